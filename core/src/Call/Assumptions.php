@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Call;
+
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Step\MenuStep;
+
+/**
+ * What a trial call takes for granted. With nothing stated callers press nothing and wait for ever, phones are
+ * reachable and idle, and nobody answers: that shows the whole overflow.
+ */
+final readonly class Assumptions
+{
+    public const EVERY_PHONE = '*';
+
+    /**
+     * @param list<string>          $keys            pressed at one menu after the other
+     * @param list<PhoneAssumption> $phones          the most particular one holds: phone, then person, then every phone
+     * @param int|null              $patienceSeconds when the caller gives up
+     */
+    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null)
+    {
+    }
+
+    /** @throws InvalidData */
+    public static function fromData(mixed $data): self
+    {
+        return Input::read($data, self::fromJson(...));
+    }
+
+    public static function fromJson(Input $in): self
+    {
+        if (!$in->isGiven()) {
+            return new self();
+        }
+        $in->onlyFields(['keys', 'phones', 'patience']);
+        $keys = [];
+        foreach ($in->field('keys')->items() as $item) {
+            $key = $item->text(1);
+            if (!\in_array($key, MenuStep::KEYS, true)) {
+                $item->complain(\sprintf('"%s" is not a key.', $key), 'Press one of 0–9, * and #.');
+            }
+            $keys[] = $key;
+        }
+        $phones = [];
+        foreach ($in->field('phones')->items() as $item) {
+            $item->onlyFields(['who', 'does', 'after']);
+            /** @var Behaviour $does */
+            $does = $item->field('does')->oneOf(Behaviour::class, Behaviour::Answers);
+            $phones[] = new PhoneAssumption($item->field('who')->text(160), $does, $item->field('after')->whole(0, 3600, 'seconds', 0));
+        }
+        $patience = $in->field('patience');
+
+        return new self($keys, $phones, $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null);
+    }
+
+    /** @param list<string> $names of the phone, the most particular first */
+    public function of(array $names): PhoneAssumption
+    {
+        foreach ([...$names, self::EVERY_PHONE] as $name) {
+            foreach ($this->phones as $assumption) {
+                if ($assumption->who === $name) {
+                    return $assumption;
+                }
+            }
+        }
+
+        return new PhoneAssumption($names[0] ?? self::EVERY_PHONE, Behaviour::Rings);
+    }
+}

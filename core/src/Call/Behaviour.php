@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Call;
+
+/** What a phone does when it is to ring. */
+enum Behaviour: string
+{
+    case Rings = 'rings';
+    case Answers = 'answers';
+    case Busy = 'busy';
+    case Unreachable = 'unreachable';
+}

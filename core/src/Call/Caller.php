@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Call;
+
+use Meandros\Core\Plan\InvalidData;
+
+/** Who calls: a number in E.164, an internal extension, or somebody who withholds their number. */
+final readonly class Caller
+{
+    public const WITHHELD = 'withheld';
+
+    private function __construct(public string $text)
+    {
+    }
+
+    /**
+     * @param string $country whose national format is understood
+     *
+     * @throws InvalidData
+     */
+    public static function parse(string $text, string $country): self
+    {
+        $text = trim($text);
+        if ('' === $text || self::WITHHELD === strtolower($text)) {
+            return new self(self::WITHHELD);
+        }
+        if (1 === preg_match('/^[0-9]{2,6}$/D', $text)) {
+            return new self($text);
+        }
+
+        return new self(PhoneNumber::parse($text, $country));
+    }
+}

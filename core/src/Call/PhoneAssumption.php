@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Call;
+
+/** What one phone, all phones of one person, or every phone is taken to do. */
+final readonly class PhoneAssumption
+{
+    /**
+     * @param string $who          a phone ("per_x/desk"), a person's id, an outside number in E.164, or "*" for every phone
+     * @param int    $afterSeconds how long it has rung when it is answered
+     */
+    public function __construct(public string $who, public Behaviour $does, public int $afterSeconds = 0)
+    {
+    }
+}

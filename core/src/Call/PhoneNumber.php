@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Call;
+
+use libphonenumber\NumberParseException;
+use libphonenumber\PhoneNumberFormat;
+use libphonenumber\PhoneNumberUtil;
+use libphonenumber\ValidationResult;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\Input;
+
+/**
+ * Phone numbers as ITU-T E.164 text (`+441632960100`), read from what people type with libphonenumber.
+ *
+ * A number of a possible length is taken, allocated or not: ranges reserved for fiction are not allocated.
+ */
+final class PhoneNumber
+{
+    public static function knowsCountry(string $country): bool
+    {
+        return \in_array($country, PhoneNumberUtil::getInstance()->getSupportedRegions(), true);
+    }
+
+    /**
+     * @param string $country whose national format is understood, ISO 3166-1 alpha-2
+     *
+     * @throws InvalidData at the document root
+     */
+    public static function parse(string $text, string $country): string
+    {
+        $util = PhoneNumberUtil::getInstance();
+        try {
+            $number = $util->parse($text, $country);
+        } catch (NumberParseException) {
+            throw InvalidData::at('', \sprintf('"%s" is not a phone number.', $text), 'Type it as you would dial it, or in international form with a plus sign.');
+        }
+        $reason = match ($util->isPossibleNumberWithReason($number)) {
+            ValidationResult::TOO_SHORT, ValidationResult::IS_POSSIBLE_LOCAL_ONLY => 'is too short',
+            ValidationResult::TOO_LONG => 'is too long',
+            ValidationResult::INVALID_COUNTRY_CODE => 'has an unknown country code',
+            ValidationResult::INVALID_LENGTH => 'has the wrong length',
+            ValidationResult::IS_POSSIBLE => null,
+        };
+        if (null !== $reason || $number->hasExtension()) {
+            throw InvalidData::at('', \sprintf('"%s" %s for a phone number.', $text, $reason ?? 'holds an extension, which is too much'), 'Check the digits, and type the area code too.');
+        }
+
+        return $util->format($number, PhoneNumberFormat::E164);
+    }
+
+    /** International form for reading, with spaces. */
+    public static function international(string $e164): string
+    {
+        try {
+            $util = PhoneNumberUtil::getInstance();
+
+            return $util->format($util->parse($e164), PhoneNumberFormat::INTERNATIONAL);
+        } catch (NumberParseException) {
+            return $e164;
+        }
+    }
+
+    public static function readE164(Input $in): string
+    {
+        $text = $in->text(40);
+        if ('' === $text) {
+            return '';
+        }
+        try {
+            $number = str_starts_with($text, '+') ? self::parse($text, 'ZZ') : null;
+        } catch (InvalidData $invalid) {
+            $in->complain($invalid->problems[0]->message, $invalid->problems[0]->remedy);
+
+            return $text;
+        }
+        if (null === $number) {
+            $in->complain(\sprintf('"%s" is not in international form.', $text), 'Start with a plus sign and the country code, such as +441632960100.');
+        }
+
+        return $number ?? $text;
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Call;
+
+/** A call to try: what is dialled, from whom, and when. */
+final readonly class TrialCall
+{
+    /**
+     * @param string $dialled a number of the plan in E.164, or an extension
+     * @param int    $instant Unix seconds at which the call arrives
+     */
+    public function __construct(public string $dialled, public Caller $caller, public int $instant)
+    {
+    }
+
+    public function at(int $instant): self
+    {
+        return new self($this->dialled, $this->caller, $instant);
+    }
+}

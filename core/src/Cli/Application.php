@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Cli;
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Routing\Router;
+use Meandros\Core\Time\HoursBook;
+use Meandros\Core\Time\Moment;
+use Meandros\Core\Wording\StateReason;
+use Meandros\Core\Wording\TraceReport;
+
+/** The engine on a plan file: `trace` and `hours`. */
+final class Application
+{
+    public const USAGE = <<<'TEXT'
+        usage: meandros trace PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--zone ZONE] [--assume FILE] [--json]
+               meandros hours PLAN.json --id HOURS --at MOMENT [--json]
+
+        NUMBER and CALLER are as people type them, an extension, or (for CALLER) "withheld".
+        MOMENT is like 2026-11-23T10:30 in the site's zone, or 2026-11-23T10:30:00+00:00.
+
+        TEXT;
+    private const JSON = \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR;
+
+    /**
+     * @param list<string>            $words without the program's name
+     * @param \Closure(string): mixed $out
+     * @param \Closure(string): mixed $err
+     *
+     * @return int 0, or 2 for bad input
+     */
+    public static function run(array $words, \Closure $out, \Closure $err): int
+    {
+        try {
+            $command = array_shift($words);
+            $out(match ($command) {
+                'trace' => self::trace(Options::parse($words, ['to', 'from', 'at', 'zone', 'assume'], ['json'])),
+                'hours' => self::hours(Options::parse($words, ['id', 'at'], ['json'])),
+                default => throw new \InvalidArgumentException(self::USAGE),
+            });
+
+            return 0;
+        } catch (\InvalidArgumentException|\JsonException $exception) {
+            $err('meandros: '.$exception->getMessage()."\n");
+
+            return 2;
+        }
+    }
+
+    private static function trace(Options $options): string
+    {
+        $plan = self::plan($options);
+        [$to, $site] = self::dialled($plan, $options->get('to'));
+        $zone = $options->get('zone', $site->zone);
+        $call = new TrialCall($to, Caller::parse($options->get('from', Caller::WITHHELD), $site->country), Moment::parse($options->get('at'), $zone));
+        $assumptions = $options->has('assume') ? Assumptions::fromData(json_decode(self::read($options->get('assume')), true, 32, \JSON_THROW_ON_ERROR)) : new Assumptions();
+        $report = TraceReport::of((new Router())->trace($plan, $call, $assumptions), $plan, $zone);
+        if ($options->has('json')) {
+            return json_encode($report, self::JSON)."\n";
+        }
+        $lines = [$report['sentence']];
+        foreach ($report['events'] as $event) {
+            $lines[] = rtrim(\sprintf('%5d s  %s. %s', $event['second'], $event['text'], $event['reason']));
+        }
+
+        return implode("\n", $lines)."\n";
+    }
+
+    private static function hours(Options $options): string
+    {
+        $plan = self::plan($options);
+        $hours = $plan->get(Hours::class, $options->get('id'));
+        if (null === $hours) {
+            $ids = array_map(static fn (Hours $one): string => $one->id(), $plan->all(Hours::class));
+            throw new \InvalidArgumentException(\sprintf('--id: there are no hours "%s" in the plan. There are: %s.', $options->get('id'), implode(', ', $ids)));
+        }
+        $zone = $plan->get(Site::class, $hours->site)->zone ?? 'UTC';
+        $reading = (new HoursBook())->read($hours->id(), $hours->timetable($zone), Moment::parse($options->get('at'), $zone));
+        if ($options->has('json')) {
+            return json_encode([
+                'state' => $reading->state,
+                'because' => $reading->decision->toJson(),
+                'since' => null === $reading->since ? null : Moment::format($reading->since, $zone),
+                'until' => null === $reading->until ? null : Moment::format($reading->until, $zone),
+            ], self::JSON)."\n";
+        }
+
+        return \sprintf("%s: %s; %s\n", $hours->name(), $hours->state($reading->state)->name ?? $reading->state, StateReason::words($reading, $zone));
+    }
+
+    private static function plan(Options $options): Plan
+    {
+        return PlanCodec::decode(self::read($options->arguments[0] ?? throw new \InvalidArgumentException("The plan file is missing.\n".self::USAGE)));
+    }
+
+    private static function read(string $file): string
+    {
+        $text = is_file($file) ? file_get_contents($file) : false;
+
+        return false === $text ? throw new \InvalidArgumentException(\sprintf('The file %s cannot be read.', $file)) : $text;
+    }
+
+    /**
+     * What is dialled, read in the national format of the site that has it; else of the plan's first site.
+     *
+     * @return array{string, Site}
+     */
+    private static function dialled(Plan $plan, string $text): array
+    {
+        $sites = $plan->all(Site::class);
+        $first = $sites[0] ?? throw new \InvalidArgumentException('The plan has no site, so its time zone is unknown.');
+        if (1 === preg_match('/^[0-9]{2,6}$/D', $text)) {
+            return [$text, $first];
+        }
+        $invalid = $parsed = null;
+        foreach ($sites as $site) {
+            try {
+                $parsed = PhoneNumber::parse($text, $site->country);
+                foreach ($plan->all(Number::class) as $number) {
+                    if ($number->number === $parsed) {
+                        return [$parsed, $plan->get(Site::class, $number->site) ?? $site];
+                    }
+                }
+            } catch (InvalidData $exception) {
+                $invalid = $exception;
+            }
+        }
+
+        return [$parsed ?? throw new \InvalidArgumentException('--to: '.$invalid?->problems[0]->message), $first];
+    }
+}

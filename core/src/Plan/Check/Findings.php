@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Check;
+
+use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\Team;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Problem;
+use Meandros\Core\Plan\Step;
+use Meandros\Core\Plan\Step\GoStep;
+use Meandros\Core\Plan\Step\HoursStep;
+use Meandros\Core\Plan\Step\MenuStep;
+use Meandros\Core\Plan\Step\MessageStep;
+use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Plan\Step\SayStep;
+use Meandros\Core\Plan\Step\StepList;
+
+/** Looks through a plan for what is unfinished or would surprise callers. */
+final class Findings
+{
+    /** @var list<Finding> */
+    private array $findings = [];
+
+    private function __construct(private readonly Plan $plan)
+    {
+    }
+
+    /** @return list<Finding> */
+    public static function in(Plan $plan): array
+    {
+        $self = new self($plan);
+        foreach ($plan->elements() as $element) {
+            match (true) {
+                $element instanceof Journey => $self->journey($element),
+                $element instanceof Number => $self->number($element),
+                $element instanceof Person => [] === $element->phones ? $self->warn($element, '/phones', 'This person has no phone, so nothing rings.', 'Add a phone.') : null,
+                $element instanceof Team => [] === $element->members ? $self->warn($element, '/members', 'Nobody is in this team.', 'Add a member.') : null,
+                $element instanceof Prompt => '' === implode('', $element->scripts) ? $self->warn($element, '/scripts', 'This prompt has no words.', 'Write a script.') : null,
+                default => null,
+            };
+        }
+
+        return $self->findings;
+    }
+
+    private function number(Number $number): void
+    {
+        if (null === $number->target) {
+            $this->block($number, '/target', 'Calls to this number lead nowhere.', 'Choose a target.');
+        }
+    }
+
+    private function journey(Journey $journey): void
+    {
+        $this->list($journey, $journey->steps, '/steps');
+    }
+
+    private function list(Journey $journey, StepList $list, string $pointer): void
+    {
+        $over = false;
+        foreach ($list->steps as $i => $step) {
+            $place = $pointer.'/'.$i;
+            if ($over) {
+                $this->warn($journey, $place, 'No call can come here: the step before it ends or leaves.', 'Move or remove it.');
+            }
+            $over = $step instanceof Step\EndStep || ($step instanceof GoStep && null !== $step->journey) || ($step instanceof MessageStep && null !== $step->mailbox);
+            $this->step($journey, $step, $place);
+            foreach ($step->exits()->items as $j => $exit) {
+                $this->list($journey, $exit->steps, \sprintf('%s/exits/%d/steps', $place, $j));
+            }
+        }
+    }
+
+    private function step(Journey $journey, Step $step, string $place): void
+    {
+        [$field, $missing] = match (true) {
+            $step instanceof SayStep => ['prompt', null === $step->prompt],
+            $step instanceof MenuStep => ['prompt', null === $step->prompt],
+            $step instanceof HoursStep => ['hours', null === $step->hours],
+            $step instanceof RingStep => ['target', null === $step->target],
+            $step instanceof MessageStep => ['mailbox', null === $step->mailbox],
+            $step instanceof GoStep => ['journey', null === $step->journey],
+            default => ['', false],
+        };
+        if ($missing) {
+            $this->block($journey, $place.'/'.$field, \sprintf('This step has no %s yet.', 'target' === $field ? 'one to ring' : $field), 'Choose one, or remove the step.');
+        }
+        if ($step instanceof HoursStep) {
+            $this->unknownStates($journey, $step, $place);
+        }
+        if ($step instanceof MenuStep && [] === $step->exits()->items) {
+            $this->warn($journey, $place.'/exits', 'This menu has no key that leads anywhere.', 'Add a key.');
+        }
+    }
+
+    private function unknownStates(Journey $journey, HoursStep $step, string $place): void
+    {
+        $hours = $this->plan->get(Hours::class, $step->hours);
+        foreach ($step->exits()->items as $j => $exit) {
+            if (null !== $hours && null === $hours->state($exit->on)) {
+                $this->warn($journey, \sprintf('%s/exits/%d', $place, $j), \sprintf('%s has no state “%s”, so this exit is never taken.', $hours->name(), $exit->on), 'Remove the exit, or add the state to the hours.');
+            }
+        }
+    }
+
+    private function warn(Number|Journey|Person|Team|Prompt $element, string $pointer, string $message, string $remedy): void
+    {
+        $this->findings[] = new Finding($element, new Problem($pointer, $message, $remedy), false);
+    }
+
+    private function block(Number|Journey $element, string $pointer, string $message, string $remedy): void
+    {
+        $this->findings[] = new Finding($element, new Problem($pointer, $message, $remedy), true);
+    }
+}

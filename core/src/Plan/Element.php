@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan;
+
+use Meandros\Core\Plan\Json\Input;
+
+/**
+ * One part of a plan: a plain value, with its shape in JSON. Ids are stable and never shown; names are for people.
+ */
+interface Element
+{
+    public static function fromJson(Input $in): static;
+
+    public function id(): string;
+
+    public function kind(): Kind;
+
+    /** What people call it. */
+    public function name(): string;
+
+    /** @return array<string, mixed> the element's JSON, in canonical field order */
+    public function toJson(): array;
+
+    /** @return list<Reference> every mention of another element */
+    public function references(): array;
+}

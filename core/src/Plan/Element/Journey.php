@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Element;
+
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Step;
+use Meandros\Core\Plan\Step\StepList;
+
+/** What callers go through: a list of steps, read top-down. */
+final readonly class Journey implements Element
+{
+    use Named;
+
+    public function __construct(private string $id, private string $name, public StepList $steps)
+    {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'kind', 'name', 'steps']);
+        $steps = StepList::fromJson($in->field('steps'));
+        $seen = [];
+        foreach ($steps->everyStep() as $step) {
+            if (isset($seen[$step->id()])) {
+                $in->field('steps')->complain(\sprintf('Two steps have the id "%s".', $step->id()), 'Give each step of a journey an id of its own.');
+            }
+            $seen[$step->id()] = true;
+        }
+
+        return new self($in->field('id')->id(), $in->field('name')->text(), $steps);
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Journey;
+    }
+
+    public function toJson(): array
+    {
+        return ['id' => $this->id, 'kind' => 'journey', 'name' => $this->name, 'steps' => $this->steps->toJson()];
+    }
+
+    public function references(): array
+    {
+        return $this->steps->references('/steps');
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Element;
+
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Reference;
+
+/** Where messages are left: who owns it, who is told, and what callers hear first. */
+final readonly class Mailbox implements Element
+{
+    use Named;
+
+    /**
+     * @param list<string> $owners people's ids
+     * @param list<string> $notify e-mail addresses
+     */
+    public function __construct(
+        private string $id,
+        private string $name,
+        public array $owners,
+        public array $notify,
+        public ?string $greeting,
+        public int $longestSeconds = 180,
+    ) {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'kind', 'name', 'owners', 'notify', 'greeting', 'longestSeconds']);
+        $owners = array_map(static fn (Input $item): string => $item->text(80), $in->field('owners')->items());
+        $notify = [];
+        foreach ($in->field('notify')->items() as $item) {
+            $address = $item->text();
+            if ('' !== $address && false === filter_var($address, \FILTER_VALIDATE_EMAIL, \FILTER_FLAG_EMAIL_UNICODE)) {
+                $item->complain(\sprintf('"%s" is not an e-mail address.', $address), 'Write it like name@example.com.');
+            }
+            $notify[] = $address;
+        }
+
+        return new self($in->field('id')->id(), $in->field('name')->text(), $owners, $notify, $in->field('greeting')->reference(), $in->field('longestSeconds')->whole(10, 600, 'seconds', 180));
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Mailbox;
+    }
+
+    public function toJson(): array
+    {
+        return [
+            'id' => $this->id, 'kind' => 'mailbox', 'name' => $this->name, 'owners' => $this->owners, 'notify' => $this->notify,
+            'greeting' => $this->greeting, 'longestSeconds' => $this->longestSeconds,
+        ];
+    }
+
+    public function references(): array
+    {
+        $references = [];
+        foreach ($this->owners as $i => $owner) {
+            $references[] = new Reference($owner, '/owners/'.$i, [Kind::Person], 'is owned by them');
+        }
+        if (null !== $this->greeting) {
+            $references[] = new Reference($this->greeting, '/greeting', [Kind::Prompt], 'greets with it');
+        }
+
+        return $references;
+    }
+}

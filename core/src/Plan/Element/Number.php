@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Element;
+
+use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Language;
+use Meandros\Core\Plan\Reference;
+
+/** A phone number that callers dial, with its label, its language and one target. */
+final readonly class Number implements Element
+{
+    use Named;
+
+    public const TARGETS = [Kind::Journey, Kind::Person, Kind::Team, Kind::Mailbox];
+
+    /** @param string $number E.164 with its plus sign */
+    public function __construct(
+        private string $id,
+        private string $name,
+        public string $number,
+        public string $site,
+        public string $language,
+        public ?string $target,
+    ) {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'kind', 'name', 'number', 'site', 'language', 'target']);
+
+        return new self(
+            $in->field('id')->id(),
+            $in->field('name')->text(),
+            PhoneNumber::readE164($in->field('number')),
+            $in->field('site')->text(80),
+            Language::read($in->field('language')),
+            $in->field('target')->reference(),
+        );
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Number;
+    }
+
+    public function toJson(): array
+    {
+        return ['id' => $this->id, 'kind' => 'number', 'name' => $this->name, 'number' => $this->number, 'site' => $this->site, 'language' => $this->language, 'target' => $this->target];
+    }
+
+    public function references(): array
+    {
+        $references = [new Reference($this->site, '/site', [Kind::Site], 'belongs to it')];
+        if (null !== $this->target) {
+            $references[] = new Reference($this->target, '/target', self::TARGETS, 'sends its calls there');
+        }
+
+        return $references;
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Element;
+
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Reference;
+
+/** Somebody who answers: an extension, phones, and a mailbox of their own if they have one. */
+final readonly class Person implements Element
+{
+    use Named;
+
+    /** @param list<Phone> $phones */
+    public function __construct(
+        private string $id,
+        private string $name,
+        public string $extension,
+        public string $site,
+        public array $phones,
+        public ?string $mailbox = null,
+    ) {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'kind', 'name', 'extension', 'site', 'phones', 'mailbox']);
+        $extension = $in->field('extension')->optionalText(10);
+        if ('' !== $extension && 1 !== preg_match('/^[0-9]{2,6}$/D', $extension)) {
+            $in->field('extension')->complain('This is not an extension.', 'Use 2 to 6 digits, or leave it empty.');
+        }
+        $phones = [];
+        foreach ($in->field('phones')->items() as $item) {
+            $phone = Phone::fromJson($item);
+            if (isset($phones[$phone->id])) {
+                $item->field('id')->complain('Two phones have this id.', 'Give each phone an id of its own.');
+            }
+            $phones[$phone->id] = $phone;
+        }
+
+        return new self($in->field('id')->id(), $in->field('name')->text(), $extension, $in->field('site')->text(80), array_values($phones), $in->field('mailbox')->reference());
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Person;
+    }
+
+    public function toJson(): array
+    {
+        return [
+            'id' => $this->id, 'kind' => 'person', 'name' => $this->name, 'extension' => $this->extension, 'site' => $this->site,
+            'phones' => array_map(static fn (Phone $phone): array => $phone->toJson(), $this->phones), 'mailbox' => $this->mailbox,
+        ];
+    }
+
+    public function references(): array
+    {
+        $references = [new Reference($this->site, '/site', [Kind::Site], 'works there')];
+        if (null !== $this->mailbox) {
+            $references[] = new Reference($this->mailbox, '/mailbox', [Kind::Mailbox], 'has it as their own');
+        }
+
+        return $references;
+    }
+}

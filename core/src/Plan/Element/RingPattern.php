@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Element;
+
+enum RingPattern: string
+{
+    case AllAtOnce = 'all at once';
+    case OneAfterTheOther = 'one after the other';
+}

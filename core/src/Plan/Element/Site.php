@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Element;
+
+use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Language;
+use Meandros\Core\Time\Zone;
+
+/** A place: its time zone, its country, and the language spoken there first. */
+final readonly class Site implements Element
+{
+    use Named;
+
+    /** @param string $country ISO 3166-1 alpha-2 */
+    public function __construct(
+        private string $id,
+        private string $name,
+        public string $zone,
+        public string $country,
+        public string $language,
+        public string $address = '',
+    ) {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'kind', 'name', 'zone', 'country', 'language', 'address']);
+        $zone = $in->field('zone')->text();
+        if ('' !== $zone && !Zone::exists($zone)) {
+            $in->field('zone')->complain(\sprintf('"%s" is not a time zone.', $zone), \sprintf('Use an IANA name; the closest is %s.', Zone::closestTo($zone)));
+        }
+        $country = strtoupper($in->field('country')->text());
+        if ('' !== $country && !PhoneNumber::knowsCountry($country)) {
+            $in->field('country')->complain(\sprintf('"%s" is not a country.', $country), 'Use a two-letter code such as GB or FR.');
+        }
+
+        return new self($in->field('id')->id(), $in->field('name')->text(), $zone, $country, Language::read($in->field('language')), $in->field('address')->optionalText(400));
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Site;
+    }
+
+    public function toJson(): array
+    {
+        return ['id' => $this->id, 'kind' => 'site', 'name' => $this->name, 'zone' => $this->zone, 'country' => $this->country, 'language' => $this->language, 'address' => $this->address];
+    }
+
+    public function references(): array
+    {
+        return [];
+    }
+}

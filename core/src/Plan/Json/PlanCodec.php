@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Json;
+
+use Meandros\Core\Plan\Check\Integrity;
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
+
+/**
+ * Plans to and from their JSON. The shape is published in core/schema/plan.schema.json; encoding is canonical, so
+ * that equal plans have equal bytes.
+ */
+final class PlanCodec
+{
+    public const FORMAT = 1;
+    private const DEEPEST = 128;
+    private const FLAGS = \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR;
+
+    /** @throws InvalidData when the text is not JSON, a field is wrong, or the elements do not fit together */
+    public static function decode(string $json): Plan
+    {
+        try {
+            $document = json_decode($json, true, self::DEEPEST, \JSON_THROW_ON_ERROR);
+        } catch (\JsonException $exception) {
+            throw InvalidData::at('', \sprintf('This is not a JSON document: %s.', $exception->getMessage()), 'Give a plan file as Meandros exports it.');
+        }
+
+        return self::fromData($document);
+    }
+
+    /** @throws InvalidData */
+    public static function fromData(mixed $document): Plan
+    {
+        $plan = Input::read($document, static function (Input $in): Plan {
+            $in->onlyFields(['meandros', 'name', 'elements']);
+            $in->field('meandros')->whole(self::FORMAT, self::FORMAT, 'the format\'s version');
+            if (!$in->field('elements')->isGiven()) {
+                $in->field('elements')->complain('This is missing.', 'Give the list of elements.');
+            }
+            $elements = [];
+            foreach ($in->field('elements')->items() as $item) {
+                $element = self::readElement($item);
+                if (isset($elements[$element?->id() ?? ''])) {
+                    $item->field('id')->complain('Two elements have this id.', 'Give each element an id of its own.');
+                }
+                if (null !== $element) {
+                    $elements[$element->id()] = $element;
+                }
+            }
+
+            return Plan::of($in->field('name')->text(), $elements);
+        });
+        $positions = array_flip(array_keys($plan->elements()));
+        $problems = [];
+        foreach ((new Integrity($plan))->problems() as $id => $found) {
+            foreach ($found as $problem) {
+                $problems[] = $problem->under('/elements/'.$positions[$id]);
+            }
+        }
+        if ([] !== $problems) {
+            throw new InvalidData($problems);
+        }
+
+        return $plan;
+    }
+
+    /** @throws InvalidData */
+    public static function element(mixed $data): Element
+    {
+        $element = Input::read($data, self::readElement(...));
+        \assert(null !== $element);
+
+        return $element;
+    }
+
+    /** Stored data that was checked when it was written. */
+    public static function storedElement(string $json): Element
+    {
+        return self::element(json_decode($json, true, self::DEEPEST, \JSON_THROW_ON_ERROR));
+    }
+
+    public static function encode(Plan $plan, bool $pretty = false): string
+    {
+        $elements = $plan->elements();
+        $order = array_flip(array_map(static fn (Kind $kind): string => $kind->value, Kind::cases()));
+        uasort($elements, static fn (Element $a, Element $b): int => [$order[$a->kind()->value], $a->id()] <=> [$order[$b->kind()->value], $b->id()]);
+        $document = ['meandros' => self::FORMAT, 'name' => $plan->name, 'elements' => array_map(static fn (Element $element): array => $element->toJson(), array_values($elements))];
+
+        return json_encode($document, self::FLAGS | ($pretty ? \JSON_PRETTY_PRINT : 0))."\n";
+    }
+
+    public static function encodeElement(Element $element): string
+    {
+        return json_encode($element->toJson(), self::FLAGS);
+    }
+
+    private static function readElement(Input $in): ?Element
+    {
+        $text = $in->field('kind')->text(20);
+        $kind = Kind::tryFrom($text);
+        if (null === $kind) {
+            $kinds = array_map(static fn (Kind $case): string => $case->value, Kind::cases());
+            $in->field('kind')->complain(\sprintf('"%s" is not a kind of element.', $text), 'Choose one of: '.implode(', ', $kinds).'.');
+
+            return null;
+        }
+
+        return $kind->elementClass()::fromJson($in);
+    }
+}

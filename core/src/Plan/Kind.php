@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan;
+
+use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Plan\Element\Mailbox;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Element\Team;
+
+/** The kinds of element that a plan consists of. */
+enum Kind: string
+{
+    case Site = 'site';
+    case Number = 'number';
+    case Hours = 'hours';
+    case Journey = 'journey';
+    case Prompt = 'prompt';
+    case Person = 'person';
+    case Team = 'team';
+    case Mailbox = 'mailbox';
+
+    /** @return class-string<Element> */
+    public function elementClass(): string
+    {
+        return match ($this) {
+            self::Site => Site::class,
+            self::Number => Number::class,
+            self::Hours => Hours::class,
+            self::Journey => Journey::class,
+            self::Prompt => Prompt::class,
+            self::Person => Person::class,
+            self::Team => Team::class,
+            self::Mailbox => Mailbox::class,
+        };
+    }
+
+    /** The start of new ids of this kind. */
+    public function prefix(): string
+    {
+        return match ($this) {
+            self::Team => 'team',
+            self::Mailbox => 'mbx',
+            self::Hours => 'hrs',
+            self::Journey => 'jrn',
+            self::Prompt => 'prm',
+            default => substr($this->value, 0, 3),
+        };
+    }
+
+    public function article(): string
+    {
+        return match ($this) {
+            self::Hours => 'hours',
+            default => 'a '.$this->value,
+        };
+    }
+}

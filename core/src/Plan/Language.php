@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan;
+
+use Meandros\Core\Plan\Json\Input;
+
+/** Languages by their two-letter ISO 639-1 codes. */
+final class Language
+{
+    public const DEFAULT = 'en';
+
+    public static function read(Input $in): string
+    {
+        $code = $in->isGiven() ? strtolower($in->text(10)) : self::DEFAULT;
+        self::check($code, $in);
+
+        return $code;
+    }
+
+    public static function check(string $code, Input $in): void
+    {
+        if (1 !== preg_match('/^[a-z]{2}$/D', $code)) {
+            $in->complain(\sprintf('"%s" is not a language code.', $code), 'Use two letters such as en or fr.');
+        }
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Step;
+
+use Meandros\Core\Plan\Json\Input;
+
+/** The exits of a step, in the order they are shown. An exit that is not listed falls through. */
+final readonly class Exits
+{
+    /** @param list<StepExit> $items */
+    public function __construct(public array $items = [])
+    {
+    }
+
+    /** @param list<string>|null $allowed names of exits that the step can take; null where another element decides */
+    public static function fromJson(Input $in, ?array $allowed): self
+    {
+        $exits = [];
+        foreach ($in->items() as $item) {
+            $item->onlyFields(['on', 'label', 'steps']);
+            $on = $item->field('on')->text(60);
+            if (null !== $allowed && !\in_array($on, $allowed, true)) {
+                $item->field('on')->complain(\sprintf('"%s" is not a way out of this step.', $on), 'Choose one of: '.implode(', ', $allowed).'.');
+            }
+            if (isset($exits[$on])) {
+                $item->field('on')->complain(\sprintf('"%s" is used twice in this step.', $on), 'Put the steps of both into one, or choose another.');
+            }
+            $exits[$on] = new StepExit($on, $item->field('label')->optionalText(80), StepList::fromJson($item->field('steps')));
+        }
+
+        return new self(array_values($exits));
+    }
+
+    public function find(string $on): ?StepExit
+    {
+        foreach ($this->items as $exit) {
+            if ($exit->on === $on) {
+                return $exit;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function toJson(): array
+    {
+        return array_map(static fn (StepExit $exit): array => ['on' => $exit->on, 'label' => $exit->label, 'steps' => $exit->steps->toJson()], $this->items);
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Step;
+
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Step;
+
+/** Goes on in another journey, and does not come back. */
+final readonly class GoStep implements Step
+{
+    use WithoutExits;
+
+    public function __construct(private string $id, public ?string $journey)
+    {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'do', 'journey']);
+
+        return new self($in->field('id')->id(), $in->field('journey')->reference());
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function toJson(): array
+    {
+        return ['id' => $this->id, 'do' => 'go', 'journey' => $this->journey];
+    }
+
+    public function references(string $pointer): array
+    {
+        return null === $this->journey ? [] : [new Reference($this->journey, $pointer.'/journey', [Kind::Journey], 'goes on there')];
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Step;
+
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Step;
+
+/** Branches on the state that hours are in; a state with no exit falls through. */
+final readonly class HoursStep implements Step
+{
+    public function __construct(private string $id, public ?string $hours, private Exits $exits = new Exits())
+    {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'do', 'hours', 'exits']);
+
+        return new self($in->field('id')->id(), $in->field('hours')->reference(), Exits::fromJson($in->field('exits'), null));
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function exits(): Exits
+    {
+        return $this->exits;
+    }
+
+    public function toJson(): array
+    {
+        return ['id' => $this->id, 'do' => 'hours', 'hours' => $this->hours, 'exits' => $this->exits->toJson()];
+    }
+
+    public function references(string $pointer): array
+    {
+        return null === $this->hours ? [] : [new Reference($this->hours, $pointer.'/hours', [Kind::Hours], 'branches on it')];
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Step;
+
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Step;
+
+/** Plays a prompt and takes one key; asks again until the tries are used up. */
+final readonly class MenuStep implements Step
+{
+    /** The keys of a telephone keypad, ITU-T E.161. */
+    public const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '*', '0', '#'];
+    public const NOTHING = 'nothing';
+    public const WRONG = 'wrong';
+
+    public function __construct(private string $id, public ?string $prompt, public int $waitSeconds = 5, public int $tries = 2, private Exits $exits = new Exits())
+    {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'do', 'prompt', 'wait', 'tries', 'exits']);
+
+        return new self(
+            $in->field('id')->id(),
+            $in->field('prompt')->reference(),
+            $in->field('wait')->whole(1, 60, 'seconds', 5),
+            $in->field('tries')->whole(1, 10, 'tries', 2),
+            Exits::fromJson($in->field('exits'), [...self::KEYS, self::NOTHING, self::WRONG]),
+        );
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function exits(): Exits
+    {
+        return $this->exits;
+    }
+
+    public function toJson(): array
+    {
+        return ['id' => $this->id, 'do' => 'menu', 'prompt' => $this->prompt, 'wait' => $this->waitSeconds, 'tries' => $this->tries, 'exits' => $this->exits->toJson()];
+    }
+
+    public function references(string $pointer): array
+    {
+        return null === $this->prompt ? [] : [new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'asks with it')];
+    }
+}

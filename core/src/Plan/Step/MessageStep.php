@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Step;
+
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Step;
+
+/** Takes a message into a mailbox; the call ends with it. */
+final readonly class MessageStep implements Step
+{
+    use WithoutExits;
+
+    public function __construct(private string $id, public ?string $mailbox)
+    {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'do', 'mailbox']);
+
+        return new self($in->field('id')->id(), $in->field('mailbox')->reference());
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function toJson(): array
+    {
+        return ['id' => $this->id, 'do' => 'message', 'mailbox' => $this->mailbox];
+    }
+
+    public function references(string $pointer): array
+    {
+        return null === $this->mailbox ? [] : [new Reference($this->mailbox, $pointer.'/mailbox', [Kind::Mailbox], 'takes messages into it')];
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Step;
+
+use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Step;
+
+/** Rings a person, a team or an outside number for so many seconds, then comes back. */
+final readonly class RingStep implements Step
+{
+    public const NOBODY = 'nobody';
+    public const BUSY = 'busy';
+    public const UNREACHABLE = 'unreachable';
+    public const DEFAULT_SECONDS = 20;
+
+    /** @param string|null $target an element's id, or a number in E.164 */
+    public function __construct(private string $id, public ?string $target, public int $seconds = self::DEFAULT_SECONDS, private Exits $exits = new Exits())
+    {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'do', 'target', 'seconds', 'exits']);
+        $target = $in->field('target')->reference();
+        if (null !== $target && 1 === preg_match('/^[+0-9]/', $target)) {
+            $target = PhoneNumber::readE164($in->field('target'));
+        }
+
+        return new self(
+            $in->field('id')->id(),
+            $target,
+            $in->field('seconds')->whole(1, 600, 'seconds', self::DEFAULT_SECONDS),
+            Exits::fromJson($in->field('exits'), [self::NOBODY, self::BUSY, self::UNREACHABLE]),
+        );
+    }
+
+    public function ringsOutside(): bool
+    {
+        return null !== $this->target && str_starts_with($this->target, '+');
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function exits(): Exits
+    {
+        return $this->exits;
+    }
+
+    public function toJson(): array
+    {
+        return ['id' => $this->id, 'do' => 'ring', 'target' => $this->target, 'seconds' => $this->seconds, 'exits' => $this->exits->toJson()];
+    }
+
+    public function references(string $pointer): array
+    {
+        return null === $this->target || $this->ringsOutside() ? [] : [new Reference($this->target, $pointer.'/target', [Kind::Person, Kind::Team], 'rings it')];
+    }
+}

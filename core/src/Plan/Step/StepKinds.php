@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Step;
+
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Step;
+
+/** The kinds of step by the word that stands in "do". */
+final class StepKinds
+{
+    /** @var array<string, class-string<Step>> */
+    public const CLASSES = [
+        'say' => SayStep::class,
+        'hours' => HoursStep::class,
+        'menu' => MenuStep::class,
+        'ring' => RingStep::class,
+        'message' => MessageStep::class,
+        'go' => GoStep::class,
+        'end' => EndStep::class,
+    ];
+
+    public static function read(Input $in): ?Step
+    {
+        $do = $in->field('do')->text(20);
+        $class = self::CLASSES[$do] ?? null;
+        if (null === $class) {
+            $in->field('do')->complain(\sprintf('"%s" is not a kind of step.', $do), 'Choose one of: '.implode(', ', array_keys(self::CLASSES)).'.');
+
+            return null;
+        }
+
+        return $class::fromJson($in);
+    }
+}

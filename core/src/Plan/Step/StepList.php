@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Step;
+
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Step;
+
+/** Steps read top-down. When the list runs out, the call falls through to the step after the one that branched. */
+final readonly class StepList
+{
+    private const DEEPEST = 20;
+
+    /** @param list<Step> $steps */
+    public function __construct(public array $steps)
+    {
+    }
+
+    public static function fromJson(Input $in): self
+    {
+        if (substr_count($in->pointer, '/steps') > self::DEEPEST) {
+            $in->complain(\sprintf('Steps are nested more than %d deep.', self::DEEPEST), 'Move the inner steps to a journey of their own.');
+
+            return new self([]);
+        }
+        $steps = [];
+        foreach ($in->items() as $item) {
+            $step = StepKinds::read($item);
+            if (null !== $step) {
+                $steps[] = $step;
+            }
+        }
+
+        return new self($steps);
+    }
+
+    /** @return \Generator<int, Step> this list's steps and those inside their exits, as they are read */
+    public function everyStep(): \Generator
+    {
+        foreach ($this->steps as $step) {
+            yield $step;
+            foreach ($step->exits()->items as $exit) {
+                foreach ($exit->steps->everyStep() as $inner) {
+                    yield $inner;
+                }
+            }
+        }
+    }
+
+    /** @return list<Reference> */
+    public function references(string $pointer): array
+    {
+        $references = [];
+        foreach ($this->steps as $i => $step) {
+            $place = $pointer.'/'.$i;
+            array_push($references, ...$step->references($place));
+            foreach ($step->exits()->items as $j => $exit) {
+                array_push($references, ...$exit->steps->references(\sprintf('%s/exits/%d/steps', $place, $j)));
+            }
+        }
+
+        return $references;
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function toJson(): array
+    {
+        return array_map(static fn (Step $step): array => $step->toJson(), $this->steps);
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Ringing;
+
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Phone;
+use Meandros\Core\Plan\Element\PhoneType;
+
+/** A phone as the ringing sees it, with whose it is. */
+final readonly class RingPhone
+{
+    public function __construct(public string $id, public ?string $person, public string $label, public string $type)
+    {
+    }
+
+    /** @return list<self> */
+    public static function of(Person $person): array
+    {
+        return array_map(
+            static fn (Phone $phone): self => new self($person->id().'/'.$phone->id, $person->id(), $phone->label, $phone->type->value),
+            $person->phones,
+        );
+    }
+
+    public static function outside(string $number): self
+    {
+        return new self($number, null, $number, PhoneType::Outside->value);
+    }
+
+    /** @return non-empty-list<string> the names that an assumption may call it by, the most particular first */
+    public function names(): array
+    {
+        return null === $this->person ? [$this->id] : [$this->id, $this->person];
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Ringing;
+
+/** How ringing ended: who answered, or by which exit the call goes on. Seconds count from when the ringing starts. */
+final readonly class RingResult
+{
+    /**
+     * @param list<Rung>  $rung
+     * @param string|null $exit null when somebody answered
+     */
+    public function __construct(public array $rung, public ?RingPhone $answeredBy, public ?string $exit, public int $seconds)
+    {
+    }
+}

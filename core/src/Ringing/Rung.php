@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Ringing;
+
+/** What became of one phone: when it rang, in half-open seconds since the call began, and how that ended. */
+final readonly class Rung
+{
+    public const ANSWERED = 'answered';
+    public const NOT_ANSWERED = 'not answered';
+    /** It rang, and stopped because another phone answered. */
+    public const TAKEN_ELSEWHERE = 'taken elsewhere';
+    public const BUSY = 'busy';
+    public const UNREACHABLE = 'unreachable';
+    /** The time was up, or somebody answered, before its turn came. */
+    public const NOT_REACHED = 'not reached';
+
+    public function __construct(public RingPhone $phone, public int $from, public int $until, public string $outcome)
+    {
+    }
+
+    public function later(int $seconds): self
+    {
+        return new self($this->phone, $this->from + $seconds, $this->until + $seconds, $this->outcome);
+    }
+
+    /** @return array<string, mixed> */
+    public function toJson(): array
+    {
+        return [
+            'phone' => $this->phone->id, 'person' => $this->phone->person, 'label' => $this->phone->label, 'type' => $this->phone->type,
+            'from' => $this->from, 'until' => $this->until, 'outcome' => $this->outcome,
+        ];
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing;
+
+/** How a call ends, and with whom. */
+final readonly class Ending
+{
+    /**
+     * @param string|null $who   the person who answered or the mailbox that took the message; null for an outside number
+     * @param string|null $phone the phone that was answered
+     */
+    public function __construct(public EndingKind $kind, public ?string $who = null, public ?string $phone = null)
+    {
+    }
+
+    /** @return array{kind: string, who: string|null, phone: string|null} */
+    public function toJson(): array
+    {
+        return ['kind' => $this->kind->value, 'who' => $this->who, 'phone' => $this->phone];
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing;
+
+enum EndingKind: string
+{
+    case Answered = 'answered';
+    case Message = 'message';
+    case EndedByPlan = 'ended by plan';
+    case RanOut = 'ran out of steps';
+    case CallerGaveUp = 'caller gave up';
+    case LoopStopped = 'loop stopped';
+}

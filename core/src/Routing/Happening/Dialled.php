@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing\Happening;
+
+final readonly class Dialled implements Happening
+{
+    /** @param string $element the number's or the person's id */
+    public function __construct(public string $element, public ?string $target)
+    {
+    }
+
+    public function kind(): string
+    {
+        return 'dialled';
+    }
+
+    public function what(): array
+    {
+        return ['element' => $this->element];
+    }
+
+    public function because(): array
+    {
+        return ['target' => $this->target];
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing\Happening;
+
+/** What happened, as data; put into words elsewhere. */
+interface Happening
+{
+    public function kind(): string;
+
+    /** @return array<string, mixed> what happened */
+    public function what(): array;
+
+    /** @return array<string, mixed> why */
+    public function because(): array;
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing;
+
+/** A prompt as a caller hears it. */
+final readonly class Heard
+{
+    public function __construct(public ?string $prompt, public string $language, public int $seconds)
+    {
+    }
+}

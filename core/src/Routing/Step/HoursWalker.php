@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing\Step;
+
+use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Step\HoursStep;
+use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\Walk;
+
+final class HoursWalker
+{
+    public static function take(HoursStep $step, Walk $walk): Onward
+    {
+        $hours = $walk->plan->get(Hours::class, $step->hours);
+        $reading = null === $hours ? null : $walk->read($hours);
+        $walk->noteHours($hours, $reading, null !== $reading && null !== $step->exits()->find($reading->state));
+
+        return null === $reading ? Onward::next() : Onward::by($reading->state);
+    }
+}

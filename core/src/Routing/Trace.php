@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing;
+
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Ringing\Rung;
+
+/** What happens to a trial call, and for how long a call would fare the same. */
+final readonly class Trace
+{
+    /**
+     * @param list<Event> $events
+     * @param list<Visit> $visits
+     * @param list<Rung>  $rung
+     * @param int|null    $holdsSince first instant (Unix seconds) of the stretch in which every hours reading is the same
+     * @param int|null    $holdsUntil first instant after it
+     */
+    public function __construct(
+        public TrialCall $call,
+        public array $events,
+        public array $visits,
+        public array $rung,
+        public Ending $ending,
+        public int $seconds,
+        public string $label,
+        public string $language,
+        public ?int $holdsSince,
+        public ?int $holdsUntil,
+    ) {
+    }
+
+    /** Equal for two traces exactly when the caller and everybody who could answer notice no difference. */
+    public function signature(): string
+    {
+        return serialize([
+            array_map(static fn (Visit $visit): array => $visit->toJson(), $this->visits),
+            array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung),
+            array_map(static fn (Event $event): array => [$event->second, $event->happening->kind(), $event->happening->what()], $this->events),
+        ]);
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Time;
+
+/**
+ * A stretch of a day in which hours are in a state: half-open, in seconds since local midnight; an end above 24:00
+ * runs into the next day.
+ */
+final readonly class Band
+{
+    public function __construct(public int $fromSeconds, public int $toSeconds, public string $state)
+    {
+        if ($fromSeconds < 0 || $fromSeconds >= TimeOfDay::DAY || $toSeconds <= $fromSeconds || $toSeconds > TimeOfDay::LATEST) {
+            throw new \InvalidArgumentException('A band starts within its day, and ends after it starts.');
+        }
+    }
+
+    public function runsPastMidnight(): bool
+    {
+        return $this->toSeconds > TimeOfDay::DAY;
+    }
+
+    /** @return array{from: string, to: string, state: string} */
+    public function toJson(): array
+    {
+        return ['from' => TimeOfDay::format($this->fromSeconds), 'to' => TimeOfDay::format($this->toSeconds), 'state' => $this->state];
+    }
+}

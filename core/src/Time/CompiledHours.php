@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Time;
+
+/**
+ * Hours over a range of instants as sorted transitions, searched by bisection.
+ *
+ * Stretch i holds state `$states[i]` from `$starts[i]` until `$starts[i + 1]`; neighbours differ in state. Decisions
+ * change more often than states, so they keep a list of their own.
+ */
+final readonly class CompiledHours
+{
+    /**
+     * @param non-empty-list<int>      $starts
+     * @param non-empty-list<string>   $states
+     * @param non-empty-list<int>      $decisionStarts
+     * @param non-empty-list<Decision> $decisions
+     */
+    public function __construct(
+        public int $from,
+        public int $until,
+        public array $starts,
+        public array $states,
+        private array $decisionStarts,
+        private array $decisions,
+    ) {
+    }
+
+    public function covers(int $instant): bool
+    {
+        return $instant >= $this->from && $instant < $this->until;
+    }
+
+    /** @return int the stretch that the instant lies in; an instant outside the range gives the nearest stretch */
+    public function stretchAt(int $instant): int
+    {
+        return self::search($this->starts, $instant);
+    }
+
+    public function readingAt(int $instant): Reading
+    {
+        $i = self::search($this->starts, $instant);
+
+        return new Reading(
+            $this->states[$i],
+            $this->decisions[self::search($this->decisionStarts, $instant)],
+            0 === $i ? null : $this->starts[$i],
+            $this->starts[$i + 1] ?? null,
+        );
+    }
+
+    /** @param non-empty-list<int> $starts */
+    private static function search(array $starts, int $instant): int
+    {
+        $low = 0;
+        $high = \count($starts) - 1;
+        while ($low < $high) {
+            /** @var int<0, max> $middle */
+            $middle = ($low + $high + 1) >> 1;
+            if ($starts[$middle] <= $instant) {
+                $low = $middle;
+            } else {
+                $high = $middle - 1;
+            }
+        }
+
+        return $low;
+    }
+}

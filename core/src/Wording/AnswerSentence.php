@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Wording;
+
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Routing\Ending;
+use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Happening\Asked;
+use Meandros\Core\Routing\Happening\Happening;
+use Meandros\Core\Routing\Happening\MessageTaken;
+use Meandros\Core\Routing\Happening\Ringing;
+use Meandros\Core\Routing\Happening\Said;
+use Meandros\Core\Routing\Trace;
+
+/** The answer to a trial call in one plain sentence. */
+final readonly class AnswerSentence
+{
+    private const MOST_CLAUSES = 7;
+
+    private Names $names;
+
+    private function __construct(Plan $plan)
+    {
+        $this->names = new Names($plan);
+    }
+
+    public static function of(Trace $trace, Plan $plan): string
+    {
+        return (new self($plan))->sentence($trace);
+    }
+
+    private function sentence(Trace $trace): string
+    {
+        $clauses = [];
+        foreach ($trace->events as $event) {
+            $clause = $this->clause($event->happening);
+            if (null !== $clause && $clause !== end($clauses)) {
+                $clauses[] = $clause;
+            }
+        }
+        $ending = $this->ending($trace->ending);
+        if (\count($clauses) > self::MOST_CLAUSES) {
+            $hidden = \count($clauses) - self::MOST_CLAUSES + 1;
+            $clauses = [...\array_slice($clauses, 0, self::MOST_CLAUSES - 1), \sprintf('goes through %d more', $hidden)];
+        }
+        if (null !== $ending) {
+            $clauses[] = $ending;
+        }
+        $last = array_pop($clauses);
+        $sentence = [] === $clauses ? (string) $last : implode(', ', $clauses).', then '.$last;
+
+        return mb_strtoupper(mb_substr($sentence, 0, 1)).mb_substr($sentence, 1).'.';
+    }
+
+    private function clause(Happening $happening): ?string
+    {
+        return match (true) {
+            $happening instanceof Said => 0 === $happening->seconds ? null : 'hears “'.$this->names->of($happening->prompt).'”',
+            $happening instanceof Asked => null === $happening->key
+                ? \sprintf('presses nothing at “%s”', $this->names->of($happening->prompt))
+                : \sprintf($happening->known ? 'presses %s' : 'presses %s, which leads nowhere', $happening->key),
+            $happening instanceof Ringing => $this->ringing($happening),
+            $happening instanceof MessageTaken => null === $happening->mailbox ? null : 'leaves a message with '.$this->names->of($happening->mailbox),
+            default => null,
+        };
+    }
+
+    private function ringing(Ringing $ringing): string
+    {
+        $who = $this->names->of($ringing->target);
+
+        return match ($ringing->exit) {
+            null => \sprintf('rings %s and is answered after %s', $who, Duration::words($ringing->seconds)),
+            RingStep::BUSY => \sprintf('finds %s busy', $who),
+            RingStep::UNREACHABLE => null === $ringing->target ? 'rings nobody (nobody is chosen)' : \sprintf('cannot reach %s', $who),
+            default => \sprintf('rings %s for %s', $who, Duration::words($ringing->seconds)),
+        };
+    }
+
+    private function ending(Ending $ending): ?string
+    {
+        return match ($ending->kind) {
+            EndingKind::Answered => 'talks to '.(null === $ending->who ? $this->names->of($ending->phone) : $this->names->of($ending->who)),
+            EndingKind::Message => null,
+            EndingKind::EndedByPlan => 'the plan ends the call',
+            EndingKind::RanOut => 'the call ends because no step is left',
+            EndingKind::CallerGaveUp => 'the caller gives up',
+            EndingKind::LoopStopped => 'goes round in a loop, stopped here',
+        };
+    }
+}

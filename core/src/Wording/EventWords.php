@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Wording;
+
+use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Happening\Asked;
+use Meandros\Core\Routing\Happening\Dialled;
+use Meandros\Core\Routing\Happening\Happening;
+use Meandros\Core\Routing\Happening\HoursRead;
+use Meandros\Core\Routing\Happening\MessageTaken;
+use Meandros\Core\Routing\Happening\Over;
+use Meandros\Core\Routing\Happening\Ringing;
+use Meandros\Core\Routing\Happening\Said;
+use Meandros\Core\Routing\Happening\Went;
+
+/** Events of a trace in words: what happened, and why. */
+final readonly class EventWords
+{
+    private Names $names;
+
+    public function __construct(private Plan $plan)
+    {
+        $this->names = new Names($plan);
+    }
+
+    public function what(Happening $happening): string
+    {
+        return match (true) {
+            $happening instanceof Dialled => \sprintf('%s is dialled', $this->names->of($happening->element)),
+            $happening instanceof Said => null === $happening->prompt ? 'Says nothing' : \sprintf('Hears “%s” for %s', $this->names->of($happening->prompt), Duration::words($happening->seconds)),
+            $happening instanceof HoursRead => null === $happening->reading ? 'No hours to look at' : \sprintf('%s: %s', $this->names->of($happening->hours), $this->stateName($happening)),
+            $happening instanceof Asked => match ($happening->kind()) {
+                'key pressed' => \sprintf('Presses %s', $happening->key),
+                'wrong key' => \sprintf('Presses %s, which leads nowhere', $happening->key),
+                default => \sprintf('Presses nothing for %s', Duration::words($happening->waitSeconds)),
+            },
+            $happening instanceof Ringing => $this->ringing($happening),
+            $happening instanceof MessageTaken => null === $happening->mailbox ? 'Takes no message' : \sprintf('Leaves a message with %s', $this->names->of($happening->mailbox)),
+            $happening instanceof Went => null === $happening->journey ? 'Goes nowhere' : \sprintf('Goes on in %s', $this->names->of($happening->journey)),
+            $happening instanceof Over => $this->over($happening),
+            default => $happening->kind(),
+        };
+    }
+
+    public function because(Happening $happening): string
+    {
+        return match (true) {
+            $happening instanceof Dialled => null === $happening->target ? 'It has no target.' : \sprintf('Its calls go to %s.', $this->names->of($happening->target)),
+            $happening instanceof Said => $this->said($happening),
+            $happening instanceof HoursRead => $this->hours($happening),
+            $happening instanceof Asked => $this->asked($happening),
+            $happening instanceof Ringing => $this->rung($happening),
+            $happening instanceof MessageTaken => match (true) {
+                null === $happening->mailbox => 'No mailbox is chosen.',
+                null === $happening->greeting => 'The mailbox has no greeting, so it records at once.',
+                default => \sprintf('After its greeting “%s” of %s.', $this->names->of($happening->greeting), Duration::words($happening->greetingSeconds)),
+            },
+            $happening instanceof Went => null === $happening->journey ? 'No journey is chosen.' : 'The step says so; the call does not come back.',
+            $happening instanceof Over => $this->whyOver($happening),
+            default => '',
+        };
+    }
+
+    private function stateName(HoursRead $happening): string
+    {
+        $key = $happening->reading->state ?? '';
+
+        return $this->plan->get(Hours::class, $happening->hours)?->state($key)->name ?? $key;
+    }
+
+    private function hours(HoursRead $happening): string
+    {
+        if (null === $happening->reading) {
+            return 'No hours are chosen.';
+        }
+        $words = ucfirst(StateReason::words($happening->reading, $happening->zone));
+
+        return $happening->hasExit ? $words : $words.' This state has no exit here, so the call goes on.';
+    }
+
+    private function said(Said $said): string
+    {
+        return match (true) {
+            null === $said->prompt => 'No prompt is chosen.',
+            0 === $said->seconds => 'The prompt has no words yet.',
+            $said->language !== $said->wantedLanguage => \sprintf('In “%s”, because there is no script in “%s”.', $said->language, $said->wantedLanguage),
+            default => \sprintf('The number\'s language is “%s”.', $said->wantedLanguage),
+        };
+    }
+
+    private function asked(Asked $asked): string
+    {
+        $heard = null === $asked->prompt ? 'No prompt is chosen' : \sprintf('After “%s” of %s', $this->names->of($asked->prompt), Duration::words($asked->promptSeconds));
+
+        return \sprintf('%s; try %d of %d.', $heard, $asked->try, $asked->tries);
+    }
+
+    private function ringing(Ringing $ringing): string
+    {
+        $who = $this->names->of($ringing->target);
+
+        return match ($ringing->exit) {
+            null => \sprintf('Rings %s, answered after %s', $who, Duration::words($ringing->seconds)),
+            RingStep::BUSY => \sprintf('%s: busy', $who),
+            RingStep::UNREACHABLE => null === $ringing->target ? 'Rings nobody' : \sprintf('%s: unreachable', $who),
+            default => \sprintf('Rings %s for %s', $who, Duration::words($ringing->seconds)),
+        };
+    }
+
+    private function rung(Ringing $ringing): string
+    {
+        if (null === $ringing->target) {
+            return 'Nobody is chosen.';
+        }
+        if ([] === $ringing->rung) {
+            return 'There is no phone to ring.';
+        }
+        $phones = array_map(fn (Rung $rung): string => $this->phone($rung), $ringing->rung);
+        $listed = implode('; ', \array_slice($phones, 0, 8)).(\count($phones) > 8 ? \sprintf('; and %d more', \count($phones) - 8) : '');
+        $lead = null !== $ringing->exit && $ringing->seconds === $ringing->limitSeconds ? \sprintf('The limit of %s was reached. ', Duration::words($ringing->limitSeconds)) : '';
+
+        return $lead.$listed.'.';
+    }
+
+    private function phone(Rung $rung): string
+    {
+        $name = null === $rung->phone->person ? $this->names->of($rung->phone->id) : $this->names->of($rung->phone->person).' ('.$rung->phone->label.')';
+
+        return \sprintf('%s %s', $name, $rung->outcome);
+    }
+
+    private function over(Over $over): string
+    {
+        $ending = $over->ending;
+
+        return match ($ending->kind) {
+            EndingKind::Answered => 'Talks to '.$this->names->of($ending->who ?? $ending->phone),
+            EndingKind::Message => 'The message is left',
+            EndingKind::EndedByPlan => 'The plan ends the call',
+            EndingKind::RanOut => 'The call ends: no step is left',
+            EndingKind::CallerGaveUp => 'The caller gives up',
+            EndingKind::LoopStopped => 'Stopped: the call goes round in a loop',
+        };
+    }
+
+    private function whyOver(Over $over): string
+    {
+        return match ($over->ending->kind) {
+            EndingKind::RanOut => null === $over->lastStep ? 'The number leads to no step at all.' : 'The list ran out and nothing follows it.',
+            EndingKind::CallerGaveUp => \sprintf('They were assumed to wait for %s.', Duration::words((int) $over->limit)),
+            EndingKind::LoopStopped => 'seconds' === $over->limitUnit ? \sprintf('It lasted longer than %s.', Duration::words((int) $over->limit)) : \sprintf('It came to %d steps.', (int) $over->limit),
+            EndingKind::EndedByPlan => 'An end step says so.',
+            default => '',
+        };
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Wording;
+
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Event;
+use Meandros\Core\Routing\Trace;
+use Meandros\Core\Routing\Visit;
+use Meandros\Core\Time\Moment;
+
+/** A trace as JSON: the data, and beside it the words. */
+final class TraceReport
+{
+    /**
+     * @param string $zone for writing instants
+     *
+     * @return array{sentence: string, events: list<array{second: int, journey: string|null, step: string|null, kind: string, what: array<string, mixed>, because: array<string, mixed>, text: string, reason: string}>, ...<string, mixed>}
+     */
+    public static function of(Trace $trace, Plan $plan, string $zone): array
+    {
+        $words = new EventWords($plan);
+
+        return [
+            'sentence' => AnswerSentence::of($trace, $plan),
+            'ending' => $trace->ending->toJson(),
+            'seconds' => $trace->seconds,
+            'call' => ['to' => $trace->call->dialled, 'from' => $trace->call->caller->text, 'at' => Moment::format($trace->call->instant, $zone), 'zone' => $zone],
+            'shown' => ['label' => $trace->label, 'language' => $trace->language],
+            'holds' => [
+                'since' => null === $trace->holdsSince ? null : Moment::format($trace->holdsSince, $zone),
+                'until' => null === $trace->holdsUntil ? null : Moment::format($trace->holdsUntil, $zone),
+            ],
+            'visits' => array_map(static fn (Visit $visit): array => $visit->toJson(), $trace->visits),
+            'rung' => array_map(static fn (Rung $rung): array => $rung->toJson(), $trace->rung),
+            'events' => array_map(static fn (Event $event): array => [
+                'second' => $event->second,
+                'journey' => $event->journey,
+                'step' => $event->step,
+                'kind' => $event->happening->kind(),
+                'what' => $event->happening->what(),
+                'because' => $event->happening->because(),
+                'text' => $words->what($event->happening),
+                'reason' => $words->because($event->happening),
+            ], $trace->events),
+        ];
+    }
+}
