@@ -137,6 +137,6 @@ final class Application
             }
         }
 
-        return [$parsed ?? throw new \InvalidArgumentException('--to: '.$invalid?->problems[0]->message), $first];
+        return [$parsed ?? throw new \InvalidArgumentException('--to: '.$invalid->problems[0]->message), $first];
     }
 }

@@ -46,7 +46,7 @@ final readonly class CompiledHours
         return new Reading(
             $this->states[$i],
             $this->decisions[self::search($this->decisionStarts, $instant)],
-            0 === $i ? null : $this->starts[$i],
+            0 === $i ? null : ($this->starts[$i] ?? null),
             $this->starts[$i + 1] ?? null,
         );
     }
@@ -57,7 +57,6 @@ final readonly class CompiledHours
         $low = 0;
         $high = \count($starts) - 1;
         while ($low < $high) {
-            /** @var int<0, max> $middle */
             $middle = ($low + $high + 1) >> 1;
             if ($starts[$middle] <= $instant) {
                 $low = $middle;

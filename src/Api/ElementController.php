@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Api;
+
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Place;
+use Meandros\Server\Storage\AlreadyExists;
+use Meandros\Server\Storage\Change;
+use Meandros\Server\Storage\Draft;
+use Meandros\Server\Storage\InUse;
+use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\StaleRevision;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** The elements of the draft. */
+#[Route('/api/plans/draft/elements')]
+final readonly class ElementController
+{
+    public function __construct(private Draft $draft)
+    {
+    }
+
+    /**
+     * @throws InvalidData
+     * @throws AlreadyExists
+     */
+    #[Route('', methods: ['POST'])]
+    public function add(Request $request): JsonResponse
+    {
+        $data = JsonBody::data($request);
+        $kind = \is_array($data) && \is_string($data['kind'] ?? null) ? Kind::tryFrom($data['kind']) : null;
+        if (\is_array($data) && null !== $kind && !isset($data['id'])) {
+            $data['id'] = $kind->prefix().'_'.bin2hex(random_bytes(6));
+        }
+        $element = PlanCodec::element($data);
+
+        return self::saved($this->draft->add($element), 201, $element->id());
+    }
+
+    /**
+     * @throws InvalidData
+     * @throws NotFound
+     * @throws StaleRevision
+     */
+    #[Route('/{id}', methods: ['PUT'])]
+    public function replace(string $id, Request $request): JsonResponse
+    {
+        $revision = Revision::demanded($request);
+        $element = PlanCodec::element(JsonBody::data($request));
+        if ($element->id() !== $id) {
+            throw InvalidData::at('/id', 'The id is not the one in the address.', \sprintf('Send "%s".', $id));
+        }
+
+        return self::saved($this->draft->replace($element, $revision), 200, $id);
+    }
+
+    /**
+     * @throws NotFound
+     * @throws StaleRevision
+     * @throws InUse
+     */
+    #[Route('/{id}', methods: ['DELETE'])]
+    public function remove(string $id, Request $request): JsonResponse
+    {
+        return new JsonResponse($this->draft->remove($id, Revision::demanded($request))->toJson());
+    }
+
+    /** @throws NotFound */
+    #[Route('/{id}/uses', methods: ['GET'])]
+    public function uses(string $id): JsonResponse
+    {
+        $plan = $this->draft->plan();
+        if (null === $plan->find($id)) {
+            throw new NotFound(\sprintf('There is no element "%s" in the draft.', $id));
+        }
+
+        return new JsonResponse(['places' => array_map(static fn (Place $place): array => $place->toJson(), $plan->usesOf($id))]);
+    }
+
+    private static function saved(Change $change, int $status, string $id): JsonResponse
+    {
+        return new JsonResponse(['id' => $id] + $change->toJson(), $status, ['ETag' => Revision::tag($change->revision)]);
+    }
+}

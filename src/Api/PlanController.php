@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Api;
+
+use Meandros\Core\Plan\Check\Finding;
+use Meandros\Core\Plan\Check\Findings;
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Server\Storage\Draft;
+use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\Plans;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Whole plans: to read, to take away as a file, to bring in, and to look through for what is unfinished. */
+final readonly class PlanController
+{
+    public function __construct(private Plans $plans, private Draft $draft)
+    {
+    }
+
+    /** @throws NotFound */
+    #[Route('/api/plans/{which}', methods: ['GET'])]
+    public function show(string $which): JsonResponse
+    {
+        $isDraft = 'draft' === $which;
+
+        return new JsonResponse([
+            'name' => Draft::NAME,
+            'elements' => array_map(static fn (Element $element): array => $element->toJson(), array_values($this->plans->get($which)->elements())),
+            'revisions' => (object) ($isDraft ? $this->draft->revisions() : []),
+            'undo' => $isDraft ? $this->draft->lastDone()?->label : null,
+            'redo' => $isDraft ? $this->draft->firstUndone()?->label : null,
+        ]);
+    }
+
+    /** @throws NotFound */
+    #[Route('/api/plans/{which}/file', methods: ['GET'])]
+    public function file(string $which): Response
+    {
+        return new Response(PlanCodec::encode($this->plans->get($which), true), 200, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => \sprintf('attachment; filename="ternwick-ferries-%s.json"', $which),
+        ]);
+    }
+
+    /** @throws InvalidData */
+    #[Route('/api/plans/draft/file', methods: ['PUT'])]
+    public function bringIn(Request $request): JsonResponse
+    {
+        return new JsonResponse($this->draft->replaceAll(PlanCodec::fromData(JsonBody::data($request)), 'Bring in a plan file')->toJson());
+    }
+
+    /** @throws NotFound */
+    #[Route('/api/plans/{which}/findings', methods: ['GET'])]
+    public function findings(string $which): JsonResponse
+    {
+        return new JsonResponse(['findings' => array_map(static fn (Finding $finding): array => $finding->toJson(), Findings::in($this->plans->get($which)))]);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Api;
+
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Routing\AnswerChange;
+use Meandros\Core\Routing\Entry;
+use Meandros\Core\Routing\Router;
+use Meandros\Core\Time\Moment;
+use Meandros\Core\Wording\TraceReport;
+use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\Plans;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Trial calls: how a call fares, and when that changes. */
+final readonly class TrialCallController
+{
+    public function __construct(private Plans $plans, private Router $router, private AnswerChange $changes)
+    {
+    }
+
+    /**
+     * @throws InvalidData
+     * @throws NotFound
+     */
+    #[Route('/api/trial-calls', methods: ['POST'])]
+    public function try(Request $request): JsonResponse
+    {
+        $asked = TrialCallRequest::read($request, $this->plans);
+        $trace = $this->router->trace($asked->plan, $asked->call, $asked->assumptions);
+
+        return new JsonResponse(['directSteps' => Entry::directSteps($asked->plan, $asked->call->dialled)] + TraceReport::of($trace, $asked->plan, $asked->zone));
+    }
+
+    /**
+     * @throws InvalidData
+     * @throws NotFound
+     */
+    #[Route('/api/trial-calls/{direction}-change', requirements: ['direction' => 'next|previous'], methods: ['POST'])]
+    public function change(string $direction, Request $request): JsonResponse
+    {
+        $asked = TrialCallRequest::read($request, $this->plans);
+        $instant = 'next' === $direction
+            ? $this->changes->next($asked->plan, $asked->call, $asked->assumptions)
+            : $this->changes->previous($asked->plan, $asked->call, $asked->assumptions);
+
+        return new JsonResponse(['at' => null === $instant ? null : Moment::format($instant, $asked->zone)]);
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Api;
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Time\Moment;
+use Meandros\Core\Time\Zone;
+use Meandros\Server\Storage\Plans;
+use Symfony\Component\HttpFoundation\Request;
+
+/** A trial call as it is asked for: in which plan, to, from, at, and with which assumptions. */
+final readonly class TrialCallRequest
+{
+    private function __construct(public Plan $plan, public TrialCall $call, public Assumptions $assumptions, public string $zone)
+    {
+    }
+
+    /**
+     * @throws InvalidData
+     */
+    public static function read(Request $request, Plans $plans): self
+    {
+        return JsonBody::read($request, static function (Input $in) use ($plans): self {
+            $in->onlyFields(['in', 'to', 'from', 'at', 'zone', 'assume']);
+            $plan = $plans->get($in->field('in')->isGiven() ? $in->field('in')->text(12) : 'draft');
+            $to = $in->field('to')->text(40);
+            $site = self::siteOf($plan, $to);
+            $zone = $in->field('zone')->isGiven() ? $in->field('zone')->text(60) : $site->zone ?? 'UTC';
+            if (!Zone::exists($zone)) {
+                $in->field('zone')->complain(\sprintf('"%s" is not a time zone.', $zone), \sprintf('Use an IANA name; the closest is %s.', Zone::closestTo($zone)));
+                $zone = 'UTC';
+            }
+            $call = new TrialCall(self::dialled($in->field('to'), $to, $site), self::caller($in->field('from'), $site), self::instant($in->field('at'), $zone));
+
+            return new self($plan, $call, Assumptions::fromJson($in->field('assume')), $zone);
+        });
+    }
+
+    private static function siteOf(Plan $plan, string $to): ?Site
+    {
+        foreach ($plan->elements() as $element) {
+            if (($element instanceof Number && $element->number === $to) || ($element instanceof Person && $element->extension === $to)) {
+                return $plan->get(Site::class, $element->site);
+            }
+        }
+
+        return $plan->all(Site::class)[0] ?? null;
+    }
+
+    private static function dialled(Input $in, string $text, ?Site $site): string
+    {
+        if (1 === preg_match('/^(\+\d+|\d{2,6})?$/D', $text)) {
+            return $text;
+        }
+
+        return self::orComplain($in, static fn (): string => PhoneNumber::parse($text, $site->country ?? 'ZZ'), '');
+    }
+
+    private static function caller(Input $in, ?Site $site): Caller
+    {
+        $withheld = Caller::parse('', 'ZZ');
+
+        return self::orComplain($in, static fn (): Caller => Caller::parse($in->optionalText(40), $site->country ?? 'ZZ'), $withheld);
+    }
+
+    private static function instant(Input $in, string $zone): int
+    {
+        $text = $in->text(40);
+        try {
+            return '' === $text ? 0 : Moment::parse($text, $zone);
+        } catch (InvalidData $invalid) {
+            throw $invalid;
+        } catch (\InvalidArgumentException $invalid) {
+            $in->complain($invalid->getMessage(), 'Choose an existing date and time.');
+
+            return 0;
+        }
+    }
+
+    /**
+     * @template T
+     *
+     * @param \Closure(): T $parse
+     * @param T             $fallback
+     *
+     * @return T
+     */
+    private static function orComplain(Input $in, \Closure $parse, mixed $fallback): mixed
+    {
+        try {
+            return $parse();
+        } catch (InvalidData $invalid) {
+            $in->complain($invalid->problems[0]->message, $invalid->problems[0]->remedy);
+
+            return $fallback;
+        }
+    }
+}

@@ -1,0 +1,241 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Storage;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Meandros\Core\Plan\Check\Integrity;
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Plan;
+use Meandros\Server\Storage\Entity\DraftElement;
+use Meandros\Server\Storage\Entity\Edit;
+use Meandros\Server\Storage\Entity\EditChange;
+use Meandros\Server\Storage\Entity\EditState;
+
+/** The plan being edited. Every write is checked against the whole plan, logged, and can be undone. */
+final readonly class Draft
+{
+    public const NAME = 'Ternwick Ferries';
+    /** Writers of the draft take turns: any number that nothing else in this database locks. */
+    private const LOCK = 7120001;
+
+    public function __construct(private EntityManagerInterface $entities, private Connection $database)
+    {
+    }
+
+    public function plan(): Plan
+    {
+        $elements = [];
+        foreach ($this->database->iterateColumn('SELECT body FROM draft_element ORDER BY kind, name, id') as $body) {
+            \assert(\is_string($body));
+            $elements[] = PlanCodec::storedElement($body);
+        }
+
+        return Plan::of(self::NAME, $elements);
+    }
+
+    /** @return array<string, int> revision by element id */
+    public function revisions(): array
+    {
+        $revisions = [];
+        foreach ($this->database->iterateKeyValue('SELECT id, revision FROM draft_element ORDER BY kind, name, id') as $id => $revision) {
+            \assert(\is_string($id) && is_numeric($revision));
+            $revisions[$id] = (int) $revision;
+        }
+
+        return $revisions;
+    }
+
+    /**
+     * @throws InvalidData   when the element does not fit the plan
+     * @throws AlreadyExists
+     */
+    public function add(Element $element): Change
+    {
+        return $this->turn(function () use ($element): Change {
+            if (null !== $this->entities->find(DraftElement::class, $element->id())) {
+                throw new AlreadyExists($element->id());
+            }
+            $this->check($element);
+
+            return $this->record(\sprintf('Add %s', $element->name()), [[$element->id(), null, $element]]);
+        });
+    }
+
+    /**
+     * @throws InvalidData   when the element does not fit the plan
+     * @throws NotFound
+     * @throws StaleRevision when it was changed by somebody else meanwhile
+     */
+    public function replace(Element $element, int $revision): Change
+    {
+        return $this->turn(function () use ($element, $revision): Change {
+            $row = $this->row($element->id(), $revision);
+            if ($row->kind !== $element->kind()->value) {
+                throw InvalidData::at('/kind', 'An element cannot become one of another kind.', \sprintf('Keep "%s", or add a new element.', $row->kind));
+            }
+            $this->check($element);
+
+            return $this->record(\sprintf('Change %s', $row->name()), [[$element->id(), PlanCodec::element($row->body()), $element]]);
+        });
+    }
+
+    /**
+     * @throws NotFound
+     * @throws StaleRevision
+     * @throws InUse
+     */
+    public function remove(string $id, int $revision): Change
+    {
+        return $this->turn(function () use ($id, $revision): Change {
+            $row = $this->row($id, $revision);
+            $places = $this->plan()->usesOf($id);
+            if ([] !== $places) {
+                throw new InUse($row->name(), $places);
+            }
+
+            return $this->record(\sprintf('Delete %s', $row->name()), [[$id, PlanCodec::element($row->body()), null]]);
+        });
+    }
+
+    /** Puts a whole plan in the draft's place, as one edit. */
+    public function replaceAll(Plan $plan, string $label): Change
+    {
+        return $this->turn(function () use ($plan, $label): Change {
+            $before = $this->plan()->elements();
+            $after = $plan->elements();
+            $changes = [];
+            foreach ($before + $after as $id => $_) {
+                [$old, $new] = [$before[$id] ?? null, $after[$id] ?? null];
+                if (null === $old || null === $new || PlanCodec::encodeElement($old) !== PlanCodec::encodeElement($new)) {
+                    $changes[] = [$id, $old, $new];
+                }
+            }
+
+            return $this->record($label, $changes);
+        });
+    }
+
+    /** @throws NothingToUndo */
+    public function undo(): Change
+    {
+        return $this->turn(function (): Change {
+            $edit = $this->lastDone() ?? throw new NothingToUndo('There is nothing to undo.');
+            $edit->state = EditState::Undone;
+
+            return $this->apply($edit->label, array_map(static fn (EditChange $change): array => [$change->elementId, self::element($change->before)], array_reverse($edit->changes())));
+        });
+    }
+
+    /** @throws NothingToUndo */
+    public function redo(): Change
+    {
+        return $this->turn(function (): Change {
+            $edit = $this->firstUndone() ?? throw new NothingToUndo('There is nothing to redo.');
+            $edit->state = EditState::Done;
+
+            return $this->apply($edit->label, array_map(static fn (EditChange $change): array => [$change->elementId, self::element($change->after)], $edit->changes()));
+        });
+    }
+
+    public function lastDone(): ?Edit
+    {
+        return $this->entities->getRepository(Edit::class)->findOneBy(['state' => EditState::Done], ['id' => 'DESC']);
+    }
+
+    public function firstUndone(): ?Edit
+    {
+        return $this->entities->getRepository(Edit::class)->findOneBy(['state' => EditState::Undone], ['id' => 'ASC']);
+    }
+
+    /** @return list<Edit> the latest first */
+    public function history(int $most): array
+    {
+        return $this->entities->getRepository(Edit::class)->findBy([], ['id' => 'DESC'], $most);
+    }
+
+    /** @throws InvalidData */
+    private function check(Element $element): void
+    {
+        $problems = (new Integrity($this->plan()->with($element)))->problemsOf($element);
+        if ([] !== $problems) {
+            throw new InvalidData($problems);
+        }
+    }
+
+    /**
+     * @throws NotFound
+     * @throws StaleRevision
+     */
+    private function row(string $id, int $revision): DraftElement
+    {
+        $row = $this->entities->find(DraftElement::class, $id) ?? throw new NotFound(\sprintf('There is no element "%s" in the draft; it may have been deleted.', $id));
+        if ($row->revision() !== $revision) {
+            throw new StaleRevision($row->name(), $row->revision());
+        }
+
+        return $row;
+    }
+
+    /** @param list<array{string, Element|null, Element|null}> $changes id, before, after */
+    private function record(string $label, array $changes): Change
+    {
+        foreach ($this->entities->getRepository(Edit::class)->findBy(['state' => EditState::Undone]) as $undone) {
+            $undone->state = EditState::Dropped;
+        }
+        $edit = new Edit(mb_substr($label, 0, 300), 'demo', new \DateTimeImmutable());
+        foreach ($changes as [$id, $before, $after]) {
+            $edit->add($id, $before?->toJson(), $after?->toJson());
+        }
+        if ([] !== $changes) {
+            $this->entities->persist($edit);
+        }
+
+        return $this->apply($label, array_map(static fn (array $change): array => [$change[0], $change[2]], $changes));
+    }
+
+    /** @param array<mixed>|null $body */
+    private static function element(?array $body): ?Element
+    {
+        return null === $body ? null : PlanCodec::element($body);
+    }
+
+    /** @param list<array{string, Element|null}> $states id, and what it is to be or null for nothing */
+    private function apply(string $label, array $states): Change
+    {
+        $revision = $this->database->fetchOne("SELECT nextval('draft_revision')");
+        \assert(is_numeric($revision));
+        $results = [];
+        foreach ($states as [$id, $element]) {
+            $row = $this->entities->find(DraftElement::class, $id);
+            if (null === $element) {
+                null === $row ?: $this->entities->remove($row);
+            } elseif (null === $row) {
+                $this->entities->persist(new DraftElement($element, (int) $revision));
+            } else {
+                $row->write($element, (int) $revision);
+            }
+            $results[$id] = $element;
+        }
+        $this->entities->flush();
+
+        return new Change($label, (int) $revision, $results, $this->lastDone()?->label, $this->firstUndone()?->label);
+    }
+
+    /**
+     * @param \Closure(): Change $work
+     */
+    private function turn(\Closure $work): Change
+    {
+        return $this->entities->wrapInTransaction(function () use ($work): Change {
+            $this->database->executeStatement('SELECT pg_advisory_xact_lock(?)', [self::LOCK]);
+            $this->entities->clear();
+
+            return $work();
+        });
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Storage\Entity;
+
+enum EditState: string
+{
+    case Done = 'done';
+    case Undone = 'undone';
+    /** Undone, and then something else was edited: it cannot be redone. */
+    case Dropped = 'dropped';
+}

@@ -1,0 +1,9 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Storage;
+
+final class NotFound extends \RuntimeException
+{
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Storage;
+
+use Meandros\Core\Plan\Plan;
+
+/** Plans by the words that requests use: "draft", "live", or an edition's number. */
+final readonly class Plans
+{
+    public function __construct(private Draft $draft, private Editions $editions)
+    {
+    }
+
+    /** @throws NotFound */
+    public function get(string $which): Plan
+    {
+        return match (true) {
+            'draft' === $which => $this->draft->plan(),
+            'live' === $which => $this->editions->plan($this->editions->live()->number ?? throw new NotFound('Nothing is published yet, so nothing is live.')),
+            1 === preg_match('/^[1-9][0-9]{0,8}$/D', $which) => $this->editions->plan((int) $which),
+            default => throw new NotFound(\sprintf('There is no plan "%s". Ask for draft, live, or the number of an edition.', $which)),
+        };
+    }
+}
