@@ -20,7 +20,7 @@ use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /** Errors as problem details (RFC 9457); each entry of "errors" points at a field by JSON Pointer. */
-#[AsEventListener]
+#[AsEventListener(priority: -10)]
 final readonly class ProblemListener
 {
     public function __invoke(ExceptionEvent $event): void
