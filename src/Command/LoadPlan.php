@@ -8,6 +8,7 @@ use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\Editions;
+use Meandros\Server\Storage\Entity\EditState;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -48,7 +49,7 @@ final class LoadPlan extends Command
 
             return self::FAILURE;
         }
-        $this->draft->replaceAll($plan, 'Bring in the demo plan');
+        $this->draft->replaceAll($plan, 'Bring in the demo plan', EditState::Dropped);
         $this->editions->publish('The first edition');
         $output->writeln(\sprintf('Loaded %d elements from %s.', \count($plan->elements()), $file));
 

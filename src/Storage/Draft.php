@@ -103,9 +103,9 @@ final readonly class Draft
     }
 
     /** Puts a whole plan in the draft's place, as one edit. */
-    public function replaceAll(Plan $plan, string $label): Change
+    public function replaceAll(Plan $plan, string $label, EditState $state = EditState::Done): Change
     {
-        return $this->turn(function () use ($plan, $label): Change {
+        return $this->turn(function () use ($plan, $label, $state): Change {
             $before = $this->plan()->elements();
             $after = $plan->elements();
             $changes = [];
@@ -116,7 +116,7 @@ final readonly class Draft
                 }
             }
 
-            return $this->record($label, $changes);
+            return $this->record($label, $changes, $state);
         });
     }
 
@@ -182,12 +182,13 @@ final readonly class Draft
     }
 
     /** @param list<array{string, Element|null, Element|null}> $changes id, before, after */
-    private function record(string $label, array $changes): Change
+    private function record(string $label, array $changes, EditState $state = EditState::Done): Change
     {
         foreach ($this->entities->getRepository(Edit::class)->findBy(['state' => EditState::Undone]) as $undone) {
             $undone->state = EditState::Dropped;
         }
         $edit = new Edit(mb_substr($label, 0, 300), 'demo', new \DateTimeImmutable());
+        $edit->state = $state;
         foreach ($changes as [$id, $before, $after]) {
             $edit->add($id, $before?->toJson(), $after?->toJson());
         }

@@ -16,6 +16,11 @@ final readonly class Decision
     {
     }
 
+    public function daysLater(int $days): self
+    {
+        return new self($this->by, $this->day + $days, $this->band, $this->name);
+    }
+
     /** @return array{by: string, date: string, band: array{from: string, to: string, state: string}|null, name: string|null} */
     public function toJson(): array
     {

@@ -63,13 +63,22 @@ final class HoursCompiler
             return $this->cut($this->bandsOn($day), $day, $dayStart, $dayEnd, fn (int $second): int => $this->zone->instantOf($day * CivilDate::SECONDS_PER_DAY + $second));
         }
         $weekday = CivilDate::weekday($day);
-        $this->plainDays[$weekday] ??= $this->cut($this->bandsOn($day), $day, 0, CivilDate::SECONDS_PER_DAY, static fn (int $second): int => $second);
+        $this->plainDays[$weekday] ??= $this->plainDay($day);
         $pieces = [];
         foreach ($this->plainDays[$weekday] as [$second, $state, $decision]) {
-            $pieces[] = [$dayStart + $second, $state, $decision];
+            $pieces[] = [$dayStart + $second, $state, $decision->daysLater($day)];
         }
 
         return $pieces;
+    }
+
+    /** @return list<array{int, string, Decision}> as if the day were day 0 */
+    private function plainDay(int $day): array
+    {
+        return array_map(
+            static fn (array $piece): array => [$piece[0], $piece[1], $piece[2]->daysLater(-$day)],
+            $this->cut($this->bandsOn($day), $day, 0, CivilDate::SECONDS_PER_DAY, static fn (int $second): int => $second),
+        );
     }
 
     /**

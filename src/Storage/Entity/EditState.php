@@ -8,6 +8,6 @@ enum EditState: string
 {
     case Done = 'done';
     case Undone = 'undone';
-    /** Undone, and then something else was edited: it cannot be redone. */
+    /** Undone, and then something else was edited; or a beginning that nobody wants to go back behind. */
     case Dropped = 'dropped';
 }
