@@ -7,6 +7,7 @@ namespace Meandros\Server\Api;
 use Meandros\Core\Plan\Check\Finding;
 use Meandros\Core\Plan\Check\Findings;
 use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Server\Storage\Draft;
@@ -61,5 +62,17 @@ final readonly class PlanController
     public function findings(string $which): JsonResponse
     {
         return new JsonResponse(['findings' => array_map(static fn (Finding $finding): array => $finding->toJson(), Findings::in($this->plans->get($which)))]);
+    }
+
+    /** @throws NotFound */
+    #[Route('/api/plans/{which}/prompt-seconds', methods: ['GET'])]
+    public function promptSeconds(string $which): JsonResponse
+    {
+        $seconds = [];
+        foreach ($this->plans->get($which)->all(Prompt::class) as $prompt) {
+            $seconds[$prompt->id()] = (object) array_map(static fn (string $language): int => $prompt->seconds($language), array_combine(array_keys($prompt->scripts), array_keys($prompt->scripts)));
+        }
+
+        return new JsonResponse(['seconds' => (object) $seconds]);
     }
 }

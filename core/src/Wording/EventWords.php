@@ -7,7 +7,6 @@ namespace Meandros\Core\Wording;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\RingStep;
-use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\Dialled;
@@ -22,6 +21,8 @@ use Meandros\Core\Routing\Happening\Went;
 /** Events of a trace in words: what happened, and why. */
 final readonly class EventWords
 {
+    private const MOST_NAMES = 8;
+
     private Names $names;
 
     public function __construct(private Plan $plan)
@@ -33,7 +34,7 @@ final readonly class EventWords
     {
         return match (true) {
             $happening instanceof Dialled => \sprintf('%s is dialled', $this->names->of($happening->element)),
-            $happening instanceof Said => null === $happening->prompt ? 'Says nothing' : \sprintf('Hears “%s” for %s', $this->names->of($happening->prompt), Duration::words($happening->seconds)),
+            $happening instanceof Said => null === $happening->prompt ? 'Says nothing' : \sprintf('Hears “%s”', $this->names->of($happening->prompt)),
             $happening instanceof HoursRead => null === $happening->reading ? 'No hours to look at' : \sprintf('%s: %s', $this->names->of($happening->hours), $this->stateName($happening)),
             $happening instanceof Asked => match ($happening->kind()) {
                 'key pressed' => \sprintf('Presses %s', $happening->key),
@@ -90,7 +91,7 @@ final readonly class EventWords
             null === $said->prompt => 'No prompt is chosen.',
             0 === $said->seconds => 'The prompt has no words yet.',
             $said->language !== $said->wantedLanguage => \sprintf('In “%s”, because there is no script in “%s”.', $said->language, $said->wantedLanguage),
-            default => \sprintf('The number\'s language is “%s”.', $said->wantedLanguage),
+            default => \sprintf('Heard for %s in “%s”, the number\'s language.', Duration::words($said->seconds), $said->wantedLanguage),
         };
     }
 
@@ -121,18 +122,23 @@ final readonly class EventWords
         if ([] === $ringing->rung) {
             return 'There is no phone to ring.';
         }
-        $phones = array_map(fn (Rung $rung): string => $this->phone($rung), $ringing->rung);
-        $listed = implode('; ', \array_slice($phones, 0, 8)).(\count($phones) > 8 ? \sprintf('; and %d more', \count($phones) - 8) : '');
+        $byOutcome = [];
+        foreach ($ringing->rung as $rung) {
+            $byOutcome[$rung->outcome][] = $this->names->of($rung->phone->person ?? $rung->phone->id);
+        }
+        $groups = array_map(self::group(...), array_keys($byOutcome), $byOutcome);
         $lead = null !== $ringing->exit && $ringing->seconds === $ringing->limitSeconds ? \sprintf('The limit of %s was reached. ', Duration::words($ringing->limitSeconds)) : '';
 
-        return $lead.$listed.'.';
+        return $lead.implode(' ', $groups);
     }
 
-    private function phone(Rung $rung): string
+    /** @param list<string> $names one per phone */
+    private static function group(string $outcome, array $names): string
     {
-        $name = null === $rung->phone->person ? $this->names->of($rung->phone->id) : $this->names->of($rung->phone->person).' ('.$rung->phone->label.')';
+        $people = array_values(array_unique($names));
+        $more = \count($people) - self::MOST_NAMES;
 
-        return \sprintf('%s %s', $name, $rung->outcome);
+        return \sprintf('%s: %s%s.', ucfirst($outcome), implode(', ', \array_slice($people, 0, self::MOST_NAMES)), $more > 0 ? \sprintf(' and %d more', $more) : '');
     }
 
     private function over(Over $over): string

@@ -1,0 +1,53 @@
+import { App as AntApp, ConfigProvider } from 'antd';
+import { useEffect, useState } from 'react';
+import { Navigate, Route, Routes } from 'react-router';
+import { CallScreen } from './call/CallScreen';
+import { EditionsScreen } from './editions/EditionsScreen';
+import { HoursScreen } from './hours/HoursScreen';
+import { JourneysScreen } from './journeys/JourneysScreen';
+import { MailboxesScreen } from './mailboxes/MailboxesScreen';
+import { NumbersScreen } from './numbers/NumbersScreen';
+import { PeopleScreen } from './people/PeopleScreen';
+import { PromptsScreen } from './prompts/PromptsScreen';
+import { SitesScreen } from './sites/SitesScreen';
+import { TeamsScreen } from './teams/TeamsScreen';
+import { type Mode, themeFor } from './theme';
+import { Shell } from './ui/Shell';
+
+const STORED_MODE = 'meandros.mode';
+
+function firstMode(): Mode {
+    const stored = localStorage.getItem(STORED_MODE);
+    if (stored === 'light' || stored === 'dark') return stored;
+    return matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
+}
+
+export function App() {
+    const [mode, setMode] = useState<Mode>(firstMode);
+    useEffect(() => {
+        document.documentElement.dataset.mode = mode;
+        localStorage.setItem(STORED_MODE, mode);
+    }, [mode]);
+
+    return (
+        <ConfigProvider theme={themeFor(mode)}>
+            <AntApp component={false}>
+                <Routes>
+                    <Route element={<Shell mode={mode} onMode={setMode} />}>
+                        <Route index element={<CallScreen />} />
+                        <Route path="numbers/:id?" element={<NumbersScreen />} />
+                        <Route path="journeys/:id?" element={<JourneysScreen />} />
+                        <Route path="hours/:id?" element={<HoursScreen />} />
+                        <Route path="people/:id?" element={<PeopleScreen />} />
+                        <Route path="teams/:id?" element={<TeamsScreen />} />
+                        <Route path="prompts/:id?" element={<PromptsScreen />} />
+                        <Route path="mailboxes/:id?" element={<MailboxesScreen />} />
+                        <Route path="sites/:id?" element={<SitesScreen />} />
+                        <Route path="editions" element={<EditionsScreen />} />
+                        <Route path="*" element={<Navigate to="/" replace />} />
+                    </Route>
+                </Routes>
+            </AntApp>
+        </ConfigProvider>
+    );
+}

@@ -1,0 +1,33 @@
+import type { components } from './schema';
+
+type Schemas = components['schemas'];
+
+export type Element = Schemas['Element'];
+export type Kind = Element['kind'];
+export type Of<K extends Kind> = Extract<Element, { kind: K }>;
+export type NumberElement = Of<'number'>;
+export type Journey = Of<'journey'>;
+export type Hours = Of<'hours'>;
+export type Person = Of<'person'>;
+export type Team = Of<'team'>;
+export type Prompt = Of<'prompt'>;
+export type Mailbox = Of<'mailbox'>;
+export type Site = Of<'site'>;
+export type Step = Journey['steps'][number];
+type StepOf<D extends Step['do']> = Extract<Step, { do: D }>;
+export type Exit = StepOf<'menu'>['exits'][number];
+export type State = Hours['states'][number];
+export type WeekBand = Hours['week'][number];
+export type Band = Hours['specialDays'][number]['bands'][number];
+export type Day = WeekBand['days'][number];
+export type Phone = Person['phones'][number];
+export type Plan = Schemas['Plan'];
+export type Change = Schemas['Change'];
+export type Trace = Schemas['Trace'];
+export type TraceEvent = Schemas['Event'];
+export type TrialCall = Schemas['TrialCall'];
+export type PhoneAssumption = Schemas['PhoneAssumption'];
+export type HoursState = Schemas['HoursState'];
+export type FieldError = Schemas['FieldError'];
+export type Problem = Schemas['Problem'];
+export type Rung = Schemas['Rung'];

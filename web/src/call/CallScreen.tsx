@@ -1,0 +1,76 @@
+import { useRef } from 'react';
+import { Link } from 'react-router';
+import type { TraceEvent } from '../api/types';
+import { useAnswer } from '../moment/useAnswer';
+import { useMoment } from '../moment/useMoment';
+import { usePlan } from '../plan/usePlan';
+import { CourseLine } from './CourseLine';
+import { clock } from './clock';
+import { RingChart } from './RingChart';
+
+/** The whole way of the trial call: every event with its second and its reason, and what rang. */
+export function CallScreen() {
+    const { data: trace, isPending, error } = useAnswer();
+    const container = useRef<HTMLOListElement>(null);
+    const plan = usePlan();
+    if (!trace)
+        return (
+            <p className="quiet pad">
+                {error
+                    ? 'There is no answer to this call; the bar above says why.'
+                    : isPending
+                      ? 'Trying the call …'
+                      : ''}
+            </p>
+        );
+    const journeys = [...new Set(trace.events.map((event) => event.journey))];
+
+    return (
+        <div className="two call">
+            <section className="sheet" aria-label="What happens">
+                <h1>What happens to this call</h1>
+                <p className="quiet">
+                    The person who answers sees “{trace.shown.label}” and speaks “{trace.shown.language}”.
+                </p>
+                <div className="way">
+                    <ol ref={container}>
+                        {trace.events.map((event, i) => (
+                            // biome-ignore lint/suspicious/noArrayIndexKey: events have no identity but their place
+                            <li key={i}>
+                                <span className="second figures">{clock(event.second)}</span>
+                                <span
+                                    className="mark"
+                                    data-mark={`e${i}`}
+                                    style={{ marginLeft: 8 + Math.max(0, journeys.indexOf(event.journey)) * 22 }}
+                                />
+                                <div className="words">
+                                    <EventTitle event={event} name={plan?.find(event.journey)?.name} />
+                                    {event.reason && <span className="quiet">{event.reason}</span>}
+                                </div>
+                            </li>
+                        ))}
+                        <CourseLine container={container} marks={trace.events.map((_, i) => `e${i}`)} />
+                    </ol>
+                </div>
+            </section>
+            <section className="sheet" aria-label="What rings">
+                <h2>What rings, second by second</h2>
+                <RingChart rung={trace.rung} seconds={trace.seconds} />
+            </section>
+        </div>
+    );
+}
+
+function EventTitle({ event, name }: { event: TraceEvent; name: string | undefined }) {
+    const { search } = useMoment();
+    return (
+        <span className="title">
+            <b>{event.text}</b>
+            {event.journey?.startsWith('jrn_') && name && event.step && (
+                <Link className="where" to={{ pathname: `/journeys/${event.journey}`, search, hash: event.step }}>
+                    in {name}
+                </Link>
+            )}
+        </span>
+    );
+}

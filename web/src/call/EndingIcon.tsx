@@ -1,0 +1,35 @@
+import type { Trace } from '../api/types';
+
+const SHAPES: Record<Trace['ending']['kind'], { d: string; label: string }> = {
+    answered: { d: 'M3 8.5l3.2 3.2L13 5', label: 'Answered' },
+    message: { d: 'M2.5 4h11v8h-11zM2.5 4.5L8 9l5.5-4.5', label: 'Message' },
+    'ended by plan': { d: 'M4 4h8v8H4z', label: 'Ended by the plan' },
+    'ran out of steps': { d: 'M3 8h3M8 8h1.5M12 8h1', label: 'Ran out of steps' },
+    'caller gave up': { d: 'M4 4l8 8M12 4l-8 8', label: 'Caller gave up' },
+    'loop stopped': { d: 'M12.5 6.5A5 5 0 1 0 13 9M13 3v4H9', label: 'Loop stopped' },
+};
+
+/** How a call ends, as a shape; the colour only adds to it. */
+export function EndingIcon({ kind }: { kind: Trace['ending']['kind'] }) {
+    const shape = SHAPES[kind];
+    const tone = kind === 'answered' || kind === 'message' ? 'good' : 'bad';
+    return (
+        <svg
+            className={`ending ${tone}`}
+            width="18"
+            height="18"
+            viewBox="0 0 16 16"
+            role="img"
+            aria-label={shape.label}
+        >
+            <path
+                d={shape.d}
+                fill="none"
+                stroke="currentColor"
+                strokeWidth="1.8"
+                strokeLinecap="round"
+                strokeLinejoin="round"
+            />
+        </svg>
+    );
+}

@@ -1,0 +1,166 @@
+import { Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import type { Band, Hours } from '../api/types';
+import { useMoment } from '../moment/useMoment';
+import type { EditorProps } from '../ui/ElementScreen';
+import { DAY_SECONDS, stretch, toTime } from './bands';
+import { TimeInput } from './TimeInput';
+
+/** Single dates on which the hours follow other bands. */
+export function SpecialDays({ value, change, error, disabled }: EditorProps<Hours>) {
+    const { moment } = useMoment();
+    const [date, setDate] = useState('');
+    const [name, setName] = useState('');
+    const day = date || moment.at.slice(0, 10);
+    const days = value.specialDays;
+    const set = (i: number, part: Partial<Hours['specialDays'][number]>) =>
+        change({ ...value, specialDays: days.map((one, j) => (i === j ? { ...one, ...part } : one)) });
+
+    return (
+        <>
+            {days.map((one, i) => (
+                <div key={one.date} className="special-day">
+                    <Input
+                        aria-label="Date"
+                        type="date"
+                        size="small"
+                        style={{ width: 140 }}
+                        defaultValue={one.date}
+                        disabled={disabled}
+                        onBlur={(event) =>
+                            event.target.value &&
+                            event.target.value !== one.date &&
+                            set(i, { date: event.target.value })
+                        }
+                    />
+                    <Input
+                        aria-label="Name of the special day"
+                        size="small"
+                        style={{ width: 190 }}
+                        defaultValue={one.name}
+                        disabled={disabled}
+                        onBlur={(event) => event.target.value !== one.name && set(i, { name: event.target.value })}
+                    />
+                    <span className="special-bands">
+                        {one.bands.map((band, j) => (
+                            // biome-ignore lint/suspicious/noArrayIndexKey: bands have no identity but their place
+                            <span key={j} className="line-row">
+                                <TimeInput
+                                    label="From"
+                                    value={band.from}
+                                    disabled={disabled}
+                                    onSave={(from) => set(i, { bands: one.bands.with(j, { ...band, from }) })}
+                                />
+                                –
+                                <TimeInput
+                                    label="To"
+                                    value={band.to}
+                                    disabled={disabled}
+                                    onSave={(to) => set(i, { bands: one.bands.with(j, { ...band, to }) })}
+                                />
+                                <Select
+                                    aria-label="State"
+                                    size="small"
+                                    style={{ width: 110 }}
+                                    value={band.state}
+                                    disabled={disabled}
+                                    options={value.states.map((state) => ({ value: state.key, label: state.name }))}
+                                    onChange={(state) => set(i, { bands: one.bands.with(j, { ...band, state }) })}
+                                />
+                                {!disabled && (
+                                    <Button
+                                        size="small"
+                                        type="text"
+                                        aria-label="Remove this band"
+                                        onClick={() => set(i, { bands: one.bands.toSpliced(j, 1) })}
+                                    >
+                                        ✕
+                                    </Button>
+                                )}
+                            </span>
+                        ))}
+                        {one.bands.length === 0 && (
+                            <span className="quiet">
+                                {value.states.find((state) => state.key === value.default)?.name} all day
+                            </span>
+                        )}
+                        {!disabled && (
+                            <Button
+                                size="small"
+                                type="text"
+                                onClick={() =>
+                                    set(i, {
+                                        bands: [
+                                            ...one.bands,
+                                            nextBand(one.bands, value.states[0]?.key ?? value.default),
+                                        ],
+                                    })
+                                }
+                            >
+                                + band
+                            </Button>
+                        )}
+                    </span>
+                    {!disabled && (
+                        <Button
+                            size="small"
+                            type="text"
+                            aria-label={`Remove the special day ${one.name}`}
+                            onClick={() => change({ ...value, specialDays: days.toSpliced(i, 1) })}
+                        >
+                            ✕
+                        </Button>
+                    )}
+                    {error(`/specialDays/${i}`) && (
+                        <span className="alarm" role="alert">
+                            {error(`/specialDays/${i}`)}
+                        </span>
+                    )}
+                </div>
+            ))}
+            {!disabled && (
+                <div className="line-row">
+                    <Input
+                        aria-label="Date of a new special day"
+                        type="date"
+                        size="small"
+                        style={{ width: 140 }}
+                        value={day}
+                        onChange={(event) => setDate(event.target.value)}
+                    />
+                    <Input
+                        aria-label="Name of a new special day"
+                        size="small"
+                        style={{ width: 190 }}
+                        placeholder="What is special"
+                        value={name}
+                        onChange={(event) => setName(event.target.value)}
+                    />
+                    <Button
+                        size="small"
+                        disabled={!name.trim() || !day}
+                        onClick={() => {
+                            change({
+                                ...value,
+                                specialDays: [...days, { date: day, name: name.trim(), bands: [] }].toSorted((a, b) =>
+                                    a.date.localeCompare(b.date),
+                                ),
+                            });
+                            setName('');
+                            setDate('');
+                        }}
+                    >
+                        Add special day
+                    </Button>
+                </div>
+            )}
+        </>
+    );
+}
+
+/** A band after the last one, so that it overlaps none. */
+function nextBand(bands: Band[], state: string): Band {
+    const end = Math.max(8 * 3600, ...bands.flatMap((band) => stretch(band).map((one) => one.to)));
+    const from = Math.min(end, DAY_SECONDS - 3600);
+    return { from: toTime(from), to: toTime(Math.min(from + 4 * 3600, DAY_SECONDS)), state };
+}

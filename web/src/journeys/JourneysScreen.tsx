@@ -1,0 +1,16 @@
+import { useAnswer } from '../moment/useAnswer';
+import { ElementScreen } from '../ui/ElementScreen';
+import { Outline } from './Outline';
+
+export function JourneysScreen() {
+    const { data: trace } = useAnswer();
+    const taken = new Set(trace?.visits.map((visit) => visit.journey));
+    return (
+        <ElementScreen
+            kind="journey"
+            empty="There is no journey yet. Name one below, and put what callers go through into it."
+            note={(journey) => (taken.has(journey.id) ? 'on the way' : '')}
+            editor={(props) => <Outline {...props} trace={trace} />}
+        />
+    );
+}

@@ -1,0 +1,224 @@
+import { Button } from 'antd';
+import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
+import type { Journey, Step, Trace } from '../api/types';
+import { CourseLine } from '../call/CourseLine';
+import { usePlan } from '../plan/usePlan';
+import type { EditorProps } from '../ui/ElementScreen';
+import { Inserter } from './Inserter';
+import { OutlineRow } from './OutlineRow';
+import {
+    changeExits,
+    insertAt,
+    move,
+    newStep,
+    type Place,
+    type Row,
+    removeAt,
+    replaceAt,
+    rowsOf,
+} from './outlineModel';
+
+const MOVES: Record<string, 'up' | 'down' | 'in' | 'out'> = {
+    ArrowUp: 'up',
+    ArrowDown: 'down',
+    ArrowRight: 'in',
+    ArrowLeft: 'out',
+};
+
+/** A journey as an outline, edited in place, with the way that the trial call takes through it. */
+export function Outline({
+    value,
+    change,
+    error,
+    disabled,
+    trace,
+}: EditorProps<Journey> & { trace: Trace | undefined }) {
+    const plan = usePlan();
+    const rows = useMemo(() => rowsOf(value.steps), [value.steps]);
+    const [current, setCurrent] = useState<string>();
+    const [editing, setEditing] = useState<string>();
+    const [inserting, setInserting] = useState<{ after: string; place: Place }>();
+    const grid = useRef<HTMLDivElement>(null);
+    const refocus = useRef<string | undefined>(undefined);
+    const visits = (trace?.visits ?? []).filter((visit) => visit.journey === value.id);
+    const currentKey = rows.some((row) => row.key === current) ? current : rows[0]?.key;
+    const marks = visits.flatMap((visit) => [
+        visit.step,
+        ...(visit.exit && visit.exitTaken ? [`${visit.step}:${visit.exit}`] : []),
+    ]);
+
+    const focusRow = (key: string | undefined) => {
+        if (!key) return;
+        setCurrent(key);
+        grid.current?.querySelector<HTMLElement>(`[data-row="${CSS.escape(key)}"]`)?.focus();
+    };
+    // A changed outline keeps the keyboard where the changed row went.
+    // biome-ignore lint/correctness/useExhaustiveDependencies: runs after each change of the rows
+    useEffect(() => {
+        if (refocus.current) focusRow(refocus.current);
+        refocus.current = undefined;
+    }, [rows]);
+
+    const put = (steps: Step[], focus?: string) => {
+        refocus.current = focus;
+        change({ ...value, steps });
+    };
+    const neighbour = (key: string, by: number) => rows[rows.findIndex((row) => row.key === key) + by]?.key;
+    const insert = (kind: Step['do']) => {
+        if (!inserting) return;
+        const step = newStep(kind, value.steps);
+        setInserting(undefined);
+        setCurrent(step.id);
+        if (kind !== 'end') setEditing(step.id);
+        put(insertAt(value.steps, inserting.place, step), kind === 'end' ? step.id : undefined);
+    };
+    const remove = (row: Row) => {
+        const next =
+            rows.find((other, i) => i > rows.indexOf(row) && other.depth <= row.depth)?.key ?? neighbour(row.key, -1);
+        setEditing(undefined);
+        if (row.is === 'step') put(removeAt(value.steps, row.place), next);
+        else
+            put(
+                changeExits(value.steps, row.place, (exits) => exits.filter((_, j) => j !== row.exitIndex)),
+                next,
+            );
+    };
+    const startInsert = (row: Row) =>
+        setInserting({
+            after: row.key,
+            place:
+                row.is === 'step'
+                    ? { list: row.place.list, index: row.place.index + 1 }
+                    : { list: [...row.place.list, { step: row.place.index, exit: row.exitIndex }], index: 0 },
+        });
+    const closeInserter = () => {
+        const after = inserting?.after;
+        setInserting(undefined);
+        focusRow(after);
+    };
+
+    const onKey = (event: KeyboardEvent, row: Row) => {
+        if (event.target !== event.currentTarget) {
+            if (event.key === 'Escape' && editing === row.key) {
+                setEditing(undefined);
+                refocus.current = undefined;
+                setTimeout(() => focusRow(row.key));
+            }
+            return;
+        }
+        const handled = () => {
+            event.preventDefault();
+            event.stopPropagation();
+        };
+        const way = MOVES[event.key];
+        if (event.altKey && way && row.is === 'step' && !disabled) {
+            handled();
+            put(move(value.steps, row.place, way), row.key);
+        } else if (event.key === 'ArrowDown') {
+            handled();
+            focusRow(neighbour(row.key, 1));
+        } else if (event.key === 'ArrowUp') {
+            handled();
+            focusRow(neighbour(row.key, -1));
+        } else if (event.key === 'ArrowLeft') {
+            handled();
+            focusRow(rows.slice(0, rows.indexOf(row)).findLast((other) => other.depth < row.depth)?.key);
+        } else if (event.key === 'Home' || event.key === 'End') {
+            handled();
+            focusRow(rows.at(event.key === 'Home' ? 0 : -1)?.key);
+        } else if (!disabled && event.key === 'Enter') {
+            handled();
+            setEditing(row.key);
+        } else if (!disabled && (event.key === 'Insert' || event.key === '+')) {
+            handled();
+            startInsert(row);
+        } else if (!disabled && event.key === 'Delete') {
+            handled();
+            remove(row);
+        }
+    };
+
+    if (!plan) return null;
+    return (
+        <>
+            <p className="keys quiet">
+                {disabled
+                    ? 'Arrow keys move.'
+                    : 'Arrow keys move · Enter edits · + inserts below · Alt with arrows moves a step · Delete removes · Ctrl+Z takes back'}
+            </p>
+            {trace && visits.length === 0 && <p className="notice">This call does not come through this journey.</p>}
+            <div className="outline-box" ref={grid}>
+                <div role="treegrid" aria-label={`Steps of ${value.name}`} className="outline">
+                    {rows.map((row) => {
+                        const visit =
+                            row.is === 'step'
+                                ? visits.findLast((one) => one.step === row.step.id)
+                                : visits.findLast((one) => one.step === row.of.id && one.exit === row.exit.on);
+                        return (
+                            <div key={row.key} role="presentation">
+                                <OutlineRow
+                                    row={row}
+                                    visit={visit}
+                                    event={
+                                        row.is === 'step'
+                                            ? trace?.events
+                                                  .slice(0, -1)
+                                                  .findLast(
+                                                      (one) => one.journey === value.id && one.step === row.step.id,
+                                                  )
+                                            : undefined
+                                    }
+                                    rows={rows}
+                                    tabbable={row.key === currentKey}
+                                    editing={editing === row.key && !disabled}
+                                    disabled={disabled}
+                                    error={row.is === 'step' ? error(row.pointer) : undefined}
+                                    onFocus={() => setCurrent(row.key)}
+                                    onKeyDown={(event) => onKey(event, row)}
+                                    onEdit={() => setEditing(row.key)}
+                                    onDone={() => {
+                                        setEditing(undefined);
+                                        setTimeout(() => focusRow(row.key));
+                                    }}
+                                    onInsert={() => startInsert(row)}
+                                    onRemove={() => remove(row)}
+                                    onMove={(direction) =>
+                                        row.is === 'step' && put(move(value.steps, row.place, direction), row.key)
+                                    }
+                                    onStep={(step) => put(replaceAt(value.steps, row.place, step))}
+                                    onExits={(exits) => put(changeExits(value.steps, row.place, exits))}
+                                />
+                                {inserting?.after === row.key && (
+                                    <Inserter
+                                        depth={row.depth + (row.is === 'exit' ? 1 : 0)}
+                                        onChoose={insert}
+                                        onCancel={closeInserter}
+                                    />
+                                )}
+                            </div>
+                        );
+                    })}
+                </div>
+                {!disabled && rows.length === 0 && !inserting && <p className="quiet">Nothing happens here yet.</p>}
+                {!disabled && inserting?.after === '' && (
+                    <Inserter depth={0} onChoose={insert} onCancel={() => setInserting(undefined)} />
+                )}
+                <p className="runs-out quiet">Where the list runs out, the call ends.</p>
+                <CourseLine container={grid} marks={marks} />
+            </div>
+            {!disabled && (
+                <Button
+                    size="small"
+                    onClick={() =>
+                        setInserting({
+                            after: rows.filter((row) => row.depth === 0).at(-1) ? (rows.at(-1)?.key ?? '') : '',
+                            place: { list: [], index: value.steps.length },
+                        })
+                    }
+                >
+                    Add a step at the end
+                </Button>
+            )}
+        </>
+    );
+}

@@ -1,0 +1,164 @@
+import { Button } from 'antd';
+import type { KeyboardEvent } from 'react';
+import type { Exit, Step, Trace, TraceEvent } from '../api/types';
+import { clock } from '../call/clock';
+import { usePlan } from '../plan/usePlan';
+import type { Row } from './outlineModel';
+import { ExitFields, StepFields } from './StepFields';
+import { StepSentence } from './StepSentence';
+import { exitLabel } from './stepWords';
+
+interface Props {
+    row: Row;
+    rows: Row[];
+    visit: Trace['visits'][number] | undefined;
+    event: TraceEvent | undefined;
+    tabbable: boolean;
+    editing: boolean;
+    disabled: boolean;
+    error: string | undefined;
+    onFocus: () => void;
+    onKeyDown: (event: KeyboardEvent) => void;
+    onEdit: () => void;
+    onDone: () => void;
+    onInsert: () => void;
+    onRemove: () => void;
+    onMove: (way: 'up' | 'down') => void;
+    onStep: (step: Step) => void;
+    onExits: (change: (exits: Exit[]) => Exit[]) => void;
+}
+
+/** One row of the outline: a step or an exit, the second at which the call comes there, and why. */
+export function OutlineRow(props: Props) {
+    const { row, visit, event, editing, disabled, error } = props;
+    const plan = usePlan();
+    const siblings = props.rows.filter(
+        (other) =>
+            other.depth === row.depth &&
+            (other.is === 'step'
+                ? other.place.list === (row.is === 'step' ? row.place.list : null)
+                : row.is === 'exit' && other.of === row.of),
+    );
+    const hoursOf = (step: Step) => (step.do === 'hours' ? plan?.get('hours', step.hours) : undefined);
+    const name = row.is === 'step' ? `step ${row.step.do}` : `exit ${row.exit.on}`;
+
+    return (
+        <div
+            role="row"
+            aria-level={row.depth + 1}
+            aria-posinset={siblings.indexOf(row) + 1}
+            aria-setsize={siblings.length}
+            tabIndex={props.tabbable ? 0 : -1}
+            data-row={row.key}
+            className={`row ${row.is}${visit ? ' taken' : ''}${editing ? ' editing' : ''}`}
+            onFocus={(focus) => focus.target === focus.currentTarget && props.onFocus()}
+            onKeyDown={props.onKeyDown}
+            onDoubleClick={() => !disabled && !editing && props.onEdit()}
+        >
+            <span role="gridcell" className="second figures">
+                {visit && row.is === 'step' ? (
+                    <span title="Since the call began">{clock(visit.from)}</span>
+                ) : (
+                    <span className="hidden">not taken</span>
+                )}
+            </span>
+            <div role="gridcell" className="body" style={{ paddingLeft: row.depth * 24 }}>
+                <span className={row.is === 'exit' ? 'mark small' : 'mark'} data-mark={row.key} />
+                <div className="words">
+                    {row.is === 'step' ? (
+                        editing ? (
+                            <StepFields
+                                step={row.step}
+                                onChange={props.onStep}
+                                onExits={props.onExits}
+                                onDone={props.onDone}
+                            />
+                        ) : (
+                            <StepSentence step={row.step} />
+                        )
+                    ) : editing ? (
+                        <ExitFields
+                            step={row.of}
+                            exit={row.exit}
+                            hours={hoursOf(row.of)}
+                            onExits={props.onExits}
+                            exitIndex={row.exitIndex}
+                            onDone={props.onDone}
+                        />
+                    ) : (
+                        <span className="exit-name">
+                            {exitLabel(row.of, row.exit.on, hoursOf(row.of))}
+                            {row.exit.label && <span> · {row.exit.label}</span>}
+                            {row.exit.steps.length === 0 && <span className="quiet"> goes on with the next step</span>}
+                        </span>
+                    )}
+                    {error && (
+                        <span className="alarm" role="alert">
+                            {error}
+                        </span>
+                    )}
+                    {visit && event && !editing && row.is === 'step' && (
+                        <span className="reason quiet" title={event.reason}>
+                            {row.step.do === 'hours' ? `${event.text}. ${event.reason}` : event.reason}
+                        </span>
+                    )}
+                </div>
+            </div>
+            <span role="gridcell" className="tools">
+                {!disabled && (
+                    <>
+                        <Button
+                            size="small"
+                            type="text"
+                            tabIndex={-1}
+                            aria-label={`Edit ${name}`}
+                            onClick={editing ? props.onDone : props.onEdit}
+                        >
+                            {editing ? 'Done' : 'Edit'}
+                        </Button>
+                        <Button
+                            size="small"
+                            type="text"
+                            tabIndex={-1}
+                            aria-label={`Insert below ${name}`}
+                            onClick={props.onInsert}
+                        >
+                            +
+                        </Button>
+                        {row.is === 'step' && (
+                            <>
+                                <Button
+                                    size="small"
+                                    type="text"
+                                    tabIndex={-1}
+                                    aria-label={`Move ${name} up`}
+                                    onClick={() => props.onMove('up')}
+                                >
+                                    ↑
+                                </Button>
+                                <Button
+                                    size="small"
+                                    type="text"
+                                    tabIndex={-1}
+                                    aria-label={`Move ${name} down`}
+                                    onClick={() => props.onMove('down')}
+                                >
+                                    ↓
+                                </Button>
+                            </>
+                        )}
+                        <Button
+                            size="small"
+                            type="text"
+                            tabIndex={-1}
+                            aria-label={`Remove ${name}`}
+                            onClick={props.onRemove}
+                        >
+                            ✕
+                        </Button>
+                    </>
+                )}
+            </span>
+        </div>
+    );
+}

@@ -1,0 +1,228 @@
+import { Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import type { Exit, Hours, Step } from '../api/types';
+import { useMoment } from '../moment/useMoment';
+import { usePlan } from '../plan/usePlan';
+import { ElementPicker } from '../ui/ElementPicker';
+import { NumberInput } from '../ui/NumberInput';
+import { PhoneNumberField } from '../ui/PhoneNumberField';
+import { exitsOf } from './outlineModel';
+import { possibleExits } from './stepWords';
+
+type ChangeExits = (change: (exits: Exit[]) => Exit[]) => void;
+
+/** The fields of one step, in a line. */
+export function StepFields({
+    step,
+    onChange,
+    onExits,
+    onDone,
+}: {
+    step: Step;
+    onChange: (step: Step) => void;
+    onExits: ChangeExits;
+    onDone: () => void;
+}) {
+    const plan = usePlan();
+    const hours = step.do === 'hours' ? plan?.get('hours', step.hours) : undefined;
+    const free = possibleExits(step, hours).filter((one) => !exitsOf(step).some((exit) => exit.on === one.on));
+    return (
+        <div className="step-fields">
+            {step.do === 'say' && (
+                <>
+                    Say{' '}
+                    <ElementPicker
+                        autoFocus
+                        label="Prompt"
+                        kinds={['prompt']}
+                        value={step.prompt}
+                        onChange={(prompt) => onChange({ ...step, prompt })}
+                    />
+                </>
+            )}
+            {step.do === 'hours' && (
+                <>
+                    Look at{' '}
+                    <ElementPicker
+                        autoFocus
+                        label="Hours"
+                        kinds={['hours']}
+                        value={step.hours}
+                        onChange={(next) => onChange({ ...step, hours: next })}
+                    />
+                </>
+            )}
+            {step.do === 'menu' && (
+                <>
+                    Ask with{' '}
+                    <ElementPicker
+                        autoFocus
+                        label="Prompt"
+                        kinds={['prompt']}
+                        value={step.prompt}
+                        onChange={(prompt) => onChange({ ...step, prompt })}
+                    />
+                    wait{' '}
+                    <NumberInput
+                        label="Seconds to wait for a key"
+                        unit="s"
+                        min={1}
+                        max={60}
+                        value={step.wait}
+                        onSave={(wait) => onChange({ ...step, wait })}
+                    />
+                    ask{' '}
+                    <NumberInput
+                        label="Tries"
+                        unit="times"
+                        min={1}
+                        max={10}
+                        value={step.tries}
+                        onSave={(tries) => onChange({ ...step, tries })}
+                    />
+                </>
+            )}
+            {step.do === 'ring' && <RingFields step={step} onChange={onChange} />}
+            {step.do === 'message' && (
+                <>
+                    Take a message into{' '}
+                    <ElementPicker
+                        autoFocus
+                        label="Mailbox"
+                        kinds={['mailbox']}
+                        value={step.mailbox}
+                        onChange={(mailbox) => onChange({ ...step, mailbox })}
+                    />
+                </>
+            )}
+            {step.do === 'go' && (
+                <>
+                    Go on in{' '}
+                    <ElementPicker
+                        autoFocus
+                        label="Journey"
+                        kinds={['journey']}
+                        value={step.journey}
+                        onChange={(journey) => onChange({ ...step, journey })}
+                    />
+                </>
+            )}
+            {step.do === 'end' && 'End the call'}
+            {free.length > 0 && (
+                <Select
+                    size="small"
+                    aria-label="Add an exit"
+                    placeholder="Add an exit"
+                    value={null}
+                    popupMatchSelectWidth={160}
+                    options={free.map((one) => ({ value: one.on, label: one.label }))}
+                    onChange={(on: string | null) => on && onExits((exits) => [...exits, { on, label: '', steps: [] }])}
+                />
+            )}
+            <Button size="small" onClick={onDone}>
+                Done
+            </Button>
+        </div>
+    );
+}
+
+function RingFields({ step, onChange }: { step: Extract<Step, { do: 'ring' }>; onChange: (step: Step) => void }) {
+    const plan = usePlan();
+    const [outside, setOutside] = useState(step.target?.startsWith('+') ?? false);
+    const { moment } = useMoment();
+    // A journey belongs to no site: numbers are read as they are dialled where the tried number is.
+    const site = plan?.all('number').find((number) => number.number === moment.to)?.site;
+    const country = plan?.get('site', site)?.country ?? plan?.all('site')[0]?.country ?? 'GB';
+    return (
+        <>
+            Ring
+            <Select
+                size="small"
+                aria-label="Whom to ring"
+                value={outside ? 'outside' : 'inside'}
+                options={[
+                    { value: 'inside', label: 'a person or team' },
+                    { value: 'outside', label: 'an outside number' },
+                ]}
+                onChange={(choice) => setOutside(choice === 'outside')}
+            />
+            {outside ? (
+                <PhoneNumberField
+                    label="Outside number"
+                    country={country}
+                    value={step.target?.startsWith('+') ? step.target : ''}
+                    onSave={(target) => onChange({ ...step, target })}
+                />
+            ) : (
+                <ElementPicker
+                    autoFocus
+                    label="Person or team"
+                    kinds={['person', 'team']}
+                    value={step.target?.startsWith('+') ? null : step.target}
+                    onChange={(target) => onChange({ ...step, target })}
+                />
+            )}
+            for{' '}
+            <NumberInput
+                label="Seconds to ring"
+                unit="s"
+                min={1}
+                max={600}
+                value={step.seconds}
+                onSave={(seconds) => onChange({ ...step, seconds })}
+            />
+        </>
+    );
+}
+
+export function ExitFields({
+    step,
+    exit,
+    exitIndex,
+    hours,
+    onExits,
+    onDone,
+}: {
+    step: Step;
+    exit: Exit;
+    exitIndex: number;
+    hours: Hours | undefined;
+    onExits: ChangeExits;
+    onDone: () => void;
+}) {
+    const [label, setLabel] = useState(exit.label);
+    const set = (part: Partial<Exit>) =>
+        onExits((exits) => exits.map((one, j) => (j === exitIndex ? { ...one, ...part } : one)));
+    const options = possibleExits(step, hours).map((one) => ({
+        value: one.on,
+        label: one.label,
+        disabled: one.on !== exit.on && exitsOf(step).some((other) => other.on === one.on),
+    }));
+    return (
+        <div className="step-fields">
+            <Select
+                aria-label="Exit"
+                size="small"
+                autoFocus
+                value={exit.on}
+                options={options}
+                popupMatchSelectWidth={160}
+                onChange={(on) => set({ on })}
+            />
+            <Input
+                aria-label="What it is for"
+                size="small"
+                style={{ width: 200 }}
+                placeholder="what it is for"
+                value={label}
+                maxLength={80}
+                onChange={(event) => setLabel(event.target.value)}
+                onBlur={() => label !== exit.label && set({ label })}
+                onPressEnter={() => (label === exit.label ? onDone() : set({ label }))}
+            />
+            <Button size="small" onClick={onDone}>
+                Done
+            </Button>
+        </div>
+    );
+}

@@ -1,0 +1,144 @@
+import type { Exit, Step } from '../api/types';
+
+/** Where a list of steps hangs: through which step's which exit, from the outside in. */
+type ListPath = { step: number; exit: number }[];
+export interface Place {
+    list: ListPath;
+    index: number;
+}
+
+interface RowBase {
+    key: string;
+    depth: number;
+    /** JSON Pointer within the journey. */
+    pointer: string;
+}
+export type Row =
+    | (RowBase & { is: 'step'; step: Step; place: Place })
+    | (RowBase & { is: 'exit'; exit: Exit; exitIndex: number; of: Step; place: Place });
+
+export function exitsOf(step: Step): Exit[] {
+    return 'exits' in step ? step.exits : [];
+}
+
+function withExits(step: Step, exits: Exit[]): Step {
+    return 'exits' in step ? ({ ...step, exits } as Step) : step;
+}
+
+/** The outline's rows, read top-down: each step, then its exits with their steps below and further in. */
+export function rowsOf(steps: Step[], list: ListPath = [], depth = 0, pointer = '/steps'): Row[] {
+    return steps.flatMap((step, index): Row[] => {
+        const place = { list, index };
+        const here = `${pointer}/${index}`;
+        return [
+            { is: 'step', key: step.id, depth, pointer: here, step, place },
+            ...exitsOf(step).flatMap((exit, exitIndex): Row[] => [
+                {
+                    is: 'exit',
+                    key: `${step.id}:${exit.on}`,
+                    depth: depth + 1,
+                    pointer: `${here}/exits/${exitIndex}`,
+                    exit,
+                    exitIndex,
+                    of: step,
+                    place,
+                },
+                ...rowsOf(
+                    exit.steps,
+                    [...list, { step: index, exit: exitIndex }],
+                    depth + 2,
+                    `${here}/exits/${exitIndex}/steps`,
+                ),
+            ]),
+        ];
+    });
+}
+
+function listAt(steps: Step[], path: ListPath): Step[] {
+    const [first, ...rest] = path;
+    if (!first) return steps;
+    const step = steps[first.step];
+    return step ? listAt(exitsOf(step)[first.exit]?.steps ?? [], rest) : [];
+}
+
+function changeList(steps: Step[], path: ListPath, change: (list: Step[]) => Step[]): Step[] {
+    const [first, ...rest] = path;
+    if (!first) return change(steps);
+    return steps.map((step, i) =>
+        i === first.step
+            ? withExits(
+                  step,
+                  exitsOf(step).map((exit, j) =>
+                      j === first.exit ? { ...exit, steps: changeList(exit.steps, rest, change) } : exit,
+                  ),
+              )
+            : step,
+    );
+}
+
+export function insertAt(steps: Step[], place: Place, step: Step): Step[] {
+    return changeList(steps, place.list, (list) => list.toSpliced(place.index, 0, step));
+}
+
+export function removeAt(steps: Step[], place: Place): Step[] {
+    return changeList(steps, place.list, (list) => list.toSpliced(place.index, 1));
+}
+
+export function replaceAt(steps: Step[], place: Place, step: Step): Step[] {
+    return changeList(steps, place.list, (list) => list.with(place.index, step));
+}
+
+export function changeExits(steps: Step[], place: Place, change: (exits: Exit[]) => Exit[]): Step[] {
+    const step = listAt(steps, place.list)[place.index];
+    return step ? replaceAt(steps, place, withExits(step, change(exitsOf(step)))) : steps;
+}
+
+/** Moves a step: up and down within its list and out of it at its ends, in under the last exit above, out after its parent. */
+export function move(steps: Step[], place: Place, way: 'up' | 'down' | 'in' | 'out'): Step[] {
+    const list = listAt(steps, place.list);
+    const step = list[place.index];
+    if (!step) return steps;
+    const parent = place.list.at(-1);
+    const outer = place.list.slice(0, -1);
+    const without = removeAt(steps, place);
+    if (way === 'up' && place.index > 0) return insertAt(without, { list: place.list, index: place.index - 1 }, step);
+    if (way === 'down' && place.index < list.length - 1)
+        return insertAt(without, { list: place.list, index: place.index + 1 }, step);
+    if (way === 'up' && parent) return insertAt(without, { list: outer, index: parent.step }, step);
+    if ((way === 'down' || way === 'out') && parent)
+        return insertAt(without, { list: outer, index: parent.step + 1 }, step);
+    const above = list[place.index - 1];
+    const exits = above ? exitsOf(above) : [];
+    if (way === 'in' && exits.length > 0) {
+        const last = exits.length - 1;
+        return insertAt(
+            without,
+            { list: [...place.list, { step: place.index - 1, exit: last }], index: exits[last]?.steps.length ?? 0 },
+            step,
+        );
+    }
+    return steps;
+}
+
+export function newStep(kind: Step['do'], steps: Step[]): Step {
+    const taken = new Set(rowsOf(steps).flatMap((row) => (row.is === 'step' ? [row.step.id] : [])));
+    let n = taken.size + 1;
+    while (taken.has(`s${n}`)) n++;
+    const id = `s${n}`;
+    switch (kind) {
+        case 'say':
+            return { id, do: 'say', prompt: null };
+        case 'hours':
+            return { id, do: 'hours', hours: null, exits: [] };
+        case 'menu':
+            return { id, do: 'menu', prompt: null, wait: 5, tries: 2, exits: [{ on: '1', label: '', steps: [] }] };
+        case 'ring':
+            return { id, do: 'ring', target: null, seconds: 20, exits: [] };
+        case 'message':
+            return { id, do: 'message', mailbox: null };
+        case 'go':
+            return { id, do: 'go', journey: null };
+        case 'end':
+            return { id, do: 'end' };
+    }
+}

@@ -1,0 +1,20 @@
+import '@fontsource-variable/commissioner/wght.css';
+import './styles.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter } from 'react-router';
+import { App } from './App';
+
+const queries = new QueryClient({
+    defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true, staleTime: 5000 } },
+});
+const root = document.getElementById('root');
+if (root) {
+    createRoot(root).render(
+        <QueryClientProvider client={queries}>
+            <BrowserRouter>
+                <App />
+            </BrowserRouter>
+        </QueryClientProvider>,
+    );
+}

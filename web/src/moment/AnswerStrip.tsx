@@ -1,0 +1,98 @@
+import { App, Button, Tooltip } from 'antd';
+import { useCallback, useEffect } from 'react';
+import { api, ask, RefusedError } from '../api/client';
+import type { Trace } from '../api/types';
+import { EndingIcon } from '../call/EndingIcon';
+import { useAnswer } from './useAnswer';
+import { toTrialCall, useMoment } from './useMoment';
+
+/** The answer in one sentence, and the way to the moments before and after at which it changes. */
+export function AnswerStrip() {
+    const { moment, change } = useMoment();
+    const { data: trace, error, isFetching } = useAnswer();
+    const { message } = App.useApp();
+
+    const step = useCallback(
+        async (direction: 'next' | 'previous') => {
+            try {
+                const { at } = await ask(
+                    api.POST('/api/trial-calls/{direction}-change', {
+                        params: { path: { direction } },
+                        body: toTrialCall(moment),
+                    }),
+                );
+                if (at) change({ at: at.slice(0, 19) });
+                else
+                    message.info(
+                        direction === 'next'
+                            ? 'The answer stays as it is from here on.'
+                            : 'The answer was never different before.',
+                    );
+            } catch (failure) {
+                message.error(failure instanceof RefusedError ? failure.problem.detail : String(failure));
+            }
+        },
+        [moment, change, message],
+    );
+
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent) => {
+            if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [contenteditable]'))
+                return;
+            if (event.ctrlKey || event.metaKey || event.altKey) return;
+            if (event.key === '[') step('previous');
+            if (event.key === ']') step('next');
+        };
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    }, [step]);
+
+    return (
+        <section className="answer" aria-label="Answer">
+            <Tooltip title="To the last moment at which the answer changed (key [)">
+                <Button aria-label="Previous change of the answer" onClick={() => step('previous')}>
+                    ‹ before
+                </Button>
+            </Tooltip>
+            <div className="sentence" aria-live="polite" aria-busy={isFetching}>
+                {error ? (
+                    <p className="alarm">
+                        {error instanceof RefusedError && error.problem.errors
+                            ? error.problem.errors.map((one) => `${one.detail} ${one.remedy}`).join(' ')
+                            : error.message}
+                    </p>
+                ) : trace ? (
+                    <p>
+                        <EndingIcon kind={trace.ending.kind} /> {trace.sentence} <Hold trace={trace} />
+                    </p>
+                ) : (
+                    <p className="quiet">Choose a number to try a call to.</p>
+                )}
+            </div>
+            <Tooltip title="To the next moment at which the answer changes (key ])">
+                <Button aria-label="Next change of the answer" onClick={() => step('next')}>
+                    after ›
+                </Button>
+            </Tooltip>
+        </section>
+    );
+}
+
+function Hold({ trace }: { trace: Trace }) {
+    if (!trace.holds.until) return <span className="quiet">Always the same.</span>;
+    const until = trace.holds.until;
+    const sameDay = until.slice(0, 10) === trace.call.at.slice(0, 10);
+    const day = new Date(`${until.slice(0, 10)}T12:00:00Z`).toLocaleDateString('en-GB', {
+        weekday: 'short',
+        day: 'numeric',
+        month: 'short',
+        timeZone: 'UTC',
+    });
+    const time = until.slice(17, 19) === '00' ? until.slice(11, 16) : until.slice(11, 19);
+    return (
+        <span className="quiet nowrap">
+            The same until {sameDay ? '' : `${day} `}
+            {time} at least.
+        </span>
+    );
+}

@@ -1,0 +1,127 @@
+import { Button, Input, Select } from 'antd';
+import type { PhoneAssumption } from '../api/types';
+import { type PlanIndex, usePlan } from '../plan/usePlan';
+import { NumberInput } from '../ui/NumberInput';
+import { type Moment, useMoment } from './useMoment';
+
+const DOES = [
+    { value: 'answers', label: 'answers after' },
+    { value: 'busy', label: 'is busy' },
+    { value: 'unreachable', label: 'is unreachable' },
+    { value: 'rings', label: 'does not answer' },
+] as const;
+
+/** What a trial call takes for granted: who does what, which keys are pressed, how long the caller waits. */
+export function AssumptionsEditor() {
+    const { moment, change } = useMoment();
+    const plan = usePlan();
+    const who = [
+        { value: '*', label: 'Every phone' },
+        ...(plan?.all('person') ?? []).flatMap((person) => [
+            { value: person.id, label: person.name },
+            ...(person.phones.length > 1
+                ? person.phones.map((phone) => ({
+                      value: `${person.id}/${phone.id}`,
+                      label: `${person.name}: ${phone.label}`,
+                  }))
+                : []),
+        ]),
+    ];
+    const set = (i: number, part: Partial<PhoneAssumption>) =>
+        change({ phones: moment.phones.map((one, j) => (i === j ? { ...one, ...part } : one)) });
+
+    return (
+        <div className="assumptions" role="group" aria-label="Assumptions">
+            <h2>Take for granted</h2>
+            {moment.phones.length === 0 && <p className="quiet">Nobody answers: the whole overflow is shown.</p>}
+            {moment.phones.map((one, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: assumptions have no identity but their place
+                <div key={i} className="assumption">
+                    <Select
+                        aria-label="Who"
+                        size="small"
+                        showSearch={{ optionFilterProp: 'label' }}
+                        style={{ width: 190 }}
+                        value={one.who}
+                        options={who}
+                        onChange={(next) => set(i, { who: next })}
+                    />
+                    <Select
+                        aria-label="Does what"
+                        size="small"
+                        style={{ width: 130 }}
+                        value={one.does}
+                        options={[...DOES]}
+                        onChange={(does) => set(i, { does })}
+                    />
+                    {one.does === 'answers' && (
+                        <NumberInput
+                            label="Seconds until it is answered"
+                            unit="s"
+                            min={0}
+                            max={3600}
+                            value={one.after}
+                            onSave={(after) => set(i, { after })}
+                        />
+                    )}
+                    <Button
+                        size="small"
+                        type="text"
+                        aria-label="Remove this assumption"
+                        onClick={() => change({ phones: moment.phones.filter((_, j) => j !== i) })}
+                    >
+                        ✕
+                    </Button>
+                </div>
+            ))}
+            <Button
+                size="small"
+                onClick={() => change({ phones: [...moment.phones, { who: '*', does: 'answers', after: 8 }] })}
+            >
+                Somebody answers
+            </Button>
+            <div className="line">
+                <span>Keys pressed, menu by menu</span>
+                <Input
+                    aria-label="Keys pressed"
+                    size="small"
+                    style={{ width: 90 }}
+                    placeholder="none"
+                    value={moment.keys}
+                    maxLength={20}
+                    onChange={(event) => change({ keys: event.target.value.replaceAll(/[^0-9*#]/g, '') })}
+                />
+            </div>
+            <div className="line">
+                <span>The caller gives up after</span>
+                <Select
+                    aria-label="The caller gives up after"
+                    size="small"
+                    style={{ width: 110 }}
+                    value={moment.patience ?? 0}
+                    options={[0, 15, 30, 60, 120, 300, 600].map((value) => ({
+                        value,
+                        label: value === 0 ? 'never' : value < 60 ? `${value} s` : `${value / 60} min`,
+                    }))}
+                    onChange={(value) => change({ patience: value || null })}
+                />
+            </div>
+        </div>
+    );
+}
+
+export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined): string {
+    const parts = moment.phones.slice(0, 2).map((one) => {
+        const [person, phone] = one.who.split('/');
+        const name =
+            one.who === '*' ? 'everybody' : `${plan?.find(person)?.name ?? one.who}${phone ? ' (one phone)' : ''}`;
+        return one.does === 'answers'
+            ? `${name} answers after ${one.after} s`
+            : `${name} ${one.does === 'rings' ? 'does not answer' : `is ${one.does}`}`;
+    });
+    if (moment.phones.length > 2) parts.push(`${moment.phones.length - 2} more`);
+    if (moment.phones.length === 0) parts.push('nobody answers');
+    if (moment.keys) parts.push(`keys ${[...moment.keys].join(' ')}`);
+    if (moment.patience) parts.push(`gives up after ${moment.patience} s`);
+    return parts.join(' · ');
+}

@@ -1,0 +1,115 @@
+import { Button, Input, Popover, Select } from 'antd';
+import { useEffect, useMemo } from 'react';
+import { useEditions } from '../editions/useEditions';
+import { usePlan } from '../plan/usePlan';
+import { AssumptionsEditor, assumptionsInWords } from './AssumptionsEditor';
+import { useMomentZone } from './useAnswer';
+import { nowIn, useMoment } from './useMoment';
+
+/** The trial call, read as a sentence; every screen shows itself for it. */
+export function MomentBar() {
+    const { moment, change } = useMoment();
+    const plan = usePlan();
+    const zone = useMomentZone();
+    const editions = useEditions();
+    const numbers = useMemo(() => plan?.all('number') ?? [], [plan]);
+
+    useEffect(() => {
+        const first = numbers.find((one) => one.target?.startsWith('jrn_')) ?? numbers[0];
+        if (plan && (!moment.at || (!moment.to && first))) {
+            change({ at: moment.at || nowIn(zone), to: moment.to || (first?.number ?? '') });
+        }
+    }, [plan, numbers, moment.at, moment.to, zone, change]);
+
+    const [date = '', time = ''] = moment.at.split('T');
+    const options = numbers.map((one) => ({ value: one.number, label: `${one.name} · ${one.number}` }));
+    const extensions = (plan?.all('person') ?? [])
+        .filter((one) => one.extension)
+        .map((one) => ({ value: one.extension, label: `${one.name} · ${one.extension}` }));
+    const setAt = (nextDate: string, nextTime: string) =>
+        nextDate && nextTime && change({ at: `${nextDate}T${nextTime.length === 5 ? `${nextTime}:00` : nextTime}` });
+
+    return (
+        <section className="moment" aria-label="Trial call">
+            <span>A call to</span>
+            <Select
+                aria-label="Number called"
+                className="to"
+                showSearch={{ optionFilterProp: 'label' }}
+                value={moment.to || null}
+                popupMatchSelectWidth={300}
+                options={[
+                    { label: 'Numbers', title: 'Numbers', options },
+                    { label: 'Extensions', title: 'Extensions', options: extensions },
+                ]}
+                onChange={(to) => change({ to })}
+            />
+            <span>from</span>
+            <Input
+                aria-label="Caller"
+                className="from"
+                placeholder="withheld"
+                defaultValue={moment.from}
+                key={moment.from}
+                onBlur={(event) => change({ from: event.target.value.trim() })}
+                onPressEnter={(event) => change({ from: event.currentTarget.value.trim() })}
+            />
+            <span>on</span>
+            <Input
+                aria-label="Date"
+                className="date"
+                type="date"
+                value={date}
+                onChange={(event) => setAt(event.target.value, time || '12:00:00')}
+            />
+            <span>at</span>
+            <Input
+                aria-label="Time"
+                className="time"
+                type="time"
+                step={1}
+                value={time}
+                onChange={(event) => setAt(date, event.target.value)}
+            />
+            <Select
+                aria-label="Time zone"
+                className="zone"
+                showSearch={{ optionFilterProp: 'label' }}
+                value={zone}
+                labelRender={({ value }) => String(value).split('/').at(-1)?.replaceAll('_', ' ')}
+                popupMatchSelectWidth={240}
+                options={zoneOptions(plan?.all('site').map((site) => site.zone) ?? [], zone)}
+                onChange={(next) => change({ zone: next })}
+            />
+            <Button type="text" size="small" onClick={() => change({ at: nowIn(zone) })}>
+                Now
+            </Button>
+            <span>in</span>
+            <Select
+                aria-label="Plan"
+                className="in"
+                value={moment.in}
+                popupMatchSelectWidth={200}
+                options={[
+                    { value: 'draft', label: 'the draft' },
+                    { value: 'live', label: 'live', disabled: editions.length === 0 },
+                    ...editions.map((edition) => ({
+                        value: String(edition.number),
+                        label: `edition ${edition.number}`,
+                    })),
+                ]}
+                onChange={(which) => change({ in: which })}
+            />
+            <Popover trigger="click" placement="bottomRight" destroyOnHidden content={<AssumptionsEditor />}>
+                <Button size="small" aria-label={`Assuming: ${assumptionsInWords(moment, plan)}`}>
+                    {assumptionsInWords(moment, plan)}
+                </Button>
+            </Popover>
+        </section>
+    );
+}
+
+function zoneOptions(siteZones: string[], current: string) {
+    const all = [...new Set([current, ...siteZones, ...Intl.supportedValuesOf('timeZone')])];
+    return all.map((zone) => ({ value: zone, label: zone }));
+}

@@ -1,0 +1,48 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { api, ask } from '../api/client';
+import type { HoursState, Trace } from '../api/types';
+import { usePlan } from '../plan/usePlan';
+import { toTrialCall, useMoment } from './useMoment';
+
+/** The answer to the trial call of the moment bar; asked for again whenever the call or the plan changes. */
+export function useAnswer() {
+    const { moment } = useMoment();
+    const plan = usePlan();
+    const call = toTrialCall(moment);
+    return useQuery<Trace>({
+        queryKey: ['answer', call, plan?.stamp],
+        queryFn: () => ask(api.POST('/api/trial-calls', { body: call })),
+        enabled: Boolean(plan && moment.to && moment.at),
+        placeholderData: keepPreviousData,
+        retry: false,
+    });
+}
+
+/** The state of all hours at the moment. */
+export function useHoursStates(): Record<string, HoursState> | undefined {
+    const { moment } = useMoment();
+    const plan = usePlan();
+    const zone = useMomentZone();
+    return useQuery({
+        queryKey: ['hours', moment.in, moment.at, zone, plan?.stamp],
+        queryFn: () =>
+            ask(
+                api.GET('/api/plans/{which}/hours', {
+                    params: { path: { which: moment.in }, query: { at: moment.at, zone } },
+                }),
+            ),
+        enabled: Boolean(plan && moment.at && zone),
+        placeholderData: keepPreviousData,
+        retry: false,
+    }).data?.states;
+}
+
+/** The zone that the moment is written in: the chosen one, or that of the number's site. */
+export function useMomentZone(): string {
+    const { moment } = useMoment();
+    const plan = usePlan();
+    if (moment.zone) return moment.zone;
+    const number = plan?.all('number').find((one) => one.number === moment.to);
+    const person = plan?.all('person').find((one) => one.extension === moment.to);
+    return plan?.get('site', number?.site ?? person?.site)?.zone ?? plan?.all('site')[0]?.zone ?? 'UTC';
+}

@@ -1,0 +1,96 @@
+import { useCallback, useMemo } from 'react';
+import { useSearchParams } from 'react-router';
+import type { PhoneAssumption, TrialCall } from '../api/types';
+
+/** The chosen moment and call, as it stands in the address: a link to it shows a colleague the same answer. */
+export interface Moment {
+    to: string;
+    from: string;
+    /** Local date and time, YYYY-MM-DDTHH:MM:SS */
+    at: string;
+    zone: string;
+    in: string;
+    keys: string;
+    phones: PhoneAssumption[];
+    patience: number | null;
+}
+
+export function useMoment() {
+    const [params, setParams] = useSearchParams();
+    const text = params.toString();
+    // biome-ignore lint/correctness/useExhaustiveDependencies: the text stands for the parameters
+    const moment = useMemo<Moment>(() => readMoment(params), [text]);
+
+    const change = useCallback(
+        (part: Partial<Moment>) => {
+            setParams(
+                (current) => {
+                    const next = writeMoment({ ...readMoment(current), ...part });
+                    for (const [name, value] of current) if (!NAMES.has(name)) next.set(name, value);
+                    return next;
+                },
+                { replace: true },
+            );
+        },
+        [setParams],
+    );
+
+    return { moment, change, search: text ? `?${text}` : '' };
+}
+
+const NAMES = new Set(['to', 'from', 'at', 'zone', 'in', 'keys', 'phones', 'patience']);
+
+function readMoment(params: URLSearchParams): Moment {
+    const patience = Number(params.get('patience'));
+    return {
+        to: params.get('to') ?? '',
+        from: params.get('from') ?? '',
+        at: params.get('at') ?? '',
+        zone: params.get('zone') ?? '',
+        in: params.get('in') ?? 'draft',
+        keys: params.get('keys') ?? '',
+        phones: (params.get('phones') ?? '')
+            .split(',')
+            .filter(Boolean)
+            .map((one) => {
+                const [who = '*', does = 'answers', after = '0'] = one.split('~');
+                return { who, does: does as PhoneAssumption['does'], after: Number(after) || 0 };
+            }),
+        patience: patience > 0 ? patience : null,
+    };
+}
+
+function writeMoment(moment: Moment): URLSearchParams {
+    const params = new URLSearchParams();
+    for (const name of ['to', 'from', 'at', 'zone', 'keys'] as const) if (moment[name]) params.set(name, moment[name]);
+    if (moment.in !== 'draft') params.set('in', moment.in);
+    if (moment.phones.length > 0)
+        params.set('phones', moment.phones.map((one) => `${one.who}~${one.does}~${one.after}`).join(','));
+    if (moment.patience) params.set('patience', String(moment.patience));
+    return params;
+}
+
+export function toTrialCall(moment: Moment): TrialCall {
+    return {
+        in: moment.in,
+        to: moment.to,
+        from: moment.from,
+        at: moment.at,
+        ...(moment.zone ? { zone: moment.zone } : {}),
+        assume: {
+            keys: [...moment.keys.replaceAll(/[^0-9*#]/g, '')],
+            phones: moment.phones,
+            ...(moment.patience ? { patience: moment.patience } : {}),
+        },
+    };
+}
+
+/** Now, on this computer's wall clock in the zone, to the minute. */
+export function nowIn(zone: string): string {
+    const format = new Intl.DateTimeFormat('sv-SE', {
+        timeZone: zone || undefined,
+        dateStyle: 'short',
+        timeStyle: 'short',
+    });
+    return `${format.format(new Date()).replace(' ', 'T')}:00`;
+}

@@ -1,0 +1,168 @@
+import { Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, ask, RefusedError } from '../api/client';
+import type { NumberElement } from '../api/types';
+import { useAnswer } from '../moment/useAnswer';
+import { useMoment } from '../moment/useMoment';
+import { useEdit } from '../plan/useEdit';
+import { usePlan } from '../plan/usePlan';
+import { ElementPicker } from '../ui/ElementPicker';
+import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
+import { Field } from '../ui/Field';
+import { LanguageSelect } from '../ui/LanguageSelect';
+import { PhoneNumberField, PhoneNumberText } from '../ui/PhoneNumberField';
+
+export function NumbersScreen() {
+    const plan = usePlan();
+    return (
+        <ElementScreen
+            kind="number"
+            empty="There is no number yet. Add the first one below, as you would dial it."
+            searchable={(number) => `${number.number} ${plan?.find(number.target)?.name ?? ''}`}
+            note={(number) => (
+                <>
+                    <PhoneNumberText number={number.number} /> →{' '}
+                    {plan?.find(number.target)?.name ?? <span className="missing">nowhere yet</span>}
+                </>
+            )}
+            editor={(props) => <NumberEditor {...props} />}
+            adder={<NumberAdder />}
+        />
+    );
+}
+
+function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElement>) {
+    const plan = usePlan();
+    const { moment, change: choose } = useMoment();
+    const { data: trace } = useAnswer();
+    const country = plan?.get('site', value.site)?.country ?? 'GB';
+    return (
+        <>
+            <div className="fields">
+                <PhoneNumberField
+                    label="Number"
+                    value={value.number}
+                    country={country}
+                    disabled={disabled}
+                    error={error('/number')}
+                    onSave={(number) => change({ ...value, number })}
+                />
+                <Field label="Site" hint="Its country says how numbers are typed" error={error('/site')}>
+                    {(a11y) => (
+                        <ElementPicker
+                            id={a11y.id}
+                            status={a11y.status}
+                            label="Site"
+                            kinds={['site']}
+                            value={value.site}
+                            disabled={disabled}
+                            onChange={(site) => site && change({ ...value, site })}
+                        />
+                    )}
+                </Field>
+                <LanguageSelect
+                    value={value.language}
+                    disabled={disabled}
+                    error={error('/language')}
+                    onChange={(language) => change({ ...value, language })}
+                />
+                <Field label="Calls go to" hint="A journey, a person, a team or a mailbox" error={error('/target')}>
+                    {(a11y) => (
+                        <ElementPicker
+                            id={a11y.id}
+                            status={a11y.status}
+                            label="Calls go to"
+                            kinds={['journey', 'person', 'team', 'mailbox']}
+                            value={value.target}
+                            clearable
+                            disabled={disabled}
+                            onChange={(target) => change({ ...value, target })}
+                        />
+                    )}
+                </Field>
+            </div>
+            {moment.to === value.number ? (
+                <p className="tried">
+                    <b>A call now:</b> {trace?.sentence}
+                </p>
+            ) : (
+                <Button onClick={() => choose({ to: value.number, zone: '' })}>Try a call to this number</Button>
+            )}
+        </>
+    );
+}
+
+function NumberAdder() {
+    const plan = usePlan();
+    const { add, complain } = useEdit();
+    const { search } = useMoment();
+    const go = useNavigate();
+    const [text, setText] = useState('');
+    const [site, setSite] = useState<string>();
+    const [refused, setRefused] = useState<string>();
+    const sites = plan?.all('site') ?? [];
+    const chosen = sites.find((one) => one.id === site) ?? sites[0];
+
+    const submit = async () => {
+        if (!text.trim() || !chosen) return;
+        setRefused(undefined);
+        try {
+            const read = await ask(
+                api.GET('/api/phone-numbers', { params: { query: { text, country: chosen.country } } }),
+            );
+            const taken = plan?.all('number').find((one) => one.number === read.number);
+            if (taken) {
+                setRefused(`${read.international} is here already, as “${taken.name}”.`);
+                return;
+            }
+            const made = await add({
+                kind: 'number',
+                name: read.international,
+                number: read.number,
+                site: chosen.id,
+                language: chosen.language,
+                target: null,
+            } as never);
+            if (made) {
+                setText('');
+                go({ pathname: `/numbers/${made}`, search });
+            }
+        } catch (error) {
+            if (error instanceof RefusedError && error.problem.errors) setRefused(error.problem.detail);
+            else complain(error);
+        }
+    };
+
+    if (sites.length === 0) return <p className="quiet">Add a site first: its country says how numbers are typed.</p>;
+    return (
+        <div className="adder stack">
+            <Field label="New number" error={refused} hint="As you would dial it there">
+                {(a11y) => (
+                    <Input
+                        {...a11y}
+                        size="small"
+                        inputMode="tel"
+                        placeholder="01632 960 123"
+                        value={text}
+                        onChange={(event) => setText(event.target.value)}
+                        onPressEnter={submit}
+                    />
+                )}
+            </Field>
+            <div className="line-row">
+                <Select
+                    aria-label="Site of the new number"
+                    size="small"
+                    style={{ width: 150 }}
+                    value={chosen?.id ?? null}
+                    options={sites.map((one) => ({ value: one.id, label: one.name }))}
+                    onChange={setSite}
+                />
+                <Button size="small" disabled={!text.trim()} onClick={submit}>
+                    Add
+                </Button>
+            </div>
+        </div>
+    );
+}

@@ -1,0 +1,66 @@
+import type { Element, Kind, Step } from '../api/types';
+import type { PlanIndex } from './usePlan';
+
+export interface KindInfo {
+    one: string;
+    many: string;
+    path: string;
+}
+
+export const KINDS: Record<Kind, KindInfo> = {
+    number: { one: 'number', many: 'Numbers', path: 'numbers' },
+    journey: { one: 'journey', many: 'Journeys', path: 'journeys' },
+    hours: { one: 'hours', many: 'Hours', path: 'hours' },
+    person: { one: 'person', many: 'People', path: 'people' },
+    team: { one: 'team', many: 'Teams', path: 'teams' },
+    prompt: { one: 'prompt', many: 'Prompts', path: 'prompts' },
+    mailbox: { one: 'mailbox', many: 'Mailboxes', path: 'mailboxes' },
+    site: { one: 'site', many: 'Sites', path: 'sites' },
+};
+
+/** A new element with sensible defaults; null where something else must exist first. */
+export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Element, 'id'> | null {
+    const site = plan.all('site')[0];
+    if (kind === 'site')
+        return { kind, name, zone: 'Europe/London', country: 'GB', language: 'en', address: '' } as Omit<Element, 'id'>;
+    if (kind === 'prompt') return { kind, name, scripts: { en: '' } } as Omit<Element, 'id'>;
+    if (kind === 'team')
+        return { kind, name, pattern: 'all at once', members: [], memberSeconds: 15 } as Omit<Element, 'id'>;
+    if (kind === 'mailbox')
+        return { kind, name, owners: [], notify: [], greeting: null, longestSeconds: 180 } as Omit<Element, 'id'>;
+    if (kind === 'journey') return { kind, name, steps: [] as Step[] } as Omit<Element, 'id'>;
+    if (!site) return null;
+    if (kind === 'person') {
+        return {
+            kind,
+            name,
+            extension: freeExtension(plan),
+            site: site.id,
+            phones: [{ id: 'desk', type: 'desk', label: 'Desk phone' }],
+            mailbox: null,
+        } as Omit<Element, 'id'>;
+    }
+    if (kind === 'hours') {
+        return {
+            kind,
+            name,
+            site: site.id,
+            states: [
+                { key: 'open', name: 'Open', open: true },
+                { key: 'closed', name: 'Closed', open: false },
+            ],
+            default: 'closed',
+            week: [{ days: ['mo', 'tu', 'we', 'th', 'fr'], from: '09:00', to: '17:00', state: 'open' }],
+            specialDays: [],
+        } as Omit<Element, 'id'>;
+    }
+    return null;
+}
+
+function freeExtension(plan: PlanIndex): string {
+    const taken = new Set(plan.all('person').map((person) => person.extension));
+    for (let candidate = 200; candidate < 100000; candidate++) {
+        if (!taken.has(String(candidate))) return String(candidate);
+    }
+    return '';
+}

@@ -1,0 +1,135 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { App } from 'antd';
+import { useCallback, useMemo } from 'react';
+import { api, ask, RefusedError } from '../api/client';
+import type { Change, Element, Kind } from '../api/types';
+import { newElement } from './kinds';
+import { draftOf, type PlanIndex, patchDraft } from './usePlan';
+
+/** Writes of one element wait for each other, so that each names the revision that the one before made. */
+const waiting = new Map<string, Promise<unknown>>();
+
+function inTurn<T>(id: string, work: () => Promise<T>): Promise<T> {
+    const turn = (waiting.get(id) ?? Promise.resolve()).catch(() => undefined).then(work);
+    waiting.set(id, turn);
+    return turn;
+}
+
+/** Everything that changes the draft. */
+export function useEdit() {
+    const queries = useQueryClient();
+    const { message, modal, notification } = App.useApp();
+
+    const tag = useCallback((id: string) => `"${draftOf(queries)?.revisions[id] ?? 0}"`, [queries]);
+
+    const save = useCallback(
+        (element: Element): Promise<Change> =>
+            inTurn(element.id, async () => {
+                const change = await ask(
+                    api.PUT('/api/plans/draft/elements/{id}', {
+                        params: { path: { id: element.id }, header: { 'If-Match': tag(element.id) } },
+                        body: element,
+                    }),
+                );
+                patchDraft(queries, change);
+                return change;
+            }),
+        [queries, tag],
+    );
+
+    const complain = useCallback(
+        (error: unknown) => {
+            const text = error instanceof RefusedError ? error.problem.detail : String(error);
+            notification.error({
+                message: error instanceof RefusedError ? error.problem.title : 'Something went wrong',
+                description: text,
+                placement: 'bottomRight',
+            });
+        },
+        [notification],
+    );
+
+    const add = useCallback(
+        async (element: Omit<Element, 'id'>): Promise<string | null> => {
+            try {
+                const saved = await ask(
+                    api.POST('/api/plans/draft/elements', { body: element as { kind: string; name: string } }),
+                );
+                patchDraft(queries, saved);
+                return saved.id;
+            } catch (error) {
+                complain(error);
+                return null;
+            }
+        },
+        [queries, complain],
+    );
+
+    const create = useCallback(
+        async (kind: Kind, name: string, plan: PlanIndex): Promise<string | null> => {
+            const element = newElement(kind, name, plan);
+            return element ? add(element) : null;
+        },
+        [add],
+    );
+
+    const remove = useCallback(
+        async (element: Element): Promise<boolean> => {
+            try {
+                patchDraft(
+                    queries,
+                    await ask(
+                        api.DELETE('/api/plans/draft/elements/{id}', {
+                            params: { path: { id: element.id }, header: { 'If-Match': tag(element.id) } },
+                        }),
+                    ),
+                );
+                message.success(`${element.name} is deleted. Undo brings it back.`);
+                return true;
+            } catch (error) {
+                const places = error instanceof RefusedError ? error.problem.places : undefined;
+                if (places) {
+                    modal.warning({
+                        title: `${element.name} is in use`,
+                        content: (
+                            <>
+                                <p>It was not deleted. Change these places first:</p>
+                                <ul>
+                                    {places.map((place) => (
+                                        <li key={place.id + place.pointer}>
+                                            <b>{place.name}</b> {place.role}
+                                        </li>
+                                    ))}
+                                </ul>
+                            </>
+                        ),
+                    });
+                } else complain(error);
+                return false;
+            }
+        },
+        [queries, tag, message, modal, complain],
+    );
+
+    const step = useCallback(
+        async (direction: 'undo' | 'redo') => {
+            try {
+                const change = await ask(
+                    direction === 'undo'
+                        ? api.POST('/api/plans/draft/undo', { body: {} })
+                        : api.POST('/api/plans/draft/redo', { body: {} }),
+                );
+                patchDraft(queries, change);
+                message.info(direction === 'undo' ? `Taken back: ${change.label}` : `Done again: ${change.label}`);
+            } catch (error) {
+                complain(error);
+            }
+        },
+        [queries, message, complain],
+    );
+
+    return useMemo(
+        () => ({ save, add, create, remove, undo: () => step('undo'), redo: () => step('redo'), complain }),
+        [save, add, create, remove, step, complain],
+    );
+}

@@ -1,0 +1,77 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { RefusedError } from '../api/client';
+import type { Element, FieldError } from '../api/types';
+import { useEdit } from './useEdit';
+
+type Saving = 'saved' | 'saving' | 'refused' | 'stale' | 'offline';
+
+export interface ElementEditor<T extends Element> {
+    value: T;
+    saving: Saving;
+    /** Why the last change was refused, by the field's JSON Pointer. */
+    errors: FieldError[];
+    change: (next: T) => void;
+    /** Saves again what was refused or could not be sent. */
+    retry: () => void;
+    /** Drops what is not saved. */
+    discard: () => void;
+}
+
+/** An element being edited in place: every change is saved at once; what is refused stays on screen with its reason. */
+export function useElement<T extends Element>(stored: T): ElementEditor<T> {
+    const { save } = useEdit();
+    const queries = useQueryClient();
+    const [unsaved, setUnsaved] = useState<T | null>(null);
+    const [saving, setSaving] = useState<Saving>('saved');
+    const [errors, setErrors] = useState<FieldError[]>([]);
+    const latest = useRef<T | null>(null);
+
+    const reset = useCallback(() => {
+        latest.current = null;
+        setUnsaved(null);
+        setSaving('saved');
+        setErrors([]);
+    }, []);
+
+    // biome-ignore lint/correctness/useExhaustiveDependencies: another element starts afresh
+    useEffect(reset, [stored.id]);
+
+    const change = useCallback(
+        async (next: T) => {
+            latest.current = next;
+            setUnsaved(next);
+            setSaving('saving');
+            try {
+                await save(next);
+                if (latest.current === next) reset();
+            } catch (error) {
+                if (latest.current !== next) return;
+                const problem = error instanceof RefusedError ? error.problem : undefined;
+                setErrors(problem?.errors ?? [{ pointer: '', detail: problem?.detail ?? String(error), remedy: '' }]);
+                setSaving(problem?.status === 412 ? 'stale' : problem?.status === 422 ? 'refused' : 'offline');
+            }
+        },
+        [save, reset],
+    );
+
+    const retry = useCallback(async () => {
+        const next = latest.current;
+        if (!next) return;
+        await queries.refetchQueries({ queryKey: ['plan', 'draft'] });
+        change(next);
+    }, [queries, change]);
+
+    const discard = useCallback(() => {
+        reset();
+        queries.refetchQueries({ queryKey: ['plan', 'draft'] });
+    }, [queries, reset]);
+
+    return { value: unsaved ?? stored, saving, errors, change, retry, discard };
+}
+
+/** The reason at a field, or at anything inside it. */
+export function errorAt(errors: FieldError[], pointer: string): string | undefined {
+    const error = errors.find((one) => one.pointer === pointer || one.pointer.startsWith(`${pointer}/`));
+    return error ? `${error.detail} ${error.remedy}`.trim() : undefined;
+}

@@ -1,0 +1,85 @@
+import { type QueryClient, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { api, ask } from '../api/client';
+import type { Change, Element, Kind, Of, Plan } from '../api/types';
+import { useMoment } from '../moment/useMoment';
+
+/** A plan with its elements by id and by kind. */
+export interface PlanIndex {
+    plan: Plan;
+    /** Grows with every edit: answers are asked for again when it does. */
+    stamp: number;
+    find: (id: string | null | undefined) => Element | undefined;
+    get: <K extends Kind>(kind: K, id: string | null | undefined) => Of<K> | undefined;
+    all: <K extends Kind>(kind: K) => Of<K>[];
+}
+
+function index(plan: Plan): PlanIndex {
+    const byId = new Map(plan.elements.map((element) => [element.id, element]));
+    const find = (id: string | null | undefined) => (id ? byId.get(id) : undefined);
+    return {
+        plan,
+        stamp: stampOf(plan),
+        find,
+        get: <K extends Kind>(kind: K, id: string | null | undefined) => {
+            const element = find(id);
+            return element?.kind === kind ? (element as Of<K>) : undefined;
+        },
+        all: <K extends Kind>(kind: K) =>
+            plan.elements
+                .filter((element): element is Of<K> => element.kind === kind)
+                .sort((a, b) => a.name.localeCompare(b.name)),
+    };
+}
+
+/** The draft's revisions only grow, and deletions take one away: both move the stamp. */
+function stampOf(plan: Plan): number {
+    const revisions = Object.values(plan.revisions);
+    return Math.max(0, ...revisions) * 100_000 + revisions.length;
+}
+
+const planKey = (which: string) => ['plan', which];
+
+/** The plan that the moment bar looks at: the draft, what is live, or an edition. */
+export function usePlan(): PlanIndex | undefined {
+    const { moment } = useMoment();
+    return usePlanOf(moment.in);
+}
+
+function usePlanOf(which: string): PlanIndex | undefined {
+    const query = useQuery({
+        queryKey: planKey(which),
+        queryFn: () => ask(api.GET('/api/plans/{which}', { params: { path: { which } } })),
+    });
+    return useMemo(() => (query.data ? index(query.data) : undefined), [query.data]);
+}
+
+export function usePlanError(): Error | null {
+    const { moment } = useMoment();
+    return useQuery({
+        queryKey: planKey(moment.in),
+        queryFn: () => ask(api.GET('/api/plans/{which}', { params: { path: { which: moment.in } } })),
+    }).error;
+}
+
+export function draftOf(queries: QueryClient): Plan | undefined {
+    return queries.getQueryData<Plan>(planKey('draft'));
+}
+
+/** Brings a change that the server made into the draft held here, without asking for all of it again. */
+export function patchDraft(queries: QueryClient, change: Change): void {
+    queries.setQueryData<Plan>(planKey('draft'), (plan) => {
+        if (!plan) return plan;
+        const revisions = { ...plan.revisions };
+        const kept = plan.elements.filter((element) => !(element.id in change.elements));
+        for (const [id, element] of Object.entries(change.elements)) {
+            if (element) {
+                kept.push(element);
+                revisions[id] = change.revision;
+            } else delete revisions[id];
+        }
+        return { ...plan, elements: kept, revisions, undo: change.undo, redo: change.redo };
+    });
+    queries.invalidateQueries({ queryKey: ['editions'] });
+    queries.invalidateQueries({ queryKey: ['findings'] });
+}

@@ -1,0 +1,161 @@
+import { Button, Input } from 'antd';
+import { type ReactNode, useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import type { Element, Kind, Of } from '../api/types';
+import { useMoment } from '../moment/useMoment';
+import { KINDS } from '../plan/kinds';
+import { useEdit } from '../plan/useEdit';
+import { errorAt, useElement } from '../plan/useElement';
+import { usePlan } from '../plan/usePlan';
+import { SavingNote } from './SavingNote';
+import { TextField } from './TextField';
+
+export interface EditorProps<T extends Element> {
+    value: T;
+    change: (next: T) => void;
+    error: (pointer: string) => string | undefined;
+    disabled: boolean;
+}
+
+interface Props<K extends Kind> {
+    kind: K;
+    /** A few words beside the name in the list. */
+    note: (element: Of<K>) => ReactNode;
+    /** More words that the search finds the element by. */
+    searchable?: (element: Of<K>) => string;
+    editor: (props: EditorProps<Of<K>>) => ReactNode;
+    /** Instead of a name typed below the list. */
+    adder?: ReactNode;
+    empty: string;
+}
+
+/** All elements of a kind in a list, and the chosen one beside it, edited in place. */
+export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, adder, empty }: Props<K>) {
+    const plan = usePlan();
+    const { id } = useParams();
+    const { moment, search } = useMoment();
+    const { create } = useEdit();
+    const go = useNavigate();
+    const [wanted, setWanted] = useState('');
+    const [name, setName] = useState('');
+    const info = KINDS[kind];
+    const elements = useMemo(() => plan?.all(kind) ?? [], [plan, kind]);
+    const shown = useMemo(() => {
+        const words = wanted.toLowerCase().trim();
+        return words === ''
+            ? elements
+            : elements.filter((one) => `${one.name} ${searchable?.(one) ?? ''}`.toLowerCase().includes(words));
+    }, [elements, wanted, searchable]);
+    const chosen = id ? plan?.get(kind, id) : elements[0];
+    const disabled = moment.in !== 'draft';
+    if (!plan) return null;
+
+    const add = async () => {
+        const made = name.trim() && (await create(kind, name.trim(), plan));
+        if (made) {
+            setName('');
+            go({ pathname: `/${info.path}/${made}`, search });
+        }
+    };
+
+    return (
+        <div className="two">
+            <section className="list" aria-label={info.many}>
+                <h1>{info.many}</h1>
+                {elements.length > 6 && (
+                    <Input
+                        allowClear
+                        size="small"
+                        aria-label={`Search ${info.many.toLowerCase()}`}
+                        placeholder={`Search ${elements.length}`}
+                        value={wanted}
+                        onChange={(event) => setWanted(event.target.value)}
+                    />
+                )}
+                <ul>
+                    {shown.map((element) => (
+                        <li key={element.id}>
+                            <Link
+                                to={{ pathname: `/${info.path}/${element.id}`, search }}
+                                aria-current={element.id === chosen?.id ? 'page' : undefined}
+                            >
+                                <span className="name">{element.name}</span>
+                                <span className="note">{note(element)}</span>
+                            </Link>
+                        </li>
+                    ))}
+                </ul>
+                {shown.length === 0 && (
+                    <p className="quiet">{elements.length === 0 ? empty : 'Nothing fits these words.'}</p>
+                )}
+                {!disabled &&
+                    (adder ?? (
+                        <div className="adder">
+                            <Input
+                                size="small"
+                                aria-label={`Name of a new ${info.one}`}
+                                placeholder={`Name of a new ${info.one}`}
+                                value={name}
+                                onChange={(event) => setName(event.target.value)}
+                                onPressEnter={add}
+                            />
+                            <Button size="small" onClick={add} disabled={!name.trim()}>
+                                Add
+                            </Button>
+                        </div>
+                    ))}
+            </section>
+            <section className="sheet" aria-label={chosen?.name ?? 'Nothing chosen'}>
+                {chosen ? (
+                    <ChosenElement key={chosen.id} element={chosen as Of<K>} editor={editor} disabled={disabled} />
+                ) : (
+                    <p className="quiet">{id ? 'This is not in the plan any more.' : empty}</p>
+                )}
+            </section>
+        </div>
+    );
+}
+
+function ChosenElement<K extends Kind>({
+    element,
+    editor,
+    disabled,
+}: {
+    element: Of<K>;
+    editor: Props<K>['editor'];
+    disabled: boolean;
+}) {
+    const editing = useElement<Of<K>>(element);
+    const { remove } = useEdit();
+    const { search } = useMoment();
+    const go = useNavigate();
+    const value = editing.value;
+    return (
+        <>
+            <div className="sheet-head">
+                <TextField
+                    label="Name"
+                    value={value.name}
+                    disabled={disabled}
+                    error={errorAt(editing.errors, '/name')}
+                    onSave={(name) => editing.change({ ...value, name })}
+                />
+                {!disabled && (
+                    <>
+                        <SavingNote editor={editing as never} />
+                        <Button
+                            size="small"
+                            danger
+                            onClick={async () =>
+                                (await remove(element)) && go({ pathname: `/${KINDS[element.kind].path}`, search })
+                            }
+                        >
+                            Delete
+                        </Button>
+                    </>
+                )}
+            </div>
+            {editor({ value, change: editing.change, error: (pointer) => errorAt(editing.errors, pointer), disabled })}
+        </>
+    );
+}

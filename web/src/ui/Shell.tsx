@@ -1,0 +1,109 @@
+import { Button, Tooltip } from 'antd';
+import { useEffect } from 'react';
+import { NavLink, Outlet } from 'react-router';
+import { AnswerStrip } from '../moment/AnswerStrip';
+import { MomentBar } from '../moment/MomentBar';
+import { useMoment } from '../moment/useMoment';
+import { KINDS } from '../plan/kinds';
+import { useEdit } from '../plan/useEdit';
+import { usePlan, usePlanError } from '../plan/usePlan';
+import type { Mode } from '../theme';
+import { Mark } from './Mark';
+
+const GROUPS = [
+    { title: 'What callers reach', kinds: ['number', 'journey', 'hours', 'prompt'] },
+    { title: 'Who answers', kinds: ['person', 'team', 'mailbox'] },
+    { title: 'Where', kinds: ['site'] },
+] as const;
+
+/** The frame of every screen: the moment bar, its answer, and the way to the screens. */
+export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => void }) {
+    const { moment, search } = useMoment();
+    const plan = usePlan();
+    const error = usePlanError();
+    const edit = useEdit();
+    const undo = plan?.plan.undo;
+    const redo = plan?.plan.redo;
+    const editable = moment.in === 'draft';
+
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent) => {
+            const typing =
+                event.target instanceof HTMLElement && event.target.closest('input, textarea, [contenteditable]');
+            if (typing || !(event.ctrlKey || event.metaKey) || event.altKey || !editable) return;
+            const key = event.key.toLowerCase();
+            if (key === 'z' || key === 'y') {
+                event.preventDefault();
+                (key === 'y' || event.shiftKey ? edit.redo : edit.undo)();
+            }
+        };
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    }, [edit, editable]);
+
+    const link = (path: string, label: string) => (
+        <NavLink key={path} to={{ pathname: path, search }} end={path === '/'}>
+            {label}
+        </NavLink>
+    );
+
+    return (
+        <div className="shell">
+            <a className="skip" href="#main">
+                Skip to the screen
+            </a>
+            <nav className="rail" aria-label="Screens">
+                <div className="brand">
+                    <Mark /> Meandros
+                </div>
+                {link('/', 'This call')}
+                {GROUPS.map((group) => (
+                    <div key={group.title} className="rail-group">
+                        <h2>{group.title}</h2>
+                        {group.kinds.map((kind) => link(`/${KINDS[kind].path}`, KINDS[kind].many))}
+                    </div>
+                ))}
+                <div className="rail-group">
+                    <h2>In force</h2>
+                    {link('/editions', 'Editions')}
+                </div>
+                <div className="rail-foot">
+                    <Tooltip title={undo ? `Take back: ${undo} (Ctrl+Z)` : 'Nothing to take back'} placement="right">
+                        <Button size="small" disabled={!undo || !editable} onClick={edit.undo}>
+                            Undo
+                        </Button>
+                    </Tooltip>
+                    <Tooltip title={redo ? `Do again: ${redo} (Ctrl+Y)` : 'Nothing to do again'} placement="right">
+                        <Button size="small" disabled={!redo || !editable} onClick={edit.redo}>
+                            Redo
+                        </Button>
+                    </Tooltip>
+                    <Button size="small" type="text" onClick={() => onMode(mode === 'dark' ? 'light' : 'dark')}>
+                        {mode === 'dark' ? 'Light' : 'Dark'}
+                    </Button>
+                </div>
+            </nav>
+            <div className="stage">
+                <header className="top">
+                    <MomentBar />
+                    <AnswerStrip />
+                </header>
+                <main id="main" tabIndex={-1}>
+                    {!editable && plan && (
+                        <p className="notice" role="status">
+                            You are looking at {moment.in === 'live' ? 'what is live' : `edition ${moment.in}`}. It
+                            cannot be edited; choose the draft in the bar above to edit.
+                        </p>
+                    )}
+                    {plan ? (
+                        <Outlet />
+                    ) : error ? (
+                        <p className="notice alarm">{error.message}</p>
+                    ) : (
+                        <p className="quiet pad">Fetching the plan …</p>
+                    )}
+                </main>
+            </div>
+        </div>
+    );
+}

@@ -1,0 +1,48 @@
+import { Input } from 'antd';
+import { type ReactNode, useEffect, useState } from 'react';
+import { Field } from './Field';
+
+/** Text that is saved when the field is left or Enter is pressed. */
+export function TextField(props: {
+    label: string;
+    value: string;
+    onSave: (text: string) => void;
+    disabled?: boolean;
+    error?: string | undefined;
+    hint?: ReactNode;
+    rows?: number;
+    placeholder?: string;
+    wide?: boolean;
+}) {
+    const { label, value, onSave, disabled = false, error, hint, rows, placeholder, wide } = props;
+    const [text, setText] = useState(value);
+    useEffect(() => setText(value), [value]);
+    const commit = () => text !== value && onSave(text);
+    return (
+        <Field label={label} error={error} hint={hint} wide={wide ?? false}>
+            {(a11y) =>
+                rows ? (
+                    <Input.TextArea
+                        {...a11y}
+                        rows={rows}
+                        value={text}
+                        disabled={disabled}
+                        placeholder={placeholder ?? ''}
+                        onChange={(event) => setText(event.target.value)}
+                        onBlur={commit}
+                    />
+                ) : (
+                    <Input
+                        {...a11y}
+                        value={text}
+                        disabled={disabled}
+                        placeholder={placeholder ?? ''}
+                        onChange={(event) => setText(event.target.value)}
+                        onBlur={commit}
+                        onPressEnter={commit}
+                    />
+                )
+            }
+        </Field>
+    );
+}

@@ -1,0 +1,39 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { api, ask } from '../api/client';
+import type { Kind } from '../api/types';
+import { useMoment } from '../moment/useMoment';
+import { KINDS } from '../plan/kinds';
+import { usePlan } from '../plan/usePlan';
+
+/** Where an element of the draft is used. */
+export function UsedBy({ id }: { id: string }) {
+    const { moment, search } = useMoment();
+    const plan = usePlan();
+    const uses = useQuery({
+        queryKey: ['uses', id, plan?.stamp],
+        queryFn: () => ask(api.GET('/api/plans/draft/elements/{id}/uses', { params: { path: { id } } })),
+        enabled: moment.in === 'draft',
+        retry: false,
+    });
+    if (!uses.data) return null;
+    return (
+        <div className="used-by">
+            <h2>Used by</h2>
+            {uses.data.places.length === 0 ? (
+                <p className="quiet">Nothing yet; it can be deleted freely.</p>
+            ) : (
+                <ul>
+                    {uses.data.places.map((place) => (
+                        <li key={place.id + place.pointer}>
+                            <Link to={{ pathname: `/${KINDS[place.kind as Kind].path}/${place.id}`, search }}>
+                                {place.name}
+                            </Link>{' '}
+                            <span className="quiet">{place.role}</span>
+                        </li>
+                    ))}
+                </ul>
+            )}
+        </div>
+    );
+}

@@ -1,0 +1,13 @@
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+    plugins: [react()],
+    build: {
+        outDir: '../public',
+        emptyOutDir: false,
+        chunkSizeWarningLimit: 1500,
+    },
+    server: { port: 5173, proxy: { '/api': 'http://127.0.0.1:8080' } },
+    test: { include: ['src/**/*.test.ts'], environment: 'node' },
+});
