@@ -75,7 +75,8 @@ web_packages() {
   if changed npm "$ROOT/web/package-lock.json" "$ROOT/web/package.json" || [ ! -d "$ROOT/web/node_modules" ]; then
     say 'Installing npm packages'
     mkdir -p "$ROOT/var"
-    (cd "$ROOT/web" && npm ci --no-audit --no-fund >../var/npm.log 2>&1) || { tail -n 20 "$ROOT/var/npm.log" >&2; fail 'npm could not install the packages (all of it in var/npm.log).'; }
+    # Not "npm ci": it wants every platform's optional packages in the lock file, and a registry may not hold them all.
+    (cd "$ROOT/web" && npm install --no-save --no-audit --no-fund >../var/npm.log 2>&1) || { tail -n 20 "$ROOT/var/npm.log" >&2; fail 'npm could not install the packages (all of it in var/npm.log).'; }
     stamp
   fi
 }

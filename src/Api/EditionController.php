@@ -7,7 +7,6 @@ namespace Meandros\Server\Api;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Json\PlanCodec;
-use Meandros\Core\Plan\Plan;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Entity\Edition;

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
+use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Check\Finding;
 use Meandros\Core\Plan\Check\Findings;
 use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Plan;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
@@ -30,14 +33,27 @@ final readonly class PlanController
     public function show(string $which): JsonResponse
     {
         $isDraft = 'draft' === $which;
+        $plan = $this->plans->get($which);
 
         return new JsonResponse([
             'name' => Draft::NAME,
-            'elements' => array_map(static fn (Element $element): array => $element->toJson(), array_values($this->plans->get($which)->elements())),
+            'elements' => array_map(static fn (Element $element): array => $element->toJson(), array_values($plan->elements())),
+            'international' => (object) self::international($plan),
             'revisions' => (object) ($isDraft ? $this->draft->revisions() : []),
             'undo' => $isDraft ? $this->draft->lastDone()?->label : null,
             'redo' => $isDraft ? $this->draft->firstUndone()?->label : null,
         ]);
+    }
+
+    /** @return array<string, string> the plan's numbers for reading, by their E.164 */
+    private static function international(Plan $plan): array
+    {
+        $numbers = [];
+        foreach ($plan->all(Number::class) as $number) {
+            $numbers[$number->number] = PhoneNumber::international($number->number);
+        }
+
+        return $numbers;
     }
 
     /** @throws NotFound */

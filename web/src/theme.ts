@@ -36,6 +36,8 @@ export function themeFor(mode: Mode): ThemeConfig {
             colorError: palette.alarm,
             colorBgBase: palette.sheet,
             colorBgLayout: palette.paper,
+            colorBgContainer: palette.sheet,
+            colorBgElevated: palette.sheet,
             colorTextBase: palette.ink,
             colorTextPlaceholder: palette.quiet,
             colorTextDescription: palette.quiet,

@@ -8,9 +8,9 @@ namespace Meandros\Core\Plan;
 final readonly class Reference
 {
     /**
-     * @param string              $pointer JSON Pointer within the element that mentions
+     * @param string               $pointer JSON Pointer within the element that mentions
      * @param non-empty-list<Kind> $allowed
-     * @param string              $role    what the mentioned element does there, for people: "rings it", "plays it"
+     * @param string               $role    what the mentioned element does there, for people: "rings it", "plays it"
      */
     public function __construct(public string $id, public string $pointer, public array $allowed, public string $role)
     {

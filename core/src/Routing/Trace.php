@@ -6,6 +6,7 @@ namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Happening\HoursRead;
 
 /** What happens to a trial call, and for how long a call would fare the same. */
 final readonly class Trace
@@ -35,9 +36,9 @@ final readonly class Trace
     public function signature(): string
     {
         return serialize([
-            array_map(static fn (Visit $visit): array => $visit->toJson(), $this->visits),
+            array_map(static fn (Visit $visit): array => [$visit->journey, $visit->step, $visit->from, $visit->until, $visit->exitTaken ? $visit->exit : null], $this->visits),
             array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung),
-            array_map(static fn (Event $event): array => [$event->second, $event->happening->kind(), $event->happening->what()], $this->events),
+            array_map(static fn (Event $event): array => $event->happening instanceof HoursRead ? [] : [$event->second, $event->happening->what()], $this->events),
         ]);
     }
 }

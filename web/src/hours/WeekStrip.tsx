@@ -76,6 +76,7 @@ export function WeekStrip({
             className="week-strip"
             role="application"
             aria-label="Week. Arrow keys move, Shift with arrows selects, Enter paints, Delete wipes."
+            // biome-ignore lint/a11y/noNoninteractiveTabindex: an application is worked by keyboard
             tabIndex={0}
             onKeyDown={onKey}
             onFocus={() => setFocused(true)}

@@ -23,14 +23,11 @@ export function useMoment() {
 
     const change = useCallback(
         (part: Partial<Moment>) => {
-            setParams(
-                (current) => {
-                    const next = writeMoment({ ...readMoment(current), ...part });
-                    for (const [name, value] of current) if (!NAMES.has(name)) next.set(name, value);
-                    return next;
-                },
-                { replace: true },
-            );
+            // The address itself, not what was last rendered: two changes in a row must not undo one another.
+            const current = new URLSearchParams(window.location.search);
+            const next = writeMoment({ ...readMoment(current), ...part });
+            for (const [name, value] of current) if (!NAMES.has(name)) next.set(name, value);
+            setParams(next, { replace: true });
         },
         [setParams],
     );

@@ -96,13 +96,16 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
 function NumberAdder() {
     const plan = usePlan();
     const { add, complain } = useEdit();
-    const { search } = useMoment();
+    const { moment, search } = useMoment();
     const go = useNavigate();
     const [text, setText] = useState('');
     const [site, setSite] = useState<string>();
     const [refused, setRefused] = useState<string>();
     const sites = plan?.all('site') ?? [];
-    const chosen = sites.find((one) => one.id === site) ?? sites[0];
+    const chosen =
+        sites.find((one) => one.id === site) ??
+        plan?.get('site', plan.all('number').find((one) => one.number === moment.to)?.site) ??
+        sites[0];
 
     const submit = async () => {
         if (!text.trim() || !chosen) return;

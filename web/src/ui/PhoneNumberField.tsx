@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Input } from 'antd';
 import { useEffect, useState } from 'react';
 import { api, ask } from '../api/client';
+import { usePlan } from '../plan/usePlan';
 import { Field } from './Field';
 
 /** A phone number as people type it; shows how it is understood, and saves it in international form. */
@@ -60,6 +61,7 @@ function useUnderstood(text: string, country: string) {
 
 /** A stored number for reading, with spaces. */
 export function PhoneNumberText({ number }: { number: string }) {
-    const read = useUnderstood(number, 'ZZ');
-    return <span className="figures">{read.data?.international ?? number}</span>;
+    const known = usePlan()?.plan.international[number];
+    const read = useUnderstood(known ? '' : number, 'ZZ');
+    return <span className="figures">{known ?? read.data?.international ?? number}</span>;
 }

@@ -7,7 +7,6 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
-use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\StepList;
 
 /** What callers go through: a list of steps, read top-down. */

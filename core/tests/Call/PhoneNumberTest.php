@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Call;
+
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\InvalidData;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * The ranges are those that Ofcom ("Telephone numbers for use in TV and radio drama programmes") and ARCEP (numbering
+ * plan decision 2018-0881, numbers for audiovisual works) reserve for fiction; written here from memory of those lists.
+ */
+final class PhoneNumberTest extends TestCase
+{
+    #[DataProvider('fiction')]
+    public function testNationalFormatIsUnderstoodByTheCountry(string $typed, string $country, string $e164, string $shown): void
+    {
+        self::assertSame($e164, PhoneNumber::parse($typed, $country));
+        self::assertSame($shown, PhoneNumber::international($e164));
+    }
+
+    /** @return iterable<array{string, string, string, string}> */
+    public static function fiction(): iterable
+    {
+        yield ['01632 960 000', 'GB', '+441632960000', '+44 1632 960000'];
+        yield ['(01632) 960999', 'GB', '+441632960999', '+44 1632 960999'];
+        yield ['020 7946 0000', 'GB', '+442079460000', '+44 20 7946 0000'];
+        yield ['0808 157 0999', 'GB', '+448081570999', '+44 808 157 0999'];
+        yield ['07700 900 123', 'GB', '+447700900123', '+44 7700 900123'];
+        yield ['01 99 00 12 34', 'FR', '+33199001234', '+33 1 99 00 12 34'];
+        yield ['02 61 91 56 78', 'FR', '+33261915678', '+33 2 61 91 56 78'];
+        yield ['06.39.98.00.01', 'FR', '+33639980001', '+33 6 39 98 00 01'];
+        yield ['+33 6 39 98 00 01', 'GB', '+33639980001', '+33 6 39 98 00 01'];
+        yield ['00 44 1632 960 100', 'FR', '+441632960100', '+44 1632 960100'];
+    }
+
+    #[DataProvider('nonsense')]
+    public function testWhatIsNoNumberIsSaid(string $typed, string $words): void
+    {
+        $this->expectException(InvalidData::class);
+        $this->expectExceptionMessage($words);
+        PhoneNumber::parse($typed, 'GB');
+    }
+
+    /** @return iterable<array{string, string}> */
+    public static function nonsense(): iterable
+    {
+        yield ['hello', 'is not a phone number'];
+        yield ['', 'is not a phone number'];
+        yield ['12', 'is too short'];
+        yield ['01632 960 123 456 789', 'too long'];
+        yield ['+999 1234567', 'is not a phone number'];
+        yield ['01632 960123 ext. 5', 'extension'];
+    }
+
+    public function testCallersMayWithholdTheirNumberOrCallFromInside(): void
+    {
+        self::assertSame('withheld', Caller::parse(' ', 'GB')->text);
+        self::assertSame('201', Caller::parse('201', 'GB')->text);
+        self::assertSame('+447700900123', Caller::parse('07700 900123', 'GB')->text);
+    }
+}

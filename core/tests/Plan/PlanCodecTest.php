@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Plan;
+
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Tests\PlanBuilder;
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class PlanCodecTest extends TestCase
+{
+    private const DEMO = __DIR__.'/../../../demo/ternwick-ferries.json';
+
+    public function testTheDemoPlanComesOutAsItWentIn(): void
+    {
+        $json = (string) file_get_contents(self::DEMO);
+        self::assertSame($json, PlanCodec::encode(PlanCodec::decode($json), true));
+    }
+
+    public function testTheDemoPlanFollowsThePublishedSchema(): void
+    {
+        self::assertTrue(self::followsSchema(json_decode((string) file_get_contents(self::DEMO), true)));
+    }
+
+    public function testWhatTheSchemaRefusesTheCodecRefusesToo(): void
+    {
+        $demo = json_decode((string) file_get_contents(self::DEMO), true);
+        mt_srand(7);
+        $refused = 0;
+        for ($i = 0; $i < 300; ++$i) {
+            $damaged = self::damage($demo);
+            if (self::followsSchema($damaged)) {
+                continue;
+            }
+            ++$refused;
+            try {
+                PlanCodec::fromData($damaged);
+                // Fields that have a default may be missing; the schema asks for them, so that files are explicit.
+                $filled = json_decode(PlanCodec::encode(PlanCodec::fromData($damaged)), true);
+                self::assertTrue(self::followsSchema($filled), 'What is taken although the schema refuses it must come out as the schema wants it.');
+            } catch (InvalidData $invalid) {
+                self::assertNotSame('', $invalid->problems[0]->remedy);
+            }
+        }
+        self::assertGreaterThan(100, $refused, 'The damage must do damage.');
+    }
+
+    /** @param array<string, mixed> $element */
+    #[DataProvider('badInput')]
+    public function testBadInputIsRefusedAtTheField(array $element, string $pointer, string $words): void
+    {
+        $builder = (new PlanBuilder())->prompt('prm_hello', 2)->person('dana')->with(['extension' => '201', 'name' => 'Eve', 'id' => 'eve', 'kind' => 'person', 'site' => 'sit_harbour', 'phones' => [], 'mailbox' => null]);
+        $at = \count((array) $builder->data()['elements']);
+        try {
+            $builder->with($element)->plan();
+            self::fail('This must be refused.');
+        } catch (InvalidData $invalid) {
+            $found = array_filter($invalid->problems, static fn ($problem): bool => str_ends_with($problem->pointer, $pointer) && str_contains($problem->message.' '.$problem->remedy, $words));
+            self::assertNotEmpty($found, $invalid->getMessage());
+            self::assertStringStartsWith('/elements/', array_values($found)[0]->pointer);
+            self::assertGreaterThan(0, $at);
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string}> */
+    public static function badInput(): iterable
+    {
+        $number = ['id' => 'num_two', 'kind' => 'number', 'name' => 'Two', 'number' => '+441632960102', 'site' => 'sit_harbour', 'language' => 'en', 'target' => null];
+        yield 'a number that is not a number' => [['number' => '+44 abc'] + $number, '/number', 'is not a phone number'];
+        yield 'a number too short' => [['number' => '+4412'] + $number, '/number', 'too short'];
+        yield 'a number not in international form' => [['number' => '01632 960102'] + $number, '/number', 'plus sign'];
+        yield 'a number that is there already' => [['number' => PlanBuilder::NUMBER] + $number, '/number', 'in the plan already, as "Main line"'];
+        yield 'a target that is gone' => [['target' => 'jrn_gone'] + $number, '/target', '"jrn_gone" is not in the plan'];
+        yield 'a target of the wrong kind' => [['target' => 'prm_hello'] + $number, '/target', 'which cannot stand here'];
+        yield 'an unknown field' => [['colour' => 'red'] + $number, '/colour', 'not known'];
+        yield 'an unknown kind' => [['id' => 'x_y', 'kind' => 'parrot'], '/kind', '"parrot" is not a kind of element'];
+        yield 'an unknown zone' => [['id' => 'sit_two', 'kind' => 'site', 'name' => 'Two', 'zone' => 'Europe/Pariss', 'country' => 'FR', 'language' => 'fr'], '/zone', 'the closest is Europe/Paris'];
+        yield 'an unknown country' => [['id' => 'sit_two', 'kind' => 'site', 'name' => 'Two', 'zone' => 'Europe/Paris', 'country' => 'XX', 'language' => 'fr'], '/country', 'is not a country'];
+        yield 'an extension that is taken' => [['id' => 'per_two', 'kind' => 'person', 'name' => 'Two', 'extension' => '201', 'site' => 'sit_harbour', 'phones' => [], 'mailbox' => null], '/extension', 'Extension 201 belongs to Eve'];
+        yield 'a member twice' => [['id' => 'team_two', 'kind' => 'team', 'name' => 'Two', 'pattern' => 'all at once', 'members' => ['dana', 'dana']], '/members/1', 'in the team twice'];
+        yield 'an unknown pattern' => [['id' => 'team_two', 'kind' => 'team', 'name' => 'Two', 'pattern' => 'backwards', 'members' => []], '/pattern', 'one after the other'];
+        yield 'an address that is none' => [['id' => 'mbx_two', 'kind' => 'mailbox', 'name' => 'Two', 'owners' => [], 'notify' => ['nobody'], 'greeting' => null], '/notify/0', 'not an e-mail address'];
+        $hours = static fn (array $week, array $special = []): array => ['id' => 'hrs_two', 'kind' => 'hours', 'name' => 'Two', 'site' => 'sit_harbour', 'default' => 'closed', 'week' => $week, 'specialDays' => $special,
+            'states' => [['key' => 'open', 'name' => 'Open', 'open' => true], ['key' => 'closed', 'name' => 'Closed', 'open' => false]]];
+        $band = static fn (string $from, string $to, array $days = ['mo'], string $state = 'open'): array => ['days' => $days, 'from' => $from, 'to' => $to, 'state' => $state];
+        yield 'a band that ends before it starts' => [$hours([$band('17:00', '09:00')]), '/week/0/to', 'for an end on the next day write 33:00'];
+        yield 'a band of no length' => [$hours([$band('17:00', '17:00')]), '/week/0/to', 'ends at 17:00'];
+        yield 'overlapping bands' => [$hours([$band('09:00', '12:00'), $band('11:59:59', '13:00')]), '/week/1', 'overlaps the one at'];
+        yield 'a night that overlaps the next morning' => [$hours([$band('22:00', '30:00', ['su']), $band('05:00', '09:00')]), '/week/1', 'overlaps'];
+        yield 'a time that does not exist' => [$hours([$band('09:60', '12:00')]), '/week/0/from', 'is not a time'];
+        yield 'a state that is not there' => [$hours([$band('09:00', '12:00', ['mo'], 'ajar')]), '/week/0/state', 'is not a state of these hours'];
+        yield 'a date that does not exist' => [$hours([], [['date' => '2026-02-30', 'name' => 'No day', 'bands' => []]]), '/specialDays/0/date', 'The date "2026-02-30" does not exist'];
+        yield 'a date twice' => [$hours([], array_fill(0, 2, ['date' => '2026-12-25', 'name' => 'Twice', 'bands' => []])), '/specialDays/1/date', 'two special days'];
+        $journey = static fn (array ...$steps): array => ['id' => 'jrn_two', 'kind' => 'journey', 'name' => 'Two', 'steps' => $steps];
+        $exit = static fn (string $on, array ...$steps): array => ['on' => $on, 'label' => '', 'steps' => $steps];
+        $menu = static fn (array ...$exits): array => ['id' => 's1', 'do' => 'menu', 'prompt' => null, 'wait' => 5, 'tries' => 2, 'exits' => $exits];
+        yield 'a menu key used twice' => [$journey($menu($exit('1'), $exit('1'))), '/steps/0/exits/1/on', '"1" is used twice'];
+        yield 'a key that no phone has' => [$journey($menu($exit('10'))), '/steps/0/exits/0/on', 'not a way out'];
+        yield 'a kind of step that is none' => [$journey(['id' => 's1', 'do' => 'sing']), '/steps/0/do', '"sing" is not a kind of step'];
+        yield 'a ring of no seconds' => [$journey(['id' => 's1', 'do' => 'ring', 'target' => 'dana', 'seconds' => 0, 'exits' => []]), '/steps/0/seconds', 'from 1 to 600'];
+        yield 'two steps with one id' => [$journey(['id' => 's1', 'do' => 'end'], ['id' => 's1', 'do' => 'end']), '/steps', 'Two steps have the id'];
+        yield 'a journey that goes to itself for ever' => [$journey(['id' => 's1', 'do' => 'say', 'prompt' => 'prm_hello'], ['id' => 's2', 'do' => 'go', 'journey' => 'jrn_two']), '/steps/1/journey', 'go round here for ever'];
+    }
+
+    public function testARoundThroughAnotherJourneyIsFoundToo(): void
+    {
+        $this->expectExceptionMessage('/elements/2/steps/0/journey: The call would go round here for ever');
+        (new PlanBuilder())->journey('jrn_main', [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_two']])->journey('jrn_two', [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_main']])->plan();
+    }
+
+    #[DataProvider('brokenFiles')]
+    public function testABrokenFileIsRefused(string $json, string $words): void
+    {
+        $this->expectException(InvalidData::class);
+        $this->expectExceptionMessage($words);
+        PlanCodec::decode($json);
+    }
+
+    /** @return iterable<array{string, string}> */
+    public static function brokenFiles(): iterable
+    {
+        yield ['{"meandros": 1, ', 'not a JSON document'];
+        yield ['[]', '/elements: This is missing'];
+        yield ['"plan"', 'must be an object'];
+        yield ['{"meandros": 2, "name": "x", "elements": []}', '/meandros: This must be a whole number'];
+        yield [str_repeat('[', 1000), 'not a JSON document'];
+        yield ['{"meandros": 1, "name": "x", "elements": {"a": 1}}', '/elements: This must be a list'];
+    }
+
+    private static function followsSchema(mixed $data): bool
+    {
+        return (new Validator())->validate(self::objects($data), (string) file_get_contents(__DIR__.'/../../schema/plan.schema.json'))->isValid();
+    }
+
+    private static function objects(mixed $data): mixed
+    {
+        // An empty object and an empty list look the same in PHP; scripts is the only object that may be empty.
+        $json = str_replace('"scripts":[]', '"scripts":{}', json_encode($data, \JSON_THROW_ON_ERROR));
+
+        return json_decode($json);
+    }
+
+    /** Removes, retypes or adds a field somewhere. */
+    private static function damage(mixed $data): mixed
+    {
+        if (!\is_array($data) || [] === $data || 0 === mt_rand(0, 9)) {
+            return [null, -1, 'x', [1], true, 1.5, str_repeat('a', 500)][mt_rand(0, 6)];
+        }
+        $key = array_rand($data);
+        if (1 === mt_rand(0, 6) && !array_is_list($data)) {
+            unset($data[$key]);
+
+            return $data;
+        }
+        if (1 === mt_rand(0, 6) && !array_is_list($data)) {
+            return $data + ['surprise' => 1];
+        }
+        $data[$key] = self::damage($data[$key]);
+
+        return $data;
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Time;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use Meandros\Core\Time\Band;
+use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Time\Decision;
+use Meandros\Core\Time\HoursBook;
+use Meandros\Core\Time\HoursCompiler;
+use Meandros\Core\Time\Moment;
+use Meandros\Core\Time\Reading;
+use Meandros\Core\Time\SpecialDay;
+use Meandros\Core\Time\Timetable;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class HoursTest extends TestCase
+{
+    use TestTrait;
+
+    private const H = 3600;
+
+    #[DataProvider('momentsOfAWeek')]
+    public function testTheStateAtAMoment(string $at, string $state, string $until): void
+    {
+        $reading = self::read(self::office(), $at);
+        self::assertSame($state, $reading->state);
+        self::assertSame($until, null === $reading->until ? '' : Moment::format($reading->until, 'Europe/London'));
+    }
+
+    /** @return iterable<string, array{string, string, string}> */
+    public static function momentsOfAWeek(): iterable
+    {
+        yield 'the first second of the morning' => ['2026-11-23T09:00:00', 'open', '2026-11-23T12:00:00+00:00'];
+        yield 'the last second before lunch' => ['2026-11-23T11:59:59', 'open', '2026-11-23T12:00:00+00:00'];
+        yield 'lunch begins to the second' => ['2026-11-23T12:00:00', 'lunch', '2026-11-23T13:00:00+00:00'];
+        yield 'the last second of the day' => ['2026-11-23T16:59:59', 'open', '2026-11-23T17:00:00+00:00'];
+        yield 'closed from 17:00:00, not from 17:01' => ['2026-11-23T17:00:00', 'closed', '2026-11-24T09:00:00+00:00'];
+        yield 'Friday night runs past midnight' => ['2026-11-28T01:59:59', 'open', '2026-11-28T02:00:00+00:00'];
+        yield 'and ends there' => ['2026-11-28T02:00:00', 'closed', '2026-11-30T09:00:00+00:00'];
+        yield 'a special day with its own band' => ['2026-12-24T12:30:00', 'open', '2026-12-24T13:00:00+00:00'];
+        yield 'a special day with no band' => ['2026-12-25T10:00:00', 'closed', '2026-12-28T09:00:00+00:00'];
+        yield 'the night before does not run into a special day' => ['2026-12-26T00:30:00', 'closed', '2026-12-28T09:00:00+00:00'];
+    }
+
+    public function testTheAnswerSaysWhatDecidedIt(): void
+    {
+        $week = self::read(self::office(), '2026-11-23T12:30')->decision;
+        self::assertSame([Decision::WEEK, '2026-11-23'], [$week->by, CivilDate::format($week->day)]);
+        $night = self::read(self::office(), '2026-11-28T01:00')->decision;
+        self::assertSame('2026-11-27', CivilDate::format($night->day), 'A band past midnight keeps the day it started on.');
+        $special = self::read(self::office(), '2026-12-24T10:00')->decision;
+        self::assertSame([Decision::SPECIAL_DAY, 'Christmas Eve'], [$special->by, $special->name]);
+        self::assertSame(Decision::DEFAULT, self::read(self::office(), '2026-11-29T10:00')->decision->by);
+    }
+
+    public function testAnAutumnNightIsOpenForTheHourThatHappensTwice(): void
+    {
+        $night = new Timetable('Europe/London', [6 => [new Band(0, 3 * self::H, 'open')]], [], 'closed');
+        $reading = (new HoursBook())->read('night', $night, Moment::parse('2026-10-25T00:30', 'Europe/London'));
+        self::assertSame(4 * self::H, (int) $reading->until - (int) $reading->since);
+    }
+
+    public function testHoursThatNeverChangeSaySo(): void
+    {
+        $reading = self::read(new Timetable('Europe/London', [], [], 'closed'), '2026-11-23T10:00');
+        self::assertNull($reading->until);
+        self::assertNull($reading->since);
+    }
+
+    public function testHoursPartitionTime(): void
+    {
+        $this->forAll(Generators::elements('Europe/London', 'Europe/Paris', 'Australia/Lord_Howe', 'America/St_Johns', 'Pacific/Chatham', 'Asia/Kathmandu', 'America/Santiago', 'Asia/Beirut'), Generators::choose(0, 1_000_000))
+            ->then(static function (string $zone, int $seed): void {
+                $hours = self::random($zone, $seed);
+                $from = Moment::parse('2026-01-01T00:00', 'UTC') + $seed * 31;
+                $compiled = HoursCompiler::compile($hours, $from, $from + 40 * 86400);
+                $starts = $compiled->starts;
+                for ($i = 1; $i < \count($starts); ++$i) {
+                    self::assertGreaterThan($starts[$i - 1], $starts[$i], 'Stretches follow one another.');
+                    self::assertNotSame($compiled->states[$i - 1], $compiled->states[$i], 'A change is a change.');
+                    self::assertSame($compiled->states[$i - 1], $compiled->readingAt($starts[$i] - 1)->state, 'The old state holds to the last second.');
+                    self::assertSame($compiled->states[$i], $compiled->readingAt($starts[$i])->state);
+                }
+            });
+    }
+
+    public function testCompilingAWiderRangeChangesNothingInside(): void
+    {
+        $this->forAll(Generators::choose(0, 1_000_000))->then(static function (int $seed): void {
+            $hours = self::random('Europe/Paris', $seed);
+            $instant = Moment::parse('2026-10-20T00:00', 'UTC') + $seed;
+            $narrow = HoursCompiler::compile($hours, $instant - 86400, $instant + 86400)->readingAt($instant);
+            $wide = HoursCompiler::compile($hours, $instant - 30 * 86400, $instant + 30 * 86400)->readingAt($instant);
+            self::assertSame([$narrow->state, $narrow->decision->toJson()], [$wide->state, $wide->decision->toJson()]);
+        });
+    }
+
+    private static function random(string $zone, int $seed): Timetable
+    {
+        mt_srand($seed);
+        $week = $specialDays = [];
+        for ($day = 0; $day < 7; ++$day) {
+            $at = mt_rand(0, 6) * 1800;
+            while ($at < 80000) {
+                $end = $at + mt_rand(1, 20) * 1800;
+                $week[$day][] = new Band($at, min($end, 86400), ['open', 'lunch', 'late'][mt_rand(0, 2)]);
+                $at = $end + mt_rand(0, 3) * 1800;
+            }
+        }
+        $first = intdiv(Moment::parse('2026-01-01T00:00', 'UTC') + $seed * 31, 86400);
+        for ($i = 0; $i < 5; ++$i) {
+            $day = $first + mt_rand(0, 40);
+            $specialDays[$day] = new SpecialDay($day, 'special', [new Band(mt_rand(0, 40) * 1800, mt_rand(41, 60) * 1800, 'special')]);
+        }
+
+        return new Timetable($zone, $week, $specialDays, 'closed');
+    }
+
+    private static function office(): Timetable
+    {
+        $day = [new Band(9 * self::H, 12 * self::H, 'open'), new Band(12 * self::H, 13 * self::H, 'lunch'), new Band(13 * self::H, 17 * self::H, 'open')];
+        $week = array_fill(0, 4, $day) + [4 => [...$day, new Band(22 * self::H, 26 * self::H, 'open')]];
+        $special = [];
+        foreach (['2026-12-24' => ['Christmas Eve', [new Band(9 * self::H, 13 * self::H, 'open')]], '2026-12-25' => ['Christmas Day', []], '2026-12-26' => ['Boxing Day', []]] as $date => [$name, $bands]) {
+            $special[(int) CivilDate::parse($date)] = new SpecialDay((int) CivilDate::parse($date), $name, $bands);
+        }
+
+        return new Timetable('Europe/London', $week, $special, 'closed');
+    }
+
+    private static function read(Timetable $hours, string $at): Reading
+    {
+        return (new HoursBook())->read('office', $hours, Moment::parse($at, 'Europe/London'));
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Tests;
+
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Server\Storage\Draft;
+use Meandros\Server\Storage\Editions;
+use Meandros\Server\Storage\Entity\EditState;
+use Symfony\Bundle\FrameworkBundle\KernelBrowser;
+use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
+
+/** Talks to the API with the demo plan in the draft and as edition 1; every answer is checked against the OpenAPI document. */
+abstract class ApiTestCase extends WebTestCase
+{
+    protected const DEMO = __DIR__.'/../demo/ternwick-ferries.json';
+    protected const BOOKINGS = '+441632960110';
+
+    private KernelBrowser $client;
+    private int $status = 0;
+    /** @var array<string, list<string>> */
+    private array $headers = [];
+
+    protected function setUp(): void
+    {
+        $this->client = self::createClient();
+        $this->client->disableReboot();
+        self::getContainer()->get(Draft::class)->replaceAll(PlanCodec::decode((string) file_get_contents(self::DEMO)), 'Demo', EditState::Dropped);
+        self::getContainer()->get(Editions::class)->publish('First');
+    }
+
+    /**
+     * @param array<mixed>|string|null $body
+     *
+     * @return array<string, mixed>
+     */
+    protected function send(string $method, string $path, array|string|null $body = null, ?int $revision = null, string $host = '127.0.0.1'): array
+    {
+        $headers = ['HTTP_HOST' => $host, 'CONTENT_TYPE' => 'application/json'];
+        if (null !== $revision) {
+            $headers['HTTP_IF_MATCH'] = '"'.$revision.'"';
+        }
+        $content = \is_array($body) ? json_encode([] === $body ? new \stdClass() : $body, \JSON_THROW_ON_ERROR) : $body;
+        $this->client->request($method, $path, [], [], $headers, $content ?? ('POST' === $method ? '{}' : null));
+        $response = $this->client->getResponse();
+        $this->status = $response->getStatusCode();
+        $this->headers = $response->headers->all();
+        OpenApi::check($method, $path, $this->status, (string) $response->getContent());
+
+        return json_decode((string) $response->getContent(), true, 64, \JSON_THROW_ON_ERROR);
+    }
+
+    protected function assertStatus(int $status, string $why = ''): void
+    {
+        self::assertSame($status, $this->status, $why);
+    }
+
+    protected function header(string $name): string
+    {
+        return $this->headers[strtolower($name)][0] ?? '';
+    }
+
+    /** @return array<string, mixed> */
+    protected function element(string $id): array
+    {
+        foreach ($this->send('GET', '/api/plans/draft')['elements'] as $element) {
+            if ($element['id'] === $id) {
+                return $element;
+            }
+        }
+        self::fail("No $id in the draft.");
+    }
+
+    protected function revision(string $id): int
+    {
+        return $this->send('GET', '/api/plans/draft')['revisions'][$id];
+    }
+
+    /** @param array<string, mixed> $part */
+    protected function change(string $id, array $part): array
+    {
+        return $this->send('PUT', '/api/plans/draft/elements/'.$id, $part + $this->element($id), $this->revision($id));
+    }
+
+    /** @param array<string, mixed> $more */
+    protected function sentence(string $at = '2026-11-23T10:30', array $more = []): string
+    {
+        return $this->send('POST', '/api/trial-calls', $more + ['to' => self::BOOKINGS, 'at' => $at])['sentence'];
+    }
+}

@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Tests;
+
+use Meandros\Core\Plan\Json\PlanCodec;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class PlanApiTest extends ApiTestCase
+{
+    public function testAChangedJourneyChangesTheAnswerAtOnce(): void
+    {
+        self::assertStringContainsString('rings Bookings desk for 25 s', $this->sentence());
+        $journey = $this->element('jrn_bookings');
+        foreach ($journey['steps'] as $i => $step) {
+            if ('team_bookings' === ($step['target'] ?? null)) {
+                $journey['steps'][$i]['seconds'] = 40;
+            }
+        }
+        $this->change('jrn_bookings', $journey);
+        $this->assertStatus(200);
+        self::assertStringContainsString('rings Bookings desk for 40 s', $this->sentence());
+        self::assertStringContainsString('rings Bookings desk for 25 s', $this->sentence(more: ['in' => 'live']), 'What is live stays as it was.');
+    }
+
+    public function testANewElementGetsAnIdAndCanBeUsedAtOnce(): void
+    {
+        $saved = $this->send('POST', '/api/plans/draft/elements', ['kind' => 'prompt', 'name' => 'Fog', 'scripts' => ['en' => 'Fog at sea']]);
+        $this->assertStatus(201);
+        self::assertMatchesRegularExpression('/^prm_[0-9a-f]{12}$/', $saved['id']);
+        self::assertSame('"'.$saved['revision'].'"', $this->header('ETag'));
+        self::assertSame(2, $this->send('GET', '/api/plans/draft/prompt-seconds')['seconds'][$saved['id']]['en']);
+    }
+
+    public function testAStaleWriteIsRefusedAndChangesNothing(): void
+    {
+        $stale = $this->revision('team_bookings');
+        $this->change('team_bookings', ['name' => 'Bookings']);
+        $problem = $this->send('PUT', '/api/plans/draft/elements/team_bookings', ['name' => 'Lost update'] + $this->element('team_bookings'), $stale);
+        $this->assertStatus(412);
+        self::assertStringContainsString('was changed meanwhile', $problem['detail']);
+        self::assertSame('Bookings', $this->element('team_bookings')['name']);
+        $this->send('PUT', '/api/plans/draft/elements/team_bookings', $this->element('team_bookings'));
+        $this->assertStatus(428, 'A write names its revision.');
+    }
+
+    public function testWhatIsInUseIsNotDeletedAndThePlacesAreListed(): void
+    {
+        $problem = $this->send('DELETE', '/api/plans/draft/elements/team_bookings', null, $this->revision('team_bookings'));
+        $this->assertStatus(409);
+        self::assertSame(['Bookings line', 'Reception'], array_column($problem['places'], 'name'));
+        self::assertSame($problem['places'], $this->send('GET', '/api/plans/draft/elements/team_bookings/uses')['places']);
+        self::assertSame('Bookings desk', $this->element('team_bookings')['name']);
+    }
+
+    public function testWhatIsUnusedIsDeleted(): void
+    {
+        $this->send('DELETE', '/api/plans/draft/elements/num_paris', null, $this->revision('num_paris'));
+        $this->assertStatus(200);
+        $this->send('GET', '/api/plans/draft/elements/num_paris/uses');
+        $this->assertStatus(404);
+        $this->send('DELETE', '/api/plans/draft/elements/num_paris', null, 1);
+        $this->assertStatus(404);
+    }
+
+    public function testUndoAndRedoGoBackAndForthOverEveryKindOfEdit(): void
+    {
+        $states = [$this->file()];
+        $this->change('team_freight', ['memberSeconds' => 9]);
+        $states[] = $this->file();
+        $this->send('POST', '/api/plans/draft/elements', ['kind' => 'team', 'name' => 'New', 'pattern' => 'all at once', 'members' => []]);
+        $states[] = $this->file();
+        $this->send('DELETE', '/api/plans/draft/elements/num_paris', null, $this->revision('num_paris'));
+        $states[] = $this->file();
+        for ($i = 2; $i >= 0; --$i) {
+            $this->send('POST', '/api/plans/draft/undo');
+            self::assertSame($states[$i], $this->file());
+        }
+        $this->send('POST', '/api/plans/draft/undo');
+        $this->assertStatus(409, 'Nobody wants to go back behind the beginning.');
+        for ($i = 1; $i <= 3; ++$i) {
+            $this->send('POST', '/api/plans/draft/redo');
+            self::assertSame($states[$i], $this->file());
+        }
+        $this->send('POST', '/api/plans/draft/undo');
+        $this->change('team_port', ['name' => 'Harbour']);
+        $this->send('POST', '/api/plans/draft/redo');
+        $this->assertStatus(409, 'After another edit there is nothing to redo.');
+        $log = $this->send('GET', '/api/plans/draft/history')['edits'];
+        self::assertSame(['Change Port office', 'Delete Paris ventes'], \array_slice(array_column($log, 'label'), 0, 2));
+        self::assertSame('dropped', $log[1]['state']);
+    }
+
+    public function testPublishingNumbersEditionsAndOldOnesComeBack(): void
+    {
+        $problem = $this->send('POST', '/api/editions', ['note' => 'Nothing new']);
+        $this->assertStatus(409);
+        self::assertStringContainsString('same as edition 1', $problem['detail']);
+        $this->send('POST', '/api/editions', ['note' => '']);
+        $this->assertStatus(422);
+
+        $before = $this->file();
+        $this->change('team_bookings', ['name' => 'Reservations desk']);
+        self::assertSame([['id' => 'team_bookings', 'kind' => 'team', 'name' => 'Reservations desk', 'what' => 'changed']], $this->send('GET', '/api/editions')['pending']);
+        $edition = $this->send('POST', '/api/editions', ['note' => 'A new name']);
+        $this->assertStatus(201);
+        self::assertSame(2, $edition['number']);
+        self::assertStringContainsString('Reservations desk', $this->sentence(more: ['in' => 'live']));
+        self::assertStringContainsString('Bookings desk', $this->sentence(more: ['in' => '1']));
+
+        $this->send('POST', '/api/editions/1/restore');
+        self::assertSame($before, $this->file());
+        $this->send('POST', '/api/plans/draft/undo');
+        self::assertStringContainsString('Reservations desk', $this->sentence());
+        $this->send('POST', '/api/editions/9/restore');
+        $this->assertStatus(404);
+    }
+
+    public function testWhatIsUnfinishedIsFoundAndBlocksPublishing(): void
+    {
+        $this->change('num_paris', ['target' => null]);
+        $findings = $this->send('GET', '/api/plans/draft/findings')['findings'];
+        self::assertSame([['num_paris', true, '/target']], array_map(static fn (array $one): array => [$one['id'], $one['blocks'], $one['pointer']], $findings));
+        $problem = $this->send('POST', '/api/editions', ['note' => 'Half done']);
+        $this->assertStatus(409);
+        self::assertSame($findings, $problem['findings']);
+    }
+
+    public function testAPlanFileIsBroughtInWholeOrNotAtAll(): void
+    {
+        $before = $this->file();
+        $plan = json_decode($before, true);
+        $plan['elements'][0]['name'] = 'Ternwick Quay';
+        $this->send('PUT', '/api/plans/draft/file', $plan);
+        $this->assertStatus(200);
+        self::assertNotSame($before, $this->file());
+        $this->send('POST', '/api/plans/draft/undo');
+        self::assertSame($before, $this->file());
+
+        $plan['elements'][0]['zone'] = 'Nowhere/Atall';
+        $problem = $this->send('PUT', '/api/plans/draft/file', $plan);
+        $this->assertStatus(422);
+        self::assertSame('/elements/0/zone', $problem['errors'][0]['pointer']);
+        $this->send('PUT', '/api/plans/draft/file', '{"meandros": 1,');
+        $this->assertStatus(422);
+        self::assertSame($before, $this->file());
+    }
+
+    /** @param array<string, mixed> $part */
+    #[DataProvider('badInput')]
+    public function testBadInputNamesTheFieldAndNothingIsLost(string $id, array $part, string $pointer): void
+    {
+        $before = $this->file();
+        $problem = $this->change($id, $part);
+        $this->assertStatus(422);
+        self::assertContains($pointer, array_column($problem['errors'], 'pointer'));
+        self::assertSame('application/problem+json', $this->header('Content-Type'));
+        self::assertSame($before, $this->file());
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>, string}> */
+    public static function badInput(): iterable
+    {
+        yield 'no number' => ['num_paris', ['number' => 'ring me'], '/number'];
+        yield 'a number twice' => ['num_paris', ['number' => self::BOOKINGS], '/number'];
+        yield 'a reference to something gone' => ['num_paris', ['target' => 'jrn_gone'], '/target'];
+        yield 'a band inside out' => ['hrs_lost', ['week' => [['days' => ['mo'], 'from' => '12:00', 'to' => '09:00', 'state' => 'open']]], '/week/0/to'];
+        yield 'an unknown zone' => ['sit_ternwick', ['zone' => 'Europe/Ternwick'], '/zone'];
+        yield 'a date that does not exist' => ['hrs_lost', ['specialDays' => [['date' => '2027-04-31', 'name' => 'x', 'bands' => []]]], '/specialDays/0/date'];
+        yield 'a journey that goes round' => ['jrn_lost', ['steps' => [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_lost']]], '/steps/0/journey'];
+        yield 'a round through others' => ['jrn_main', ['steps' => [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_main']]], '/steps/0/journey'];
+        yield 'a person without a name' => ['per_dana', ['name' => ' '], '/name'];
+        yield 'a list that is none' => ['per_dana', ['phones' => 'desk'], '/phones'];
+        yield 'another kind' => ['per_dana', ['kind' => 'parrot'], '/kind'];
+        yield 'another id' => ['per_dana', ['id' => 'per_other'], '/id'];
+    }
+
+    public function testBrokenRequestsAreClearFaultsOfTheirs(): void
+    {
+        $this->send('POST', '/api/plans/draft/elements', 'not json');
+        $this->assertStatus(422);
+        $this->send('POST', '/api/plans/draft/elements', '[]');
+        $this->assertStatus(422);
+        $this->send('POST', '/api/trial-calls', '"call"');
+        $this->assertStatus(422);
+        $this->send('GET', '/api/plans/elsewhere');
+        $this->assertStatus(404);
+        $this->send('GET', '/api/plans/99');
+        $this->assertStatus(404);
+        $this->send('GET', '/api/nowhere');
+        $this->assertStatus(404);
+        $this->send('PATCH', '/api/editions');
+        $this->assertStatus(405);
+    }
+
+    private function file(): string
+    {
+        return PlanCodec::encode(PlanCodec::fromData($this->send('GET', '/api/plans/draft/file')));
+    }
+}

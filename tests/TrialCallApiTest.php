@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Tests;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class TrialCallApiTest extends ApiTestCase
+{
+    public function testACallOnABankHolidayHearsSo(): void
+    {
+        self::assertSame('Hears “Public holiday”, then leaves a message with Bookings mailbox.', $this->sentence('2026-12-25T12:59'));
+    }
+
+    public function testTheTraceGivesTheWayAndTheReasons(): void
+    {
+        $trace = $this->send('POST', '/api/trial-calls', ['to' => self::BOOKINGS, 'from' => '07700 900123', 'at' => '2026-11-23T12:30', 'assume' => ['keys' => ['3'], 'phones' => [['who' => 'per_ines/mobile', 'does' => 'answers', 'after' => 11]]]]);
+        self::assertSame(['answered', 'per_ines', 'per_ines/mobile'], array_values($trace['ending']));
+        self::assertSame('+447700900123', $trace['call']['from']);
+        self::assertSame(['label' => 'Bookings', 'language' => 'en'], $trace['shown']);
+        $look = array_values(array_filter($trace['events'], static fn (array $event): bool => 'hours' === $event['kind']))[0];
+        self::assertSame(['by' => 'week', 'date' => '2026-11-23', 'band' => ['from' => '12:00', 'to' => '13:30', 'state' => 'lunch'], 'name' => null], $look['because']['decision']);
+        self::assertSame('2026-11-23T13:30:00+00:00', $look['because']['until']);
+        self::assertSame(11, $trace['rung'][1]['until'] - $trace['rung'][1]['from']);
+    }
+
+    public function testTheSameInstantInAnotherZone(): void
+    {
+        $london = $this->sentence('2026-11-23T12:30');
+        self::assertSame($london, $this->sentence('2026-11-23T13:30', ['zone' => 'Europe/Paris']));
+        self::assertSame($london, $this->sentence('2026-11-23T12:30:00Z', ['zone' => 'Asia/Tokyo']));
+    }
+
+    public function testTheNextAndThePreviousChange(): void
+    {
+        $at = fn (string $way, string $from): ?string => $this->send('POST', "/api/trial-calls/$way-change", ['to' => self::BOOKINGS, 'at' => $from])['at'];
+        self::assertSame('2026-11-23T12:00:00+00:00', $at('next', '2026-11-23T10:00'));
+        self::assertSame('2026-11-23T13:30:00+00:00', $at('next', '2026-11-23T12:00'));
+        self::assertSame('2026-11-23T08:00:00+00:00', $at('previous', '2026-11-23T10:00'));
+        self::assertSame('2026-11-22T17:00:00+00:00', $at('previous', '2026-11-23T08:00'));
+    }
+
+    public function testANumberThatPointsAtAPersonShowsItsSteps(): void
+    {
+        $trace = $this->send('POST', '/api/trial-calls', ['to' => '+441632960101', 'at' => '2026-11-23T10:30']);
+        self::assertSame(['ring', 'message'], array_column($trace['directSteps'], 'do'));
+        self::assertSame('mbx_reception', $trace['ending']['who']);
+        $extension = $this->send('POST', '/api/trial-calls', ['to' => '200', 'at' => '2026-11-23T10:30']);
+        self::assertSame($trace['ending'], $extension['ending']);
+    }
+
+    public function testAllHoursAtAMomentInTheirOwnZones(): void
+    {
+        $states = $this->send('GET', '/api/plans/draft/hours?at=2026-11-23T12:45&zone=Europe/London')['states'];
+        self::assertSame(['lunch', '2026-11-23T12:45:00'], [$states['hrs_bookings']['state'], $states['hrs_bookings']['local']]);
+        self::assertSame(['lunch', '2026-11-23T13:45:00'], [$states['hrs_port']['state'], $states['hrs_port']['local']]);
+        self::assertSame('2026-11-23T14:00:00+01:00', $states['hrs_port']['until']);
+    }
+
+    public function testNumbersAreUnderstoodAsTheyAreTyped(): void
+    {
+        self::assertSame(['number' => '+33261910199', 'international' => '+33 2 61 91 01 99'], $this->send('GET', '/api/phone-numbers?text=02%2061%2091%2001%2099&country=FR'));
+        $problem = $this->send('GET', '/api/phone-numbers?text=hello&country=GB');
+        $this->assertStatus(422);
+        self::assertSame('/text', $problem['errors'][0]['pointer']);
+    }
+
+    /** @param array<string, mixed> $call */
+    #[DataProvider('badCalls')]
+    public function testABadCallNamesTheField(array $call, string $pointer): void
+    {
+        $problem = $this->send('POST', '/api/trial-calls', $call + ['to' => self::BOOKINGS, 'at' => '2026-11-23T10:30']);
+        $this->assertStatus(422);
+        self::assertContains($pointer, array_column($problem['errors'], 'pointer'));
+    }
+
+    /** @return iterable<array{array<string, mixed>, string}> */
+    public static function badCalls(): iterable
+    {
+        yield [['to' => 'hello'], '/to'];
+        yield [['to' => '+441632960999'], '/to'];
+        yield [['to' => ''], '/to'];
+        yield [['from' => 'somebody'], '/from'];
+        yield [['at' => '2026-02-30T10:00'], '/at'];
+        yield [['at' => 'noon'], '/at'];
+        yield [['zone' => 'Mars/Olympus'], '/zone'];
+        yield [['assume' => ['keys' => ['12']]], '/assume/keys/0'];
+        yield [['assume' => ['phones' => [['who' => '*', 'does' => 'sleeps', 'after' => 1]]]], '/assume/phones/0/does'];
+        yield [['assume' => ['patience' => -5]], '/assume/patience'];
+        yield [['assume' => 'the best'], '/assume'];
+    }
+
+    public function testAnswersAreNotKeptOrFramedAndOtherHostsAreRefused(): void
+    {
+        $this->send('GET', '/api/up');
+        self::assertSame(['nosniff', 'no-store, private'], [$this->header('X-Content-Type-Options'), $this->header('Cache-Control')]);
+        self::assertStringContainsString("frame-ancestors 'none'", $this->header('Content-Security-Policy'));
+        $this->send('GET', '/api/up', host: 'elsewhere.example');
+        $this->assertStatus(400, 'A page of another host must not reach the API by pointing its name here.');
+    }
+}

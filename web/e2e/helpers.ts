@@ -1,0 +1,29 @@
+import { type APIRequestContext, expect, type Page } from '@playwright/test';
+
+/** A weekday morning on which the bookings desk is open. */
+export const MORNING = '2026-11-23T10:30:00';
+
+export function address(path: string, more: Record<string, string> = {}): string {
+    return `${path}?${new URLSearchParams({ to: '+441632960110', at: MORNING, ...more })}`;
+}
+
+export const sentence = (page: Page) => page.locator('.answer .sentence');
+
+/** Waits until the last change has reached the server. */
+export async function saved(page: Page) {
+    await expect(page.locator('.saving')).toHaveText('Saved');
+}
+
+/** Puts the first edition back, so that each test starts from the demo plan. */
+export async function startOver(request: APIRequestContext) {
+    const answer = await request.post('/api/editions/1/restore', { data: {} });
+    expect(answer.ok()).toBe(true);
+}
+
+/** Chooses in a select that can be searched, by keyboard. */
+export async function choose(page: Page, label: string, text: string) {
+    const box = page.getByRole('combobox', { name: label, exact: true });
+    await box.click();
+    await box.fill(text);
+    await page.locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: text }).first().click();
+}

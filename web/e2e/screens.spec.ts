@@ -1,0 +1,52 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { address } from './helpers';
+
+const SCREENS = [
+    '/',
+    '/numbers',
+    '/journeys/jrn_bookings',
+    '/hours/hrs_bookings',
+    '/people/per_ines',
+    '/teams/team_freight',
+    '/prompts',
+    '/mailboxes',
+    '/sites',
+    '/editions',
+];
+
+for (const mode of ['light', 'dark'] as const) {
+    test.describe(`in ${mode} colours`, () => {
+        test.use({ colorScheme: mode });
+        for (const screen of SCREENS) {
+            test(`${screen} is accessible and fits 1280 wide`, async ({ page }) => {
+                await page.goto(address(screen));
+                await expect(page.locator('main h1, main h2').first()).toBeVisible();
+                await expect(page.locator('.answer .sentence p')).toBeVisible();
+                await page.waitForLoadState('networkidle');
+                const found = await new AxeBuilder({ page })
+                    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+                    .analyze();
+                expect(
+                    found.violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target).join(' | ')}`),
+                ).toEqual([]);
+                expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
+            });
+        }
+    });
+}
+
+test('the assumptions and an edited step are accessible', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_bookings', { phones: '*~answers~8' }));
+    await page.getByRole('button', { name: /Assuming/ }).click();
+    await expect(page.getByRole('group', { name: 'Assumptions' })).toBeVisible();
+    const found = await new AxeBuilder({ page }).include('.assumptions').analyze();
+    expect(found.violations.map((one) => one.id)).toEqual([]);
+    await page.keyboard.press('Escape');
+    await page.locator('[data-row]').first().focus();
+    await page.keyboard.press('Enter');
+    const editing = await new AxeBuilder({ page }).include('.row.editing').analyze();
+    expect(editing.violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target).join(' | ')}`)).toEqual(
+        [],
+    );
+});
