@@ -49,7 +49,7 @@ final readonly class TrialCallRequest
 
     private static function siteOf(Plan $plan, string $to): ?Site
     {
-        foreach ($plan->elements() as $element) {
+        foreach ($plan->mentioning($to) as $element) {
             if (($element instanceof Number && $element->number === $to) || ($element instanceof Person && $element->extension === $to)) {
                 return $plan->get(Site::class, $element->site);
             }

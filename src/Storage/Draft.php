@@ -10,7 +10,9 @@ use Meandros\Core\Plan\Check\Integrity;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\StoredElement;
 use Meandros\Server\Storage\Entity\DraftElement;
 use Meandros\Server\Storage\Entity\Edit;
 use Meandros\Server\Storage\Entity\EditChange;
@@ -30,12 +32,12 @@ final readonly class Draft
     public function plan(): Plan
     {
         $elements = [];
-        foreach ($this->database->iterateColumn('SELECT body FROM draft_element ORDER BY kind, name, id') as $body) {
-            \assert(\is_string($body));
-            $elements[] = PlanCodec::storedElement($body);
+        /** @var array{string, string, string} $row */
+        foreach ($this->database->iterateNumeric('SELECT id, kind, body FROM draft_element ORDER BY kind, name, id') as $row) {
+            $elements[$row[0]] = new StoredElement(Kind::from($row[1]), $row[2]);
         }
 
-        return Plan::of(self::NAME, $elements);
+        return Plan::stored(self::NAME, $elements);
     }
 
     /** @return array<string, int> revision by element id */

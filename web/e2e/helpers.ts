@@ -1,7 +1,7 @@
 import { type APIRequestContext, expect, type Page } from '@playwright/test';
 
 /** A weekday morning on which the bookings desk is open. */
-export const MORNING = '2026-11-23T10:30:00';
+const MORNING = '2026-11-23T10:30:00';
 
 export function address(path: string, more: Record<string, string> = {}): string {
     return `${path}?${new URLSearchParams({ to: '+441632960110', at: MORNING, ...more })}`;

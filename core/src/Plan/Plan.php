@@ -4,11 +4,18 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
-/** The whole routing: an immutable set of elements by id. */
-final readonly class Plan
+use Meandros\Core\Plan\Json\PlanCodec;
+
+/**
+ * The whole routing: a set of elements by id, which never changes.
+ *
+ * Elements may be given as they are stored. They are then read from their JSON when they are first wanted: a trace
+ * and a check of one element touch a few out of thousands.
+ */
+final class Plan
 {
-    /** @param array<string, Element> $elements by id */
-    private function __construct(public string $name, private array $elements)
+    /** @param array<string, Element|StoredElement> $elements by id */
+    private function __construct(public readonly string $name, private array $elements)
     {
     }
 
@@ -23,9 +30,20 @@ final readonly class Plan
         return new self($name, $byId);
     }
 
+    /** @param array<string, StoredElement> $elements by id, checked when they were stored */
+    public static function stored(string $name, array $elements): self
+    {
+        return new self($name, $elements);
+    }
+
     public function find(?string $id): ?Element
     {
-        return null === $id ? null : $this->elements[$id] ?? null;
+        $element = null === $id ? null : $this->elements[$id] ?? null;
+        if ($element instanceof StoredElement) {
+            $element = $this->elements[$id] = PlanCodec::storedElement($element->json);
+        }
+
+        return $element;
     }
 
     /**
@@ -42,15 +60,10 @@ final readonly class Plan
         return $element instanceof $class ? $element : null;
     }
 
-    public function nameOf(?string $id): string
-    {
-        return $this->find($id)?->name() ?? 'nobody chosen yet';
-    }
-
     /** @return array<string, Element> */
     public function elements(): array
     {
-        return $this->elements;
+        return $this->read(array_keys($this->elements));
     }
 
     /**
@@ -62,7 +75,32 @@ final readonly class Plan
      */
     public function all(string $class): array
     {
-        return array_values(array_filter($this->elements, static fn (Element $element): bool => $element instanceof $class));
+        $wanted = [];
+        foreach ($this->elements as $id => $element) {
+            if ($element instanceof StoredElement ? is_a($element->kind->elementClass(), $class, true) : $element instanceof $class) {
+                $wanted[] = $id;
+            }
+        }
+
+        return array_values(array_filter($this->read($wanted), static fn (Element $element): bool => $element instanceof $class));
+    }
+
+    /**
+     * Elements in which the text may stand as a whole value: all that have it, and perhaps some that do not.
+     *
+     * @return array<string, Element>
+     */
+    public function mentioning(string $text): array
+    {
+        $quoted = '"'.$text.'"';
+        $wanted = [];
+        foreach ($this->elements as $id => $element) {
+            if (!$element instanceof StoredElement || str_contains($element->json, $quoted)) {
+                $wanted[] = $id;
+            }
+        }
+
+        return $this->read($wanted);
     }
 
     public function with(Element $element): self
@@ -70,19 +108,11 @@ final readonly class Plan
         return new self($this->name, [$element->id() => $element] + $this->elements);
     }
 
-    public function without(string $id): self
-    {
-        $rest = $this->elements;
-        unset($rest[$id]);
-
-        return new self($this->name, $rest);
-    }
-
     /** @return list<Place> every place that mentions the element */
     public function usesOf(string $id): array
     {
         $places = [];
-        foreach ($this->elements as $element) {
+        foreach ($this->mentioning($id) as $element) {
             foreach ($element->references() as $reference) {
                 if ($reference->id === $id) {
                     $places[] = new Place($element, $reference);
@@ -91,5 +121,23 @@ final readonly class Plan
         }
 
         return $places;
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return array<string, Element>
+     */
+    private function read(array $ids): array
+    {
+        $elements = [];
+        foreach ($ids as $id) {
+            $element = $this->find($id);
+            if (null !== $element) {
+                $elements[$id] = $element;
+            }
+        }
+
+        return $elements;
     }
 }

@@ -38,7 +38,7 @@ final readonly class Entry
     /** @throws InvalidData */
     public static function find(Plan $plan, string $dialled): self
     {
-        foreach ($plan->elements() as $element) {
+        foreach ($plan->mentioning($dialled) as $element) {
             if ($element instanceof Number && $element->number === $dialled) {
                 $journey = $plan->get(Journey::class, $element->target)?->id();
 

@@ -1,6 +1,6 @@
 import { Input } from 'antd';
 import { useEffect, useState } from 'react';
-import { DAY_SECONDS, toSeconds, toTime } from './bands';
+import { DAY_SECONDS, toSeconds, toTime, understandTime } from './bands';
 
 /** A time of day as typed: 9, 930, 9:30, 17:30:15; an hour above 24 lies on the next day. */
 export function TimeInput({
@@ -17,7 +17,7 @@ export function TimeInput({
     const [text, setText] = useState(value);
     useEffect(() => setText(value), [value]);
     const commit = () => {
-        const time = understand(text);
+        const time = understandTime(text);
         if (time === null) setText(value);
         else if (time !== value) onSave(time);
     };
@@ -37,10 +37,4 @@ export function TimeInput({
             {seconds > DAY_SECONDS && <span className="quiet">= {toTime(seconds - DAY_SECONDS)} next day</span>}
         </span>
     );
-}
-
-function understand(text: string): string | null {
-    const bare = /^(\d{1,2})(\d{2})?$/.exec(text.trim());
-    const seconds = toSeconds(bare ? `${bare[1]}:${bare[2] ?? '00'}` : text.replace('.', ':'));
-    return seconds === null ? null : toTime(seconds);
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { WeekBand } from '../api/types';
-import { daysInWords, paint, toSeconds, toTime } from './bands';
+import { daysInWords, paint, toSeconds, toTime, understandTime } from './bands';
 
 const H = 3600;
 const week: WeekBand[] = [{ days: ['mo', 'tu'], from: '09:00', to: '17:00', state: 'open' }];
@@ -44,6 +44,17 @@ describe('times of day', () => {
         expect(toSeconds('26:00')).toBe(26 * H);
         expect(toTime(toSeconds('9:05:30') ?? 0)).toBe('09:05:30');
         expect(toSeconds('9.30')).toBeNull();
+    });
+
+    it('are understood as people type them', () => {
+        expect(['9', '930', '9.30', '17:30:15', '1630'].map(understandTime)).toEqual([
+            '09:00',
+            '09:30',
+            '09:30',
+            '17:30:15',
+            '16:30',
+        ]);
+        expect(understandTime('noon')).toBeNull();
     });
 
     it('name days in a row as a range', () => {

@@ -30,6 +30,13 @@ export function toTime(seconds: number): string {
     return seconds % 60 === 0 ? text : `${text}:${two(seconds % 60)}`;
 }
 
+/** A time as people type it: 9, 930, 9.30, 9:30, 17:30:15. */
+export function understandTime(text: string): string | null {
+    const bare = /^(\d{1,2})(\d{2})?$/.exec(text.trim());
+    const seconds = toSeconds(bare ? `${bare[1]}:${bare[2] ?? '00'}` : text.replace('.', ':'));
+    return seconds === null ? null : toTime(seconds);
+}
+
 export function stretchesByDay(week: WeekBand[]): Stretch[][] {
     return DAYS.map((day) => week.filter((band) => band.days.includes(day)).flatMap((band) => stretch(band)));
 }

@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { useLocation } from 'react-router';
 import type { Journey, Step, Trace } from '../api/types';
 import { CourseLine } from '../call/CourseLine';
 import { usePlan } from '../plan/usePlan';
@@ -58,6 +59,11 @@ export function Outline({
         if (refocus.current) focusRow(refocus.current);
         refocus.current = undefined;
     }, [rows]);
+
+    // A link to a step brings the keyboard to it.
+    const { hash } = useLocation();
+    // biome-ignore lint/correctness/useExhaustiveDependencies: only when the link is followed
+    useEffect(() => focusRow(rows.find((row) => row.key === hash.slice(1))?.key), [hash]);
 
     const put = (steps: Step[], focus?: string) => {
         refocus.current = focus;

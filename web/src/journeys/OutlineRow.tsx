@@ -107,15 +107,17 @@ export function OutlineRow(props: Props) {
             <span role="gridcell" className="tools">
                 {!disabled && (
                     <>
-                        <Button
-                            size="small"
-                            type="text"
-                            tabIndex={-1}
-                            aria-label={`Edit ${name}`}
-                            onClick={editing ? props.onDone : props.onEdit}
-                        >
-                            {editing ? 'Done' : 'Edit'}
-                        </Button>
+                        {!editing && (
+                            <Button
+                                size="small"
+                                type="text"
+                                tabIndex={-1}
+                                aria-label={`Edit ${name}`}
+                                onClick={props.onEdit}
+                            >
+                                Edit
+                            </Button>
+                        )}
                         <Button
                             size="small"
                             type="text"

@@ -3,6 +3,7 @@ import { useEffect, useMemo } from 'react';
 import { useEditions } from '../editions/useEditions';
 import { usePlan } from '../plan/usePlan';
 import { AssumptionsEditor, assumptionsInWords } from './AssumptionsEditor';
+import { ClockInput } from './ClockInput';
 import { useMomentZone } from './useAnswer';
 import { nowIn, useMoment } from './useMoment';
 
@@ -22,10 +23,14 @@ export function MomentBar() {
     }, [plan, numbers, moment.at, moment.to, zone, change]);
 
     const [date = '', time = ''] = moment.at.split('T');
-    const options = numbers.map((one) => ({ value: one.number, label: `${one.name} · ${one.number}` }));
+    const options = numbers.map((one) => ({
+        value: one.number,
+        label: `${one.name} · ${plan?.plan.international[one.number] ?? one.number}`,
+        name: one.name,
+    }));
     const extensions = (plan?.all('person') ?? [])
         .filter((one) => one.extension)
-        .map((one) => ({ value: one.extension, label: `${one.name} · ${one.extension}` }));
+        .map((one) => ({ value: one.extension, label: `${one.name} · ${one.extension}`, name: one.name }));
     const setAt = (nextDate: string, nextTime: string) =>
         nextDate && nextTime && change({ at: `${nextDate}T${nextTime.length === 5 ? `${nextTime}:00` : nextTime}` });
 
@@ -35,6 +40,7 @@ export function MomentBar() {
             <Select
                 aria-label="Number called"
                 className="to"
+                optionLabelProp="name"
                 showSearch={{ optionFilterProp: 'label' }}
                 value={moment.to || null}
                 popupMatchSelectWidth={300}
@@ -54,7 +60,7 @@ export function MomentBar() {
                 onBlur={(event) => change({ from: event.target.value.trim() })}
                 onPressEnter={(event) => change({ from: event.currentTarget.value.trim() })}
             />
-            <span>on</span>
+            <span>on {weekday(date)}</span>
             <Input
                 aria-label="Date"
                 className="date"
@@ -63,14 +69,7 @@ export function MomentBar() {
                 onChange={(event) => setAt(event.target.value, time || '12:00:00')}
             />
             <span>at</span>
-            <Input
-                aria-label="Time"
-                className="time"
-                type="time"
-                step={1}
-                value={time}
-                onChange={(event) => setAt(date, event.target.value)}
-            />
+            <ClockInput value={time} onSave={(next) => setAt(date, next)} />
             <Select
                 aria-label="Time zone"
                 className="zone"
@@ -100,11 +99,14 @@ export function MomentBar() {
                 ]}
                 onChange={(which) => change({ in: which })}
             />
-            <Popover trigger="click" placement="bottomRight" destroyOnHidden content={<AssumptionsEditor />}>
-                <Button size="small" aria-label={`Assuming: ${assumptionsInWords(moment, plan)}`}>
-                    {assumptionsInWords(moment, plan)}
-                </Button>
-            </Popover>
+            <span className="nowrap">
+                if{' '}
+                <Popover trigger="click" placement="bottomRight" destroyOnHidden content={<AssumptionsEditor />}>
+                    <Button size="small" aria-label={`Assuming: ${assumptionsInWords(moment, plan)}`}>
+                        {assumptionsInWords(moment, plan)}
+                    </Button>
+                </Popover>
+            </span>
         </section>
     );
 }
@@ -112,4 +114,9 @@ export function MomentBar() {
 function zoneOptions(siteZones: string[], current: string) {
     const all = [...new Set([current, ...siteZones, ...Intl.supportedValuesOf('timeZone')])];
     return all.map((zone) => ({ value: zone, label: zone }));
+}
+
+function weekday(date: string): string {
+    const day = new Date(`${date}T12:00:00Z`);
+    return Number.isNaN(day.getTime()) ? '' : day.toLocaleDateString('en-GB', { weekday: 'short', timeZone: 'UTC' });
 }

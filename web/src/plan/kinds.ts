@@ -3,19 +3,20 @@ import type { PlanIndex } from './usePlan';
 
 export interface KindInfo {
     one: string;
+    aNew: string;
     many: string;
     path: string;
 }
 
 export const KINDS: Record<Kind, KindInfo> = {
-    number: { one: 'number', many: 'Numbers', path: 'numbers' },
-    journey: { one: 'journey', many: 'Journeys', path: 'journeys' },
-    hours: { one: 'hours', many: 'Hours', path: 'hours' },
-    person: { one: 'person', many: 'People', path: 'people' },
-    team: { one: 'team', many: 'Teams', path: 'teams' },
-    prompt: { one: 'prompt', many: 'Prompts', path: 'prompts' },
-    mailbox: { one: 'mailbox', many: 'Mailboxes', path: 'mailboxes' },
-    site: { one: 'site', many: 'Sites', path: 'sites' },
+    number: { one: 'number', aNew: 'a new number', many: 'Numbers', path: 'numbers' },
+    journey: { one: 'journey', aNew: 'a new journey', many: 'Journeys', path: 'journeys' },
+    hours: { one: 'hours', aNew: 'new hours', many: 'Hours', path: 'hours' },
+    person: { one: 'person', aNew: 'a new person', many: 'People', path: 'people' },
+    team: { one: 'team', aNew: 'a new team', many: 'Teams', path: 'teams' },
+    prompt: { one: 'prompt', aNew: 'a new prompt', many: 'Prompts', path: 'prompts' },
+    mailbox: { one: 'mailbox', aNew: 'a new mailbox', many: 'Mailboxes', path: 'mailboxes' },
+    site: { one: 'site', aNew: 'a new site', many: 'Sites', path: 'sites' },
 };
 
 /** A new element with sensible defaults; null where something else must exist first. */

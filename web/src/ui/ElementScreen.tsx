@@ -93,8 +93,8 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
                         <div className="adder">
                             <Input
                                 size="small"
-                                aria-label={`Name of a new ${info.one}`}
-                                placeholder={`Name of a new ${info.one}`}
+                                aria-label={`Name of ${info.aNew}`}
+                                placeholder={`Name of ${info.aNew}`}
                                 value={name}
                                 onChange={(event) => setName(event.target.value)}
                                 onPressEnter={add}

@@ -42,7 +42,8 @@ final readonly class Integrity
     public function problemsOf(Element $element): array
     {
         $problems = [...$this->brokenReferences($element), ...EndlessJourney::problems($this->plan, $element)];
-        foreach ($this->plan->elements() as $other) {
+        $unique = self::uniqueValue($element);
+        foreach (null === $unique ? [] : $this->plan->mentioning($unique) as $other) {
             $clash = $other->id() === $element->id() ? null : $this->clash($element, $other);
             if (null !== $clash) {
                 $problems[] = $clash;
@@ -74,11 +75,7 @@ final readonly class Integrity
     {
         $seen = [];
         foreach ($this->plan->elements() as $id => $element) {
-            $key = match (true) {
-                $element instanceof Number => $element->number,
-                $element instanceof Person && '' !== $element->extension => 'extension '.$element->extension,
-                default => null,
-            };
+            $key = self::uniqueValue($element);
             if (null === $key) {
                 continue;
             }
@@ -88,6 +85,16 @@ final readonly class Integrity
             }
             $seen[$key] = $element;
         }
+    }
+
+    /** The number or the extension that no other element may have; a number starts with a plus sign, so the two never meet. */
+    private static function uniqueValue(Element $element): ?string
+    {
+        return match (true) {
+            $element instanceof Number => $element->number,
+            $element instanceof Person && '' !== $element->extension => $element->extension,
+            default => null,
+        };
     }
 
     private function clash(Element $element, Element $other): ?Problem

@@ -12,7 +12,8 @@ use Meandros\Core\Plan\InvalidData;
  */
 final readonly class Input
 {
-    private const MOST_ITEMS = 5000;
+    /** A plan of a large company has some ten thousand elements. */
+    private const MOST_ITEMS = 50000;
 
     private function __construct(private mixed $value, public string $pointer, private Complaints $complaints, private bool $given = true)
     {

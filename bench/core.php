@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Figures of the core, each beside a reference measured in the same run:
+ *   hours  state lookups per second on compiled hours, beside python-dateutil's rrule.before
+ *   trace  one trace on the demo plan, and on one of 10,000 elements
+ */
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Routing\Router;
+use Meandros\Core\Time\HoursCompiler;
+
+require __DIR__.'/../vendor/autoload.php';
+
+/** @param list<float> $milliseconds */
+function figures(array $milliseconds): string
+{
+    sort($milliseconds);
+    $at = static fn (float $part): float => $milliseconds[(int) floor($part * (count($milliseconds) - 1))];
+
+    return sprintf('median %.3f ms, p95 %.3f ms', $at(0.5), $at(0.95));
+}
+
+$json = (string) file_get_contents(__DIR__.'/../demo/ternwick-ferries.json');
+$plan = PlanCodec::decode($json);
+$start = (int) gmmktime(0, 0, 0, 1, 1, 2026);
+$years = 5 * 365 * 86400;
+$hours = $plan->get(Hours::class, 'hrs_bookings') ?? exit(1);
+$timetable = $hours->timetable('Europe/London');
+
+$compile = [];
+for ($i = 0; $i < 15; ++$i) {
+    $t = hrtime(true);
+    $compiled = HoursCompiler::compile($timetable, $start, $start + $years);
+    $compile[] = (hrtime(true) - $t) / 1e6;
+}
+mt_srand(1);
+$instants = [];
+for ($i = 0; $i < 200_000; ++$i) {
+    $instants[] = $start + mt_rand(0, $years - 1);
+}
+$rates = [];
+for ($round = 0; $round < 7; ++$round) {
+    [$starts, $states, $open] = [$compiled->starts, $compiled->states, 0];
+    $t = hrtime(true);
+    foreach ($instants as $instant) {
+        $i = $compiled->stretchAt($instant);
+        $state = $states[$i];
+        $until = $starts[$i + 1] ?? null;
+        $open += 'open' === $state && null !== $until ? 1 : 0;
+    }
+    $rates[] = count($instants) / ((hrtime(true) - $t) / 1e9);
+}
+sort($rates);
+$rate = $rates[3];
+$reference = (float) trim((string) shell_exec('/usr/bin/python3 '.escapeshellarg(__DIR__.'/dateutil_before.py')));
+printf("hours   compile five years of Bookings hours: %s (%d changes; bar of issue 3: 50 ms)\n", figures($compile), count($compiled->starts));
+printf("hours   \"which state, until when\": %s answers/s, median of 7 (bar 1,000,000)\n", number_format($rate));
+printf("        python-dateutil rrule.before: %s answers/s; ratio %s (bar 500)\n", number_format($reference), number_format($rate / $reference));
+
+/** @return list<float> milliseconds of each trace */
+function traces(Plan $plan, int $start): array
+{
+    $router = new Router();
+    $numbers = ['+441632960100', '+441632960110', '+441632960150', '+33261910100', '+441632960101'];
+    $times = [];
+    mt_srand(2);
+    for ($i = 0; $i < 2000; ++$i) {
+        $call = new TrialCall($numbers[$i % 5], Caller::parse('', 'GB'), $start + mt_rand(0, 365 * 86400));
+        $t = hrtime(true);
+        $router->trace($plan, $call, new Assumptions());
+        $times[] = (hrtime(true) - $t) / 1e6;
+    }
+
+    return $times;
+}
+
+$decode = [];
+for ($i = 0; $i < 15; ++$i) {
+    $t = hrtime(true);
+    json_decode($json, true, 128, \JSON_THROW_ON_ERROR);
+    $decode[] = (hrtime(true) - $t) / 1e6;
+}
+printf("trace   demo plan, random moments of a year: %s (bar p95 2 ms)\n", figures(traces($plan, $start)));
+
+$elements = $plan->elements();
+for ($i = count($elements); $i < 10_000; ++$i) {
+    $elements['prm_more_'.$i] = PlanCodec::element(0 === $i % 5
+        ? ['id' => 'num_more_'.$i, 'kind' => 'number', 'name' => 'Number '.$i, 'number' => sprintf('+4420794%05d', $i), 'site' => 'sit_ternwick', 'language' => 'en', 'target' => 'jrn_main']
+        : ['id' => 'prm_more_'.$i, 'kind' => 'prompt', 'name' => 'Prompt '.$i, 'scripts' => ['en' => 'More words']]);
+}
+$large = Plan::of('Large', $elements);
+printf("trace   plan of %s elements: %s (bar p95 5 ms)\n", number_format(count($large->elements())), figures(traces($large, $start)));
+printf("        reference: json_decode of the demo plan: %s\n", figures($decode));
+printf("memory  peak %.1f MB\n", memory_get_peak_usage() / 1048576);

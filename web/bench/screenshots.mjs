@@ -1,0 +1,32 @@
+// One picture of each main view from the demo data, for docs/screenshots. Usage: node bench/screenshots.mjs URL FOLDER
+import { chromium } from '@playwright/test';
+
+const [base, folder] = process.argv.slice(2);
+const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--lang=en-GB', '--disable-gpu', '--disable-background-networking', '--no-first-run'],
+});
+const moment = 'to=%2B441632960110&at=2026-11-23T12:30:00&keys=3&phones=per_ines%2Fmobile~answers~9';
+const quiet = 'to=%2B441632960110&at=2026-11-23T12:30:00';
+const views = [
+    ['call', `/?${quiet}`, 'light'],
+    ['journey', `/journeys/jrn_bookings?${moment}`, 'light'],
+    ['journey-dark', `/journeys/jrn_bookings?${moment}`, 'dark'],
+    ['hours', `/hours/hrs_bookings?${quiet}`, 'light'],
+    ['numbers', `/numbers?${quiet}`, 'light'],
+    ['people', `/people/per_ines?${moment}`, 'light'],
+    ['teams', `/teams/team_freight?to=%2B441632960150&at=2026-11-23T12:30:00`, 'light'],
+    ['prompts', `/prompts/prm_bookings_lunch?${quiet}`, 'light'],
+    ['mailboxes', `/mailboxes/mbx_bookings?${quiet}`, 'light'],
+    ['sites', `/sites?${quiet}`, 'light'],
+    ['editions', `/editions?${quiet}`, 'light'],
+];
+for (const [name, path, colorScheme] of views) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme, locale: 'en-GB' });
+    await page.goto(base + path);
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: `${folder}/${name}.png` });
+    await page.close();
+}
+await browser.close();
