@@ -22,7 +22,7 @@ export function NumbersScreen() {
             searchable={(number) => `${number.number} ${plan?.find(number.target)?.name ?? ''}`}
             note={(number) => (
                 <>
-                    <PhoneNumberText number={number.number} /> →{' '}
+                    {plan?.plan.international[number.number] ?? <PhoneNumberText number={number.number} />} →{' '}
                     {plan?.find(number.target)?.name ?? <span className="missing">nowhere yet</span>}
                 </>
             )}

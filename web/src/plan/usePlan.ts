@@ -1,5 +1,4 @@
 import { type QueryClient, useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
 import { api, ask } from '../api/client';
 import type { Change, Element, Kind, Of, Plan } from '../api/types';
 import { useMoment } from '../moment/useMoment';
@@ -14,9 +13,20 @@ export interface PlanIndex {
     all: <K extends Kind>(kind: K) => Of<K>[];
 }
 
+/** One index per plan, whoever asks for it: lists of thousands would make thousands otherwise. */
+const indexes = new WeakMap<Plan, PlanIndex>();
+
+function indexOf(plan: Plan): PlanIndex {
+    const made = indexes.get(plan) ?? index(plan);
+    indexes.set(plan, made);
+    return made;
+}
+
 function index(plan: Plan): PlanIndex {
     const byId = new Map(plan.elements.map((element) => [element.id, element]));
+    const byKind = new Map<Kind, Element[]>();
     const find = (id: string | null | undefined) => (id ? byId.get(id) : undefined);
+    const order = new Intl.Collator('en', { numeric: true });
     return {
         plan,
         stamp: stampOf(plan),
@@ -25,17 +35,20 @@ function index(plan: Plan): PlanIndex {
             const element = find(id);
             return element?.kind === kind ? (element as Of<K>) : undefined;
         },
-        all: <K extends Kind>(kind: K) =>
-            plan.elements
-                .filter((element): element is Of<K> => element.kind === kind)
-                .sort((a, b) => a.name.localeCompare(b.name)),
+        all: <K extends Kind>(kind: K) => {
+            const sorted =
+                byKind.get(kind) ??
+                plan.elements.filter((element) => element.kind === kind).sort((a, b) => order.compare(a.name, b.name));
+            byKind.set(kind, sorted);
+            return sorted as Of<K>[];
+        },
     };
 }
 
 /** The draft's revisions only grow, and deletions take one away: both move the stamp. */
 function stampOf(plan: Plan): number {
     const revisions = Object.values(plan.revisions);
-    return Math.max(0, ...revisions) * 100_000 + revisions.length;
+    return revisions.reduce((most, one) => Math.max(most, one), 0) * 100_000 + revisions.length;
 }
 
 const planKey = (which: string) => ['plan', which];
@@ -51,7 +64,7 @@ function usePlanOf(which: string): PlanIndex | undefined {
         queryKey: planKey(which),
         queryFn: () => ask(api.GET('/api/plans/{which}', { params: { path: { which } } })),
     });
-    return useMemo(() => (query.data ? index(query.data) : undefined), [query.data]);
+    return query.data ? indexOf(query.data) : undefined;
 }
 
 export function usePlanError(): Error | null {

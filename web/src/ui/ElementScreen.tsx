@@ -29,6 +29,9 @@ interface Props<K extends Kind> {
     empty: string;
 }
 
+/** So many are shown at once; of more, people search. */
+const FIRST_SHOWN = 200;
+
 /** All elements of a kind in a list, and the chosen one beside it, edited in place. */
 export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, adder, empty }: Props<K>) {
     const plan = usePlan();
@@ -37,6 +40,7 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
     const { create } = useEdit();
     const go = useNavigate();
     const [wanted, setWanted] = useState('');
+    const [most, setMost] = useState(FIRST_SHOWN);
     const [name, setName] = useState('');
     const info = KINDS[kind];
     const elements = useMemo(() => plan?.all(kind) ?? [], [plan, kind]);
@@ -73,7 +77,7 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
                     />
                 )}
                 <ul>
-                    {shown.map((element) => (
+                    {shown.slice(0, most).map((element) => (
                         <li key={element.id}>
                             <Link
                                 to={{ pathname: `/${info.path}/${element.id}`, search }}
@@ -85,6 +89,11 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
                         </li>
                     ))}
                 </ul>
+                {shown.length > most && (
+                    <Button size="small" type="text" onClick={() => setMost(shown.length)}>
+                        Show all {shown.length}; or search
+                    </Button>
+                )}
                 {shown.length === 0 && (
                     <p className="quiet">{elements.length === 0 ? empty : 'Nothing fits these words.'}</p>
                 )}

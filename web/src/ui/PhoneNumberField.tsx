@@ -62,6 +62,10 @@ function useUnderstood(text: string, country: string) {
 /** A stored number for reading, with spaces. */
 export function PhoneNumberText({ number }: { number: string }) {
     const known = usePlan()?.plan.international[number];
-    const read = useUnderstood(known ? '' : number, 'ZZ');
-    return <span className="figures">{known ?? read.data?.international ?? number}</span>;
+    return known ? <span className="figures">{known}</span> : <AskedNumberText number={number} />;
+}
+
+function AskedNumberText({ number }: { number: string }) {
+    const read = useUnderstood(number, 'ZZ');
+    return <span className="figures">{read.data?.international ?? number}</span>;
 }
