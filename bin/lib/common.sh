@@ -1,5 +1,5 @@
 # Shared by bin/start, bin/test, bin/bench: packages, the database cluster, and the web server.
-# Settings: RUN (folder of this instance's state), HTTP_PORT, PG_PORT.
+# Settings: RUN (folder of this instance's state), HTTP_PORT, PG_PORT, and SETTINGS (the start of their names outside).
 
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
 PG_BIN=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1)
@@ -130,7 +130,7 @@ start_postgres() {
     rm -f "$handed"
   fi
   if ! as "$user" "$PG_BIN/pg_ctl" -D "$PG_DATA" status >/dev/null 2>&1; then
-    port_taken "$PG_PORT" && fail "Port $PG_PORT on 127.0.0.1 is taken by another program; the database needs it. Set MEANDROS_PG_PORT to a free port."
+    port_taken "$PG_PORT" && fail "Port $PG_PORT on 127.0.0.1 is taken by another program; the database needs it. Set ${SETTINGS}_PG_PORT to a free port."
     as "$user" "$PG_BIN/pg_ctl" -D "$PG_DATA" -w -t 30 -l "$PG_DATA/server.log" \
       -o "-c listen_addresses=127.0.0.1 -c port=$PG_PORT -c unix_socket_directories='' -c shared_buffers=64MB" start >/dev/null \
       || { tail -n 20 "$PG_DATA/server.log" >&2; fail 'The database did not start.'; }
@@ -171,7 +171,7 @@ start_server() {
   local user; user=$(web_user)
   [ "$user" = root ] && say 'The user www-data cannot read this folder, so the server runs as root, on loopback only.'
   stop_server
-  port_taken "$HTTP_PORT" && fail "Port $HTTP_PORT on 127.0.0.1 is taken by another program. Stop it, or set MEANDROS_PORT to a free port."
+  port_taken "$HTTP_PORT" && fail "Port $HTTP_PORT on 127.0.0.1 is taken by another program. Stop it, or set ${SETTINGS}_PORT to a free port."
   export APP_ENV=prod APP_DEBUG=0
   php "$ROOT/bin/console" cache:clear --quiet || fail 'The application does not start; see var/log.'
   mkdir -p "$RUN/temp" "$ROOT/var/log" "$ROOT/var/cache"
