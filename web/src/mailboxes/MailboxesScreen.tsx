@@ -6,7 +6,6 @@ import { ElementPicker } from '../ui/ElementPicker';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { NumberInput } from '../ui/NumberInput';
-import { UsedBy } from '../ui/UsedBy';
 
 export function MailboxesScreen() {
     const { data: trace } = useAnswer();
@@ -23,70 +22,65 @@ export function MailboxesScreen() {
 function MailboxEditor({ value, change, error, disabled }: EditorProps<Mailbox>) {
     const plan = usePlan();
     return (
-        <>
-            <div className="fields">
-                <Field label="Owners" hint="Who listens to it" error={error('/owners')}>
-                    {(a11y) => (
-                        <Select
-                            {...a11y}
-                            aria-label="Owners"
-                            mode="multiple"
-                            showSearch={{ optionFilterProp: 'label' }}
-                            value={value.owners}
-                            disabled={disabled}
-                            options={
-                                plan?.all('person').map((person) => ({ value: person.id, label: person.name })) ?? []
-                            }
-                            onChange={(owners) => change({ ...value, owners })}
-                        />
-                    )}
-                </Field>
-                <Field label="E-mail addresses told" hint="Type one and press Enter" error={error('/notify')}>
-                    {(a11y) => (
-                        <Select
-                            {...a11y}
-                            aria-label="E-mail addresses told"
-                            mode="tags"
-                            open={false}
-                            suffixIcon={null}
-                            tokenSeparators={[',', ' ', ';']}
-                            value={value.notify}
-                            disabled={disabled}
-                            onChange={(notify) => change({ ...value, notify })}
-                        />
-                    )}
-                </Field>
-                <Field label="Greeting" hint="Callers hear it before they speak" error={error('/greeting')}>
-                    {(a11y) => (
-                        <ElementPicker
-                            id={a11y.id}
-                            status={a11y.status}
-                            label="Greeting"
-                            kinds={['prompt']}
-                            clearable
-                            placeholder="none"
-                            value={value.greeting}
-                            disabled={disabled}
-                            onChange={(greeting) => change({ ...value, greeting })}
-                        />
-                    )}
-                </Field>
-                <Field label="Longest message" error={error('/longestSeconds')}>
-                    {(a11y) => (
-                        <NumberInput
-                            id={a11y.id}
-                            label="Longest message"
-                            unit="s"
-                            min={10}
-                            max={600}
-                            value={value.longestSeconds}
-                            disabled={disabled}
-                            onSave={(longestSeconds) => change({ ...value, longestSeconds })}
-                        />
-                    )}
-                </Field>
-            </div>
-            <UsedBy id={value.id} />
-        </>
+        <div className="fields">
+            <Field label="Owners" hint="Who listens to it" error={error('/owners')}>
+                {(a11y) => (
+                    <Select
+                        {...a11y}
+                        aria-label="Owners"
+                        mode="multiple"
+                        showSearch={{ optionFilterProp: 'label' }}
+                        value={value.owners}
+                        disabled={disabled}
+                        options={plan?.all('person').map((person) => ({ value: person.id, label: person.name })) ?? []}
+                        onChange={(owners) => change({ ...value, owners })}
+                    />
+                )}
+            </Field>
+            <Field label="E-mail addresses told" hint="Type one and press Enter" error={error('/notify')}>
+                {(a11y) => (
+                    <Select
+                        {...a11y}
+                        aria-label="E-mail addresses told"
+                        mode="tags"
+                        open={false}
+                        suffixIcon={null}
+                        tokenSeparators={[',', ' ', ';']}
+                        value={value.notify}
+                        disabled={disabled}
+                        onChange={(notify) => change({ ...value, notify })}
+                    />
+                )}
+            </Field>
+            <Field label="Greeting" hint="Callers hear it before they speak" error={error('/greeting')}>
+                {(a11y) => (
+                    <ElementPicker
+                        id={a11y.id}
+                        status={a11y.status}
+                        label="Greeting"
+                        kinds={['prompt']}
+                        clearable
+                        placeholder="none"
+                        value={value.greeting}
+                        disabled={disabled}
+                        onChange={(greeting) => change({ ...value, greeting })}
+                    />
+                )}
+            </Field>
+            <Field label="Longest message" error={error('/longestSeconds')}>
+                {(a11y) => (
+                    <NumberInput
+                        id={a11y.id}
+                        label="Longest message"
+                        unit="s"
+                        min={10}
+                        max={600}
+                        value={value.longestSeconds}
+                        disabled={disabled}
+                        onSave={(longestSeconds) => change({ ...value, longestSeconds })}
+                    />
+                )}
+            </Field>
+        </div>
     );
 }

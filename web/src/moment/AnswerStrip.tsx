@@ -1,16 +1,18 @@
 import { App, Button, Tooltip } from 'antd';
-import { useCallback, useEffect } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, ask, RefusedError } from '../api/client';
 import type { Trace } from '../api/types';
 import { EndingIcon } from '../call/EndingIcon';
+import { usePlan } from '../plan/usePlan';
 import { useAnswer } from './useAnswer';
 import { toTrialCall, useMoment } from './useMoment';
 
 /** The answer in one sentence, and the way to the moments before and after at which it changes. */
 export function AnswerStrip() {
     const { moment, change } = useMoment();
-    const { data: trace, error, isFetching } = useAnswer();
+    const { data: trace, error, isFetching, isPlaceholderData } = useAnswer();
     const { message } = App.useApp();
+    const before = useAnswerBefore(isPlaceholderData ? undefined : trace, usePlan()?.stamp);
 
     const step = useCallback(
         async (direction: 'next' | 'previous') => {
@@ -64,6 +66,7 @@ export function AnswerStrip() {
                 ) : trace ? (
                     <p>
                         <EndingIcon kind={trace.ending.kind} /> {trace.sentence} <Hold trace={trace} />
+                        {before && <span className="was quiet">Before your change: {before}</span>}
                     </p>
                 ) : (
                     <p className="quiet">Choose a number to try a call to.</p>
@@ -76,6 +79,24 @@ export function AnswerStrip() {
             </Tooltip>
         </section>
     );
+}
+
+/** What the answer to the same call was before the last edit, where the edit changed it. */
+function useAnswerBefore(trace: Trace | undefined, stamp: number | undefined): string | undefined {
+    const last = useRef<{ call: string; stamp: number | undefined; sentence: string } | undefined>(undefined);
+    const [before, setBefore] = useState<string>();
+    const { moment } = useMoment();
+    const call = JSON.stringify(toTrialCall(moment));
+    const sentence = trace?.sentence;
+    useEffect(() => {
+        if (!sentence) return;
+        const was = last.current;
+        if (was?.call !== call) setBefore(undefined);
+        else if (was.sentence !== sentence && was.stamp !== stamp) setBefore(was.sentence);
+        else if (was.sentence === sentence) return;
+        last.current = { call, stamp, sentence };
+    }, [call, stamp, sentence]);
+    return before === sentence ? undefined : before;
 }
 
 function Hold({ trace }: { trace: Trace }) {

@@ -7,7 +7,6 @@ import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { TextField } from '../ui/TextField';
-import { UsedBy } from '../ui/UsedBy';
 
 const TYPES = [
     { value: 'desk', label: 'Desk phone' },
@@ -137,7 +136,6 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                     onAdd={(phone) => change({ ...value, phones: [...value.phones, phone] })}
                 />
             )}
-            <UsedBy id={value.id} />
         </>
     );
 }

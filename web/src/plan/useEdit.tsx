@@ -68,9 +68,15 @@ export function useEdit() {
     const create = useCallback(
         async (kind: Kind, name: string, plan: PlanIndex): Promise<string | null> => {
             const element = newElement(kind, name, plan);
+            if (!element)
+                message.warning(
+                    kind === 'number'
+                        ? 'Add numbers on their own screen.'
+                        : 'Add a site first: it gives the time zone and the country.',
+                );
             return element ? add(element) : null;
         },
-        [add],
+        [add, message],
     );
 
     const remove = useCallback(

@@ -7,7 +7,6 @@ import { usePlan } from '../plan/usePlan';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { languageName, missingLanguages } from '../ui/LanguageSelect';
 import { TextField } from '../ui/TextField';
-import { UsedBy } from '../ui/UsedBy';
 
 export function PromptsScreen() {
     const seconds = useSeconds();
@@ -91,7 +90,6 @@ function PromptEditor({
                     }
                 />
             )}
-            <UsedBy id={value.id} />
         </>
     );
 }

@@ -6,7 +6,6 @@ import { ElementPicker } from '../ui/ElementPicker';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { NumberInput } from '../ui/NumberInput';
-import { UsedBy } from '../ui/UsedBy';
 
 export function TeamsScreen() {
     return (
@@ -119,7 +118,6 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                     )}
                 </Field>
             )}
-            <UsedBy id={value.id} />
         </>
     );
 }

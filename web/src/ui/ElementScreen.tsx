@@ -9,6 +9,7 @@ import { errorAt, useElement } from '../plan/useElement';
 import { usePlan } from '../plan/usePlan';
 import { SavingNote } from './SavingNote';
 import { TextField } from './TextField';
+import { UsedBy } from './UsedBy';
 
 export interface EditorProps<T extends Element> {
     value: T;
@@ -165,6 +166,7 @@ function ChosenElement<K extends Kind>({
                 )}
             </div>
             {editor({ value, change: editing.change, error: (pointer) => errorAt(editing.errors, pointer), disabled })}
+            {element.kind !== 'number' && <UsedBy id={element.id} />}
         </>
     );
 }
