@@ -5,6 +5,8 @@ export default defineConfig({
     timeout: 45_000,
     fullyParallel: false,
     workers: 1,
+    // A busy machine may stall a browser; a test that passes only the second time is reported as flaky.
+    retries: 1,
     reporter: [['list']],
     use: {
         baseURL: process.env.MEANDROS_URL ?? 'http://127.0.0.1:8080',

@@ -20,10 +20,10 @@ export async function startOver(request: APIRequestContext) {
     expect(answer.ok()).toBe(true);
 }
 
-/** Chooses in a select that can be searched, by keyboard. */
+/** Chooses in a select; types to search where it can be searched. */
 export async function choose(page: Page, label: string, text: string) {
     const box = page.getByRole('combobox', { name: label, exact: true });
     await box.click();
-    await box.fill(text);
+    if (await box.isEditable()) await box.fill(text);
     await page.locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: text }).first().click();
 }

@@ -71,7 +71,7 @@ export function MomentBar() {
             <span>at</span>
             <ClockInput value={time} onSave={(next) => setAt(date, next)} />
             <Select
-                aria-label="Time zone"
+                aria-label="Zone of the time"
                 className="zone"
                 showSearch={{ optionFilterProp: 'label' }}
                 value={zone}

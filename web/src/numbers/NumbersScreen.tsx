@@ -5,6 +5,7 @@ import { api, ask, RefusedError } from '../api/client';
 import type { NumberElement } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { useMoment } from '../moment/useMoment';
+import { usualSite } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
@@ -96,16 +97,13 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
 function NumberAdder() {
     const plan = usePlan();
     const { add, complain } = useEdit();
-    const { moment, search } = useMoment();
+    const { search } = useMoment();
     const go = useNavigate();
     const [text, setText] = useState('');
     const [site, setSite] = useState<string>();
     const [refused, setRefused] = useState<string>();
     const sites = plan?.all('site') ?? [];
-    const chosen =
-        sites.find((one) => one.id === site) ??
-        plan?.get('site', plan.all('number').find((one) => one.number === moment.to)?.site) ??
-        sites[0];
+    const chosen = sites.find((one) => one.id === site) ?? (plan && usualSite(plan));
 
     const submit = async () => {
         if (!text.trim() || !chosen) return;

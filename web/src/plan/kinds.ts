@@ -1,4 +1,4 @@
-import type { Element, Kind, Step } from '../api/types';
+import type { Element, Kind, Site, Step } from '../api/types';
 import type { PlanIndex } from './usePlan';
 
 export interface KindInfo {
@@ -21,7 +21,7 @@ export const KINDS: Record<Kind, KindInfo> = {
 
 /** A new element with sensible defaults; null where something else must exist first. */
 export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Element, 'id'> | null {
-    const site = plan.all('site')[0];
+    const site = usualSite(plan);
     if (kind === 'site')
         return { kind, name, zone: 'Europe/London', country: 'GB', language: 'en', address: '' } as Omit<Element, 'id'>;
     if (kind === 'prompt') return { kind, name, scripts: { en: '' } } as Omit<Element, 'id'>;
@@ -56,6 +56,15 @@ export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Elem
         } as Omit<Element, 'id'>;
     }
     return null;
+}
+
+/** The site that most people, numbers and hours belong to. */
+export function usualSite(plan: PlanIndex): Site | undefined {
+    const used = new Map<string, number>();
+    for (const element of [...plan.all('person'), ...plan.all('number'), ...plan.all('hours')]) {
+        used.set(element.site, (used.get(element.site) ?? 0) + 1);
+    }
+    return plan.all('site').toSorted((a, b) => (used.get(b.id) ?? 0) - (used.get(a.id) ?? 0))[0];
 }
 
 function freeExtension(plan: PlanIndex): string {

@@ -4,7 +4,7 @@ import { useCallback, useMemo } from 'react';
 import { api, ask, RefusedError } from '../api/client';
 import type { Change, Element, Kind } from '../api/types';
 import { newElement } from './kinds';
-import { draftOf, type PlanIndex, patchDraft } from './usePlan';
+import { draftOf, dropFetches, type PlanIndex, patchDraft } from './usePlan';
 
 /** Writes of one element wait for each other, so that each names the revision that the one before made. */
 const waiting = new Map<string, Promise<unknown>>();
@@ -25,6 +25,7 @@ export function useEdit() {
     const save = useCallback(
         (element: Element): Promise<Change> =>
             inTurn(element.id, async () => {
+                dropFetches(queries);
                 const change = await ask(
                     api.PUT('/api/plans/draft/elements/{id}', {
                         params: { path: { id: element.id }, header: { 'If-Match': tag(element.id) } },

@@ -60,27 +60,37 @@ export function usePlan(): PlanIndex | undefined {
 }
 
 function usePlanOf(which: string): PlanIndex | undefined {
-    const query = useQuery({
+    const query = usePlanQuery(which);
+    return query.data ? indexOf(query.data) : undefined;
+}
+
+/** Fetched once, then kept up to date by what every write answers; coming back to the window looks for others' writes. */
+function usePlanQuery(which: string) {
+    return useQuery({
         queryKey: planKey(which),
         queryFn: () => ask(api.GET('/api/plans/{which}', { params: { path: { which } } })),
+        staleTime: Number.POSITIVE_INFINITY,
+        refetchOnWindowFocus: 'always',
     });
-    return query.data ? indexOf(query.data) : undefined;
 }
 
 export function usePlanError(): Error | null {
     const { moment } = useMoment();
-    return useQuery({
-        queryKey: planKey(moment.in),
-        queryFn: () => ask(api.GET('/api/plans/{which}', { params: { path: { which: moment.in } } })),
-    }).error;
+    return usePlanQuery(moment.in).error;
 }
 
 export function draftOf(queries: QueryClient): Plan | undefined {
     return queries.getQueryData<Plan>(planKey('draft'));
 }
 
+/** A plan still on its way may be older than a write: it must not take its place. */
+export function dropFetches(queries: QueryClient): void {
+    queries.cancelQueries({ queryKey: planKey('draft') });
+}
+
 /** Brings a change that the server made into the draft held here, without asking for all of it again. */
 export function patchDraft(queries: QueryClient, change: Change): void {
+    dropFetches(queries);
     queries.setQueryData<Plan>(planKey('draft'), (plan) => {
         if (!plan) return plan;
         const revisions = { ...plan.revisions };

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests;
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Check\Findings;
+use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Plan\Element\Mailbox;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Element\Team;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Routing\Router;
+use Meandros\Core\Time\Moment;
+use Meandros\Core\Wording\AnswerSentence;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Ternwick Ferries, call by call: the answers were worked out by hand from the plan. */
+final class DemoPlanTest extends TestCase
+{
+    private static Plan $plan;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$plan = PlanCodec::decode((string) file_get_contents(__DIR__.'/../../demo/ternwick-ferries.json'));
+    }
+
+    public function testItIsRichEnoughToBeBelieved(): void
+    {
+        foreach ([[Site::class, 2], [Number::class, 8], [Person::class, 14], [Team::class, 5], [Hours::class, 5], [Journey::class, 6], [Prompt::class, 20], [Mailbox::class, 5]] as [$class, $least]) {
+            self::assertGreaterThanOrEqual($least, \count(self::$plan->all($class)), $class);
+        }
+        foreach (self::$plan->all(Prompt::class) as $prompt) {
+            self::assertSame(['en', 'fr'], array_keys($prompt->scripts), $prompt->name());
+        }
+        self::assertCount(2, array_unique(array_map(static fn (Site $site): string => $site->zone, self::$plan->all(Site::class))));
+        self::assertSame([], Findings::in(self::$plan), 'Nothing in it is unfinished.');
+    }
+
+    public function testItsNumbersAreFromRangesForFiction(): void
+    {
+        foreach (self::$plan->all(Number::class) as $number) {
+            self::assertMatchesRegularExpression('/^\+44(1632960\d{3}|2079460\d{3}|8081570\d{3})$|^\+33(19900|26191)\d{4}$/', $number->number);
+        }
+        foreach (self::$plan->all(Person::class) as $person) {
+            foreach ($person->phones as $phone) {
+                self::assertMatchesRegularExpression('/^(\+447700900\d{3}|\+3363998\d{4})?$/', (string) $phone->number);
+            }
+        }
+    }
+
+    /** @param array<string, mixed> $assume */
+    #[DataProvider('calls')]
+    public function testACall(string $to, string $at, array $assume, string $answer): void
+    {
+        $call = new TrialCall($to, Caller::parse('withheld', 'GB'), Moment::parse($at, 'Europe/London'));
+        self::assertSame($answer, AnswerSentence::of((new Router())->trace(self::$plan, $call, Assumptions::fromData($assume)), self::$plan));
+    }
+
+    /** @return iterable<string, array{string, string, array<string, mixed>, string}> */
+    public static function calls(): iterable
+    {
+        [$main, $bookings, $freight, $lost, $harbour, $gare, $paris] = ['+441632960100', '+441632960110', '+441632960150', '+441632960140', '+441632960101', '+33261910100', '+33199000120'];
+        $answers = static fn (string $who, int $after): array => [['who' => $who, 'does' => 'answers', 'after' => $after]];
+        yield 'bookings, Saturday morning, key 1, Priya is quickest' => [$bookings, '2026-11-28T09:00', ['keys' => ['1'], 'phones' => [...$answers('per_priya', 4), ...$answers('*', 9)]],
+            'Presses 1, hears “Connecting you to bookings”, rings Bookings desk and is answered after 4 s, then talks to Priya Raman.'];
+        yield 'bookings, the second before Saturday opens' => [$bookings, '2026-11-28T08:59:59', [], 'Hears “Bookings closed”, then leaves a message with Bookings mailbox.'];
+        yield 'bookings, Christmas Eve after one' => [$bookings, '2026-12-24T13:00', [], 'Hears “Bookings closed”, then leaves a message with Bookings mailbox.'];
+        yield 'bookings, the desk is all on the phone' => [$bookings, '2026-11-23T15:00', ['keys' => ['2'], 'phones' => [['who' => '*', 'does' => 'busy', 'after' => 0]]],
+            'Presses 2, hears “Connecting you to bookings”, finds Bookings desk busy, hears “Everybody is busy”, finds Bea Longstaff busy, then leaves a message with Bookings mailbox.'];
+        yield 'the main line, today\'s sailings' => [$main, '2026-11-23T15:00', ['keys' => ['2']], 'Hears “Welcome”, presses 2, hears “Today\'s sailings”, then the plan ends the call.'];
+        yield 'the main line, silence leads to reception' => [$main, '2026-11-23T15:00', ['phones' => $answers('per_reception', 3)],
+            'Hears “Welcome”, presses nothing at “Main menu”, rings Bea Longstaff and is answered after 3 s, then talks to Bea Longstaff.'];
+        yield 'freight on Sunday night, after midnight, still open' => [$freight, '2026-11-30T01:30', ['phones' => $answers('per_kasia', 5)],
+            'Hears “Freight welcome”, rings Freight office and is answered after 20 s, then talks to Kasia Wrona.'];
+        yield 'freight at night, the duty person does not answer' => [$freight, '2026-11-30T02:00', [],
+            'Hears “Freight at night”, rings Rowan Tresco for 30 s, rings Hugh Pellow for 20 s, then leaves a message with Freight mailbox.'];
+        yield 'lost property on a Wednesday morning' => [$lost, '2026-11-25T11:59:59', ['phones' => $answers('per_olive', 2)],
+            'Hears “Lost property”, rings Lost property counter and is answered after 2 s, then talks to Olive Marsh.'];
+        yield 'lost property at noon to the second' => [$lost, '2026-11-25T12:00:00', [], 'Hears “Lost property closed”, then leaves a message with Lost property mailbox.'];
+        yield 'straight to a person' => [$harbour, '2026-11-25T03:00', [], 'Rings Bea Longstaff for 25 s, then leaves a message with Reception mailbox.'];
+        yield 'straight to a team, which has no mailbox' => [$paris, '2026-11-25T10:00', [], 'Rings Réservations for 25 s, then the call ends because no step is left.'];
+        yield 'the terminal at 11:30 in England is 12:30 in France: lunch' => [$gare, '2026-11-23T11:30', [], 'Leaves a message with Port office mailbox.'];
+        yield 'the terminal on the day of the storm' => [$gare, '2026-11-26T09:00', [], 'Hears “Port closed by storm”, then the plan ends the call.'];
+        yield 'the storm day ends at midnight in France, at 23:00 in England' => [$gare, '2026-11-26T23:00', [], 'Hears “Reception closed”, then leaves a message with Port office mailbox.'];
+        yield 'a French holiday is a working day in England' => [$gare, '2027-05-01T10:00', [], 'Hears “Public holiday”, then leaves a message with Port office mailbox.'];
+        yield 'a caller who gives up' => [$bookings, '2026-11-23T15:00', ['patience' => 20], 'Presses nothing at “Bookings menu”, then the caller gives up.'];
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Plan;
+
+use Meandros\Core\Plan\Check\Integrity;
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\Team;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Place;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\StoredElement;
+use Meandros\Core\Tests\PlanBuilder;
+use PHPUnit\Framework\TestCase;
+
+final class PlanTest extends TestCase
+{
+    public function testAStoredPlanIsTheSameAsOneInMemory(): void
+    {
+        $plan = self::demo();
+        $stored = self::stored($plan);
+        self::assertSame(PlanCodec::encode($plan), PlanCodec::encode($stored));
+        foreach ($plan->elements() as $id => $element) {
+            $fresh = self::stored($plan);
+            self::assertSame(self::places($plan->usesOf($id)), self::places($fresh->usesOf($id)), $id);
+            self::assertEquals($element, $fresh->find($id));
+        }
+        self::assertEquals($plan->all(Team::class), self::stored($plan)->all(Team::class));
+    }
+
+    public function testWhatIsNotWantedIsNotRead(): void
+    {
+        $plan = Plan::stored('Broken inside', self::storedElements(self::demo()) + ['prm_broken' => new StoredElement(\Meandros\Core\Plan\Kind::Prompt, 'not JSON')]);
+        self::assertSame('Bookings desk', $plan->find('team_bookings')?->name());
+        self::assertCount(11, $plan->all(Number::class));
+        $this->expectException(\JsonException::class);
+        $plan->all(Prompt::class);
+    }
+
+    public function testUsesAreFoundWhereverAStepStands(): void
+    {
+        $plan = (new PlanBuilder())->prompt('prm_deep', 2)->journey('jrn_main', [
+            ['id' => 'ask', 'do' => 'menu', 'prompt' => null, 'wait' => 5, 'tries' => 1, 'exits' => [
+                ['on' => '1', 'label' => '', 'steps' => []],
+                ['on' => '2', 'label' => '', 'steps' => [['id' => 'end', 'do' => 'end'], ['id' => 'deep', 'do' => 'say', 'prompt' => 'prm_deep']]],
+            ]],
+        ])->plan();
+        self::assertSame(['jrn_main /steps/0/exits/1/steps/1/prompt plays it'], self::places($plan->usesOf('prm_deep')));
+        self::assertSame(['num_main /target sends its calls there'], self::places($plan->usesOf('jrn_main')));
+        self::assertSame([], $plan->usesOf('num_main'));
+    }
+
+    public function testEveryReferenceOfTheDemoIsFoundFromItsOtherEnd(): void
+    {
+        $plan = self::demo();
+        foreach ($plan->elements() as $element) {
+            foreach ($element->references() as $reference) {
+                self::assertContains($element->id().' '.$reference->pointer.' '.$reference->role, self::places($plan->usesOf($reference->id)));
+            }
+        }
+    }
+
+    public function testAChangedElementIsCheckedLikeTheWholePlan(): void
+    {
+        $plan = self::demo();
+        foreach ([
+            'num_paris' => ['number' => '+441632960110'],
+            'per_dana' => ['extension' => '202'],
+            'team_port' => ['members' => ['per_gone']],
+            'mbx_port' => ['greeting' => 'team_port'],
+            'jrn_lost' => ['steps' => [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_lost']]],
+        ] as $id => $part) {
+            $changed = PlanCodec::element($part + (array) $plan->find($id)?->toJson());
+            $alone = (new Integrity(self::stored($plan)->with($changed)))->problemsOf($changed);
+            self::assertCount(1, $alone, $id);
+            $whole = (new Integrity($plan->with($changed)))->problems();
+            self::assertSame([$alone[0]->pointer], array_map(static fn ($problem): string => $problem->pointer, array_merge(...array_values($whole))), $id);
+        }
+        self::assertSame([], (new Integrity($plan))->problems());
+    }
+
+    public function testAPlanNeverChanges(): void
+    {
+        $plan = self::demo();
+        $before = PlanCodec::encode($plan);
+        $plan->with(PlanCodec::element(['id' => 'prm_new', 'kind' => 'prompt', 'name' => 'New', 'scripts' => []]));
+        self::assertSame($before, PlanCodec::encode($plan));
+    }
+
+    private static function demo(): Plan
+    {
+        return PlanCodec::decode((string) file_get_contents(__DIR__.'/../../../demo/ternwick-ferries.json'));
+    }
+
+    private static function stored(Plan $plan): Plan
+    {
+        return Plan::stored($plan->name, self::storedElements($plan));
+    }
+
+    /** @return array<string, StoredElement> */
+    private static function storedElements(Plan $plan): array
+    {
+        return array_map(static fn (Element $element): StoredElement => new StoredElement($element->kind(), PlanCodec::encodeElement($element)), $plan->elements());
+    }
+
+    /**
+     * @param list<Place> $places
+     *
+     * @return list<string>
+     */
+    private static function places(array $places): array
+    {
+        return array_map(static fn (Place $place): string => $place->user->id().' '.$place->reference->pointer.' '.$place->reference->role, $places);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Plan;
+
+use Meandros\Core\Plan\Element\Prompt;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** 150 words a minute is common practice: two words and a half in a second. */
+final class PromptTest extends TestCase
+{
+    #[DataProvider('scripts')]
+    public function testTheEstimate(string $script, int $seconds): void
+    {
+        self::assertSame($seconds, (new Prompt('prm_x', 'X', ['en' => $script]))->seconds('en'));
+    }
+
+    /** @return iterable<string, array{string, int}> */
+    public static function scripts(): iterable
+    {
+        yield 'no words' => ['', 0];
+        yield 'one word lasts a whole second' => ['Hello', 1];
+        yield 'five words' => ['one two three four five', 2];
+        yield 'six words are rounded up' => ['one two three four five six', 3];
+        yield 'a minute' => [implode(' ', array_fill(0, 150, 'word')), 60];
+        yield 'hyphens and line breaks part words' => ["check-in\ncloses  now", 2];
+        yield 'dashes are no words' => ['one – two', 1];
+        yield 'accents are letters' => ['à bientôt où ça', 2];
+    }
+
+    public function testTheLanguageHeard(): void
+    {
+        $prompt = new Prompt('prm_x', 'X', ['en' => '', 'fr' => 'Bonjour']);
+        self::assertSame(['fr', 'fr'], [$prompt->languageFor('en'), $prompt->languageFor('fr')]);
+        self::assertSame('de', (new Prompt('prm_x', 'X', []))->languageFor('de'));
+        self::assertSame(0, $prompt->seconds('de'));
+    }
+}

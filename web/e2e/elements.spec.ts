@@ -1,0 +1,136 @@
+import { expect, type Page, test } from '@playwright/test';
+import { address, choose, saved, sentence, startOver } from './helpers';
+
+test.beforeEach(({ request }) => startOver(request));
+
+async function add(page: Page, path: string, label: string, name: string) {
+    await page.goto(address(path));
+    await page.getByLabel(label, { exact: true }).fill(name);
+    await page.getByLabel(label, { exact: true }).press('Enter');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue(name);
+}
+
+test('a new person has a free extension and a desk phone; phones are added and removed', async ({ page }) => {
+    await add(page, '/people', 'Name of a new person', 'Ned Garrow');
+    await expect(page.getByLabel('Extension')).toHaveValue('206');
+    await expect(page.locator('.phone')).toHaveCount(1);
+    await page.getByLabel('Add an outside number').fill('07700 900177');
+    await page.getByLabel('Add an outside number').press('Enter');
+    await expect(page.locator('.phone')).toHaveCount(2);
+    await expect(page.getByLabel('Number', { exact: true })).toHaveValue('+44 7700 900177');
+    await page.getByRole('button', { name: 'Add a soft phone' }).click();
+    await expect(page.locator('.phone')).toHaveCount(3);
+    await page.getByRole('button', { name: 'Remove Desk phone' }).click();
+    await expect(page.locator('.phone')).toHaveCount(2);
+    await choose(page, 'Own mailbox', 'Reception mailbox');
+    await saved(page);
+    await page.reload();
+    await expect(page.locator('.phone')).toHaveCount(2);
+    await expect(page.getByText('Nothing yet; it can be deleted freely.')).toBeVisible();
+    await page.getByRole('button', { name: 'Delete', exact: true }).click();
+    await expect(page.locator('.list')).not.toContainText('Ned Garrow');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.locator('.list')).toContainText('Ned Garrow');
+});
+
+test('a wrong outside number is refused and what was typed stays', async ({ page }) => {
+    await page.goto(address('/people/per_dana'));
+    await page.getByLabel('Add an outside number').fill('12');
+    await page.getByLabel('Add an outside number').press('Enter');
+    await expect(page.locator('.field').getByRole('alert')).toContainText('is too short');
+    await expect(page.getByLabel('Add an outside number')).toHaveValue('12');
+    await expect(page.locator('.phone')).toHaveCount(2);
+});
+
+test('a team is made, filled, ordered, and rings one after the other', async ({ page }) => {
+    await add(page, '/teams', 'Name of a new team', 'Night watch');
+    await expect(page.getByText('Nobody is in this team')).toBeVisible();
+    for (const name of ['Hugh Pellow', 'Kasia Wrona']) {
+        await choose(page, 'Add a member', name);
+        await expect(page.locator('.members')).toContainText(name);
+    }
+    await page.getByRole('button', { name: 'Move Kasia Wrona up' }).click();
+    await expect(page.locator('.members li').first()).toContainText('Kasia Wrona');
+    await page.getByRole('radio', { name: /One after the other/ }).check();
+    await page.getByLabel('Seconds each member rings').fill('9');
+    await page.getByLabel('Seconds each member rings').press('Enter');
+    await saved(page);
+    await page.goto(address('/numbers/num_paris', { to: '+33199000120' }));
+    await choose(page, 'Calls go to', 'Night watch');
+    await expect(sentence(page)).toContainText('Rings Night watch for 18 s');
+    await page.goto(address('/teams', { to: '+33199000120' }));
+    await page.getByRole('link', { name: /Night watch/ }).click();
+    await expect(page.locator('.members li').last()).toContainText('rings 9–18 s into this call');
+});
+
+test('a member who does not exist yet is made where they are chosen', async ({ page }) => {
+    await page.goto(address('/teams/team_port'));
+    await page.getByRole('combobox', { name: 'Add a member' }).click();
+    await page.getByPlaceholder('Or name a new one').fill('Noémie Kervella');
+    await page.getByPlaceholder('Or name a new one').press('Enter');
+    await expect(page.locator('.members')).toContainText('Noémie Kervella');
+    await saved(page);
+});
+
+test('a prompt has a script per language, and its length is estimated', async ({ page }) => {
+    await add(page, '/prompts', 'Name of a new prompt', 'Fog');
+    await page.getByLabel('Script in English').fill('There is fog in the harbour, and ferries wait.');
+    await page.getByLabel('Script in English').blur();
+    await expect(page.getByText('About 4 s at 150 words a minute')).toBeVisible();
+    await choose(page, 'Add a language', 'French');
+    await page.getByLabel('Script in French').click();
+    await page.getByLabel('Script in French').fill('Brouillard au port.');
+    await page.getByLabel('Script in French').blur();
+    await expect(page.locator('.list li', { hasText: 'Fog' })).toContainText('en 4 s · fr 2 s');
+    await page.getByRole('button', { name: 'Remove French' }).click();
+    await expect(page.getByLabel('Script in French')).toHaveCount(0);
+});
+
+test('a mailbox tells people by e-mail, and refuses what is no address', async ({ page }) => {
+    await add(page, '/mailboxes', 'Name of a new mailbox', 'Complaints');
+    const told = page.getByRole('combobox', { name: 'E-mail addresses told' });
+    await told.fill('nobody');
+    await told.press('Enter');
+    await expect(page.locator('.field').getByRole('alert')).toContainText('is not an e-mail address');
+    await page.getByRole('button', { name: 'Drop my change' }).click();
+    await told.fill('complaints@ternwick.example');
+    await told.press('Enter');
+    await saved(page);
+    await choose(page, 'Greeting', 'Greeting of the reception mailbox');
+    await page.getByLabel('Longest message').fill('240');
+    await page.getByLabel('Longest message').press('Enter');
+    await saved(page);
+    await page.reload();
+    await expect(page.getByLabel('Longest message')).toHaveValue('240');
+    await expect(page.locator('.sheet')).toContainText('complaints@ternwick.example');
+});
+
+test('hours get a state of their own, a band past midnight, and the zone of another site', async ({ page }) => {
+    await add(page, '/hours', 'Name of new hours', 'Bar hours');
+    await page.getByLabel('Name of a new state').fill('Last orders');
+    await page.getByLabel('Name of a new state').press('Enter');
+    await expect(page.getByRole('radio', { name: 'Last orders' })).toBeVisible();
+    await page.getByText('Bands in figures').click();
+    await page.getByRole('button', { name: 'Add a band' }).click();
+    await saved(page);
+    await expect(page.getByLabel('From', { exact: true })).toHaveCount(2);
+    await page.getByLabel('To', { exact: true }).last().fill('26');
+    await page.getByLabel('To', { exact: true }).last().press('Enter');
+    await expect(page.getByText('= 02:00 next day')).toBeVisible();
+    await choose(page, 'Site', 'Port-Saint-Aubert');
+    await expect(page.getByText('Keeps Europe/Paris time')).toBeVisible();
+    await expect(page.locator('.now')).toContainText('11:30 in Europe/Paris');
+    await saved(page);
+});
+
+test('a site refuses a country that is none', async ({ page }) => {
+    await add(page, '/sites', 'Name of a new site', 'Skerry Light');
+    await page.getByLabel('Country').fill('Freedonia');
+    await page.getByLabel('Country').press('Enter');
+    await expect(page.locator('.field').getByRole('alert')).toContainText('Use a two-letter code');
+    await page.getByLabel('Country').fill('ie');
+    await page.getByLabel('Country').press('Enter');
+    await choose(page, 'Time zone', 'Europe/Dublin');
+    await saved(page);
+    await expect(page.locator('.list')).toContainText('Europe/Dublin');
+});
