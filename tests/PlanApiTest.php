@@ -131,10 +131,12 @@ final class PlanApiTest extends ApiTestCase
     {
         $before = $this->file();
         $plan = json_decode($before, true);
+        $plan['name'] = 'Ternwick Lines';
         $plan['elements'][0]['name'] = 'Ternwick Quay';
         $this->send('PUT', '/api/plans/draft/file', $plan);
         $this->assertStatus(200);
         self::assertNotSame($before, $this->file());
+        self::assertSame('Ternwick Lines', $this->send('GET', '/api/plans/draft')['name']);
         $this->send('POST', '/api/plans/draft/undo');
         self::assertSame($before, $this->file());
 

@@ -36,7 +36,7 @@ final readonly class PlanController
         $plan = $this->plans->get($which);
 
         return new JsonResponse([
-            'name' => Draft::NAME,
+            'name' => $plan->name,
             'elements' => array_map(static fn (Element $element): array => $element->toJson(), array_values($plan->elements())),
             'international' => (object) self::international($plan),
             'revisions' => (object) ($isDraft ? $this->draft->revisions() : []),
@@ -62,7 +62,7 @@ final readonly class PlanController
     {
         return new Response(PlanCodec::encode($this->plans->get($which), true), 200, [
             'Content-Type' => 'application/json',
-            'Content-Disposition' => \sprintf('attachment; filename="ternwick-ferries-%s.json"', $which),
+            'Content-Disposition' => \sprintf('attachment; filename="plan-%s.json"', $which),
         ]);
     }
 

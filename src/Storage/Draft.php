@@ -21,7 +21,6 @@ use Meandros\Server\Storage\Entity\EditState;
 /** The plan being edited. Every write is checked against the whole plan, logged, and can be undone. */
 final readonly class Draft
 {
-    public const NAME = 'Ternwick Ferries';
     /** Writers of the draft take turns: any number that nothing else in this database locks. */
     private const LOCK = 7120001;
 
@@ -37,7 +36,22 @@ final readonly class Draft
             $elements[$row[0]] = new StoredElement(Kind::from($row[1]), $row[2]);
         }
 
-        return Plan::stored(self::NAME, $elements);
+        return Plan::stored($this->name(), $elements);
+    }
+
+    private function name(): string
+    {
+        $name = $this->database->fetchOne('SELECT name FROM draft');
+        \assert(\is_string($name));
+
+        return $name;
+    }
+
+    private function rename(?string $name): void
+    {
+        if (null !== $name) {
+            $this->database->executeStatement('UPDATE draft SET name = ?', [$name]);
+        }
     }
 
     /** @return array<string, int> revision by element id */
@@ -118,7 +132,7 @@ final readonly class Draft
                 }
             }
 
-            return $this->record($label, $changes, $state);
+            return $this->record($label, $changes, $state, $plan->name);
         });
     }
 
@@ -128,6 +142,7 @@ final readonly class Draft
         return $this->turn(function (): Change {
             $edit = $this->lastDone() ?? throw new NothingToUndo('There is nothing to undo.');
             $edit->state = EditState::Undone;
+            $this->rename($edit->nameBefore);
 
             return $this->apply($edit->label, array_map(static fn (EditChange $change): array => [$change->elementId, self::element($change->before)], array_reverse($edit->changes())));
         });
@@ -139,6 +154,7 @@ final readonly class Draft
         return $this->turn(function (): Change {
             $edit = $this->firstUndone() ?? throw new NothingToUndo('There is nothing to redo.');
             $edit->state = EditState::Done;
+            $this->rename($edit->nameAfter);
 
             return $this->apply($edit->label, array_map(static fn (EditChange $change): array => [$change->elementId, self::element($change->after)], $edit->changes()));
         });
@@ -184,17 +200,21 @@ final readonly class Draft
     }
 
     /** @param list<array{string, Element|null, Element|null}> $changes id, before, after */
-    private function record(string $label, array $changes, EditState $state = EditState::Done): Change
+    private function record(string $label, array $changes, EditState $state = EditState::Done, ?string $name = null): Change
     {
         foreach ($this->entities->getRepository(Edit::class)->findBy(['state' => EditState::Undone]) as $undone) {
             $undone->state = EditState::Dropped;
         }
         $edit = new Edit(mb_substr($label, 0, 300), 'demo', new \DateTimeImmutable());
         $edit->state = $state;
+        if (null !== $name && $name !== $this->name()) {
+            [$edit->nameBefore, $edit->nameAfter] = [$this->name(), $name];
+            $this->rename($name);
+        }
         foreach ($changes as [$id, $before, $after]) {
             $edit->add($id, $before?->toJson(), $after?->toJson());
         }
-        if ([] !== $changes) {
+        if ([] !== $changes || null !== $edit->nameAfter) {
             $this->entities->persist($edit);
         }
 

@@ -22,6 +22,13 @@ class Edit
     #[ORM\Column(length: 10, enumType: EditState::class)]
     public EditState $state = EditState::Done;
 
+    /** The plan's name before and after; null where the edit did not change it. */
+    #[ORM\Column(name: 'name_before', length: 200, nullable: true)]
+    public ?string $nameBefore = null;
+
+    #[ORM\Column(name: 'name_after', length: 200, nullable: true)]
+    public ?string $nameAfter = null;
+
     /** @var Collection<int, EditChange> */
     #[ORM\OneToMany(targetEntity: EditChange::class, mappedBy: 'edit', cascade: ['persist'])]
     #[ORM\OrderBy(['id' => 'ASC'])]

@@ -37,7 +37,7 @@ export function useMoment() {
 
 const NAMES = new Set(['to', 'from', 'at', 'zone', 'in', 'keys', 'phones', 'patience']);
 
-function readMoment(params: URLSearchParams): Moment {
+export function readMoment(params: URLSearchParams): Moment {
     const patience = Number(params.get('patience'));
     return {
         to: params.get('to') ?? '',
@@ -57,7 +57,7 @@ function readMoment(params: URLSearchParams): Moment {
     };
 }
 
-function writeMoment(moment: Moment): URLSearchParams {
+export function writeMoment(moment: Moment): URLSearchParams {
     const params = new URLSearchParams();
     for (const name of ['to', 'from', 'at', 'zone', 'keys'] as const) if (moment[name]) params.set(name, moment[name]);
     if (moment.in !== 'draft') params.set('in', moment.in);

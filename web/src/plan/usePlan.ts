@@ -16,7 +16,7 @@ export interface PlanIndex {
 /** One index per plan, whoever asks for it: lists of thousands would make thousands otherwise. */
 const indexes = new WeakMap<Plan, PlanIndex>();
 
-function indexOf(plan: Plan): PlanIndex {
+export function indexOf(plan: Plan): PlanIndex {
     const made = indexes.get(plan) ?? index(plan);
     indexes.set(plan, made);
     return made;
