@@ -43,9 +43,10 @@ need_packages() {
 
 need_commands() {
   local command
-  for command in php node npm composer; do
-    command -v "$command" >/dev/null || fail "$command is missing; it is expected on the machine (PHP 8.2, Node 20 or later, npm, Composer)."
+  for command in php node npm; do
+    command -v "$command" >/dev/null || fail "$command is missing; it is expected on the machine (PHP 8.2, Node 20 or later, npm)."
   done
+  command -v composer >/dev/null || need_packages composer
   php -r 'exit(PHP_VERSION_ID >= 80200 ? 0 : 1);' || fail "PHP 8.2 or later is needed; this is $(php -r 'echo PHP_VERSION;')."
 }
 

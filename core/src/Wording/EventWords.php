@@ -7,6 +7,7 @@ namespace Meandros\Core\Wording;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\Dialled;
@@ -122,14 +123,24 @@ final readonly class EventWords
         if ([] === $ringing->rung) {
             return 'There is no phone to ring.';
         }
-        $byOutcome = [];
+        $outcomes = $byOutcome = [];
         foreach ($ringing->rung as $rung) {
-            $byOutcome[$rung->outcome][] = $this->names->of($rung->phone->person ?? $rung->phone->id);
+            $outcomes[$this->owner($rung)][$rung->outcome] = true;
+        }
+        foreach ($ringing->rung as $rung) {
+            $owner = $this->owner($rung);
+            // Somebody whose phones fared differently is told phone by phone.
+            $byOutcome[$rung->outcome][] = \count($outcomes[$owner]) > 1 ? \sprintf('%s (%s)', $owner, $rung->phone->label) : $owner;
         }
         $groups = array_map(self::group(...), array_keys($byOutcome), $byOutcome);
         $lead = null !== $ringing->exit && $ringing->seconds === $ringing->limitSeconds ? \sprintf('The limit of %s was reached. ', Duration::words($ringing->limitSeconds)) : '';
 
         return $lead.implode(' ', $groups);
+    }
+
+    private function owner(Rung $rung): string
+    {
+        return $this->names->of($rung->phone->person ?? $rung->phone->id);
     }
 
     /** @param list<string> $names one per phone */

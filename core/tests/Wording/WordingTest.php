@@ -83,6 +83,14 @@ final class WordingTest extends TestCase
         self::assertSame('Answered: Per_a. Taken elsewhere: Per_c, Per_d, Per_e, Per_f, Per_g, Per_h, Per_i, Per_j and 2 more. Busy: Per_b.', (new EventWords($plan->plan()))->because($trace->events[1]->happening));
     }
 
+    public function testSomebodyWhosePhonesFaredDifferentlyIsToldPhoneByPhone(): void
+    {
+        $plan = (new PlanBuilder())->person('dana', ['desk', 'laptop'])->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => 'dana', 'seconds' => 30, 'exits' => []]]);
+        $because = static fn (array $assume): string => (new EventWords($plan->plan()))->because($plan->call($assume)->events[1]->happening);
+        self::assertSame('Taken elsewhere: Dana (desk). Answered: Dana (laptop).', $because(['phones' => [['who' => 'dana/laptop', 'does' => 'answers', 'after' => 4]]]));
+        self::assertSame('The limit of 30 s was reached. Not answered: Dana.', $because([]));
+    }
+
     public function testALongWayIsCutShortButItsEndIsTold(): void
     {
         $steps = [];

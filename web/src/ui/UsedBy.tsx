@@ -17,19 +17,24 @@ export function UsedBy({ id }: { id: string }) {
         retry: false,
     });
     if (!uses.data) return null;
+    const byUse = Map.groupBy(uses.data.places, (place) => `${place.id} ${place.role}`);
+    const places = [...byUse.values()].flatMap((same) => (same[0] ? [{ place: same[0], times: same.length }] : []));
     return (
         <div className="used-by">
             <h2>Used by</h2>
-            {uses.data.places.length === 0 ? (
+            {places.length === 0 ? (
                 <p className="quiet">Nothing yet; it can be deleted freely.</p>
             ) : (
                 <ul>
-                    {uses.data.places.map((place) => (
+                    {places.map(({ place, times }) => (
                         <li key={place.id + place.pointer}>
                             <Link to={{ pathname: `/${KINDS[place.kind as Kind].path}/${place.id}`, search }}>
                                 {place.name}
                             </Link>{' '}
-                            <span className="quiet">{place.role}</span>
+                            <span className="quiet">
+                                {place.role}
+                                {times > 1 && ` in ${times} places`}
+                            </span>
                         </li>
                     ))}
                 </ul>
