@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import type { Step } from '../api/types';
 import { STEP_KINDS } from './stepWords';
 
-/** Asks which kind of step to insert; the first letter of each kind is its key. */
+/** Asks which kind of step to insert; each kind has a key of its own. */
 export function Inserter({
     depth,
     onChoose,
@@ -29,9 +29,7 @@ export function Inserter({
                 else if (event.key === 'ArrowRight') buttons[(at + 1) % buttons.length]?.focus();
                 else if (event.key === 'ArrowLeft') buttons.at(at - 1)?.focus();
                 else {
-                    const kind = STEP_KINDS.find(
-                        (one) => one.do !== 'menu' && one.label[0]?.toLowerCase() === event.key.toLowerCase(),
-                    );
+                    const kind = STEP_KINDS.find((one) => one.key === event.key.toLowerCase());
                     if (!kind) return;
                     onChoose(kind.do);
                 }
@@ -40,7 +38,12 @@ export function Inserter({
             }}
         >
             {STEP_KINDS.map((kind) => (
-                <Button key={kind.do} size="small" title={kind.about} onClick={() => onChoose(kind.do)}>
+                <Button
+                    key={kind.do}
+                    size="small"
+                    title={`${kind.about} (key ${kind.key})`}
+                    onClick={() => onChoose(kind.do)}
+                >
                     {kind.label}
                 </Button>
             ))}

@@ -43,6 +43,10 @@ describe('the ways out of a step', () => {
         ]);
     });
 
+    it('come with a key of its own for every kind of step', () => {
+        expect(new Set(STEP_KINDS.map((kind) => kind.key)).size).toBe(STEP_KINDS.length);
+    });
+
     it('of the others are none, and every kind can be inserted', () => {
         for (const kind of STEP_KINDS) {
             expect(step(kind.do).do).toBe(kind.do);

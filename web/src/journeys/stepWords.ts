@@ -1,13 +1,14 @@
 import type { Hours, Step } from '../api/types';
 
-export const STEP_KINDS: { do: Step['do']; label: string; about: string }[] = [
-    { do: 'say', label: 'Say', about: 'plays a prompt' },
-    { do: 'hours', label: 'Hours', about: 'branches on open, closed …' },
-    { do: 'menu', label: 'Menu', about: 'asks for a key' },
-    { do: 'ring', label: 'Ring', about: 'a person, a team, an outside number' },
-    { do: 'message', label: 'Message', about: 'into a mailbox' },
-    { do: 'go', label: 'Go', about: 'on in another journey' },
-    { do: 'end', label: 'End', about: 'ends the call' },
+/** The kinds of step, each with the key that inserts it (k for a menu of keys, since m is a message). */
+export const STEP_KINDS: { do: Step['do']; key: string; label: string; about: string }[] = [
+    { do: 'say', key: 's', label: 'Say', about: 'plays a prompt' },
+    { do: 'hours', key: 'h', label: 'Hours', about: 'branches on open, closed …' },
+    { do: 'menu', key: 'k', label: 'Menu', about: 'asks for a key' },
+    { do: 'ring', key: 'r', label: 'Ring', about: 'a person, a team, an outside number' },
+    { do: 'message', key: 'm', label: 'Message', about: 'into a mailbox' },
+    { do: 'go', key: 'g', label: 'Go', about: 'on in another journey' },
+    { do: 'end', key: 'e', label: 'End', about: 'ends the call' },
 ];
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '*', '0', '#'];
