@@ -1,13 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { App, Button, Input } from 'antd';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, RefusedError } from '../api/client';
 import type { Kind } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
-import { patchDraft } from '../plan/usePlan';
+import { patchDraft, usePlan } from '../plan/usePlan';
 import { Field } from '../ui/Field';
 import { useEditionsQuery } from './useEditions';
 
@@ -24,6 +24,14 @@ export function EditionsScreen() {
     const { change, search } = useMoment();
     const [note, setNote] = useState('');
     const [refused, setRefused] = useState<string>();
+    const stamp = usePlan()?.stamp;
+    const asked = useRef(stamp);
+    // An undo on this very screen changes what publishing would do.
+    useEffect(() => {
+        if (asked.current !== stamp)
+            for (const key of ['editions', 'findings']) queries.refetchQueries({ queryKey: [key] });
+        asked.current = stamp;
+    }, [stamp, queries]);
     const pending = editions.data?.pending ?? [];
     const list = editions.data?.editions ?? [];
 

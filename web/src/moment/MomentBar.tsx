@@ -22,6 +22,8 @@ export function MomentBar() {
         }
     }, [plan, numbers, moment.at, moment.to, zone, change]);
 
+    const siteZones = (plan?.all('site') ?? []).map((site) => site.zone).join(' ');
+    const zones = useMemo(() => zoneOptions(siteZones.split(' ').filter(Boolean), zone), [siteZones, zone]);
     const [date = '', time = ''] = moment.at.split('T');
     const options = numbers.map((one) => ({
         value: one.number,
@@ -77,7 +79,7 @@ export function MomentBar() {
                 value={zone}
                 labelRender={({ value }) => String(value).split('/').at(-1)?.replaceAll('_', ' ')}
                 popupMatchSelectWidth={240}
-                options={zoneOptions(plan?.all('site').map((site) => site.zone) ?? [], zone)}
+                options={zones}
                 onChange={(next) => change({ zone: next })}
             />
             <Button type="text" size="small" onClick={() => change({ at: nowIn(zone) })}>
@@ -111,8 +113,11 @@ export function MomentBar() {
     );
 }
 
+/** Asked for once: the list is long, and the bar is drawn again with every edit. */
+const ZONES = Intl.supportedValuesOf('timeZone');
+
 function zoneOptions(siteZones: string[], current: string) {
-    const all = [...new Set([current, ...siteZones, ...Intl.supportedValuesOf('timeZone')])];
+    const all = [...new Set([current, ...siteZones, ...ZONES])];
     return all.map((zone) => ({ value: zone, label: zone }));
 }
 

@@ -103,6 +103,7 @@ export function patchDraft(queries: QueryClient, change: Change): void {
         }
         return { ...plan, elements: kept, revisions, undo: change.undo, redo: change.redo };
     });
-    queries.invalidateQueries({ queryKey: ['editions'] });
-    queries.invalidateQueries({ queryKey: ['findings'] });
+    // Marked only: the screens that show them ask again, and the answer to the edit comes first.
+    for (const key of ['editions', 'findings', 'uses'])
+        queries.invalidateQueries({ queryKey: [key], refetchType: 'none' });
 }

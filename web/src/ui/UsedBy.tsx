@@ -4,14 +4,12 @@ import { api, ask } from '../api/client';
 import type { Kind } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
-import { usePlan } from '../plan/usePlan';
 
 /** Where an element of the draft is used. */
 export function UsedBy({ id }: { id: string }) {
     const { moment, search } = useMoment();
-    const plan = usePlan();
     const uses = useQuery({
-        queryKey: ['uses', id, plan?.stamp],
+        queryKey: ['uses', id],
         queryFn: () => ask(api.GET('/api/plans/draft/elements/{id}/uses', { params: { path: { id } } })),
         enabled: moment.in === 'draft',
         retry: false,
