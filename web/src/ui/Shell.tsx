@@ -68,12 +68,12 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                     {link('/editions', 'Editions')}
                 </div>
                 <div className="rail-foot">
-                    <Tooltip title={undo ? `Take back: ${undo} (Ctrl+Z)` : 'Nothing to take back'} placement="right">
+                    <Tooltip title={undo ? `Take back: ${undo} (Ctrl+Z)` : 'Nothing to take back'} placement="top">
                         <Button size="small" disabled={!undo || !editable} onClick={edit.undo}>
                             Undo
                         </Button>
                     </Tooltip>
-                    <Tooltip title={redo ? `Do again: ${redo} (Ctrl+Y)` : 'Nothing to do again'} placement="right">
+                    <Tooltip title={redo ? `Do again: ${redo} (Ctrl+Y)` : 'Nothing to do again'} placement="top">
                         <Button size="small" disabled={!redo || !editable} onClick={edit.redo}>
                             Redo
                         </Button>
