@@ -54,7 +54,6 @@ final class PlanCodecTest extends TestCase
     public function testBadInputIsRefusedAtTheField(array $element, string $pointer, string $words): void
     {
         $builder = (new PlanBuilder())->prompt('prm_hello', 2)->person('dana')->with(['extension' => '201', 'name' => 'Eve', 'id' => 'eve', 'kind' => 'person', 'site' => 'sit_harbour', 'phones' => [], 'mailbox' => null]);
-        $at = \count((array) $builder->data()['elements']);
         try {
             $builder->with($element)->plan();
             self::fail('This must be refused.');
@@ -62,7 +61,6 @@ final class PlanCodecTest extends TestCase
             $found = array_filter($invalid->problems, static fn ($problem): bool => str_ends_with($problem->pointer, $pointer) && str_contains($problem->message.' '.$problem->remedy, $words));
             self::assertNotEmpty($found, $invalid->getMessage());
             self::assertStringStartsWith('/elements/', array_values($found)[0]->pointer);
-            self::assertGreaterThan(0, $at);
         }
     }
 
