@@ -33,7 +33,7 @@ $plan = PlanCodec::decode($json);
 $start = (int) gmmktime(0, 0, 0, 1, 1, 2026);
 $years = 5 * 365 * 86400;
 $hours = $plan->get(Hours::class, 'hrs_bookings') ?? exit(1);
-$timetable = $hours->timetable('Europe/London');
+$timetable = (new PlanHours($plan))->timetable($hours);
 
 $compile = [];
 for ($i = 0; $i < 15; ++$i) {

@@ -17,11 +17,12 @@ final readonly class Assumptions
     public const EVERY_PHONE = '*';
 
     /**
-     * @param list<string>          $keys            pressed at one menu after the other
-     * @param list<PhoneAssumption> $phones          the most particular one holds: phone, then person, then every phone
-     * @param int|null              $patienceSeconds when the caller gives up
+     * @param list<string>          $keys             pressed at one menu after the other
+     * @param list<PhoneAssumption> $phones           the most particular one holds: phone, then person, then every phone
+     * @param int|null              $patienceSeconds  when the caller gives up
+     * @param bool                  $withoutOverrides as if nobody had forced hours into a state
      */
-    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null)
+    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false)
     {
     }
 
@@ -36,7 +37,7 @@ final readonly class Assumptions
         if (!$in->isGiven()) {
             return new self();
         }
-        $in->onlyFields(['keys', 'phones', 'patience']);
+        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides']);
         $keys = [];
         foreach ($in->field('keys')->items() as $item) {
             $key = $item->text(1);
@@ -54,7 +55,7 @@ final readonly class Assumptions
         }
         $patience = $in->field('patience');
 
-        return new self($keys, $phones, $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null);
+        return new self($keys, $phones, $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false));
     }
 
     /** @param list<string> $names of the phone, the most particular first */

@@ -26,10 +26,17 @@ final readonly class Caller
         if ('' === $text || self::WITHHELD === strtolower($text)) {
             return new self(self::WITHHELD);
         }
-        if (1 === preg_match('/^[0-9]{2,6}$/D', $text)) {
-            return new self($text);
+        $self = new self($text);
+        if ($self->isExtension()) {
+            return $self;
         }
 
         return new self(PhoneNumber::parse($text, $country));
+    }
+
+    /** Somebody inside: only they may dial codes. */
+    public function isExtension(): bool
+    {
+        return 1 === preg_match('/^[0-9]{2,6}$/D', $this->text);
     }
 }

@@ -14,8 +14,8 @@ use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Routing\Router;
-use Meandros\Core\Time\HoursBook;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\StateReason;
 use Meandros\Core\Wording\TraceReport;
@@ -85,8 +85,9 @@ final class Application
             $ids = array_map(static fn (Hours $one): string => $one->id(), $plan->all(Hours::class));
             throw new \InvalidArgumentException(\sprintf('--id: there are no hours "%s" in the plan. There are: %s.', $options->get('id'), implode(', ', $ids)));
         }
-        $zone = $plan->get(Site::class, $hours->site)->zone ?? 'UTC';
-        $reading = (new HoursBook())->read($hours->id(), $hours->timetable($zone), Moment::parse($options->get('at'), $zone));
+        $running = new PlanHours($plan);
+        $zone = $running->zone($hours);
+        $reading = $running->read($hours, Moment::parse($options->get('at'), $zone));
         if ($options->has('json')) {
             return json_encode([
                 'state' => $reading->state,

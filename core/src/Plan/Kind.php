@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
+use Meandros\Core\Plan\Element\HolidayCalendar;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Mailbox;
@@ -18,6 +19,7 @@ enum Kind: string
 {
     case Site = 'site';
     case Number = 'number';
+    case Calendar = 'calendar';
     case Hours = 'hours';
     case Journey = 'journey';
     case Prompt = 'prompt';
@@ -31,6 +33,7 @@ enum Kind: string
         return match ($this) {
             self::Site => Site::class,
             self::Number => Number::class,
+            self::Calendar => HolidayCalendar::class,
             self::Hours => Hours::class,
             self::Journey => Journey::class,
             self::Prompt => Prompt::class,
@@ -57,6 +60,7 @@ enum Kind: string
     {
         return match ($this) {
             self::Hours => 'hours',
+            self::Calendar => 'a holiday calendar',
             default => 'a '.$this->value,
         };
     }

@@ -6,6 +6,7 @@ namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Plan;
 
@@ -29,13 +30,13 @@ final readonly class AnswerChange
      *
      * @throws InvalidData
      */
-    public function next(Plan $plan, TrialCall $call, Assumptions $assumptions): ?int
+    public function next(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState()): ?int
     {
-        $trace = $this->router->trace($plan, $call, $assumptions);
+        $trace = $this->router->trace($plan, $call, $assumptions, $live);
         $answer = $trace->signature();
         for ($i = 0; $i < self::MOST_STRETCHES && null !== $trace->holdsUntil; ++$i) {
             $instant = $trace->holdsUntil;
-            $trace = $this->router->trace($plan, $call->at($instant), $assumptions);
+            $trace = $this->router->trace($plan, $call->at($instant), $assumptions, $live);
             if ($trace->signature() !== $answer) {
                 return $instant;
             }
@@ -49,13 +50,13 @@ final readonly class AnswerChange
      *
      * @throws InvalidData
      */
-    public function previous(Plan $plan, TrialCall $call, Assumptions $assumptions): ?int
+    public function previous(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState()): ?int
     {
-        $trace = $this->router->trace($plan, $call->at($call->instant - 1), $assumptions);
+        $trace = $this->router->trace($plan, $call->at($call->instant - 1), $assumptions, $live);
         $answer = $trace->signature();
         for ($i = 0; $i < self::MOST_STRETCHES && null !== $trace->holdsSince; ++$i) {
             $instant = $trace->holdsSince;
-            $trace = $this->router->trace($plan, $call->at($instant - 1), $assumptions);
+            $trace = $this->router->trace($plan, $call->at($instant - 1), $assumptions, $live);
             if ($trace->signature() !== $answer) {
                 return $instant;
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Number;
@@ -48,6 +49,11 @@ final readonly class Entry
                 $language = $plan->get(Site::class, $element->site)->language ?? 'en';
 
                 return new self($element->id(), $element->name(), $language, $element->id(), null, self::direct($plan, $element->id()));
+            }
+            if ($element instanceof Hours && null !== $element->code($dialled)) {
+                $language = $plan->get(Site::class, $element->site)->language ?? 'en';
+
+                return new self($element->id(), $element->name(), $language, null, null, new StepList([]));
             }
         }
 

@@ -6,30 +6,42 @@ namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Live\LiveState;
+use Meandros\Core\Plan\Element\DialCode;
+use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Plan\Element\OverrideEnd;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\Dialled;
 use Meandros\Core\Routing\Happening\Over;
-use Meandros\Core\Time\HoursBook;
+use Meandros\Core\Time\Override;
 
 /** Walks a call through a plan. Pure: the same plan, call and assumptions give the same trace. */
-final readonly class Router
+final class Router
 {
-    private Walkers $walkers;
+    private readonly Walkers $walkers;
+    private ?PlanHours $hours = null;
 
-    public function __construct(private HoursBook $book = new HoursBook())
+    public function __construct()
     {
         $this->walkers = new Walkers();
     }
 
-    /** @throws InvalidData when what is dialled is neither a number nor an extension of the plan */
-    public function trace(Plan $plan, TrialCall $call, Assumptions $assumptions): Trace
+    /** @throws InvalidData when what is dialled is neither a number, an extension nor a code of the plan */
+    public function trace(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState()): Trace
     {
         $entry = Entry::find($plan, $call->dialled);
-        $walk = new Walk($plan, $call, $assumptions, $this->book, $entry->label, $entry->language);
+        $walk = new Walk($plan, $call, $assumptions, $this->hoursOf($plan, $assumptions->withoutOverrides ? [] : $live->overrides), $entry->label, $entry->language);
+        $hours = $plan->get(Hours::class, $entry->element);
+        $code = $hours?->code($call->dialled);
+        if (null !== $hours && null !== $code) {
+            return self::dialCode($walk, $hours, $code);
+        }
         $walk->note(new Dialled($entry->element, $entry->target));
         $onward = null === $entry->journey ? Onward::next() : Onward::to($entry->journey);
         try {
@@ -76,6 +88,27 @@ final readonly class Router
         $walk->leave($since, $onward->exit, null !== $exit);
 
         return null === $exit ? $onward : $this->walkList($walk, $journey, $exit->steps);
+    }
+
+    private static function dialCode(Walk $walk, Hours $hours, DialCode $code): Trace
+    {
+        $usual = new PlanHours($walk->plan);
+        $until = OverrideEnd::NextChange === $code->ends && null !== $code->state ? $usual->read($hours, $walk->call->instant)->until : null;
+        $walk->note(new CodeDialled($hours->id(), $code, $until, $usual->zone($hours), $walk->call->caller->isExtension()));
+        $ending = new Ending(EndingKind::EndedByPlan);
+        $walk->note(new Over($ending, null));
+
+        return $walk->trace($ending);
+    }
+
+    /** @param list<Override> $overrides */
+    private function hoursOf(Plan $plan, array $overrides): PlanHours
+    {
+        if (null === $this->hours || !$this->hours->isOf($plan, $overrides)) {
+            $this->hours = new PlanHours($plan, $overrides);
+        }
+
+        return $this->hours;
     }
 
     private function limit(Walk $walk, Ending $ending): Over

@@ -8,12 +8,11 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Prompt;
-use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
-use Meandros\Core\Time\HoursBook;
 use Meandros\Core\Time\Reading;
 
 /** A call on its way: its clock, where it is, and what has happened to it so far. */
@@ -39,7 +38,7 @@ final class Walk
         public readonly Plan $plan,
         public readonly TrialCall $call,
         public readonly Assumptions $assumptions,
-        private readonly HoursBook $book,
+        private readonly PlanHours $hours,
         public readonly string $label,
         public readonly string $language,
     ) {
@@ -117,8 +116,7 @@ final class Walk
     /** The state of the hours at this second of the call; narrows the stretch in which the trace holds. */
     public function read(Hours $hours): Reading
     {
-        $zone = $this->plan->get(Site::class, $hours->site)->zone ?? 'UTC';
-        $reading = $this->book->read($hours->id(), $hours->timetable($zone), $this->call->instant + $this->second);
+        $reading = $this->hours->read($hours, $this->call->instant + $this->second);
         if (null !== $reading->since) {
             $this->holdsSince = max($this->holdsSince ?? \PHP_INT_MIN, $reading->since - $this->second);
         }
@@ -131,7 +129,7 @@ final class Walk
 
     public function noteHours(?Hours $hours, ?Reading $reading, bool $hasExit): void
     {
-        $this->note(new HoursRead($hours?->id(), $reading, $this->plan->get(Site::class, $hours?->site)->zone ?? 'UTC', $hasExit));
+        $this->note(new HoursRead($hours?->id(), $reading, null === $hours ? 'UTC' : $this->hours->zone($hours), $hasExit));
     }
 
     /** @param list<Rung> $rung in seconds since the call began */

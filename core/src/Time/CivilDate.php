@@ -27,6 +27,23 @@ final class CivilDate
         return gmdate('Y-m-d', $day * self::SECONDS_PER_DAY);
     }
 
+    /** @return int days since 1970-01-01 of a date that exists */
+    public static function of(int $year, int $month, int $day): int
+    {
+        return intdiv((int) gmmktime(0, 0, 0, $month, $day, $year), self::SECONDS_PER_DAY);
+    }
+
+    public static function year(int $day): int
+    {
+        return (int) gmdate('Y', $day * self::SECONDS_PER_DAY);
+    }
+
+    /** @return int 101 for 1 January … 1231 for 31 December */
+    public static function monthDay(int $day): int
+    {
+        return (int) gmdate('nd', $day * self::SECONDS_PER_DAY);
+    }
+
     /** @return int 0 for Monday … 6 for Sunday (the ISO 8601 order) */
     public static function weekday(int $day): int
     {

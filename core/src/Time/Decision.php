@@ -4,26 +4,50 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Time;
 
-/** What decided a state: a band of a special day, a band of the week, or nothing (the default state). */
+/** What decided a state: an override, a special day, a holiday, a band of the week, or nothing (the default state). */
 final readonly class Decision
 {
-    public const WEEK = 'week';
+    public const OVERRIDE = 'override';
     public const SPECIAL_DAY = 'special day';
+    public const HOLIDAY = 'holiday';
+    public const WEEK = 'week';
     public const DEFAULT = 'default';
 
-    /** @param int $day the day (since 1970-01-01) whose bands decided; a band past midnight keeps the day it started on */
-    public function __construct(public string $by, public int $day, public ?Band $band, public ?string $name = null)
-    {
+    /**
+     * @param int         $day    the day (since 1970-01-01) whose rule decided; a band past midnight keeps the day it started on
+     * @param Band|null   $band   null where no band decided
+     * @param string|null $name   of the special day or the holiday; the reason of an override
+     * @param string|null $source id of the holiday calendar or the override
+     * @param string|null $of     name of the holiday calendar, or who set the override
+     * @param string|null $season the season whose week was looked at; null for the base week
+     */
+    public function __construct(
+        public string $by,
+        public int $day,
+        public ?Band $band = null,
+        public ?string $name = null,
+        public ?string $source = null,
+        public ?string $of = null,
+        public ?string $season = null,
+    ) {
     }
 
     public function daysLater(int $days): self
     {
-        return new self($this->by, $this->day + $days, $this->band, $this->name);
+        return new self($this->by, $this->day + $days, $this->band, $this->name, $this->source, $this->of, $this->season);
     }
 
-    /** @return array{by: string, date: string, band: array{from: string, to: string, state: string}|null, name: string|null} */
+    /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['by' => $this->by, 'date' => CivilDate::format($this->day), 'band' => $this->band?->toJson(), 'name' => $this->name];
+        return [
+            'by' => $this->by,
+            'date' => CivilDate::format($this->day),
+            'band' => $this->band?->toJson(),
+            'name' => $this->name,
+            'source' => $this->source,
+            'of' => $this->of,
+            'season' => $this->season,
+        ];
     }
 }

@@ -15,20 +15,22 @@ final class HoursBook
     /** A change further away than this is reported as none. */
     private const HORIZON_DAYS = 800;
 
-    /** @var array<string, CompiledHours> */
-    private array $compiled = [];
+    private ?CompiledHours $compiled = null;
 
-    public function read(string $key, Timetable $hours, int $instant): Reading
+    public function __construct(private readonly Timetable $hours)
+    {
+    }
+
+    public function read(int $instant): Reading
     {
         for ($days = self::FIRST_DAYS;; $days *= 5) {
-            $compiled = $this->compiled[$key] ?? null;
-            if (null !== $compiled && $compiled->covers($instant)) {
-                $reading = $compiled->readingAt($instant);
-                if (self::settles($reading, $compiled, $instant)) {
+            if (null !== $this->compiled && $this->compiled->covers($instant)) {
+                $reading = $this->compiled->readingAt($instant);
+                if (self::settles($reading, $this->compiled, $instant)) {
                     return $reading;
                 }
             }
-            $this->compiled[$key] = HoursCompiler::compile($hours, $instant - $days * self::DAY, $instant + $days * self::DAY);
+            $this->compiled = HoursCompiler::compile($this->hours, $instant - $days * self::DAY, $instant + $days * self::DAY);
         }
     }
 

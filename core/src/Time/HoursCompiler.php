@@ -4,20 +4,31 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Time;
 
+use Meandros\Core\Time\Layer\HolidayLayer;
+use Meandros\Core\Time\Layer\Layer;
+use Meandros\Core\Time\Layer\Span;
+use Meandros\Core\Time\Layer\SpecialDayLayer;
+use Meandros\Core\Time\Layer\WeekLayer;
+
 /**
  * Compiles a timetable to transitions over a range of instants.
  *
- * Each local day is cut into pieces; a piece takes the state of the strongest band that covers it. Stronger is: a
- * special day over the week; the day's own bands over those that run in from the day before; a later start over an
- * earlier one (which matters only where a daylight-saving gap pushes one band's end past another's start).
+ * Each local day is cut into pieces; a piece takes the state of the strongest span that covers it: special days over
+ * holidays over the week; a day's own bands over those that run in from the day before. Overrides, which know
+ * instants and no days, are laid over the result.
  */
 final class HoursCompiler
 {
-    /** @var array<int, list<array{int, string, Decision}>> pieces of plain weekdays, in seconds since midnight */
-    private array $plainDays = [];
+    /** @var array<string, list<array{int, string, Decision}>> pieces of ordinary days, in seconds since midnight */
+    private array $ordinaryDays = [];
+    private readonly WeekLayer $week;
+    /** @var list<Layer> the weakest first */
+    private readonly array $layers;
 
     private function __construct(private readonly Timetable $hours, private readonly Zone $zone)
     {
+        $this->week = new WeekLayer($hours);
+        $this->layers = [new HolidayLayer($hours->calendars), new SpecialDayLayer($hours->specialDays, $hours->defaultState)];
     }
 
     public static function compile(Timetable $hours, int $from, int $until): CompiledHours
@@ -29,43 +40,61 @@ final class HoursCompiler
     {
         $first = CivilDate::ofLocalSecond($this->zone->localOf($from));
         $last = CivilDate::ofLocalSecond($this->zone->localOf($until - 1));
-        $starts = $states = $decisionStarts = $decisions = [];
-        $state = null;
-        $dayStart = $this->zone->instantOf($first * CivilDate::SECONDS_PER_DAY);
-        $begin = $dayStart;
+        $dayStart = $begin = $this->zone->instantOf($first * CivilDate::SECONDS_PER_DAY);
+        $pieces = [];
         for ($day = $first; $day <= $last; ++$day) {
             $dayEnd = $this->zone->instantOf(($day + 1) * CivilDate::SECONDS_PER_DAY);
-            foreach ($this->pieces($day, $dayStart, $dayEnd) as [$start, $pieceState, $decision]) {
-                $decisionStarts[] = $start;
-                $decisions[] = $decision;
-                if ($pieceState !== $state) {
-                    $starts[] = $start;
-                    $states[] = $state = $pieceState;
-                }
+            // Where a zone skips a whole date, that date has no pieces.
+            if ($dayStart < $dayEnd) {
+                array_push($pieces, ...$this->pieces($day, $dayStart, $dayEnd));
             }
             $dayStart = $dayEnd;
         }
-
-        if ([] === $starts || [] === $states || [] === $decisionStarts || [] === $decisions) {
-            throw new \InvalidArgumentException('The range to compile is empty.');
+        foreach ($this->hours->overrides as $override) {
+            $pieces = $this->overridden($pieces, $override, $begin, $dayStart);
         }
 
-        return new CompiledHours($begin, $dayStart, $starts, $states, $decisionStarts, $decisions);
+        return $this->joined($pieces, $begin, $dayStart);
+    }
+
+    /** @param list<array{int, string, Decision}> $pieces */
+    private function joined(array $pieces, int $begin, int $end): CompiledHours
+    {
+        if ([] === $pieces) {
+            throw new \InvalidArgumentException('The range to compile is empty.');
+        }
+        $starts = $states = $decisionStarts = $decisions = [];
+        $state = null;
+        foreach ($pieces as [$start, $pieceState, $decision]) {
+            $decisionStarts[] = $start;
+            $decisions[] = $decision;
+            if ($pieceState !== $state) {
+                $starts[] = $start;
+                $states[] = $state = $pieceState;
+            }
+        }
+
+        return new CompiledHours($begin, $end, $starts, $states, $decisionStarts, $decisions);
     }
 
     /** @return list<array{int, string, Decision}> pieces of the local day: first instant, state, decision */
     private function pieces(int $day, int $dayStart, int $dayEnd): array
     {
-        $special = $this->hours->specialDays[$day] ?? null;
-        $plain = null === $special && !isset($this->hours->specialDays[$day - 1]);
-        $offset = $this->zone->steadyOffset($dayStart - 1, $dayEnd + 1);
-        if (!$plain || null === $offset) {
-            return $this->cut($this->bandsOn($day), $day, $dayStart, $dayEnd, fn (int $second): int => $this->zone->instantOf($day * CivilDate::SECONDS_PER_DAY + $second));
+        $over = [];
+        $spills = true;
+        foreach ($this->layers as $layer) {
+            array_push($over, ...$layer->spansOn($day));
+            $spills = $spills && !$layer->holdsMidnightAfter($day - 1);
         }
-        $weekday = CivilDate::weekday($day);
-        $this->plainDays[$weekday] ??= $this->plainDay($day);
+        if ([] !== $over || null === $this->zone->steadyOffset($dayStart - 1, $dayEnd + 1)) {
+            $midnight = $day * CivilDate::SECONDS_PER_DAY;
+
+            return self::cut([...$this->week->spansOn($day, $spills), ...$over], $dayStart, $dayEnd, fn (int $second): int => $this->zone->instantOf($midnight + $second));
+        }
+        $pattern = $this->week->pattern($day).($spills ? '' : ' cut off');
+        $this->ordinaryDays[$pattern] ??= $this->ordinaryDay($day, $spills);
         $pieces = [];
-        foreach ($this->plainDays[$weekday] as [$second, $state, $decision]) {
+        foreach ($this->ordinaryDays[$pattern] as [$second, $state, $decision]) {
             $pieces[] = [$dayStart + $second, $state, $decision->daysLater($day)];
         }
 
@@ -73,60 +102,28 @@ final class HoursCompiler
     }
 
     /** @return list<array{int, string, Decision}> as if the day were day 0 */
-    private function plainDay(int $day): array
+    private function ordinaryDay(int $day, bool $spills): array
     {
         return array_map(
             static fn (array $piece): array => [$piece[0], $piece[1], $piece[2]->daysLater(-$day)],
-            $this->cut($this->bandsOn($day), $day, 0, CivilDate::SECONDS_PER_DAY, static fn (int $second): int => $second),
+            self::cut($this->week->spansOn($day, $spills), 0, CivilDate::SECONDS_PER_DAY, static fn (int $second): int => $second),
         );
     }
 
     /**
-     * Bands that can hold on a local day, weakest first: from the day before (shifted by a day), then the day's own.
-     *
-     * @return list<array{int, int, Decision}> from, to (seconds since the day's midnight), decision
-     */
-    private function bandsOn(int $day): array
-    {
-        $bands = [];
-        $special = $this->hours->specialDays[$day] ?? null;
-        $specialBefore = $this->hours->specialDays[$day - 1] ?? null;
-        if (null === $special || null !== $specialBefore) {
-            foreach (null === $specialBefore ? $this->hours->week[CivilDate::weekday($day - 1)] ?? [] : $specialBefore->bands as $band) {
-                if ($band->runsPastMidnight()) {
-                    $bands[] = [0, $band->toSeconds - TimeOfDay::DAY, $this->decision($day - 1, $band, $specialBefore)];
-                }
-            }
-        }
-        $own = [];
-        foreach (null === $special ? $this->hours->week[CivilDate::weekday($day)] ?? [] : $special->bands as $band) {
-            $own[] = [$band->fromSeconds, $band->toSeconds, $this->decision($day, $band, $special)];
-        }
-        usort($own, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-
-        return null === $special && null !== $specialBefore ? [...$own, ...$bands] : [...$bands, ...$own];
-    }
-
-    private function decision(int $day, Band $band, ?SpecialDay $special): Decision
-    {
-        return null === $special ? new Decision(Decision::WEEK, $day, $band) : new Decision(Decision::SPECIAL_DAY, $day, $band, $special->name);
-    }
-
-    /**
-     * @param list<array{int, int, Decision}> $bands   weakest first
-     * @param \Closure(int): int              $instant of a second since the day's midnight
+     * @param list<Span>         $spans   the weakest first, the first one over the whole day
+     * @param \Closure(int): int $instant of a second since the day's midnight
      *
      * @return list<array{int, string, Decision}>
      */
-    private function cut(array $bands, int $day, int $start, int $end, \Closure $instant): array
+    private static function cut(array $spans, int $start, int $end, \Closure $instant): array
     {
-        $edges = [$start => true];
-        $spans = [];
-        foreach ($bands as [$from, $to, $decision]) {
-            $from = max($start, 0 === $from ? $start : $instant($from));
-            $to = min($end, $to >= TimeOfDay::DAY ? $end : $instant($to));
+        $edges = $placed = [];
+        foreach ($spans as $span) {
+            $from = 0 === $span->fromSeconds ? $start : max($start, $instant($span->fromSeconds));
+            $to = $span->toSeconds >= TimeOfDay::DAY ? $end : min($end, $instant($span->toSeconds));
             if ($from < $to) {
-                $spans[] = [$from, $to, $decision];
+                $placed[] = [$from, $to, $span];
                 $edges[$from] = true;
                 if ($to < $end) {
                     $edges[$to] = true;
@@ -134,19 +131,47 @@ final class HoursCompiler
             }
         }
         ksort($edges);
-        $special = $this->hours->specialDays[$day] ?? null;
-        $default = new Decision(null === $special ? Decision::DEFAULT : Decision::SPECIAL_DAY, $day, null, $special?->name);
+        $placed = array_reverse($placed);
         $pieces = [];
         foreach (array_keys($edges) as $edge) {
-            $decision = $default;
-            foreach ($spans as [$from, $to, $candidate]) {
+            foreach ($placed as [$from, $to, $span]) {
                 if ($from <= $edge && $edge < $to) {
-                    $decision = $candidate;
+                    $pieces[] = [$edge, $span->state, $span->decision];
+                    break;
                 }
             }
-            $pieces[] = [$edge, $decision->band->state ?? $this->hours->defaultState, $decision];
         }
 
         return $pieces;
+    }
+
+    /**
+     * @param list<array{int, string, Decision}> $pieces
+     *
+     * @return list<array{int, string, Decision}>
+     */
+    private function overridden(array $pieces, Override $override, int $begin, int $end): array
+    {
+        $from = max($begin, $override->from);
+        $until = min($end, $override->until ?? $end);
+        if ($from >= $until) {
+            return $pieces;
+        }
+        $day = CivilDate::ofLocalSecond($this->zone->localOf($override->from));
+        $before = $after = [];
+        $resumed = null;
+        foreach ($pieces as $piece) {
+            if ($piece[0] < $from) {
+                $before[] = $piece;
+            } elseif ($piece[0] > $until) {
+                $after[] = $piece;
+            }
+            if ($piece[0] <= $until) {
+                $resumed = $piece;
+            }
+        }
+        $forced = [$from, $override->state, new Decision(Decision::OVERRIDE, $day, null, $override->reason, $override->id, $override->who)];
+
+        return [...$before, $forced, ...($until < $end && null !== $resumed ? [[$until, $resumed[1], $resumed[2]]] : []), ...$after];
     }
 }

@@ -4,16 +4,30 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Time;
 
-/**
- * What the compiler needs of hours: bands per weekday, special days, and the state that holds elsewhere.
- */
+/** What the compiler needs of hours: each layer of them, and the state that holds where none has a say. */
 final readonly class Timetable
 {
     /**
      * @param array<int, list<Band>> $week        by weekday, 0 for Monday
+     * @param list<Season>           $seasons     none overlaps another
+     * @param list<ObservedCalendar> $calendars   the strongest first
      * @param array<int, SpecialDay> $specialDays by day since 1970-01-01
+     * @param list<Override>         $overrides   the latest, and strongest, last
      */
-    public function __construct(public string $zone, public array $week, public array $specialDays, public string $defaultState)
+    public function __construct(
+        public string $zone,
+        public string $defaultState,
+        public array $week,
+        public array $seasons = [],
+        public array $calendars = [],
+        public array $specialDays = [],
+        public array $overrides = [],
+    ) {
+    }
+
+    /** @param list<Override> $overrides */
+    public function with(array $overrides): self
     {
+        return new self($this->zone, $this->defaultState, $this->week, $this->seasons, $this->calendars, $this->specialDays, $overrides);
     }
 }

@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Asked;
+use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\MessageTaken;
 use Meandros\Core\Routing\Happening\Ringing;
@@ -63,6 +64,7 @@ final readonly class AnswerSentence
                 ? \sprintf('presses nothing at “%s”', $this->names->of($happening->prompt))
                 : \sprintf($happening->known ? 'presses %s' : 'presses %s, which leads nowhere', $happening->key),
             $happening instanceof Ringing => $this->ringing($happening),
+            $happening instanceof CodeDialled => $this->names->code($happening),
             $happening instanceof MessageTaken => null === $happening->mailbox ? null : 'leaves a message with '.$this->names->of($happening->mailbox),
             default => null,
         };

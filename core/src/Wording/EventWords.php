@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Wording;
 
-use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Asked;
+use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\Dialled;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
@@ -26,7 +26,7 @@ final readonly class EventWords
 
     private Names $names;
 
-    public function __construct(private Plan $plan)
+    public function __construct(Plan $plan)
     {
         $this->names = new Names($plan);
     }
@@ -45,6 +45,7 @@ final readonly class EventWords
             $happening instanceof Ringing => $this->ringing($happening),
             $happening instanceof MessageTaken => null === $happening->mailbox ? 'Takes no message' : \sprintf('Leaves a message with %s', $this->names->of($happening->mailbox)),
             $happening instanceof Went => null === $happening->journey ? 'Goes nowhere' : \sprintf('Goes on in %s', $this->names->of($happening->journey)),
+            $happening instanceof CodeDialled => ucfirst($this->names->code($happening)),
             $happening instanceof Over => $this->over($happening),
             default => $happening->kind(),
         };
@@ -64,16 +65,25 @@ final readonly class EventWords
                 default => \sprintf('After its greeting “%s” of %s.', $this->names->of($happening->greeting), Duration::words($happening->greetingSeconds)),
             },
             $happening instanceof Went => null === $happening->journey ? 'No journey is chosen.' : 'The step says so; the call does not come back.',
+            $happening instanceof CodeDialled => $this->code($happening),
             $happening instanceof Over => $this->whyOver($happening),
             default => '',
         };
     }
 
+    private function code(CodeDialled $dialled): string
+    {
+        return match (true) {
+            !$dialled->allowed => \sprintf('The code %s works from an extension only.', $dialled->code->code),
+            null === $dialled->code->state => \sprintf('The code %s lifts it at once.', $dialled->code->code),
+            null === $dialled->until => \sprintf('The code %s does it at once, until it is lifted.', $dialled->code->code),
+            default => \sprintf('The code %s does it at once, until the next change at %s.', $dialled->code->code, When::instant($dialled->until, $dialled->zone)),
+        };
+    }
+
     private function stateName(HoursRead $happening): string
     {
-        $key = $happening->reading->state ?? '';
-
-        return $this->plan->get(Hours::class, $happening->hours)?->state($key)->name ?? $key;
+        return $this->names->state((string) $happening->hours, $happening->reading->state ?? '');
     }
 
     private function hours(HoursRead $happening): string
@@ -172,7 +182,7 @@ final readonly class EventWords
             EndingKind::RanOut => null === $over->lastStep ? 'The number leads to no step at all.' : 'The list ran out and nothing follows it.',
             EndingKind::CallerGaveUp => \sprintf('They were assumed to wait for %s.', Duration::words((int) $over->limit)),
             EndingKind::LoopStopped => 'seconds' === $over->limitUnit ? \sprintf('It lasted longer than %s.', Duration::words((int) $over->limit)) : \sprintf('It came to %d steps.', (int) $over->limit),
-            EndingKind::EndedByPlan => 'An end step says so.',
+            EndingKind::EndedByPlan => null === $over->lastStep ? 'A code does nothing else.' : 'An end step says so.',
             default => '',
         };
     }

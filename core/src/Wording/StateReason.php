@@ -18,15 +18,23 @@ final class StateReason
 
     public static function decision(Decision $decision): string
     {
-        $band = null === $decision->band ? null : TimeOfDay::format($decision->band->fromSeconds).'–'.TimeOfDay::format($decision->band->toSeconds);
+        $band = $decision->band;
+        $times = null === $band ? null : TimeOfDay::format($band->fromSeconds).'–'.TimeOfDay::format($band->toSeconds);
         $date = When::date($decision->day);
+        $week = null === $decision->season ? 'the week' : \sprintf('the season “%s”', $decision->season);
 
         return match ($decision->by) {
-            Decision::SPECIAL_DAY => null === $band
+            Decision::OVERRIDE => \sprintf('%s forced it (“%s”)', $decision->of, $decision->name),
+            Decision::SPECIAL_DAY => null === $times
                 ? \sprintf('on the special day “%s” (%s) no band covers this time', $decision->name, $date)
-                : \sprintf('the special day “%s” (%s) has it %s', $decision->name, $date, $band),
-            Decision::WEEK => \sprintf('the week has it on %s %s', gmdate('l', $decision->day * 86400), $band),
-            default => 'no band covers this time, so the default state holds',
+                : \sprintf('the special day “%s” (%s) has it %s', $decision->name, $date, $times),
+            Decision::HOLIDAY => null === $band || TimeOfDay::DAY === $band->toSeconds - $band->fromSeconds
+                ? \sprintf('%s (%s) is a holiday of %s', $decision->name, $date, $decision->of)
+                : \sprintf('%s (%s) is a holiday of %s from %s', $decision->name, $date, $decision->of, str_replace('–', ' to ', (string) $times)),
+            Decision::WEEK => \sprintf('%s has it on %s %s', $week, gmdate('l', $decision->day * 86400), $times),
+            default => null === $decision->season
+                ? 'no band covers this time, so the default state holds'
+                : \sprintf('no band of %s covers this time, so the default state holds', $week),
         };
     }
 

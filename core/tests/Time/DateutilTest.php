@@ -26,8 +26,8 @@ final class DateutilTest extends TestCase
             [$case, $timetable] = self::random(self::ZONES[$i % \count(self::ZONES)]);
             $case['instants'] = self::instants($timetable);
             $cases[] = $case;
-            $book = new HoursBook();
-            $ours[] = array_map(static fn (int $at): string => $book->read('one', $timetable, $at)->state, $case['instants']);
+            $book = new HoursBook($timetable);
+            $ours[] = array_map(static fn (int $at): string => $book->read($at)->state, $case['instants']);
         }
         $theirs = self::ask($cases);
         foreach ($cases as $i => $case) {
@@ -101,7 +101,7 @@ final class DateutilTest extends TestCase
             $specialRows[CivilDate::format($day)] = [[$band->fromSeconds, $band->toSeconds, $band->state]];
         }
 
-        return [['zone' => $zone, 'week' => $weekRows, 'special' => $specialRows, 'default' => 'closed'], new Timetable($zone, $week, $special, 'closed')];
+        return [['zone' => $zone, 'week' => $weekRows, 'special' => $specialRows, 'default' => 'closed'], new Timetable($zone, 'closed', $week, specialDays: $special)];
     }
 
     /** @param list<Band> $bands */

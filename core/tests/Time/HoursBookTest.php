@@ -19,32 +19,32 @@ final class HoursBookTest extends TestCase
     public function testAChangeFarAwayIsFoundInBothDirections(): void
     {
         $day = (int) CivilDate::parse('2027-06-01');
-        $hours = new Timetable('Europe/Paris', [], [$day => new SpecialDay($day, 'Centenary', [new Band(36000, 43200, 'open')])], 'closed');
-        $book = new HoursBook();
-        $before = $book->read('rare', $hours, Moment::parse('2026-01-10T12:00', 'Europe/Paris'));
+        $hours = new Timetable('Europe/Paris', 'closed', [], specialDays: [$day => new SpecialDay($day, 'Centenary', [new Band(36000, 43200, 'open')])]);
+        $book = new HoursBook($hours);
+        $before = $book->read(Moment::parse('2026-01-10T12:00', 'Europe/Paris'));
         self::assertSame('2027-06-01T10:00:00+02:00', Moment::format((int) $before->until, 'Europe/Paris'));
         self::assertNull($before->since);
-        $after = $book->read('rare', $hours, Moment::parse('2028-09-10T12:00', 'Europe/Paris'));
+        $after = $book->read(Moment::parse('2028-09-10T12:00', 'Europe/Paris'));
         self::assertSame('2027-06-01T12:00:00+02:00', Moment::format((int) $after->since, 'Europe/Paris'));
         self::assertNull($after->until);
     }
 
     public function testReadingsDoNotDependOnWhatWasReadBefore(): void
     {
-        $hours = new Timetable('Europe/London', array_fill(0, 5, [new Band(32400, 61200, 'open')]), [], 'closed');
-        $used = new HoursBook();
+        $hours = new Timetable('Europe/London', 'closed', array_fill(0, 5, [new Band(32400, 61200, 'open')]));
+        $used = new HoursBook($hours);
         mt_srand(3);
         for ($i = 0; $i < 200; ++$i) {
             $instant = 1_700_000_000 + mt_rand(0, 200_000_000);
-            self::assertEquals((new HoursBook())->read('x', $hours, $instant), $used->read('x', $hours, $instant));
+            self::assertEquals((new HoursBook($hours))->read($instant), $used->read($instant));
         }
     }
 
     public function testASpecialDaysNightRunsIntoTheNextDayAndWinsThere(): void
     {
         $day = (int) CivilDate::parse('2026-12-31');
-        $hours = new Timetable('Europe/London', [4 => [new Band(0, 86400, 'open')]], [$day => new SpecialDay($day, 'New Year\'s Eve', [new Band(18 * 3600, 26 * 3600, 'party')])], 'closed');
-        $state = static fn (string $at): string => (new HoursBook())->read('x', $hours, Moment::parse($at, 'Europe/London'))->state;
+        $hours = new Timetable('Europe/London', 'closed', [4 => [new Band(0, 86400, 'open')]], specialDays: [$day => new SpecialDay($day, 'New Year\'s Eve', [new Band(18 * 3600, 26 * 3600, 'party')])]);
+        $state = static fn (string $at): string => (new HoursBook($hours))->read(Moment::parse($at, 'Europe/London'))->state;
         // 2027-01-01 is a Friday, open all day by the week.
         self::assertSame(['party', 'party', 'open'], [$state('2026-12-31T23:59:59'), $state('2027-01-01T01:59:59'), $state('2027-01-01T02:00:00')]);
     }

@@ -60,14 +60,14 @@ final class HoursTest extends TestCase
 
     public function testAnAutumnNightIsOpenForTheHourThatHappensTwice(): void
     {
-        $night = new Timetable('Europe/London', [6 => [new Band(0, 3 * self::H, 'open')]], [], 'closed');
-        $reading = (new HoursBook())->read('night', $night, Moment::parse('2026-10-25T00:30', 'Europe/London'));
+        $night = new Timetable('Europe/London', 'closed', [6 => [new Band(0, 3 * self::H, 'open')]]);
+        $reading = (new HoursBook($night))->read(Moment::parse('2026-10-25T00:30', 'Europe/London'));
         self::assertSame(4 * self::H, (int) $reading->until - (int) $reading->since);
     }
 
     public function testHoursThatNeverChangeSaySo(): void
     {
-        $reading = self::read(new Timetable('Europe/London', [], [], 'closed'), '2026-11-23T10:00');
+        $reading = self::read(new Timetable('Europe/London', 'closed', []), '2026-11-23T10:00');
         self::assertNull($reading->until);
         self::assertNull($reading->since);
     }
@@ -118,7 +118,7 @@ final class HoursTest extends TestCase
             $specialDays[$day] = new SpecialDay($day, 'special', [new Band(mt_rand(0, 40) * 1800, mt_rand(41, 60) * 1800, 'special')]);
         }
 
-        return new Timetable($zone, $week, $specialDays, 'closed');
+        return new Timetable($zone, 'closed', $week, specialDays: $specialDays);
     }
 
     private static function office(): Timetable
@@ -130,11 +130,11 @@ final class HoursTest extends TestCase
             $special[(int) CivilDate::parse($date)] = new SpecialDay((int) CivilDate::parse($date), $name, $bands);
         }
 
-        return new Timetable('Europe/London', $week, $special, 'closed');
+        return new Timetable('Europe/London', 'closed', $week, specialDays: $special);
     }
 
     private static function read(Timetable $hours, string $at): Reading
     {
-        return (new HoursBook())->read('office', $hours, Moment::parse($at, 'Europe/London'));
+        return (new HoursBook($hours))->read(Moment::parse($at, 'Europe/London'));
     }
 }

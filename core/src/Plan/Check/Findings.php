@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Check;
 
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Element\HolidayCalendar;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Number;
@@ -39,6 +41,8 @@ final class Findings
             match (true) {
                 $element instanceof Journey => $self->journey($element),
                 $element instanceof Number => $self->number($element),
+                $element instanceof Hours => $self->hours($element),
+                $element instanceof HolidayCalendar => [] === $element->holidays->entries ? $self->warn($element, '/holidays', 'This calendar has no holiday.', 'Add one, or delete the calendar.') : null,
                 $element instanceof Person => [] === $element->phones ? $self->warn($element, '/phones', 'This person has no phone, so nothing rings.', 'Add a phone.') : null,
                 $element instanceof Team => [] === $element->members ? $self->warn($element, '/members', 'Nobody is in this team.', 'Add a member.') : null,
                 $element instanceof Prompt => '' === implode('', $element->scripts) ? $self->warn($element, '/scripts', 'This prompt has no words.', 'Write a script.') : null,
@@ -53,6 +57,18 @@ final class Findings
     {
         if (null === $number->target) {
             $this->block($number, '/target', 'Calls to this number lead nowhere.', 'Choose a target.');
+        }
+    }
+
+    private function hours(Hours $hours): void
+    {
+        foreach ($hours->calendars as $i => $use) {
+            $calendar = $this->plan->get(HolidayCalendar::class, $use->calendar);
+            foreach (array_keys($use->exceptions) as $j => $holiday) {
+                if (null !== $calendar && null === $calendar->holiday($holiday)) {
+                    $this->warn($hours, \sprintf('/calendars/%d/exceptions/%d', $i, $j), \sprintf('%s has no holiday “%s” any more, so this exception does nothing.', $calendar->name(), $holiday), 'Remove the exception.');
+                }
+            }
         }
     }
 
@@ -109,12 +125,12 @@ final class Findings
         }
     }
 
-    private function warn(Number|Journey|Person|Team|Prompt $element, string $pointer, string $message, string $remedy): void
+    private function warn(Element $element, string $pointer, string $message, string $remedy): void
     {
         $this->findings[] = new Finding($element, new Problem($pointer, $message, $remedy), false);
     }
 
-    private function block(Number|Journey $element, string $pointer, string $message, string $remedy): void
+    private function block(Element $element, string $pointer, string $message, string $remedy): void
     {
         $this->findings[] = new Finding($element, new Problem($pointer, $message, $remedy), true);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Check;
 
 use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Kind;
@@ -42,11 +43,11 @@ final readonly class Integrity
     public function problemsOf(Element $element): array
     {
         $problems = [...$this->brokenReferences($element), ...EndlessJourney::problems($this->plan, $element)];
-        $unique = self::uniqueValue($element);
-        foreach (null === $unique ? [] : $this->plan->mentioning($unique) as $other) {
-            $clash = $other->id() === $element->id() ? null : $this->clash($element, $other);
-            if (null !== $clash) {
-                $problems[] = $clash;
+        foreach (self::uniqueValues($element) as $pointer => $value) {
+            foreach ($this->plan->mentioning($value) as $other) {
+                if ($other->id() !== $element->id() && \in_array($value, self::uniqueValues($other), true)) {
+                    $problems[] = self::clash($element, $pointer, $value, $other);
+                }
             }
         }
 
@@ -75,37 +76,48 @@ final readonly class Integrity
     {
         $seen = [];
         foreach ($this->plan->elements() as $id => $element) {
-            $key = self::uniqueValue($element);
-            if (null === $key) {
-                continue;
+            foreach (self::uniqueValues($element) as $pointer => $value) {
+                if (isset($seen[$value])) {
+                    yield $id => self::clash($element, $pointer, $value, $seen[$value]);
+                }
+                $seen[$value] = $element;
             }
-            $clash = isset($seen[$key]) ? $this->clash($element, $seen[$key]) : null;
-            if (null !== $clash) {
-                yield $id => $clash;
-            }
-            $seen[$key] = $element;
         }
     }
 
-    /** The number or the extension that no other element may have; a number starts with a plus sign, so the two never meet. */
-    private static function uniqueValue(Element $element): ?string
+    /**
+     * Everything that can be dialled, by its place: no two elements may have the same. Numbers start with a plus sign,
+     * codes with * or #, extensions with a digit, so that the three never meet.
+     *
+     * @return array<string, string>
+     */
+    private static function uniqueValues(Element $element): array
     {
         return match (true) {
-            $element instanceof Number => $element->number,
-            $element instanceof Person && '' !== $element->extension => $element->extension,
-            default => null,
+            $element instanceof Number => ['/number' => $element->number],
+            $element instanceof Person && '' !== $element->extension => ['/extension' => $element->extension],
+            $element instanceof Hours => self::codes($element),
+            default => [],
         };
     }
 
-    private function clash(Element $element, Element $other): ?Problem
+    /** @return array<string, string> */
+    private static function codes(Hours $hours): array
     {
-        if ($element instanceof Number && $other instanceof Number && $element->number === $other->number) {
-            return new Problem('/number', \sprintf('%s is in the plan already, as "%s".', $element->number, $other->name()), 'Change that one, or enter another number.');
-        }
-        if ($element instanceof Person && $other instanceof Person && '' !== $element->extension && $element->extension === $other->extension) {
-            return new Problem('/extension', \sprintf('Extension %s belongs to %s.', $element->extension, $other->name()), 'Choose a free extension.');
+        $codes = [];
+        foreach ($hours->codes as $i => $code) {
+            $codes[\sprintf('/codes/%d/code', $i)] = $code->code;
         }
 
-        return null;
+        return $codes;
+    }
+
+    private static function clash(Element $element, string $pointer, string $value, Element $other): Problem
+    {
+        return match (true) {
+            $element instanceof Number => new Problem($pointer, \sprintf('%s is in the plan already, as "%s".', $value, $other->name()), 'Change that one, or enter another number.'),
+            $element instanceof Person => new Problem($pointer, \sprintf('Extension %s belongs to %s.', $value, $other->name()), 'Choose a free extension.'),
+            default => new Problem($pointer, \sprintf('The code %s belongs to %s.', $value, $other->name()), 'Choose a free code.'),
+        };
     }
 }

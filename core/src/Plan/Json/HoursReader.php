@@ -4,60 +4,54 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Json;
 
+use Meandros\Core\Plan\Element\CalendarUse;
+use Meandros\Core\Plan\Element\DialCode;
 use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\OverrideEnd;
+use Meandros\Core\Plan\Element\SeasonWeek;
 use Meandros\Core\Plan\Element\State;
-use Meandros\Core\Plan\Element\WeekBand;
-use Meandros\Core\Time\Band;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\SpecialDay;
-use Meandros\Core\Time\TimeOfDay;
-use Meandros\Core\Time\Weekday;
+use Meandros\Core\Time\Zone;
 
-/** Reads hours from JSON: bands that end before they start, overlap, or name no known state are refused. */
+/** Reads hours from JSON. */
 final class HoursReader
 {
-    private const WEEK_SECONDS = 7 * TimeOfDay::DAY;
-
-    /** @var list<string> */
-    private array $stateKeys = [];
-
     public static function read(Input $in): Hours
     {
-        $in->onlyFields(['id', 'kind', 'name', 'site', 'states', 'default', 'week', 'specialDays']);
-
-        return (new self())->hours($in);
-    }
-
-    private function hours(Input $in): Hours
-    {
-        $states = $this->states($in->field('states'));
-        $default = $in->field('default')->text(60);
-        if (!\in_array($default, $this->stateKeys, true)) {
-            $in->field('default')->complain('The default state is not among the states.', 'Choose one of: '.implode(', ', $this->stateKeys).'.');
+        $in->onlyFields(['id', 'kind', 'name', 'site', 'zone', 'states', 'default', 'week', 'seasons', 'calendars', 'specialDays', 'codes']);
+        $states = self::states($in->field('states'));
+        $bands = new BandReader(array_map(static fn (State $state): string => $state->key, $states));
+        $zone = $in->field('zone')->reference();
+        if (null !== $zone && !Zone::exists($zone)) {
+            $in->field('zone')->complain(\sprintf('"%s" is not a time zone.', $zone), \sprintf('Use an IANA name; the closest is %s.', Zone::closestTo($zone)));
         }
 
         return new Hours(
             $in->field('id')->id(),
             $in->field('name')->text(),
             $in->field('site')->text(80),
+            $zone,
             $states,
-            $default,
-            $this->week($in->field('week')),
-            $this->specialDays($in->field('specialDays')),
+            $bands->state($in->field('default')),
+            $bands->week($in->field('week')),
+            self::seasons($in->field('seasons'), $bands),
+            self::calendars($in->field('calendars'), $bands),
+            self::specialDays($in->field('specialDays'), $bands),
+            self::codes($in->field('codes'), $bands),
         );
     }
 
     /** @return non-empty-list<State> */
-    private function states(Input $in): array
+    private static function states(Input $in): array
     {
         $states = [];
         foreach ($in->items() as $item) {
             $state = State::fromJson($item);
-            if (\in_array($state->key, $this->stateKeys, true)) {
+            if (isset($states[$state->key])) {
                 $item->field('key')->complain('Two states have this key.', 'Give each state a key of its own.');
             }
-            $this->stateKeys[] = $state->key;
-            $states[] = $state;
+            $states[$state->key] = $state;
         }
         if ([] === $states) {
             $in->complain('Hours need at least one state.', 'Add a state such as open or closed.');
@@ -65,133 +59,99 @@ final class HoursReader
             return [new State('closed', 'Closed', false)];
         }
 
-        return $states;
+        return array_values($states);
     }
 
-    /** @return list<WeekBand> */
-    private function week(Input $in): array
+    /** @return list<SeasonWeek> */
+    private static function seasons(Input $in, BandReader $bands): array
     {
-        $week = $taken = [];
+        $seasons = [];
         foreach ($in->items() as $item) {
-            $item->onlyFields(['days', 'from', 'to', 'state']);
-            $days = $this->days($item->field('days'));
-            $band = $this->band($item);
-            if (null === $band || [] === $days) {
+            $item->onlyFields(['name', 'from', 'to', 'week']);
+            $name = $item->field('name')->text(60);
+            $span = DateReader::span($item);
+            $week = $bands->week($item->field('week'));
+            if (null === $span) {
                 continue;
             }
-            foreach ($days as $day) {
-                $start = $day->index() * TimeOfDay::DAY + $band->fromSeconds;
-                $this->claim($item, $taken, $start, $start + $band->toSeconds - $band->fromSeconds, $day->name);
+            foreach ($seasons as $other) {
+                $day = $span->meets($other->span);
+                if (null !== $day) {
+                    $item->field('from')->complain(
+                        \sprintf('“%s” overlaps “%s”: both hold %s.', $name, $other->name, $span->recurs() && $other->span->recurs() ? gmdate('j F', $day * 86400) : gmdate('j F Y', $day * 86400)),
+                        'Move the start or the end of one of the two.',
+                    );
+                }
             }
-            $week[] = new WeekBand($days, $band);
+            $seasons[] = new SeasonWeek($name, $span, $week);
         }
 
-        return $week;
+        return $seasons;
     }
 
-    /** @return list<Weekday> in week order */
-    private function days(Input $in): array
+    /** @return list<CalendarUse> */
+    private static function calendars(Input $in, BandReader $bands): array
     {
-        $days = [];
+        $uses = [];
         foreach ($in->items() as $item) {
-            /** @var Weekday $day */
-            $day = $item->oneOf(Weekday::class, Weekday::Monday);
-            if (isset($days[$day->index()])) {
-                $item->complain('This day is named twice.', 'Name each day once.');
+            $item->onlyFields(['calendar', 'state', 'exceptions']);
+            $exceptions = [];
+            foreach ($item->field('exceptions')->items() as $exception) {
+                $exception->onlyFields(['holiday', 'state']);
+                $holiday = $exception->field('holiday')->id();
+                if (\array_key_exists($holiday, $exceptions)) {
+                    $exception->field('holiday')->complain('This holiday has two states.', 'Keep one of the two.');
+                }
+                $exceptions[$holiday] = null === $exception->field('state')->reference() ? null : $bands->state($exception->field('state'));
             }
-            $days[$day->index()] = $day;
+            $calendar = $item->field('calendar')->text(80);
+            if (isset($uses[$calendar])) {
+                $item->field('calendar')->complain('This calendar is kept twice.', 'Keep it once.');
+            }
+            $uses[$calendar] = new CalendarUse($calendar, $bands->state($item->field('state')), $exceptions);
         }
-        if ([] === $days) {
-            $in->complain('This band is on no day.', 'Choose at least one weekday.');
-        }
-        ksort($days);
 
-        return array_values($days);
+        return array_values($uses);
     }
 
-    private function band(Input $in): ?Band
-    {
-        $from = $this->time($in->field('from'), TimeOfDay::DAY - 1);
-        $to = $this->time($in->field('to'), TimeOfDay::LATEST);
-        $state = $in->field('state')->text(60);
-        if (!\in_array($state, $this->stateKeys, true)) {
-            $in->field('state')->complain(\sprintf('"%s" is not a state of these hours.', $state), 'Choose one of: '.implode(', ', $this->stateKeys).'.');
-        }
-        if (null === $from || null === $to) {
-            return null;
-        }
-        if ($to <= $from) {
-            $in->field('to')->complain(
-                \sprintf('The band ends at %s, before it starts at %s.', TimeOfDay::format($to), TimeOfDay::format($from)),
-                \sprintf('Give a later end; for an end on the next day write %s.', TimeOfDay::format($to + TimeOfDay::DAY)),
-            );
-
-            return null;
-        }
-
-        return new Band($from, $to, $state);
-    }
-
-    private function time(Input $in, int $latest): ?int
-    {
-        $text = $in->text(8);
-        $seconds = TimeOfDay::parse($text);
-        if ('' !== $text && (null === $seconds || $seconds > $latest)) {
-            $in->complain(\sprintf('"%s" is not a time here.', $text), \sprintf('Write hours and minutes, such as 09:30, up to %s.', TimeOfDay::format($latest)));
-
-            return null;
-        }
-
-        return $seconds;
-    }
-
-    /** @return list<SpecialDay> */
-    private function specialDays(Input $in): array
+    /** @return list<SpecialDay> in order of date */
+    private static function specialDays(Input $in, BandReader $bands): array
     {
         $days = [];
         foreach ($in->items() as $item) {
             $item->onlyFields(['date', 'name', 'bands']);
-            $text = $item->field('date')->text(10);
-            $day = CivilDate::parse($text);
+            $day = DateReader::date($item->field('date'));
             if (null === $day) {
-                $item->field('date')->complain(\sprintf('The date "%s" does not exist.', $text), 'Write an existing date as YYYY-MM-DD.');
                 continue;
             }
             if (isset($days[$day])) {
                 $item->field('date')->complain('This date has two special days.', 'Put the bands of the date into one of them.');
             }
-            $bands = $taken = [];
-            foreach ($item->field('bands')->items() as $bandItem) {
-                $bandItem->onlyFields(['from', 'to', 'state']);
-                $band = $this->band($bandItem);
-                if (null !== $band) {
-                    $this->claim($bandItem, $taken, $band->fromSeconds, $band->toSeconds, $text);
-                    $bands[] = $band;
-                }
-            }
-            $days[$day] = new SpecialDay($day, $item->field('name')->text(), $bands);
+            $days[$day] = new SpecialDay($day, $item->field('name')->text(), $bands->day($item->field('bands'), CivilDate::format($day)));
         }
         ksort($days);
 
         return array_values($days);
     }
 
-    /**
-     * Takes a stretch for a band; the week is a circle, so a stretch past Sunday's midnight meets Monday.
-     *
-     * @param list<array{int, int, string}> $taken
-     */
-    private function claim(Input $in, array &$taken, int $start, int $end, string $day): void
+    /** @return list<DialCode> */
+    private static function codes(Input $in, BandReader $bands): array
     {
-        foreach ($taken as [$from, $to, $pointer]) {
-            foreach ([0, self::WEEK_SECONDS, -self::WEEK_SECONDS] as $shift) {
-                if ($start + $shift < $to && $from < $end + $shift) {
-                    $in->complain(\sprintf('This band overlaps the one at %s on %s.', $pointer, $day), 'Move an edge, or remove one of the two.');
-
-                    return;
-                }
+        $codes = [];
+        foreach ($in->items() as $item) {
+            $item->onlyFields(['code', 'state', 'ends']);
+            $code = $item->field('code')->text(8);
+            if ('' !== $code && 1 !== preg_match(DialCode::PATTERN, $code)) {
+                $item->field('code')->complain(\sprintf('"%s" is not a code to dial.', $code), 'Start with * or #, then one to six digits, such as *21.');
             }
+            if (isset($codes[$code])) {
+                $item->field('code')->complain('This code stands here twice.', 'Give each its own code.');
+            }
+            /** @var OverrideEnd $ends */
+            $ends = $item->field('ends')->oneOf(OverrideEnd::class, OverrideEnd::Lifted);
+            $codes[$code] = new DialCode($code, null === $item->field('state')->reference() ? null : $bands->state($item->field('state')), $ends);
         }
-        $taken[] = [$start, $end, $in->pointer];
+
+        return array_values($codes);
     }
 }

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Live;
+
+use Meandros\Core\Time\Override;
+
+/** What is not plan and takes effect at once: an explicit input of every trace. */
+final readonly class LiveState
+{
+    /** @param list<Override> $overrides of any hours, the latest last */
+    public function __construct(public array $overrides = [])
+    {
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Element;
+
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Json\HolidayReader;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Time\Holiday\Holiday;
+use Meandros\Core\Time\Holiday\Holidays;
+
+/** Dated rules shared by many hours. */
+final readonly class HolidayCalendar implements Element
+{
+    use Named;
+
+    public function __construct(private string $id, private string $name, public Holidays $holidays)
+    {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'kind', 'name', 'holidays']);
+
+        return new self($in->field('id')->id(), $in->field('name')->text(), HolidayReader::holidays($in->field('holidays')));
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Calendar;
+    }
+
+    public function holiday(string $id): ?Holiday
+    {
+        foreach ($this->holidays->entries as $holiday) {
+            if ($holiday->id === $id) {
+                return $holiday;
+            }
+        }
+
+        return null;
+    }
+
+    public function toJson(): array
+    {
+        return [
+            'id' => $this->id, 'kind' => 'calendar', 'name' => $this->name,
+            'holidays' => array_map(static fn (Holiday $holiday): array => $holiday->toJson(), $this->holidays->entries),
+        ];
+    }
+
+    public function references(): array
+    {
+        return [];
+    }
+}

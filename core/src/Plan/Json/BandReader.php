@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Json;
+
+use Meandros\Core\Plan\Element\WeekBand;
+use Meandros\Core\Time\Band;
+use Meandros\Core\Time\TimeOfDay;
+use Meandros\Core\Time\Weekday;
+
+/** Reads bands of a week or of one day: those that end before they start, overlap, or name no known state are refused. */
+final readonly class BandReader
+{
+    private const WEEK_SECONDS = 7 * TimeOfDay::DAY;
+
+    /** @param list<string> $stateKeys */
+    public function __construct(private array $stateKeys)
+    {
+    }
+
+    /** @return list<WeekBand> */
+    public function week(Input $in): array
+    {
+        $week = $taken = [];
+        foreach ($in->items() as $item) {
+            $item->onlyFields(['days', 'from', 'to', 'state']);
+            $days = self::days($item->field('days'));
+            $band = $this->band($item);
+            if (null === $band || [] === $days) {
+                continue;
+            }
+            foreach ($days as $day) {
+                $start = $day->index() * TimeOfDay::DAY + $band->fromSeconds;
+                self::claim($item, $taken, $start, $start + $band->toSeconds - $band->fromSeconds, $day->name);
+            }
+            $week[] = new WeekBand($days, $band);
+        }
+
+        return $week;
+    }
+
+    /** @return list<Band> */
+    public function day(Input $in, string $date): array
+    {
+        $bands = $taken = [];
+        foreach ($in->items() as $item) {
+            $item->onlyFields(['from', 'to', 'state']);
+            $band = $this->band($item);
+            if (null !== $band) {
+                self::claim($item, $taken, $band->fromSeconds, $band->toSeconds, $date);
+                $bands[] = $band;
+            }
+        }
+
+        return $bands;
+    }
+
+    /** The key of a state of these hours. */
+    public function state(Input $in): string
+    {
+        $state = $in->text(60);
+        if ('' !== $state && !\in_array($state, $this->stateKeys, true)) {
+            $in->complain(\sprintf('"%s" is not a state of these hours.', $state), 'Choose one of: '.implode(', ', $this->stateKeys).'.');
+        }
+
+        return $state;
+    }
+
+    /** @return int|null seconds since midnight */
+    public static function time(Input $in, int $latest): ?int
+    {
+        $text = $in->text(8);
+        $seconds = TimeOfDay::parse($text);
+        if ('' !== $text && (null === $seconds || $seconds > $latest)) {
+            $in->complain(\sprintf('"%s" is not a time here.', $text), \sprintf('Write hours and minutes, such as 09:30, up to %s.', TimeOfDay::format($latest)));
+
+            return null;
+        }
+
+        return $seconds;
+    }
+
+    /** @return list<Weekday> in week order */
+    public static function days(Input $in): array
+    {
+        $days = [];
+        foreach ($in->items() as $item) {
+            /** @var Weekday $day */
+            $day = $item->oneOf(Weekday::class, Weekday::Monday);
+            if (isset($days[$day->index()])) {
+                $item->complain('This day is named twice.', 'Name each day once.');
+            }
+            $days[$day->index()] = $day;
+        }
+        if ([] === $days) {
+            $in->complain('No day is named here.', 'Choose at least one weekday.');
+        }
+        ksort($days);
+
+        return array_values($days);
+    }
+
+    private function band(Input $in): ?Band
+    {
+        $from = self::time($in->field('from'), TimeOfDay::DAY - 1);
+        $to = self::time($in->field('to'), TimeOfDay::LATEST);
+        $state = $this->state($in->field('state'));
+        if (null === $from || null === $to) {
+            return null;
+        }
+        if ($to <= $from) {
+            $in->field('to')->complain(
+                \sprintf('The band ends at %s, before it starts at %s.', TimeOfDay::format($to), TimeOfDay::format($from)),
+                \sprintf('Give a later end; for an end on the next day write %s.', TimeOfDay::format($to + TimeOfDay::DAY)),
+            );
+
+            return null;
+        }
+
+        return new Band($from, $to, $state);
+    }
+
+    /**
+     * Takes a stretch for a band; the week is a circle, so a stretch past Sunday's midnight meets Monday.
+     *
+     * @param list<array{int, int, string}> $taken
+     */
+    private static function claim(Input $in, array &$taken, int $start, int $end, string $day): void
+    {
+        foreach ($taken as [$from, $to, $pointer]) {
+            foreach ([0, self::WEEK_SECONDS, -self::WEEK_SECONDS] as $shift) {
+                if ($start + $shift < $to && $from < $end + $shift) {
+                    $in->complain(\sprintf('This band overlaps the one at %s on %s.', $pointer, $day), 'Move an edge, or remove one of the two.');
+
+                    return;
+                }
+            }
+        }
+        $taken[] = [$start, $end, $in->pointer];
+    }
+}

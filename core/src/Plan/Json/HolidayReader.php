@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Json;
+
+use Meandros\Core\Time\Holiday\Church;
+use Meandros\Core\Time\Holiday\FromEaster;
+use Meandros\Core\Time\Holiday\Holiday;
+use Meandros\Core\Time\Holiday\HolidayRule;
+use Meandros\Core\Time\Holiday\Holidays;
+use Meandros\Core\Time\Holiday\InSpan;
+use Meandros\Core\Time\Holiday\NthWeekday;
+use Meandros\Core\Time\Holiday\OnDates;
+use Meandros\Core\Time\Holiday\Side;
+use Meandros\Core\Time\Holiday\Substitute;
+use Meandros\Core\Time\Holiday\SubstituteDay;
+use Meandros\Core\Time\Holiday\WeekdayNear;
+use Meandros\Core\Time\Holiday\Yearly;
+use Meandros\Core\Time\Holiday\Years;
+use Meandros\Core\Time\TimeOfDay;
+use Meandros\Core\Time\Weekday;
+
+/** Reads the entries of a holiday calendar from JSON. */
+final class HolidayReader
+{
+    private const RULES = [OnDates::NAME, InSpan::NAME, Yearly::NAME, NthWeekday::NAME, WeekdayNear::NAME, FromEaster::NAME];
+
+    public static function holidays(Input $in): Holidays
+    {
+        $entries = [];
+        foreach ($in->items() as $item) {
+            $holiday = self::holiday($item);
+            if (isset($entries[$holiday?->id])) {
+                $item->field('id')->complain('Two holidays have this id.', 'Give each holiday an id of its own.');
+            }
+            if (null !== $holiday) {
+                $entries[$holiday->id] = $holiday;
+            }
+        }
+
+        return new Holidays(array_values($entries));
+    }
+
+    private static function holiday(Input $in): ?Holiday
+    {
+        $in->onlyFields(['id', 'name', 'rule', 'substitute', 'part', 'years']);
+        [$id, $name] = [$in->field('id')->id(), $in->field('name')->text()];
+        $rule = self::rule($in->field('rule'));
+        $substitute = self::substitute($in->field('substitute'));
+        [$from, $to] = self::part($in->field('part'));
+        $years = self::years($in->field('years'));
+
+        return null === $rule ? null : new Holiday($id, $name, $rule, $substitute, $from, $to, $years);
+    }
+
+    private static function rule(Input $in): ?HolidayRule
+    {
+        $name = $in->field('on')->text(20);
+        if ('' !== $name && !\in_array($name, self::RULES, true)) {
+            $in->field('on')->complain(\sprintf('"%s" is not a rule for holidays.', $name), 'Choose one of: '.implode(', ', self::RULES).'.');
+        }
+
+        return match ($name) {
+            OnDates::NAME => self::onDates($in),
+            InSpan::NAME => self::inSpan($in),
+            Yearly::NAME => self::yearly($in),
+            NthWeekday::NAME => self::nthWeekday($in),
+            WeekdayNear::NAME => self::weekdayNear($in),
+            FromEaster::NAME => self::fromEaster($in),
+            default => null,
+        };
+    }
+
+    private static function onDates(Input $in): ?OnDates
+    {
+        $in->onlyFields(['on', 'dates']);
+        $days = [];
+        foreach ($in->field('dates')->items() as $item) {
+            $day = DateReader::date($item);
+            if (null !== $day) {
+                $days[$day] = $day;
+            }
+        }
+        ksort($days);
+        if ([] === $days) {
+            $in->field('dates')->complain('This holiday has no date.', 'Give at least one date as YYYY-MM-DD.');
+
+            return null;
+        }
+
+        return new OnDates(array_values($days));
+    }
+
+    private static function inSpan(Input $in): ?InSpan
+    {
+        $in->onlyFields(['on', 'from', 'to']);
+        $span = DateReader::span($in);
+
+        return null === $span ? null : new InSpan($span);
+    }
+
+    private static function yearly(Input $in): ?Yearly
+    {
+        $in->onlyFields(['on', 'date']);
+        $date = DateReader::monthDay($in->field('date'));
+
+        return null === $date ? null : new Yearly($date);
+    }
+
+    private static function nthWeekday(Input $in): NthWeekday
+    {
+        $in->onlyFields(['on', 'nth', 'weekday', 'month']);
+        $nth = $in->field('nth')->whole(-5, 5, 'weeks');
+        if (0 === $nth) {
+            $in->field('nth')->complain('There is no weekday number 0 in a month.', 'Count from 1, or from -1 for the last.');
+        }
+
+        return new NthWeekday($nth, self::weekday($in->field('weekday')), $in->field('month')->whole(1, 12, 'the month'));
+    }
+
+    private static function weekdayNear(Input $in): ?WeekdayNear
+    {
+        $in->onlyFields(['on', 'weekday', 'side', 'date']);
+        $date = DateReader::monthDay($in->field('date'));
+        /** @var Side $side */
+        $side = $in->field('side')->oneOf(Side::class, Side::OnOrBefore);
+        $weekday = self::weekday($in->field('weekday'));
+
+        return null === $date ? null : new WeekdayNear($weekday, $date, $side);
+    }
+
+    private static function fromEaster(Input $in): FromEaster
+    {
+        $in->onlyFields(['on', 'days', 'church']);
+        /** @var Church $church */
+        $church = $in->field('church')->oneOf(Church::class, Church::Western);
+
+        return new FromEaster($in->field('days')->whole(-100, 250, 'days'), $church);
+    }
+
+    private static function weekday(Input $in): Weekday
+    {
+        /** @var Weekday $weekday */
+        $weekday = $in->oneOf(Weekday::class, Weekday::Monday);
+
+        return $weekday;
+    }
+
+    private static function substitute(Input $in): ?Substitute
+    {
+        if (!$in->isGiven()) {
+            return null;
+        }
+        $in->onlyFields(['on', 'to', 'keep']);
+        $on = BandReader::days($in->field('on'));
+        /** @var SubstituteDay $to */
+        $to = $in->field('to')->oneOf(SubstituteDay::class, SubstituteDay::NextWorkingDay);
+        $keep = $in->field('keep')->flag(true);
+
+        return [] === $on ? null : new Substitute($on, $to, $keep);
+    }
+
+    /** @return array{int, int} */
+    private static function part(Input $in): array
+    {
+        if (!$in->isGiven()) {
+            return [0, TimeOfDay::DAY];
+        }
+        $in->onlyFields(['from', 'to']);
+        $from = BandReader::time($in->field('from'), TimeOfDay::DAY - 1);
+        $to = BandReader::time($in->field('to'), TimeOfDay::DAY);
+        if (null !== $from && null !== $to && $to <= $from) {
+            $in->field('to')->complain(\sprintf('It ends at %s, before it starts at %s.', TimeOfDay::format($to), TimeOfDay::format($from)), 'Give a later end, up to 24:00.');
+        }
+
+        return null === $from || null === $to || $to <= $from ? [0, TimeOfDay::DAY] : [$from, $to];
+    }
+
+    private static function years(Input $in): Years
+    {
+        if (!$in->isGiven()) {
+            return new Years();
+        }
+        $in->onlyFields(['from', 'to', 'except']);
+        $year = static fn (Input $field): int => $field->whole(1900, 2500, 'the year');
+        $from = $in->field('from')->isGiven() ? $year($in->field('from')) : null;
+        $to = $in->field('to')->isGiven() ? $year($in->field('to')) : null;
+        if (null !== $from && null !== $to && $to < $from) {
+            $in->field('to')->complain(\sprintf('The last year, %d, comes before the first, %d.', $to, $from), 'Change one of the two.');
+        }
+
+        return new Years($from, $to, array_map($year, $in->field('except')->items()));
+    }
+
+    /** An id for a holiday called so: letters, digits and underscores. */
+    public static function idFor(string $name): string
+    {
+        $id = trim((string) preg_replace('/[^a-z0-9]+/', '_', strtolower((string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $name))), '_');
+        $id = 1 === preg_match('/^[a-z]/', $id) ? $id : 'day_'.$id;
+
+        return substr(\strlen($id) < 2 ? $id.'_day' : $id, 0, 50);
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan;
+
+use Meandros\Core\Plan\Element\HolidayCalendar;
+use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Element\WeekBand;
+use Meandros\Core\Time\Band;
+use Meandros\Core\Time\HoursBook;
+use Meandros\Core\Time\ObservedCalendar;
+use Meandros\Core\Time\Override;
+use Meandros\Core\Time\Reading;
+use Meandros\Core\Time\Season;
+use Meandros\Core\Time\Timetable;
+
+/** The hours of a plan as they run: with the zone of their site, the holidays they keep, and what is forced on them. */
+final class PlanHours
+{
+    /** @var array<string, HoursBook> */
+    private array $books = [];
+
+    /** @param list<Override> $overrides of any hours, the latest last */
+    public function __construct(private readonly Plan $plan, private readonly array $overrides = [])
+    {
+    }
+
+    /** @param list<Override> $overrides */
+    public function isOf(Plan $plan, array $overrides): bool
+    {
+        return $this->plan === $plan && $this->overrides === $overrides;
+    }
+
+    public function read(Hours $hours, int $instant): Reading
+    {
+        return ($this->books[$hours->id()] ??= new HoursBook($this->timetable($hours)))->read($instant);
+    }
+
+    public function zone(Hours $hours): string
+    {
+        return $hours->zone ?? $this->plan->get(Site::class, $hours->site)->zone ?? 'UTC';
+    }
+
+    public function timetable(Hours $hours): Timetable
+    {
+        $seasons = $calendars = $specialDays = [];
+        foreach ($hours->seasons as $season) {
+            $seasons[] = new Season($season->name, $season->span, self::byDay($season->week));
+        }
+        foreach ($hours->calendars as $use) {
+            $calendar = $this->plan->get(HolidayCalendar::class, $use->calendar);
+            if (null !== $calendar) {
+                $calendars[] = new ObservedCalendar($calendar->id(), $calendar->name(), $calendar->holidays, $use->state, $use->exceptions);
+            }
+        }
+        foreach ($hours->specialDays as $specialDay) {
+            $specialDays[$specialDay->day] = $specialDay;
+        }
+        // An override may outlive the state that it names: then it has no say.
+        $overrides = array_filter($this->overrides, static fn (Override $override): bool => $override->hours === $hours->id() && null !== $hours->state($override->state));
+
+        return new Timetable($this->zone($hours), $hours->default, self::byDay($hours->week), $seasons, $calendars, $specialDays, array_values($overrides));
+    }
+
+    /**
+     * @param list<WeekBand> $bands
+     *
+     * @return array<int, list<Band>>
+     */
+    private static function byDay(array $bands): array
+    {
+        $week = [];
+        foreach ($bands as $weekBand) {
+            foreach ($weekBand->days as $day) {
+                $week[$day->index()][] = $weekBand->band;
+            }
+        }
+
+        return $week;
+    }
+}
