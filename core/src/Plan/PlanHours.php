@@ -38,6 +38,24 @@ final class PlanHours
         return ($this->books[$hours->id()] ??= new HoursBook($this->timetable($hours)))->read($instant);
     }
 
+    /**
+     * The changes of state after an instant.
+     *
+     * @return list<array{int, Reading}> first instant and reading of each, at most so many
+     */
+    public function changes(Hours $hours, int $instant, int $most): array
+    {
+        $changes = [];
+        $until = $this->read($hours, $instant)->until;
+        while (null !== $until && \count($changes) < $most) {
+            $reading = $this->read($hours, $until);
+            $changes[] = [$until, $reading];
+            $until = $reading->until;
+        }
+
+        return $changes;
+    }
+
     public function zone(Hours $hours): string
     {
         return $hours->zone ?? $this->plan->get(Site::class, $hours->site)->zone ?? 'UTC';

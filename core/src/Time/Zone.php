@@ -109,4 +109,15 @@ final readonly class Zone
 
         return $offset;
     }
+
+    /** @return list<array{int, int, int}> instants at which the offset changes, with the offsets before and after */
+    public function changes(): array
+    {
+        $changes = [];
+        for ($i = 1; $i < \count($this->starts); ++$i) {
+            $changes[] = [$this->starts[$i], $this->offsets[$i - 1], $this->offsets[$i]];
+        }
+
+        return $changes;
+    }
 }

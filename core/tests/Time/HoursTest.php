@@ -8,11 +8,18 @@ use Eris\Generators;
 use Eris\TestTrait;
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Time\DateSpan;
 use Meandros\Core\Time\Decision;
+use Meandros\Core\Time\Holiday\Holiday;
+use Meandros\Core\Time\Holiday\Holidays;
+use Meandros\Core\Time\Holiday\OnDates;
 use Meandros\Core\Time\HoursBook;
 use Meandros\Core\Time\HoursCompiler;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Time\ObservedCalendar;
+use Meandros\Core\Time\Override;
 use Meandros\Core\Time\Reading;
+use Meandros\Core\Time\Season;
 use Meandros\Core\Time\SpecialDay;
 use Meandros\Core\Time\Timetable;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -23,6 +30,7 @@ final class HoursTest extends TestCase
     use TestTrait;
 
     private const H = 3600;
+    private const ZONES = ['Europe/London', 'Europe/Paris', 'Australia/Lord_Howe', 'America/St_Johns', 'Pacific/Chatham', 'Asia/Kathmandu', 'America/Santiago', 'Asia/Beirut'];
 
     #[DataProvider('momentsOfAWeek')]
     public function testTheStateAtAMoment(string $at, string $state, string $until): void
@@ -74,19 +82,36 @@ final class HoursTest extends TestCase
 
     public function testHoursPartitionTime(): void
     {
-        $this->forAll(Generators::elements('Europe/London', 'Europe/Paris', 'Australia/Lord_Howe', 'America/St_Johns', 'Pacific/Chatham', 'Asia/Kathmandu', 'America/Santiago', 'Asia/Beirut'), Generators::choose(0, 1_000_000))
-            ->then(static function (string $zone, int $seed): void {
-                $hours = self::random($zone, $seed);
-                $from = Moment::parse('2026-01-01T00:00', 'UTC') + $seed * 31;
-                $compiled = HoursCompiler::compile($hours, $from, $from + 40 * 86400);
-                $starts = $compiled->starts;
-                for ($i = 1; $i < \count($starts); ++$i) {
-                    self::assertGreaterThan($starts[$i - 1], $starts[$i], 'Stretches follow one another.');
-                    self::assertNotSame($compiled->states[$i - 1], $compiled->states[$i], 'A change is a change.');
-                    self::assertSame($compiled->states[$i - 1], $compiled->readingAt($starts[$i] - 1)->state, 'The old state holds to the last second.');
-                    self::assertSame($compiled->states[$i], $compiled->readingAt($starts[$i])->state);
-                }
-            });
+        $this->forAll(Generators::elements(...self::ZONES), Generators::choose(0, 1_000_000))->then(static function (string $zone, int $seed): void {
+            $hours = self::random($zone, $seed);
+            $from = Moment::parse('2026-01-01T00:00', 'UTC') + $seed * 31;
+            $compiled = HoursCompiler::compile($hours, $from, $from + 40 * 86400);
+            $starts = $compiled->starts;
+            for ($i = 1; $i < \count($starts); ++$i) {
+                self::assertGreaterThan($starts[$i - 1], $starts[$i], 'Stretches follow one another.');
+                self::assertNotSame($compiled->states[$i - 1], $compiled->states[$i], 'A change is a change.');
+                self::assertSame($compiled->states[$i - 1], $compiled->readingAt($starts[$i] - 1)->state, 'The old state holds to the last second.');
+                self::assertSame($compiled->states[$i], $compiled->readingAt($starts[$i])->state);
+            }
+        });
+    }
+
+    /** Seen from any instant, with every second between the two looked at by another compilation. */
+    public function testTheNextChangeIsTheFirstInstantAtWhichTheStateDiffers(): void
+    {
+        $this->limitTo(60)->forAll(Generators::elements(...self::ZONES), Generators::choose(0, 1_000_000))->then(static function (string $zone, int $seed): void {
+            $hours = self::random($zone, $seed);
+            $instant = Moment::parse('2026-01-01T00:00', 'UTC') + $seed * 31 + 5 * 86400 + $seed % 86400;
+            $reading = (new HoursBook($hours))->read($instant);
+            $until = min($reading->until ?? \PHP_INT_MAX, $instant + 3 * 86400);
+            for ($at = $instant; $at < $until; $at += 60) {
+                self::assertSame($reading->state, HoursCompiler::compile($hours, $at, $at + 1)->readingAt($at)->state);
+            }
+            if (null !== $reading->until) {
+                self::assertSame($reading->state, HoursCompiler::compile($hours, $reading->until - 1, $reading->until)->readingAt($reading->until - 1)->state);
+                self::assertNotSame($reading->state, HoursCompiler::compile($hours, $reading->until, $reading->until + 1)->readingAt($reading->until)->state);
+            }
+        });
     }
 
     public function testCompilingAWiderRangeChangesNothingInside(): void
@@ -118,7 +143,14 @@ final class HoursTest extends TestCase
             $specialDays[$day] = new SpecialDay($day, 'special', [new Band(mt_rand(0, 40) * 1800, mt_rand(41, 60) * 1800, 'special')]);
         }
 
-        return new Timetable($zone, 'closed', $week, specialDays: $specialDays);
+        $season = new Season('winter', DateSpan::dated($first + 8, $first + 15), [2 => [new Band(0, 30 * 1800, 'winter'), new Band(40 * 1800, 60 * 1800, 'late')], 5 => [new Band(7200, 50000, 'winter')]]);
+        $holidays = new Holidays([
+            new Holiday('part', 'Half a holiday', new OnDates([$first + mt_rand(0, 40)]), null, mt_rand(0, 20) * 1800, mt_rand(21, 48) * 1800),
+            new Holiday('whole', 'Holiday', new OnDates([$first + mt_rand(0, 20), $first + mt_rand(21, 40)])),
+        ]);
+        $forced = Moment::parse('2026-01-01T00:00', 'UTC') + $seed * 31 + mt_rand(0, 40 * 86400);
+
+        return new Timetable($zone, 'closed', $week, [$season], [new ObservedCalendar('cal', 'Calendar', $holidays, 'holiday')], $specialDays, [new Override('one', 'hours', 'storm', $forced, $forced + mt_rand(1, 100_000), 'Storm', 'Dana')]);
     }
 
     private static function office(): Timetable

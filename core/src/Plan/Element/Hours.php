@@ -63,6 +63,12 @@ final readonly class Hours implements Element
         return Kind::Hours;
     }
 
+    /** @param list<SpecialDay> $specialDays in order of date */
+    public function withSpecialDays(array $specialDays): self
+    {
+        return new self($this->id, $this->name, $this->site, $this->zone, $this->states, $this->default, $this->week, $this->seasons, $this->calendars, $specialDays, $this->codes);
+    }
+
     public function code(string $dialled): ?DialCode
     {
         foreach ($this->codes as $code) {
