@@ -48,7 +48,9 @@ abstract class ApiTestCase extends WebTestCase
         $this->headers = $response->headers->all();
         OpenApi::check($method, $path, $this->status, (string) $response->getContent());
 
-        return json_decode((string) $response->getContent(), true, 64, \JSON_THROW_ON_ERROR);
+        $text = (string) $response->getContent();
+
+        return str_contains((string) $response->headers->get('Content-Type'), 'json') ? json_decode($text, true, 64, \JSON_THROW_ON_ERROR) : ['text' => $text];
     }
 
     protected function assertStatus(int $status, string $why = ''): void

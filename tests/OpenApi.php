@@ -30,6 +30,9 @@ final class OpenApi
         $responses = self::$document['paths'][$template][strtolower($method)]['responses'];
         $known = isset($responses[$status]);
         Assert::assertTrue($known || $status >= 400, "$method $template answered $status, which the document does not know.");
+        if ($known && !isset($responses[$status]['content']['application/json'])) {
+            return;
+        }
         $pointer = $known ? "/paths/$template/".strtolower($method)."/responses/$status/content/application/json/schema" : null;
         $ref = null === $pointer ? '/components/schemas/Problem' : self::escape($pointer, $template);
         $result = $validator->validate(json_decode($body), (object) ['$ref' => self::ID.'#'.$ref]);

@@ -4,23 +4,38 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
+use Meandros\Core\ICalendar\Exporter;
+use Meandros\Core\ICalendar\FileReader;
+use Meandros\Core\ICalendar\SpecialDayImport;
 use Meandros\Core\Plan\Element\Hours;
-use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Element\State;
 use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Time\HoursBook;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\PlanHours;
+use Meandros\Core\Time\Band;
+use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Time\HoursCompiler;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Time\Weekday;
+use Meandros\Core\Time\WeekText;
 use Meandros\Core\Time\Zone;
 use Meandros\Core\Wording\StateReason;
 use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\Overrides;
 use Meandros\Server\Storage\Plans;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** All hours of a plan at one moment, each in its own zone. */
+/** Hours at a moment, over a year, as they change, as text and as files. */
 final readonly class HoursController
 {
-    public function __construct(private Plans $plans, private HoursBook $book)
+    private const MOST_CHANGES = 60;
+    private const IMPORT_YEARS = 3;
+
+    public function __construct(private Plans $plans, private Overrides $overrides)
     {
     }
 
@@ -32,31 +47,149 @@ final readonly class HoursController
     public function states(string $which, Request $request): JsonResponse
     {
         $plan = $this->plans->get($which);
-        $asked = $request->query->getString('zone', 'UTC');
-        if (!Zone::exists($asked)) {
-            throw InvalidData::at('/zone', \sprintf('"%s" is not a time zone.', $asked), \sprintf('Use an IANA name; the closest is %s.', Zone::closestTo($asked)));
-        }
-        try {
-            $instant = Moment::parse($request->query->getString('at'), $asked);
-        } catch (\InvalidArgumentException $invalid) {
-            throw InvalidData::at('/at', $invalid->getMessage(), 'Choose an existing date and time.');
-        }
+        $running = new PlanHours($plan, $this->overrides->live()->overrides);
+        $instant = AskedMoment::of($request);
         $states = [];
         foreach ($plan->all(Hours::class) as $hours) {
-            $zone = $plan->get(Site::class, $hours->site)->zone ?? 'UTC';
-            $reading = $this->book->read($hours->id(), $hours->timetable($zone), $instant);
-            $local = gmdate('Y-m-d\TH:i:s', Zone::over($zone, $instant, $instant)->localOf($instant));
+            $zone = $running->zone($hours);
+            $reading = $running->read($hours, $instant);
             $states[$hours->id()] = [
                 'state' => $reading->state,
+                'open' => $hours->state($reading->state)->open ?? false,
                 'because' => $reading->decision->toJson(),
                 'reason' => ucfirst(StateReason::words($reading, $zone)),
                 'since' => null === $reading->since ? null : Moment::format($reading->since, $zone),
                 'until' => null === $reading->until ? null : Moment::format($reading->until, $zone),
-                'local' => $local,
+                'next' => self::change($running, $hours, $reading->until),
+                'local' => gmdate('Y-m-d\TH:i:s', Zone::over($zone, $instant, $instant)->localOf($instant)),
                 'zone' => $zone,
             ];
         }
 
         return new JsonResponse(['states' => (object) $states]);
+    }
+
+    /**
+     * @throws InvalidData
+     * @throws NotFound
+     */
+    #[Route('/api/plans/{which}/hours/{id}/changes', methods: ['GET'])]
+    public function changes(string $which, string $id, Request $request): JsonResponse
+    {
+        [$plan, $hours] = $this->find($which, $id);
+        $running = new PlanHours($plan, $this->overrides->live()->overrides);
+        $most = max(1, min(self::MOST_CHANGES, $request->query->getInt('most', 20)));
+        $changes = array_map(static fn (array $change): ?array => self::change($running, $hours, $change[0]), $running->changes($hours, AskedMoment::of($request), $most));
+
+        return new JsonResponse(['changes' => $changes]);
+    }
+
+    /**
+     * @throws InvalidData
+     * @throws NotFound
+     */
+    #[Route('/api/plans/{which}/hours/{id}/year', methods: ['GET'])]
+    public function year(string $which, string $id, Request $request): JsonResponse
+    {
+        [$plan, $hours] = $this->find($which, $id);
+        $year = $request->query->getInt('year');
+        if ($year < 1971 || $year > 2200) {
+            throw InvalidData::at('/year', 'That year cannot be drawn.', 'Choose one from 1971 to 2200.');
+        }
+        $other = $request->query->getString('with');
+        $second = '' === $other ? null : $this->find($which, $other)[1];
+
+        return new JsonResponse(YearReport::of(new PlanHours($plan, $this->overrides->live()->overrides), $hours, $year, $second));
+    }
+
+    /** @throws NotFound */
+    #[Route('/api/plans/{which}/hours/{id}.ics', methods: ['GET'])]
+    public function export(string $which, string $id): Response
+    {
+        [$plan, $hours] = $this->find($which, $id);
+        $running = new PlanHours($plan);
+        $today = intdiv(time(), CivilDate::SECONDS_PER_DAY);
+        [$first, $last] = [$today * CivilDate::SECONDS_PER_DAY, ($today + 366) * CivilDate::SECONDS_PER_DAY];
+        $zone = Zone::over($running->zone($hours), $first, $last);
+        [$from, $until] = [$zone->instantOf($first), $zone->instantOf($last)];
+
+        return IcsResponse::of((new Exporter(time()))->hours($hours, HoursCompiler::compile($running->timetable($hours), $from, $until), $from, $until), $hours->name());
+    }
+
+    /**
+     * @throws InvalidData
+     * @throws NotFound
+     */
+    #[Route('/api/plans/draft/hours/{id}/import', methods: ['POST'])]
+    public function import(string $id, Request $request): JsonResponse
+    {
+        [$plan, $hours] = $this->find('draft', $id);
+        $running = new PlanHours($plan);
+        $preview = JsonBody::read($request, static function (Input $in) use ($hours, $running): array {
+            $in->onlyFields(['ics', 'state']);
+            $state = $hours->state($in->field('state')->text(64));
+            if (null === $state) {
+                $in->field('state')->complain(\sprintf('%s has no such state.', $hours->name()), 'Choose one of its states.');
+            }
+            $until = intdiv(time(), CivilDate::SECONDS_PER_DAY) + 366 * self::IMPORT_YEARS;
+            $file = (new FileReader($running->zone($hours), $until))->read($in->field('ics')->long(FileReader::MOST_BYTES));
+
+            return (new SpecialDayImport($running))->preview($hours, $file, $state->key ?? $hours->default)->toJson();
+        });
+
+        return new JsonResponse($preview);
+    }
+
+    /** @throws InvalidData */
+    #[Route('/api/week-text', methods: ['POST'])]
+    public function weekText(Request $request): JsonResponse
+    {
+        $entries = JsonBody::read($request, static function (Input $in): array {
+            $in->onlyFields(['text', 'states', 'daysNamed']);
+            $states = [];
+            foreach ($in->field('states')->items() as $item) {
+                $state = State::fromJson($item);
+                $states[$state->key] = $state->name;
+            }
+            $text = new WeekText([] === $states ? ['open' => 'Open'] : $states);
+            try {
+                return $in->field('daysNamed')->flag(true)
+                    ? $text->parse($in->field('text')->optionalText(1000))
+                    : [['days' => [], 'bands' => $text->bands($in->field('text')->optionalText(1000))]];
+            } catch (\InvalidArgumentException $wrong) {
+                $in->field('text')->complain($wrong->getMessage(), '');
+
+                return [];
+            }
+        });
+
+        return new JsonResponse(['entries' => array_map(static fn (array $entry): array => [
+            'days' => array_map(static fn (Weekday $day): string => $day->value, $entry['days']),
+            'bands' => array_map(static fn (Band $band): array => $band->toJson(), $entry['bands']),
+        ], $entries)]);
+    }
+
+    /** @return array{at: string, state: string, reason: string}|null */
+    private static function change(PlanHours $running, Hours $hours, ?int $instant): ?array
+    {
+        if (null === $instant) {
+            return null;
+        }
+        $reading = $running->read($hours, $instant);
+        $zone = $running->zone($hours);
+
+        return ['at' => Moment::format($instant, $zone), 'state' => $reading->state, 'reason' => ucfirst(StateReason::words($reading, $zone))];
+    }
+
+    /**
+     * @return array{Plan, Hours}
+     *
+     * @throws NotFound
+     */
+    private function find(string $which, string $id): array
+    {
+        $plan = $this->plans->get($which);
+
+        return [$plan, $plan->get(Hours::class, $id) ?? throw new NotFound(\sprintf('There are no hours "%s" in this plan.', $id))];
     }
 }

@@ -8,6 +8,7 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Site;
@@ -50,7 +51,7 @@ final readonly class TrialCallRequest
     private static function siteOf(Plan $plan, string $to): ?Site
     {
         foreach ($plan->mentioning($to) as $element) {
-            if (($element instanceof Number && $element->number === $to) || ($element instanceof Person && $element->extension === $to)) {
+            if (($element instanceof Number && $element->number === $to) || ($element instanceof Person && $element->extension === $to) || ($element instanceof Hours && null !== $element->code($to))) {
                 return $plan->get(Site::class, $element->site);
             }
         }
@@ -60,7 +61,7 @@ final readonly class TrialCallRequest
 
     private static function dialled(Input $in, string $text, ?Site $site): string
     {
-        if (1 === preg_match('/^(\+\d+|\d{2,6})?$/D', $text)) {
+        if (1 === preg_match('/^(\+\d+|\d{2,6}|[*#]\d{1,6})?$/D', $text)) {
             return $text;
         }
 

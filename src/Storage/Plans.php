@@ -13,6 +13,14 @@ final readonly class Plans
     {
     }
 
+    /** The live plan, or the draft while nothing is published: what is forced is forced on this one. */
+    public function known(): Plan
+    {
+        $live = $this->editions->live();
+
+        return null === $live ? $this->draft->plan() : $this->editions->plan($live->number);
+    }
+
     /** @throws NotFound */
     public function get(string $which): Plan
     {

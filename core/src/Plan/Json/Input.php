@@ -146,6 +146,23 @@ final readonly class Input
         return $text;
     }
 
+    /** A text of several lines that is checked by whoever reads it, such as a file. */
+    public function long(int $mostBytes): string
+    {
+        if (!\is_string($this->value) || '' === $this->value) {
+            $this->complain('This is missing.', 'Give the text of the file.');
+
+            return '';
+        }
+        if (\strlen($this->value) > $mostBytes) {
+            $this->complain(\sprintf('The file is larger than %d kB.', intdiv($mostBytes, 1000)), 'Give a smaller one.');
+
+            return '';
+        }
+
+        return $this->value;
+    }
+
     public function whole(int $least, int $most, string $unit, ?int $default = null): int
     {
         if (!$this->given && null !== $default) {

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Api;
+
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\Response;
+
+final class IcsResponse
+{
+    public static function of(string $text, string $name): Response
+    {
+        $plain = trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower((string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $name))), '-');
+
+        return new Response($text, 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, ('' === $plain ? 'calendar' : $plain).'.ics'),
+        ]);
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Storage;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Meandros\Core\Live\LiveState;
+use Meandros\Core\Time\Override;
+use Meandros\Server\Storage\Entity\HoursOverride;
+
+/** Hours that people force into a state: effective at once, at most one at a time for any hours. */
+final readonly class Overrides
+{
+    private const LOCK = 7120003;
+    private const MOST_LISTED = 200;
+
+    public function __construct(private EntityManagerInterface $entities, private Connection $database)
+    {
+    }
+
+    public function live(): LiveState
+    {
+        // The latest last: where two meet, the later one holds.
+        return new LiveState(array_map(static fn (HoursOverride $row): Override => $row->toOverride(), array_reverse($this->all())));
+    }
+
+    /** @return list<HoursOverride> the latest first */
+    public function all(): array
+    {
+        return $this->entities->getRepository(HoursOverride::class)->findBy([], ['setAt' => 'DESC', 'id' => 'DESC'], self::MOST_LISTED);
+    }
+
+    /** Ends what is forced on the same hours. */
+    public function force(HoursOverride $override): HoursOverride
+    {
+        return $this->turn(function () use ($override): HoursOverride {
+            foreach ($this->entities->getRepository(HoursOverride::class)->findBy(['hours' => $override->hours, 'liftedAt' => null]) as $other) {
+                if ($other->isOn($override->setAt)) {
+                    [$other->liftedAt, $other->liftedBy] = [$override->setAt, $override->who];
+                }
+            }
+            $this->entities->persist($override);
+
+            return $override;
+        });
+    }
+
+    /** @throws NotFound when there is no such override, or it is over */
+    public function lift(int $id, string $who, int $now): HoursOverride
+    {
+        return $this->turn(function () use ($id, $who, $now): HoursOverride {
+            $override = $this->entities->find(HoursOverride::class, $id);
+            if (null === $override || !$override->isOn($now)) {
+                throw new NotFound('Nothing is forced there any more; it may have ended or been lifted meanwhile.');
+            }
+            [$override->liftedAt, $override->liftedBy] = [$now, $who];
+
+            return $override;
+        });
+    }
+
+    /**
+     * @param \Closure(): HoursOverride $work
+     */
+    private function turn(\Closure $work): HoursOverride
+    {
+        return $this->entities->wrapInTransaction(function () use ($work): HoursOverride {
+            $this->database->executeStatement('SELECT pg_advisory_xact_lock(?)', [self::LOCK]);
+
+            return $work();
+        });
+    }
+}
