@@ -151,7 +151,11 @@ use_database() {
   [ "$(psql -d postgres -Atc "SELECT 1 FROM pg_database WHERE datname = '$1'")" = 1 ] || psql -q -d postgres -c "CREATE DATABASE $1"
 }
 
-migrate() { php "$ROOT/bin/console" doctrine:migrations:migrate --no-interaction --allow-no-migration --quiet || fail 'The database could not be brought up to date.'; }
+# The container is built anew first: one from before an update knows neither new commands nor new tables.
+migrate() {
+  rm -rf "$ROOT/var/cache/${APP_ENV:-prod}"
+  php "$ROOT/bin/console" doctrine:migrations:migrate --no-interaction --allow-no-migration --quiet || fail 'The database could not be brought up to date.'
+}
 
 # --- nginx and php-fpm ----------------------------------------------------------------------------------------------
 
@@ -174,7 +178,7 @@ start_server() {
   stop_server
   port_taken "$HTTP_PORT" && fail "Port $HTTP_PORT on 127.0.0.1 is taken by another program. Stop it, or set ${SETTINGS}_PORT to a free port."
   export APP_ENV=prod APP_DEBUG=0
-  php "$ROOT/bin/console" cache:clear --quiet || fail 'The application does not start; see var/log.'
+  php "$ROOT/bin/console" cache:warmup --quiet || fail 'The application does not start; see var/log.'
   mkdir -p "$RUN/temp" "$ROOT/var/log" "$ROOT/var/cache"
   local socket=$RUN/fpm.sock
   # A socket's path is limited to 107 characters.

@@ -118,7 +118,7 @@ test('hours get a state of their own, a band past midnight, and the zone of anot
     await page.getByLabel('To', { exact: true }).last().press('Enter');
     await expect(page.getByText('= 02:00 next day')).toBeVisible();
     await choose(page, 'Site', 'Port-Saint-Aubert');
-    await expect(page.getByText('Keeps Europe/Paris time')).toBeVisible();
+    await expect(page.locator('.field', { hasText: 'Keeps the time of' })).toContainText('its site (Europe/Paris)');
     await expect(page.locator('.now')).toContainText('11:30 in Europe/Paris');
     await saved(page);
 });

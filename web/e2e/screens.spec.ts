@@ -7,6 +7,10 @@ const SCREENS = [
     '/numbers',
     '/journeys/jrn_bookings',
     '/hours/hrs_bookings',
+    '/hours/hrs_port#year',
+    '/hours/hrs_freight#changes',
+    '/holidays/cal_england',
+    '/open-now',
     '/people/per_ines',
     '/teams/team_freight',
     '/prompts',
@@ -20,7 +24,8 @@ for (const mode of ['light', 'dark'] as const) {
         test.use({ colorScheme: mode });
         for (const screen of SCREENS) {
             test(`${screen} is accessible and fits 1280 wide`, async ({ page }) => {
-                await page.goto(address(screen));
+                const [path = '', view] = screen.split('#');
+                await page.goto(address(path, view ? { view } : {}));
                 await expect(page.locator('main h1, main h2').first()).toBeVisible();
                 await expect(page.locator('.answer .sentence p')).toBeVisible();
                 await page.waitForLoadState('networkidle');

@@ -1,12 +1,14 @@
 import { App as AntApp, ConfigProvider } from 'antd';
 import { useEffect, useState } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
+import { CalendarsScreen } from './calendars/CalendarsScreen';
 import { CallScreen } from './call/CallScreen';
 import { EditionsScreen } from './editions/EditionsScreen';
 import { HoursScreen } from './hours/HoursScreen';
 import { JourneysScreen } from './journeys/JourneysScreen';
 import { MailboxesScreen } from './mailboxes/MailboxesScreen';
 import { NumbersScreen } from './numbers/NumbersScreen';
+import { OpenNowScreen } from './overrides/OpenNowScreen';
 import { PeopleScreen } from './people/PeopleScreen';
 import { PromptsScreen } from './prompts/PromptsScreen';
 import { SitesScreen } from './sites/SitesScreen';
@@ -38,6 +40,8 @@ export function App() {
                         <Route path="numbers/:id?" element={<NumbersScreen />} />
                         <Route path="journeys/:id?" element={<JourneysScreen />} />
                         <Route path="hours/:id?" element={<HoursScreen />} />
+                        <Route path="holidays/:id?" element={<CalendarsScreen />} />
+                        <Route path="open-now" element={<OpenNowScreen />} />
                         <Route path="people/:id?" element={<PeopleScreen />} />
                         <Route path="teams/:id?" element={<TeamsScreen />} />
                         <Route path="prompts/:id?" element={<PromptsScreen />} />

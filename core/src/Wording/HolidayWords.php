@@ -46,7 +46,7 @@ final class HolidayWords
     {
         $easter = Church::Western === $rule->church ? 'Easter' : 'Orthodox Easter';
 
-        return 0 === $rule->days ? $easter.' Sunday' : \sprintf('%d days %s %s', abs($rule->days), $rule->days > 0 ? 'after' : 'before', $easter);
+        return 0 === $rule->days ? $easter.' Sunday' : \sprintf('%s %s %s', 1 === abs($rule->days) ? 'the day' : abs($rule->days).' days', $rule->days > 0 ? 'after' : 'before', $easter);
     }
 
     private static function span(InSpan $rule): string

@@ -5,6 +5,7 @@ import { useMoment } from '../moment/useMoment';
 import type { EditorProps } from '../ui/ElementScreen';
 import { DAY_SECONDS, stretch, toTime } from './bands';
 import { TimeInput } from './TimeInput';
+import { DayText } from './WeekText';
 
 /** Single dates on which the hours follow other bands. */
 export function SpecialDays({ value, change, error, disabled }: EditorProps<Hours>) {
@@ -85,20 +86,27 @@ export function SpecialDays({ value, change, error, disabled }: EditorProps<Hour
                             </span>
                         )}
                         {!disabled && (
-                            <Button
-                                size="small"
-                                type="text"
-                                onClick={() =>
-                                    set(i, {
-                                        bands: [
-                                            ...one.bands,
-                                            nextBand(one.bands, value.states[0]?.key ?? value.default),
-                                        ],
-                                    })
-                                }
-                            >
-                                + band
-                            </Button>
+                            <>
+                                <Button
+                                    size="small"
+                                    type="text"
+                                    onClick={() =>
+                                        set(i, {
+                                            bands: [
+                                                ...one.bands,
+                                                nextBand(one.bands, value.states[0]?.key ?? value.default),
+                                            ],
+                                        })
+                                    }
+                                >
+                                    + band
+                                </Button>
+                                <DayText
+                                    label={`Type the bands of ${one.name}`}
+                                    states={value.states}
+                                    onSet={(bands) => set(i, { bands })}
+                                />
+                            </>
                         )}
                     </span>
                     {!disabled && (

@@ -1,4 +1,4 @@
-import type { Day, WeekBand } from '../api/types';
+import type { Band, Day, WeekBand } from '../api/types';
 
 export const DAYS: Day[] = ['mo', 'tu', 'we', 'th', 'fr', 'sa', 'su'];
 export const DAY_NAMES: Record<Day, string> = {
@@ -109,4 +109,40 @@ export function daysInWords(days: Day[]): string {
     if (!first || !last) return 'no day';
     const inARow = DAYS.indexOf(last) - DAYS.indexOf(first) === days.length - 1;
     return days.length > 2 && inARow ? `${short(first)}–${short(last)}` : days.map(short).join(', ');
+}
+
+/** Sets typed bands: they take the place of the days' bands in the same states, and lie over those in others. */
+export function typed(week: WeekBand[], entries: { days: Day[]; bands: Band[] }[]): WeekBand[] {
+    let next = week;
+    for (const entry of entries) {
+        const states = new Set(entry.bands.map((band) => band.state));
+        next = next.flatMap((band) => {
+            const days = states.has(band.state) ? band.days.filter((day) => !entry.days.includes(day)) : band.days;
+            return days.length > 0 ? [{ ...band, days }] : [];
+        });
+        for (const band of entry.bands) {
+            for (const one of stretch(band)) {
+                const days = entry.days.map((day) => DAYS.indexOf(day));
+                next = paint(next, days, one.from, Math.min(one.to, DAY_SECONDS), one.state);
+                if (one.to > DAY_SECONDS) next = lengthened(next, entry.days, one);
+            }
+        }
+    }
+    return next;
+}
+
+/** What was painted up to midnight runs on into the next day, over what that day begins with. */
+function lengthened(week: WeekBand[], days: Day[], whole: Stretch): WeekBand[] {
+    const after = days.map((day) => (DAYS.indexOf(day) + 1) % 7);
+    const cleared = paint(week, after, 0, whole.to - DAY_SECONDS, null);
+    return toWeek(
+        stretchesByDay(cleared).map((stretches, i) => {
+            const day = DAYS[i];
+            return day && days.includes(day)
+                ? stretches.map((one) =>
+                      one.to === DAY_SECONDS && one.state === whole.state ? { ...one, to: whole.to } : one,
+                  )
+                : stretches;
+        }),
+    );
 }

@@ -56,7 +56,9 @@ export function Outline({
     // A changed outline keeps the keyboard where the changed row went.
     // biome-ignore lint/correctness/useExhaustiveDependencies: runs after each change of the rows
     useEffect(() => {
-        if (refocus.current) focusRow(refocus.current);
+        // Rows may change for another reason first: the wanted row is waited for.
+        if (!rows.some((row) => row.key === refocus.current)) return;
+        focusRow(refocus.current);
         refocus.current = undefined;
     }, [rows]);
 

@@ -10,6 +10,10 @@ const hours: Hours = {
     site: 'sit_x',
     default: 'shut',
     week: [],
+    zone: null,
+    seasons: [],
+    calendars: [],
+    codes: [],
     specialDays: [],
     states: [
         { key: 'open', name: 'Open', open: true },

@@ -3,9 +3,11 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, ask, RefusedError } from '../api/client';
 import type { Trace } from '../api/types';
 import { EndingIcon } from '../call/EndingIcon';
+import { DialledCode } from '../overrides/DialledCode';
 import { usePlan } from '../plan/usePlan';
 import { useAnswer } from './useAnswer';
 import { toTrialCall, useMoment } from './useMoment';
+import { Why } from './Why';
 
 /** The answer in one sentence, and the way to the moments before and after at which it changes. */
 export function AnswerStrip() {
@@ -65,7 +67,9 @@ export function AnswerStrip() {
                     </p>
                 ) : trace ? (
                     <p>
-                        <EndingIcon kind={trace.ending.kind} /> {trace.sentence} <Hold trace={trace} />
+                        <EndingIcon kind={trace.ending.kind} /> {trace.sentence} <Hold trace={trace} />{' '}
+                        <Why trace={trace} />
+                        <DialledCode trace={trace} />
                         {before && <span className="was quiet">Before your change: {before}</span>}
                     </p>
                 ) : (

@@ -1,4 +1,4 @@
-import { Button, Input, Select } from 'antd';
+import { Button, Checkbox, Input, Select } from 'antd';
 import type { PhoneAssumption } from '../api/types';
 import { type PlanIndex, usePlan } from '../plan/usePlan';
 import { NumberInput } from '../ui/NumberInput';
@@ -106,6 +106,9 @@ export function AssumptionsEditor() {
                     onChange={(value) => change({ patience: value || null })}
                 />
             </div>
+            <Checkbox checked={moment.unforced} onChange={(event) => change({ unforced: event.target.checked })}>
+                As if no hours were forced, for this call
+            </Checkbox>
         </div>
     );
 }
@@ -123,5 +126,6 @@ export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined):
     if (moment.phones.length === 0) parts.push('nobody answers');
     if (moment.keys) parts.push(`keys ${[...moment.keys].join(' ')}`);
     if (moment.patience) parts.push(`gives up after ${moment.patience} s`);
+    if (moment.unforced) parts.push('nothing is forced');
     return parts.join(' · ');
 }

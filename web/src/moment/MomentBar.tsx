@@ -33,6 +33,13 @@ export function MomentBar() {
     const extensions = (plan?.all('person') ?? [])
         .filter((one) => one.extension)
         .map((one) => ({ value: one.extension, label: `${one.name} · ${one.extension}`, name: one.name }));
+    const codes = (plan?.all('hours') ?? []).flatMap((hours) =>
+        hours.codes.map((code) => ({
+            value: code.code,
+            label: `${code.code} · ${code.state === null ? `lifts what is forced on ${hours.name}` : `${hours.name}: ${hours.states.find((one) => one.key === code.state)?.name}`}`,
+            name: code.code,
+        })),
+    );
     const setAt = (nextDate: string, nextTime: string) =>
         nextDate && nextTime && change({ at: `${nextDate}T${nextTime.length === 5 ? `${nextTime}:00` : nextTime}` });
 
@@ -49,6 +56,7 @@ export function MomentBar() {
                 options={[
                     { label: 'Numbers', title: 'Numbers', options },
                     { label: 'Extensions', title: 'Extensions', options: extensions },
+                    ...(codes.length > 0 ? [{ label: 'Codes', title: 'Codes', options: codes }] : []),
                 ]}
                 onChange={(to) => change({ to })}
             />

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
 import type { HoursState, Trace } from '../api/types';
+import { useOverrideStamp } from '../overrides/useOverrides';
 import { usePlan } from '../plan/usePlan';
 import { toTrialCall, useMoment } from './useMoment';
 
@@ -8,9 +9,10 @@ import { toTrialCall, useMoment } from './useMoment';
 export function useAnswer() {
     const { moment } = useMoment();
     const plan = usePlan();
+    const forced = useOverrideStamp();
     const call = toTrialCall(moment);
     return useQuery<Trace>({
-        queryKey: ['answer', call, plan?.stamp],
+        queryKey: ['answer', call, plan?.stamp, forced],
         queryFn: () => ask(api.POST('/api/trial-calls', { body: call })),
         enabled: Boolean(plan && moment.to && moment.at),
         placeholderData: keepPreviousData,
@@ -23,8 +25,9 @@ export function useHoursStates(): Record<string, HoursState> | undefined {
     const { moment } = useMoment();
     const plan = usePlan();
     const zone = useMomentZone();
+    const forced = useOverrideStamp();
     return useQuery({
-        queryKey: ['hours', moment.in, moment.at, zone, plan?.stamp],
+        queryKey: ['hours', moment.in, moment.at, zone, plan?.stamp, forced],
         queryFn: () =>
             ask(
                 api.GET('/api/plans/{which}/hours', {
@@ -44,5 +47,6 @@ export function useMomentZone(): string {
     if (moment.zone) return moment.zone;
     const number = plan?.all('number').find((one) => one.number === moment.to);
     const person = plan?.all('person').find((one) => one.extension === moment.to);
-    return plan?.get('site', number?.site ?? person?.site)?.zone ?? plan?.all('site')[0]?.zone ?? 'UTC';
+    const coded = plan?.all('hours').find((one) => one.codes.some((code) => code.code === moment.to));
+    return plan?.get('site', number?.site ?? person?.site ?? coded?.site)?.zone ?? plan?.all('site')[0]?.zone ?? 'UTC';
 }

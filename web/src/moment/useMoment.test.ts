@@ -29,6 +29,7 @@ describe('the moment in the address', () => {
             keys: '',
             phones: [],
             patience: null,
+            unforced: false,
         });
         expect(writeMoment(read('')).toString()).toBe('');
     });

@@ -13,6 +13,8 @@ export interface Moment {
     keys: string;
     phones: PhoneAssumption[];
     patience: number | null;
+    /** As if nobody had forced hours into a state. */
+    unforced: boolean;
 }
 
 export function useMoment() {
@@ -35,7 +37,7 @@ export function useMoment() {
     return { moment, change, search: text ? `?${text}` : '' };
 }
 
-const NAMES = new Set(['to', 'from', 'at', 'zone', 'in', 'keys', 'phones', 'patience']);
+const NAMES = new Set(['to', 'from', 'at', 'zone', 'in', 'keys', 'phones', 'patience', 'unforced']);
 
 export function readMoment(params: URLSearchParams): Moment {
     const patience = Number(params.get('patience'));
@@ -54,6 +56,7 @@ export function readMoment(params: URLSearchParams): Moment {
                 return { who, does: does as PhoneAssumption['does'], after: Number(after) || 0 };
             }),
         patience: patience > 0 ? patience : null,
+        unforced: params.has('unforced'),
     };
 }
 
@@ -64,6 +67,7 @@ export function writeMoment(moment: Moment): URLSearchParams {
     if (moment.phones.length > 0)
         params.set('phones', moment.phones.map((one) => `${one.who}~${one.does}~${one.after}`).join(','));
     if (moment.patience) params.set('patience', String(moment.patience));
+    if (moment.unforced) params.set('unforced', '1');
     return params;
 }
 
@@ -78,6 +82,7 @@ export function toTrialCall(moment: Moment): TrialCall {
             keys: [...moment.keys.replaceAll(/[^0-9*#]/g, '')],
             phones: moment.phones,
             ...(moment.patience ? { patience: moment.patience } : {}),
+            ...(moment.unforced ? { withoutOverrides: true } : {}),
         },
     };
 }

@@ -12,6 +12,7 @@ export const KINDS: Record<Kind, KindInfo> = {
     number: { one: 'number', aNew: 'a new number', many: 'Numbers', path: 'numbers' },
     journey: { one: 'journey', aNew: 'a new journey', many: 'Journeys', path: 'journeys' },
     hours: { one: 'hours', aNew: 'new hours', many: 'Hours', path: 'hours' },
+    calendar: { one: 'calendar', aNew: 'a new calendar', many: 'Holidays', path: 'holidays' },
     person: { one: 'person', aNew: 'a new person', many: 'People', path: 'people' },
     team: { one: 'team', aNew: 'a new team', many: 'Teams', path: 'teams' },
     prompt: { one: 'prompt', aNew: 'a new prompt', many: 'Prompts', path: 'prompts' },
@@ -30,6 +31,7 @@ export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Elem
     if (kind === 'mailbox')
         return { kind, name, owners: [], notify: [], greeting: null, longestSeconds: 180 } as Omit<Element, 'id'>;
     if (kind === 'journey') return { kind, name, steps: [] as Step[] } as Omit<Element, 'id'>;
+    if (kind === 'calendar') return { kind, name, holidays: [] } as Omit<Element, 'id'>;
     if (!site) return null;
     if (kind === 'person') {
         return {
@@ -46,13 +48,17 @@ export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Elem
             kind,
             name,
             site: site.id,
+            zone: null,
             states: [
                 { key: 'open', name: 'Open', open: true },
                 { key: 'closed', name: 'Closed', open: false },
             ],
             default: 'closed',
             week: [{ days: ['mo', 'tu', 'we', 'th', 'fr'], from: '09:00', to: '17:00', state: 'open' }],
+            seasons: [],
+            calendars: [],
             specialDays: [],
+            codes: [],
         } as Omit<Element, 'id'>;
     }
     return null;

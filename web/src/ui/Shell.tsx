@@ -4,6 +4,7 @@ import { NavLink, Outlet } from 'react-router';
 import { AnswerStrip } from '../moment/AnswerStrip';
 import { MomentBar } from '../moment/MomentBar';
 import { useMoment } from '../moment/useMoment';
+import { OverrideBanner } from '../overrides/OverrideBanner';
 import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan, usePlanError } from '../plan/usePlan';
@@ -11,7 +12,7 @@ import type { Mode } from '../theme';
 import { Mark } from './Mark';
 
 const GROUPS = [
-    { title: 'What callers reach', kinds: ['number', 'journey', 'hours', 'prompt'] },
+    { title: 'What callers reach', kinds: ['number', 'journey', 'hours', 'calendar', 'prompt'] },
     { title: 'Who answers', kinds: ['person', 'team', 'mailbox'] },
     { title: 'Where', kinds: ['site'] },
 ] as const;
@@ -65,6 +66,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                 ))}
                 <div className="rail-group">
                     <h2>In force</h2>
+                    {link('/open-now', 'Open now')}
                     {link('/editions', 'Editions')}
                 </div>
                 <div className="rail-foot">
@@ -85,6 +87,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
             </nav>
             <div className="stage">
                 <header className="top">
+                    <OverrideBanner />
                     <MomentBar />
                     <AnswerStrip />
                 </header>

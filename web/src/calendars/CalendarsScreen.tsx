@@ -1,0 +1,234 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, ask } from '../api/client';
+import type { Calendar, Holiday } from '../api/types';
+import { useMoment } from '../moment/useMoment';
+import { useEdit } from '../plan/useEdit';
+import { patchDraft, usePlan } from '../plan/usePlan';
+import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
+import { TextField } from '../ui/TextField';
+import { dateWords } from '../ui/when';
+import { FileExchange } from './FileExchange';
+import { newHoliday } from './holidayModel';
+import { LookAhead } from './LookAhead';
+import { RuleFields } from './RuleFields';
+
+export function CalendarsScreen() {
+    return (
+        <ElementScreen
+            kind="calendar"
+            empty="There is no holiday calendar yet. Choose a ready-made one below, or name your own."
+            note={(calendar) => `${calendar.holidays.length} holidays`}
+            searchable={(calendar) => calendar.holidays.map((one) => one.name).join(' ')}
+            editor={(props) => <CalendarEditor {...props} />}
+            adder={<CalendarAdder />}
+        />
+    );
+}
+
+/** A ready-made calendar, or an empty one of one's own. */
+function CalendarAdder() {
+    const plan = usePlan();
+    const queries = useQueryClient();
+    const { create, complain } = useEdit();
+    const { search } = useMoment();
+    const { message } = App.useApp();
+    const go = useNavigate();
+    const [name, setName] = useState('');
+    const ready = useQuery({
+        queryKey: ['ready-made'],
+        queryFn: () => ask(api.GET('/api/ready-made-calendars')),
+        staleTime: Number.POSITIVE_INFINITY,
+    });
+    const open = (id: string | null) => {
+        if (id) go({ pathname: `/holidays/${id}`, search });
+    };
+    return (
+        <div className="adder stack">
+            <Select
+                aria-label="Add a ready-made calendar"
+                size="small"
+                showSearch={{ optionFilterProp: 'label' }}
+                placeholder="Add a ready-made one"
+                value={null}
+                popupMatchSelectWidth={300}
+                options={(ready.data?.calendars ?? []).map((one) => ({
+                    value: one.key,
+                    label: one.name,
+                    title: one.source,
+                }))}
+                onChange={async (readyMade: string | null) => {
+                    if (!readyMade) return;
+                    try {
+                        const saved = await ask(api.POST('/api/plans/draft/calendars', { body: { readyMade } }));
+                        patchDraft(queries, saved);
+                        message.success('Added, with its substitute days. Attach it to hours to use it.');
+                        open(saved.id);
+                    } catch (error) {
+                        complain(error);
+                    }
+                }}
+            />
+            <div className="adder">
+                <Input
+                    size="small"
+                    aria-label="Name of a new calendar"
+                    placeholder="Or name your own"
+                    value={name}
+                    onChange={(event) => setName(event.target.value)}
+                    onPressEnter={async () => plan && name.trim() && open(await create('calendar', name.trim(), plan))}
+                />
+                <Button
+                    size="small"
+                    disabled={!name.trim()}
+                    onClick={async () => plan && open(await create('calendar', name.trim(), plan))}
+                >
+                    Add
+                </Button>
+            </div>
+        </div>
+    );
+}
+
+/** The look-ahead of a calendar as it is saved. */
+function useLookAhead(id: string, from: string) {
+    const { moment } = useMoment();
+    const plan = usePlan();
+    return useQuery({
+        queryKey: ['ahead', moment.in, id, from, plan?.stamp],
+        queryFn: () =>
+            ask(
+                api.GET('/api/plans/{which}/calendars/{id}/dates', {
+                    params: { path: { which: moment.in, id }, query: { from } },
+                }),
+            ),
+        enabled: Boolean(plan && from),
+        placeholderData: (before) => before,
+        retry: false,
+    }).data;
+}
+
+function CalendarEditor({ value, change, error, disabled }: EditorProps<Calendar>) {
+    const { moment } = useMoment();
+    const date = moment.at.slice(0, 10);
+    const ahead = useLookAhead(value.id, date);
+    const [open, setOpen] = useState<string | null>(null);
+    const [name, setName] = useState('');
+    const set = (i: number, holiday: Holiday) => change({ ...value, holidays: value.holidays.with(i, holiday) });
+    const add = () => {
+        const made = newHoliday(name.trim(), date, value.holidays);
+        change({ ...value, holidays: [...value.holidays, made] });
+        setOpen(made.id);
+        setName('');
+    };
+    const passed = ahead?.passed ?? [];
+
+    return (
+        <div className="calendar">
+            <div>
+                <h2>Holidays</h2>
+                {passed.length > 0 && (
+                    <p className="notice" role="status">
+                        {passed.length === 1 ? 'One entry has' : `${passed.length} entries have`} passed and will not
+                        come again: {passed.map((id) => value.holidays.find((one) => one.id === id)?.name).join(', ')}.{' '}
+                        {!disabled && (
+                            <Button
+                                size="small"
+                                onClick={() =>
+                                    change({
+                                        ...value,
+                                        holidays: value.holidays.filter((one) => !passed.includes(one.id)),
+                                    })
+                                }
+                            >
+                                Remove {passed.length === 1 ? 'it' : 'them'}
+                            </Button>
+                        )}
+                    </p>
+                )}
+                {ahead?.emptyYears.map((year) => (
+                    <p key={year} className="notice alarm" role="status">
+                        This calendar has nothing for {year} yet: hours that keep it will be open on every holiday.
+                    </p>
+                ))}
+                <ul className="holidays">
+                    {value.holidays.map((holiday, i) => (
+                        <li key={holiday.id}>
+                            <div className="holiday-head">
+                                <button
+                                    type="button"
+                                    className="holiday-name"
+                                    aria-expanded={open === holiday.id}
+                                    onClick={() => setOpen(open === holiday.id ? null : holiday.id)}
+                                >
+                                    <b>{holiday.name}</b> <span className="quiet">{ahead?.rules[holiday.id]}</span>
+                                </button>
+                                <span className="quiet figures">
+                                    {nextDate(ahead?.dates.find((one) => one.holiday === holiday.id)?.date)}
+                                </span>
+                                {!disabled && (
+                                    <Button
+                                        size="small"
+                                        type="text"
+                                        aria-label={`Remove ${holiday.name}`}
+                                        onClick={() => change({ ...value, holidays: value.holidays.toSpliced(i, 1) })}
+                                    >
+                                        ✕
+                                    </Button>
+                                )}
+                            </div>
+                            {open === holiday.id && (
+                                <div className="holiday-body">
+                                    <TextField
+                                        label="Name of the holiday"
+                                        value={holiday.name}
+                                        disabled={disabled}
+                                        onSave={(next) => set(i, { ...holiday, name: next })}
+                                    />
+                                    <RuleFields
+                                        holiday={holiday}
+                                        date={date}
+                                        disabled={disabled}
+                                        onChange={(next) => set(i, next)}
+                                    />
+                                </div>
+                            )}
+                            {error(`/holidays/${i}`) && (
+                                <p className="alarm" role="alert">
+                                    {error(`/holidays/${i}`)}
+                                </p>
+                            )}
+                        </li>
+                    ))}
+                </ul>
+                {value.holidays.length === 0 && (
+                    <p className="quiet">No holiday yet: name one, or bring in a calendar file.</p>
+                )}
+                {!disabled && (
+                    <div className="line-row">
+                        <Input
+                            aria-label="Name of a new holiday"
+                            size="small"
+                            style={{ width: 220 }}
+                            placeholder="Name of a new holiday"
+                            value={name}
+                            onChange={(event) => setName(event.target.value)}
+                            onPressEnter={() => name.trim() && add()}
+                        />
+                        <Button size="small" disabled={!name.trim()} onClick={add}>
+                            Add holiday
+                        </Button>
+                    </div>
+                )}
+                <FileExchange value={value} change={change} disabled={disabled} />
+            </div>
+            <LookAhead dates={ahead?.dates ?? []} />
+        </div>
+    );
+}
+
+function nextDate(date: string | undefined): string {
+    return date ? `next ${dateWords(date)}` : 'not in the next 24 months';
+}

@@ -1,0 +1,94 @@
+import { Button, Modal } from 'antd';
+import { useId, useRef, useState } from 'react';
+import { RefusedError } from '../api/client';
+import type { Element, ImportPreview } from '../api/types';
+
+/** Reads an .ics file, shows what it would do, and takes it over only when asked to. */
+export function IcsImport({
+    preview,
+    onTake,
+    about,
+}: {
+    preview: (ics: string) => Promise<ImportPreview>;
+    onTake: (element: Element) => void;
+    about: string;
+}) {
+    const id = useId();
+    const input = useRef<HTMLInputElement>(null);
+    const [found, setFound] = useState<ImportPreview>();
+    const [problem, setProblem] = useState<string>();
+
+    const read = async (file: File | undefined) => {
+        if (!file) return;
+        setProblem(undefined);
+        try {
+            setFound(await preview(await file.text()));
+        } catch (error) {
+            const first = error instanceof RefusedError ? error.problem.errors?.[0] : undefined;
+            setProblem(
+                first ? `${first.detail} ${first.remedy}` : error instanceof Error ? error.message : String(error),
+            );
+        }
+        if (input.current) input.current.value = '';
+    };
+    const changes = (found?.added.length ?? 0) + (found?.changed.length ?? 0);
+
+    return (
+        <>
+            <input
+                ref={input}
+                id={id}
+                type="file"
+                accept=".ics,text/calendar"
+                className="hidden"
+                tabIndex={-1}
+                aria-label="Calendar file"
+                onChange={(event) => read(event.target.files?.[0])}
+            />
+            <Button size="small" onClick={() => input.current?.click()}>
+                Bring in an .ics file …
+            </Button>
+            {problem && (
+                <p className="alarm" role="alert">
+                    {problem}
+                </p>
+            )}
+            {found && (
+                <Modal
+                    open
+                    title="What the file would bring"
+                    okText={changes === 0 ? 'Nothing to take over' : `Take over ${changes}`}
+                    okButtonProps={{ disabled: changes === 0 }}
+                    onOk={() => {
+                        onTake(found.element);
+                        setFound(undefined);
+                    }}
+                    onCancel={() => setFound(undefined)}
+                    width={620}
+                >
+                    <p className="quiet">{about} Nothing is changed until you take it over; Undo takes it back.</p>
+                    <List title="Added" items={found.added} />
+                    <List title="Changed" items={found.changed} />
+                    <List title="Left out" items={found.leftOut.map((one) => `${one.what}: ${one.why}`)} />
+                    <List title="Already so" items={found.unchanged} />
+                </Modal>
+            )}
+        </>
+    );
+}
+
+function List({ title, items }: { title: string; items: string[] }) {
+    if (items.length === 0) return null;
+    return (
+        <details open={items.length <= 12}>
+            <summary>
+                {title} ({items.length})
+            </summary>
+            <ul className="import-list">
+                {items.map((item) => (
+                    <li key={item}>{item}</li>
+                ))}
+            </ul>
+        </details>
+    );
+}
