@@ -14,6 +14,7 @@ use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Time\HoursCompiler;
 
@@ -61,9 +62,11 @@ for ($round = 0; $round < 7; ++$round) {
 sort($rates);
 $rate = $rates[3];
 $reference = (float) trim((string) shell_exec('/usr/bin/python3 '.escapeshellarg(__DIR__.'/dateutil_before.py')));
-printf("hours   compile five years of Bookings hours: %s (%d changes; bar of issue 3: 50 ms)\n", figures($compile), count($compiled->starts));
+$rrule = (float) trim((string) shell_exec('node '.escapeshellarg(__DIR__.'/../web/bench/rrule.mjs')));
+printf("hours   compile five years of Bookings hours, a season and two calendars: %s (%d changes; bar 50 ms)\n", figures($compile), count($compiled->starts));
 printf("hours   \"which state, until when\": %s answers/s, median of 7 (bar 1,000,000)\n", number_format($rate));
 printf("        python-dateutil rrule.before: %s answers/s; ratio %s (bar 500)\n", number_format($reference), number_format($rate / $reference));
+printf("        npm rrule RRuleSet.before: %s answers/s; ratio %s\n", number_format($rrule), number_format($rate / $rrule));
 
 /** @return list<float> milliseconds of each trace */
 function traces(Plan $plan, int $start): array

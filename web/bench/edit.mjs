@@ -8,6 +8,7 @@ const browser = await chromium.launch({
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await page.goto(`${base}/journeys/jrn_bookings?to=%2B441632960110&at=2026-11-23T10:30:00`);
+await page.waitForLoadState('networkidle');
 const row = page.getByRole('row').filter({ hasText: 'Ring Bookings desk' });
 await row.hover();
 await row.getByRole('button', { name: 'Edit step ring' }).click();

@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import type { KeyboardEvent } from 'react';
+import { type KeyboardEvent, useState } from 'react';
 import type { Exit, Step, Trace, TraceEvent } from '../api/types';
 import { clock } from '../call/clock';
 import { usePlan } from '../plan/usePlan';
@@ -32,6 +32,7 @@ interface Props {
 export function OutlineRow(props: Props) {
     const { row, visit, event, editing, disabled, error } = props;
     const plan = usePlan();
+    const [active, setActive] = useState(false);
     const siblings = props.rows.filter(
         (other) =>
             other.depth === row.depth &&
@@ -52,6 +53,8 @@ export function OutlineRow(props: Props) {
             data-row={row.key}
             className={`row ${row.is}${visit ? ' taken' : ''}${editing ? ' editing' : ''}`}
             onFocus={(focus) => focus.target === focus.currentTarget && props.onFocus()}
+            onPointerMove={() => active || setActive(true)}
+            onPointerLeave={() => setActive(false)}
             onKeyDown={props.onKeyDown}
             onDoubleClick={() => !disabled && !editing && props.onEdit()}
         >
@@ -105,62 +108,34 @@ export function OutlineRow(props: Props) {
                 </div>
             </div>
             <span role="gridcell" className="tools">
-                {!disabled && (
-                    <>
-                        {!editing && (
-                            <Button
-                                size="small"
-                                type="text"
-                                tabIndex={-1}
-                                aria-label={`Edit ${name}`}
-                                onClick={props.onEdit}
-                            >
-                                Edit
-                            </Button>
-                        )}
-                        <Button
-                            size="small"
-                            type="text"
-                            tabIndex={-1}
-                            aria-label={`Insert below ${name}`}
-                            onClick={props.onInsert}
-                        >
-                            +
-                        </Button>
-                        {row.is === 'step' && (
-                            <>
-                                <Button
-                                    size="small"
-                                    type="text"
-                                    tabIndex={-1}
-                                    aria-label={`Move ${name} up`}
-                                    onClick={() => props.onMove('up')}
-                                >
-                                    ↑
-                                </Button>
-                                <Button
-                                    size="small"
-                                    type="text"
-                                    tabIndex={-1}
-                                    aria-label={`Move ${name} down`}
-                                    onClick={() => props.onMove('down')}
-                                >
-                                    ↓
-                                </Button>
-                            </>
-                        )}
-                        <Button
-                            size="small"
-                            type="text"
-                            tabIndex={-1}
-                            aria-label={`Remove ${name}`}
-                            onClick={props.onRemove}
-                        >
-                            ✕
-                        </Button>
-                    </>
-                )}
+                {!disabled && (active || editing) && <RowTools {...props} name={name} />}
             </span>
         </div>
+    );
+}
+
+/** What the mouse can do to a row. Drawn for the row it points at: the keyboard has its keys. */
+function RowTools(props: Props & { name: string }) {
+    const { row, editing, name } = props;
+    return (
+        <>
+            {!editing && <Tool label={`Edit ${name}`} sign="Edit" act={props.onEdit} />}
+            <Tool label={`Insert below ${name}`} sign="+" act={props.onInsert} />
+            {row.is === 'step' && (
+                <>
+                    <Tool label={`Move ${name} up`} sign="↑" act={() => props.onMove('up')} />
+                    <Tool label={`Move ${name} down`} sign="↓" act={() => props.onMove('down')} />
+                </>
+            )}
+            <Tool label={`Remove ${name}`} sign="✕" act={props.onRemove} />
+        </>
+    );
+}
+
+function Tool({ label, sign, act }: { label: string; sign: string; act: () => void }) {
+    return (
+        <Button size="small" type="text" tabIndex={-1} aria-label={label} onClick={act}>
+            {sign}
+        </Button>
     );
 }
