@@ -61,6 +61,7 @@ final readonly class HoursController
                 'since' => null === $reading->since ? null : Moment::format($reading->since, $zone),
                 'until' => null === $reading->until ? null : Moment::format($reading->until, $zone),
                 'next' => self::change($running, $hours, $reading->until),
+                'at' => Moment::format($instant, $zone),
                 'local' => gmdate('Y-m-d\TH:i:s', Zone::over($zone, $instant, $instant)->localOf($instant)),
                 'zone' => $zone,
             ];

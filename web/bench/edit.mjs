@@ -52,4 +52,6 @@ const at = (part) => times[Math.floor(part * (times.length - 1))].toFixed(0);
 console.log(
     `edit    from an edit to the updated answer on screen: median ${at(0.5)} ms, p95 ${at(0.95)} ms (bar p95 150 ms)`,
 );
-console.log(`        reference: an empty request and one frame in the same page: median ${empty.toFixed(0)} ms; ratio ${(at(0.5) / empty).toFixed(1)}`);
+console.log(
+    `        reference: an empty request and one frame in the same page: median ${empty.toFixed(0)} ms; ratio ${(at(0.5) / empty).toFixed(1)}`,
+);

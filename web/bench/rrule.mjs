@@ -7,7 +7,13 @@ const set = new RRuleSet(true);
 const weekdays = [RRule.MO, RRule.TU, RRule.WE, RRule.TH, RRule.FR];
 const weekly = (byweekday, byhour, byminute) =>
     set.rrule(new RRule({ freq: RRule.WEEKLY, dtstart: start, byweekday, byhour, byminute, bysecond: 0 }, true));
-for (const [hour, minute] of [[8, 0], [12, 0], [13, 30], [20, 0]]) weekly(weekdays, hour, minute);
+for (const [hour, minute] of [
+    [8, 0],
+    [12, 0],
+    [13, 30],
+    [20, 0],
+])
+    weekly(weekdays, hour, minute);
 for (const hour of [9, 17]) weekly([RRule.SA, RRule.SU], hour, 0);
 let seed = 1;
 const random = () => {

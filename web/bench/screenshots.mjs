@@ -13,6 +13,9 @@ const views = [
     ['journey', `/journeys/jrn_bookings?${moment}`, 'light'],
     ['journey-dark', `/journeys/jrn_bookings?${moment}`, 'dark'],
     ['hours', `/hours/hrs_bookings?${quiet}`, 'light'],
+    ['year', `/hours/hrs_port?to=%2B33261910100&at=2026-12-24T12:30:00&view=year`, 'light'],
+    ['holidays', `/holidays/cal_england?${quiet}`, 'light'],
+    ['open-now', `/open-now?${quiet}`, 'light'],
     ['numbers', `/numbers?${quiet}`, 'light'],
     ['people', `/people/per_ines?${moment}`, 'light'],
     ['teams', `/teams/team_freight?to=%2B441632960150&at=2026-11-23T12:30:00`, 'light'],
@@ -24,6 +27,7 @@ const views = [
 for (const [name, path, colorScheme] of views) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme, locale: 'en-GB' });
     await page.goto(base + path);
+    await page.locator('.answer .sentence p:not(.quiet)').waitFor();
     await page.waitForLoadState('networkidle');
     await page.waitForTimeout(400);
     await page.screenshot({ path: `${folder}/${name}.png` });

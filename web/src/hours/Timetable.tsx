@@ -37,7 +37,15 @@ export function Timetable(props: EditorProps<Hours> & { now: HoursState | undefi
                         />
                     )}
                 </Field>
-                <Field label="Keeps the time of" error={error('/zone')}>
+                <Field
+                    label="Keeps the time of"
+                    hint={
+                        now && site && value.zone && value.zone !== site.zone
+                            ? `Not the time of its site: it is ${now.local.slice(11, 16)} here, ${clockIn(site.zone, now)} in ${site.zone}`
+                            : undefined
+                    }
+                    error={error('/zone')}
+                >
                     {(a11y) => (
                         <Select
                             {...a11y}
@@ -75,6 +83,11 @@ export function Timetable(props: EditorProps<Hours> & { now: HoursState | undefi
             <Codes value={value} change={change} error={error} disabled={disabled} />
         </>
     );
+}
+
+/** The clock of another zone at the moment that these hours are read. */
+function clockIn(zone: string, now: HoursState): string {
+    return new Date(now.at).toLocaleTimeString('en-GB', { timeZone: zone, hour: '2-digit', minute: '2-digit' });
 }
 
 /** The base week and the weeks of the seasons, one at a time. */
