@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { daysOf, newHoliday, RULE_NAMES, ruleOf, yearsOf } from './holidayModel';
+import { newHoliday, RULE_NAMES, ruleOf, yearsOf } from './holidayModel';
 
 describe('holidays', () => {
     it('begin near the date in view, whatever the rule', () => {
@@ -19,9 +19,5 @@ describe('holidays', () => {
     it('read years as they are typed', () => {
         expect(yearsOf('2020, 2022 and 12')).toEqual([2020, 2022]);
         expect(yearsOf('')).toEqual([]);
-    });
-
-    it('know the longest February', () => {
-        expect([daysOf(1), daysOf(2), daysOf(4)]).toEqual([31, 29, 30]);
     });
 });

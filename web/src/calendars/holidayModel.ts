@@ -10,21 +10,6 @@ export const RULE_NAMES: Record<HolidayRule['on'], string> = {
     range: 'from one date to another',
 };
 
-export const MONTHS = [
-    'January',
-    'February',
-    'March',
-    'April',
-    'May',
-    'June',
-    'July',
-    'August',
-    'September',
-    'October',
-    'November',
-    'December',
-];
-
 export const EASTER_DAYS = [
     { value: -47, label: 'Shrove Tuesday (47 days before)' },
     { value: -3, label: 'Maundy Thursday (3 days before)' },
@@ -90,9 +75,4 @@ export function yearsOf(text: string): number[] {
         .split(/[^0-9]+/)
         .map(Number)
         .filter((year) => year >= 1900 && year <= 2500);
-}
-
-/** Days that may stand in a month, in its longest year. */
-export function daysOf(month: number): number {
-    return month === 2 ? 29 : [4, 6, 9, 11].includes(month) ? 30 : 31;
 }

@@ -1,8 +1,8 @@
 import { Button, Checkbox } from 'antd';
 import type { Season } from '../api/types';
-import { MonthDayInput } from '../calendars/RuleFields';
 import { useMoment } from '../moment/useMoment';
 import { DateInput } from '../ui/DateInput';
+import { MonthDayInput } from '../ui/MonthDayInput';
 import { TextField } from '../ui/TextField';
 
 /** When a season is: its name, its first and last day, and whether it comes back every year. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { WeekBand } from '../api/types';
-import { daysInWords, paint, toSeconds, toTime, understandTime } from './bands';
+import { daysInWords, paint, toSeconds, toTime, typed, understandTime } from './bands';
 
 const H = 3600;
 const week: WeekBand[] = [{ days: ['mo', 'tu'], from: '09:00', to: '17:00', state: 'open' }];
@@ -60,5 +60,49 @@ describe('times of day', () => {
     it('name days in a row as a range', () => {
         expect(daysInWords(['mo', 'tu', 'we', 'th', 'fr'])).toBe('Mon–Fri');
         expect(daysInWords(['mo', 'we'])).toBe('Mon, Wed');
+    });
+});
+
+describe('typed bands', () => {
+    const band = (from: string, to: string, state: string) => ({ from, to, state });
+    const week: WeekBand[] = [
+        { days: ['mo', 'tu'], ...band('08:00', '20:00', 'open') },
+        { days: ['mo'], ...band('20:00', '22:00', 'late') },
+    ];
+
+    it('take the place of those days’ bands in the same state, and leave other days alone', () => {
+        expect(typed(week, [{ days: ['mo'], bands: [band('09:00', '17:00', 'open')] }])).toEqual([
+            { days: ['mo'], ...band('09:00', '17:00', 'open') },
+            { days: ['mo'], ...band('20:00', '22:00', 'late') },
+            { days: ['tu'], ...band('08:00', '20:00', 'open') },
+        ]);
+    });
+
+    it('cut a break out of bands in other states', () => {
+        expect(
+            typed(week, [{ days: ['tu'], bands: [band('12:00', '13:00', 'lunch')] }]).filter((one) =>
+                one.days.includes('tu'),
+            ),
+        ).toEqual([
+            { days: ['tu'], ...band('08:00', '12:00', 'open') },
+            { days: ['tu'], ...band('12:00', '13:00', 'lunch') },
+            { days: ['tu'], ...band('13:00', '20:00', 'open') },
+        ]);
+    });
+
+    it('run past midnight over what the next day begins with', () => {
+        const night = typed(
+            [{ days: ['tu'], ...band('01:00', '05:00', 'late') }],
+            [{ days: ['mo'], bands: [band('22:00', '26:00', 'open')] }],
+        );
+        expect(night).toEqual([
+            { days: ['mo'], ...band('22:00', '26:00', 'open') },
+            { days: ['tu'], ...band('02:00', '05:00', 'late') },
+        ]);
+    });
+
+    it('may be typed for several nights in a row', () => {
+        const nights = typed([], [{ days: ['fr', 'sa'], bands: [band('22:00', '30:00', 'open')] }]);
+        expect(nights).toEqual([{ days: ['fr', 'sa'], ...band('22:00', '30:00', 'open') }]);
     });
 });
