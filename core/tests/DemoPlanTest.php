@@ -18,9 +18,11 @@ use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\AnswerSentence;
+use Meandros\Core\Wording\StateReason;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -44,6 +46,34 @@ final class DemoPlanTest extends TestCase
         }
         self::assertCount(2, array_unique(array_map(static fn (Site $site): string => $site->zone, self::$plan->all(Site::class))));
         self::assertSame([], Findings::in(self::$plan), 'Nothing in it is unfinished.');
+    }
+
+    #[DataProvider('states')]
+    public function testItsHoursThroughTheYear(string $id, string $at, string $state, string $reason): void
+    {
+        $hours = self::$plan->get(Hours::class, $id);
+        self::assertNotNull($hours);
+        $running = new PlanHours(self::$plan);
+        $reading = $running->read($hours, Moment::parse($at, $running->zone($hours)));
+        self::assertSame($state, $reading->state);
+        self::assertStringContainsString($reason, StateReason::words($reading, $running->zone($hours)));
+    }
+
+    /** @return iterable<array{string, string, string, string}> */
+    public static function states(): iterable
+    {
+        yield 'summer mornings begin at seven' => ['hrs_bookings', '2026-07-01T07:00', 'open', 'the week has it on Wednesday 07:00–12:00'];
+        yield 'winter mornings do not' => ['hrs_bookings', '2026-12-01T07:59:59', 'closed', 'Winter timetable'];
+        yield 'the last winter day' => ['hrs_bookings', '2027-03-31T07:30', 'closed', 'Winter timetable'];
+        yield 'the first summer day' => ['hrs_bookings', '2027-04-01T07:30', 'open', 'the week'];
+        yield 'Christmas Eve until one' => ['hrs_bookings', '2026-12-24T12:59:59', 'lunch', 'Winter timetable'];
+        yield 'and not after' => ['hrs_bookings', '2026-12-24T13:00', 'closed', 'Christmas Eve afternoon'];
+        yield 'Easter moves' => ['hrs_bookings', '2028-04-17T10:00', 'holiday', 'Easter Monday (Mon 17 Apr 2028) is a holiday of Bank holidays, England'];
+        yield 'freight keeps Christmas only' => ['hrs_freight', '2028-04-17T10:00', 'open', 'the week'];
+        yield 'France has no Easter Friday' => ['hrs_port', '2027-03-26T10:00', 'open', 'Horaire d’hiver'];
+        yield 'but Ascension' => ['hrs_port', '2027-05-06T10:00', 'holiday', 'Ascension (Thu 6 May 2027) is a holiday of Jours fériés'];
+        yield 'half Saturdays' => ['hrs_reception', '2026-11-28T12:00', 'closed', 'no band covers this time'];
+        yield 'the refit does not close bookings' => ['hrs_bookings', '2027-01-12T10:00', 'open', 'Winter timetable'];
     }
 
     public function testItsNumbersAreFromRangesForFiction(): void

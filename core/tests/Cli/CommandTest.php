@@ -17,7 +17,7 @@ final class CommandTest extends TestCase
         [$code, $out] = self::meandros('trace', self::DEMO, '--to', '01632 960110', '--at', '2026-12-25T11:00');
         self::assertSame(0, $code);
         self::assertStringStartsWith('Hears “Public holiday”, then leaves a message with Bookings mailbox.', $out);
-        self::assertStringContainsString('The special day “Christmas Day” (Fri 25 Dec 2026) has it 00:00–24:00', $out);
+        self::assertStringContainsString('Christmas Day (Fri 25 Dec 2026) is a holiday of Bank holidays, England, until Sun 27 Dec 2026 00:00', $out);
     }
 
     public function testTraceAsJsonWithAssumptions(): void
@@ -35,7 +35,7 @@ final class CommandTest extends TestCase
     public function testHoursSaysTheState(): void
     {
         [$code, $out] = self::meandros('hours', self::DEMO, '--id', 'hrs_port', '--at', '2026-11-23T12:59:59');
-        self::assertSame([0, "Port-Saint-Aubert hours: Lunch; the week has it on Monday 12:00–14:00, until Mon 23 Nov 2026 14:00.\n"], [$code, $out]);
+        self::assertSame([0, "Port-Saint-Aubert hours: Lunch; the season “Horaire d’hiver” has it on Monday 12:00–14:00, until Mon 23 Nov 2026 14:00.\n"], [$code, $out]);
     }
 
     /** @param list<string> $words */
