@@ -112,8 +112,9 @@ final class DemoPlanTest extends TestCase
             'Hears “Welcome”, presses nothing at “Main menu”, rings Bea Longstaff and is answered after 3 s, then talks to Bea Longstaff.'];
         yield 'freight on Sunday night, after midnight, still open' => [$freight, '2026-11-30T01:30', ['phones' => $answers('per_kasia', 5)],
             'Hears “Freight welcome”, rings Freight office and is answered after 20 s, then talks to Kasia Wrona.'];
+        // The duty mobile's own mailbox picks up after 20 s, is asked, and presses nothing for 4 s.
         yield 'freight at night, the duty person does not answer' => [$freight, '2026-11-30T02:00', [],
-            'Hears “Freight at night”, rings Rowan Tresco for 30 s, rings Hugh Pellow for 20 s, then leaves a message with Freight mailbox.'];
+            'Hears “Freight at night”, rings Rowan Tresco for 24 s, rings Hugh Pellow for 20 s, then leaves a message with Freight mailbox.'];
         yield 'lost property on a Wednesday morning' => [$lost, '2026-11-25T11:59:59', ['phones' => $answers('per_olive', 2)],
             'Hears “Lost property”, rings Lost property counter and is answered after 2 s, then talks to Olive Marsh.'];
         yield 'lost property at noon to the second' => [$lost, '2026-11-25T12:00:00', [], 'Hears “Lost property closed”, then leaves a message with Lost property mailbox.'];

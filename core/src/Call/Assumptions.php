@@ -21,8 +21,9 @@ final readonly class Assumptions
      * @param list<PhoneAssumption> $phones           the most particular one holds: phone, then person, then every phone
      * @param int|null              $patienceSeconds  when the caller gives up
      * @param bool                  $withoutOverrides as if nobody had forced hours into a state
+     * @param Earlier               $earlier          what earlier calls left behind
      */
-    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false)
+    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false, public Earlier $earlier = new Earlier())
     {
     }
 
@@ -37,7 +38,7 @@ final readonly class Assumptions
         if (!$in->isGiven()) {
             return new self();
         }
-        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides']);
+        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier']);
         $keys = [];
         foreach ($in->field('keys')->items() as $item) {
             $key = $item->text(1);
@@ -55,7 +56,7 @@ final readonly class Assumptions
         }
         $patience = $in->field('patience');
 
-        return new self($keys, $phones, $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false));
+        return new self($keys, $phones, $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')));
     }
 
     /** @param list<string> $names of the phone, the most particular first */

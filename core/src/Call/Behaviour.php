@@ -10,5 +10,6 @@ enum Behaviour: string
     case Rings = 'rings';
     case Answers = 'answers';
     case Busy = 'busy';
+    case Refuses = 'refuses';
     case Unreachable = 'unreachable';
 }

@@ -4,24 +4,25 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Ringing;
 
-/** Each member's phones ring for so many seconds, then the next member's, until the time is up. */
+/** Each member's phones ring for so many seconds, or until all of them have refused; then the next member's. */
 final readonly class OneAfterTheOther implements Pattern
 {
-    public function __construct(private int $memberSeconds)
+    public function __construct(private int $memberSeconds, private Order $order = new TeamOrder())
     {
     }
 
-    public function alerts(array $members, int $seconds): array
+    public function alerts(array $members, int $seconds, \Closure $silentAfter): array
     {
         $alerts = [];
         $from = 0;
-        foreach ($members as $phones) {
-            $until = min($from + $this->memberSeconds, $seconds);
-            if ($from >= $until) {
+        foreach ($this->order->of($members) as $member) {
+            $turn = $member->seconds ?? $this->memberSeconds;
+            $until = min($from + min($turn, $silentAfter($member) ?? $turn), $seconds);
+            if ($from >= $seconds) {
                 break;
             }
-            foreach ($phones as $phone) {
-                $alerts[] = new Alert($phone, $from, $until);
+            foreach ($member->phones as $phone) {
+                $alerts[] = new Alert($phone, $from, min($from + $turn, $seconds));
             }
             $from = $until;
         }

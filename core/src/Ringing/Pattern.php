@@ -8,10 +8,11 @@ namespace Meandros\Core\Ringing;
 interface Pattern
 {
     /**
-     * @param list<list<RingPhone>> $members phones that can ring, by member, in the team's order
-     * @param int                   $seconds how long there is in all
+     * @param list<RingMember>           $members     whose phones can ring, in the team's order
+     * @param int                        $seconds     how long there is in all
+     * @param \Closure(RingMember): ?int $silentAfter seconds after which all phones of a member have refused; null when they do not
      *
      * @return list<Alert>
      */
-    public function alerts(array $members, int $seconds): array;
+    public function alerts(array $members, int $seconds, \Closure $silentAfter): array;
 }

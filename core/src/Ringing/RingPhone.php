@@ -11,22 +11,33 @@ use Meandros\Core\Plan\Element\PhoneType;
 /** A phone as the ringing sees it, with whose it is. */
 final readonly class RingPhone
 {
-    public function __construct(public string $id, public ?string $person, public string $label, public string $type)
-    {
+    public function __construct(
+        public string $id,
+        public ?string $person,
+        public string $label,
+        public string $type,
+        public bool $on = true,
+        public bool $askFirst = false,
+        public ?int $ownMailbox = null,
+    ) {
     }
 
-    /** @return list<self> */
-    public static function of(Person $person): array
+    /**
+     * @param bool $askFirst whether to ask on every phone, also on those that would not
+     *
+     * @return list<self>
+     */
+    public static function of(Person $person, bool $askFirst = false): array
     {
         return array_map(
-            static fn (Phone $phone): self => new self($person->id().'/'.$phone->id, $person->id(), $phone->label, $phone->type->value),
+            static fn (Phone $phone): self => new self($person->id().'/'.$phone->id, $person->id(), $phone->label, $phone->type->value, $phone->on, $askFirst || $phone->askFirst, $phone->ownMailbox),
             $person->phones,
         );
     }
 
-    public static function outside(string $number): self
+    public static function outside(string $number, bool $askFirst = false): self
     {
-        return new self($number, null, $number, PhoneType::Outside->value);
+        return new self($number, null, $number, PhoneType::Outside->value, askFirst: $askFirst);
     }
 
     /** @return non-empty-list<string> the names that an assumption may call it by, the most particular first */

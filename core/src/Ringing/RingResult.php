@@ -14,4 +14,10 @@ final readonly class RingResult
     public function __construct(public array $rung, public ?RingPhone $answeredBy, public ?string $exit, public int $seconds)
     {
     }
+
+    /** Whether what took the call was the own mailbox of a phone. */
+    public function byOwnMailbox(): bool
+    {
+        return null !== $this->answeredBy && [] !== array_filter($this->rung, static fn (Rung $rung): bool => Rung::OWN_MAILBOX === $rung->outcome);
+    }
 }

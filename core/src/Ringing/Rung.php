@@ -13,16 +13,24 @@ final readonly class Rung
     public const TAKEN_ELSEWHERE = 'taken elsewhere';
     public const BUSY = 'busy';
     public const UNREACHABLE = 'unreachable';
+    public const REFUSED = 'refused';
+    /** The phone's own mailbox took the call: the caller is lost to it. */
+    public const OWN_MAILBOX = 'own mailbox';
+    /** The phone's own mailbox picked up, was asked, and pressed nothing. */
+    public const MAILBOX_TURNED_AWAY = 'own mailbox turned away';
+    /** Switched off in the plan. */
+    public const OFF = 'off';
     /** The time was up, or somebody answered, before its turn came. */
     public const NOT_REACHED = 'not reached';
 
-    public function __construct(public RingPhone $phone, public int $from, public int $until, public string $outcome)
+    /** @param int|null $askedAt when whoever picked up was asked to press 1 */
+    public function __construct(public RingPhone $phone, public int $from, public int $until, public string $outcome, public ?int $askedAt = null)
     {
     }
 
     public function later(int $seconds): self
     {
-        return new self($this->phone, $this->from + $seconds, $this->until + $seconds, $this->outcome);
+        return new self($this->phone, $this->from + $seconds, $this->until + $seconds, $this->outcome, null === $this->askedAt ? null : $this->askedAt + $seconds);
     }
 
     /** @return array<string, mixed> */
@@ -31,6 +39,7 @@ final readonly class Rung
         return [
             'phone' => $this->phone->id, 'person' => $this->phone->person, 'label' => $this->phone->label, 'type' => $this->phone->type,
             'from' => $this->from, 'until' => $this->until, 'outcome' => $this->outcome,
+            'askedAt' => $this->askedAt, 'ownMailbox' => $this->phone->ownMailbox,
         ];
     }
 }

@@ -8,6 +8,8 @@ enum EndingKind: string
 {
     case Answered = 'answered';
     case Message = 'message';
+    /** The own mailbox of somebody's phone took the call. */
+    case OwnMailbox = 'own mailbox';
     case EndedByPlan = 'ended by plan';
     case RanOut = 'ran out of steps';
     case CallerGaveUp = 'caller gave up';

@@ -77,6 +77,7 @@ final readonly class AnswerSentence
         return match ($ringing->exit) {
             null => \sprintf('rings %s and is answered after %s', $who, Duration::words($ringing->seconds)),
             RingStep::BUSY => \sprintf('finds %s busy', $who),
+            RingStep::REFUSED => \sprintf('is refused by %s', $who),
             RingStep::UNREACHABLE => null === $ringing->target ? 'rings nobody (nobody is chosen)' : \sprintf('cannot reach %s', $who),
             default => \sprintf('rings %s for %s', $who, Duration::words($ringing->seconds)),
         };
@@ -87,6 +88,7 @@ final readonly class AnswerSentence
         return match ($ending->kind) {
             EndingKind::Answered => 'talks to '.(null === $ending->who ? $this->names->of($ending->phone) : $this->names->of($ending->who)),
             EndingKind::Message => null,
+            EndingKind::OwnMailbox => \sprintf('the own mailbox of %s has the call', $this->names->of($ending->who ?? $ending->phone)),
             EndingKind::EndedByPlan => 'the plan ends the call',
             EndingKind::RanOut => 'the call ends because no step is left',
             EndingKind::CallerGaveUp => 'the caller gives up',

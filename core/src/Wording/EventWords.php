@@ -120,6 +120,7 @@ final readonly class EventWords
         return match ($ringing->exit) {
             null => \sprintf('Rings %s, answered after %s', $who, Duration::words($ringing->seconds)),
             RingStep::BUSY => \sprintf('%s: busy', $who),
+            RingStep::REFUSED => \sprintf('%s: refused', $who),
             RingStep::UNREACHABLE => null === $ringing->target ? 'Rings nobody' : \sprintf('%s: unreachable', $who),
             default => \sprintf('Rings %s for %s', $who, Duration::words($ringing->seconds)),
         };
@@ -169,6 +170,7 @@ final readonly class EventWords
         return match ($ending->kind) {
             EndingKind::Answered => 'Talks to '.$this->names->of($ending->who ?? $ending->phone),
             EndingKind::Message => 'The message is left',
+            EndingKind::OwnMailbox => \sprintf('Lost to the own mailbox of %s', $this->names->of($ending->who ?? $ending->phone)),
             EndingKind::EndedByPlan => 'The plan ends the call',
             EndingKind::RanOut => 'The call ends: no step is left',
             EndingKind::CallerGaveUp => 'The caller gives up',
@@ -182,6 +184,7 @@ final readonly class EventWords
             EndingKind::RanOut => null === $over->lastStep ? 'The number leads to no step at all.' : 'The list ran out and nothing follows it.',
             EndingKind::CallerGaveUp => \sprintf('They were assumed to wait for %s.', Duration::words((int) $over->limit)),
             EndingKind::LoopStopped => 'seconds' === $over->limitUnit ? \sprintf('It lasted longer than %s.', Duration::words((int) $over->limit)) : \sprintf('It came to %d steps.', (int) $over->limit),
+            EndingKind::OwnMailbox => 'Nobody picked up before it did, and it was not asked first.',
             EndingKind::EndedByPlan => null === $over->lastStep ? 'A code does nothing else.' : 'An end step says so.',
             default => '',
         };

@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Team;
+use Meandros\Core\Plan\Element\TeamMember;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Problem;
 use Meandros\Core\Plan\Step;
@@ -44,13 +45,13 @@ final class Findings
                 $element instanceof Hours => $self->hours($element),
                 $element instanceof HolidayCalendar => [] === $element->holidays->entries ? $self->warn($element, '/holidays', 'This calendar has no holiday.', 'Add one, or delete the calendar.') : null,
                 $element instanceof Person => [] === $element->phones ? $self->warn($element, '/phones', 'This person has no phone, so nothing rings.', 'Add a phone.') : null,
-                $element instanceof Team => [] === $element->members ? $self->warn($element, '/members', 'Nobody is in this team.', 'Add a member.') : null,
+                $element instanceof Team => $self->team($element),
                 $element instanceof Prompt => '' === implode('', $element->scripts) ? $self->warn($element, '/scripts', 'This prompt has no words.', 'Write a script.') : null,
                 default => null,
             };
         }
 
-        return $self->findings;
+        return [...$self->findings, ...MailboxRace::in($plan)];
     }
 
     private function number(Number $number): void
@@ -69,6 +70,15 @@ final class Findings
                     $this->warn($hours, \sprintf('/calendars/%d/exceptions/%d', $i, $j), \sprintf('%s has no holiday “%s” any more, so this exception does nothing.', $calendar->name(), $holiday), 'Remove the exception.');
                 }
             }
+        }
+    }
+
+    private function team(Team $team): void
+    {
+        if ([] === $team->members) {
+            $this->warn($team, '/members', 'Nobody is in this team.', 'Add a member.');
+        } elseif ([] === array_filter($team->members, static fn (TeamMember $member): bool => $member->on)) {
+            $this->warn($team, '/members', 'Everybody in this team is off, so nothing rings.', 'Switch somebody on.');
         }
     }
 

@@ -8,4 +8,9 @@ enum RingPattern: string
 {
     case AllAtOnce = 'all at once';
     case OneAfterTheOther = 'one after the other';
+    case Rotating = 'rotating';
+    case LongestIdle = 'longest idle first';
+    case FewestCalls = 'fewest calls first';
+    case Random = 'random';
+    case Widening = 'widening';
 }

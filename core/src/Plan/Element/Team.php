@@ -9,36 +9,68 @@ use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 
-/** People rung together: all at once, or one after the other for so many seconds each. */
+/** People and phones rung together in a pattern. */
 final readonly class Team implements Element
 {
     use Named;
 
-    /** @param list<string> $members people's ids, in ringing order */
+    /**
+     * @param list<TeamMember> $members       in ringing order
+     * @param int              $memberSeconds how long each rings where they ring one after the other
+     * @param int              $widenSeconds  after how long the next tier joins where the team widens
+     */
     public function __construct(
         private string $id,
         private string $name,
         public RingPattern $pattern,
         public array $members,
         public int $memberSeconds = 15,
+        public int $widenSeconds = 10,
     ) {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'pattern', 'members', 'memberSeconds']);
-        $members = [];
-        foreach ($in->field('members')->items() as $item) {
-            $id = $item->text(80);
-            if (\in_array($id, $members, true)) {
-                $item->complain('This person is in the team twice.', 'Remove one of the two.');
-            }
-            $members[] = $id;
-        }
+        $in->onlyFields(['id', 'kind', 'name', 'pattern', 'members', 'memberSeconds', 'widenSeconds']);
         /** @var RingPattern $pattern */
         $pattern = $in->field('pattern')->oneOf(RingPattern::class, RingPattern::AllAtOnce);
+        $members = self::members($in->field('members'));
+        if (RingPattern::Widening === $pattern) {
+            self::refuseGaps($in, $members);
+        }
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $pattern, $members, $in->field('memberSeconds')->whole(1, 300, 'seconds', 15));
+        return new self($in->field('id')->id(), $in->field('name')->text(), $pattern, $members, $in->field('memberSeconds')->whole(1, 300, 'seconds', 15), $in->field('widenSeconds')->whole(1, 300, 'seconds', 10));
+    }
+
+    /** @return list<TeamMember> */
+    private static function members(Input $in): array
+    {
+        $members = [];
+        foreach ($in->items() as $item) {
+            // A member may be written as an id alone.
+            $member = $item->isText() ? new TeamMember($item->text(160)) : TeamMember::fromJson($item);
+            if (isset($members[$member->who])) {
+                $item->complain('This member is in the team twice.', 'Remove one of the two.');
+            }
+            $members[$member->who] = $member;
+        }
+
+        return array_values($members);
+    }
+
+    /** @param list<TeamMember> $members */
+    private static function refuseGaps(Input $in, array $members): void
+    {
+        $tiers = array_unique(array_map(static fn (TeamMember $member): int => $member->tier, $members));
+        foreach ($members as $i => $member) {
+            for ($tier = 1; $tier < $member->tier; ++$tier) {
+                if (!\in_array($tier, $tiers, true)) {
+                    $in->field('members')->items()[$i]->field('tier')->complain(\sprintf('Tier %d waits for tier %d, which has nobody.', $member->tier, $tier), \sprintf('Move somebody to tier %d, or lower this one.', $tier));
+
+                    return;
+                }
+            }
+        }
     }
 
     public function kind(): Kind
@@ -48,14 +80,20 @@ final readonly class Team implements Element
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'kind' => 'team', 'name' => $this->name, 'pattern' => $this->pattern->value, 'members' => $this->members, 'memberSeconds' => $this->memberSeconds];
+        return [
+            'id' => $this->id, 'kind' => 'team', 'name' => $this->name, 'pattern' => $this->pattern->value,
+            'members' => array_map(static fn (TeamMember $member): array => $member->toJson(), $this->members),
+            'memberSeconds' => $this->memberSeconds, 'widenSeconds' => $this->widenSeconds,
+        ];
     }
 
     public function references(): array
     {
         $references = [];
         foreach ($this->members as $i => $member) {
-            $references[] = new Reference($member, '/members/'.$i, [Kind::Person], 'rings them as a member');
+            if (null !== $member->person()) {
+                $references[] = new Reference($member->person(), \sprintf('/members/%d/who', $i), [Kind::Person], 'rings them as a member');
+            }
         }
 
         return $references;

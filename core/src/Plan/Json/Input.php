@@ -42,6 +42,11 @@ final readonly class Input
         $this->complaints->add($this->pointer, $message, $remedy);
     }
 
+    public function isText(): bool
+    {
+        return \is_string($this->value);
+    }
+
     public function isGiven(): bool
     {
         return $this->given && null !== $this->value;

@@ -16,6 +16,7 @@ final readonly class RingStep implements Step
     public const NOBODY = 'nobody';
     public const BUSY = 'busy';
     public const UNREACHABLE = 'unreachable';
+    public const REFUSED = 'refused';
     public const DEFAULT_SECONDS = 20;
 
     /** @param string|null $target an element's id, or a number in E.164 */
@@ -35,7 +36,7 @@ final readonly class RingStep implements Step
             $in->field('id')->id(),
             $target,
             $in->field('seconds')->whole(1, 600, 'seconds', self::DEFAULT_SECONDS),
-            Exits::fromJson($in->field('exits'), [self::NOBODY, self::BUSY, self::UNREACHABLE]),
+            Exits::fromJson($in->field('exits'), [self::NOBODY, self::BUSY, self::UNREACHABLE, self::REFUSED]),
         );
     }
 

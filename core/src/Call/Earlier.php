@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Call;
+
+use Meandros\Core\Plan\Json\Input;
+
+/** What earlier calls left behind, for the patterns that look back: an explicit input of a trial call. */
+final readonly class Earlier
+{
+    /** Somebody of whom nothing is said has been idle for longer than anybody. */
+    private const NEVER_RANG = \PHP_INT_MAX;
+
+    /**
+     * @param array<string, string> $last  who rang last, by team
+     * @param array<string, int>    $idle  seconds since the last call, by member
+     * @param array<string, int>    $calls taken today, by member
+     */
+    public function __construct(private array $last = [], private array $idle = [], private array $calls = [], public int $seed = 1)
+    {
+    }
+
+    public static function fromJson(Input $in): self
+    {
+        if (!$in->isGiven()) {
+            return new self();
+        }
+        $in->onlyFields(['last', 'members', 'seed']);
+        $last = $idle = $calls = [];
+        foreach ($in->field('last')->items() as $item) {
+            $item->onlyFields(['team', 'who']);
+            $last[$item->field('team')->text(80)] = $item->field('who')->text(160);
+        }
+        foreach ($in->field('members')->items() as $item) {
+            $item->onlyFields(['who', 'idle', 'calls']);
+            $who = $item->field('who')->text(160);
+            if ($item->field('idle')->isGiven()) {
+                $idle[$who] = $item->field('idle')->whole(0, 604800, 'seconds');
+            }
+            $calls[$who] = $item->field('calls')->whole(0, 100000, 'calls', 0);
+        }
+
+        return new self($last, $idle, $calls, $in->field('seed')->whole(0, 1000000, 'the seed', 1));
+    }
+
+    public function lastOf(string $team): ?string
+    {
+        return $this->last[$team] ?? null;
+    }
+
+    public function idleSeconds(string $who): int
+    {
+        return $this->idle[$who] ?? self::NEVER_RANG;
+    }
+
+    public function calls(string $who): int
+    {
+        return $this->calls[$who] ?? 0;
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Ringing;
+
+/** Decides who comes first where members ring one after the other. */
+interface Order
+{
+    /**
+     * @param list<RingMember> $members in the team's order
+     *
+     * @return list<RingMember>
+     */
+    public function of(array $members): array;
+}

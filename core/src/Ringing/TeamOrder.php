@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Ringing;
+
+/** The order in which the team lists its members. */
+final readonly class TeamOrder implements Order
+{
+    public function of(array $members): array
+    {
+        return $members;
+    }
+}

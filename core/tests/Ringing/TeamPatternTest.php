@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Ringing;
+
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Trace;
+use Meandros\Core\Tests\PlanBuilder;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * Worked by hand on a grid of seconds. Ann, Ben, Cid and Dee have a phone each and ring for 40 s in all; in turn means
+ * 10 s each. A widening team adds a tier every 10 s: Ann and Ben are tier 1, Cid tier 2, Dee tier 3.
+ *
+ *     widening   0         10        20        30        40
+ *     Ann (1)    ========================================
+ *     Ben (1)    ========================================
+ *     Cid (2)              ==============================
+ *     Dee (3)                        ====================
+ */
+final class TeamPatternTest extends TestCase
+{
+    private const TIERS = ['ann' => 1, 'ben' => 1, 'cid' => 2, 'dee' => 3];
+
+    /**
+     * @param array<string, mixed>          $assume  assumptions
+     * @param array<string, string>         $bars    by person
+     * @param array<string, array<string, mixed>> $members changes to members
+     */
+    #[DataProvider('grids')]
+    public function testTheGrid(string $pattern, array $assume, array $bars, array $members = []): void
+    {
+        $drawn = [];
+        foreach (self::call($pattern, $assume, $members)->rung as $rung) {
+            $drawn[(string) $rung->phone->person] = \sprintf('%d–%d %s', $rung->from, $rung->until, $rung->outcome);
+        }
+        ksort($drawn);
+        self::assertSame($bars, $drawn);
+    }
+
+    /** @return iterable<string, array{0: string, 1: array<string, mixed>, 2: array<string, string>, 3?: array<string, array<string, mixed>>}> */
+    public static function grids(): iterable
+    {
+        $no = 'not answered';
+        $phone = static fn (string $who, string $does, int $after): array => ['who' => $who, 'does' => $does, 'after' => $after];
+        yield 'widening, nobody answers' => ['widening', [], ['ann' => "0–40 $no", 'ben' => "0–40 $no", 'cid' => "10–40 $no", 'dee' => "20–40 $no"]];
+        yield 'widening, the late one answers' => ['widening', ['phones' => [$phone('dee', 'answers', 3)]], ['ann' => '0–23 taken elsewhere', 'ben' => '0–23 taken elsewhere', 'cid' => '10–23 taken elsewhere', 'dee' => '20–23 answered']];
+        yield 'widening, answered before the last tier joins' => ['widening', ['phones' => [$phone('cid', 'answers', 5)]], ['ann' => '0–15 taken elsewhere', 'ben' => '0–15 taken elsewhere', 'cid' => '10–15 answered', 'dee' => '15–15 not reached']];
+        yield 'widening, a member with an alert time of her own' => ['widening', [], ['ann' => "0–12 $no", 'ben' => "0–40 $no", 'cid' => "10–40 $no", 'dee' => "20–40 $no"], ['ann' => ['seconds' => 12]]];
+        yield 'somebody who is off is left out' => ['all at once', [], ['ann' => "0–40 $no", 'cid' => "0–40 $no", 'dee' => "0–40 $no"], ['ben' => ['on' => false]]];
+        yield 'rotating, after Ben' => ['rotating', ['earlier' => ['last' => [['team' => 'team_four', 'who' => 'ben']]]], ['ann' => "20–30 $no", 'ben' => "30–40 $no", 'cid' => "0–10 $no", 'dee' => "10–20 $no"]];
+        yield 'rotating, after one who is off now' => ['rotating', ['earlier' => ['last' => [['team' => 'team_four', 'who' => 'ben']]]], ['ann' => "20–30 $no", 'cid' => "0–10 $no", 'dee' => "10–20 $no"], ['ben' => ['on' => false]]];
+        yield 'rotating, nobody rang yet' => ['rotating', [], ['ann' => "0–10 $no", 'ben' => "10–20 $no", 'cid' => "20–30 $no", 'dee' => "30–40 $no"]];
+        yield 'longest idle first; who never rang is idle longest' => ['longest idle first', ['earlier' => ['members' => [['who' => 'ann', 'idle' => 60], ['who' => 'ben', 'idle' => 600], ['who' => 'dee', 'idle' => 61]]]], ['ann' => "30–40 $no", 'ben' => "10–20 $no", 'cid' => "0–10 $no", 'dee' => "20–30 $no"]];
+        yield 'fewest calls first; equals in the order of the team' => ['fewest calls first', ['earlier' => ['members' => [['who' => 'ann', 'calls' => 2], ['who' => 'cid', 'calls' => 1]]]], ['ann' => "30–40 $no", 'ben' => "0–10 $no", 'cid' => "20–30 $no", 'dee' => "10–20 $no"]];
+        yield 'one who refuses passes it on at once' => ['one after the other', ['phones' => [$phone('ann', 'refuses', 3), $phone('ben', 'answers', 2)]], ['ann' => '0–3 refused', 'ben' => '3–5 answered', 'cid' => '5–5 not reached', 'dee' => '5–5 not reached']];
+        yield 'asked first: pressing 1 takes 4 s, in which others may be faster' => ['all at once', ['phones' => [$phone('ann', 'answers', 5), $phone('ben', 'answers', 8)]], ['ann' => '0–8 taken elsewhere', 'ben' => '0–8 answered', 'cid' => '0–8 taken elsewhere', 'dee' => '0–8 taken elsewhere'], ['ann' => ['askFirst' => true]]];
+        yield 'asked first, and alone' => ['all at once', ['phones' => [$phone('ann', 'answers', 5)]], ['ann' => '0–9 answered', 'ben' => '0–9 taken elsewhere', 'cid' => '0–9 taken elsewhere', 'dee' => '0–9 taken elsewhere'], ['ann' => ['askFirst' => true]]];
+    }
+
+    public function testAllWhoRingRefuse(): void
+    {
+        $trace = self::call('all at once', ['phones' => [['who' => '*', 'does' => 'refuses', 'after' => 6]]]);
+        self::assertSame(['refused', 6], [$trace->visits[0]->exit, $trace->seconds]);
+    }
+
+    public function testTheSameSeedGivesTheSameOrder(): void
+    {
+        $order = static fn (int $seed): array => array_map(static fn (Rung $rung): ?string => $rung->phone->person, self::call('random', ['earlier' => ['seed' => $seed]])->rung);
+        self::assertSame($order(7), $order(7));
+        self::assertCount(4, array_unique($order(7)));
+        $orders = array_unique(array_map(static fn (int $seed): string => implode(' ', $order($seed)), range(1, 40)));
+        self::assertGreaterThan(10, \count($orders), 'Seeds differ.');
+    }
+
+    /** @param array{string, int} $ending how it ends, and when */
+    #[DataProvider('mailboxes')]
+    public function testAMobileWithAMailboxOfItsOwn(int $ownMailbox, bool $askFirst, string $does, int $after, string $outcome, array $ending): void
+    {
+        $mobile = ['id' => 'mobile', 'type' => 'outside', 'label' => 'Mobile', 'number' => '+447700900105', 'ownMailbox' => $ownMailbox, 'askFirst' => $askFirst];
+        $trace = (new PlanBuilder())->with(['id' => 'ines', 'kind' => 'person', 'name' => 'Ines', 'extension' => '', 'site' => 'sit_harbour', 'mailbox' => null, 'phones' => [$mobile]])
+            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ines', 'seconds' => 30, 'exits' => []]])
+            ->call(['phones' => [['who' => 'ines', 'does' => $does, 'after' => $after]]]);
+        self::assertSame($outcome, $trace->rung[0]->outcome);
+        self::assertSame($ending, [$trace->ending->kind->value, $trace->seconds]);
+    }
+
+    /** @return iterable<string, array{int, bool, string, int, string, array{string, int}}> */
+    public static function mailboxes(): iterable
+    {
+        [$lost, $ran, $answered] = [EndingKind::OwnMailbox->value, EndingKind::RanOut->value, EndingKind::Answered->value];
+        yield 'it takes the call before the time is up' => [20, false, 'rings', 0, 'own mailbox', [$lost, 20]];
+        yield 'the person is faster' => [20, false, 'answers', 12, 'answered', [$answered, 12]];
+        yield 'the person is too slow' => [20, false, 'answers', 25, 'own mailbox', [$lost, 20]];
+        yield 'the time is up before it answers' => [40, false, 'rings', 0, 'not answered', [$ran, 30]];
+        yield 'off or out of reach, it answers at once' => [20, false, 'unreachable', 0, 'own mailbox', [$lost, 0]];
+        yield 'asked first, it is turned away' => [20, true, 'rings', 0, 'own mailbox turned away', [$ran, 24]];
+        yield 'asked first and off' => [20, true, 'unreachable', 0, 'unreachable', [$ran, 0]];
+        yield 'asked first, the person takes it' => [20, true, 'answers', 12, 'answered', [$answered, 16]];
+    }
+
+    public function testATeamMayHaveSinglePhonesAndNumbersOutside(): void
+    {
+        $trace = (new PlanBuilder())->person('ann', ['desk', 'laptop'])
+            ->with(['id' => 'team_mixed', 'kind' => 'team', 'name' => 'Mixed', 'pattern' => 'all at once', 'members' => [['who' => 'ann/laptop'], ['who' => '+447700900123', 'askFirst' => true]]])
+            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'team_mixed', 'seconds' => 20, 'exits' => []]])
+            ->call(['phones' => [['who' => '+447700900123', 'does' => 'answers', 'after' => 6]]]);
+        self::assertSame(['ann/laptop', '+447700900123'], array_map(static fn (Rung $rung): string => $rung->phone->id, $trace->rung));
+        self::assertSame([10, 6], [$trace->seconds, $trace->rung[1]->askedAt]);
+    }
+
+    public function testATierGapIsRefusedAtTheMember(): void
+    {
+        $this->expectException(InvalidData::class);
+        $this->expectExceptionMessage('Tier 3 waits for tier 2, which has nobody.');
+        self::call('widening', [], ['cid' => ['tier' => 1]]);
+    }
+
+    /**
+     * @param array<string, mixed>                $assume
+     * @param array<string, array<string, mixed>> $members
+     */
+    private static function call(string $pattern, array $assume = [], array $members = []): Trace
+    {
+        $builder = new PlanBuilder();
+        $team = [];
+        foreach (self::TIERS as $who => $tier) {
+            $builder->person($who);
+            $team[] = ($members[$who] ?? []) + ['who' => $who, 'tier' => $tier];
+        }
+
+        return $builder->with(['id' => 'team_four', 'kind' => 'team', 'name' => 'Four', 'pattern' => $pattern, 'members' => $team, 'memberSeconds' => 10, 'widenSeconds' => 10])
+            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'team_four', 'seconds' => 40, 'exits' => []]])
+            ->call($assume);
+    }
+}
