@@ -137,7 +137,7 @@ test('the ring chart shows a row per phone and who took the call', async ({ page
     await page.goto(address('/', { to: '+441632960150', phones: 'per_kasia~answers~5' }));
     const chart = page.getByRole('table');
     await expect(chart.getByRole('row', { name: /Hugh Pellow Desk phone/ })).toContainText(
-        'not answered, 0:05 to 0:20',
+        'taken elsewhere, 0:05 to 0:25',
     );
     await expect(chart.getByRole('row', { name: /Kasia Wrona Desk phone/ })).toContainText('answered, 0:20 to 0:25');
     await expect(chart.getByRole('row', { name: /Tom Ferrier Laptop/ })).toContainText('not reached');

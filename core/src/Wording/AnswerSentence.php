@@ -75,7 +75,7 @@ final readonly class AnswerSentence
         $who = $this->names->of($ringing->target);
 
         return match ($ringing->exit) {
-            null => \sprintf('rings %s and is answered after %s', $who, Duration::words($ringing->seconds)),
+            null => \sprintf($ringing->lostToMailbox() ? 'rings %s for %s' : 'rings %s and is answered after %s', $who, Duration::words($ringing->seconds)),
             RingStep::BUSY => \sprintf('finds %s busy', $who),
             RingStep::REFUSED => \sprintf('is refused by %s', $who),
             RingStep::UNREACHABLE => null === $ringing->target ? 'rings nobody (nobody is chosen)' : \sprintf('cannot reach %s', $who),

@@ -118,7 +118,7 @@ final readonly class EventWords
         $who = $this->names->of($ringing->target);
 
         return match ($ringing->exit) {
-            null => \sprintf('Rings %s, answered after %s', $who, Duration::words($ringing->seconds)),
+            null => \sprintf($ringing->lostToMailbox() ? 'Rings %s for %s' : 'Rings %s, answered after %s', $who, Duration::words($ringing->seconds)),
             RingStep::BUSY => \sprintf('%s: busy', $who),
             RingStep::REFUSED => \sprintf('%s: refused', $who),
             RingStep::UNREACHABLE => null === $ringing->target ? 'Rings nobody' : \sprintf('%s: unreachable', $who),

@@ -27,8 +27,8 @@ final class TeamPatternTest extends TestCase
     private const TIERS = ['ann' => 1, 'ben' => 1, 'cid' => 2, 'dee' => 3];
 
     /**
-     * @param array<string, mixed>          $assume  assumptions
-     * @param array<string, string>         $bars    by person
+     * @param array<string, mixed>                $assume  assumptions
+     * @param array<string, string>               $bars    by person
      * @param array<string, array<string, mixed>> $members changes to members
      */
     #[DataProvider('grids')]

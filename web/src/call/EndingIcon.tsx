@@ -3,6 +3,7 @@ import type { Trace } from '../api/types';
 const SHAPES: Record<Trace['ending']['kind'], { d: string; label: string }> = {
     answered: { d: 'M3 8.5l3.2 3.2L13 5', label: 'Answered' },
     message: { d: 'M2.5 4h11v8h-11zM2.5 4.5L8 9l5.5-4.5', label: 'Message' },
+    'own mailbox': { d: 'M2.5 4h11v8h-11zM5 7l6 3M11 7l-6 3', label: 'Lost to an own mailbox' },
     'ended by plan': { d: 'M4 4h8v8H4z', label: 'Ended by the plan' },
     'ran out of steps': { d: 'M3 8h3M8 8h1.5M12 8h1', label: 'Ran out of steps' },
     'caller gave up': { d: 'M4 4l8 8M12 4l-8 8', label: 'Caller gave up' },

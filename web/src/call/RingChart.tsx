@@ -1,4 +1,5 @@
 import type { Rung } from '../api/types';
+import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { clock } from './clock';
 
@@ -7,6 +8,12 @@ const WIDTH = 300;
 /** A row per phone on a scale of seconds: a bar while it rings, and how that ended. */
 export function RingChart({ rung, seconds }: { rung: Rung[]; seconds: number }) {
     const plan = usePlan();
+    const { moment, change } = useMoment();
+    const assume = (who: string) => {
+        const others = moment.phones.filter((one) => one.who !== who);
+        const wasAssumed = others.length < moment.phones.length;
+        change({ phones: wasAssumed ? others : [...others, { who, does: 'answers', after: 8 }] });
+    };
     if (rung.length === 0) return <p className="quiet">No phone is to ring on this way.</p>;
     const end = Math.max(seconds, ...rung.map((one) => one.until), 1);
     const ticks = [0, 0.25, 0.5, 0.75, 1].map((part) => Math.round(part * end));
@@ -39,8 +46,17 @@ export function RingChart({ rung, seconds }: { rung: Rung[]; seconds: number }) 
                     // biome-ignore lint/suspicious/noArrayIndexKey: a phone may ring more than once
                     <tr key={i} className={one.outcome.replaceAll(' ', '-')}>
                         <th scope="row">
-                            {plan?.find(one.person)?.name ?? one.label}
-                            <span className="quiet"> {one.person ? one.label : 'outside'}</span>
+                            <button
+                                type="button"
+                                className="link-row"
+                                title="Take for granted that this phone answers after 8 s; click again to take it back"
+                                onClick={() => assume(one.phone)}
+                            >
+                                <span>
+                                    {plan?.find(one.person)?.name ?? one.label}
+                                    <span className="quiet"> {one.person ? one.label : 'outside'}</span>
+                                </span>
+                            </button>
                         </th>
                         <td>
                             <svg width={WIDTH + 20} height="16" aria-hidden="true">
@@ -54,14 +70,26 @@ export function RingChart({ rung, seconds }: { rung: Rung[]; seconds: number }) 
                                         rx="1.5"
                                     />
                                 )}
+                                {one.ownMailbox !== null && one.until > one.from && (
+                                    <path
+                                        d={`M${x(Math.min(end, one.from + one.ownMailbox)) - 4} 4h8v7h-8zl4 4 4-4`}
+                                        className={one.outcome.startsWith('own') ? 'mailbox picked' : 'mailbox'}
+                                    />
+                                )}
+                                {one.askedAt !== null && (
+                                    <text x={x(one.askedAt)} y="12" textAnchor="middle" className="asked">
+                                        ?
+                                    </text>
+                                )}
                                 {one.outcome === 'answered' && <circle cx={x(one.until)} cy="7.5" r="5" />}
-                                {(one.outcome === 'busy' || one.outcome === 'unreachable') && (
-                                    <path d={`M${x(one.from)} 3l8 8m0-8l-8 8`} className="cross" />
+                                {['busy', 'unreachable', 'refused'].includes(one.outcome) && (
+                                    <path d={`M${x(one.until)} 3l8 8m0-8l-8 8`} className="cross" />
                                 )}
                             </svg>
                             <span className="outcome">
                                 {one.outcome}
                                 {one.until > one.from ? `, ${clock(one.from)} to ${clock(one.until)}` : ''}
+                                {one.askedAt !== null && `, asked at ${clock(one.askedAt)}`}
                             </span>
                         </td>
                     </tr>

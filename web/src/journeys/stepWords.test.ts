@@ -44,6 +44,7 @@ describe('the ways out of a step', () => {
             'nobody answers',
             'busy',
             'unreachable',
+            'refused',
         ]);
     });
 

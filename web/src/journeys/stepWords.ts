@@ -16,6 +16,7 @@ const RING_EXITS = [
     { on: 'nobody', label: 'nobody answers' },
     { on: 'busy', label: 'busy' },
     { on: 'unreachable', label: 'unreachable' },
+    { on: 'refused', label: 'refused' },
 ];
 const MENU_EXITS = [
     { on: 'nothing', label: 'nothing pressed' },

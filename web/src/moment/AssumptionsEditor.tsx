@@ -8,6 +8,7 @@ const DOES = [
     { value: 'answers', label: 'answers after' },
     { value: 'busy', label: 'is busy' },
     { value: 'unreachable', label: 'is unreachable' },
+    { value: 'refuses', label: 'refuses after' },
     { value: 'rings', label: 'does not answer' },
 ] as const;
 
@@ -54,9 +55,11 @@ export function AssumptionsEditor() {
                         options={[...DOES]}
                         onChange={(does) => set(i, { does })}
                     />
-                    {one.does === 'answers' && (
+                    {(one.does === 'answers' || one.does === 'refuses') && (
                         <NumberInput
-                            label="Seconds until it is answered"
+                            label={
+                                one.does === 'answers' ? 'Seconds until it is answered' : 'Seconds until it is refused'
+                            }
                             unit="s"
                             min={0}
                             max={3600}
@@ -118,8 +121,8 @@ export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined):
         const [person, phone] = one.who.split('/');
         const name =
             one.who === '*' ? 'everybody' : `${plan?.find(person)?.name ?? one.who}${phone ? ' (one phone)' : ''}`;
-        return one.does === 'answers'
-            ? `${name} answers after ${one.after} s`
+        return one.does === 'answers' || one.does === 'refuses'
+            ? `${name} ${one.does} after ${one.after} s`
             : `${name} ${one.does === 'rings' ? 'does not answer' : `is ${one.does}`}`;
     });
     if (moment.phones.length > 2) parts.push(`${moment.phones.length - 2} more`);

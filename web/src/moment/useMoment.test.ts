@@ -30,6 +30,7 @@ describe('the moment in the address', () => {
             phones: [],
             patience: null,
             unforced: false,
+            last: {},
         });
         expect(writeMoment(read('')).toString()).toBe('');
     });

@@ -15,6 +15,8 @@ export interface Moment {
     patience: number | null;
     /** As if nobody had forced hours into a state. */
     unforced: boolean;
+    /** Who rang last, by team: for teams that rotate. */
+    last: Record<string, string>;
 }
 
 export function useMoment() {
@@ -37,7 +39,7 @@ export function useMoment() {
     return { moment, change, search: text ? `?${text}` : '' };
 }
 
-const NAMES = new Set(['to', 'from', 'at', 'zone', 'in', 'keys', 'phones', 'patience', 'unforced']);
+const NAMES = new Set(['to', 'from', 'at', 'zone', 'in', 'keys', 'phones', 'patience', 'unforced', 'last']);
 
 export function readMoment(params: URLSearchParams): Moment {
     const patience = Number(params.get('patience'));
@@ -57,6 +59,12 @@ export function readMoment(params: URLSearchParams): Moment {
             }),
         patience: patience > 0 ? patience : null,
         unforced: params.has('unforced'),
+        last: Object.fromEntries(
+            (params.get('last') ?? '')
+                .split(',')
+                .map((one) => one.split('~'))
+                .filter((pair): pair is [string, string] => pair.length === 2),
+        ),
     };
 }
 
@@ -68,6 +76,8 @@ export function writeMoment(moment: Moment): URLSearchParams {
         params.set('phones', moment.phones.map((one) => `${one.who}~${one.does}~${one.after}`).join(','));
     if (moment.patience) params.set('patience', String(moment.patience));
     if (moment.unforced) params.set('unforced', '1');
+    const last = Object.entries(moment.last).map((pair) => pair.join('~'));
+    if (last.length > 0) params.set('last', last.join(','));
     return params;
 }
 
@@ -83,6 +93,9 @@ export function toTrialCall(moment: Moment): TrialCall {
             phones: moment.phones,
             ...(moment.patience ? { patience: moment.patience } : {}),
             ...(moment.unforced ? { withoutOverrides: true } : {}),
+            ...(Object.keys(moment.last).length > 0
+                ? { earlier: { last: Object.entries(moment.last).map(([team, who]) => ({ team, who })) } }
+                : {}),
         },
     };
 }

@@ -1,4 +1,4 @@
-import { Button, Select } from 'antd';
+import { Button } from 'antd';
 import type { Person, Phone } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { usePlan } from '../plan/usePlan';
@@ -7,12 +7,8 @@ import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { TextField } from '../ui/TextField';
-
-const TYPES = [
-    { value: 'desk', label: 'Desk phone' },
-    { value: 'soft', label: 'Soft phone' },
-    { value: 'outside', label: 'Outside number' },
-] as const;
+import { useFindings } from '../ui/useFindings';
+import { PhoneRow } from './PhoneRow';
 
 export function PeopleScreen() {
     const { data: trace } = useAnswer();
@@ -33,6 +29,7 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
     const { data: trace } = useAnswer();
     const country = plan?.get('site', value.site)?.country ?? 'GB';
     const setPhone = (i: number, phone: Phone) => change({ ...value, phones: value.phones.with(i, phone) });
+    const findings = useFindings(value.id);
     const rung = (phone: Phone) => trace?.rung.find((one) => one.phone === `${value.id}/${phone.id}`);
 
     return (
@@ -82,51 +79,17 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
             <h2>Phones</h2>
             {value.phones.length === 0 && <p className="quiet">No phone: nothing rings for {value.name}.</p>}
             {value.phones.map((phone, i) => (
-                <div className="phone" key={phone.id}>
-                    <Field label="Kind">
-                        {(a11y) => (
-                            <Select
-                                {...a11y}
-                                aria-label="Kind of phone"
-                                value={phone.type}
-                                disabled={disabled || phone.type === 'outside'}
-                                options={TYPES.filter(
-                                    (type) => phone.type === 'outside' || type.value !== 'outside',
-                                ).map((type) => ({ ...type }))}
-                                onChange={(type) => setPhone(i, { id: phone.id, label: phone.label, type })}
-                            />
-                        )}
-                    </Field>
-                    <TextField
-                        label="Called"
-                        value={phone.label}
-                        disabled={disabled}
-                        error={error(`/phones/${i}/label`)}
-                        onSave={(label) => setPhone(i, { ...phone, label })}
-                    />
-                    {phone.type === 'outside' ? (
-                        <PhoneNumberField
-                            label="Number"
-                            value={phone.number ?? ''}
-                            country={country}
-                            disabled={disabled}
-                            error={error(`/phones/${i}/number`)}
-                            onSave={(number) => setPhone(i, { ...phone, number })}
-                        />
-                    ) : (
-                        <span className="quiet grow">{rung(phone) ? `In this call: ${rung(phone)?.outcome}` : ''}</span>
-                    )}
-                    {!disabled && (
-                        <Button
-                            size="small"
-                            type="text"
-                            aria-label={`Remove ${phone.label}`}
-                            onClick={() => change({ ...value, phones: value.phones.toSpliced(i, 1) })}
-                        >
-                            ✕
-                        </Button>
-                    )}
-                </div>
+                <PhoneRow
+                    key={phone.id}
+                    phone={phone}
+                    country={country}
+                    rung={rung(phone)}
+                    warning={findings(`/phones/${i}`)}
+                    disabled={disabled}
+                    error={(field) => error(`/phones/${i}/${field}`)}
+                    onChange={(next) => setPhone(i, next)}
+                    onRemove={() => change({ ...value, phones: value.phones.toSpliced(i, 1) })}
+                />
             ))}
             {error('/phones') && <p className="alarm">{error('/phones')}</p>}
             {!disabled && (
@@ -149,10 +112,16 @@ function PhoneAdder({ person, country, onAdd }: { person: Person; country: strin
     };
     return (
         <div className="line-row wrap">
-            <Button size="small" onClick={() => onAdd({ id: id('desk'), type: 'desk', label: 'Desk phone' })}>
+            <Button
+                size="small"
+                onClick={() => onAdd({ id: id('desk'), type: 'desk', label: 'Desk phone', on: true, askFirst: false })}
+            >
                 Add a desk phone
             </Button>
-            <Button size="small" onClick={() => onAdd({ id: id('laptop'), type: 'soft', label: 'Laptop' })}>
+            <Button
+                size="small"
+                onClick={() => onAdd({ id: id('laptop'), type: 'soft', label: 'Laptop', on: true, askFirst: false })}
+            >
                 Add a soft phone
             </Button>
             <PhoneNumberField
@@ -160,7 +129,17 @@ function PhoneAdder({ person, country, onAdd }: { person: Person; country: strin
                 label="Add an outside number"
                 value=""
                 country={country}
-                onSave={(number) => onAdd({ id: id('mobile'), type: 'outside', label: 'Mobile', number })}
+                onSave={(number) =>
+                    onAdd({
+                        id: id('mobile'),
+                        type: 'outside',
+                        label: 'Mobile',
+                        number,
+                        on: true,
+                        askFirst: true,
+                        ownMailbox: null,
+                    })
+                }
             />
         </div>
     );

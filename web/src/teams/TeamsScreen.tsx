@@ -1,18 +1,26 @@
-import { Button, Radio } from 'antd';
+import { Radio, Select } from 'antd';
 import type { Team } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
+import { useMoment } from '../moment/useMoment';
+import { usualSite } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { NumberInput } from '../ui/NumberInput';
+import { PhoneNumberField } from '../ui/PhoneNumberField';
+import { useFindings } from '../ui/useFindings';
+import { MemberRow } from './MemberRow';
+import { newMember, PATTERNS } from './patterns';
 
 export function TeamsScreen() {
     return (
         <ElementScreen
             kind="team"
             empty="There is no team yet. Name one below, then put people into it."
-            note={(team) => `${team.members.length} ${team.members.length === 1 ? 'member' : 'members'}`}
+            note={(team) =>
+                `${team.members.length} ${team.members.length === 1 ? 'member' : 'members'}, ${team.pattern}`
+            }
             editor={(props) => <TeamEditor {...props} />}
         />
     );
@@ -21,11 +29,14 @@ export function TeamsScreen() {
 function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
     const plan = usePlan();
     const { data: trace } = useAnswer();
-    const rung = (person: string) => trace?.rung.filter((one) => one.person === person && one.until > one.from) ?? [];
+    const findings = useFindings(value.id);
+    const pattern = PATTERNS.find((one) => one.pattern === value.pattern);
+    const country = (plan && usualSite(plan)?.country) ?? 'GB';
     const swap = (i: number, j: number) => {
         const [a, b] = [value.members[i], value.members[j]];
         if (a && b) change({ ...value, members: value.members.with(i, b).with(j, a) });
     };
+    const add = (who: string) => change({ ...value, members: [...value.members, newMember(who)] });
     return (
         <>
             <Field label="How it rings" error={error('/pattern')} wide>
@@ -33,16 +44,15 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                     <Radio.Group
                         id={a11y.id}
                         aria-label="How it rings"
+                        className="stacked"
                         value={value.pattern}
                         disabled={disabled}
                         onChange={(event) => change({ ...value, pattern: event.target.value })}
-                    >
-                        <Radio value="all at once">All at once: the first to answer has the call</Radio>
-                        <Radio value="one after the other">One after the other, in this order</Radio>
-                    </Radio.Group>
+                        options={PATTERNS.map((one) => ({ value: one.pattern, label: one.about }))}
+                    />
                 )}
             </Field>
-            {value.pattern === 'one after the other' && (
+            {pattern?.inTurn && (
                 <p className="line-row">
                     Each rings for{' '}
                     <NumberInput
@@ -56,68 +66,110 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                     />
                 </p>
             )}
+            {value.pattern === 'widening' && (
+                <p className="line-row">
+                    The next tier joins after{' '}
+                    <NumberInput
+                        label="Seconds until the next tier joins"
+                        unit="s"
+                        min={1}
+                        max={300}
+                        value={value.widenSeconds}
+                        disabled={disabled}
+                        onSave={(widenSeconds) => change({ ...value, widenSeconds })}
+                    />
+                </p>
+            )}
+            {value.pattern === 'rotating' && <RangLast team={value} />}
             <h2>Members</h2>
             {value.members.length === 0 && <p className="quiet">Nobody is in this team, so nothing rings.</p>}
+            {value.members.length > 0 && findings('/members') && <p className="notice">{findings('/members')}</p>}
             <ol className="members">
-                {value.members.map((id, i) => (
-                    <li key={id}>
-                        <span className="grow">
-                            {plan?.find(id)?.name}{' '}
-                            <span className="quiet">
-                                {rung(id).length > 0
-                                    ? `rings ${rung(id)[0]?.from}–${rung(id)[0]?.until} s into this call`
-                                    : ''}
-                            </span>
-                        </span>
-                        {!disabled && (
-                            <>
-                                <Button
-                                    size="small"
-                                    type="text"
-                                    aria-label={`Move ${plan?.find(id)?.name} up`}
-                                    disabled={i === 0}
-                                    onClick={() => swap(i, i - 1)}
-                                >
-                                    ↑
-                                </Button>
-                                <Button
-                                    size="small"
-                                    type="text"
-                                    aria-label={`Move ${plan?.find(id)?.name} down`}
-                                    disabled={i === value.members.length - 1}
-                                    onClick={() => swap(i, i + 1)}
-                                >
-                                    ↓
-                                </Button>
-                                <Button
-                                    size="small"
-                                    type="text"
-                                    aria-label={`Remove ${plan?.find(id)?.name}`}
-                                    onClick={() => change({ ...value, members: value.members.toSpliced(i, 1) })}
-                                >
-                                    ✕
-                                </Button>
-                            </>
-                        )}
-                    </li>
+                {value.members.map((member, i) => (
+                    <MemberRow
+                        key={member.who}
+                        member={member}
+                        tiers={value.pattern === 'widening'}
+                        rung={trace?.rung.filter((one) => one.person === member.who || one.phone === member.who) ?? []}
+                        disabled={disabled}
+                        error={error(`/members/${i}`)}
+                        onChange={(next) => change({ ...value, members: value.members.with(i, next) })}
+                        onUp={i > 0 ? () => swap(i, i - 1) : undefined}
+                        onDown={i < value.members.length - 1 ? () => swap(i, i + 1) : undefined}
+                        onRemove={() => change({ ...value, members: value.members.toSpliced(i, 1) })}
+                    />
                 ))}
             </ol>
-            {error('/members') && <p className="alarm">{error('/members')}</p>}
             {!disabled && (
-                <Field label="Add a member">
-                    {(a11y) => (
-                        <ElementPicker
-                            id={a11y.id}
-                            label="Add a member"
-                            kinds={['person']}
-                            exclude={value.members}
-                            value={null}
-                            placeholder="Choose or name somebody"
-                            onChange={(id) => id && change({ ...value, members: [...value.members, id] })}
-                        />
-                    )}
-                </Field>
+                <div className="fields">
+                    <Field label="Add a member">
+                        {(a11y) => (
+                            <ElementPicker
+                                id={a11y.id}
+                                label="Add a member"
+                                kinds={['person']}
+                                exclude={value.members.map((one) => one.who)}
+                                value={null}
+                                placeholder="Choose or name somebody"
+                                onChange={(id) => id && add(id)}
+                            />
+                        )}
+                    </Field>
+                    <Field label="Add a single phone">
+                        {(a11y) => (
+                            <Select
+                                {...a11y}
+                                aria-label="Add a single phone"
+                                showSearch={{ optionFilterProp: 'label' }}
+                                value={null}
+                                placeholder="Only that one rings"
+                                options={(plan?.all('person') ?? []).flatMap((person) =>
+                                    person.phones.map((phone) => ({
+                                        value: `${person.id}/${phone.id}`,
+                                        label: `${person.name}: ${phone.label}`,
+                                    })),
+                                )}
+                                onChange={(who: string | null) => who && add(who)}
+                            />
+                        )}
+                    </Field>
+                    <PhoneNumberField
+                        key={value.members.length}
+                        label="Add a number outside"
+                        value=""
+                        country={country}
+                        onSave={add}
+                    />
+                </div>
             )}
         </>
+    );
+}
+
+/** What earlier calls left behind is taken for granted in a trial call: here, who rang last. */
+function RangLast({ team }: { team: Team }) {
+    const plan = usePlan();
+    const { moment, change } = useMoment();
+    return (
+        <p className="line-row">
+            In this trial call, the one who rang last is{' '}
+            <Select
+                aria-label="Who rang last"
+                size="small"
+                style={{ width: 200 }}
+                value={moment.last[team.id] ?? ''}
+                options={[
+                    { value: '', label: 'nobody yet' },
+                    ...team.members.map((one) => ({
+                        value: one.who,
+                        label: plan?.find(one.who)?.name ?? one.who,
+                    })),
+                ]}
+                onChange={(who) => {
+                    const { [team.id]: _, ...others } = moment.last;
+                    change({ last: who ? { ...others, [team.id]: who } : others });
+                }}
+            />
+        </p>
     );
 }

@@ -32,4 +32,10 @@ final readonly class Ringing implements Happening
     {
         return ['limit' => $this->limitSeconds, 'phones' => array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung)];
     }
+
+    /** Whether the own mailbox of a phone took the call. */
+    public function lostToMailbox(): bool
+    {
+        return [] !== array_filter($this->rung, static fn (Rung $rung): bool => Rung::OWN_MAILBOX === $rung->outcome);
+    }
 }

@@ -1,0 +1,81 @@
+import { expect, test } from '@playwright/test';
+import { address, choose, saved, sentence, startOver } from './helpers';
+
+test.beforeEach(({ request }) => startOver(request));
+
+const FREIGHT = { to: '+441632960150' };
+
+test('a mobile with a mailbox of its own swallows the call, is warned about, and mended with one click', async ({
+    page,
+}) => {
+    await page.goto(address('/people/per_duty', { ...FREIGHT, at: '2026-11-30T02:00:00' }));
+    await expect(sentence(page)).toContainText('rings Rowan Tresco for 24 s, rings Hugh Pellow');
+    await page.getByRole('checkbox', { name: 'ask before connecting (press 1)' }).uncheck();
+    await expect(sentence(page)).toContainText('the own mailbox of Rowan Tresco has the call');
+    await expect(page.locator('.sheet .notice')).toContainText(
+        'answers after 20 s, and Freight account line rings it for up to 30 s: the caller ends up there.',
+    );
+    await page.getByRole('button', { name: 'Ask before connecting' }).focus();
+    await page.keyboard.press('Enter');
+    await saved(page);
+    await expect(sentence(page)).toContainText('rings Hugh Pellow');
+    await expect(page.locator('.sheet .notice')).toHaveCount(0);
+});
+
+test('a phone is switched off without losing it', async ({ page }) => {
+    await page.goto(address('/people/per_duty', { ...FREIGHT, at: '2026-11-30T02:00:00' }));
+    await page.getByRole('switch', { name: 'Mobile rings' }).focus();
+    await page.keyboard.press('Space');
+    await saved(page);
+    await expect(sentence(page)).toContainText('cannot reach Rowan Tresco');
+    await expect(page.getByText('off: kept, but it does not ring')).toBeVisible();
+});
+
+test('a widening team: tiers, an alert time of one’s own, a gap that is refused', async ({ page }) => {
+    await page.goto(address('/teams/team_freight', FREIGHT));
+    await expect(page.locator('.members li').nth(1)).toContainText('rings 20–50 s into this call');
+    await page.getByLabel('Seconds until the next tier joins').fill('10');
+    await page.getByLabel('Seconds until the next tier joins').press('Enter');
+    await expect(page.locator('.members li').nth(1)).toContainText('rings 15–50 s into this call');
+    await choose(page, 'Tier of Kasia Wrona', 'tier 3');
+    await expect(page.locator('.members').getByRole('alert')).toContainText(
+        'Tier 3 waits for tier 2, which has nobody.',
+    );
+    await choose(page, 'Tier of Kasia Wrona', 'tier 2');
+    await saved(page);
+    await page.locator('.members li').first().getByRole('checkbox', { name: 'at most' }).check();
+    await expect(page.locator('.members li').first()).toContainText('rings 5–20 s into this call');
+    await page.getByRole('switch', { name: 'Kasia Wrona rings in this team' }).click();
+    await expect(page.locator('.members').getByRole('alert')).toHaveCount(0);
+    await expect(page.locator('.members li').nth(1)).not.toContainText('into this call');
+});
+
+test('a rotating team starts after the one who rang last', async ({ page }) => {
+    await page.goto(address('/teams/team_freight', FREIGHT));
+    await page.getByRole('radio', { name: /^Rotating/ }).check();
+    await saved(page);
+    await choose(page, 'Who rang last', 'Kasia Wrona');
+    await expect(page.locator('.members li').nth(2)).toContainText('rings 5–20 s into this call');
+    await expect(page).toHaveURL(/last=team_freight%7Eper_kasia/);
+});
+
+test('single phones and numbers outside are members too', async ({ page }) => {
+    await page.goto(address('/teams/team_freight', FREIGHT));
+    await choose(page, 'Add a single phone', 'Dana Whitlock: Laptop');
+    await expect(page.locator('.members')).toContainText('Dana Whitlock: Laptop');
+    await page.getByLabel('Add a number outside').fill('07700 900177');
+    await page.getByLabel('Add a number outside').press('Enter');
+    await expect(page.locator('.members')).toContainText('+447700900177');
+    await saved(page);
+});
+
+test('clicking a phone in the ring chart assumes that it answers', async ({ page }) => {
+    await page.goto(address('/', FREIGHT));
+    const chart = page.locator('.rings');
+    await expect(chart).toContainText('own mailbox turned away');
+    await chart.getByRole('button', { name: /Kasia Wrona Desk phone/ }).focus();
+    await page.keyboard.press('Enter');
+    await expect(sentence(page)).toContainText('answered after 23 s, then talks to Kasia Wrona');
+    await chart.getByRole('button', { name: /Kasia Wrona Desk phone/ }).click();
+    await expect(sentence(page)).not.toContainText('talks to');
+});

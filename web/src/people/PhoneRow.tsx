@@ -1,0 +1,135 @@
+import { Button, Checkbox, Select, Switch } from 'antd';
+import type { Phone, Rung } from '../api/types';
+import { Field } from '../ui/Field';
+import { NumberInput } from '../ui/NumberInput';
+import { PhoneNumberField } from '../ui/PhoneNumberField';
+import { TextField } from '../ui/TextField';
+
+const TYPES = [
+    { value: 'desk', label: 'Desk phone' },
+    { value: 'soft', label: 'Soft phone' },
+    { value: 'outside', label: 'Outside number' },
+] as const;
+/** Mobiles hand over to their own mailbox after some five rings (common practice). */
+const USUAL_MAILBOX = 20;
+
+/** One phone of a person: what it is, whether it rings, and whether its own mailbox may take calls. */
+export function PhoneRow({
+    phone,
+    country,
+    rung,
+    warning,
+    disabled,
+    error,
+    onChange,
+    onRemove,
+}: {
+    phone: Phone;
+    country: string;
+    rung: Rung | undefined;
+    warning: string | undefined;
+    disabled: boolean;
+    error: (field: string) => string | undefined;
+    onChange: (phone: Phone) => void;
+    onRemove: () => void;
+}) {
+    const outside = phone.type === 'outside';
+    const mailbox = phone.ownMailbox ?? null;
+    return (
+        <div className={phone.on ? 'phone' : 'phone off'}>
+            <Field label="Kind">
+                {(a11y) => (
+                    <Select
+                        {...a11y}
+                        aria-label="Kind of phone"
+                        value={phone.type}
+                        disabled={disabled || outside}
+                        options={TYPES.filter((type) => outside || type.value !== 'outside').map((type) => ({
+                            ...type,
+                        }))}
+                        onChange={(type) => onChange({ ...phone, type })}
+                    />
+                )}
+            </Field>
+            <TextField
+                label="Called"
+                value={phone.label}
+                disabled={disabled}
+                error={error('label')}
+                onSave={(label) => onChange({ ...phone, label })}
+            />
+            {outside ? (
+                <PhoneNumberField
+                    label="Number"
+                    value={phone.number ?? ''}
+                    country={country}
+                    disabled={disabled}
+                    error={error('number')}
+                    onSave={(number) => onChange({ ...phone, number })}
+                />
+            ) : (
+                <span className="quiet grow">{rung ? `In this call: ${rung.outcome}` : ''}</span>
+            )}
+            {!disabled && (
+                <Button size="small" type="text" aria-label={`Remove ${phone.label}`} onClick={onRemove}>
+                    ✕
+                </Button>
+            )}
+            <div className="line-row wrap phone-more">
+                <Switch
+                    size="small"
+                    aria-label={`${phone.label} rings`}
+                    checked={phone.on}
+                    disabled={disabled}
+                    onChange={(on) => onChange({ ...phone, on })}
+                />
+                <span className="quiet">{phone.on ? 'on' : 'off: kept, but it does not ring'}</span>
+                <Checkbox
+                    checked={phone.askFirst}
+                    disabled={disabled}
+                    onChange={(event) => onChange({ ...phone, askFirst: event.target.checked })}
+                >
+                    ask before connecting (press 1)
+                </Checkbox>
+                {outside && (
+                    <>
+                        <Checkbox
+                            checked={mailbox !== null}
+                            disabled={disabled}
+                            onChange={(event) =>
+                                onChange({ ...phone, ownMailbox: event.target.checked ? USUAL_MAILBOX : null })
+                            }
+                        >
+                            its own mailbox answers
+                        </Checkbox>
+                        {mailbox !== null && (
+                            <>
+                                after
+                                <NumberInput
+                                    label={`Seconds until the own mailbox of ${phone.label} answers`}
+                                    unit="s"
+                                    min={0}
+                                    max={120}
+                                    value={mailbox}
+                                    disabled={disabled}
+                                    onSave={(ownMailbox) => onChange({ ...phone, ownMailbox })}
+                                />
+                            </>
+                        )}
+                        {rung && <span className="quiet">In this call: {rung.outcome}</span>}
+                    </>
+                )}
+            </div>
+            {warning && (
+                <p className="notice phone-more" role="status">
+                    {warning}{' '}
+                    {!disabled && (
+                        <Button size="small" onClick={() => onChange({ ...phone, askFirst: true })}>
+                            Ask before connecting
+                        </Button>
+                    )}
+                </p>
+            )}
+        </div>
+    );
+}

@@ -1,0 +1,115 @@
+import { Button, Checkbox, Select, Switch } from 'antd';
+import type { Rung } from '../api/types';
+import { usePlan } from '../plan/usePlan';
+import { NumberInput } from '../ui/NumberInput';
+import type { Member } from './patterns';
+
+const USUAL_SECONDS = 15;
+
+/** Somebody in a team, in place: on or off, the tier, how long at most, and whether they are asked first. */
+export function MemberRow({
+    member,
+    tiers,
+    rung,
+    disabled,
+    error,
+    onChange,
+    onUp,
+    onDown,
+    onRemove,
+}: {
+    member: Member;
+    tiers: boolean;
+    rung: Rung[];
+    disabled: boolean;
+    error: string | undefined;
+    onChange: (member: Member) => void;
+    onUp: (() => void) | undefined;
+    onDown: (() => void) | undefined;
+    onRemove: () => void;
+}) {
+    const plan = usePlan();
+    const [id, phone] = member.who.split('/');
+    const person = plan?.get('person', id);
+    const name = person
+        ? `${person.name}${phone ? `: ${person.phones.find((one) => one.id === phone)?.label ?? phone}` : ''}`
+        : member.who;
+    const rang = rung.find((one) => one.until > one.from);
+    return (
+        <li className={member.on ? '' : 'off'}>
+            <div className="line-row wrap">
+                <span className="grow">
+                    {name}{' '}
+                    <span className="quiet">{rang ? `rings ${rang.from}–${rang.until} s into this call` : ''}</span>
+                </span>
+                <Switch
+                    size="small"
+                    aria-label={`${name} rings in this team`}
+                    checked={member.on}
+                    disabled={disabled}
+                    onChange={(on) => onChange({ ...member, on })}
+                />
+                {tiers && (
+                    <Select
+                        aria-label={`Tier of ${name}`}
+                        size="small"
+                        style={{ width: 82 }}
+                        value={member.tier}
+                        disabled={disabled}
+                        options={[1, 2, 3, 4, 5, 6, 7, 8, 9].map((tier) => ({ value: tier, label: `tier ${tier}` }))}
+                        onChange={(tier) => onChange({ ...member, tier })}
+                    />
+                )}
+                <Checkbox
+                    checked={member.seconds !== null}
+                    disabled={disabled}
+                    onChange={(event) => onChange({ ...member, seconds: event.target.checked ? USUAL_SECONDS : null })}
+                >
+                    at most
+                </Checkbox>
+                {member.seconds !== null && (
+                    <NumberInput
+                        label={`Seconds that ${name} rings at most`}
+                        unit="s"
+                        min={1}
+                        max={600}
+                        value={member.seconds}
+                        disabled={disabled}
+                        onSave={(seconds) => onChange({ ...member, seconds })}
+                    />
+                )}
+                <Checkbox
+                    checked={member.askFirst}
+                    disabled={disabled}
+                    onChange={(event) => onChange({ ...member, askFirst: event.target.checked })}
+                >
+                    ask first
+                </Checkbox>
+                {!disabled && (
+                    <>
+                        <Button size="small" type="text" aria-label={`Move ${name} up`} disabled={!onUp} onClick={onUp}>
+                            ↑
+                        </Button>
+                        <Button
+                            size="small"
+                            type="text"
+                            aria-label={`Move ${name} down`}
+                            disabled={!onDown}
+                            onClick={onDown}
+                        >
+                            ↓
+                        </Button>
+                        <Button size="small" type="text" aria-label={`Remove ${name}`} onClick={onRemove}>
+                            ✕
+                        </Button>
+                    </>
+                )}
+            </div>
+            {error && (
+                <p className="alarm" role="alert">
+                    {error}
+                </p>
+            )}
+        </li>
+    );
+}
