@@ -200,4 +200,34 @@ final class PlanApiTest extends ApiTestCase
     {
         return PlanCodec::encode(PlanCodec::fromData($this->send('GET', '/api/plans/draft/file')));
     }
+
+    public function testPeopleComeFromAFileAsOneEdit(): void
+    {
+        $text = "name,extension,outside\r\nNed Garrow,260,07700 900177\r\nNobody,2x,\r\n";
+        $rows = $this->send('POST', '/api/plans/draft/people/preview', ['text' => $text])['rows'];
+        self::assertSame(['added', 'refused'], array_column($rows, 'outcome'));
+        $change = $this->send('POST', '/api/plans/draft/people', ['text' => $text, 'leaveOut' => true]);
+        $this->assertStatus(200);
+        self::assertSame(['Bring in 1 people', 'Ned Garrow'], [$change['label'], array_values($change['elements'])[0]['name']]);
+        $this->send('POST', '/api/plans/draft/undo');
+        self::assertStringNotContainsString('Ned Garrow', $this->send('GET', '/api/plans/draft/people.csv')['text']);
+        self::assertStringStartsWith("BEGIN:VCARD\r\nVERSION:4.0", $this->send('GET', '/api/plans/draft/people.vcf')['text']);
+        $this->send('POST', '/api/plans/draft/people/preview', ['text' => "first,last\r\n"]);
+        $this->assertStatus(422);
+        $problem = $this->send('POST', '/api/plans/draft/people', ['text' => $text]);
+        $this->assertStatus(422);
+        self::assertStringStartsWith('Line 3, extension: "2x" is not an extension', $problem['errors'][0]['detail']);
+        self::assertStringNotContainsString('Ned Garrow', $this->send('GET', '/api/plans/draft/people.csv')['text'], 'Nothing is half-imported.');
+    }
+
+    public function testTwoThousandPeopleInOneFile(): void
+    {
+        $lines = ['name,extension,desk,outside'];
+        for ($i = 0; $i < 2000; ++$i) {
+            $lines[] = \sprintf('Person %d,%d,Desk phone,07700 900%03d', $i, 10000 + $i, $i % 1000);
+        }
+        $change = $this->send('POST', '/api/plans/draft/people', ['text' => implode("\r\n", $lines)]);
+        $this->assertStatus(200);
+        self::assertCount(2000, $change['elements']);
+    }
 }

@@ -118,6 +118,33 @@ final readonly class Draft
         });
     }
 
+    /**
+     * Adds and replaces many elements as one edit, or none of them. What to write is worked out on the draft as it is
+     * when the turn comes.
+     *
+     * @param \Closure(Plan): array{string, list<Element>} $work the edit's label, and the elements
+     *
+     * @throws InvalidData when the elements do not fit the plan
+     */
+    public function writeAll(\Closure $work): Change
+    {
+        return $this->turn(function () use ($work): Change {
+            $plan = $after = $this->plan();
+            [$label, $elements] = $work($plan);
+            $changes = [];
+            foreach ($elements as $element) {
+                $changes[] = [$element->id(), $plan->find($element->id()), $element];
+                $after = $after->with($element);
+            }
+            $problems = array_merge(...array_values((new Integrity($after))->problems()));
+            if ([] !== $problems) {
+                throw new InvalidData($problems);
+            }
+
+            return $this->record($label, $changes);
+        });
+    }
+
     /** Puts a whole plan in the draft's place, as one edit. */
     public function replaceAll(Plan $plan, string $label, EditState $state = EditState::Done): Change
     {

@@ -79,3 +79,33 @@ test('clicking a phone in the ring chart assumes that it answers', async ({ page
     await chart.getByRole('button', { name: /Kasia Wrona Desk phone/ }).click();
     await expect(sentence(page)).not.toContainText('talks to');
 });
+
+test('people come from a file after a report, and go out as one', async ({ page }) => {
+    await page.goto(address('/people'));
+    const file = page.getByLabel('File of people');
+    const csv = (text: string) => ({ name: 'people.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+    await file.setInputFiles(csv('first,last\r\nNed,Garrow\r\n'));
+    await expect(page.getByRole('alert')).toContainText('The column "first", "last" is not known.');
+    await file.setInputFiles(
+        csv(
+            'name,extension,outside\r\n"Garrow, Ned",260,07700 900177\r\nDana Whitlock,2x,\r\nDana Whitlock,201,07700 900178\r\n',
+        ),
+    );
+    const dialog = page.getByRole('dialog');
+    await expect(dialog).toContainText('1 new, 1 changed, 0 already so, 1 with problems');
+    await expect(dialog).toContainText('line 3 Dana Whitlock: refused extension: "2x" is not an extension');
+    await expect(dialog.getByRole('button', { name: 'Take over 2' })).toBeDisabled();
+    await dialog.getByRole('checkbox').check();
+    await dialog.getByRole('button', { name: 'Take over 2' }).click();
+    await expect(page.locator('.list')).toContainText('Garrow, Ned');
+    const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('link', { name: 'vCards' }).click(),
+    ]);
+    expect(download.suggestedFilename()).toBe('people.vcf');
+    await file.setInputFiles(await download.path());
+    await expect(dialog).toContainText('0 new, 0 changed, 16 already so, 0 with problems');
+    await dialog.getByRole('button', { name: 'Cancel' }).click();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.locator('.list')).not.toContainText('Garrow, Ned');
+});

@@ -8,6 +8,7 @@ import { Field } from '../ui/Field';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { TextField } from '../ui/TextField';
 import { useFindings } from '../ui/useFindings';
+import { PeopleFiles } from './PeopleFiles';
 import { PhoneRow } from './PhoneRow';
 
 export function PeopleScreen() {
@@ -20,6 +21,7 @@ export function PeopleScreen() {
             searchable={(person) => person.extension}
             note={(person) => `${person.extension}${rung.has(person.id) ? ' · rings' : ''}`}
             editor={(props) => <PersonEditor {...props} />}
+            foot={<PeopleFiles />}
         />
     );
 }

@@ -27,6 +27,8 @@ interface Props<K extends Kind> {
     editor: (props: EditorProps<Of<K>>) => ReactNode;
     /** Instead of a name typed below the list. */
     adder?: ReactNode;
+    /** Below the list and its adder. */
+    foot?: ReactNode;
     empty: string;
 }
 
@@ -34,7 +36,7 @@ interface Props<K extends Kind> {
 const FIRST_SHOWN = 200;
 
 /** All elements of a kind in a list, and the chosen one beside it, edited in place. */
-export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, adder, empty }: Props<K>) {
+export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, adder, foot, empty }: Props<K>) {
     const plan = usePlan();
     const { id } = useParams();
     const { moment, search } = useMoment();
@@ -114,6 +116,7 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
                             </Button>
                         </div>
                     ))}
+                {foot}
             </section>
             <section className="sheet" aria-label={chosen?.name ?? 'Nothing chosen'}>
                 {chosen ? (

@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\People;
+
+use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\Element\Mailbox;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Phone;
+use Meandros\Core\Plan\Element\PhoneType;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Plan;
+
+/**
+ * Works out what a file of people would do to a plan, row by row. Somebody with the same extension, or without one the
+ * same name, is the same person: their words change, phones are added, and nothing is taken away.
+ */
+final class PeopleImport
+{
+    /** @var array<string, Person> */
+    private array $byExtension = [];
+    /** @var array<string, Person> */
+    private array $byName = [];
+    /** @var array<string, Site> */
+    private array $sites = [];
+    /** @var array<string, Mailbox> */
+    private array $mailboxes = [];
+    /** Where most people work: meant where no site is named. */
+    private readonly ?string $usualSite;
+    /** @var array<string, int> line by extension, as the file has them */
+    private array $taken = [];
+    /** @var array<string, int> line by person of the plan */
+    private array $claimed = [];
+
+    /** @param \Closure(): string $newId */
+    private function __construct(private readonly Plan $plan, private readonly \Closure $newId)
+    {
+        $people = [];
+        foreach ($plan->all(Person::class) as $person) {
+            if ('' !== $person->extension) {
+                $this->byExtension[$person->extension] = $person;
+            }
+            $this->byName[mb_strtolower($person->name())] ??= $person;
+            $people[$person->site] = 1 + ($people[$person->site] ?? 0);
+        }
+        arsort($people);
+        $this->usualSite = array_key_first($people) ?? ($plan->all(Site::class)[0] ?? null)?->id();
+        foreach ($plan->all(Site::class) as $site) {
+            $this->sites[mb_strtolower($site->name())] = $site;
+        }
+        foreach ($plan->all(Mailbox::class) as $mailbox) {
+            $this->mailboxes[mb_strtolower($mailbox->name())] = $mailbox;
+        }
+    }
+
+    /**
+     * @param list<PersonRow>    $rows
+     * @param \Closure(): string $newId
+     *
+     * @return list<PersonOutcome> one per row
+     */
+    public static function outcomes(Plan $plan, array $rows, \Closure $newId): array
+    {
+        $import = new self($plan, $newId);
+
+        return array_map($import->outcome(...), $rows);
+    }
+
+    private function outcome(PersonRow $row): PersonOutcome
+    {
+        $problems = [];
+        $mailbox = $this->mailboxes[mb_strtolower($row->mailbox)] ?? null;
+        $same = '' === $row->extension ? $this->byName[mb_strtolower($row->name)] ?? null : $this->byExtension[$row->extension] ?? null;
+        $same ??= '' === $row->extension ? null : self::without($this->byName[mb_strtolower($row->name)] ?? null);
+        $site = '' === $row->site ? $this->plan->get(Site::class, $same->site ?? $this->usualSite) : $this->sites[mb_strtolower($row->site)] ?? null;
+        if ('' === $row->name) {
+            $problems['name'] = 'There is no name.';
+        }
+        if ('' !== $row->extension && 1 !== preg_match('/^[0-9]{2,6}$/D', $row->extension)) {
+            $problems['extension'] = \sprintf('"%s" is not an extension of 2 to 6 digits.', $row->extension);
+        } elseif (isset($this->taken[$row->extension])) {
+            $problems['extension'] = \sprintf('Extension %s stands at line %d already.', $row->extension, $this->taken[$row->extension]);
+        }
+        if (null !== $same && isset($this->claimed[$same->id()])) {
+            $problems['name'] = \sprintf('%s stands at line %d already.', $same->name(), $this->claimed[$same->id()]);
+        }
+        if (null === $site) {
+            $problems['site'] = \sprintf('There is no site "%s".', $row->site);
+        }
+        if ('' !== $row->mailbox && null === $mailbox) {
+            $problems['mailbox'] = \sprintf('There is no mailbox "%s".', $row->mailbox);
+        }
+        $phones = $same->phones ?? [];
+        try {
+            $phones = self::phones($row, $phones, $site->country ?? 'ZZ');
+        } catch (InvalidData $invalid) {
+            $problems['outside'] = $invalid->problems[0]->message;
+        }
+        if ([] === $phones && [] === $problems) {
+            $problems['phones'] = 'There is no number and no phone.';
+        }
+        if ([] !== $problems || null === $site) {
+            return new PersonOutcome($row, null, false, $problems);
+        }
+        if (null !== $same) {
+            $this->claimed[$same->id()] = $row->line;
+        }
+        if ('' !== $row->extension) {
+            $this->taken[$row->extension] = $row->line;
+        }
+        $person = new Person(
+            $same?->id() ?? ($this->newId)(),
+            $row->name,
+            '' === $row->extension ? $same->extension ?? '' : $row->extension,
+            $site->id(),
+            $phones,
+            $mailbox?->id() ?? $same?->mailbox,
+        );
+
+        return new PersonOutcome($row, $person, null !== $same, [], null !== $same && $same->toJson() === $person->toJson());
+    }
+
+    private static function without(?Person $person): ?Person
+    {
+        return '' === $person?->extension ? $person : null;
+    }
+
+    /**
+     * @param list<Phone> $phones that are there already
+     *
+     * @return list<Phone>
+     *
+     * @throws InvalidData when a number is none
+     */
+    private static function phones(PersonRow $row, array $phones, string $country): array
+    {
+        foreach ([[PhoneType::Desk, $row->desk], [PhoneType::Soft, $row->soft]] as [$type, $labels]) {
+            foreach ($labels as $label) {
+                $there = array_filter($phones, static fn (Phone $phone): bool => $phone->type === $type && $phone->label === $label);
+                if ([] === $there) {
+                    $phones[] = new Phone(self::freeId($type->value, $phones), $type, $label);
+                }
+            }
+        }
+        foreach ($row->outside as $text) {
+            $label = trim((string) preg_replace('/[+(]?[0-9][0-9 ()\/.-]*$/', '', $text));
+            $number = PhoneNumber::parse(trim(substr($text, \strlen($label))), $country);
+            $there = array_filter($phones, static fn (Phone $phone): bool => $phone->number === $number);
+            if ([] === $there) {
+                $phones[] = new Phone(self::freeId('mobile', $phones), PhoneType::Outside, '' === $label ? 'Mobile' : $label, $number, true, true);
+            }
+        }
+
+        return $phones;
+    }
+
+    /** @param list<Phone> $phones */
+    private static function freeId(string $base, array $phones): string
+    {
+        $ids = array_map(static fn (Phone $phone): string => $phone->id, $phones);
+        for ($n = 2, $id = $base; \in_array($id, $ids, true); ++$n) {
+            $id = $base.$n;
+        }
+
+        return $id;
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\People;
+
+use Meandros\Core\Plan\Element\Mailbox;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Phone;
+use Meandros\Core\Plan\Element\PhoneType;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Plan;
+
+/** People as comma-separated values (RFC 4180): one header line, one line each; cells may hold quotes and line breaks. */
+final class PeopleTable
+{
+    public const COLUMNS = ['name', 'extension', 'site', 'desk', 'soft', 'outside', 'mailbox'];
+    private const MOST_BYTES = 4_000_000;
+
+    /**
+     * @return list<PersonRow>
+     *
+     * @throws InvalidData at "/text" when the file cannot be a table of people
+     */
+    public static function read(string $text): array
+    {
+        if (\strlen($text) > self::MOST_BYTES) {
+            throw self::refused(\sprintf('The file is larger than %d kB.', self::MOST_BYTES / 1000), 'Split it.');
+        }
+        foreach (preg_split('/\r\n|\n|\r/', $text) ?: [] as $i => $line) {
+            if (!mb_check_encoding($line, 'UTF-8')) {
+                throw self::refused(\sprintf('Line %d is not UTF-8: the file mixes encodings, or has another.', $i + 1), 'Save it as "CSV UTF-8".');
+            }
+        }
+        $text = preg_replace('/^\x{FEFF}/u', '', $text) ?? $text;
+        if (1 === substr_count($text, '"') % 2) {
+            throw self::refused('A quotation mark is opened and never closed.', 'Close it; a quotation mark within a cell is written twice.');
+        }
+
+        return self::rows($text);
+    }
+
+    /** @return list<PersonRow> */
+    private static function rows(string $text): array
+    {
+        $stream = fopen('php://memory', 'w+');
+        \assert(false !== $stream);
+        fwrite($stream, $text);
+        rewind($stream);
+        $line = 1;
+        $columns = null;
+        $rows = [];
+        while (false !== $cells = fgetcsv($stream, null, ',', '"', '')) {
+            $cells = array_map(static fn (?string $cell): string => trim((string) $cell), $cells);
+            $columns ??= self::header($cells);
+            if (1 < $line && [''] !== $cells) {
+                if (\count($cells) !== \count($columns)) {
+                    throw self::refused(\sprintf('Line %d has %d cells, and the header has %d.', $line, \count($cells), \count($columns)), 'Put cells that hold a comma in quotation marks.');
+                }
+                $rows[] = self::row($line, array_combine($columns, $cells));
+            }
+            $line = 1 + substr_count(substr($text, 0, (int) ftell($stream)), "\n");
+        }
+        fclose($stream);
+        if (null === $columns) {
+            throw self::refused('The file is empty.', 'Its first line names the columns: '.implode(',', self::COLUMNS).'.');
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param list<string> $cells
+     *
+     * @return list<string>
+     */
+    private static function header(array $cells): array
+    {
+        $columns = array_map(strtolower(...), $cells);
+        $unknown = array_diff($columns, self::COLUMNS);
+        if (!\in_array('name', $columns, true) || [] !== $unknown || \count($columns) !== \count(array_unique($columns))) {
+            throw self::refused([] === $unknown ? 'The first line does not name the columns, each once, with "name" among them.' : \sprintf('The column "%s" is not known.', implode('", "', $unknown)), 'The first line names the columns: '.implode(',', self::COLUMNS).'. All but the name may be left out.');
+        }
+
+        return $columns;
+    }
+
+    /** @param array<string, string> $cells */
+    private static function row(int $line, array $cells): PersonRow
+    {
+        $list = static fn (string $column): array => array_values(array_filter(array_map(trim(...), explode(';', $cells[$column] ?? '')), static fn (string $one): bool => '' !== $one));
+
+        return new PersonRow($line, $cells['name'], $cells['extension'] ?? '', $cells['site'] ?? '', $list('desk'), $list('soft'), $list('outside'), $cells['mailbox'] ?? '');
+    }
+
+    public static function write(Plan $plan): string
+    {
+        $stream = fopen('php://memory', 'w+');
+        \assert(false !== $stream);
+        fputcsv($stream, self::COLUMNS, ',', '"', '', "\r\n");
+        foreach ($plan->all(Person::class) as $person) {
+            $labels = static fn (PhoneType $type): string => implode('; ', array_map(
+                static fn (Phone $phone): string => trim($phone->label.' '.$phone->number),
+                array_filter($person->phones, static fn (Phone $phone): bool => $phone->type === $type),
+            ));
+            fputcsv($stream, [
+                $person->name(), $person->extension, $plan->get(Site::class, $person->site)?->name() ?? '',
+                $labels(PhoneType::Desk), $labels(PhoneType::Soft), $labels(PhoneType::Outside),
+                $plan->get(Mailbox::class, $person->mailbox)?->name() ?? '',
+            ], ',', '"', '', "\r\n");
+        }
+        rewind($stream);
+
+        return (string) stream_get_contents($stream);
+    }
+
+    private static function refused(string $message, string $remedy): InvalidData
+    {
+        return InvalidData::at('/text', $message, $remedy);
+    }
+}

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\People;
+
+use Meandros\Core\People\PeopleCards;
+use Meandros\Core\People\PeopleImport;
+use Meandros\Core\People\PeopleTable;
+use Meandros\Core\People\PersonOutcome;
+use Meandros\Core\People\PersonRow;
+use Meandros\Core\Plan\Element\Phone;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Plan;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class PeopleFilesTest extends TestCase
+{
+    private static Plan $demo;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$demo = PlanCodec::decode((string) file_get_contents(__DIR__.'/../../../demo/ternwick-ferries.json'));
+    }
+
+    /**
+     * The rules of RFC 4180, section 2, by number.
+     *
+     * @param list<string> $names
+     */
+    #[DataProvider('tables')]
+    public function testTheRulesOfRfc4180(string $text, array $names): void
+    {
+        self::assertSame($names, array_map(static fn (PersonRow $row): string => $row->name, PeopleTable::read($text)));
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function tables(): iterable
+    {
+        yield '1: lines end with CRLF' => ["name\r\nAda\r\nBen\r\n", ['Ada', 'Ben']];
+        yield '2: the last line may not' => ["name\r\nAda\r\nBen", ['Ada', 'Ben']];
+        yield '3 and 4: a header, and cells with commas between' => ["extension,name\r\n201,Ada\r\n", ['Ada']];
+        yield '5: cells may be quoted' => ["\"name\",\"extension\"\r\n\"Ada\",\"201\"\r\n", ['Ada']];
+        yield '6: quoted cells hold commas and line breaks' => ["name,extension\r\n\"Hall, Ada\nMay\",201\r\n", ["Hall, Ada\nMay"]];
+        yield '7: a quotation mark is doubled' => ["name\r\n\"Ada \"\"Deck\"\" Hall\"\r\n", ['Ada "Deck" Hall']];
+        yield 'a byte-order mark and plain line feeds are taken too' => ["\u{FEFF}name\nAda\n\nBen\n", ['Ada', 'Ben']];
+    }
+
+    #[DataProvider('badTables')]
+    public function testABadTableSaysWhere(string $text, string $words): void
+    {
+        $this->expectException(InvalidData::class);
+        $this->expectExceptionMessage($words);
+        PeopleTable::read($text);
+    }
+
+    /** @return iterable<array{string, string}> */
+    public static function badTables(): iterable
+    {
+        yield ['', 'The file is empty.'];
+        yield ["first,last\r\nAda,Hall\r\n", 'The column "first", "last" is not known.'];
+        yield ["extension\r\n201\r\n", 'does not name the columns'];
+        yield ["name,name\r\nAda,Ada\r\n", 'each once'];
+        yield ["name,extension\r\nHall, Ada, 201\r\n", 'Line 2 has 3 cells, and the header has 2.'];
+        yield ["name\r\n\"Ada\r\n", 'never closed'];
+        yield ["name\r\nAda\r\nZo\xEB\r\n", 'Line 3 is not UTF-8'];
+    }
+
+    public function testExportingAndImportingAgainChangesNothing(): void
+    {
+        foreach ([PeopleTable::read(PeopleTable::write(self::$demo)), PeopleCards::read(PeopleCards::write(self::$demo))] as $rows) {
+            $outcomes = self::outcomes($rows);
+            self::assertCount(15, $outcomes);
+            self::assertSame(['unchanged'], array_values(array_unique(array_map(static fn (PersonOutcome $one): string => $one->toJson()['outcome'], $outcomes))));
+        }
+    }
+
+    public function testRowsAreReportedOneByOne(): void
+    {
+        $outcomes = self::outcomes(PeopleTable::read(implode("\r\n", [
+            'name,extension,site,desk,outside,mailbox',
+            'Ned Garrow,260,Ternwick Harbour,Desk phone,07700 900177,',
+            'Dana Whitlock,201,,,Private 07700 900178,',
+            'Nobody Knows,261,Atlantis,,,',
+            'Twice,260,,Desk phone,,',
+            'Wrong,2x,,,12,No such mailbox',
+            ',262,,Desk phone,,',
+            'No Phone,263,,,,',
+        ])));
+        $report = array_map(static fn (PersonOutcome $one): array => [$one->toJson()['line'], $one->toJson()['outcome'], ...$one->toJson()['problems']], $outcomes);
+        self::assertSame([
+            [2, 'added'],
+            [3, 'changed'],
+            [4, 'refused', 'site: There is no site "Atlantis".'],
+            [5, 'refused', 'extension: Extension 260 stands at line 2 already.'],
+            [6, 'refused', 'extension: "2x" is not an extension of 2 to 6 digits.', 'mailbox: There is no mailbox "No such mailbox".', 'outside: "12" is too short for a phone number.'],
+            [7, 'refused', 'name: There is no name.'],
+            [8, 'refused', 'phones: There is no number and no phone.'],
+        ], $report);
+        self::assertSame(['Desk phone', 'Laptop', 'Private'], array_map(static fn (Phone $phone): string => $phone->label, $outcomes[1]->person->phones ?? []), 'Phones are added, none is taken away.');
+    }
+
+    /** The examples of TEL in RFC 6350 6.4.1. */
+    public function testTheExamplesOfRfc6350(): void
+    {
+        $rows = PeopleCards::read("BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ada Hall\r\nTEL;VALUE=uri;PREF=1;TYPE=\"voice,home\":tel:+1-555-555-5555;ext=5555\r\nTEL;VALUE=uri;TYPE=home:tel:+33-01-23-45-67\r\nEND:VCARD\r\n"
+            ."BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ben\r\nTEL;TYPE=\"cell,voice\";VALUE=uri:tel:+447700900177\r\nTEL:260\r\nEND:VCARD\r\n");
+        self::assertSame(['Phone +1-555-555-5555', 'Phone +33-01-23-45-67'], $rows[0]->outside);
+        self::assertSame([['Mobile +447700900177'], '260', 7], [$rows[1]->outside, $rows[1]->extension, $rows[1]->line]);
+        $outcomes = self::outcomes($rows);
+        self::assertSame(['outside' => '"+33-01-23-45-67" is too short for a phone number.'], $outcomes[0]->problems, 'The second number of the example is one digit short of any in France.');
+        self::assertSame('+447700900177', $outcomes[1]->person?->phones[0]->number);
+    }
+
+    public function testACardWithoutANumberIsRefusedAtItsLine(): void
+    {
+        $outcomes = self::outcomes(PeopleCards::read("BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ada Hall\r\nEND:VCARD\r\n"));
+        self::assertSame(['line' => 1, 'name' => 'Ada Hall', 'outcome' => 'refused', 'problems' => ['phones: There is no number and no phone.']], $outcomes[0]->toJson());
+        $this->expectException(InvalidData::class);
+        $this->expectExceptionMessage('There is no vCard in the file.');
+        PeopleCards::read('Hello');
+    }
+
+    /**
+     * @param list<PersonRow> $rows
+     *
+     * @return list<PersonOutcome>
+     */
+    private static function outcomes(array $rows): array
+    {
+        $n = 0;
+
+        return PeopleImport::outcomes(self::$demo, $rows, static function () use (&$n): string {
+            return 'per_new_'.++$n;
+        });
+    }
+}

@@ -1,0 +1,134 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { App, Button, Checkbox, Modal } from 'antd';
+import { useId, useRef, useState } from 'react';
+import { api, ask, RefusedError } from '../api/client';
+import { useMoment } from '../moment/useMoment';
+import { useEdit } from '../plan/useEdit';
+import { patchDraft } from '../plan/usePlan';
+
+interface Row {
+    line: number;
+    name: string;
+    outcome: 'added' | 'changed' | 'unchanged' | 'refused';
+    problems: string[];
+}
+
+const MOST_LISTED = 100;
+
+/** People as files, out and in: what comes in is looked at first, row by row. */
+export function PeopleFiles() {
+    const { moment } = useMoment();
+    const { message } = App.useApp();
+    const { complain } = useEdit();
+    const queries = useQueryClient();
+    const id = useId();
+    const input = useRef<HTMLInputElement>(null);
+    const [text, setText] = useState('');
+    const [rows, setRows] = useState<Row[]>();
+    const [problem, setProblem] = useState<string>();
+    const [leaveOut, setLeaveOut] = useState(false);
+    const [busy, setBusy] = useState(false);
+    const of = (outcome: Row['outcome']) => rows?.filter((one) => one.outcome === outcome) ?? [];
+    const refused = of('refused');
+    const takes = of('added').length + of('changed').length;
+
+    const look = async (file: File | undefined) => {
+        if (!file) return;
+        setProblem(undefined);
+        setLeaveOut(false);
+        const read = await file.text();
+        try {
+            const found = await ask(api.POST('/api/plans/draft/people/preview', { body: { text: read } }));
+            setText(read);
+            setRows(found.rows);
+        } catch (error) {
+            const first = error instanceof RefusedError ? error.problem.errors?.[0] : undefined;
+            setProblem(first ? `${first.detail} ${first.remedy}` : String(error));
+        }
+        if (input.current) input.current.value = '';
+    };
+    const take = async () => {
+        setBusy(true);
+        try {
+            patchDraft(queries, await ask(api.POST('/api/plans/draft/people', { body: { text, leaveOut } })));
+            message.success(`${takes} people are in the draft. Undo takes all of them back.`);
+            setRows(undefined);
+        } catch (error) {
+            complain(error);
+        } finally {
+            setBusy(false);
+        }
+    };
+
+    return (
+        <div className="files">
+            <div className="line-row wrap">
+                <Button size="small" href={`/api/plans/${moment.in}/people.csv`}>
+                    CSV
+                </Button>
+                <Button size="small" href={`/api/plans/${moment.in}/people.vcf`}>
+                    vCards
+                </Button>
+                {moment.in === 'draft' && (
+                    <>
+                        <input
+                            ref={input}
+                            id={id}
+                            type="file"
+                            accept=".csv,.vcf,text/csv,text/vcard"
+                            className="hidden"
+                            tabIndex={-1}
+                            aria-label="File of people"
+                            onChange={(event) => look(event.target.files?.[0])}
+                        />
+                        <Button size="small" onClick={() => input.current?.click()}>
+                            Bring in …
+                        </Button>
+                    </>
+                )}
+            </div>
+            {problem && (
+                <p className="alarm" role="alert">
+                    {problem}
+                </p>
+            )}
+            {rows && (
+                <Modal
+                    open
+                    title="What the file would bring"
+                    okText={takes === 0 ? 'Nothing to take over' : `Take over ${takes}`}
+                    okButtonProps={{ disabled: takes === 0 || (refused.length > 0 && !leaveOut) }}
+                    confirmLoading={busy}
+                    onOk={take}
+                    onCancel={() => setRows(undefined)}
+                    width={620}
+                >
+                    <p className="quiet">
+                        {of('added').length} new, {of('changed').length} changed, {of('unchanged').length} already so,{' '}
+                        {refused.length} with problems. Nothing is changed until you take it over.
+                    </p>
+                    {refused.length > 0 && (
+                        <Checkbox checked={leaveOut} onChange={(event) => setLeaveOut(event.target.checked)}>
+                            Leave out the {refused.length} with problems
+                        </Checkbox>
+                    )}
+                    <ul className="import-list report">
+                        {rows
+                            .toSorted((a, b) => b.problems.length - a.problems.length)
+                            .slice(0, MOST_LISTED)
+                            .map((one) => (
+                                <li key={one.line}>
+                                    <span className="quiet figures">line {one.line}</span>{' '}
+                                    {one.name || 'Without a name'}: {one.outcome}
+                                    {one.problems.length > 0 && (
+                                        <span className="alarm"> {one.problems.join(' ')}</span>
+                                    )}
+                                </li>
+                            ))}
+                    </ul>
+                    {rows.length > MOST_LISTED && <p className="quiet">and {rows.length - MOST_LISTED} more lines</p>}
+                </Modal>
+            )}
+        </div>
+    );
+}
