@@ -99,4 +99,23 @@ final class TrialCallApiTest extends ApiTestCase
         $this->send('GET', '/api/up', host: 'elsewhere.example');
         $this->assertStatus(400, 'A page of another host must not reach the API by pointing its name here.');
     }
+
+    public function testAStatusTakesEffectAtOnceAndCanBeAssumedAway(): void
+    {
+        $body = ['to' => '205', 'at' => '2026-11-23T10:30'];
+        $before = $this->send('POST', '/api/trial-calls', $body)['sentence'];
+        $set = $this->send('PUT', '/api/statuses/per_ines', ['status' => 'do not disturb', 'until' => '2099-01-01T10:00']);
+        $this->assertStatus(200);
+        self::assertSame('2099-01-01T10:00:00+00:00', $set['until']);
+        self::assertStringStartsWith('Finds Ines Carreira busy', $this->send('POST', '/api/trial-calls', $body)['sentence']);
+        self::assertSame($before, $this->send('POST', '/api/trial-calls', $body + ['assume' => ['statuses' => [['who' => 'per_ines', 'status' => 'available']]]])['sentence']);
+        self::assertSame(['per_ines'], array_column($this->send('GET', '/api/statuses')['statuses'], 'person'));
+        $this->send('PUT', '/api/statuses/per_ines', ['status' => 'available']);
+        self::assertSame([], $this->send('GET', '/api/statuses')['statuses']);
+        $problem = $this->send('PUT', '/api/statuses/per_ines', ['status' => 'away', 'until' => '2020-01-01T10:00']);
+        $this->assertStatus(422);
+        self::assertSame('/until', $problem['errors'][0]['pointer']);
+        $this->send('PUT', '/api/statuses/per_nobody', ['status' => 'away']);
+        $this->assertStatus(404);
+    }
 }

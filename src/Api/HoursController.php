@@ -21,8 +21,8 @@ use Meandros\Core\Time\Weekday;
 use Meandros\Core\Time\WeekText;
 use Meandros\Core\Time\Zone;
 use Meandros\Core\Wording\StateReason;
+use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
-use Meandros\Server\Storage\Overrides;
 use Meandros\Server\Storage\Plans;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -35,7 +35,7 @@ final readonly class HoursController
     private const MOST_CHANGES = 60;
     private const IMPORT_YEARS = 3;
 
-    public function __construct(private Plans $plans, private Overrides $overrides)
+    public function __construct(private Plans $plans, private Live $live)
     {
     }
 
@@ -47,7 +47,7 @@ final readonly class HoursController
     public function states(string $which, Request $request): JsonResponse
     {
         $plan = $this->plans->get($which);
-        $running = new PlanHours($plan, $this->overrides->live()->overrides);
+        $running = new PlanHours($plan, $this->live->state()->overrides);
         $instant = AskedMoment::of($request);
         $states = [];
         foreach ($plan->all(Hours::class) as $hours) {
@@ -78,7 +78,7 @@ final readonly class HoursController
     public function changes(string $which, string $id, Request $request): JsonResponse
     {
         [$plan, $hours] = $this->find($which, $id);
-        $running = new PlanHours($plan, $this->overrides->live()->overrides);
+        $running = new PlanHours($plan, $this->live->state()->overrides);
         $most = max(1, min(self::MOST_CHANGES, $request->query->getInt('most', 20)));
         $changes = array_map(static fn (array $change): ?array => self::change($running, $hours, $change[0]), $running->changes($hours, AskedMoment::of($request), $most));
 
@@ -100,7 +100,7 @@ final readonly class HoursController
         $other = $request->query->getString('with');
         $second = '' === $other ? null : $this->find($which, $other)[1];
 
-        return new JsonResponse(YearReport::of(new PlanHours($plan, $this->overrides->live()->overrides), $hours, $year, $second));
+        return new JsonResponse(YearReport::of(new PlanHours($plan, $this->live->state()->overrides), $hours, $year, $second));
     }
 
     /** @throws NotFound */

@@ -10,8 +10,8 @@ use Meandros\Core\Routing\Entry;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\TraceReport;
+use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
-use Meandros\Server\Storage\Overrides;
 use Meandros\Server\Storage\Plans;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -20,7 +20,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Trial calls: how a call fares, and when that changes. */
 final readonly class TrialCallController
 {
-    public function __construct(private Plans $plans, private Router $router, private AnswerChange $changes, private Overrides $overrides)
+    public function __construct(private Plans $plans, private Router $router, private AnswerChange $changes, private Live $live)
     {
     }
 
@@ -32,7 +32,7 @@ final readonly class TrialCallController
     public function try(Request $request): JsonResponse
     {
         $asked = TrialCallRequest::read($request, $this->plans);
-        $trace = $this->router->trace($asked->plan, $asked->call, $asked->assumptions, $this->overrides->live());
+        $trace = $this->router->trace($asked->plan, $asked->call, $asked->assumptions, $this->live->state());
 
         return new JsonResponse(['directSteps' => Entry::directSteps($asked->plan, $asked->call->dialled)] + TraceReport::of($trace, $asked->plan, $asked->zone));
     }
@@ -46,8 +46,8 @@ final readonly class TrialCallController
     {
         $asked = TrialCallRequest::read($request, $this->plans);
         $instant = 'next' === $direction
-            ? $this->changes->next($asked->plan, $asked->call, $asked->assumptions, $this->overrides->live())
-            : $this->changes->previous($asked->plan, $asked->call, $asked->assumptions, $this->overrides->live());
+            ? $this->changes->next($asked->plan, $asked->call, $asked->assumptions, $this->live->state())
+            : $this->changes->previous($asked->plan, $asked->call, $asked->assumptions, $this->live->state());
 
         return new JsonResponse(['at' => null === $instant ? null : Moment::format($instant, $asked->zone)]);
     }

@@ -6,7 +6,6 @@ namespace Meandros\Server\Storage;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use Meandros\Core\Live\LiveState;
 use Meandros\Core\Time\Override;
 use Meandros\Server\Storage\Entity\HoursOverride;
 
@@ -20,10 +19,10 @@ final readonly class Overrides
     {
     }
 
-    public function live(): LiveState
+    /** @return list<Override> the latest last: where two meet, the later one holds */
+    public function forced(): array
     {
-        // The latest last: where two meet, the later one holds.
-        return new LiveState(array_map(static fn (HoursOverride $row): Override => $row->toOverride(), array_reverse($this->all())));
+        return array_map(static fn (HoursOverride $row): Override => $row->toOverride(), array_reverse($this->all()));
     }
 
     /** @return list<HoursOverride> the latest first */

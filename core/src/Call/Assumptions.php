@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Call;
 
+use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Step\MenuStep;
@@ -21,9 +22,10 @@ final readonly class Assumptions
      * @param list<PhoneAssumption> $phones           the most particular one holds: phone, then person, then every phone
      * @param int|null              $patienceSeconds  when the caller gives up
      * @param bool                  $withoutOverrides as if nobody had forced hours into a state
+     * @param array<string, Status> $statuses         by person, instead of the live ones
      * @param Earlier               $earlier          what earlier calls left behind
      */
-    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false, public Earlier $earlier = new Earlier())
+    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false, public Earlier $earlier = new Earlier(), public array $statuses = [])
     {
     }
 
@@ -38,7 +40,7 @@ final readonly class Assumptions
         if (!$in->isGiven()) {
             return new self();
         }
-        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier']);
+        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier', 'statuses']);
         $keys = [];
         foreach ($in->field('keys')->items() as $item) {
             $key = $item->text(1);
@@ -56,7 +58,21 @@ final readonly class Assumptions
         }
         $patience = $in->field('patience');
 
-        return new self($keys, $phones, $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')));
+        return new self($keys, $phones, $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')), self::statuses($in->field('statuses')));
+    }
+
+    /** @return array<string, Status> */
+    private static function statuses(Input $in): array
+    {
+        $statuses = [];
+        foreach ($in->items() as $item) {
+            $item->onlyFields(['who', 'status']);
+            /** @var Status $status */
+            $status = $item->field('status')->oneOf(Status::class, Status::Available);
+            $statuses[$item->field('who')->text(80)] = $status;
+        }
+
+        return $statuses;
     }
 
     /** @param list<string> $names of the phone, the most particular first */

@@ -17,13 +17,11 @@ final readonly class OneAfterTheOther implements Pattern
         $from = 0;
         foreach ($this->order->of($members) as $member) {
             $turn = $member->seconds ?? $this->memberSeconds;
-            $until = min($from + min($turn, $silentAfter($member) ?? $turn), $seconds);
+            $until = min($from + min($turn, $silentAfter($member) ?? $turn, $member->stagesEnd() ?? $turn), $seconds);
             if ($from >= $seconds) {
                 break;
             }
-            foreach ($member->phones as $phone) {
-                $alerts[] = new Alert($phone, $from, min($from + $turn, $seconds));
-            }
+            array_push($alerts, ...$member->alerts($from, min($from + $turn, $seconds)));
             $from = $until;
         }
 

@@ -19,7 +19,14 @@ final readonly class RingPhone
         public bool $on = true,
         public bool $askFirst = false,
         public ?int $ownMailbox = null,
+        public bool $available = true,
     ) {
+    }
+
+    /** The same phone, of somebody who is not to be rung now. */
+    public function silenced(): self
+    {
+        return new self($this->id, $this->person, $this->label, $this->type, $this->on, $this->askFirst, $this->ownMailbox, false);
     }
 
     /**
@@ -38,6 +45,12 @@ final readonly class RingPhone
     public static function outside(string $number, bool $askFirst = false): self
     {
         return new self($number, null, $number, PhoneType::Outside->value, askFirst: $askFirst);
+    }
+
+    /** The phone's id within its person. */
+    public function key(): string
+    {
+        return explode('/', $this->id, 2)[1] ?? $this->id;
     }
 
     /** @return non-empty-list<string> the names that an assumption may call it by, the most particular first */

@@ -78,6 +78,7 @@ final readonly class RingSimulation
 
         return match (true) {
             !$phone->on => Rung::OFF,
+            !$phone->available => Rung::NOT_AVAILABLE,
             Behaviour::Busy === $does => Rung::BUSY,
             // One that is out of reach and has a mailbox of its own "rings": the mailbox picks up.
             Behaviour::Unreachable === $does && (null === $phone->ownMailbox || $phone->askFirst) => Rung::UNREACHABLE,

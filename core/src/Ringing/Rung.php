@@ -18,6 +18,8 @@ final readonly class Rung
     public const OWN_MAILBOX = 'own mailbox';
     /** The phone's own mailbox picked up, was asked, and pressed nothing. */
     public const MAILBOX_TURNED_AWAY = 'own mailbox turned away';
+    /** Its owner is away, on leave, signed out, or not to be disturbed. */
+    public const NOT_AVAILABLE = 'not available';
     /** Switched off in the plan. */
     public const OFF = 'off';
     /** The time was up, or somebody answered, before its turn came. */

@@ -17,8 +17,8 @@ final readonly class Widening implements Pattern
         foreach ($members as $member) {
             $from = ($member->tier - 1) * $this->widenSeconds;
             $until = min($seconds, null === $member->seconds ? $seconds : $from + $member->seconds);
-            foreach ($from < $until ? $member->phones : [] as $phone) {
-                $alerts[] = new Alert($phone, $from, $until);
+            if ($from < $until) {
+                array_push($alerts, ...$member->alerts($from, $until));
             }
         }
 

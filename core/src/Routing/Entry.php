@@ -67,6 +67,7 @@ final readonly class Entry
         $mailbox = $element instanceof Person ? $element->mailbox : null;
 
         return new StepList(match (true) {
+            $element instanceof Person && [] !== $element->rules => [new RingStep('ring', $target, self::RING_SECONDS, handOver: true)],
             $element instanceof Person && null !== $mailbox => [new RingStep('ring', $target, self::RING_SECONDS), new MessageStep('message', $mailbox)],
             $element instanceof Person, $element instanceof Team => [new RingStep('ring', $target, self::RING_SECONDS)],
             $element instanceof Mailbox => [new MessageStep('message', $target)],

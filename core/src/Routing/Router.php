@@ -36,7 +36,7 @@ final class Router
     public function trace(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState()): Trace
     {
         $entry = Entry::find($plan, $call->dialled);
-        $walk = new Walk($plan, $call, $assumptions, $this->hoursOf($plan, $assumptions->withoutOverrides ? [] : $live->overrides), $entry->label, $entry->language);
+        $walk = new Walk($plan, $call, $assumptions, $this->hoursOf($plan, $assumptions->withoutOverrides ? [] : $live->overrides), $entry->label, $entry->language, $live->statuses);
         $hours = $plan->get(Hours::class, $entry->element);
         $code = $hours?->code($call->dialled);
         if (null !== $hours && null !== $code) {

@@ -8,6 +8,7 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Ringing\Rung;
@@ -34,6 +35,7 @@ final class Walk
     /** @var list<Rung> */
     private array $rung = [];
 
+    /** @param array<string, Status> $statuses live, by person */
     public function __construct(
         public readonly Plan $plan,
         public readonly TrialCall $call,
@@ -41,6 +43,7 @@ final class Walk
         private readonly PlanHours $hours,
         public readonly string $label,
         public readonly string $language,
+        private readonly array $statuses = [],
     ) {
     }
 
@@ -136,6 +139,11 @@ final class Walk
     public function rang(array $rung): void
     {
         array_push($this->rung, ...$rung);
+    }
+
+    public function statusOf(string $person): Status
+    {
+        return $this->assumptions->statuses[$person] ?? $this->statuses[$person] ?? Status::Available;
     }
 
     public function stepsTaken(): int

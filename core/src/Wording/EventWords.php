@@ -7,6 +7,7 @@ namespace Meandros\Core\Wording;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Answering\Choice;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\CodeDialled;
@@ -131,8 +132,9 @@ final readonly class EventWords
         if (null === $ringing->target) {
             return 'Nobody is chosen.';
         }
+        $rule = self::rule($ringing->choice);
         if ([] === $ringing->rung) {
-            return 'There is no phone to ring.';
+            return $rule.($ringing->choice?->isSilent() ? \sprintf('Their status is “%s”, and no rule is meant for that.', $ringing->choice->status->value) : 'There is no phone to ring.');
         }
         $outcomes = $byOutcome = [];
         foreach ($ringing->rung as $rung) {
@@ -146,7 +148,20 @@ final readonly class EventWords
         $groups = array_map(self::group(...), array_keys($byOutcome), $byOutcome);
         $lead = null !== $ringing->exit && $ringing->seconds === $ringing->limitSeconds ? \sprintf('The limit of %s was reached. ', Duration::words($ringing->limitSeconds)) : '';
 
-        return $lead.implode(' ', $groups);
+        return $rule.$lead.implode(' ', $groups);
+    }
+
+    private static function rule(?Choice $choice): string
+    {
+        $words = [];
+        foreach ($choice->considered ?? [] as $one) {
+            $words[] = null === $one->why ? \sprintf('The rule “%s” holds.', $one->name) : \sprintf('“%s” does not: %s.', $one->name, $one->why);
+        }
+        if (null !== $choice && [] !== $words && null === $choice->rule) {
+            $words[] = 'No rule holds.';
+        }
+
+        return [] === $words ? '' : implode(' ', $words).' ';
     }
 
     private function owner(Rung $rung): string
@@ -183,7 +198,7 @@ final readonly class EventWords
         return match ($over->ending->kind) {
             EndingKind::RanOut => null === $over->lastStep ? 'The number leads to no step at all.' : 'The list ran out and nothing follows it.',
             EndingKind::CallerGaveUp => \sprintf('They were assumed to wait for %s.', Duration::words((int) $over->limit)),
-            EndingKind::LoopStopped => 'seconds' === $over->limitUnit ? \sprintf('It lasted longer than %s.', Duration::words((int) $over->limit)) : \sprintf('It came to %d steps.', (int) $over->limit),
+            EndingKind::LoopStopped => null === $over->limit ? 'People pass it on to one another in a ring.' : ('seconds' === $over->limitUnit ? \sprintf('It lasted longer than %s.', Duration::words((int) $over->limit)) : \sprintf('It came to %d steps.', (int) $over->limit)),
             EndingKind::OwnMailbox => 'Nobody picked up before it did, and it was not asked first.',
             EndingKind::EndedByPlan => null === $over->lastStep ? 'A code does nothing else.' : 'An end step says so.',
             default => '',

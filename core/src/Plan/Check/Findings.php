@@ -51,7 +51,7 @@ final class Findings
             };
         }
 
-        return [...$self->findings, ...MailboxRace::in($plan)];
+        return [...$self->findings, ...MailboxRace::in($plan), ...AnsweringRules::in($plan)];
     }
 
     private function number(Number $number): void

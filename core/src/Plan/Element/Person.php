@@ -14,7 +14,10 @@ final readonly class Person implements Element
 {
     use Named;
 
-    /** @param list<Phone> $phones */
+    /**
+     * @param list<Phone>         $phones
+     * @param list<AnsweringRule> $rules  the first that holds decides
+     */
     public function __construct(
         private string $id,
         private string $name,
@@ -22,12 +25,13 @@ final readonly class Person implements Element
         public string $site,
         public array $phones,
         public ?string $mailbox = null,
+        public array $rules = [],
     ) {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'extension', 'site', 'phones', 'mailbox']);
+        $in->onlyFields(['id', 'kind', 'name', 'extension', 'site', 'phones', 'mailbox', 'rules']);
         $extension = $in->field('extension')->optionalText(10);
         if ('' !== $extension && 1 !== preg_match('/^[0-9]{2,6}$/D', $extension)) {
             $in->field('extension')->complain('This is not an extension.', 'Use 2 to 6 digits, or leave it empty.');
@@ -41,7 +45,16 @@ final readonly class Person implements Element
             $phones[$phone->id] = $phone;
         }
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $extension, $in->field('site')->text(80), array_values($phones), $in->field('mailbox')->reference());
+        $rules = [];
+        foreach ($in->field('rules')->items() as $item) {
+            $rule = AnsweringRule::fromJson($item, array_map(static fn (Phone $phone): string => $phone->id, array_values($phones)));
+            if (isset($rules[$rule->id])) {
+                $item->field('id')->complain('Two rules have this id.', 'Give each rule an id of its own.');
+            }
+            $rules[$rule->id] = $rule;
+        }
+
+        return new self($in->field('id')->id(), $in->field('name')->text(), $extension, $in->field('site')->text(80), array_values($phones), $in->field('mailbox')->reference(), array_values($rules));
     }
 
     public function kind(): Kind
@@ -54,6 +67,7 @@ final readonly class Person implements Element
         return [
             'id' => $this->id, 'kind' => 'person', 'name' => $this->name, 'extension' => $this->extension, 'site' => $this->site,
             'phones' => array_map(static fn (Phone $phone): array => $phone->toJson(), $this->phones), 'mailbox' => $this->mailbox,
+            'rules' => array_map(static fn (AnsweringRule $rule): array => $rule->toJson(), $this->rules),
         ];
     }
 
@@ -62,6 +76,10 @@ final readonly class Person implements Element
         $references = [new Reference($this->site, '/site', [Kind::Site], 'works there')];
         if (null !== $this->mailbox) {
             $references[] = new Reference($this->mailbox, '/mailbox', [Kind::Mailbox], 'has it as their own');
+        }
+
+        foreach ($this->rules as $i => $rule) {
+            array_push($references, ...$rule->references('/rules/'.$i));
         }
 
         return $references;

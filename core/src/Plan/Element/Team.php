@@ -18,6 +18,7 @@ final readonly class Team implements Element
      * @param list<TeamMember> $members       in ringing order
      * @param int              $memberSeconds how long each rings where they ring one after the other
      * @param int              $widenSeconds  after how long the next tier joins where the team widens
+     * @param bool             $followRules   whether members' answering rules say which of their phones ring, or all do
      */
     public function __construct(
         private string $id,
@@ -26,12 +27,13 @@ final readonly class Team implements Element
         public array $members,
         public int $memberSeconds = 15,
         public int $widenSeconds = 10,
+        public bool $followRules = false,
     ) {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'pattern', 'members', 'memberSeconds', 'widenSeconds']);
+        $in->onlyFields(['id', 'kind', 'name', 'pattern', 'members', 'memberSeconds', 'widenSeconds', 'followRules']);
         /** @var RingPattern $pattern */
         $pattern = $in->field('pattern')->oneOf(RingPattern::class, RingPattern::AllAtOnce);
         $members = self::members($in->field('members'));
@@ -39,7 +41,7 @@ final readonly class Team implements Element
             self::refuseGaps($in, $members);
         }
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $pattern, $members, $in->field('memberSeconds')->whole(1, 300, 'seconds', 15), $in->field('widenSeconds')->whole(1, 300, 'seconds', 10));
+        return new self($in->field('id')->id(), $in->field('name')->text(), $pattern, $members, $in->field('memberSeconds')->whole(1, 300, 'seconds', 15), $in->field('widenSeconds')->whole(1, 300, 'seconds', 10), $in->field('followRules')->flag(false));
     }
 
     /** @return list<TeamMember> */
@@ -83,7 +85,7 @@ final readonly class Team implements Element
         return [
             'id' => $this->id, 'kind' => 'team', 'name' => $this->name, 'pattern' => $this->pattern->value,
             'members' => array_map(static fn (TeamMember $member): array => $member->toJson(), $this->members),
-            'memberSeconds' => $this->memberSeconds, 'widenSeconds' => $this->widenSeconds,
+            'memberSeconds' => $this->memberSeconds, 'widenSeconds' => $this->widenSeconds, 'followRules' => $this->followRules,
         ];
     }
 

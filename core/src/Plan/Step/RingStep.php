@@ -19,14 +19,17 @@ final readonly class RingStep implements Step
     public const REFUSED = 'refused';
     public const DEFAULT_SECONDS = 20;
 
-    /** @param string|null $target an element's id, or a number in E.164 */
-    public function __construct(private string $id, public ?string $target, public int $seconds = self::DEFAULT_SECONDS, private Exits $exits = new Exits())
+    /**
+     * @param string|null $target   an element's id, or a number in E.164
+     * @param bool        $handOver for good: the rules of the person decide how the call ends, and the seconds do not count
+     */
+    public function __construct(private string $id, public ?string $target, public int $seconds = self::DEFAULT_SECONDS, private Exits $exits = new Exits(), public bool $handOver = false)
     {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'target', 'seconds', 'exits']);
+        $in->onlyFields(['id', 'do', 'target', 'seconds', 'handOver', 'exits']);
         $target = $in->field('target')->reference();
         if (null !== $target && 1 === preg_match('/^[+0-9]/', $target)) {
             $target = PhoneNumber::readE164($in->field('target'));
@@ -37,6 +40,7 @@ final readonly class RingStep implements Step
             $target,
             $in->field('seconds')->whole(1, 600, 'seconds', self::DEFAULT_SECONDS),
             Exits::fromJson($in->field('exits'), [self::NOBODY, self::BUSY, self::UNREACHABLE, self::REFUSED]),
+            $in->field('handOver')->flag(false),
         );
     }
 
@@ -57,7 +61,7 @@ final readonly class RingStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'ring', 'target' => $this->target, 'seconds' => $this->seconds, 'exits' => $this->exits->toJson()];
+        return ['id' => $this->id, 'do' => 'ring', 'target' => $this->target, 'seconds' => $this->seconds, 'handOver' => $this->handOver, 'exits' => $this->exits->toJson()];
     }
 
     public function references(string $pointer): array

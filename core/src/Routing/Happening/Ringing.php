@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing\Happening;
 
 use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Answering\Choice;
+use Meandros\Core\Routing\Answering\Considered;
 
 /** Phones rang, or could not. */
 final readonly class Ringing implements Happening
@@ -13,8 +15,9 @@ final readonly class Ringing implements Happening
      * @param string|null $target an element's id or a number; null when none is chosen
      * @param list<Rung>  $rung   in seconds since the call began
      * @param string|null $exit   null when somebody answered
+     * @param Choice|null $choice which of the person's answering rules held
      */
-    public function __construct(public ?string $target, public array $rung, public int $seconds, public int $limitSeconds, public ?string $exit)
+    public function __construct(public ?string $target, public array $rung, public int $seconds, public int $limitSeconds, public ?string $exit, public ?Choice $choice = null)
     {
     }
 
@@ -30,7 +33,14 @@ final readonly class Ringing implements Happening
 
     public function because(): array
     {
-        return ['limit' => $this->limitSeconds, 'phones' => array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung)];
+        $choice = $this->choice;
+
+        return [
+            'rule' => $choice?->rule?->id,
+            'status' => $choice?->status->value,
+            'considered' => array_map(static fn (Considered $one): array => $one->toJson(), $choice->considered ?? []),
+            'limit' => $this->limitSeconds, 'phones' => array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung),
+        ];
     }
 
     /** Whether the own mailbox of a phone took the call. */

@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Routing;
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Live\LiveState;
+use Meandros\Core\Plan\Check\Finding;
+use Meandros\Core\Plan\Check\Findings;
+use Meandros\Core\Plan\Element\Status;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Routing\Router;
+use Meandros\Core\Routing\Trace;
+use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Time\Moment;
+use Meandros\Core\Wording\TraceReport;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * Dana's answering rules, worked by hand on a grid of seconds. Her phones are a desk phone and a mobile; nothing else
+ * is said about them, so they ring and nobody answers.
+ */
+final class AnsweringTest extends TestCase
+{
+    /**
+     * @param list<array<string, mixed>> $rules
+     * @param list<string>               $bars   "phone from–until outcome"
+     * @param array<string, mixed>       $assume
+     */
+    #[DataProvider('handovers')]
+    public function testACallThatIsHandedOver(array $rules, array $bars, string $ending, array $assume = []): void
+    {
+        $trace = self::call(self::plan($rules), $assume);
+        self::assertSame($bars, self::bars($trace));
+        self::assertSame($ending, $trace->ending->kind->value.' '.$trace->ending->who);
+    }
+
+    /** @return iterable<string, array{0: list<array<string, mixed>>, 1: list<string>, 2: string, 3?: array<string, mixed>}> */
+    public static function handovers(): iterable
+    {
+        $no = 'not answered';
+        $office = ['nobody' => 'mbx_office'];
+        $answers = static fn (string $who, int $after): array => ['phones' => [['who' => $who, 'does' => 'answers', 'after' => $after]]];
+        yield 'no rule: both phones for 25 s, then her own mailbox' => [[], ["desk 0–25 $no", "mobile 0–25 $no"], 'message mbx_dana'];
+        yield 'the desk 10 s, then the mobile 20 s, then the office mailbox' => [[self::rule(['desk' => [0, 10], 'mobile' => [10, 20]], $office)], ["desk 0–10 $no", "mobile 10–30 $no"], 'message mbx_office'];
+        yield 'the mobile a few seconds later' => [[self::rule(['desk' => [0, 20], 'mobile' => [5, 15]], $office)], ["desk 0–20 $no", "mobile 5–20 $no"], 'message mbx_office'];
+        yield 'answered at the mobile' => [[self::rule(['desk' => [0, 20], 'mobile' => [5, 15]], $office)], ['desk 0–9 taken elsewhere', 'mobile 5–9 answered'], 'answered dana', $answers('dana/mobile', 4)];
+        yield 'busy has an outcome of its own' => [[self::rule(['desk' => [0, 20]], $office + ['busy' => 'ben'])], ['desk 0–0 busy', "desk 0–25 $no"], 'ran out of steps ', ['phones' => [['who' => 'dana/desk', 'does' => 'busy', 'after' => 0]]]];
+        yield 'forward everything: a rule without a stage' => [[self::rule([], ['nobody' => 'mbx_office'])], [], 'message mbx_office'];
+        yield 'to another person, who has no rule and no mailbox' => [[self::rule(['desk' => [0, 10]], ['nobody' => 'ben'])], ["desk 0–10 $no", "desk 10–35 $no"], 'ran out of steps '];
+        yield 'two who pass it on to one another' => [[self::rule(['desk' => [0, 10]], ['nobody' => 'cid'])], ["desk 0–10 $no", "desk 10–15 $no"], 'loop stopped '];
+        yield 'a journey' => [[self::rule(['desk' => [0, 10]], ['nobody' => 'jrn_other'])], ["desk 0–10 $no"], 'message mbx_office'];
+        yield 'nothing said: on where the call came from' => [[self::rule(['desk' => [0, 10]], [])], ["desk 0–10 $no"], 'ran out of steps '];
+        yield 'a rule that is off is passed over' => [[['on' => false] + self::rule(['desk' => [0, 10]], $office)], ["desk 0–25 $no", "mobile 0–25 $no"], 'message mbx_dana'];
+        yield 'away: no rule is meant for that' => [[], [], 'message mbx_dana', ['statuses' => [['who' => 'dana', 'status' => 'away']]]];
+        yield 'away: a rule is meant for that' => [[self::rule(['mobile' => [0, 12]], $office, ['statuses' => ['away']])], ["mobile 0–12 $no"], 'message mbx_office', ['statuses' => [['who' => 'dana', 'status' => 'away']]]];
+    }
+
+    /** @param array<string, mixed> $when */
+    #[DataProvider('conditions')]
+    public function testWhyARuleDoesNotHold(array $when, string $from, string $at, ?string $why): void
+    {
+        $plan = self::plan([self::rule(['desk' => [0, 10]], [], $when)]);
+        $trace = (new Router())->trace($plan, new TrialCall(PlanBuilder::NUMBER, Caller::parse($from, 'GB'), Moment::parse($at, 'Europe/London')), new Assumptions());
+        $because = $trace->events[1]->happening->because();
+        self::assertSame([['rule' => 'one', 'name' => 'One', 'why' => $why]], $because['considered']);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string, string|null}> */
+    public static function conditions(): iterable
+    {
+        $weekend = ['hours' => 'hrs_desk', 'states' => ['closed']];
+        yield 'hours, when they are so' => [$weekend, '', '2026-11-28T10:00', null];
+        yield 'hours, when they are not' => [$weekend, '', '2026-11-27T10:00', 'hrs_desk: Open'];
+        yield 'status' => [['statuses' => ['on leave']], '', '2026-11-27T10:00', 'the status is “available”'];
+        yield 'through a team only' => [['via' => 'team'], '', '2026-11-27T10:00', 'the call comes directly'];
+        yield 'callers from London' => [['callers' => ['+4420']], '020 7946 0123', '2026-11-27T10:00', null];
+        yield 'somebody else' => [['callers' => ['+4420']], '07700 900123', '2026-11-27T10:00', 'somebody else calls'];
+        yield 'withheld' => [['callers' => ['withheld']], '', '2026-11-27T10:00', null];
+        yield 'a colleague' => [['callers' => ['internal']], '201', '2026-11-27T10:00', null];
+    }
+
+    public function testTryingComesBackAndNoPersonalMailboxTakesIt(): void
+    {
+        $trace = self::call(self::plan([self::rule(['desk' => [0, 10], 'mobile' => [10, 20]], ['nobody' => 'mbx_office'])], false));
+        self::assertSame(['desk 0–10 not answered', 'mobile 10–15 not answered'], self::bars($trace), 'The step rings for 15 s in all.');
+        self::assertSame(['ran out of steps', 'nobody'], [$trace->ending->kind->value, $trace->visits[0]->exit]);
+    }
+
+    public function testTeamCallsRingAtTheDeskAlthoughSheIsAway(): void
+    {
+        $away = ['statuses' => [['who' => 'dana', 'status' => 'away']]];
+        $rules = [self::rule(['desk' => [0, 20]], [], ['via' => 'team', 'statuses' => ['available', 'away']])];
+        $team = static fn (bool $follow, array $rules): Plan => self::builder($rules)->with(['id' => 'team_one', 'kind' => 'team', 'name' => 'One', 'pattern' => 'all at once', 'members' => [['who' => 'dana']], 'followRules' => $follow])
+            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'team_one', 'seconds' => 30, 'exits' => []]])->plan();
+        self::assertSame(['desk 0–20 not answered'], self::bars(self::call($team(true, $rules), $away)));
+        self::assertSame(['desk 0–0 not available', 'mobile 0–0 not available'], self::bars(self::call($team(true, []), $away)));
+        self::assertSame(['desk 0–30 not answered', 'mobile 0–30 not answered'], self::bars(self::call($team(false, []), $away)), 'Phones rung directly ring for somebody who is away.');
+        self::assertSame(['desk 0–0 not available', 'mobile 0–0 not available'], self::bars(self::call($team(false, []), ['statuses' => [['who' => 'dana', 'status' => 'signed out']]])));
+    }
+
+    public function testTheLiveStatusCountsUnlessAnotherIsAssumed(): void
+    {
+        $plan = self::plan([]);
+        $live = new LiveState([], ['dana' => Status::DoNotDisturb]);
+        $call = new TrialCall(PlanBuilder::NUMBER, Caller::parse('', 'GB'), Moment::parse('2026-11-27T10:00', 'Europe/London'));
+        self::assertSame('Finds Dana busy, then leaves a message with mbx_dana.', TraceReport::of((new Router())->trace($plan, $call, new Assumptions(), $live), $plan, 'UTC')['sentence']);
+        self::assertSame('Rings Dana for 25 s, then leaves a message with mbx_dana.', TraceReport::of((new Router())->trace($plan, $call, new Assumptions(statuses: ['dana' => Status::Available]), $live), $plan, 'UTC')['sentence']);
+    }
+
+    /** @param list<array<string, mixed>> $rules */
+    #[DataProvider('surprises')]
+    public function testWhatWouldSurprise(array $rules, string $words, bool $handOver = true): void
+    {
+        $messages = array_map(static fn (Finding $finding): string => $finding->problem->message, Findings::in(self::plan($rules, $handOver)));
+        self::assertContains($words, $messages);
+    }
+
+    /** @return iterable<array{0: list<array<string, mixed>>, 1: string, 2?: bool}> */
+    public static function surprises(): iterable
+    {
+        $two = ['id' => 'two', 'name' => 'Two'];
+        yield [[self::rule(['desk' => [0, 10]], []), $two + self::rule(['mobile' => [0, 10]], [], ['via' => 'direct'])], '“Two” never holds: “One” before it holds whenever it would.'];
+        yield [[self::rule([], ['nobody' => 'cid'])], 'Calls that Dana passes on come back to Dana.'];
+        yield [[self::rule(['desk' => [0, 10], 'mobile' => [15, 10]], [])], 'Step “ring Dana” is over after 15 s, before a stage of the rule “One” starts.', false];
+        yield [[self::rule(['desk' => [0, 10]], [], ['hours' => 'hrs_desk', 'states' => ['foggy']])], 'hrs_desk has no state “foggy” any more.'];
+    }
+
+    /** @param array<string, mixed> $rule */
+    #[DataProvider('badRules')]
+    public function testABadRuleIsRefusedAtTheField(array $rule, string $pointer): void
+    {
+        try {
+            self::plan([$rule + self::rule(['desk' => [0, 10]], [])]);
+            self::fail('This must be refused.');
+        } catch (InvalidData $invalid) {
+            self::assertStringEndsWith($pointer, $invalid->problems[0]->pointer);
+        }
+    }
+
+    /** @return iterable<array{array<string, mixed>, string}> */
+    public static function badRules(): iterable
+    {
+        yield [['stages' => [['phones' => [], 'after' => 0, 'seconds' => 10]]], '/rules/0/stages/0/phones'];
+        yield [['stages' => [['phones' => ['fax'], 'after' => 0, 'seconds' => 10]]], '/rules/0/stages/0/phones/0'];
+        yield [['stages' => [['phones' => ['desk'], 'after' => -5, 'seconds' => 10]]], '/rules/0/stages/0/after'];
+        yield [['stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 99999]]], '/rules/0/stages/0/seconds'];
+        yield [['when' => ['hours' => 'hrs_desk', 'states' => []]], '/rules/0/when/states'];
+        yield [['when' => ['callers' => ['Aunt May']]], '/rules/0/when/callers/0'];
+        yield [['then' => ['nobody' => 'mbx_none']], '/rules/0/then/nobody'];
+    }
+
+    /**
+     * @param array<string, array{int, int}> $stages after and seconds, by phone
+     * @param array<string, string>          $then
+     * @param array<string, mixed>           $when
+     *
+     * @return array<string, mixed>
+     */
+    private static function rule(array $stages, array $then, array $when = []): array
+    {
+        $list = [];
+        foreach ($stages as $phone => [$after, $seconds]) {
+            $list[] = ['phones' => [$phone], 'after' => $after, 'seconds' => $seconds];
+        }
+
+        return ['id' => 'one', 'name' => 'One', 'on' => true, 'when' => $when, 'stages' => $list, 'then' => $then];
+    }
+
+    /** @param list<array<string, mixed>> $rules */
+    private static function plan(array $rules, bool $handOver = true): Plan
+    {
+        return self::builder($rules)->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'dana', 'seconds' => 15, 'handOver' => $handOver, 'exits' => []]])->plan();
+    }
+
+    /** @param list<array<string, mixed>> $rules */
+    private static function builder(array $rules): PlanBuilder
+    {
+        $person = static fn (string $id, array $phones, ?string $mailbox, array $rules): array => ['id' => $id, 'kind' => 'person', 'name' => ucfirst($id), 'extension' => '', 'site' => 'sit_harbour', 'phones' => array_map(static fn (string $phone): array => ['id' => $phone, 'type' => 'desk', 'label' => $phone], $phones), 'mailbox' => $mailbox, 'rules' => $rules];
+
+        return (new PlanBuilder())->mailbox('mbx_dana')->mailbox('mbx_office')
+            ->hours('hrs_desk', [['days' => ['mo', 'tu', 'we', 'th', 'fr'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']])
+            ->journey('jrn_other', [['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx_office']])
+            ->with($person('dana', ['desk', 'mobile'], 'mbx_dana', $rules))
+            ->with($person('ben', ['desk'], null, []))
+            ->with($person('cid', ['desk'], null, [self::rule(['desk' => [0, 5]], ['nobody' => 'dana'])]));
+    }
+
+    /** @param array<string, mixed> $assume */
+    private static function call(Plan $plan, array $assume = []): Trace
+    {
+        return (new Router())->trace($plan, new TrialCall(PlanBuilder::NUMBER, Caller::parse('', 'GB'), Moment::parse('2026-11-27T10:00', 'Europe/London')), Assumptions::fromData($assume));
+    }
+
+    /** @return list<string> */
+    private static function bars(Trace $trace): array
+    {
+        return array_map(static fn ($rung): string => \sprintf('%s %d–%d %s', $rung->phone->label, $rung->from, $rung->until, $rung->outcome), $trace->rung);
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Api;
+
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Element\Status;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Time\Moment;
+use Meandros\Core\Wording\When;
+use Meandros\Server\Storage\Entity\PersonStatus;
+use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\Plans;
+use Meandros\Server\Storage\Statuses;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Statuses of people: live state, effective at once. */
+#[Route('/api/statuses')]
+final readonly class StatusController
+{
+    private const WHO = 'demo';
+
+    public function __construct(private Statuses $statuses, private Plans $plans)
+    {
+    }
+
+    #[Route('', methods: ['GET'])]
+    public function list(): JsonResponse
+    {
+        $rows = $this->statuses->all(time());
+        $plan = [] === $rows ? null : $this->plans->get('draft');
+
+        return new JsonResponse(['statuses' => array_map(static fn (PersonStatus $row): array => self::json($row, self::zone($plan, $row->person)), $rows)]);
+    }
+
+    /**
+     * @throws InvalidData
+     * @throws NotFound
+     */
+    #[Route('/{person}', methods: ['PUT'])]
+    public function set(string $person, Request $request): JsonResponse
+    {
+        $plan = $this->plans->get('draft');
+        if (null === $plan->get(Person::class, $person)) {
+            throw new NotFound(\sprintf('There is nobody "%s" in the plan.', $person));
+        }
+        $zone = self::zone($plan, $person);
+        $now = time();
+        [$status, $until] = JsonBody::read($request, static function (Input $in) use ($zone, $now): array {
+            $in->onlyFields(['status', 'until']);
+            /** @var Status $status */
+            $status = $in->field('status')->oneOf(Status::class, Status::Available);
+            $until = $in->field('until')->isGiven() ? self::moment($in->field('until'), $zone, $now) : null;
+
+            return [$status, $until];
+        });
+
+        return new JsonResponse(self::json($this->statuses->set($person, $status, $until, self::WHO, $now), $zone));
+    }
+
+    private static function moment(Input $in, string $zone, int $now): ?int
+    {
+        try {
+            $until = Moment::parse($in->text(40), $zone);
+        } catch (\InvalidArgumentException $invalid) {
+            $in->complain($invalid->getMessage(), 'Choose an existing date and time.');
+
+            return null;
+        }
+        if ($until <= $now) {
+            $in->complain(\sprintf('%s has passed already.', When::instant($until, $zone)), 'Choose a later end, or none.');
+        }
+
+        return $until;
+    }
+
+    private static function zone(?Plan $plan, string $person): string
+    {
+        return $plan?->get(Site::class, $plan->get(Person::class, $person)?->site)->zone ?? 'UTC';
+    }
+
+    /** @return array<string, mixed> */
+    private static function json(PersonStatus $row, string $zone): array
+    {
+        return [
+            'person' => $row->person,
+            'status' => $row->status->value,
+            'until' => null === $row->until ? null : Moment::format($row->until, $zone),
+            'setAt' => Moment::format($row->setAt, $zone),
+            'who' => $row->who,
+        ];
+    }
+}

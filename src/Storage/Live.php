@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Storage;
+
+use Meandros\Core\Live\LiveState;
+
+/** Everything that is not plan and takes effect at once. */
+final readonly class Live
+{
+    public function __construct(private Overrides $overrides, private Statuses $statuses)
+    {
+    }
+
+    public function state(): LiveState
+    {
+        return new LiveState($this->overrides->forced(), $this->statuses->now(time()));
+    }
+}
