@@ -102,4 +102,26 @@ for ($i = count($elements); $i < 10_000; ++$i) {
 $large = Plan::of('Large', $elements);
 printf("trace   plan of %s elements: %s (bar p95 5 ms)\n", number_format(count($large->elements())), figures(traces($large, $start)));
 printf("        reference: json_decode of the demo plan: %s\n", figures($decode));
+
+$staff = $plan->elements();
+$members = [];
+for ($i = 0; $i < 200; ++$i) {
+    $rule = static fn (string $id, array $when): array => ['id' => $id, 'name' => $id, 'on' => true, 'when' => $when, 'stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 20], ['phones' => ['mobile'], 'after' => 5, 'seconds' => 30]], 'next' => []];
+    $staff["per_more_$i"] = PlanCodec::element(['id' => "per_more_$i", 'kind' => 'person', 'name' => "Person $i", 'extension' => (string) (10_000 + $i), 'site' => 'sit_ternwick', 'mailbox' => null,
+        'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk'], ['id' => 'mobile', 'type' => 'outside', 'label' => 'Mobile', 'number' => sprintf('+447700900%03d', $i), 'askFirst' => true, 'ownMailbox' => 20]],
+        'rules' => [$rule('closed', ['hours' => 'hrs_bookings', 'states' => ['closed', 'holiday']]), $rule('team', ['via' => 'team'])]]);
+    $members[] = ['who' => "per_more_$i", 'tier' => 1 + intdiv($i, 25)];
+}
+$staff['team_wide'] = PlanCodec::element(['id' => 'team_wide', 'kind' => 'team', 'name' => 'Wide', 'pattern' => 'widening', 'members' => $members, 'memberSeconds' => 15, 'widenSeconds' => 5, 'followRules' => true]);
+$staff['num_wide'] = PlanCodec::element(['id' => 'num_wide', 'kind' => 'number', 'name' => 'Wide', 'number' => '+441632960199', 'site' => 'sit_ternwick', 'language' => 'en', 'target' => 'team_wide']);
+$wide = Plan::of('Wide', $staff);
+$router = new Router();
+$times = [];
+for ($i = 0; $i < 300; ++$i) {
+    $call = new TrialCall('+441632960199', Caller::parse('', 'GB'), $start + mt_rand(0, 365 * 86400));
+    $t = hrtime(true);
+    $router->trace($wide, $call, new Assumptions());
+    $times[] = (hrtime(true) - $t) / 1e6;
+}
+printf("ring    a widening team of 200 members with rules: %s (bar p95 5 ms)\n", figures($times));
 printf("memory  peak %.1f MB\n", memory_get_peak_usage() / 1048576);

@@ -118,7 +118,10 @@ final class DemoPlanTest extends TestCase
         yield 'lost property on a Wednesday morning' => [$lost, '2026-11-25T11:59:59', ['phones' => $answers('per_olive', 2)],
             'Hears “Lost property”, rings Lost property counter and is answered after 2 s, then talks to Olive Marsh.'];
         yield 'lost property at noon to the second' => [$lost, '2026-11-25T12:00:00', [], 'Hears “Lost property closed”, then leaves a message with Lost property mailbox.'];
-        yield 'straight to a person' => [$harbour, '2026-11-25T03:00', [], 'Rings Bea Longstaff for 25 s, then leaves a message with Reception mailbox.'];
+        yield 'straight to a person, at night: no phone rings in an empty office' => [$harbour, '2026-11-25T03:00', [], 'Leaves a message with Reception mailbox.'];
+        yield 'straight to a person, by day' => [$harbour, '2026-11-25T10:00', [], 'Rings Bea Longstaff for 25 s, then leaves a message with Reception mailbox.'];
+        yield 'an extension, out on the quay' => ['205', '2026-11-25T10:00', ['statuses' => [['who' => 'per_ines', 'status' => 'away']]], 'Rings Ines Carreira for 20 s, then leaves a message with Bookings mailbox.'];
+        yield 'an extension, desk then mobile' => ['205', '2026-11-25T10:00', [], 'Rings Ines Carreira for 30 s, then leaves a message with Bookings mailbox.'];
         yield 'straight to a team, which has no mailbox' => [$paris, '2026-11-25T10:00', [], 'Rings Réservations for 25 s, then the call ends because no step is left.'];
         yield 'the terminal at 11:30 in England is 12:30 in France: lunch' => [$gare, '2026-11-23T11:30', [], 'Leaves a message with Port office mailbox.'];
         yield 'the terminal on the day of the storm' => [$gare, '2026-11-26T09:00', [], 'Hears “Port closed by storm”, then the plan ends the call.'];

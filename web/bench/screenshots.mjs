@@ -17,7 +17,7 @@ const views = [
     ['holidays', `/holidays/cal_england?${quiet}`, 'light'],
     ['open-now', `/open-now?${quiet}`, 'light'],
     ['numbers', `/numbers?${quiet}`, 'light'],
-    ['people', `/people/per_ines?${moment}`, 'light'],
+    ['people', `/people/per_ines?to=205&at=2026-11-23T12:30:00`, 'light'],
     ['teams', `/teams/team_freight?to=%2B441632960150&at=2026-11-23T12:30:00`, 'light'],
     ['prompts', `/prompts/prm_bookings_lunch?${quiet}`, 'light'],
     ['mailboxes', `/mailboxes/mbx_bookings?${quiet}`, 'light'],

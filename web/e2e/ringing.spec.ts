@@ -109,3 +109,61 @@ test('people come from a file after a report, and go out as one', async ({ page 
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.locator('.list')).not.toContainText('Garrow, Ned');
 });
+
+test('answering rules: which holds and why not the others, edited in place, a rule that never holds', async ({
+    page,
+}) => {
+    await page.goto(address('/people/per_ines', { to: '205' }));
+    await expect(sentence(page)).toContainText(
+        'Rings Ines Carreira for 30 s, then leaves a message with Bookings mailbox',
+    );
+    const cards = page.locator('.rule-card');
+    await expect(cards.nth(1)).toContainText('holds in this call');
+    await page.getByLabel('Length of stage 1 of Desk, then mobile').fill('12');
+    await page.getByLabel('Length of stage 1 of Desk, then mobile').press('Enter');
+    await page.getByLabel('Start of stage 2 of Desk, then mobile').fill('15');
+    await page.getByLabel('Start of stage 2 of Desk, then mobile').press('Enter');
+    await expect(sentence(page)).toContainText('Rings Ines Carreira for 35 s');
+    await page.getByRole('button', { name: 'Add a rule' }).click();
+    await saved(page);
+    await expect(cards.nth(2)).toContainText(
+        '“Rule 3” never holds: “Desk, then mobile” before it holds whenever it would.',
+    );
+    await page.getByRole('button', { name: 'Move Rule 3 up' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(cards.nth(1)).toContainText('holds in this call');
+    await expect(sentence(page)).toContainText('then leaves a message with Groups mailbox');
+    await page.getByRole('switch', { name: 'The rule Rule 3 is on' }).click();
+    await expect(sentence(page)).toContainText('Rings Ines Carreira for 35 s');
+    await page.goto(address('/', { to: '205', phones: 'per_ines~away~0' }));
+    await expect(page.locator('.way')).toContainText('The rule “Out on the quay” holds.');
+});
+
+test('forward everything is one click; a stage without a phone cannot be made', async ({ page }) => {
+    await page.goto(address('/people/per_ines', { to: '205' }));
+    await page.getByRole('button', { name: 'Forward everything' }).click();
+    await saved(page);
+    await expect(sentence(page)).toHaveText(/^.*Leaves a message with Groups mailbox\./);
+    await choose(page, 'Nobody answers, by Forward everything', 'Dana Whitlock');
+    await expect(sentence(page)).toContainText('rings Dana Whitlock for 25 s', { ignoreCase: true });
+});
+
+test('a status is set on screen and takes effect at once', async ({ page, request }) => {
+    await page.goto(address('/people/per_ines', { to: '205', in: 'live' }));
+    await choose(page, 'Status now', 'do not disturb');
+    await expect(sentence(page)).toContainText('Finds Ines Carreira busy');
+    await choose(page, 'Status now', 'away');
+    await expect(sentence(page)).toContainText('Rings Ines Carreira for 20 s');
+    await request.put('/api/statuses/per_ines', { data: { status: 'available' } });
+});
+
+test('a step hands the call over for good', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_reception', { to: '+441632960101' }));
+    const row = page.getByRole('row').filter({ hasText: 'Ring ' }).first();
+    await row.hover();
+    await row.getByRole('button', { name: 'Edit step ring' }).click();
+    await choose(page, 'Person or team', 'Ines Carreira');
+    await choose(page, 'Try or hand over', 'for good: their rules decide');
+    await page.getByRole('button', { name: 'Done' }).click();
+    await expect(page.getByRole('row').filter({ hasText: 'Hand the call over to Ines Carreira' })).toBeVisible();
+});

@@ -117,6 +117,7 @@ final class PeopleImport
             $site->id(),
             $phones,
             $mailbox?->id() ?? $same?->mailbox,
+            $same->rules ?? [],
         );
 
         return new PersonOutcome($row, $person, null !== $same, [], null !== $same && $same->toJson() === $person->toJson());

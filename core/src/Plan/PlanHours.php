@@ -21,6 +21,8 @@ final class PlanHours
 {
     /** @var array<string, HoursBook> */
     private array $books = [];
+    /** @var array{string, int, Reading|null} the last reading */
+    private array $last = ['', 0, null];
 
     /** @param list<Override> $overrides of any hours, the latest last */
     public function __construct(private readonly Plan $plan, private readonly array $overrides = [])
@@ -35,7 +37,13 @@ final class PlanHours
 
     public function read(Hours $hours, int $instant): Reading
     {
-        return ($this->books[$hours->id()] ??= new HoursBook($this->timetable($hours)))->read($instant);
+        [$id, $last] = [$hours->id(), $this->last];
+        // The rules of a whole team ask for the same hours at the same second.
+        if ($id !== $last[0] || $instant !== $last[1] || null === $last[2]) {
+            $this->last = $last = [$id, $instant, ($this->books[$id] ??= new HoursBook($this->timetable($hours)))->read($instant)];
+        }
+
+        return $last[2];
     }
 
     /**

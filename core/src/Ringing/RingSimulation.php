@@ -13,9 +13,12 @@ use Meandros\Core\Plan\Step\RingStep;
  * does. A phone's own mailbox takes calls like anybody, unless it is asked first. Busy, unreachable and switched-off
  * phones do not ring and take no time.
  */
-final readonly class RingSimulation
+final class RingSimulation
 {
-    public function __construct(private Assumptions $assumptions)
+    /** @var array<string, Fate> by phone */
+    private array $fates = [];
+
+    public function __construct(private readonly Assumptions $assumptions)
     {
     }
 
@@ -88,7 +91,10 @@ final readonly class RingSimulation
 
     private function fate(RingPhone $phone): Fate
     {
-        return Fate::of($phone, $this->assumptions->of($phone->names()));
+        // A phone may be rung by its own rule and be asked first by a team: the two are different fates.
+        $key = $phone->askFirst ? $phone->id.'?' : $phone->id;
+
+        return $this->fates[$key] ??= Fate::of($phone, $this->assumptions->of($phone->names()));
     }
 
     /** Seconds after which all phones of a member have fallen silent by themselves. */

@@ -152,7 +152,7 @@ final class AnsweringTest extends TestCase
         yield [['stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 99999]]], '/rules/0/stages/0/seconds'];
         yield [['when' => ['hours' => 'hrs_desk', 'states' => []]], '/rules/0/when/states'];
         yield [['when' => ['callers' => ['Aunt May']]], '/rules/0/when/callers/0'];
-        yield [['then' => ['nobody' => 'mbx_none']], '/rules/0/then/nobody'];
+        yield [['next' => ['nobody' => 'mbx_none']], '/rules/0/next/nobody'];
     }
 
     /**
@@ -169,7 +169,7 @@ final class AnsweringTest extends TestCase
             $list[] = ['phones' => [$phone], 'after' => $after, 'seconds' => $seconds];
         }
 
-        return ['id' => 'one', 'name' => 'One', 'on' => true, 'when' => $when, 'stages' => $list, 'then' => $then];
+        return ['id' => 'one', 'name' => 'One', 'on' => true, 'when' => $when, 'stages' => $list, 'next' => $then];
     }
 
     /** @param list<array<string, mixed>> $rules */

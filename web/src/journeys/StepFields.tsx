@@ -128,6 +128,7 @@ export function StepFields({
 
 function RingFields({ step, onChange }: { step: Extract<Step, { do: 'ring' }>; onChange: (step: Step) => void }) {
     const plan = usePlan();
+    const person = plan?.get('person', step.target);
     const [outside, setOutside] = useState(step.target?.startsWith('+') ?? false);
     const { moment } = useMoment();
     // A journey belongs to no site: numbers are read as they are dialled where the tried number is.
@@ -162,15 +163,31 @@ function RingFields({ step, onChange }: { step: Extract<Step, { do: 'ring' }>; o
                     onChange={(target) => onChange({ ...step, target })}
                 />
             )}
-            for{' '}
-            <NumberInput
-                label="Seconds to ring"
-                unit="s"
-                min={1}
-                max={600}
-                value={step.seconds}
-                onSave={(seconds) => onChange({ ...step, seconds })}
-            />
+            {person && (
+                <Select
+                    size="small"
+                    aria-label="Try or hand over"
+                    value={step.handOver ? 'over' : 'try'}
+                    options={[
+                        { value: 'try', label: 'and come back' },
+                        { value: 'over', label: 'for good: their rules decide' },
+                    ]}
+                    onChange={(choice) => onChange({ ...step, handOver: choice === 'over' })}
+                />
+            )}
+            {!(person && step.handOver) && (
+                <>
+                    for{' '}
+                    <NumberInput
+                        label="Seconds to ring"
+                        unit="s"
+                        min={1}
+                        max={600}
+                        value={step.seconds}
+                        onSave={(seconds) => onChange({ ...step, seconds })}
+                    />
+                </>
+            )}
         </>
     );
 }

@@ -38,7 +38,12 @@ export function StepSentence({ step }: { step: Step }) {
                 </span>
             );
         case 'ring':
-            return (
+            return step.handOver ? (
+                <span>
+                    Hand the call over to <Name id={step.target} missing="nobody yet" />
+                    <span className="quiet"> for good: their answering rules decide</span>
+                </span>
+            ) : (
                 <span>
                     Ring <Name id={step.target} missing="nobody yet" /> for {step.seconds} s
                 </span>

@@ -133,7 +133,7 @@ export function newStep(kind: Step['do'], steps: Step[]): Step {
         case 'menu':
             return { id, do: 'menu', prompt: null, wait: 5, tries: 2, exits: [{ on: '1', label: '', steps: [] }] };
         case 'ring':
-            return { id, do: 'ring', target: null, seconds: 20, exits: [] };
+            return { id, do: 'ring', target: null, seconds: 20, handOver: false, exits: [] };
         case 'message':
             return { id, do: 'message', mailbox: null };
         case 'go':

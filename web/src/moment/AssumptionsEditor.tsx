@@ -1,16 +1,16 @@
 import { Button, Checkbox, Input, Select } from 'antd';
-import type { PhoneAssumption } from '../api/types';
 import { type PlanIndex, usePlan } from '../plan/usePlan';
 import { NumberInput } from '../ui/NumberInput';
-import { type Moment, useMoment } from './useMoment';
+import { ASSUMED_STATUSES, type Assumed, type Moment, useMoment } from './useMoment';
 
-const DOES = [
+const DOES: { value: Assumed['does']; label: string }[] = [
     { value: 'answers', label: 'answers after' },
     { value: 'busy', label: 'is busy' },
     { value: 'unreachable', label: 'is unreachable' },
     { value: 'refuses', label: 'refuses after' },
     { value: 'rings', label: 'does not answer' },
-] as const;
+    ...ASSUMED_STATUSES.map((value) => ({ value, label: `status: ${value}` })),
+];
 
 /** What a trial call takes for granted: who does what, which keys are pressed, how long the caller waits. */
 export function AssumptionsEditor() {
@@ -28,7 +28,7 @@ export function AssumptionsEditor() {
                 : []),
         ]),
     ];
-    const set = (i: number, part: Partial<PhoneAssumption>) =>
+    const set = (i: number, part: Partial<Assumed>) =>
         change({ phones: moment.phones.map((one, j) => (i === j ? { ...one, ...part } : one)) });
 
     return (

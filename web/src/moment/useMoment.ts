@@ -1,6 +1,16 @@
 import { useCallback, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import type { PhoneAssumption, TrialCall } from '../api/types';
+import type { PhoneAssumption, Status, TrialCall } from '../api/types';
+
+/** What a phone does, or what the status of its owner is. */
+export interface Assumed {
+    who: string;
+    does: PhoneAssumption['does'] | Status;
+    after: number;
+}
+
+export const ASSUMED_STATUSES: Status[] = ['available', 'away', 'do not disturb', 'on leave', 'signed out'];
+const isStatus = (does: Assumed['does']): does is Status => (ASSUMED_STATUSES as string[]).includes(does);
 
 /** The chosen moment and call, as it stands in the address: a link to it shows a colleague the same answer. */
 export interface Moment {
@@ -11,7 +21,7 @@ export interface Moment {
     zone: string;
     in: string;
     keys: string;
-    phones: PhoneAssumption[];
+    phones: Assumed[];
     patience: number | null;
     /** As if nobody had forced hours into a state. */
     unforced: boolean;
@@ -55,7 +65,7 @@ export function readMoment(params: URLSearchParams): Moment {
             .filter(Boolean)
             .map((one) => {
                 const [who = '*', does = 'answers', after = '0'] = one.split('~');
-                return { who, does: does as PhoneAssumption['does'], after: Number(after) || 0 };
+                return { who, does: does as Assumed['does'], after: Number(after) || 0 };
             }),
         patience: patience > 0 ? patience : null,
         unforced: params.has('unforced'),
@@ -90,7 +100,14 @@ export function toTrialCall(moment: Moment): TrialCall {
         ...(moment.zone ? { zone: moment.zone } : {}),
         assume: {
             keys: [...moment.keys.replaceAll(/[^0-9*#]/g, '')],
-            phones: moment.phones,
+            phones: moment.phones.flatMap(({ who, does, after }) => (isStatus(does) ? [] : [{ who, does, after }])),
+            ...(moment.phones.some((one) => isStatus(one.does))
+                ? {
+                      statuses: moment.phones.flatMap(({ who, does }) =>
+                          isStatus(does) ? [{ who: who.split('/')[0] ?? who, status: does }] : [],
+                      ),
+                  }
+                : {}),
             ...(moment.patience ? { patience: moment.patience } : {}),
             ...(moment.unforced ? { withoutOverrides: true } : {}),
             ...(Object.keys(moment.last).length > 0

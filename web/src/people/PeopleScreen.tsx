@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import type { Person, Phone } from '../api/types';
+import type { Person, Phone, Trace } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { usePlan } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
@@ -8,8 +8,10 @@ import { Field } from '../ui/Field';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { TextField } from '../ui/TextField';
 import { useFindings } from '../ui/useFindings';
+import { AnsweringRules } from './AnsweringRules';
 import { PeopleFiles } from './PeopleFiles';
 import { PhoneRow } from './PhoneRow';
+import { StatusNow } from './StatusNow';
 
 export function PeopleScreen() {
     const { data: trace } = useAnswer();
@@ -77,6 +79,7 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                         />
                     )}
                 </Field>
+                <StatusNow person={value} />
             </div>
             <h2>Phones</h2>
             {value.phones.length === 0 && <p className="quiet">No phone: nothing rings for {value.name}.</p>}
@@ -101,8 +104,23 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                     onAdd={(phone) => change({ ...value, phones: [...value.phones, phone] })}
                 />
             )}
+            <AnsweringRules
+                value={value}
+                change={change}
+                error={error}
+                disabled={disabled}
+                finding={findings}
+                holds={ruleInForce(trace, value.id)}
+            />
         </>
     );
+}
+
+/** Which of a person's rules decided in the trial call. */
+function ruleInForce(trace: Trace | undefined, person: string): string | undefined {
+    const event = trace?.events.find((one) => (one.what as { target?: unknown }).target === person);
+    const { rule } = (event?.because ?? {}) as { rule?: unknown };
+    return typeof rule === 'string' ? rule : undefined;
 }
 
 /** An outside phone comes with its number at once: without one it could not be saved. */

@@ -20,6 +20,7 @@ const person = (id: string, at: string, extension: string): Element => ({
     site: at,
     phones: [],
     mailbox: null,
+    rules: [],
 });
 const plan = (...elements: Element[]) =>
     indexOf({ name: 'Test', elements, international: {}, revisions: {}, undo: null, redo: null } as Plan);

@@ -27,10 +27,15 @@ export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Elem
         return { kind, name, zone: 'Europe/London', country: 'GB', language: 'en', address: '' } as Omit<Element, 'id'>;
     if (kind === 'prompt') return { kind, name, scripts: { en: '' } } as Omit<Element, 'id'>;
     if (kind === 'team')
-        return { kind, name, pattern: 'all at once', members: [], memberSeconds: 15, widenSeconds: 10 } as Omit<
-            Element,
-            'id'
-        >;
+        return {
+            kind,
+            name,
+            pattern: 'all at once',
+            members: [],
+            memberSeconds: 15,
+            widenSeconds: 10,
+            followRules: false,
+        } as Omit<Element, 'id'>;
     if (kind === 'mailbox')
         return { kind, name, owners: [], notify: [], greeting: null, longestSeconds: 180 } as Omit<Element, 'id'>;
     if (kind === 'journey') return { kind, name, steps: [] as Step[] } as Omit<Element, 'id'>;
@@ -44,6 +49,7 @@ export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Elem
             site: site.id,
             phones: [{ id: 'desk', type: 'desk', label: 'Desk phone', on: true, askFirst: false }],
             mailbox: null,
+            rules: [],
         } as Omit<Element, 'id'>;
     }
     if (kind === 'hours') {

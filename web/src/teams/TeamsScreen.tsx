@@ -81,6 +81,22 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                 </p>
             )}
             {value.pattern === 'rotating' && <RangLast team={value} />}
+            <Field label="Which phones of a member ring" wide>
+                {(a11y) => (
+                    <Radio.Group
+                        id={a11y.id}
+                        aria-label="Which phones of a member ring"
+                        className="stacked"
+                        value={value.followRules}
+                        disabled={disabled}
+                        onChange={(event) => change({ ...value, followRules: event.target.value })}
+                        options={[
+                            { value: false, label: 'All of them, also of somebody who is away: the team decides' },
+                            { value: true, label: 'As the member’s answering rules say: the member decides' },
+                        ]}
+                    />
+                )}
+            </Field>
             <h2>Members</h2>
             {value.members.length === 0 && <p className="quiet">Nobody is in this team, so nothing rings.</p>}
             {value.members.length > 0 && findings('/members') && <p className="notice">{findings('/members')}</p>}

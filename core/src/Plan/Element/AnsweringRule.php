@@ -38,7 +38,7 @@ final readonly class AnsweringRule
     /** @param list<string> $phones ids of the person's phones */
     public static function fromJson(Input $in, array $phones): self
     {
-        $in->onlyFields(['id', 'name', 'on', 'when', 'stages', 'then']);
+        $in->onlyFields(['id', 'name', 'on', 'when', 'stages', 'next']);
         $when = $in->field('when');
         $statuses = $callers = $states = $stages = $then = [];
         if ($when->isGiven()) {
@@ -71,9 +71,9 @@ final readonly class AnsweringRule
                 $stages[] = $stage;
             }
         }
-        $in->field('then')->isGiven() && $in->field('then')->onlyFields(self::OUTCOMES);
+        $in->field('next')->isGiven() && $in->field('next')->onlyFields(self::OUTCOMES);
         foreach (self::OUTCOMES as $outcome) {
-            $then[$outcome] = $in->field('then')->field($outcome)->reference();
+            $then[$outcome] = $in->field('next')->field($outcome)->reference();
         }
 
         return new self($in->field('id')->id(), $in->field('name')->text(60), $in->field('on')->flag(true), $hours, $states, $statuses, $via, $callers, $stages, $then);
@@ -85,7 +85,7 @@ final readonly class AnsweringRule
         $references = null === $this->hours ? [] : [new Reference($this->hours, $pointer.'/when/hours', [Kind::Hours], 'decides an answering rule')];
         foreach ($this->then as $outcome => $target) {
             if (null !== $target) {
-                $references[] = new Reference($target, \sprintf('%s/then/%s', $pointer, $outcome), [Kind::Mailbox, Kind::Person, Kind::Team, Kind::Journey], 'passes calls on to it');
+                $references[] = new Reference($target, \sprintf('%s/next/%s', $pointer, $outcome), [Kind::Mailbox, Kind::Person, Kind::Team, Kind::Journey], 'passes calls on to it');
             }
         }
 
@@ -103,7 +103,7 @@ final readonly class AnsweringRule
                 'via' => $this->via->value, 'callers' => $this->callers,
             ],
             'stages' => array_map(static fn (RuleStage $stage): array => $stage->toJson(), $this->stages),
-            'then' => $this->then,
+            'next' => $this->then,
         ];
     }
 }
