@@ -4,7 +4,7 @@ import { api, ask } from '../api/client';
 import type { Hours, HoursState, Season } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
-import { ElementPicker } from '../ui/ElementPicker';
+import { SiteField } from '../ui/ElementField';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { IcsImport } from '../ui/IcsImport';
@@ -24,19 +24,12 @@ export function Timetable(props: EditorProps<Hours> & { now: HoursState | undefi
     return (
         <>
             <div className="fields">
-                <Field label="Site" error={error('/site')}>
-                    {(a11y) => (
-                        <ElementPicker
-                            id={a11y.id}
-                            status={a11y.status}
-                            label="Site"
-                            kinds={['site']}
-                            value={value.site}
-                            disabled={disabled}
-                            onChange={(id) => id && change({ ...value, site: id })}
-                        />
-                    )}
-                </Field>
+                <SiteField
+                    value={value.site}
+                    error={error('/site')}
+                    disabled={disabled}
+                    onChange={(id) => change({ ...value, site: id })}
+                />
                 <Field
                     label="Keeps the time of"
                     hint={

@@ -1,6 +1,6 @@
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
-import type { Exit, Hours, Step } from '../api/types';
+import type { Exit, Hours, Kind, Step } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
@@ -31,36 +31,33 @@ export function StepFields({
             {step.do === 'say' && (
                 <>
                     Say{' '}
-                    <ElementPicker
-                        autoFocus
+                    <Pick
                         label="Prompt"
-                        kinds={['prompt']}
+                        kind="prompt"
                         value={step.prompt}
-                        onChange={(prompt) => onChange({ ...step, prompt })}
+                        onPick={(prompt) => onChange({ ...step, prompt })}
                     />
                 </>
             )}
             {step.do === 'hours' && (
                 <>
                     Look at{' '}
-                    <ElementPicker
-                        autoFocus
+                    <Pick
                         label="Hours"
-                        kinds={['hours']}
+                        kind="hours"
                         value={step.hours}
-                        onChange={(next) => onChange({ ...step, hours: next })}
+                        onPick={(next) => onChange({ ...step, hours: next })}
                     />
                 </>
             )}
             {step.do === 'menu' && (
                 <>
                     Ask with{' '}
-                    <ElementPicker
-                        autoFocus
+                    <Pick
                         label="Prompt"
-                        kinds={['prompt']}
+                        kind="prompt"
                         value={step.prompt}
-                        onChange={(prompt) => onChange({ ...step, prompt })}
+                        onPick={(prompt) => onChange({ ...step, prompt })}
                     />
                     wait{' '}
                     <NumberInput
@@ -86,24 +83,22 @@ export function StepFields({
             {step.do === 'message' && (
                 <>
                     Take a message into{' '}
-                    <ElementPicker
-                        autoFocus
+                    <Pick
                         label="Mailbox"
-                        kinds={['mailbox']}
+                        kind="mailbox"
                         value={step.mailbox}
-                        onChange={(mailbox) => onChange({ ...step, mailbox })}
+                        onPick={(mailbox) => onChange({ ...step, mailbox })}
                     />
                 </>
             )}
             {step.do === 'go' && (
                 <>
                     Go on in{' '}
-                    <ElementPicker
-                        autoFocus
+                    <Pick
                         label="Journey"
-                        kinds={['journey']}
+                        kind="journey"
                         value={step.journey}
-                        onChange={(journey) => onChange({ ...step, journey })}
+                        onPick={(journey) => onChange({ ...step, journey })}
                     />
                 </>
             )}
@@ -124,6 +119,21 @@ export function StepFields({
             </Button>
         </div>
     );
+}
+
+/** What a step is about, chosen or made right there. */
+function Pick({
+    label,
+    kind,
+    value,
+    onPick,
+}: {
+    label: string;
+    kind: Kind;
+    value: string | null;
+    onPick: (id: string | null) => void;
+}) {
+    return <ElementPicker autoFocus label={label} kinds={[kind]} value={value} onChange={onPick} />;
 }
 
 function RingFields({ step, onChange }: { step: Extract<Step, { do: 'ring' }>; onChange: (step: Step) => void }) {

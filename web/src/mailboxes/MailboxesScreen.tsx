@@ -2,7 +2,7 @@ import { Select } from 'antd';
 import type { Mailbox } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { usePlan } from '../plan/usePlan';
-import { ElementPicker } from '../ui/ElementPicker';
+import { ElementField } from '../ui/ElementField';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { NumberInput } from '../ui/NumberInput';
@@ -52,21 +52,16 @@ function MailboxEditor({ value, change, error, disabled }: EditorProps<Mailbox>)
                     />
                 )}
             </Field>
-            <Field label="Greeting" hint="Callers hear it before they speak" error={error('/greeting')}>
-                {(a11y) => (
-                    <ElementPicker
-                        id={a11y.id}
-                        status={a11y.status}
-                        label="Greeting"
-                        kinds={['prompt']}
-                        clearable
-                        placeholder="none"
-                        value={value.greeting}
-                        disabled={disabled}
-                        onChange={(greeting) => change({ ...value, greeting })}
-                    />
-                )}
-            </Field>
+            <ElementField
+                label="Greeting"
+                hint="Callers hear it before they speak"
+                error={error('/greeting')}
+                kind="prompt"
+                none="none"
+                value={value.greeting}
+                disabled={disabled}
+                onChange={(greeting) => change({ ...value, greeting })}
+            />
             <Field label="Longest message" error={error('/longestSeconds')}>
                 {(a11y) => (
                     <NumberInput

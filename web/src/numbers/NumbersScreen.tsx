@@ -8,6 +8,7 @@ import { useMoment } from '../moment/useMoment';
 import { usualSite } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';
+import { SiteField } from '../ui/ElementField';
 import { ElementPicker } from '../ui/ElementPicker';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
@@ -49,19 +50,13 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
                     error={error('/number')}
                     onSave={(number) => change({ ...value, number })}
                 />
-                <Field label="Site" hint="Its country says how numbers are typed" error={error('/site')}>
-                    {(a11y) => (
-                        <ElementPicker
-                            id={a11y.id}
-                            status={a11y.status}
-                            label="Site"
-                            kinds={['site']}
-                            value={value.site}
-                            disabled={disabled}
-                            onChange={(site) => site && change({ ...value, site })}
-                        />
-                    )}
-                </Field>
+                <SiteField
+                    value={value.site}
+                    hint="Its country says how numbers are typed"
+                    error={error('/site')}
+                    disabled={disabled}
+                    onChange={(site) => change({ ...value, site })}
+                />
                 <LanguageSelect
                     value={value.language}
                     disabled={disabled}

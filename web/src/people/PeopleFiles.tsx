@@ -1,10 +1,11 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { App, Button, Checkbox, Modal } from 'antd';
-import { useId, useRef, useState } from 'react';
-import { api, ask, RefusedError } from '../api/client';
+import { useState } from 'react';
+import { api, ask } from '../api/client';
 import { useMoment } from '../moment/useMoment';
 import { useEdit } from '../plan/useEdit';
 import { patchDraft } from '../plan/usePlan';
+import { FileButton, whyRefused } from '../ui/FileButton';
 
 interface Row {
     line: number;
@@ -21,8 +22,6 @@ export function PeopleFiles() {
     const { message } = App.useApp();
     const { complain } = useEdit();
     const queries = useQueryClient();
-    const id = useId();
-    const input = useRef<HTMLInputElement>(null);
     const [text, setText] = useState('');
     const [rows, setRows] = useState<Row[]>();
     const [problem, setProblem] = useState<string>();
@@ -32,20 +31,16 @@ export function PeopleFiles() {
     const refused = of('refused');
     const takes = of('added').length + of('changed').length;
 
-    const look = async (file: File | undefined) => {
-        if (!file) return;
+    const look = async (read: string) => {
         setProblem(undefined);
         setLeaveOut(false);
-        const read = await file.text();
         try {
             const found = await ask(api.POST('/api/plans/draft/people/preview', { body: { text: read } }));
             setText(read);
             setRows(found.rows);
         } catch (error) {
-            const first = error instanceof RefusedError ? error.problem.errors?.[0] : undefined;
-            setProblem(first ? `${first.detail} ${first.remedy}` : String(error));
+            setProblem(whyRefused(error));
         }
-        if (input.current) input.current.value = '';
     };
     const take = async () => {
         setBusy(true);
@@ -70,21 +65,12 @@ export function PeopleFiles() {
                     vCards
                 </Button>
                 {moment.in === 'draft' && (
-                    <>
-                        <input
-                            ref={input}
-                            id={id}
-                            type="file"
-                            accept=".csv,.vcf,text/csv,text/vcard"
-                            className="hidden"
-                            tabIndex={-1}
-                            aria-label="File of people"
-                            onChange={(event) => look(event.target.files?.[0])}
-                        />
-                        <Button size="small" onClick={() => input.current?.click()}>
-                            Bring in …
-                        </Button>
-                    </>
+                    <FileButton
+                        label="Bring in …"
+                        fileLabel="File of people"
+                        accept=".csv,.vcf,text/csv,text/vcard"
+                        onText={look}
+                    />
                 )}
             </div>
             {problem && (

@@ -2,9 +2,8 @@ import { Button } from 'antd';
 import type { Person, Phone, Trace } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { usePlan } from '../plan/usePlan';
-import { ElementPicker } from '../ui/ElementPicker';
+import { ElementField, SiteField } from '../ui/ElementField';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
-import { Field } from '../ui/Field';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { TextField } from '../ui/TextField';
 import { useFindings } from '../ui/useFindings';
@@ -47,38 +46,22 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                     hint="2 to 6 digits, or empty"
                     onSave={(extension) => change({ ...value, extension })}
                 />
-                <Field label="Site" error={error('/site')}>
-                    {(a11y) => (
-                        <ElementPicker
-                            id={a11y.id}
-                            status={a11y.status}
-                            label="Site"
-                            kinds={['site']}
-                            value={value.site}
-                            disabled={disabled}
-                            onChange={(site) => site && change({ ...value, site })}
-                        />
-                    )}
-                </Field>
-                <Field
+                <SiteField
+                    value={value.site}
+                    error={error('/site')}
+                    disabled={disabled}
+                    onChange={(site) => change({ ...value, site })}
+                />
+                <ElementField
                     label="Own mailbox"
                     hint="Takes their direct calls when nobody answers"
                     error={error('/mailbox')}
-                >
-                    {(a11y) => (
-                        <ElementPicker
-                            id={a11y.id}
-                            status={a11y.status}
-                            label="Own mailbox"
-                            kinds={['mailbox']}
-                            clearable
-                            placeholder="none"
-                            value={value.mailbox}
-                            disabled={disabled}
-                            onChange={(mailbox) => change({ ...value, mailbox })}
-                        />
-                    )}
-                </Field>
+                    kind="mailbox"
+                    none="none"
+                    value={value.mailbox}
+                    disabled={disabled}
+                    onChange={(mailbox) => change({ ...value, mailbox })}
+                />
                 <StatusNow person={value} />
             </div>
             <h2>Phones</h2>

@@ -1,7 +1,7 @@
-import { Button, Modal } from 'antd';
-import { useId, useRef, useState } from 'react';
-import { RefusedError } from '../api/client';
+import { Modal } from 'antd';
+import { useState } from 'react';
 import type { Element, ImportPreview } from '../api/types';
+import { FileButton, whyRefused } from './FileButton';
 
 /** Reads an .ics file, shows what it would do, and takes it over only when asked to. */
 export function IcsImport({
@@ -13,41 +13,27 @@ export function IcsImport({
     onTake: (element: Element) => void;
     about: string;
 }) {
-    const id = useId();
-    const input = useRef<HTMLInputElement>(null);
     const [found, setFound] = useState<ImportPreview>();
     const [problem, setProblem] = useState<string>();
 
-    const read = async (file: File | undefined) => {
-        if (!file) return;
+    const read = async (text: string) => {
         setProblem(undefined);
         try {
-            setFound(await preview(await file.text()));
+            setFound(await preview(text));
         } catch (error) {
-            const first = error instanceof RefusedError ? error.problem.errors?.[0] : undefined;
-            setProblem(
-                first ? `${first.detail} ${first.remedy}` : error instanceof Error ? error.message : String(error),
-            );
+            setProblem(whyRefused(error));
         }
-        if (input.current) input.current.value = '';
     };
     const changes = (found?.added.length ?? 0) + (found?.changed.length ?? 0);
 
     return (
         <>
-            <input
-                ref={input}
-                id={id}
-                type="file"
+            <FileButton
+                label="Bring in an .ics file …"
+                fileLabel="Calendar file"
                 accept=".ics,text/calendar"
-                className="hidden"
-                tabIndex={-1}
-                aria-label="Calendar file"
-                onChange={(event) => read(event.target.files?.[0])}
+                onText={read}
             />
-            <Button size="small" onClick={() => input.current?.click()}>
-                Bring in an .ics file …
-            </Button>
             {problem && (
                 <p className="alarm" role="alert">
                     {problem}
