@@ -34,6 +34,15 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
         setErrors([]);
     }, []);
 
+    // What was saved comes back through the plan a moment later: until then it is shown from here, or the screen
+    // would flash back to what was before and lose what is being typed.
+    const settle = useCallback(() => {
+        latest.current = null;
+        setSaving('saved');
+        setErrors([]);
+        setTimeout(() => latest.current === null && setUnsaved(null));
+    }, []);
+
     // biome-ignore lint/correctness/useExhaustiveDependencies: another element starts afresh
     useEffect(reset, [stored.id]);
 
@@ -44,7 +53,7 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
             setSaving('saving');
             try {
                 await save(next);
-                if (latest.current === next) reset();
+                if (latest.current === next) settle();
             } catch (error) {
                 if (latest.current !== next) return;
                 const problem = error instanceof RefusedError ? error.problem : undefined;
@@ -52,7 +61,7 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
                 setSaving(problem?.status === 412 ? 'stale' : problem?.status === 422 ? 'refused' : 'offline');
             }
         },
-        [save, reset],
+        [save, settle],
     );
 
     const retry = useCallback(async () => {
