@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Tests;
 
+use Meandros\Server\Storage\Entity\HoursOverride;
+use Meandros\Server\Storage\Overrides;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Overrides, calendars, files and years over HTTP. */
@@ -27,6 +29,17 @@ final class HoursApiTest extends ApiTestCase
         $this->assertStatus(404, 'It was lifted already.');
         $list = $this->send('GET', '/api/overrides');
         self::assertSame([[], ['Calm again', 'Force 10']], [$list['on'], array_column($list['past'], 'reason')]);
+    }
+
+    public function testAnOverrideThatHoldsIsNotForgottenBehindManyThatAreOver(): void
+    {
+        $this->send('POST', '/api/overrides', ['hours' => 'hrs_port', 'state' => 'storm', 'reason' => 'Force 10', 'ends' => 'until lifted']);
+        $overrides = self::getContainer()->get(Overrides::class);
+        for ($i = 1; $i <= 210; ++$i) {
+            $overrides->force(new HoursOverride('hrs_lost', 'closed', 'Tea '.$i, 'at', time() + $i, 'demo', time() + $i - 1));
+        }
+        self::assertContains('Force 10', array_column($this->send('GET', '/api/overrides')['on'], 'reason'));
+        self::assertSame('storm', $this->state('live', 'hrs_port')['state']);
     }
 
     /** @param array<string, mixed> $body */

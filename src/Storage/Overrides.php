@@ -25,10 +25,15 @@ final readonly class Overrides
         return array_map(static fn (HoursOverride $row): Override => $row->toOverride(), array_reverse($this->all()));
     }
 
-    /** @return list<HoursOverride> the latest first */
+    /** @return list<HoursOverride> the latest first: so many, and of those before them the ones that still hold */
     public function all(): array
     {
-        return $this->entities->getRepository(HoursOverride::class)->findBy([], ['setAt' => 'DESC', 'id' => 'DESC'], self::MOST_LISTED);
+        $latest = $this->entities->getRepository(HoursOverride::class)->findBy([], ['setAt' => 'DESC', 'id' => 'DESC'], self::MOST_LISTED);
+        /** @var list<HoursOverride> $open */
+        $open = $this->entities->createQuery('SELECT o FROM '.HoursOverride::class.' o WHERE o.liftedAt IS NULL AND (o.until IS NULL OR o.until > :now) ORDER BY o.setAt DESC, o.id DESC')
+            ->setParameter('now', time())->getResult();
+
+        return [...$latest, ...array_filter($open, static fn (HoursOverride $row): bool => !\in_array($row, $latest, true))];
     }
 
     /** Ends what is forced on the same hours. */

@@ -19,11 +19,6 @@ final readonly class Preview
     {
     }
 
-    public function changesAnything(): bool
-    {
-        return [] !== $this->added || [] !== $this->changed;
-    }
-
     /** @return array<string, mixed> */
     public function toJson(): array
     {

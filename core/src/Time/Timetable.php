@@ -24,10 +24,4 @@ final readonly class Timetable
         public array $overrides = [],
     ) {
     }
-
-    /** @param list<Override> $overrides */
-    public function with(array $overrides): self
-    {
-        return new self($this->zone, $this->defaultState, $this->week, $this->seasons, $this->calendars, $this->specialDays, $overrides);
-    }
 }

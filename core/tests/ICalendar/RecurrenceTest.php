@@ -76,7 +76,7 @@ final class RecurrenceTest extends TestCase
     /** @return iterable<string, array{string, list<string>}> */
     public static function times(): iterable
     {
-        // The RFC prints UNTIL=19970902T170000Z, which is 13:00 in New York; its erratum 3883 says 21:00 UTC.
+        // The RFC prints UNTIL=19970902T170000Z, which is 13:00 in New York; its erratum (3883, from memory) says 21:00 UTC.
         yield 'every 3 hours' => ['FREQ=HOURLY;INTERVAL=3;UNTIL=19970902T210000Z', ['09:00', '12:00', '15:00']];
         yield 'every 15 minutes' => ['FREQ=MINUTELY;INTERVAL=15;COUNT=6', ['09:00', '09:15', '09:30', '09:45', '10:00', '10:15']];
         yield 'every hour and a half' => ['FREQ=MINUTELY;INTERVAL=90;COUNT=4', ['09:00', '10:30', '12:00', '13:30']];
