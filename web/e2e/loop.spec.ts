@@ -10,6 +10,15 @@ test('a manager in a hurry opens the application and reads an answer', async ({ 
     await expect(page.locator('.way .course path')).toBeAttached();
 });
 
+test('the application opens at this moment, on the clock of the number that it shows', async ({ page }) => {
+    await page.goto('/');
+    await expect(sentence(page)).not.toContainText('Choose a number');
+    await expect(page).toHaveURL(/to=%2B44.*at=|at=.*to=%2B44/);
+    const at = new URL(page.url()).searchParams.get('at');
+    const london = new Date().toLocaleString('sv-SE', { timeZone: 'Europe/London' }).replace(' ', 'T');
+    expect(Math.abs(Date.parse(`${at}Z`) - Date.parse(`${london}Z`))).toBeLessThan(120_000);
+});
+
 test('numbers are added as they are typed, and pointed at a journey', async ({ page }) => {
     await page.goto(address('/numbers'));
     await page.getByLabel('New number', { exact: true }).fill('not a number');

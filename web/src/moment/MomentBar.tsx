@@ -18,9 +18,11 @@ export function MomentBar() {
     useEffect(() => {
         const first = numbers.find((one) => one.target?.startsWith('jrn_')) ?? numbers[0];
         if (plan && (!moment.at || (!moment.to && first))) {
-            change({ at: moment.at || nowIn(zone), to: moment.to || (first?.number ?? '') });
+            // A number that is chosen here brings the zone in which the moment is read from then on.
+            const read = moment.zone || moment.to || !first ? zone : (plan.get('site', first.site)?.zone ?? zone);
+            change({ at: moment.at || nowIn(read), to: moment.to || (first?.number ?? '') });
         }
-    }, [plan, numbers, moment.at, moment.to, zone, change]);
+    }, [plan, numbers, moment.at, moment.to, moment.zone, zone, change]);
 
     const siteZones = (plan?.all('site') ?? []).map((site) => site.zone).join(' ');
     const zones = useMemo(() => zoneOptions(siteZones.split(' ').filter(Boolean), zone), [siteZones, zone]);
