@@ -112,11 +112,17 @@ final class DemoPlanTest extends TestCase
             'Hears “Welcome”, presses nothing at “Main menu”, rings Bea Longstaff and is answered after 3 s, then talks to Bea Longstaff.'];
         yield 'freight on Sunday night, after midnight, still open' => [$freight, '2026-11-30T01:30', ['phones' => $answers('per_kasia', 5)],
             'Hears “Freight welcome”, rings Freight office and is answered after 20 s, then talks to Kasia Wrona.'];
-        // The duty mobile's own mailbox picks up after 20 s, is asked, and presses nothing for 4 s.
         yield 'freight at night, the duty person does not answer' => [$freight, '2026-11-30T02:00', [],
+            'Hears “Freight at night”, rings Rowan Tresco for 30 s, rings Hugh Pellow for 20 s, then leaves a message with Freight mailbox.'];
+        // The mobile's own mailbox picks up after 20 s, is asked, and presses nothing for 4 s.
+        yield 'freight at the weekend: the duty mobile only' => [$freight, '2026-11-28T02:00', [],
             'Hears “Freight at night”, rings Rowan Tresco for 24 s, rings Hugh Pellow for 20 s, then leaves a message with Freight mailbox.'];
         yield 'lost property on a Wednesday morning' => [$lost, '2026-11-25T11:59:59', ['phones' => $answers('per_olive', 2)],
-            'Hears “Lost property”, rings Lost property counter and is answered after 2 s, then talks to Olive Marsh.'];
+            'Rings Lost property counter and is answered after 2 s, then talks to Olive Marsh.'];
+        yield 'lost property, nobody is quick: the phones ring first, then callers are greeted' => [$lost, '2026-11-25T11:00:00', [], 'Rings Lost property counter for 25 s, hears “Lost property”, then leaves a message with Lost property mailbox.'];
+        // Rounds of 36 s, 5 s apart: the third begins at 82 s, and Yann, who has rung for 24 s by then, is second in it, at 94 s.
+        yield 'foot passengers are kept, and the list is tried again' => [$gare, '2026-11-23T09:00', ['keys' => ['1'], 'phones' => $answers('per_yann', 27)], 'Hears “Welcome”, presses 1, rings Réservations for 36 s, tries again for up to 10 min, rings Réservations and is answered after 15 s, then talks to Yann Kerdoncuff.'];
+        yield 'for ten minutes at the most' => [$gare, '2026-11-23T09:00', ['keys' => ['1']], 'Hears “Welcome”, presses 1, rings Réservations for 36 s, tries again for up to 10 min, rings Port office for 20 s, then leaves a message with Port office mailbox.'];
         yield 'lost property at noon to the second' => [$lost, '2026-11-25T12:00:00', [], 'Hears “Lost property closed”, then leaves a message with Lost property mailbox.'];
         yield 'straight to a person, at night: no phone rings in an empty office' => [$harbour, '2026-11-25T03:00', [], 'Leaves a message with Reception mailbox.'];
         yield 'straight to a person, by day' => [$harbour, '2026-11-25T10:00', [], 'Rings Bea Longstaff for 25 s, then leaves a message with Reception mailbox.'];

@@ -24,8 +24,9 @@ final readonly class Assumptions
      * @param bool                  $withoutOverrides as if nobody had forced hours into a state
      * @param array<string, Status> $statuses         by person, instead of the live ones
      * @param Earlier               $earlier          what earlier calls left behind
+     * @param array<string, int>    $channelsTaken    channels of outside lines that other calls use, by line
      */
-    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false, public Earlier $earlier = new Earlier(), public array $statuses = [])
+    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false, public Earlier $earlier = new Earlier(), public array $statuses = [], public array $channelsTaken = [])
     {
     }
 
@@ -40,7 +41,7 @@ final readonly class Assumptions
         if (!$in->isGiven()) {
             return new self();
         }
-        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier', 'statuses']);
+        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier', 'statuses', 'lines']);
         $keys = [];
         foreach ($in->field('keys')->items() as $item) {
             $key = $item->text(1);
@@ -58,7 +59,7 @@ final readonly class Assumptions
         }
         $patience = $in->field('patience');
 
-        return new self($keys, $phones, $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')), self::statuses($in->field('statuses')));
+        return new self($keys, $phones, $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')), self::statuses($in->field('statuses')), self::channelsTaken($in->field('lines')));
     }
 
     /** @return array<string, Status> */
@@ -73,6 +74,18 @@ final readonly class Assumptions
         }
 
         return $statuses;
+    }
+
+    /** @return array<string, int> */
+    private static function channelsTaken(Input $in): array
+    {
+        $taken = [];
+        foreach ($in->items() as $item) {
+            $item->onlyFields(['line', 'taken']);
+            $taken[$item->field('line')->text(80)] = $item->field('taken')->whole(0, 10000, 'calls', 0);
+        }
+
+        return $taken;
     }
 
     /** @param list<string> $names of the phone, the most particular first */

@@ -54,6 +54,12 @@ final readonly class Earlier
         return $this->idle[$who] ?? self::NEVER_RANG;
     }
 
+    /** Whether the last call of a member is at least so long ago. */
+    public function isIdleFor(string $who, int $seconds): bool
+    {
+        return $this->idleSeconds($who) >= $seconds;
+    }
+
     public function calls(string $who): int
     {
         return $this->calls[$who] ?? 0;

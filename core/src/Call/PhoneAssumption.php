@@ -9,7 +9,7 @@ final readonly class PhoneAssumption
 {
     /**
      * @param string $who          a phone ("per_x/desk"), a person's id, an outside number in E.164, or "*" for every phone
-     * @param int    $afterSeconds how long it has rung when it is answered
+     * @param int    $afterSeconds how long it has rung in this call, in all, when it is answered
      */
     public function __construct(public string $who, public Behaviour $does, public int $afterSeconds = 0)
     {

@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\OutsideLine;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Site;
@@ -26,6 +27,7 @@ enum Kind: string
     case Person = 'person';
     case Team = 'team';
     case Mailbox = 'mailbox';
+    case Line = 'line';
 
     /** @return class-string<Element> */
     public function elementClass(): string
@@ -40,6 +42,7 @@ enum Kind: string
             self::Person => Person::class,
             self::Team => Team::class,
             self::Mailbox => Mailbox::class,
+            self::Line => OutsideLine::class,
         };
     }
 
@@ -52,6 +55,7 @@ enum Kind: string
             self::Hours => 'hrs',
             self::Journey => 'jrn',
             self::Prompt => 'prm',
+            self::Line => 'line',
             default => substr($this->value, 0, 3),
         };
     }
@@ -61,6 +65,7 @@ enum Kind: string
         return match ($this) {
             self::Hours => 'hours',
             self::Calendar => 'a holiday calendar',
+            self::Line => 'an outside line',
             default => 'a '.$this->value,
         };
     }

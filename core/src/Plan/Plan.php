@@ -108,6 +108,11 @@ final class Plan
         return new self($this->name, [$element->id() => $element] + $this->elements);
     }
 
+    public function without(string $id): self
+    {
+        return new self($this->name, array_diff_key($this->elements, [$id => true]));
+    }
+
     /** @return list<Place> every place that mentions the element */
     public function usesOf(string $id): array
     {

@@ -23,17 +23,20 @@ final readonly class Fate
     {
     }
 
-    public static function of(RingPhone $phone, PhoneAssumption $assumption): self
+    /** @param int $rangBefore seconds for which it rang earlier in the call: people answer after so long in all */
+    public static function of(RingPhone $phone, PhoneAssumption $assumption, int $rangBefore = 0): self
     {
-        $after = $assumption->afterSeconds;
+        $after = max(0, $assumption->afterSeconds - $rangBefore);
         // A mobile that is off hands the call to its own mailbox at once (common practice).
         $mailbox = Behaviour::Unreachable === $assumption->does ? 0 : $phone->ownMailbox;
+        $beforeMailbox = null === $phone->ownMailbox || $after <= $phone->ownMailbox;
+        $connected = $after + $phone->digitSeconds();
 
         return match (true) {
-            Behaviour::Answers === $assumption->does && (null === $phone->ownMailbox || $after <= $phone->ownMailbox) => $phone->askFirst
-                ? new self($after + self::ASK_SECONDS, null, Rung::ANSWERED, $after)
-                : new self($after, null, Rung::ANSWERED),
-            Behaviour::Refuses === $assumption->does && (null === $phone->ownMailbox || $after <= $phone->ownMailbox) => new self(null, $after, Rung::REFUSED),
+            Behaviour::Answers === $assumption->does && $beforeMailbox => $phone->askFirst
+                ? new self($connected + self::ASK_SECONDS, null, Rung::ANSWERED, $connected)
+                : new self($connected, null, Rung::ANSWERED),
+            Behaviour::Refuses === $assumption->does && $beforeMailbox => new self(null, $after, Rung::REFUSED),
             null === $phone->ownMailbox => new self(null, null, Rung::NOT_ANSWERED),
             $phone->askFirst => new self(null, $mailbox + self::ASK_SECONDS, Rung::MAILBOX_TURNED_AWAY, $mailbox),
             default => new self($mailbox, null, Rung::OWN_MAILBOX),

@@ -21,7 +21,7 @@ final readonly class OneAfterTheOther implements Pattern
             if ($from >= $seconds) {
                 break;
             }
-            array_push($alerts, ...$member->alerts($from, min($from + $turn, $seconds)));
+            array_push($alerts, ...$member->alerts($from, min($from + $turn, $seconds), $silentAfter));
             $from = $until;
         }
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Ringing;
 
-use Meandros\Core\Plan\Element\RuleStage;
-
 /** Phones that ring together for one member of a team, or for one person. */
 final readonly class RingMember
 {
@@ -14,7 +12,7 @@ final readonly class RingMember
      * @param list<RingPhone>      $phones
      * @param int                  $tier    1 rings first where a team widens
      * @param int|null             $seconds how long this member rings at most; null for as long as the pattern says
-     * @param list<RuleStage>|null $stages  of the rule that holds; null when all phones ring from the start
+     * @param list<RingStage>|null $stages  of the rule that holds; null when all phones ring from the start
      */
     public function __construct(public string $who, public array $phones, public int $tier = 1, public ?int $seconds = null, public ?array $stages = null)
     {
@@ -24,14 +22,28 @@ final readonly class RingMember
      * A member whose rule says which phones ring, and when: the others take no part.
      *
      * @param list<RingPhone>      $phones
-     * @param list<RuleStage>|null $stages
+     * @param list<RingStage>|null $stages
      */
     public static function inStages(string $who, array $phones, ?array $stages, int $tier = 1, ?int $seconds = null): self
     {
-        $named = array_merge(...array_map(static fn (RuleStage $stage): array => $stage->phones, $stages ?? []));
-        $ringing = null === $stages ? $phones : array_values(array_filter($phones, static fn (RingPhone $phone): bool => \in_array($phone->key(), $named, true)));
+        if (null === $stages) {
+            return new self($who, $phones, $tier, $seconds);
+        }
+        $ringing = [];
+        foreach ($phones as $phone) {
+            foreach ($stages as $stage) {
+                if ($stage->rings($phone)) {
+                    $ringing[$phone->id] = $phone;
+                }
+            }
+        }
+        foreach ($stages as $stage) {
+            foreach ($stage->teamPhones() as $phone) {
+                $ringing[$phone->id] ??= $phone;
+            }
+        }
 
-        return new self($who, $ringing, $tier, $seconds, $stages);
+        return new self($who, array_values($ringing), $tier, $seconds, $stages);
     }
 
     /** @param list<RingPhone> $phones */
@@ -40,28 +52,29 @@ final readonly class RingMember
         return new self($this->who, $phones, $this->tier, $this->seconds, $this->stages);
     }
 
-    /** @return list<Alert> while it is this member's turn */
-    public function alerts(int $from, int $until): array
+    /** The same, kept from ringing. */
+    public function keptBy(string $outcome): self
+    {
+        return $this->withPhones(array_map(static fn (RingPhone $phone): RingPhone => $phone->keptBy($outcome), $this->phones));
+    }
+
+    /**
+     * @param \Closure(RingMember): ?int $silentAfter as a pattern wants it
+     *
+     * @return list<Alert> while it is this member's turn
+     */
+    public function alerts(int $from, int $until, \Closure $silentAfter): array
     {
         if (null === $this->stages) {
             return array_map(static fn (RingPhone $phone): Alert => new Alert($phone, $from, $until), $this->phones);
         }
-        $alerts = [];
-        foreach ($this->stages as $stage) {
-            [$start, $end] = [$from + $stage->after, min($until, $from + $stage->after + $stage->seconds)];
-            foreach ($start < $end ? $this->phones : [] as $phone) {
-                if (\in_array($phone->key(), $stage->phones, true)) {
-                    $alerts[] = new Alert($phone, $start, $end);
-                }
-            }
-        }
 
-        return $alerts;
+        return array_merge(...array_map(fn (RingStage $stage): array => $stage->alerts($from, $until, $this->phones, $silentAfter), $this->stages));
     }
 
     /** Seconds after which the last stage is over; null without stages. */
     public function stagesEnd(): ?int
     {
-        return null === $this->stages ? null : max([0, ...array_map(static fn (RuleStage $stage): int => $stage->after + $stage->seconds, $this->stages)]);
+        return null === $this->stages ? null : max([0, ...array_map(static fn (RingStage $stage): int => $stage->end(), $this->stages)]);
     }
 }

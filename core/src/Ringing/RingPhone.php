@@ -11,22 +11,34 @@ use Meandros\Core\Plan\Element\PhoneType;
 /** A phone as the ringing sees it, with whose it is. */
 final readonly class RingPhone
 {
+    /**
+     * @param string|null $number E.164, of phones outside
+     * @param string|null $site   of its owner
+     * @param string      $digits sent once it is picked up
+     * @param string|null $shows  the number of ours that it shows, by id; null for the caller's
+     * @param int         $calls  how many it takes at the same time
+     * @param string|null $kept   an outcome, when something keeps it from ringing
+     */
     public function __construct(
         public string $id,
         public ?string $person,
         public string $label,
         public string $type,
-        public bool $on = true,
         public bool $askFirst = false,
         public ?int $ownMailbox = null,
-        public bool $available = true,
+        public ?string $number = null,
+        public ?string $site = null,
+        public string $digits = '',
+        public ?string $shows = null,
+        public int $calls = 1,
+        public ?string $kept = null,
     ) {
     }
 
-    /** The same phone, of somebody who is not to be rung now. */
-    public function silenced(): self
+    /** The same phone, kept from ringing. */
+    public function keptBy(string $outcome): self
     {
-        return new self($this->id, $this->person, $this->label, $this->type, $this->on, $this->askFirst, $this->ownMailbox, false);
+        return new self($this->id, $this->person, $this->label, $this->type, $this->askFirst, $this->ownMailbox, $this->number, $this->site, $this->digits, $this->shows, $this->calls, $this->kept ?? $outcome);
     }
 
     /**
@@ -37,20 +49,33 @@ final readonly class RingPhone
     public static function of(Person $person, bool $askFirst = false): array
     {
         return array_map(
-            static fn (Phone $phone): self => new self($person->id().'/'.$phone->id, $person->id(), $phone->label, $phone->type->value, $phone->on, $askFirst || $phone->askFirst, $phone->ownMailbox),
+            static fn (Phone $phone): self => new self(
+                $person->id().'/'.$phone->id,
+                $person->id(),
+                $phone->label,
+                $phone->type->value,
+                $askFirst || $phone->askFirst,
+                $phone->ownMailbox,
+                $phone->number,
+                $person->site,
+                $phone->digits,
+                $phone->shows,
+                $phone->calls,
+                $phone->on ? null : Rung::OFF,
+            ),
             $person->phones,
         );
     }
 
     public static function outside(string $number, bool $askFirst = false): self
     {
-        return new self($number, null, $number, PhoneType::Outside->value, askFirst: $askFirst);
+        return new self($number, null, $number, PhoneType::Outside->value, $askFirst, number: $number);
     }
 
-    /** The phone's id within its person. */
-    public function key(): string
+    /** Seconds that pass between picking up and being connected, while digits are sent (a comma is one: common practice). */
+    public function digitSeconds(): int
     {
-        return explode('/', $this->id, 2)[1] ?? $this->id;
+        return substr_count($this->digits, ',');
     }
 
     /** @return non-empty-list<string> the names that an assumption may call it by, the most particular first */

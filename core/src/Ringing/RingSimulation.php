@@ -6,6 +6,7 @@ namespace Meandros\Core\Ringing;
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Step\RingStep;
 
 /**
@@ -13,12 +14,12 @@ use Meandros\Core\Plan\Step\RingStep;
  * does. A phone's own mailbox takes calls like anybody, unless it is asked first. Busy, unreachable and switched-off
  * phones do not ring and take no time.
  */
-final class RingSimulation
+final readonly class RingSimulation
 {
-    /** @var array<string, Fate> by phone */
-    private array $fates = [];
+    private const FREE_AGAIN_SOON = [Rung::BUSY, Rung::PAUSING, Rung::NO_CHANNEL];
 
-    public function __construct(private readonly Assumptions $assumptions)
+    /** @param array<string, int> $rangBefore seconds for which phones rang earlier in the call */
+    public function __construct(private Assumptions $assumptions, private ?Lines $lines = null, private array $rangBefore = [])
     {
     }
 
@@ -29,19 +30,21 @@ final class RingSimulation
     public function run(array $members, Pattern $pattern, int $seconds): RingResult
     {
         [$ringing, $silent] = $this->able($members);
-        if ([] === $ringing) {
-            $busy = array_filter($silent, static fn (Rung $rung): bool => Rung::BUSY === $rung->outcome);
+        [$alerts, $blocked] = $this->onLines(Alert::merged($pattern->alerts($ringing, $seconds, $this->silentAfter(...))));
+        $silent = [...$blocked, ...$silent];
+        if ([] === $alerts && ([] === $ringing || [] !== $blocked)) {
+            $busy = array_filter($silent, static fn (Rung $rung): bool => \in_array($rung->outcome, self::FREE_AGAIN_SOON, true));
 
             return new RingResult($silent, null, [] === $busy ? RingStep::UNREACHABLE : RingStep::BUSY, 0);
         }
-        $alerts = $pattern->alerts($ringing, $seconds, $this->silentAfter(...));
-        [$winner, $end] = $this->firstToTake($alerts);
-        $ends = array_map(fn (Alert $alert): int => $this->endOf($alert), $alerts);
+        $fates = $this->fates($alerts);
+        [$winner, $end] = self::firstToTake($alerts, $fates);
+        $ends = array_map(self::endOf(...), $alerts, $fates);
         $end ??= [] === $ends ? 0 : max($ends);
-        $rung = [...$this->outcomes($alerts, $winner, $end), ...$this->neverReached($ringing, $alerts), ...$silent];
-        $refused = [] !== $alerts && [] === array_filter($alerts, fn (Alert $alert): bool => Rung::REFUSED !== $this->fate($alert->phone)->outcome);
+        $rung = [...self::outcomes($alerts, $fates, $winner, $end), ...self::neverReached($ringing, [...$alerts, ...$blocked]), ...$silent];
+        $refused = [] !== $fates && [] === array_filter($fates, static fn (Fate $fate): bool => Rung::REFUSED !== $fate->outcome);
 
-        return new RingResult($rung, $winner?->phone, match (true) {
+        return new RingResult($rung, null === $winner ? null : $alerts[$winner]->phone, match (true) {
             null !== $winner => null,
             $refused => RingStep::REFUSED,
             default => RingStep::NOBODY,
@@ -80,21 +83,69 @@ final class RingSimulation
         $does = $this->assumptions->of($phone->names())->does;
 
         return match (true) {
-            !$phone->on => Rung::OFF,
-            !$phone->available => Rung::NOT_AVAILABLE,
-            Behaviour::Busy === $does => Rung::BUSY,
+            null !== $phone->kept => $phone->kept,
+            Behaviour::Busy === $does, Behaviour::OnACall === $does && $phone->calls < 2 => Rung::BUSY,
             // One that is out of reach and has a mailbox of its own "rings": the mailbox picks up.
             Behaviour::Unreachable === $does && (null === $phone->ownMailbox || $phone->askFirst) => Rung::UNREACHABLE,
+            $this->lines?->areKnown() && null !== $phone->number && [] === $this->lines->carriers($phone->number, $phone->site) => Rung::NO_LINE,
             default => null,
         };
     }
 
-    private function fate(RingPhone $phone): Fate
+    /**
+     * @param list<Alert> $alerts
+     *
+     * @return array{list<Alert>, list<Rung>} those that ring, and those for which no channel is free
+     */
+    private function onLines(array $alerts): array
     {
-        // A phone may be rung by its own rule and be asked first by a team: the two are different fates.
-        $key = $phone->askFirst ? $phone->id.'?' : $phone->id;
+        if (null === $this->lines || !$this->lines->areKnown()) {
+            return [$alerts, []];
+        }
+        $channels = new Channels($this->lines, $this->assumptions->channelsTaken);
+        $inOrder = $alerts;
+        uasort($inOrder, static fn (Alert $a, Alert $b): int => $a->from <=> $b->from);
+        $blocked = [];
+        foreach ($inOrder as $i => $alert) {
+            if (null === $alert->phone->number) {
+                continue;
+            }
+            $line = $channels->take($alert->phone, $alert->from, $alert->until);
+            if (null === $line) {
+                $blocked[$i] = new Rung($alert->phone, 0, 0, Rung::NO_CHANNEL);
+            } else {
+                $alerts[$i] = $alert->on($line->id(), $this->lines->dialled($alert->phone->number, $line));
+            }
+        }
+        ksort($blocked);
 
-        return $this->fates[$key] ??= Fate::of($phone, $this->assumptions->of($phone->names()));
+        return [array_values(array_diff_key($alerts, $blocked)), array_values($blocked)];
+    }
+
+    /**
+     * @param list<Alert> $alerts
+     *
+     * @return list<Fate> of each
+     */
+    private function fates(array $alerts): array
+    {
+        $inOrder = $alerts;
+        uasort($inOrder, static fn (Alert $a, Alert $b): int => $a->from <=> $b->from);
+        $rang = $this->rangBefore;
+        $fates = [];
+        foreach ($inOrder as $i => $alert) {
+            $id = $alert->phone->id;
+            $fates[$i] = $this->fate($alert->phone, $rang[$id] ?? 0);
+            $rang[$id] = ($rang[$id] ?? 0) + $alert->until - $alert->from;
+        }
+        ksort($fates);
+
+        return array_values($fates);
+    }
+
+    private function fate(RingPhone $phone, int $rangBefore): Fate
+    {
+        return Fate::of($phone, $this->assumptions->of($phone->names()), $rangBefore);
     }
 
     /** Seconds after which all phones of a member have fallen silent by themselves. */
@@ -102,7 +153,7 @@ final class RingSimulation
     {
         $last = 0;
         foreach ($member->phones as $phone) {
-            $silent = $this->fate($phone)->silentAfter;
+            $silent = $this->fate($phone, $this->rangBefore[$phone->id] ?? 0)->silentAfter;
             if (null === $silent) {
                 return null;
             }
@@ -113,26 +164,25 @@ final class RingSimulation
     }
 
     /** When an alert ends if nobody takes the call. */
-    private function endOf(Alert $alert): int
+    private static function endOf(Alert $alert, Fate $fate): int
     {
-        $silent = $this->fate($alert->phone)->silentAfter;
-
-        return null === $silent ? $alert->until : min($alert->until, $alert->from + $silent);
+        return null === $fate->silentAfter ? $alert->until : min($alert->until, $alert->from + $fate->silentAfter);
     }
 
     /**
      * @param list<Alert> $alerts
+     * @param list<Fate>  $fates
      *
-     * @return array{Alert|null, int|null} whose phone takes the call, and when
+     * @return array{int|null, int|null} which takes the call, and when
      */
-    private function firstToTake(array $alerts): array
+    private static function firstToTake(array $alerts, array $fates): array
     {
         $winner = $second = null;
-        foreach ($alerts as $alert) {
-            $after = $this->fate($alert->phone)->takesAfter;
+        foreach ($alerts as $i => $alert) {
+            $after = $fates[$i]->takesAfter;
             $takes = null === $after ? \PHP_INT_MAX : $alert->from + $after;
             if ($takes < $alert->until && (null === $second || $takes < $second)) {
-                [$winner, $second] = [$alert, $takes];
+                [$winner, $second] = [$i, $takes];
             }
         }
 
@@ -141,26 +191,27 @@ final class RingSimulation
 
     /**
      * @param list<Alert> $alerts
+     * @param list<Fate>  $fates
      *
      * @return list<Rung>
      */
-    private function outcomes(array $alerts, ?Alert $winner, int $end): array
+    private static function outcomes(array $alerts, array $fates, ?int $winner, int $end): array
     {
         $rung = [];
-        foreach ($alerts as $alert) {
-            if ($alert->from >= $end && $alert !== $winner) {
+        foreach ($alerts as $i => $alert) {
+            if ($alert->from >= $end && $i !== $winner) {
                 $rung[] = new Rung($alert->phone, $end, $end, Rung::NOT_REACHED);
                 continue;
             }
-            $fate = $this->fate($alert->phone);
-            $own = $this->endOf($alert);
+            $fate = $fates[$i];
+            $own = self::endOf($alert, $fate);
             $asked = null === $fate->askedAfter ? null : $alert->from + $fate->askedAfter;
             $rung[] = new Rung($alert->phone, $alert->from, min($own, $end), match (true) {
-                $alert === $winner => $fate->outcome,
+                $i === $winner => $fate->outcome,
                 $own < $alert->until && $own <= $end => $fate->outcome,
                 null !== $winner && $alert->until > $end => Rung::TAKEN_ELSEWHERE,
                 default => Rung::NOT_ANSWERED,
-            }, null !== $asked && $asked <= min($own, $end) ? $asked : null);
+            }, null !== $asked && $asked <= min($own, $end) ? $asked : null, $alert->line, $alert->dials);
         }
 
         return $rung;
@@ -168,17 +219,17 @@ final class RingSimulation
 
     /**
      * @param list<RingMember> $members
-     * @param list<Alert>      $alerts
+     * @param list<Alert|Rung> $seen
      *
      * @return list<Rung>
      */
-    private function neverReached(array $members, array $alerts): array
+    private static function neverReached(array $members, array $seen): array
     {
-        $alerted = array_flip(array_map(static fn (Alert $alert): string => $alert->phone->id, $alerts));
+        $told = array_flip(array_map(static fn (Alert|Rung $one): string => $one->phone->id, $seen));
         $missed = [];
         foreach ($members as $member) {
             foreach ($member->phones as $phone) {
-                if (!isset($alerted[$phone->id])) {
+                if (!isset($told[$phone->id])) {
                     $missed[] = new Rung($phone, 0, 0, Rung::NOT_REACHED);
                 }
             }

@@ -25,14 +25,29 @@ final readonly class Rung
     /** The time was up, or somebody answered, before its turn came. */
     public const NOT_REACHED = 'not reached';
 
-    /** @param int|null $askedAt when whoever picked up was asked to press 1 */
-    public function __construct(public RingPhone $phone, public int $from, public int $until, public string $outcome, public ?int $askedAt = null)
+    /** In the pause that its team leaves after a call. */
+    public const PAUSING = 'pausing after a call';
+    /** No outside line may carry the call. */
+    public const NO_LINE = 'no line may carry it';
+    /** Every channel of the lines that may carry the call is in use. */
+    public const NO_CHANNEL = 'all lines in use';
+    /** Hears an announcement, having answered by itself. */
+    public const HEARS = 'hears it';
+    /** Announcements are for phones inside. */
+    public const NOT_PAGED = 'cannot be paged';
+
+    /**
+     * @param int|null    $askedAt when whoever picked up was asked to press 1
+     * @param string|null $line    the outside line that carried the call, by id
+     * @param string      $dials   the digits that went out on it
+     */
+    public function __construct(public RingPhone $phone, public int $from, public int $until, public string $outcome, public ?int $askedAt = null, public ?string $line = null, public string $dials = '')
     {
     }
 
     public function later(int $seconds): self
     {
-        return new self($this->phone, $this->from + $seconds, $this->until + $seconds, $this->outcome, null === $this->askedAt ? null : $this->askedAt + $seconds);
+        return new self($this->phone, $this->from + $seconds, $this->until + $seconds, $this->outcome, null === $this->askedAt ? null : $this->askedAt + $seconds, $this->line, $this->dials);
     }
 
     /** @return array<string, mixed> */
@@ -42,6 +57,7 @@ final readonly class Rung
             'phone' => $this->phone->id, 'person' => $this->phone->person, 'label' => $this->phone->label, 'type' => $this->phone->type,
             'from' => $this->from, 'until' => $this->until, 'outcome' => $this->outcome,
             'askedAt' => $this->askedAt, 'ownMailbox' => $this->phone->ownMailbox,
+            'line' => $this->line, 'dials' => $this->dials, 'shows' => $this->phone->shows,
         ];
     }
 }

@@ -17,7 +17,8 @@ final class TeamPattern
         $inTurn = static fn (Order $order): Pattern => new OneAfterTheOther($team->memberSeconds, $order);
 
         return match ($team->pattern) {
-            RingPattern::AllAtOnce => new AllAtOnce(),
+            // A team that is paged does not ring; as part of a stage it rings all at once.
+            RingPattern::AllAtOnce, RingPattern::Paging => new AllAtOnce(),
             RingPattern::OneAfterTheOther => $inTurn(new TeamOrder()),
             RingPattern::Rotating => $inTurn(new Rotating(array_map(static fn (TeamMember $member): string => $member->who, $team->members), $earlier->lastOf($team->id()))),
             RingPattern::LongestIdle => $inTurn(new ByFigure(static fn (string $who): int => -$earlier->idleSeconds($who))),

@@ -18,7 +18,7 @@ final readonly class Widening implements Pattern
             $from = ($member->tier - 1) * $this->widenSeconds;
             $until = min($seconds, null === $member->seconds ? $seconds : $from + $member->seconds);
             if ($from < $until) {
-                array_push($alerts, ...$member->alerts($from, $until));
+                array_push($alerts, ...$member->alerts($from, $until, $silentAfter));
             }
         }
 

@@ -8,6 +8,8 @@ enum EndingKind: string
 {
     case Answered = 'answered';
     case Message = 'message';
+    /** The caller speaks on phones that answered by themselves. */
+    case Announced = 'announced';
     /** The own mailbox of somebody's phone took the call. */
     case OwnMailbox = 'own mailbox';
     case EndedByPlan = 'ended by plan';

@@ -7,6 +7,7 @@ namespace Meandros\Core\Routing;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveState;
+use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Element\DialCode;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
@@ -15,6 +16,7 @@ use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Plan\Step;
+use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\Dialled;
@@ -26,6 +28,7 @@ final class Router
 {
     private readonly Walkers $walkers;
     private ?PlanHours $hours = null;
+    private ?Lines $lines = null;
 
     public function __construct()
     {
@@ -36,7 +39,7 @@ final class Router
     public function trace(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState()): Trace
     {
         $entry = Entry::find($plan, $call->dialled);
-        $walk = new Walk($plan, $call, $assumptions, $this->hoursOf($plan, $assumptions->withoutOverrides ? [] : $live->overrides), $entry->label, $entry->language, $live->statuses);
+        $walk = $this->walk($plan, $call, $assumptions, $live, $entry->label, $entry->language);
         $hours = $plan->get(Hours::class, $entry->element);
         $code = $hours?->code($call->dialled);
         if (null !== $hours && null !== $code) {
@@ -60,6 +63,28 @@ final class Router
         }
 
         return $walk->trace($ending);
+    }
+
+    /** What a ring step alone would do to a call that comes to it at once: for looking at a person, a team or a step by itself. */
+    public function ringing(Plan $plan, RingStep $step, TrialCall $call, Assumptions $assumptions, LiveState $live, string $language): Trace
+    {
+        $walk = $this->walk($plan, $call, $assumptions, $live, '', $language);
+        $walk->enter('', $step->id());
+        try {
+            $ending = $this->walkers->take($step, $walk)->ending ?? new Ending(EndingKind::RanOut);
+        } catch (CallOver $over) {
+            $ending = $over->ending;
+        }
+
+        return $walk->trace($ending);
+    }
+
+    private function walk(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live, string $label, string $language): Walk
+    {
+        $hours = $this->hoursOf($plan, $assumptions->withoutOverrides ? [] : $live->overrides);
+        $this->lines = $this->lines?->isOf($plan) ? $this->lines : new Lines($plan);
+
+        return new Walk($plan, $call, $assumptions, $hours, $label, $language, $live->statuses, $this->lines);
     }
 
     private function walkList(Walk $walk, string $journey, StepList $list): Onward

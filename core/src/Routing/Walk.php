@@ -6,6 +6,7 @@ namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Status;
@@ -34,6 +35,8 @@ final class Walk
     private array $visits = [];
     /** @var list<Rung> */
     private array $rung = [];
+    /** @var array<string, int> seconds for which phones rang, by phone */
+    private array $rungSeconds = [];
 
     /** @param array<string, Status> $statuses live, by person */
     public function __construct(
@@ -44,6 +47,7 @@ final class Walk
         public readonly string $label,
         public readonly string $language,
         private readonly array $statuses = [],
+        public readonly ?Lines $lines = null,
     ) {
     }
 
@@ -120,14 +124,29 @@ final class Walk
     public function read(Hours $hours): Reading
     {
         $reading = $this->hours->read($hours, $this->call->instant + $this->second);
-        if (null !== $reading->since) {
-            $this->holdsSince = max($this->holdsSince ?? \PHP_INT_MIN, $reading->since - $this->second);
-        }
-        if (null !== $reading->until) {
-            $this->holdsUntil = min($this->holdsUntil ?? \PHP_INT_MAX, $reading->until - $this->second);
-        }
+        $this->holds($reading->since, $reading->until);
 
         return $reading;
+    }
+
+    /** Whether an instant (Unix seconds) has passed at this second of the call. */
+    public function hasPassed(int $instant): bool
+    {
+        $passed = $this->call->instant + $this->second >= $instant;
+        $this->holds($passed ? $instant : null, $passed ? null : $instant);
+
+        return $passed;
+    }
+
+    /** Narrows the stretch of instants in which the trace holds by one that was looked up at this second. */
+    private function holds(?int $since, ?int $until): void
+    {
+        if (null !== $since) {
+            $this->holdsSince = max($this->holdsSince ?? \PHP_INT_MIN, $since - $this->second);
+        }
+        if (null !== $until) {
+            $this->holdsUntil = min($this->holdsUntil ?? \PHP_INT_MAX, $until - $this->second);
+        }
     }
 
     public function noteHours(?Hours $hours, ?Reading $reading, bool $hasExit): void
@@ -139,6 +158,15 @@ final class Walk
     public function rang(array $rung): void
     {
         array_push($this->rung, ...$rung);
+        foreach ($rung as $one) {
+            $this->rungSeconds[$one->phone->id] = ($this->rungSeconds[$one->phone->id] ?? 0) + $one->until - $one->from;
+        }
+    }
+
+    /** @return array<string, int> by phone */
+    public function rungSeconds(): array
+    {
+        return $this->rungSeconds;
     }
 
     public function statusOf(string $person): Status

@@ -14,6 +14,7 @@ use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\MessageTaken;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
+use Meandros\Core\Routing\Happening\TriesAgain;
 use Meandros\Core\Routing\Trace;
 
 /** The answer to a trial call in one plain sentence. */
@@ -64,6 +65,7 @@ final readonly class AnswerSentence
                 ? \sprintf('presses nothing at “%s”', $this->names->of($happening->prompt))
                 : \sprintf($happening->known ? 'presses %s' : 'presses %s, which leads nowhere', $happening->key),
             $happening instanceof Ringing => $this->ringing($happening),
+            $happening instanceof TriesAgain => \sprintf('tries again for up to %s', Duration::words(60 * $happening->minutes)),
             $happening instanceof CodeDialled => $this->names->code($happening),
             $happening instanceof MessageTaken => null === $happening->mailbox ? null : 'leaves a message with '.$this->names->of($happening->mailbox),
             default => null,
@@ -75,7 +77,7 @@ final readonly class AnswerSentence
         $who = $this->names->of($ringing->target);
 
         return match ($ringing->exit) {
-            null => \sprintf($ringing->lostToMailbox() ? 'rings %s for %s' : 'rings %s and is answered after %s', $who, Duration::words($ringing->seconds)),
+            null => $ringing->isAnnouncement() ? \sprintf('speaks on the phones of %s', $who) : \sprintf($ringing->lostToMailbox() ? 'rings %s for %s' : 'rings %s and is answered after %s', $who, Duration::words($ringing->seconds)),
             RingStep::BUSY => \sprintf('finds %s busy', $who),
             RingStep::REFUSED => \sprintf('is refused by %s', $who),
             RingStep::UNREACHABLE => null === $ringing->target ? 'rings nobody (nobody is chosen)' : \sprintf('cannot reach %s', $who),
@@ -87,7 +89,7 @@ final readonly class AnswerSentence
     {
         return match ($ending->kind) {
             EndingKind::Answered => 'talks to '.(null === $ending->who ? $this->names->of($ending->phone) : $this->names->of($ending->who)),
-            EndingKind::Message => null,
+            EndingKind::Message, EndingKind::Announced => null,
             EndingKind::OwnMailbox => \sprintf('the own mailbox of %s has the call', $this->names->of($ending->who ?? $ending->phone)),
             EndingKind::EndedByPlan => 'the plan ends the call',
             EndingKind::RanOut => 'the call ends because no step is left',

@@ -18,6 +18,7 @@ use Meandros\Core\Routing\Happening\MessageTaken;
 use Meandros\Core\Routing\Happening\Over;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
+use Meandros\Core\Routing\Happening\TriesAgain;
 use Meandros\Core\Routing\Happening\Went;
 
 /** Events of a trace in words: what happened, and why. */
@@ -46,6 +47,7 @@ final readonly class EventWords
             $happening instanceof Ringing => $this->ringing($happening),
             $happening instanceof MessageTaken => null === $happening->mailbox ? 'Takes no message' : \sprintf('Leaves a message with %s', $this->names->of($happening->mailbox)),
             $happening instanceof Went => null === $happening->journey ? 'Goes nowhere' : \sprintf('Goes on in %s', $this->names->of($happening->journey)),
+            $happening instanceof TriesAgain => \sprintf('Is kept, and it rings again for up to %s', Duration::words(60 * $happening->minutes)),
             $happening instanceof CodeDialled => ucfirst($this->names->code($happening)),
             $happening instanceof Over => $this->over($happening),
             default => $happening->kind(),
@@ -63,8 +65,10 @@ final readonly class EventWords
             $happening instanceof MessageTaken => match (true) {
                 null === $happening->mailbox => 'No mailbox is chosen.',
                 null === $happening->greeting => 'The mailbox has no greeting, so it records at once.',
+                $happening->greetingOfRule => \sprintf('After “%s” of %s, which the answering rule plays in place of its greeting.', $this->names->of($happening->greeting), Duration::words($happening->greetingSeconds)),
                 default => \sprintf('After its greeting “%s” of %s.', $this->names->of($happening->greeting), Duration::words($happening->greetingSeconds)),
             },
+            $happening instanceof TriesAgain => 'The step or the rule says so; rounds in which nobody answers are drawn as bars.',
             $happening instanceof Went => null === $happening->journey ? 'No journey is chosen.' : 'The step says so; the call does not come back.',
             $happening instanceof CodeDialled => $this->code($happening),
             $happening instanceof Over => $this->whyOver($happening),
@@ -102,6 +106,7 @@ final readonly class EventWords
         return match (true) {
             null === $said->prompt => 'No prompt is chosen.',
             0 === $said->seconds => 'The prompt has no words yet.',
+            $said->whileRinging => \sprintf('For %s, while the phones ring on.', Duration::words($said->seconds)),
             $said->language !== $said->wantedLanguage => \sprintf('In “%s”, because there is no script in “%s”.', $said->language, $said->wantedLanguage),
             default => \sprintf('Heard for %s in “%s”, the number\'s language.', Duration::words($said->seconds), $said->wantedLanguage),
         };
@@ -119,7 +124,7 @@ final readonly class EventWords
         $who = $this->names->of($ringing->target);
 
         return match ($ringing->exit) {
-            null => \sprintf($ringing->lostToMailbox() ? 'Rings %s for %s' : 'Rings %s, answered after %s', $who, Duration::words($ringing->seconds)),
+            null => $ringing->isAnnouncement() ? \sprintf('The phones of %s answer by themselves', $who) : \sprintf($ringing->lostToMailbox() ? 'Rings %s for %s' : 'Rings %s, answered after %s', $who, Duration::words($ringing->seconds)),
             RingStep::BUSY => \sprintf('%s: busy', $who),
             RingStep::REFUSED => \sprintf('%s: refused', $who),
             RingStep::UNREACHABLE => null === $ringing->target ? 'Rings nobody' : \sprintf('%s: unreachable', $who),
@@ -146,7 +151,7 @@ final readonly class EventWords
             $byOutcome[$rung->outcome][] = \count($outcomes[$owner]) > 1 ? \sprintf('%s (%s)', $owner, $rung->phone->label) : $owner;
         }
         $groups = array_map(self::group(...), array_keys($byOutcome), $byOutcome);
-        $lead = null !== $ringing->exit && $ringing->seconds === $ringing->limitSeconds ? \sprintf('The limit of %s was reached. ', Duration::words($ringing->limitSeconds)) : '';
+        $lead = null !== $ringing->exit && $ringing->seconds > 0 && $ringing->seconds === $ringing->limitSeconds ? \sprintf('The limit of %s was reached. ', Duration::words($ringing->limitSeconds)) : '';
 
         return $rule.$lead.implode(' ', $groups);
     }
@@ -185,6 +190,7 @@ final readonly class EventWords
         return match ($ending->kind) {
             EndingKind::Answered => 'Talks to '.$this->names->of($ending->who ?? $ending->phone),
             EndingKind::Message => 'The message is left',
+            EndingKind::Announced => \sprintf('Speaks to %s', $this->names->of($ending->who)),
             EndingKind::OwnMailbox => \sprintf('Lost to the own mailbox of %s', $this->names->of($ending->who ?? $ending->phone)),
             EndingKind::EndedByPlan => 'The plan ends the call',
             EndingKind::RanOut => 'The call ends: no step is left',
@@ -200,7 +206,7 @@ final readonly class EventWords
             EndingKind::CallerGaveUp => \sprintf('They were assumed to wait for %s.', Duration::words((int) $over->limit)),
             EndingKind::LoopStopped => null === $over->limit ? 'People pass it on to one another in a ring.' : ('seconds' === $over->limitUnit ? \sprintf('It lasted longer than %s.', Duration::words((int) $over->limit)) : \sprintf('It came to %d steps.', (int) $over->limit)),
             EndingKind::OwnMailbox => 'Nobody picked up before it did, and it was not asked first.',
-            EndingKind::EndedByPlan => null === $over->lastStep ? 'A code does nothing else.' : 'An end step says so.',
+            EndingKind::EndedByPlan => null === $over->lastStep ? 'A code does nothing else.' : 'An end step, or an answering rule, says so.',
             default => '',
         };
     }

@@ -10,6 +10,7 @@ use Meandros\Core\Ringing\AllAtOnce;
 use Meandros\Core\Ringing\RingMember;
 use Meandros\Core\Ringing\RingPhone;
 use Meandros\Core\Ringing\RingSimulation;
+use Meandros\Core\Ringing\RingStage;
 use PHPUnit\Framework\TestCase;
 
 /** Overlapping stages with random answer times, beside a simulation written with Debian's python3-simpy3. */
@@ -47,15 +48,15 @@ final class SimpyTest extends TestCase
         for ($i = 0, $count = mt_rand(1, 4); $i < $count; ++$i) {
             $named = array_values(array_filter($phones, static fn (): bool => 0 === mt_rand(0, 1)));
             $named = [] === $named ? [$phones[0]] : $named;
-            $stage = new RuleStage(array_map(static fn (RingPhone $phone): string => $phone->key(), $named), mt_rand(0, 30), mt_rand(1, 30));
+            $stage = new RuleStage(array_map(static fn (RingPhone $phone): string => substr($phone->id, 5), $named), mt_rand(0, 30), mt_rand(1, 30));
             $stages[] = $stage;
             foreach ($phones as $phone) {
-                if (\in_array($phone->key(), $stage->phones, true)) {
+                if (\in_array(substr($phone->id, 5), $stage->phones, true)) {
                     $alerts[] = [$phone->id, $stage->after, $stage->after + $stage->seconds, $answers[$phone->id]];
                 }
             }
         }
-        $result = (new RingSimulation(Assumptions::fromData(['phones' => $assumed])))->run([RingMember::inStages('dana', $phones, $stages)], new AllAtOnce(), $limit);
+        $result = (new RingSimulation(Assumptions::fromData(['phones' => $assumed])))->run([RingMember::inStages('dana', $phones, array_map(static fn (RuleStage $stage): RingStage => RingStage::ofPhones($stage, 'dana'), $stages))], new AllAtOnce(), $limit);
 
         return [['limit' => $limit, 'alerts' => $alerts], null === $result->answeredBy ? null : [$result->answeredBy->id, $result->seconds]];
     }

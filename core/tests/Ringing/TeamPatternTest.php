@@ -62,6 +62,74 @@ final class TeamPatternTest extends TestCase
         yield 'asked first, and alone' => ['all at once', ['phones' => [$phone('ann', 'answers', 5)]], ['ann' => '0–9 answered', 'ben' => '0–9 taken elsewhere', 'cid' => '0–9 taken elsewhere', 'dee' => '0–9 taken elsewhere'], ['ann' => ['askFirst' => true]]];
     }
 
+    /**
+     * @param array<string, mixed> $team   changes to the team
+     * @param array<string, mixed> $assume
+     * @param list<string>         $told
+     */
+    #[DataProvider('passedOver')]
+    public function testWhoIsPassedOver(array $team, array $assume, array $told, ?string $exit): void
+    {
+        $phones = static fn (string $who, int $calls): array => ['id' => $who, 'kind' => 'person', 'name' => $who, 'extension' => '', 'site' => 'sit_harbour', 'mailbox' => null, 'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'desk', 'calls' => $calls], ['id' => 'laptop', 'type' => 'soft', 'label' => 'laptop']]];
+        $trace = (new PlanBuilder())->with($phones('ann', 2))->with($phones('ben', 1))
+            ->with($team + ['id' => 'pair', 'kind' => 'team', 'name' => 'Pair', 'pattern' => 'all at once', 'members' => ['ann', 'ben']])
+            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'pair', 'seconds' => 20, 'exits' => []]])->call($assume);
+        $drawn = array_map(static fn (Rung $rung): string => \sprintf('%s %s', $rung->phone->id, $rung->outcome), $trace->rung);
+        sort($drawn);
+        self::assertSame($told, $drawn);
+        self::assertSame($exit, $trace->visits[0]->exit);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, list<string>, string|null}> */
+    public static function passedOver(): iterable
+    {
+        $no = 'not answered';
+        $onACall = ['phones' => [['who' => '*', 'does' => 'on a call', 'after' => 0]]];
+        $annOnACall = ['phones' => [['who' => 'ann/desk', 'does' => 'on a call', 'after' => 0]]];
+        $ago = static fn (int $seconds): array => ['earlier' => ['members' => [['who' => 'ben', 'idle' => $seconds]]]];
+        yield 'on a call: a phone that takes two at the same time rings' => [[], $onACall, ["ann/desk $no", 'ann/laptop busy', 'ben/desk busy', 'ben/laptop busy'], 'nobody'];
+        yield 'on a call, and the team passes over who is' => [['skipBusy' => true], $annOnACall, ['ann/desk busy', 'ann/laptop busy', "ben/desk $no", "ben/laptop $no"], 'nobody'];
+        yield 'all are on a call' => [['skipBusy' => true], $onACall, ['ann/desk busy', 'ann/laptop busy', 'ben/desk busy', 'ben/laptop busy'], 'busy'];
+        yield 'in the minute after a call' => [['pauseSeconds' => 60], $ago(59), ["ann/desk $no", "ann/laptop $no", 'ben/desk pausing after a call', 'ben/laptop pausing after a call'], 'nobody'];
+        yield 'when the minute is over' => [['pauseSeconds' => 60], $ago(60), ["ann/desk $no", "ann/laptop $no", "ben/desk $no", "ben/laptop $no"], 'nobody'];
+        yield 'paging: everybody inside who is free hears it' => [['pattern' => 'paging', 'members' => ['ann', ['who' => '+447700900123'], 'ben']], $annOnACall, ['+447700900123 cannot be paged', 'ann/desk busy', 'ann/laptop hears it', 'ben/desk hears it', 'ben/laptop hears it'], null];
+        yield 'paging: nobody is free' => [['pattern' => 'paging'], ['phones' => [['who' => '*', 'does' => 'busy', 'after' => 0]]], ['ann/desk busy', 'ann/laptop busy', 'ben/desk busy', 'ben/laptop busy'], 'busy'];
+    }
+
+    public function testDigitsAreSentOnceItIsPickedUp(): void
+    {
+        $phone = ['id' => 'agency', 'type' => 'outside', 'label' => 'Agency', 'number' => '+442079460123', 'digits' => ',,42#', 'shows' => 'num_main', 'askFirst' => true];
+        $trace = (new PlanBuilder())->with(['id' => 'ann', 'kind' => 'person', 'name' => 'Ann', 'extension' => '', 'site' => 'sit_harbour', 'mailbox' => null, 'phones' => [$phone]])
+            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 30]])->call(['phones' => [['who' => 'ann', 'does' => 'answers', 'after' => 5]]]);
+        self::assertSame([11, 7], [$trace->seconds, $trace->rung[0]->askedAt], 'Picked up after 5 s, two commas of a second each, 4 s to press 1.');
+        self::assertSame('num_main', $trace->rung[0]->toJson()['shows']);
+    }
+
+    /** @param array<string, mixed> $phone */
+    #[DataProvider('badPhones')]
+    public function testABadPhoneIsRefusedAtTheField(array $phone, string $field): void
+    {
+        try {
+            (new PlanBuilder())->with(['id' => 'ann', 'kind' => 'person', 'name' => 'Ann', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [$phone + ['id' => 'one', 'label' => 'One']]])->plan();
+            self::fail('This must be refused.');
+        } catch (InvalidData $invalid) {
+            self::assertStringEndsWith('/phones/0/'.$field, $invalid->problems[0]->pointer);
+        }
+    }
+
+    /** @return iterable<array{array<string, mixed>, string}> */
+    public static function badPhones(): iterable
+    {
+        $mobile = ['type' => 'outside', 'number' => '+447700900123'];
+        yield [$mobile + ['digits' => 'abc'], 'digits'];
+        yield [$mobile + ['calls' => 2], 'calls'];
+        yield [$mobile + ['shows' => 'num_none'], 'shows'];
+        yield [$mobile + ['ownMailbox' => -1], 'ownMailbox'];
+        yield [['type' => 'desk', 'calls' => 0], 'calls'];
+        yield [['type' => 'desk', 'digits' => '1'], 'digits'];
+        yield [['type' => 'desk', 'shows' => 'num_main'], 'shows'];
+    }
+
     public function testAllWhoRingRefuse(): void
     {
         $trace = self::call('all at once', ['phones' => [['who' => '*', 'does' => 'refuses', 'after' => 6]]]);

@@ -8,24 +8,32 @@ import sys
 import simpy
 
 
-def ring(env, place, start, until, after, taken):
-    yield env.timeout(start)
-    if after is None or start + after >= until:
-        return
-    yield env.timeout(after)
-    taken.append((env.now, place))
+def ring(env, place, windows, after, limit, taken):
+    """A phone rings in the union of its windows, and is answered once it has rung for so long in all."""
+    rung = 0
+    while env.now < limit:
+        if any(start <= env.now < until for start, until in windows):
+            if after is not None and rung == after:
+                taken.append((env.now, place))
+                return
+            rung += 1
+        yield env.timeout(1)
 
 
 def run(case):
     env = simpy.Environment()
+    phones = {}
+    for phone, start, until, after in case["alerts"]:
+        if start < case["limit"]:
+            phones.setdefault(phone, (after, []))[1].append((start, until))
     taken = []
-    for place, (_, start, until, after) in enumerate(case["alerts"]):
-        env.process(ring(env, place, start, min(until, case["limit"]), after, taken))
+    for place, (after, windows) in enumerate(phones.values()):
+        env.process(ring(env, place, windows, after, case["limit"], taken))
     env.run(until=case["limit"] + 1)
     if not taken:
         return None
     second, place = min(taken)
-    return [case["alerts"][place][0], second]
+    return [list(phones)[place], second]
 
 
 print(json.dumps([run(case) for case in json.load(sys.stdin)]))

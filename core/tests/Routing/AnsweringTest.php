@@ -57,6 +57,12 @@ final class AnsweringTest extends TestCase
         yield 'a journey' => [[self::rule(['desk' => [0, 10]], ['nobody' => 'jrn_other'])], ["desk 0–10 $no"], 'message mbx_office'];
         yield 'nothing said: on where the call came from' => [[self::rule(['desk' => [0, 10]], [])], ["desk 0–10 $no"], 'ran out of steps '];
         yield 'a rule that is off is passed over' => [[['on' => false] + self::rule(['desk' => [0, 10]], $office)], ["desk 0–25 $no", "mobile 0–25 $no"], 'message mbx_dana'];
+        yield 'to a number outside' => [[self::rule(['desk' => [0, 10]], ['nobody' => '+447700900123'])], ["desk 0–10 $no", "+447700900123 10–35 $no"], 'ran out of steps '];
+        yield 'the end of the call' => [[self::rule(['desk' => [0, 10]], ['nobody' => 'end the call'])], ["desk 0–10 $no"], 'ended by plan '];
+        yield 'her team joins after 10 s, one after the other' => [[['stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 30], ['phones' => [], 'teams' => ['team_two'], 'after' => 10, 'seconds' => 15]]] + self::rule([], $office)], ["desk 0–30 $no", "desk 10–20 $no", "desk 20–25 $no"], 'message mbx_office'];
+        yield 'a colleague in the team answers' => [[['stages' => [['phones' => ['desk'], 'teams' => ['team_two'], 'after' => 0, 'seconds' => 30]]] + self::rule([], $office)], ['desk 0–13 taken elsewhere', "desk 0–10 $no", 'desk 10–13 answered'], 'answered cid', $answers('cid', 3)];
+        yield 'the caller is kept for a minute, and the stages begin anew' => [[['againMinutes' => 1] + self::rule(['desk' => [0, 10], 'mobile' => [10, 10]], $office)], ["desk 0–10 $no", "mobile 10–20 $no", "desk 25–35 $no", "mobile 35–45 $no", "desk 50–60 $no", 'mobile 50–50 not reached'], 'message mbx_office'];
+        yield 'two stages that touch are one long ring' => [[['stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 10], ['phones' => ['desk', 'mobile'], 'after' => 10, 'seconds' => 10]]] + self::rule([], $office)], ['desk 0–15 taken elsewhere', 'mobile 10–15 answered'], 'answered dana', $answers('dana/mobile', 5)];
         yield 'away: no rule is meant for that' => [[], [], 'message mbx_dana', ['statuses' => [['who' => 'dana', 'status' => 'away']]]];
         yield 'away: a rule is meant for that' => [[self::rule(['mobile' => [0, 12]], $office, ['statuses' => ['away']])], ["mobile 0–12 $no"], 'message mbx_office', ['statuses' => [['who' => 'dana', 'status' => 'away']]]];
     }
@@ -82,7 +88,29 @@ final class AnsweringTest extends TestCase
         yield 'callers from London' => [['callers' => ['+4420']], '020 7946 0123', '2026-11-27T10:00', null];
         yield 'somebody else' => [['callers' => ['+4420']], '07700 900123', '2026-11-27T10:00', 'somebody else calls'];
         yield 'withheld' => [['callers' => ['withheld']], '', '2026-11-27T10:00', null];
+        $window = static fn (string $day, string $from, string $to): array => ['windows' => [['days' => [$day], 'from' => $from, 'to' => $to]]];
+        yield 'in a window of her own' => [$window('fr', '09:30', '10:00'), '', '2026-11-27T09:59:59', null];
+        yield 'the second after it' => [$window('fr', '09:30', '10:00'), '', '2026-11-27T10:00:00', 'it is not its time'];
+        yield 'past midnight' => [$window('th', '22:00', '26:00'), '', '2026-11-27T01:59:59', null];
         yield 'a colleague' => [['callers' => ['internal']], '201', '2026-11-27T10:00', null];
+    }
+
+    public function testARuleWithAnEndHoldsUntilThen(): void
+    {
+        $plan = self::plan([['until' => '2026-11-27T10:00'] + self::rule([], ['nobody' => 'mbx_office'])]);
+        $trace = static fn (string $at): Trace => (new Router())->trace($plan, PlanBuilder::trial($at), new Assumptions());
+        [$before, $after] = [$trace('2026-11-27T09:59:59'), $trace('2026-11-27T10:00:00')];
+        self::assertSame(['mbx_office', 'mbx_dana'], [$before->ending->who, $after->ending->who]);
+        self::assertSame([Moment::parse('2026-11-27T10:00', 'Europe/London'), $before->holdsUntil], [$after->holdsSince, $after->holdsSince]);
+        self::assertSame('it ended on 2026-11-27 at 10:00', $after->events[1]->happening->because()['considered'][0]['why']);
+    }
+
+    public function testARulePlaysAGreetingOfItsOwn(): void
+    {
+        $rule = ['greetings' => ['nobody' => 'prm_back']] + self::rule(['desk' => [0, 10]], ['nobody' => 'mbx_office']);
+        $trace = (new Router())->trace(self::builder([$rule])->prompt('prm_back', 6)->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'dana', 'handOver' => true]])->plan(), PlanBuilder::trial('2026-11-27T10:00'), new Assumptions());
+        self::assertSame([16, 'message'], [$trace->seconds, $trace->ending->kind->value]);
+        self::assertSame(['mailbox' => 'mbx_office', 'greeting' => 'prm_back', 'seconds' => 6], $trace->events[2]->happening->what());
     }
 
     public function testTryingComesBackAndNoPersonalMailboxTakesIt(): void
@@ -127,7 +155,8 @@ final class AnsweringTest extends TestCase
         $two = ['id' => 'two', 'name' => 'Two'];
         yield [[self::rule(['desk' => [0, 10]], []), $two + self::rule(['mobile' => [0, 10]], [], ['via' => 'direct'])], '“Two” never holds: “One” before it holds whenever it would.'];
         yield [[self::rule([], ['nobody' => 'cid'])], 'Calls that Dana passes on come back to Dana.'];
-        yield [[self::rule(['desk' => [0, 10], 'mobile' => [15, 10]], [])], 'Step “ring Dana” is over after 15 s, before a stage of the rule “One” starts.', false];
+        yield [[self::rule(['desk' => [0, 10], 'mobile' => [15, 10]], [])], 'Step “ring Dana” is over after 15 s, before stage 2 of the rule “One” starts.', false];
+        yield [[self::rule(['desk' => [0, 10], 'mobile' => [5, 20]], [])], 'Step “ring Dana” is over after 15 s, before stage 2 of the rule “One” has rung for its 20 s.', false];
         yield [[self::rule(['desk' => [0, 10]], [], ['hours' => 'hrs_desk', 'states' => ['foggy']])], 'hrs_desk has no state “foggy” any more.'];
     }
 
@@ -153,6 +182,14 @@ final class AnsweringTest extends TestCase
         yield [['when' => ['hours' => 'hrs_desk', 'states' => []]], '/rules/0/when/states'];
         yield [['when' => ['callers' => ['Aunt May']]], '/rules/0/when/callers/0'];
         yield [['next' => ['nobody' => 'mbx_none']], '/rules/0/next/nobody'];
+        yield [['next' => ['nobody' => '+44']], '/rules/0/next/nobody'];
+        yield [['greetings' => ['busy' => 'prm_none']], '/rules/0/greetings/busy'];
+        yield [['stages' => [['teams' => ['mbx_office'], 'after' => 0, 'seconds' => 10]]], '/rules/0/stages/0/teams/0'];
+        yield [['until' => 'tomorrow'], '/rules/0/until'];
+        yield [['until' => '2026-02-30T10:00'], '/rules/0/until'];
+        yield [['againMinutes' => 999], '/rules/0/againMinutes'];
+        yield [['when' => ['windows' => [['days' => [], 'from' => '09:00', 'to' => '10:00']]]], '/rules/0/when/windows/0/days'];
+        yield [['when' => ['windows' => [['days' => ['mo'], 'from' => '10:00', 'to' => '09:00']]]], '/rules/0/when/windows/0/to'];
     }
 
     /**
@@ -187,6 +224,7 @@ final class AnsweringTest extends TestCase
             ->hours('hrs_desk', [['days' => ['mo', 'tu', 'we', 'th', 'fr'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']])
             ->journey('jrn_other', [['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx_office']])
             ->with($person('dana', ['desk', 'mobile'], 'mbx_dana', $rules))
+            ->team('team_two', ['ben', 'cid'], 'one after the other', 10)
             ->with($person('ben', ['desk'], null, []))
             ->with($person('cid', ['desk'], null, [self::rule(['desk' => [0, 5]], ['nobody' => 'dana'])]));
     }

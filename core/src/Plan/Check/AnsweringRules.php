@@ -8,14 +8,12 @@ use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Person;
-use Meandros\Core\Plan\Element\RuleStage;
 use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\Element\Via;
 use Meandros\Core\Plan\Plan;
-use Meandros\Core\Plan\Problem;
 use Meandros\Core\Plan\Step\RingStep;
 
-/** Finds answering rules that never hold, stages that never start, and people who pass calls round in a ring. */
+/** Finds answering rules that never hold, stages that a step leaves no time for, and people who pass calls round in a ring. */
 final class AnsweringRules
 {
     /** @var list<Finding> */
@@ -35,9 +33,9 @@ final class AnsweringRules
             }
         }
         foreach ($plan->all(Journey::class) as $journey) {
-            foreach ($journey->steps->everyStep() as $step) {
+            foreach ($journey->steps->everyStep('/steps') as $place => $step) {
                 if ($step instanceof RingStep && !$step->handOver) {
-                    $self->step($journey, $step);
+                    $self->step($journey, $place, $step);
                 }
             }
         }
@@ -48,32 +46,35 @@ final class AnsweringRules
     private function rule(Person $person, int $i, AnsweringRule $rule): void
     {
         $place = '/rules/'.$i;
-        foreach (\array_slice($person->rules, 0, $i) as $earlier) {
-            if ($rule->on && $earlier->on && self::covers($earlier, $rule)) {
-                $this->warn($person, $place, \sprintf('“%s” never holds: “%s” before it holds whenever it would.', $rule->name, $earlier->name), 'Move it up, or narrow the one before.');
+        foreach (\array_slice($person->rules, 0, $i) as $j => $earlier) {
+            if ($rule->on && $earlier->on && null === $earlier->until && self::covers($earlier, $rule)) {
+                $fix = Fix::move(\sprintf('Move it before “%s”', $earlier->name), $person->id(), $place, '/rules/'.$j);
+                $this->findings[] = Finding::warning($person, $place, \sprintf('“%s” never holds: “%s” before it holds whenever it would.', $rule->name, $earlier->name), 'Move it up, or narrow the one before.', $fix);
                 break;
             }
         }
-        $hours = $this->plan->get(Hours::class, $rule->hours);
-        foreach ($rule->states as $state) {
+        $hours = $this->plan->get(Hours::class, $rule->when->hours);
+        foreach ($rule->when->states as $state) {
             if (null !== $hours && null === $hours->state($state)) {
-                $this->warn($person, $place, \sprintf('%s has no state “%s” any more.', $hours->name(), $state), 'Choose its states again.');
+                $this->findings[] = Finding::warning($person, $place, \sprintf('%s has no state “%s” any more.', $hours->name(), $state), 'Choose its states again.');
             }
         }
-        foreach (array_unique(array_filter($rule->then)) as $next) {
-            if ($this->comesBack($person->id(), $next, [])) {
-                $this->warn($person, $place, \sprintf('Calls that %s passes on come back to %s.', $person->name(), $person->name()), 'Pass them on to somebody else, or to a mailbox.');
+        foreach ($rule->then as $name => $outcome) {
+            if (null !== $outcome->element() && $this->comesBack($person->id(), $outcome->element(), [])) {
+                $fix = Fix::replace('Let them go back to where they came from', $person->id(), \sprintf('%s/next/%s', $place, $name), null);
+                $this->findings[] = Finding::warning($person, $place, \sprintf('Calls that %s passes on come back to %s.', $person->name(), $person->name()), 'Pass them on to somebody else, or to a mailbox.', $fix);
                 break;
             }
         }
     }
 
-    private static function covers(AnsweringRule $wide, AnsweringRule $narrow): bool
+    private static function covers(AnsweringRule $wideRule, AnsweringRule $narrowRule): bool
     {
-        $statuses = static fn (AnsweringRule $rule): array => array_map(static fn (Status $status): string => $status->value, [] === $rule->statuses ? [Status::Available] : $rule->statuses);
+        [$wide, $narrow] = [$wideRule->when, $narrowRule->when];
 
         return (null === $wide->hours || ($wide->hours === $narrow->hours && [] === array_diff($narrow->states, $wide->states)))
-            && [] === array_diff($statuses($narrow), $statuses($wide))
+            && ([] === $wide->windows || $wide->windows == $narrow->windows)
+            && [] === array_filter($narrow->statusesMeant(), static fn (Status $status): bool => !\in_array($status, $wide->statusesMeant(), true))
             && (Via::Any === $wide->via || $wide->via === $narrow->via)
             && ([] === $wide->callers || ([] !== $narrow->callers && [] === array_diff($narrow->callers, $wide->callers)));
     }
@@ -86,8 +87,8 @@ final class AnsweringRules
         }
         $person = isset($seen[$id]) ? null : $this->plan->get(Person::class, $id);
         foreach ($person->rules ?? [] as $rule) {
-            foreach ($rule->on ? array_filter($rule->then) : [] as $next) {
-                if ($this->comesBack($start, $next, [$id => true] + $seen)) {
+            foreach ($rule->on ? $rule->then : [] as $outcome) {
+                if (null !== $outcome->element() && $this->comesBack($start, $outcome->element(), [$id => true] + $seen)) {
                     return true;
                 }
             }
@@ -96,19 +97,24 @@ final class AnsweringRules
         return false;
     }
 
-    private function step(Journey $journey, RingStep $step): void
+    private function step(Journey $journey, string $place, RingStep $step): void
     {
         $person = $this->plan->get(Person::class, $step->target);
-        foreach ($person->rules ?? [] as $rule) {
-            $late = array_filter($rule->stages, static fn (RuleStage $stage): bool => $stage->after >= $step->seconds);
-            if ($rule->on && [] !== $late && null !== $person) {
-                $this->warn($journey, '/steps', \sprintf('Step “ring %s” is over after %d s, before a stage of the rule “%s” starts.', $person->name(), $step->seconds, $rule->name), 'Ring longer, or hand the call over for good.');
+        if (null === $person) {
+            return;
+        }
+        foreach ($person->rules as $rule) {
+            foreach ($rule->on ? $rule->stages : [] as $i => $stage) {
+                // A first stage that is cut is only what the step's limit is for.
+                if ($stage->after > 0 && $stage->end() > $step->seconds) {
+                    $message = $stage->after >= $step->seconds
+                        ? \sprintf('Step “ring %s” is over after %d s, before stage %d of the rule “%s” starts.', $person->name(), $step->seconds, $i + 1, $rule->name)
+                        : \sprintf('Step “ring %s” is over after %d s, before stage %d of the rule “%s” has rung for its %d s.', $person->name(), $step->seconds, $i + 1, $rule->name, $stage->seconds);
+                    $fix = Fix::replace(\sprintf('Ring for %d s', $rule->seconds()), $journey->id(), $place.'/seconds', min(600, $rule->seconds()));
+                    $this->findings[] = Finding::warning($journey, $place, $message, 'Ring longer, or hand the call over for good.', $fix);
+                    break;
+                }
             }
         }
-    }
-
-    private function warn(Person|Journey $element, string $pointer, string $message, string $remedy): void
-    {
-        $this->findings[] = new Finding($element, new Problem($pointer, $message, $remedy), false);
     }
 }

@@ -10,6 +10,8 @@ use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Phone;
+use Meandros\Core\Plan\Element\PhoneType;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Element\TeamMember;
@@ -44,14 +46,14 @@ final class Findings
                 $element instanceof Number => $self->number($element),
                 $element instanceof Hours => $self->hours($element),
                 $element instanceof HolidayCalendar => [] === $element->holidays->entries ? $self->warn($element, '/holidays', 'This calendar has no holiday.', 'Add one, or delete the calendar.') : null,
-                $element instanceof Person => [] === $element->phones ? $self->warn($element, '/phones', 'This person has no phone, so nothing rings.', 'Add a phone.') : null,
+                $element instanceof Person => $self->person($element),
                 $element instanceof Team => $self->team($element),
                 $element instanceof Prompt => '' === implode('', $element->scripts) ? $self->warn($element, '/scripts', 'This prompt has no words.', 'Write a script.') : null,
                 default => null,
             };
         }
 
-        return [...$self->findings, ...MailboxRace::in($plan), ...AnsweringRules::in($plan)];
+        return [...$self->findings, ...MailboxRace::in($plan), ...AnsweringRules::in($plan), ...AlertTimes::in($plan), ...Forwards::in($plan)];
     }
 
     private function number(Number $number): void
@@ -73,12 +75,21 @@ final class Findings
         }
     }
 
+    private function person(Person $person): void
+    {
+        if ([] === $person->phones) {
+            $desk = new Phone('desk', PhoneType::Desk, 'Desk phone');
+            $this->findings[] = Finding::warning($person, '/phones', 'This person has no phone, so nothing rings.', 'Add a phone.', Fix::add('Add a desk phone', $person->id(), '/phones/-', $desk->toJson()));
+        }
+    }
+
     private function team(Team $team): void
     {
         if ([] === $team->members) {
             $this->warn($team, '/members', 'Nobody is in this team.', 'Add a member.');
         } elseif ([] === array_filter($team->members, static fn (TeamMember $member): bool => $member->on)) {
-            $this->warn($team, '/members', 'Everybody in this team is off, so nothing rings.', 'Switch somebody on.');
+            $paths = array_map(static fn (int $i): string => \sprintf('/members/%d/on', $i), array_keys($team->members));
+            $this->findings[] = Finding::warning($team, '/members', 'Everybody in this team is off, so nothing rings.', 'Switch somebody on.', Fix::replaceAll('Switch everybody on', $team->id(), $paths, true));
         }
     }
 
@@ -137,7 +148,7 @@ final class Findings
 
     private function warn(Element $element, string $pointer, string $message, string $remedy): void
     {
-        $this->findings[] = new Finding($element, new Problem($pointer, $message, $remedy), false);
+        $this->findings[] = Finding::warning($element, $pointer, $message, $remedy);
     }
 
     private function block(Element $element, string $pointer, string $message, string $remedy): void

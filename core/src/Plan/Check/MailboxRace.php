@@ -11,17 +11,18 @@ use Meandros\Core\Plan\Element\RingPattern;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Element\TeamMember;
 use Meandros\Core\Plan\Plan;
-use Meandros\Core\Plan\Problem;
 use Meandros\Core\Plan\Step\RingStep;
 
 /**
- * Finds outside phones whose own mailbox can take a call of the company: it answers while the phone still rings, or at
- * once when the phone is off. Somebody who is asked first cannot be a mailbox.
+ * Finds outside phones whose own mailbox can take a call of the company: it answers while the phone still rings, before
+ * the step's greeting does, or at once when the phone is off. Somebody who is asked first cannot be a mailbox.
  */
 final class MailboxRace
 {
     /** @var array<string, array{Person, int, int, string}> by phone: whose, its index, how long it rings at most, and where */
     private array $longest = [];
+    /** @var array<string, array{int, string}> by phone: the latest greeting that comes while it rings, and where */
+    private array $greeted = [];
 
     private function __construct(private readonly Plan $plan)
     {
@@ -32,35 +33,52 @@ final class MailboxRace
     {
         $self = new self($plan);
         foreach ($plan->all(Journey::class) as $journey) {
-            foreach ($journey->steps->everyStep() as $step) {
+            foreach ($journey->steps->everyStep('/steps') as $step) {
                 if ($step instanceof RingStep) {
-                    $self->ring($step, $journey->name());
+                    $self->step($step, $journey->name());
                 }
             }
         }
-        $findings = [];
-        foreach ($self->longest as [$person, $i, $seconds, $where]) {
-            $phone = $person->phones[$i];
-            $message = $seconds > (int) $phone->ownMailbox
-                ? \sprintf('The own mailbox of “%s” answers after %d s, and %s rings it for up to %d s: the caller ends up there.', $phone->label, $phone->ownMailbox, $where, $seconds)
-                : \sprintf('When “%s” is off, its own mailbox takes the calls of %s at once.', $phone->label, $where);
-            $findings[] = new Finding($person, new Problem(\sprintf('/phones/%d', $i), $message, 'Ask before connecting, or do not ring this phone.'), false);
+        foreach ($plan->all(Person::class) as $person) {
+            foreach ($person->rules as $rule) {
+                foreach ($rule->on ? $rule->stages : [] as $stage) {
+                    foreach ($stage->phones as $phone) {
+                        $self->person($person, $phone, $stage->seconds, \sprintf('the rule “%s”', $rule->name));
+                    }
+                }
+            }
         }
 
-        return $findings;
+        return array_map($self->finding(...), array_keys($self->longest), $self->longest);
     }
 
-    private function ring(RingStep $step, string $where): void
+    /** @param array{Person, int, int, string} $longest */
+    private function finding(string $key, array $longest): Finding
+    {
+        [$person, $i, $seconds, $where] = $longest;
+        $phone = $person->phones[$i];
+        [$greetAfter, $greetsIn] = $this->greeted[$key] ?? [-1, ''];
+        $message = match (true) {
+            $greetAfter >= $phone->ownMailbox => \sprintf('The own mailbox of “%s” answers after %d s, before %s greets after %d s: the caller ends up there.', $phone->label, $phone->ownMailbox, $greetsIn, $greetAfter),
+            $seconds > (int) $phone->ownMailbox => \sprintf('The own mailbox of “%s” answers after %d s, and %s rings it for up to %d s: the caller ends up there.', $phone->label, $phone->ownMailbox, $where, $seconds),
+            default => \sprintf('When “%s” is off, its own mailbox takes the calls of %s at once.', $phone->label, $where),
+        };
+        $fix = Fix::replace('Ask before connecting', $person->id(), \sprintf('/phones/%d/askFirst', $i), true);
+
+        return Finding::warning($person, \sprintf('/phones/%d', $i), $message, 'Ask before connecting, or do not ring this phone.', $fix);
+    }
+
+    private function step(RingStep $step, string $where): void
     {
         $target = $this->plan->find($step->target);
         if ($target instanceof Person) {
-            $this->person($target, null, $step->seconds, $where);
+            $this->person($target, null, $step->seconds, $where, $step);
         }
         if ($target instanceof Team) {
             foreach ($target->members as $member) {
                 $person = $this->plan->get(Person::class, $member->person());
                 if (null !== $person && $member->on && !$member->askFirst) {
-                    $this->person($person, $member->phone(), self::turn($target, $member, $step->seconds), $where);
+                    $this->person($person, $member->phone(), self::turn($target, $member, $step->seconds), $where, $step);
                 }
             }
         }
@@ -75,13 +93,16 @@ final class MailboxRace
         return min($left, $member->seconds ?? ($together ? $left : $team->memberSeconds));
     }
 
-    private function person(Person $person, ?string $only, int $seconds, string $where): void
+    private function person(Person $person, ?string $only, int $seconds, string $where, ?RingStep $step = null): void
     {
         foreach ($person->phones as $i => $phone) {
             if (self::isAtRisk($phone) && (null === $only || $only === $phone->id)) {
                 $key = $person->id().'/'.$phone->id;
                 if ($seconds > ($this->longest[$key][2] ?? -1)) {
                     $this->longest[$key] = [$person, $i, $seconds, $where];
+                }
+                if (null !== $step?->greeting && $step->greetAfter > ($this->greeted[$key][0] ?? -1)) {
+                    $this->greeted[$key] = [$step->greetAfter, $where];
                 }
             }
         }

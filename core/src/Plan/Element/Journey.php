@@ -23,7 +23,7 @@ final readonly class Journey implements Element
         $in->onlyFields(['id', 'kind', 'name', 'steps']);
         $steps = StepList::fromJson($in->field('steps'));
         $seen = [];
-        foreach ($steps->everyStep() as $step) {
+        foreach ($steps->everyStep('/steps') as $step) {
             if (isset($seen[$step->id()])) {
                 $in->field('steps')->complain(\sprintf('Two steps have the id "%s".', $step->id()), 'Give each step of a journey an id of its own.');
             }

@@ -77,6 +77,11 @@ final readonly class Person implements Element
         if (null !== $this->mailbox) {
             $references[] = new Reference($this->mailbox, '/mailbox', [Kind::Mailbox], 'has it as their own');
         }
+        foreach ($this->phones as $i => $phone) {
+            if (null !== $phone->shows) {
+                $references[] = new Reference($phone->shows, \sprintf('/phones/%d/shows', $i), [Kind::Number], 'shows it on a phone outside');
+            }
+        }
 
         foreach ($this->rules as $i => $rule) {
             array_push($references, ...$rule->references('/rules/'.$i));

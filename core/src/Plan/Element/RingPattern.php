@@ -13,4 +13,6 @@ enum RingPattern: string
     case FewestCalls = 'fewest calls first';
     case Random = 'random';
     case Widening = 'widening';
+    /** One way: phones inside answer by themselves, and everybody hears the caller. */
+    case Paging = 'paging';
 }

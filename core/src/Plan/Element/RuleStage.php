@@ -5,20 +5,34 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Reference;
 
-/** Phones of a person that ring together, from some seconds after the rule begins, for so many seconds. */
+/** Phones of a person, and teams, that ring together from some seconds after the rule begins, for so many seconds. */
 final readonly class RuleStage
 {
-    /** @param non-empty-list<string> $phones ids within the person */
-    public function __construct(public array $phones, public int $after, public int $seconds)
+    /**
+     * @param list<string> $phones ids within the person
+     * @param list<string> $teams  ids; they ring for the person's own calls only, not where a team or a step asks for the person
+     */
+    public function __construct(public array $phones, public int $after, public int $seconds, public array $teams = [])
     {
+    }
+
+    /** The first second after it. */
+    public function end(): int
+    {
+        return $this->after + $this->seconds;
     }
 
     /** @param list<string> $known ids of the person's phones */
     public static function fromJson(Input $in, array $known): ?self
     {
-        $in->onlyFields(['phones', 'after', 'seconds']);
-        $phones = [];
+        $in->onlyFields(['phones', 'teams', 'after', 'seconds']);
+        $phones = $teams = [];
+        foreach ($in->field('teams')->items() as $item) {
+            $teams[] = $item->text(80);
+        }
         foreach ($in->field('phones')->items() as $item) {
             $phone = $item->text(64);
             if (!\in_array($phone, $known, true)) {
@@ -26,18 +40,29 @@ final readonly class RuleStage
             }
             $phones[$phone] = $phone;
         }
-        if ([] === $phones) {
-            $in->field('phones')->complain('This stage rings no phone.', 'Choose one, or remove the stage.');
+        if ([] === $phones && [] === $teams) {
+            $in->field('phones')->complain('This stage rings no phone.', 'Choose a phone or a team, or remove the stage.');
         }
         $after = $in->field('after')->whole(0, 600, 'seconds', 0);
         $seconds = $in->field('seconds')->whole(1, 600, 'seconds', 20);
 
-        return [] === $phones ? null : new self(array_values($phones), $after, $seconds);
+        return [] === $phones && [] === $teams ? null : new self(array_values($phones), $after, $seconds, array_values(array_unique($teams)));
     }
 
-    /** @return array{phones: list<string>, after: int, seconds: int} */
+    /** @return list<Reference> */
+    public function references(string $pointer): array
+    {
+        $references = [];
+        foreach ($this->teams as $i => $team) {
+            $references[] = new Reference($team, \sprintf('%s/teams/%d', $pointer, $i), [Kind::Team], 'rings it in a stage');
+        }
+
+        return $references;
+    }
+
+    /** @return array{phones: list<string>, teams: list<string>, after: int, seconds: int} */
     public function toJson(): array
     {
-        return ['phones' => $this->phones, 'after' => $this->after, 'seconds' => $this->seconds];
+        return ['phones' => $this->phones, 'teams' => $this->teams, 'after' => $this->after, 'seconds' => $this->seconds];
     }
 }

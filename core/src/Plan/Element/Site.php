@@ -9,14 +9,18 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Language;
+use Meandros\Core\Ringing\RingCadence;
 use Meandros\Core\Time\Zone;
 
-/** A place: its time zone, its country, and the language spoken there first. */
+/** A place: its time zone, its country, the language spoken there first, and how often a phone rings. */
 final readonly class Site implements Element
 {
     use Named;
 
-    /** @param string $country ISO 3166-1 alpha-2 */
+    /**
+     * @param string   $country ISO 3166-1 alpha-2
+     * @param int|null $cadence milliseconds from the start of a ring to the start of the next; null for the country's
+     */
     public function __construct(
         private string $id,
         private string $name,
@@ -24,12 +28,14 @@ final readonly class Site implements Element
         public string $country,
         public string $language,
         public string $address = '',
+        public ?int $cadence = null,
     ) {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'zone', 'country', 'language', 'address']);
+        $in->onlyFields(['id', 'kind', 'name', 'zone', 'country', 'language', 'address', 'cadence']);
+        $cadence = $in->field('cadence');
         $zone = $in->field('zone')->text();
         if ('' !== $zone && !Zone::exists($zone)) {
             $in->field('zone')->complain(\sprintf('"%s" is not a time zone.', $zone), \sprintf('Use an IANA name; the closest is %s.', Zone::closestTo($zone)));
@@ -39,7 +45,12 @@ final readonly class Site implements Element
             $in->field('country')->complain(\sprintf('"%s" is not a country.', $country), 'Use a two-letter code such as GB or FR.');
         }
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $zone, $country, Language::read($in->field('language')), $in->field('address')->optionalText(400));
+        return new self($in->field('id')->id(), $in->field('name')->text(), $zone, $country, Language::read($in->field('language')), $in->field('address')->optionalText(400), $cadence->isGiven() ? $cadence->whole(1000, 20000, 'milliseconds') : null);
+    }
+
+    public function ringMilliseconds(): int
+    {
+        return $this->cadence ?? RingCadence::ofCountry($this->country);
     }
 
     public function kind(): Kind
@@ -49,7 +60,7 @@ final readonly class Site implements Element
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'kind' => 'site', 'name' => $this->name, 'zone' => $this->zone, 'country' => $this->country, 'language' => $this->language, 'address' => $this->address];
+        return ['id' => $this->id, 'kind' => 'site', 'name' => $this->name, 'zone' => $this->zone, 'country' => $this->country, 'language' => $this->language, 'address' => $this->address, 'cadence' => $this->cadence];
     }
 
     public function references(): array

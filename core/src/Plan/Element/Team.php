@@ -19,6 +19,8 @@ final readonly class Team implements Element
      * @param int              $memberSeconds how long each rings where they ring one after the other
      * @param int              $widenSeconds  after how long the next tier joins where the team widens
      * @param bool             $followRules   whether members' answering rules say which of their phones ring, or all do
+     * @param bool             $skipBusy      whether somebody on a call is passed over, also where a phone of theirs takes another
+     * @param int              $pauseSeconds  after a call a member is not rung for so long
      */
     public function __construct(
         private string $id,
@@ -28,12 +30,14 @@ final readonly class Team implements Element
         public int $memberSeconds = 15,
         public int $widenSeconds = 10,
         public bool $followRules = false,
+        public bool $skipBusy = false,
+        public int $pauseSeconds = 0,
     ) {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'pattern', 'members', 'memberSeconds', 'widenSeconds', 'followRules']);
+        $in->onlyFields(['id', 'kind', 'name', 'pattern', 'members', 'memberSeconds', 'widenSeconds', 'followRules', 'skipBusy', 'pauseSeconds']);
         /** @var RingPattern $pattern */
         $pattern = $in->field('pattern')->oneOf(RingPattern::class, RingPattern::AllAtOnce);
         $members = self::members($in->field('members'));
@@ -41,7 +45,17 @@ final readonly class Team implements Element
             self::refuseGaps($in, $members);
         }
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $pattern, $members, $in->field('memberSeconds')->whole(1, 300, 'seconds', 15), $in->field('widenSeconds')->whole(1, 300, 'seconds', 10), $in->field('followRules')->flag(false));
+        return new self(
+            $in->field('id')->id(),
+            $in->field('name')->text(),
+            $pattern,
+            $members,
+            $in->field('memberSeconds')->whole(1, 300, 'seconds', 15),
+            $in->field('widenSeconds')->whole(1, 300, 'seconds', 10),
+            $in->field('followRules')->flag(false),
+            $in->field('skipBusy')->flag(false),
+            $in->field('pauseSeconds')->whole(0, 600, 'seconds', 0),
+        );
     }
 
     /** @return list<TeamMember> */
@@ -86,6 +100,7 @@ final readonly class Team implements Element
             'id' => $this->id, 'kind' => 'team', 'name' => $this->name, 'pattern' => $this->pattern->value,
             'members' => array_map(static fn (TeamMember $member): array => $member->toJson(), $this->members),
             'memberSeconds' => $this->memberSeconds, 'widenSeconds' => $this->widenSeconds, 'followRules' => $this->followRules,
+            'skipBusy' => $this->skipBusy, 'pauseSeconds' => $this->pauseSeconds,
         ];
     }
 

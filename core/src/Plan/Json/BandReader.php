@@ -14,19 +14,42 @@ final readonly class BandReader
 {
     private const WEEK_SECONDS = 7 * TimeOfDay::DAY;
 
+    /** What a window of time is, in place of a state. */
+    public const WINDOW = 'in';
+
     /** @param list<string> $stateKeys */
     public function __construct(private array $stateKeys)
     {
     }
 
+    /**
+     * Windows of time: bands without a state.
+     *
+     * @return list<WeekBand>
+     */
+    public static function windows(Input $in): array
+    {
+        return (new self([]))->bands($in, ['days', 'from', 'to']);
+    }
+
     /** @return list<WeekBand> */
     public function week(Input $in): array
     {
+        return $this->bands($in, ['days', 'from', 'to', 'state']);
+    }
+
+    /**
+     * @param list<string> $fields
+     *
+     * @return list<WeekBand>
+     */
+    private function bands(Input $in, array $fields): array
+    {
         $week = $taken = [];
         foreach ($in->items() as $item) {
-            $item->onlyFields(['days', 'from', 'to', 'state']);
+            $item->onlyFields($fields);
             $days = self::days($item->field('days'));
-            $band = $this->band($item);
+            $band = self::band($item, \in_array('state', $fields, true) ? $this->state($item->field('state')) : self::WINDOW);
             if (null === $band || [] === $days) {
                 continue;
             }
@@ -46,7 +69,7 @@ final readonly class BandReader
         $bands = $taken = [];
         foreach ($in->items() as $item) {
             $item->onlyFields(['from', 'to', 'state']);
-            $band = $this->band($item);
+            $band = self::band($item, $this->state($item->field('state')));
             if (null !== $band) {
                 self::claim($item, $taken, $band->fromSeconds, $band->toSeconds, $date);
                 $bands[] = $band;
@@ -101,11 +124,10 @@ final readonly class BandReader
         return array_values($days);
     }
 
-    private function band(Input $in): ?Band
+    private static function band(Input $in, string $state): ?Band
     {
         $from = self::time($in->field('from'), TimeOfDay::DAY - 1);
         $to = self::time($in->field('to'), TimeOfDay::LATEST);
-        $state = $this->state($in->field('state'));
         if (null === $from || null === $to) {
             return null;
         }

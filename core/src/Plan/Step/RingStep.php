@@ -18,18 +18,31 @@ final readonly class RingStep implements Step
     public const UNREACHABLE = 'unreachable';
     public const REFUSED = 'refused';
     public const DEFAULT_SECONDS = 20;
+    public const MOST_MINUTES = 60;
+    private const DEFAULT_GREET_AFTER = 10;
 
     /**
-     * @param string|null $target   an element's id, or a number in E.164
-     * @param bool        $handOver for good: the rules of the person decide how the call ends, and the seconds do not count
+     * @param string|null $target       an element's id, or a number in E.164
+     * @param bool        $handOver     for good: the rules of the person decide how the call ends, and the seconds do not count
+     * @param int         $againMinutes the caller is kept, and the ringing begins anew, for up to so long; 0 to ring once
+     * @param string|null $greeting     a prompt that is played while the phones ring on
+     * @param int         $greetAfter   seconds of ringing before the greeting
      */
-    public function __construct(private string $id, public ?string $target, public int $seconds = self::DEFAULT_SECONDS, private Exits $exits = new Exits(), public bool $handOver = false)
-    {
+    public function __construct(
+        private string $id,
+        public ?string $target,
+        public int $seconds = self::DEFAULT_SECONDS,
+        private Exits $exits = new Exits(),
+        public bool $handOver = false,
+        public int $againMinutes = 0,
+        public ?string $greeting = null,
+        public int $greetAfter = self::DEFAULT_GREET_AFTER,
+    ) {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'target', 'seconds', 'handOver', 'exits']);
+        $in->onlyFields(['id', 'do', 'target', 'seconds', 'handOver', 'againMinutes', 'greeting', 'greetAfter', 'exits']);
         $target = $in->field('target')->reference();
         if (null !== $target && 1 === preg_match('/^[+0-9]/', $target)) {
             $target = PhoneNumber::readE164($in->field('target'));
@@ -41,6 +54,9 @@ final readonly class RingStep implements Step
             $in->field('seconds')->whole(1, 600, 'seconds', self::DEFAULT_SECONDS),
             Exits::fromJson($in->field('exits'), [self::NOBODY, self::BUSY, self::UNREACHABLE, self::REFUSED]),
             $in->field('handOver')->flag(false),
+            $in->field('againMinutes')->whole(0, self::MOST_MINUTES, 'minutes', 0),
+            $in->field('greeting')->reference(),
+            $in->field('greetAfter')->whole(0, 600, 'seconds', self::DEFAULT_GREET_AFTER),
         );
     }
 
@@ -61,11 +77,19 @@ final readonly class RingStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'ring', 'target' => $this->target, 'seconds' => $this->seconds, 'handOver' => $this->handOver, 'exits' => $this->exits->toJson()];
+        return [
+            'id' => $this->id, 'do' => 'ring', 'target' => $this->target, 'seconds' => $this->seconds, 'handOver' => $this->handOver,
+            'againMinutes' => $this->againMinutes, 'greeting' => $this->greeting, 'greetAfter' => $this->greetAfter, 'exits' => $this->exits->toJson(),
+        ];
     }
 
     public function references(string $pointer): array
     {
-        return null === $this->target || $this->ringsOutside() ? [] : [new Reference($this->target, $pointer.'/target', [Kind::Person, Kind::Team], 'rings it')];
+        $references = null === $this->target || $this->ringsOutside() ? [] : [new Reference($this->target, $pointer.'/target', [Kind::Person, Kind::Team], 'rings it')];
+        if (null !== $this->greeting) {
+            $references[] = new Reference($this->greeting, $pointer.'/greeting', [Kind::Prompt], 'greets with it while ringing');
+        }
+
+        return $references;
     }
 }

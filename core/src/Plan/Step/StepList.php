@@ -36,14 +36,14 @@ final readonly class StepList
         return new self($steps);
     }
 
-    /** @return \Generator<int, Step> this list's steps and those inside their exits, as they are read */
-    public function everyStep(): \Generator
+    /** @return \Generator<string, Step> this list's steps and those inside their exits, as they are read, by JSON Pointer */
+    public function everyStep(string $pointer): \Generator
     {
-        foreach ($this->steps as $step) {
-            yield $step;
-            foreach ($step->exits()->items as $exit) {
-                foreach ($exit->steps->everyStep() as $inner) {
-                    yield $inner;
+        foreach ($this->steps as $i => $step) {
+            yield $pointer.'/'.$i => $step;
+            foreach ($step->exits()->items as $j => $exit) {
+                foreach ($exit->steps->everyStep(\sprintf('%s/%d/exits/%d/steps', $pointer, $i, $j)) as $place => $inner) {
+                    yield $place => $inner;
                 }
             }
         }

@@ -8,9 +8,14 @@ use Meandros\Core\Call\Caller;
 use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\RuleCondition;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Element\State;
 use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\Element\Via;
+use Meandros\Core\Plan\Json\BandReader;
 use Meandros\Core\Routing\Walk;
+use Meandros\Core\Time\Moment;
 
 /** Finds the answering rule that holds for a call: the first of a person's rules whose every condition is met. */
 final readonly class Answering
@@ -24,7 +29,7 @@ final readonly class Answering
         $status = $this->walk->statusOf($person->id());
         $considered = [];
         foreach ($person->rules as $rule) {
-            $why = $this->whyNot($rule, $status, $via);
+            $why = $this->whyNot($person, $rule, $status, $via);
             $considered[] = new Considered($rule->id, $rule->name, $why);
             if (null === $why) {
                 return new Choice($rule, $considered, $status);
@@ -34,24 +39,40 @@ final readonly class Answering
         return new Choice(null, $considered, $status);
     }
 
-    private function whyNot(AnsweringRule $rule, Status $status, Via $via): ?string
+    private function whyNot(Person $person, AnsweringRule $rule, Status $status, Via $via): ?string
     {
-        if (!$rule->on) {
-            return 'it is off';
-        }
-        if (!\in_array($status, [] === $rule->statuses ? [Status::Available] : $rule->statuses, true)) {
-            return \sprintf('the status is “%s”', $status->value);
-        }
-        if (Via::Any !== $rule->via && $via !== $rule->via) {
-            return Via::Direct === $rule->via ? 'the call comes through a team' : 'the call comes directly';
-        }
-        if ([] !== $rule->callers && [] === array_filter($rule->callers, $this->isFrom(...))) {
-            return 'somebody else calls';
-        }
-        $hours = $this->walk->plan->get(Hours::class, $rule->hours);
+        $when = $rule->when;
+
+        return match (true) {
+            !$rule->on => 'it is off',
+            null !== $rule->until && $this->walk->hasPassed(Moment::parse($rule->until, $this->zone($person))) => \sprintf('it ended on %s', str_replace('T', ' at ', $rule->until)),
+            !\in_array($status, $when->statusesMeant(), true) => \sprintf('the status is “%s”', $status->value),
+            Via::Any !== $when->via && $via !== $when->via => Via::Direct === $when->via ? 'the call comes through a team' : 'the call comes directly',
+            [] !== $when->callers && [] === array_filter($when->callers, $this->isFrom(...)) => 'somebody else calls',
+            [] !== $when->windows && BandReader::WINDOW !== $this->walk->read($this->windows($person, $rule))->state => 'it is not its time',
+            default => $this->whyNotByHours($when),
+        };
+    }
+
+    private function whyNotByHours(RuleCondition $when): ?string
+    {
+        $hours = $this->walk->plan->get(Hours::class, $when->hours);
         $state = null === $hours ? null : $this->walk->read($hours)->state;
 
-        return null === $hours || \in_array($state, $rule->states, true) ? null : \sprintf('%s: %s', $hours->name(), $hours->state((string) $state)->name ?? $state);
+        return null === $hours || \in_array($state, $when->states, true) ? null : \sprintf('%s: %s', $hours->name(), $hours->state((string) $state)->name ?? $state);
+    }
+
+    /** The windows of a rule as hours of their own, in the zone of the person's site. */
+    private function windows(Person $person, AnsweringRule $rule): Hours
+    {
+        $states = [new State(BandReader::WINDOW, 'in', true), new State('out', 'out', false)];
+
+        return new Hours($person->id().'/'.$rule->id, $rule->name, $person->site, null, $states, 'out', $rule->when->windows, [], [], [], []);
+    }
+
+    private function zone(Person $person): string
+    {
+        return $this->walk->plan->get(Site::class, $person->site)->zone ?? 'UTC';
     }
 
     private function isFrom(string $caller): bool

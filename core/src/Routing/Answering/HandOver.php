@@ -7,9 +7,9 @@ namespace Meandros\Core\Routing\Answering;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\RuleOutcome;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Element\Via;
-use Meandros\Core\Plan\Step\MessageStep;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Ending;
@@ -40,16 +40,20 @@ final readonly class HandOver
         $rule = $choice->rule;
         $outcome = RingStep::NOBODY;
         if (null === $rule || [] !== $rule->stages) {
-            $seconds = null === $rule ? Entry::RING_SECONDS : max(array_map(static fn ($stage): int => $stage->after + $stage->seconds, $rule->stages));
-            $onward = (new Ringer($this->walk))->ring($person->id(), $seconds, $choice);
+            $onward = Persistence::ring(
+                $this->walk,
+                $rule->againMinutes ?? 0,
+                null === $rule ? Entry::RING_SECONDS : $rule->seconds(),
+                fn (int $round, int $seconds): Onward => (new Ringer($this->walk))->ring($person->id(), $seconds, $choice, $round),
+            );
             if (null !== $onward->ending) {
                 return $onward;
             }
             $outcome = RingStep::REFUSED === $onward->exit ? RingStep::NOBODY : (string) $onward->exit;
         }
-        $next = null === $rule ? $person->mailbox : $rule->then[$outcome] ?? null;
+        $next = null === $rule ? new RuleOutcome($person->mailbox) : $rule->then[$outcome] ?? new RuleOutcome();
 
-        return null === $next ? Onward::by($outcome) : $this->on($next, [...$passed, $person->id()], $outcome);
+        return $this->on($next, [...$passed, $person->id()], $outcome);
     }
 
     /**
@@ -57,15 +61,21 @@ final readonly class HandOver
      *
      * @throws CallOver
      */
-    private function on(string $next, array $passed, string $outcome): Onward
+    private function on(RuleOutcome $next, array $passed, string $outcome): Onward
     {
-        $element = $this->walk->plan->find($next);
+        if (RuleOutcome::END === $next->to) {
+            return Onward::end(new Ending(EndingKind::EndedByPlan));
+        }
+        if ($next->isOutside()) {
+            return (new Ringer($this->walk))->ring($next->to, Entry::RING_SECONDS);
+        }
+        $element = $this->walk->plan->find($next->to);
 
         return match (true) {
-            $element instanceof Mailbox => MessageWalker::take(new MessageStep('answering', $next), $this->walk),
+            $element instanceof Mailbox => MessageWalker::leave($element, $this->walk, $next->greeting),
             $element instanceof Person => $this->to($element, $passed),
-            $element instanceof Team => (new Ringer($this->walk))->ring($next, Entry::RING_SECONDS),
-            $element instanceof Journey => Onward::to($next),
+            $element instanceof Team => (new Ringer($this->walk))->ring($element->id(), Entry::RING_SECONDS),
+            $element instanceof Journey => Onward::to($element->id()),
             default => Onward::by($outcome),
         };
     }

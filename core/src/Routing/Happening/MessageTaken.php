@@ -6,7 +6,7 @@ namespace Meandros\Core\Routing\Happening;
 
 final readonly class MessageTaken implements Happening
 {
-    public function __construct(public ?string $mailbox, public ?string $greeting, public int $greetingSeconds)
+    public function __construct(public ?string $mailbox, public ?string $greeting, public int $greetingSeconds, public bool $greetingOfRule = false)
     {
     }
 
@@ -22,6 +22,6 @@ final readonly class MessageTaken implements Happening
 
     public function because(): array
     {
-        return null === $this->mailbox ? ['missing' => 'mailbox'] : [];
+        return null === $this->mailbox ? ['missing' => 'mailbox'] : ['greetingOfRule' => $this->greetingOfRule];
     }
 }

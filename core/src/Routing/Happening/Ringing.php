@@ -43,6 +43,12 @@ final readonly class Ringing implements Happening
         ];
     }
 
+    /** Whether phones answered by themselves. */
+    public function isAnnouncement(): bool
+    {
+        return [] !== array_filter($this->rung, static fn (Rung $rung): bool => Rung::HEARS === $rung->outcome);
+    }
+
     /** Whether the own mailbox of a phone took the call. */
     public function lostToMailbox(): bool
     {

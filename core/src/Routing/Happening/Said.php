@@ -6,8 +6,11 @@ namespace Meandros\Core\Routing\Happening;
 
 final readonly class Said implements Happening
 {
-    /** @param string|null $prompt null when none is chosen */
-    public function __construct(public ?string $prompt, public string $language, public string $wantedLanguage, public int $seconds)
+    /**
+     * @param string|null $prompt       null when none is chosen
+     * @param bool        $whileRinging whether phones ring meanwhile
+     */
+    public function __construct(public ?string $prompt, public string $language, public string $wantedLanguage, public int $seconds, public bool $whileRinging = false)
     {
     }
 
@@ -23,6 +26,6 @@ final readonly class Said implements Happening
 
     public function because(): array
     {
-        return ['wantedLanguage' => $this->wantedLanguage];
+        return ['wantedLanguage' => $this->wantedLanguage, 'whileRinging' => $this->whileRinging];
     }
 }

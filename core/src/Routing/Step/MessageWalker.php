@@ -20,11 +20,24 @@ final class MessageWalker
     public static function take(MessageStep $step, Walk $walk): Onward
     {
         $mailbox = $walk->plan->get(Mailbox::class, $step->mailbox);
-        $heard = $walk->hear($walk->plan->get(Prompt::class, $mailbox?->greeting));
-        $walk->note(new MessageTaken($mailbox?->id(), $heard->prompt, $heard->seconds));
         if (null === $mailbox) {
+            $walk->note(new MessageTaken(null, null, 0));
+
             return Onward::next();
         }
+
+        return self::leave($mailbox, $walk);
+    }
+
+    /**
+     * @param string|null $greeting a prompt in place of the mailbox's own
+     *
+     * @throws CallOver
+     */
+    public static function leave(Mailbox $mailbox, Walk $walk, ?string $greeting = null): Onward
+    {
+        $heard = $walk->hear($walk->plan->get(Prompt::class, $greeting ?? $mailbox->greeting));
+        $walk->note(new MessageTaken($mailbox->id(), $heard->prompt, $heard->seconds, null !== $greeting));
         $walk->pass($heard->seconds);
 
         return Onward::end(new Ending(EndingKind::Message, $mailbox->id()));

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing\Step;
 
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Via;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Routing\Answering\Answering;
 use Meandros\Core\Routing\Answering\HandOver;
+use Meandros\Core\Routing\Answering\Persistence;
 use Meandros\Core\Routing\Answering\Ringer;
 use Meandros\Core\Routing\CallOver;
+use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\Walk;
 
@@ -23,8 +26,53 @@ final class RingWalker
         if (null !== $person && $step->handOver) {
             return (new HandOver($walk))->to($person);
         }
+
+        return Persistence::ring(
+            $walk,
+            null === $step->target ? 0 : $step->againMinutes,
+            $step->seconds,
+            static fn (int $round, int $seconds): Onward => 1 === $round ? self::greeted($step, $walk, static fn (): Onward => self::ring($step, $walk, $seconds, $round)) : self::ring($step, $walk, $seconds, $round),
+        );
+    }
+
+    /** @throws CallOver */
+    private static function ring(RingStep $step, Walk $walk, int $seconds, int $round): Onward
+    {
+        $person = $walk->plan->get(Person::class, $step->target);
         $choice = null === $person ? null : (new Answering($walk))->of($person, Via::Direct);
 
-        return (new Ringer($walk))->ring($step->target, $step->seconds, $choice);
+        return (new Ringer($walk))->ring($step->target, $seconds, $choice, $round);
+    }
+
+    /**
+     * The greeting begins after so many seconds of ringing, and the phones ring on. Callers hear it to its end.
+     *
+     * @param \Closure(): Onward $ring
+     *
+     * @throws CallOver
+     */
+    private static function greeted(RingStep $step, Walk $walk, \Closure $ring): Onward
+    {
+        $prompt = $walk->plan->get(Prompt::class, $step->greeting);
+        if (null === $prompt) {
+            return $ring();
+        }
+        $begins = $walk->second() + $step->greetAfter;
+        $heard = $walk->hear($prompt);
+        $begun = false;
+        try {
+            $onward = $ring();
+        } finally {
+            if ($walk->second() > $begins) {
+                $begun = true;
+                $walk->note(new Said($heard->prompt, $heard->language, $walk->language, $heard->seconds, whileRinging: true), $begins);
+            }
+        }
+        $rest = $begins + $heard->seconds - $walk->second();
+        if ($begun && null === $onward->ending && $rest > 0) {
+            $walk->pass($rest);
+        }
+
+        return $onward;
     }
 }

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Outside;
+
+use Meandros\Core\Plan\Element\Destination;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\OutsideLine;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Plan;
+
+/**
+ * The outside lines of a plan, and which of them may carry a call. The site's own come first, then the others, by name.
+ * Where a plan has no line at all, nothing is known about how calls leave, and every call may.
+ */
+final class Lines
+{
+    /** @var list<OutsideLine> by name */
+    private array $lines;
+    /** @var array<string, true> numbers of the plan */
+    private array $own = [];
+    /** @var array<string, list<string>> area codes of the plan's numbers, by site */
+    private array $areas = [];
+    /** @var array<string, PhoneRange> */
+    private array $ranges = [];
+    /** @var array<string, list<OutsideLine>> by number and site */
+    private array $carriers = [];
+
+    public function __construct(private readonly Plan $plan)
+    {
+        $this->lines = $plan->all(OutsideLine::class);
+        usort($this->lines, static fn (OutsideLine $a, OutsideLine $b): int => strnatcasecmp($a->name(), $b->name()));
+        foreach ([] === $this->lines ? [] : $plan->all(Number::class) as $number) {
+            $this->own[$number->number] = true;
+            $this->areas[$number->site][] = $this->range($number->number)->area;
+        }
+    }
+
+    public function isOf(Plan $plan): bool
+    {
+        return $this->plan === $plan;
+    }
+
+    /** Whether the plan says how calls leave. */
+    public function areKnown(): bool
+    {
+        return [] !== $this->lines;
+    }
+
+    /**
+     * @param string      $number E.164
+     * @param string|null $site   of the phone that the call is forwarded for; null where it belongs to nobody
+     *
+     * @return list<OutsideLine> those that may carry it, in the order in which they are tried
+     */
+    public function carriers(string $number, ?string $site): array
+    {
+        return $this->carriers[$number.' '.$site] ??= $this->find($number, $site);
+    }
+
+    /** What a number is, seen from the site of a line. */
+    public function destination(string $number, OutsideLine $line): Destination
+    {
+        $range = $this->range($number);
+        $country = $this->plan->get(Site::class, $line->site)->country ?? '';
+
+        return match (true) {
+            isset($this->own[$number]) => Destination::Internal,
+            $range->isPremium => Destination::Premium,
+            $range->country !== $country => Destination::International,
+            $range->isMobile => Destination::Mobile,
+            '' !== $range->area && \in_array($range->area, $this->areas[$line->site] ?? [], true) => Destination::Local,
+            default => Destination::National,
+        };
+    }
+
+    /** The digits that go out: those put in front, then the number as it is dialled at the line's site. */
+    public function dialled(string $number, OutsideLine $line): string
+    {
+        return $line->prefix.PhoneRange::dialled($number, $this->plan->get(Site::class, $line->site)->country ?? '');
+    }
+
+    /** @return list<OutsideLine> every line, in the order in which they are tried from a site */
+    public function from(?string $site): array
+    {
+        $own = array_filter($this->lines, static fn (OutsideLine $line): bool => $line->site === $site);
+
+        return [...array_values($own), ...array_values(array_udiff($this->lines, $own, static fn (OutsideLine $a, OutsideLine $b): int => $a->id() <=> $b->id()))];
+    }
+
+    /** @return list<OutsideLine> */
+    private function find(string $number, ?string $site): array
+    {
+        return array_values(array_filter($this->from($site), fn (OutsideLine $line): bool => \in_array($this->destination($number, $line), $line->destinations, true)));
+    }
+
+    private function range(string $number): PhoneRange
+    {
+        return $this->ranges[$number] ??= PhoneRange::of($number);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Element;
+
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Reference;
+
+/** How calls leave a site: the digits dialled first, the destinations allowed, and how many calls it carries at once. */
+final readonly class OutsideLine implements Element
+{
+    use Named;
+
+    /**
+     * @param string            $prefix       digits put in front of what is dialled
+     * @param list<Destination> $destinations in the order of the enum
+     */
+    public function __construct(
+        private string $id,
+        private string $name,
+        public string $site,
+        public string $prefix,
+        public array $destinations,
+        public int $channels,
+    ) {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'kind', 'name', 'site', 'prefix', 'destinations', 'channels']);
+        $prefix = $in->field('prefix')->optionalText(8);
+        if (1 !== preg_match('/^[0-9*#]*$/D', $prefix)) {
+            $in->field('prefix')->complain('These are not digits.', 'Use digits, * and # only, or leave it empty.');
+        }
+        $destinations = [];
+        foreach ($in->field('destinations')->items() as $item) {
+            /** @var Destination $destination */
+            $destination = $item->oneOf(Destination::class, Destination::National);
+            $destinations[] = $destination;
+        }
+        $inOrder = array_filter(Destination::cases(), static fn (Destination $case): bool => \in_array($case, $destinations, true));
+
+        return new self($in->field('id')->id(), $in->field('name')->text(), $in->field('site')->text(80), $prefix, array_values($inOrder), $in->field('channels')->whole(1, 10000, 'calls', 2));
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Line;
+    }
+
+    public function toJson(): array
+    {
+        return [
+            'id' => $this->id, 'kind' => 'line', 'name' => $this->name, 'site' => $this->site, 'prefix' => $this->prefix,
+            'destinations' => array_map(static fn (Destination $destination): string => $destination->value, $this->destinations), 'channels' => $this->channels,
+        ];
+    }
+
+    public function references(): array
+    {
+        return [new Reference($this->site, '/site', [Kind::Site], 'leaves from it')];
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Element;
+
+use Meandros\Core\Plan\Json\BandReader;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Reference;
+
+/** When an answering rule holds: every condition must be met. */
+final readonly class RuleCondition
+{
+    /**
+     * @param string|null    $hours    null for any time
+     * @param list<string>   $states   of the hours in which the rule holds
+     * @param list<WeekBand> $windows  times of the person's own, on the clock of their site; none means any
+     * @param list<Status>   $statuses in which the rule holds; none means available
+     * @param list<string>   $callers  beginnings of E.164 numbers, "withheld" or "internal"; none means everybody
+     */
+    public function __construct(
+        public ?string $hours = null,
+        public array $states = [],
+        public array $windows = [],
+        public array $statuses = [],
+        public Via $via = Via::Any,
+        public array $callers = [],
+    ) {
+    }
+
+    public static function fromJson(Input $in): self
+    {
+        if (!$in->isGiven()) {
+            return new self();
+        }
+        $in->onlyFields(['hours', 'states', 'windows', 'statuses', 'via', 'callers']);
+        $statuses = $callers = $states = [];
+        foreach ($in->field('states')->items() as $item) {
+            $states[] = $item->text(64);
+        }
+        foreach ($in->field('statuses')->items() as $item) {
+            /** @var Status $status */
+            $status = $item->oneOf(Status::class, Status::Available);
+            $statuses[] = $status;
+        }
+        foreach ($in->field('callers')->items() as $item) {
+            $caller = $item->text(20);
+            if (1 !== preg_match('/^(\+[0-9]{1,15}|withheld|internal)$/D', $caller)) {
+                $item->complain(\sprintf('"%s" is not a caller.', $caller), 'Write the beginning of a number with its country code, such as +4420, or withheld, or internal.');
+            }
+            $callers[] = $caller;
+        }
+        $hours = $in->field('hours')->reference();
+        if (null !== $hours && [] === $states) {
+            $in->field('states')->complain('No state of these hours is chosen, so the rule can never hold.', 'Choose at least one state, or no hours.');
+        }
+        /** @var Via $via */
+        $via = $in->field('via')->oneOf(Via::class, Via::Any);
+
+        return new self($hours, $states, BandReader::windows($in->field('windows')), $statuses, $via, $callers);
+    }
+
+    /** @return non-empty-list<Status> */
+    public function statusesMeant(): array
+    {
+        return [] === $this->statuses ? [Status::Available] : $this->statuses;
+    }
+
+    /** @return list<Reference> */
+    public function references(string $pointer): array
+    {
+        return null === $this->hours ? [] : [new Reference($this->hours, $pointer.'/hours', [Kind::Hours], 'decides an answering rule')];
+    }
+
+    /** @return array<string, mixed> */
+    public function toJson(): array
+    {
+        return [
+            'hours' => $this->hours, 'states' => $this->states,
+            'windows' => array_map(static fn (WeekBand $window): array => array_diff_key($window->toJson(), ['state' => '']), $this->windows),
+            'statuses' => array_map(static fn (Status $status): string => $status->value, $this->statuses),
+            'via' => $this->via->value, 'callers' => $this->callers,
+        ];
+    }
+}

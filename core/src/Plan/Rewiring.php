@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan;
+
+use Meandros\Core\Plan\Json\PlanCodec;
+
+/** Lets everything that mentions one element mention another in its place: to merge the two, or to take the first away. */
+final readonly class Rewiring
+{
+    /**
+     * @param array<string, string> $parts new name by old, of parts that are mentioned with the element ("per_x/desk")
+     */
+    public function __construct(private string $from, private string $to, private array $parts = [])
+    {
+    }
+
+    /** @return list<Element> those that change, as they are to be */
+    public function of(Plan $plan): array
+    {
+        $changed = [];
+        foreach ($plan->usesOf($this->from) as $place) {
+            $changed[$place->user->id()] ??= $this->rewired($place->user);
+        }
+
+        return array_values($changed);
+    }
+
+    public function rewired(Element $element): Element
+    {
+        $json = $element->toJson();
+        $lists = [];
+        foreach ($element->references() as $reference) {
+            if ($reference->id !== $this->from) {
+                continue;
+            }
+            $keys = explode('/', substr($reference->pointer, 1));
+            self::change($json, $keys, fn (mixed $value): ?string => $element->id() === $this->to ? null : $this->name(\is_string($value) ? $value : ''));
+            $lists[] = \array_slice($keys, 0, (int) array_key_last(array_filter($keys, ctype_digit(...))));
+        }
+        foreach ($lists as $keys) {
+            self::change($json, $keys, self::onceEach(...));
+        }
+
+        return PlanCodec::element($json);
+    }
+
+    private function name(string $value): string
+    {
+        $part = explode('/', $value, 2)[1] ?? null;
+
+        return null === $part || !isset($this->parts[$part]) ? $this->to : $this->to.'/'.$this->parts[$part];
+    }
+
+    /**
+     * @param list<string> $keys
+     */
+    private static function change(mixed &$json, array $keys, \Closure $change): void
+    {
+        if ([] === $keys) {
+            $json = $change($json);
+        } elseif (\is_array($json) && \array_key_exists($keys[0], $json)) {
+            self::change($json[$keys[0]], \array_slice($keys, 1), $change);
+        }
+    }
+
+    /** Nobody stands in a list of people or members twice. Lists of other things stay as they are. */
+    private static function onceEach(mixed $list): mixed
+    {
+        if (!\is_array($list) || !array_is_list($list)) {
+            return $list;
+        }
+        $seen = $kept = [];
+        foreach ($list as $item) {
+            $who = \is_array($item) ? $item['who'] ?? null : $item;
+            if (!\is_string($who) || !isset($seen[$who])) {
+                $kept[] = $item;
+            }
+            $seen[\is_string($who) ? $who : ''] = true;
+        }
+
+        return $kept;
+    }
+}

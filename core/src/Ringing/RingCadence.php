@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Ringing;
+
+/**
+ * How long a ring lasts, with its silence, in milliseconds by country: "3 rings" and "18 s" say the same where a ring
+ * lasts 6 s. ITU-T E.180/Q.35 recommends a period of 3 to 6 s; the figures by country are those of its Supplement 2
+ * ("Various tones used in national networks"), written down from memory.
+ */
+final class RingCadence
+{
+    /** Tone and silence of one period, ms. */
+    private const PERIODS = [
+        'GB' => [400, 200, 400, 2000], 'IE' => [400, 200, 400, 2000], 'AU' => [400, 200, 400, 2000], 'NZ' => [400, 200, 400, 2000],
+        'US' => [2000, 4000], 'CA' => [2000, 4000],
+        'FR' => [1500, 3500], 'ES' => [1500, 3000], 'BE' => [1000, 3000], 'JP' => [1000, 2000],
+        'PT' => [1000, 5000], 'AT' => [1000, 5000], 'SE' => [1000, 5000],
+    ];
+    /** One second on and four off is the most common, and within the recommendation. */
+    private const USUAL = [1000, 4000];
+
+    /**
+     * @param string $country ISO 3166-1 alpha-2
+     *
+     * @return int milliseconds from the start of a ring to the start of the next
+     */
+    public static function ofCountry(string $country): int
+    {
+        return array_sum(self::PERIODS[$country] ?? self::USUAL);
+    }
+
+    /** The nearest whole second at which so many rings are over. */
+    public static function seconds(int $rings, int $ringMilliseconds): int
+    {
+        return (int) round($rings * $ringMilliseconds / 1000);
+    }
+}

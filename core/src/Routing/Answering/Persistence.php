@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing\Answering;
+
+use Meandros\Core\Routing\CallOver;
+use Meandros\Core\Routing\Happening\TriesAgain;
+use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\Walk;
+
+/** Keeps the caller and rings again, round after round, for up to so many minutes. */
+final readonly class Persistence
+{
+    /** Between two rounds (common practice: a few seconds, so that people can put the phone down). */
+    private const PAUSE = 5;
+    /** Where nothing rings, a round would take no time at all. */
+    private const LEAST_ROUND = 20;
+
+    /**
+     * @param int                        $minutes 0 to ring once
+     * @param int                        $seconds of a round
+     * @param \Closure(int, int): Onward $round   given which round it is, from 1, and the seconds that it may last
+     *
+     * @throws CallOver
+     */
+    public static function ring(Walk $walk, int $minutes, int $seconds, \Closure $round): Onward
+    {
+        $end = $walk->second() + 60 * $minutes;
+        for ($n = 1;; ++$n) {
+            $start = $walk->second();
+            $onward = $round($n, 1 === $n ? $seconds : min($seconds, $end - $start));
+            $pause = max(self::PAUSE, self::LEAST_ROUND - ($walk->second() - $start));
+            if (null !== $onward->ending || $walk->second() + $pause >= $end) {
+                return $onward;
+            }
+            if (1 === $n) {
+                $walk->note(new TriesAgain($minutes));
+            }
+            $walk->pass($pause);
+        }
+    }
+}

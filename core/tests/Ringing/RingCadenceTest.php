@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Ringing;
+
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Ringing\RingCadence;
+use Meandros\Core\Tests\PlanBuilder;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Periods of the ringing tone, ITU-T E.180 Supplement 2, from memory. */
+final class RingCadenceTest extends TestCase
+{
+    #[DataProvider('countries')]
+    public function testSecondsOfSomeRings(string $country, int $rings, int $seconds): void
+    {
+        self::assertSame($seconds, RingCadence::seconds($rings, RingCadence::ofCountry($country)));
+    }
+
+    /** @return iterable<array{string, int, int}> */
+    public static function countries(): iterable
+    {
+        yield 'three rings in the United States are 18 s' => ['US', 3, 18];
+        yield ['GB', 3, 9];
+        yield ['FR', 3, 15];
+        yield 'half seconds are rounded' => ['ES', 3, 14];
+        yield 'where nothing is known, one second on and four off' => ['ZZ', 4, 20];
+    }
+
+    public function testEveryPeriodIsWithinTheRecommendation(): void
+    {
+        foreach (['GB', 'US', 'FR', 'ES', 'BE', 'JP', 'PT', 'DE', 'IT'] as $country) {
+            self::assertThat(RingCadence::ofCountry($country), self::logicalAnd(self::greaterThanOrEqual(3000), self::lessThanOrEqual(6000)), 'E.180 recommends a period of 3 to 6 s.');
+        }
+    }
+
+    public function testASiteMayHaveItsOwn(): void
+    {
+        $site = static fn (?int $cadence): ?Site => (new PlanBuilder())->with(['id' => 'sit_harbour', 'kind' => 'site', 'name' => 'Harbour', 'zone' => 'Europe/London', 'country' => 'GB', 'language' => 'en', 'cadence' => $cadence])->plan()->get(Site::class, 'sit_harbour');
+        self::assertSame([3000, 6000], [$site(null)?->ringMilliseconds(), $site(6000)?->ringMilliseconds()]);
+        $this->expectException(InvalidData::class);
+        $site(-1);
+    }
+}
