@@ -24,6 +24,8 @@ final class Lines
     private array $areas = [];
     /** @var array<string, PhoneRange> */
     private array $ranges = [];
+    /** @var array<string, string> by number and line */
+    private array $dialled = [];
     /** @var array<string, list<OutsideLine>> by number and site */
     private array $carriers = [];
 
@@ -78,7 +80,7 @@ final class Lines
     /** The digits that go out: those put in front, then the number as it is dialled at the line's site. */
     public function dialled(string $number, OutsideLine $line): string
     {
-        return $line->prefix.PhoneRange::dialled($number, $this->plan->get(Site::class, $line->site)->country ?? '');
+        return $this->dialled[$number.' '.$line->id()] ??= $line->prefix.PhoneRange::dialled($number, $this->plan->get(Site::class, $line->site)->country ?? '');
     }
 
     /** @return list<OutsideLine> every line, in the order in which they are tried from a site */

@@ -18,13 +18,23 @@ final class Channels
     {
     }
 
-    /** @return OutsideLine|null null where all channels are taken from that second on */
+    /**
+     * @param int $from not before that of the phone before
+     *
+     * @return OutsideLine|null null where all channels are taken from that second on
+     */
     public function take(RingPhone $phone, int $from, int $until): ?OutsideLine
     {
         foreach ($this->lines->carriers((string) $phone->number, $phone->site) as $line) {
-            $busy = array_values(array_filter($this->inUse[$line->id()] ?? [], static fn (int $free): bool => $free > $from));
-            if (\count($busy) + ($this->taken[$line->id()] ?? 0) < $line->channels) {
-                $this->inUse[$line->id()] = [...$busy, $until];
+            $id = $line->id();
+            $capacity = $line->channels - ($this->taken[$id] ?? 0);
+            $inUse = $this->inUse[$id] ?? [];
+            if (\count($inUse) >= $capacity && [] !== $inUse && min($inUse) <= $from) {
+                $inUse = array_values(array_filter($inUse, static fn (int $free): bool => $free > $from));
+            }
+            if (\count($inUse) < $capacity) {
+                $inUse[] = $until;
+                $this->inUse[$id] = $inUse;
 
                 return $line;
             }

@@ -29,18 +29,12 @@ final readonly class RingMember
         if (null === $stages) {
             return new self($who, $phones, $tier, $seconds);
         }
-        $ringing = [];
+        $own = $ringing = [];
         foreach ($phones as $phone) {
-            foreach ($stages as $stage) {
-                if ($stage->rings($phone)) {
-                    $ringing[$phone->id] = $phone;
-                }
-            }
+            $own[$phone->id] = $phone;
         }
         foreach ($stages as $stage) {
-            foreach ($stage->teamPhones() as $phone) {
-                $ringing[$phone->id] ??= $phone;
-            }
+            $ringing = $stage->phones($ringing, $own);
         }
 
         return new self($who, array_values($ringing), $tier, $seconds, $stages);
@@ -69,7 +63,12 @@ final readonly class RingMember
             return array_map(static fn (RingPhone $phone): Alert => new Alert($phone, $from, $until), $this->phones);
         }
 
-        return array_merge(...array_map(fn (RingStage $stage): array => $stage->alerts($from, $until, $this->phones, $silentAfter), $this->stages));
+        $alerts = [];
+        foreach ($this->stages as $stage) {
+            array_push($alerts, ...$stage->alerts($from, $until, $this->phones, $silentAfter));
+        }
+
+        return $alerts;
     }
 
     /** Seconds after which the last stage is over; null without stages. */

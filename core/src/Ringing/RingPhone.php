@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Meandros\Core\Ringing;
 
 use Meandros\Core\Plan\Element\Person;
-use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\PhoneType;
 
 /** A phone as the ringing sees it, with whose it is. */
@@ -48,10 +47,11 @@ final readonly class RingPhone
      */
     public static function of(Person $person, bool $askFirst = false): array
     {
-        return array_map(
-            static fn (Phone $phone): self => new self(
-                $person->id().'/'.$phone->id,
-                $person->id(),
+        [$id, $phones] = [$person->id(), []];
+        foreach ($person->phones as $phone) {
+            $phones[] = new self(
+                $id.'/'.$phone->id,
+                $id,
                 $phone->label,
                 $phone->type->value,
                 $askFirst || $phone->askFirst,
@@ -62,9 +62,10 @@ final readonly class RingPhone
                 $phone->shows,
                 $phone->calls,
                 $phone->on ? null : Rung::OFF,
-            ),
-            $person->phones,
-        );
+            );
+        }
+
+        return $phones;
     }
 
     public static function outside(string $number, bool $askFirst = false): self

@@ -6,6 +6,7 @@ namespace Meandros\Core\Ringing;
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Step\RingStep;
 
@@ -14,12 +15,15 @@ use Meandros\Core\Plan\Step\RingStep;
  * does. A phone's own mailbox takes calls like anybody, unless it is asked first. Busy, unreachable and switched-off
  * phones do not ring and take no time.
  */
-final readonly class RingSimulation
+final class RingSimulation
 {
     private const FREE_AGAIN_SOON = [Rung::BUSY, Rung::PAUSING, Rung::NO_CHANNEL];
 
+    /** @var array<string, PhoneAssumption> by phone */
+    private array $assumed = [];
+
     /** @param array<string, int> $rangBefore seconds for which phones rang earlier in the call */
-    public function __construct(private Assumptions $assumptions, private ?Lines $lines = null, private array $rangBefore = [])
+    public function __construct(private readonly Assumptions $assumptions, private readonly ?Lines $lines = null, private readonly array $rangBefore = [])
     {
     }
 
@@ -80,7 +84,7 @@ final readonly class RingSimulation
     /** Why a phone does not even ring; null when it does. */
     private function silence(RingPhone $phone): ?string
     {
-        $does = $this->assumptions->of($phone->names())->does;
+        $does = $this->assumed($phone)->does;
 
         return match (true) {
             null !== $phone->kept => $phone->kept,
@@ -103,18 +107,14 @@ final readonly class RingSimulation
             return [$alerts, []];
         }
         $channels = new Channels($this->lines, $this->assumptions->channelsTaken);
-        $inOrder = $alerts;
-        uasort($inOrder, static fn (Alert $a, Alert $b): int => $a->from <=> $b->from);
         $blocked = [];
-        foreach ($inOrder as $i => $alert) {
-            if (null === $alert->phone->number) {
-                continue;
-            }
+        foreach (self::inOrder(array_filter($alerts, static fn (Alert $alert): bool => null !== $alert->phone->number)) as $i) {
+            $alert = $alerts[$i];
             $line = $channels->take($alert->phone, $alert->from, $alert->until);
             if (null === $line) {
                 $blocked[$i] = new Rung($alert->phone, 0, 0, Rung::NO_CHANNEL);
             } else {
-                $alerts[$i] = $alert->on($line->id(), $this->lines->dialled($alert->phone->number, $line));
+                $alerts[$i] = $alert->on($line->id(), $this->lines->dialled((string) $alert->phone->number, $line));
             }
         }
         ksort($blocked);
@@ -129,23 +129,40 @@ final readonly class RingSimulation
      */
     private function fates(array $alerts): array
     {
-        $inOrder = $alerts;
-        uasort($inOrder, static fn (Alert $a, Alert $b): int => $a->from <=> $b->from);
         $rang = $this->rangBefore;
         $fates = [];
-        foreach ($inOrder as $i => $alert) {
+        // Alerts of the same phone stand in the order of time: Alert::merged() sees to that.
+        foreach ($alerts as $alert) {
             $id = $alert->phone->id;
-            $fates[$i] = $this->fate($alert->phone, $rang[$id] ?? 0);
-            $rang[$id] = ($rang[$id] ?? 0) + $alert->until - $alert->from;
+            $before = $rang[$id] ?? 0;
+            $fates[] = $this->fate($alert->phone, $before);
+            $rang[$id] = $before + $alert->until - $alert->from;
         }
-        ksort($fates);
 
-        return array_values($fates);
+        return $fates;
+    }
+
+    /**
+     * @param array<int, Alert> $alerts
+     *
+     * @return list<int> their keys in the order in which they begin
+     */
+    private static function inOrder(array $alerts): array
+    {
+        $from = array_map(static fn (Alert $alert): int => $alert->from, $alerts);
+        asort($from);
+
+        return array_keys($from);
     }
 
     private function fate(RingPhone $phone, int $rangBefore): Fate
     {
-        return Fate::of($phone, $this->assumptions->of($phone->names()), $rangBefore);
+        return Fate::of($phone, $this->assumed($phone), $rangBefore);
+    }
+
+    private function assumed(RingPhone $phone): PhoneAssumption
+    {
+        return $this->assumed[$phone->id] ??= $this->assumptions->of($phone->names());
     }
 
     /** Seconds after which all phones of a member have fallen silent by themselves. */

@@ -20,7 +20,12 @@ final readonly class RingStage
 
     public static function ofPhones(RuleStage $stage, string $person): self
     {
-        return new self($stage->after, $stage->seconds, array_map(static fn (string $phone): string => $person.'/'.$phone, $stage->phones));
+        $phones = [];
+        foreach ($stage->phones as $phone) {
+            $phones[] = $person.'/'.$phone;
+        }
+
+        return new self($stage->after, $stage->seconds, $phones);
     }
 
     /** @param list<RingMember> $members */
@@ -34,15 +39,28 @@ final readonly class RingStage
         return $this->after + $this->seconds;
     }
 
-    public function rings(RingPhone $phone): bool
+    /**
+     * Adds the phones that ring in it to those found before.
+     *
+     * @param array<string, RingPhone> $found by id
+     * @param array<string, RingPhone> $own   the person's, by id
+     *
+     * @return array<string, RingPhone>
+     */
+    public function phones(array $found, array $own): array
     {
-        return \in_array($phone->id, $this->phones, true);
-    }
+        foreach ($this->phones as $id) {
+            if (isset($own[$id])) {
+                $found[$id] = $own[$id];
+            }
+        }
+        foreach ($this->team as $member) {
+            foreach ($member->phones as $phone) {
+                $found[$phone->id] ??= $phone;
+            }
+        }
 
-    /** @return list<RingPhone> of the team */
-    public function teamPhones(): array
-    {
-        return array_merge(...array_map(static fn (RingMember $member): array => $member->phones, $this->team));
+        return $found;
     }
 
     /**
@@ -62,7 +80,14 @@ final readonly class RingStage
             return array_map(static fn (Alert $alert): Alert => new Alert($alert->phone, $start + $alert->from, $start + $alert->until), $this->pattern->alerts($this->members($able), $end - $start, $silentAfter));
         }
 
-        return array_map(static fn (RingPhone $phone): Alert => new Alert($phone, $start, $end), array_values(array_filter($able, $this->rings(...))));
+        $alerts = [];
+        foreach ($able as $phone) {
+            if (\in_array($phone->id, $this->phones, true)) {
+                $alerts[] = new Alert($phone, $start, $end);
+            }
+        }
+
+        return $alerts;
     }
 
     /**

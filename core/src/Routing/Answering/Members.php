@@ -7,7 +7,6 @@ namespace Meandros\Core\Routing\Answering;
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Person;
-use Meandros\Core\Plan\Element\RuleStage;
 use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Element\TeamMember;
@@ -107,7 +106,12 @@ final readonly class Members
     /** @return list<RingStage> */
     private static function phoneStages(Person $person, AnsweringRule $rule): array
     {
-        return array_map(static fn (RuleStage $stage): RingStage => RingStage::ofPhones($stage, $person->id()), $rule->stages);
+        [$id, $stages] = [$person->id(), []];
+        foreach ($rule->stages as $stage) {
+            $stages[] = RingStage::ofPhones($stage, $id);
+        }
+
+        return $stages;
     }
 
     private function isPausing(Team $team, TeamMember $member): bool
