@@ -5,14 +5,21 @@ declare(strict_types=1);
 namespace Meandros\Server\Api;
 
 use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Ringing\RingCadence;
+use Meandros\Server\Storage\Draft;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** Numbers as people type them, understood while they are being typed. */
+/** Numbers as people type them, understood while they are being typed, and how calls to them would leave; how long a ring is. */
 final readonly class PhoneNumberController
 {
+    public function __construct(private Draft $draft)
+    {
+    }
+
     /** @throws InvalidData */
     #[Route('/api/phone-numbers', methods: ['GET'])]
     public function parse(Request $request): JsonResponse
@@ -28,6 +35,18 @@ final readonly class PhoneNumberController
             throw InvalidData::at('/text', $invalid->problems[0]->message, $invalid->problems[0]->remedy);
         }
 
-        return new JsonResponse(['number' => $number, 'international' => PhoneNumber::international($number)]);
+        $answer = ['number' => $number, 'international' => PhoneNumber::international($number)];
+        if ($request->query->has('site')) {
+            $lines = new Lines($this->draft->plan());
+            $answer['leaves'] = $lines->departure($number, $request->query->getString('site'))?->toJson();
+        }
+
+        return new JsonResponse($answer);
+    }
+
+    #[Route('/api/ring-cadences', methods: ['GET'])]
+    public function cadences(): JsonResponse
+    {
+        return new JsonResponse(['usual' => RingCadence::usual(), 'countries' => RingCadence::countries()]);
     }
 }

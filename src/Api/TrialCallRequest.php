@@ -32,20 +32,23 @@ final readonly class TrialCallRequest
      */
     public static function read(Request $request, Plans $plans): self
     {
-        return JsonBody::read($request, static function (Input $in) use ($plans): self {
-            $in->onlyFields(['in', 'to', 'from', 'at', 'zone', 'assume']);
-            $plan = $plans->get($in->field('in')->isGiven() ? $in->field('in')->text(12) : 'draft');
-            $to = $in->field('to')->text(40);
-            $site = self::siteOf($plan, $to);
-            $zone = $in->field('zone')->isGiven() ? $in->field('zone')->text(60) : $site->zone ?? 'UTC';
-            if (!Zone::exists($zone)) {
-                $in->field('zone')->complain(\sprintf('"%s" is not a time zone.', $zone), \sprintf('Use an IANA name; the closest is %s.', Zone::closestTo($zone)));
-                $zone = 'UTC';
-            }
-            $call = new TrialCall(self::dialled($in->field('to'), $to, $site), self::caller($in->field('from'), $site), self::instant($in->field('at'), $zone));
+        return JsonBody::read($request, static fn (Input $in): self => self::from($in, $plans));
+    }
 
-            return new self($plan, $call, Assumptions::fromJson($in->field('assume')), $zone);
-        });
+    public static function from(Input $in, Plans $plans): self
+    {
+        $in->onlyFields(['in', 'to', 'from', 'at', 'zone', 'assume']);
+        $plan = $plans->get($in->field('in')->isGiven() ? $in->field('in')->text(12) : 'draft');
+        $to = $in->field('to')->text(40);
+        $site = self::siteOf($plan, $to);
+        $zone = $in->field('zone')->isGiven() ? $in->field('zone')->text(60) : $site->zone ?? 'UTC';
+        if (!Zone::exists($zone)) {
+            $in->field('zone')->complain(\sprintf('"%s" is not a time zone.', $zone), \sprintf('Use an IANA name; the closest is %s.', Zone::closestTo($zone)));
+            $zone = 'UTC';
+        }
+        $call = new TrialCall(self::dialled($in->field('to'), $to, $site), self::caller($in->field('from'), $site), self::instant($in->field('at'), $zone));
+
+        return new self($plan, $call, Assumptions::fromJson($in->field('assume')), $zone);
     }
 
     private static function siteOf(Plan $plan, string $to): ?Site

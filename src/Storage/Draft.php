@@ -119,10 +119,11 @@ final readonly class Draft
     }
 
     /**
-     * Adds and replaces many elements as one edit, or none of them. What to write is worked out on the draft as it is
+     * Adds, replaces and removes many elements as one edit, or none of them. What to write is worked out on the draft as it is
      * when the turn comes.
      *
-     * @param \Closure(Plan): array{string, list<Element>} $work the edit's label, and the elements
+     * @param \Closure(Plan): array{0: string, 1: list<Element>, 2?: list<string>} $work the edit's label, the elements as they
+     *                                                                                   are to be, and the ids of those that go
      *
      * @throws InvalidData when the elements do not fit the plan
      */
@@ -130,8 +131,12 @@ final readonly class Draft
     {
         return $this->turn(function () use ($work): Change {
             $plan = $after = $this->plan();
-            [$label, $elements] = $work($plan);
+            [$label, $elements] = $planned = $work($plan);
             $changes = [];
+            foreach ($planned[2] ?? [] as $id) {
+                $changes[] = [$id, $plan->find($id), null];
+                $after = $after->without($id);
+            }
             foreach ($elements as $element) {
                 $changes[] = [$element->id(), $plan->find($element->id()), $element];
                 $after = $after->with($element);

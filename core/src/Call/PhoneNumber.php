@@ -7,6 +7,7 @@ namespace Meandros\Core\Call;
 use libphonenumber\NumberParseException;
 use libphonenumber\PhoneNumberFormat;
 use libphonenumber\PhoneNumberUtil;
+use libphonenumber\ShortNumberInfo;
 use libphonenumber\ValidationResult;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\Input;
@@ -31,6 +32,9 @@ final class PhoneNumber
     public static function parse(string $text, string $country): string
     {
         $util = PhoneNumberUtil::getInstance();
+        if (ShortNumberInfo::getInstance()->isEmergencyNumber($text, $country)) {
+            throw InvalidData::at('', \sprintf('"%s" is an emergency number, and no call may be sent on to it.', $text), 'Use another number. Emergency calls are dialled at a phone.');
+        }
         try {
             $number = $util->parse($text, $country);
         } catch (NumberParseException) {

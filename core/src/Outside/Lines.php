@@ -61,6 +61,15 @@ final class Lines
         return $this->carriers[$number.' '.$site] ??= $this->find($number, $site);
     }
 
+    /** How a call to a number would leave; null where the plan does not say how calls leave. */
+    public function departure(string $number, ?string $site): ?Departure
+    {
+        $tried = $this->from($site)[0] ?? null;
+        $line = $this->carriers($number, $site)[0] ?? null;
+
+        return null === $tried ? null : new Departure($line, $this->destination($number, $line ?? $tried), null === $line ? '' : $this->dialled($number, $line));
+    }
+
     /** What a number is, seen from the site of a line. */
     public function destination(string $number, OutsideLine $line): Destination
     {

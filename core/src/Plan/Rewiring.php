@@ -65,21 +65,29 @@ final readonly class Rewiring
         }
     }
 
-    /** Nobody stands in a list of people or members twice. Lists of other things stay as they are. */
+    /** Nobody stands in a list of people or members twice; a tier that nobody is left in closes up. */
     private static function onceEach(mixed $list): mixed
     {
         if (!\is_array($list) || !array_is_list($list)) {
             return $list;
         }
-        $seen = $kept = [];
+        $kept = $tiers = [];
         foreach ($list as $item) {
             $who = \is_array($item) ? $item['who'] ?? null : $item;
-            if (!\is_string($who) || !isset($seen[$who])) {
+            if (\is_string($who)) {
+                $kept[$who] ??= $item;
+            } else {
                 $kept[] = $item;
             }
-            $seen[\is_string($who) ? $who : ''] = true;
         }
+        foreach ($kept as $item) {
+            $tier = \is_array($item) ? $item['tier'] ?? null : null;
+            if (\is_int($tier)) {
+                $tiers[$tier] = $tier;
+            }
+        }
+        sort($tiers);
 
-        return $kept;
+        return array_map(static fn (mixed $item): mixed => \is_array($item) && isset($item['tier']) ? ['tier' => 1 + array_search($item['tier'], $tiers, true)] + $item : $item, array_values($kept));
     }
 }

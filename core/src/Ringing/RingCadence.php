@@ -28,7 +28,18 @@ final class RingCadence
      */
     public static function ofCountry(string $country): int
     {
-        return array_sum(self::PERIODS[$country] ?? self::USUAL);
+        return self::countries()[$country] ?? self::usual();
+    }
+
+    /** @return array<string, int> milliseconds by country, of those that differ from the usual */
+    public static function countries(): array
+    {
+        return array_map(array_sum(...), self::PERIODS);
+    }
+
+    public static function usual(): int
+    {
+        return array_sum(self::USUAL);
     }
 
     /** The nearest whole second at which so many rings are over. */

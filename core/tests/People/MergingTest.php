@@ -43,6 +43,12 @@ final class MergingTest extends TestCase
         self::assertSame(['ben', '+447700900123'], array_column(self::json($merged, 'team_one')['members'], 'who'), 'Her single phone is gone, so he himself stands there, once.');
     }
 
+    public function testATierThatOnlySheWasInClosesUp(): void
+    {
+        $builder = self::builder()->person('cid')->with(['id' => 'team_wide', 'kind' => 'team', 'name' => 'Wide', 'pattern' => 'widening', 'members' => [['who' => 'ben', 'tier' => 1], ['who' => 'ann', 'tier' => 2], ['who' => 'cid', 'tier' => 3]]]);
+        self::assertSame([['ben', 1], ['cid', 2]], array_map(static fn (array $member): array => [$member['who'], $member['tier']], self::json(self::apply($builder->plan(), true), 'team_wide')['members']));
+    }
+
     public function testARuleOfHisThatPassedCallsToHerLetsThemGoBack(): void
     {
         $builder = self::builder()->with(self::person('ben', '', ['desk'], [self::rule(['desk'], 'ann')]));

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Api;
+
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Routing\Entry;
+use Meandros\Core\Routing\Router;
+use Meandros\Core\Wording\TraceReport;
+use Meandros\Server\Storage\Live;
+use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\Plans;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** How a person, a team or a ring step would ring for a call that comes to it now; also as it would be if it were changed. */
+final readonly class RingPreviewController
+{
+    public function __construct(private Plans $plans, private Router $router, private Live $live)
+    {
+    }
+
+    /**
+     * @throws InvalidData
+     * @throws NotFound
+     */
+    #[Route('/api/ring-previews', methods: ['POST'])]
+    public function ring(Request $request): JsonResponse
+    {
+        /** @var array{TrialCallRequest, RingStep, Element|null} $read */
+        $read = JsonBody::read($request, function (Input $in): array {
+            $in->onlyFields(['call', 'step', 'element']);
+
+            return [TrialCallRequest::from($in->field('call'), $this->plans), RingStep::fromJson($in->field('step')), $in->field('element')->isGiven() ? PlanCodec::readElement($in->field('element')) : null];
+        });
+        [$asked, $step, $element] = $read;
+        $language = Entry::find($asked->plan, $asked->call->dialled)->language;
+        $plan = null === $element ? $asked->plan : $asked->plan->with($element);
+        $report = TraceReport::of($this->router->ringing($plan, $step, $asked->call, $asked->assumptions, $this->live->state(), $language), $plan, $asked->zone);
+
+        return new JsonResponse(array_intersect_key($report, array_flip(['sentence', 'ending', 'seconds', 'rung', 'events'])));
+    }
+}
