@@ -9,8 +9,8 @@ test('a mobile with a mailbox of its own swallows the call, is warned about, and
     page,
 }) => {
     await page.goto(address('/people/per_duty', { ...FREIGHT, at: '2026-11-30T02:00:00' }));
-    await expect(sentence(page)).toContainText('rings Rowan Tresco for 24 s, rings Hugh Pellow');
-    await page.getByRole('checkbox', { name: 'ask before connecting (press 1)' }).uncheck();
+    await expect(sentence(page)).toContainText('rings Rowan Tresco for 30 s, rings Hugh Pellow');
+    await page.getByRole('checkbox', { name: 'ask before connecting (press 1)' }).nth(1).uncheck();
     await expect(sentence(page)).toContainText('the own mailbox of Rowan Tresco has the call');
     await expect(page.locator('.sheet .notice')).toContainText(
         'answers after 20 s, and Freight account line rings it for up to 30 s: the caller ends up there.',
@@ -24,11 +24,12 @@ test('a mobile with a mailbox of its own swallows the call, is warned about, and
 
 test('a phone is switched off without losing it', async ({ page }) => {
     await page.goto(address('/people/per_duty', { ...FREIGHT, at: '2026-11-30T02:00:00' }));
+    await page.getByRole('switch', { name: 'Duty room rings' }).click();
     await page.getByRole('switch', { name: 'Mobile rings' }).focus();
     await page.keyboard.press('Space');
     await saved(page);
     await expect(sentence(page)).toContainText('cannot reach Rowan Tresco');
-    await expect(page.getByText('off: kept, but it does not ring')).toBeVisible();
+    await expect(page.getByText('off: kept, but it does not ring')).toHaveCount(2);
 });
 
 test('a widening team: tiers, an alert time of one’s own, a gap that is refused', async ({ page }) => {
@@ -142,6 +143,7 @@ test('answering rules: which holds and why not the others, edited in place, a ru
 test('forward everything is one click; a stage without a phone cannot be made', async ({ page }) => {
     await page.goto(address('/people/per_ines', { to: '205' }));
     await page.getByRole('button', { name: 'Forward everything' }).click();
+    await page.getByRole('menuitem', { name: 'for an hour' }).click();
     await saved(page);
     await expect(sentence(page)).toHaveText(/^.*Leaves a message with Groups mailbox\./);
     await choose(page, 'Nobody answers, by Forward everything', 'Dana Whitlock');

@@ -6,6 +6,7 @@ import { CallScreen } from './call/CallScreen';
 import { EditionsScreen } from './editions/EditionsScreen';
 import { HoursScreen } from './hours/HoursScreen';
 import { JourneysScreen } from './journeys/JourneysScreen';
+import { LinesScreen } from './lines/LinesScreen';
 import { MailboxesScreen } from './mailboxes/MailboxesScreen';
 import { NumbersScreen } from './numbers/NumbersScreen';
 import { OpenNowScreen } from './overrides/OpenNowScreen';
@@ -46,6 +47,7 @@ export function App() {
                         <Route path="teams/:id?" element={<TeamsScreen />} />
                         <Route path="prompts/:id?" element={<PromptsScreen />} />
                         <Route path="mailboxes/:id?" element={<MailboxesScreen />} />
+                        <Route path="lines/:id?" element={<LinesScreen />} />
                         <Route path="sites/:id?" element={<SitesScreen />} />
                         <Route path="editions" element={<EditionsScreen />} />
                         <Route path="*" element={<Navigate to="/" replace />} />

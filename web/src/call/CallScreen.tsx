@@ -4,9 +4,9 @@ import type { TraceEvent } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import { RingChart } from '../ringing/RingChart';
 import { CourseLine } from './CourseLine';
 import { clock } from './clock';
-import { RingChart } from './RingChart';
 
 /** The whole way of the trial call: every event with its second and its reason, and what rang. */
 export function CallScreen() {

@@ -3,6 +3,7 @@ import type { Trace } from '../api/types';
 const SHAPES: Record<Trace['ending']['kind'], { d: string; label: string }> = {
     answered: { d: 'M3 8.5l3.2 3.2L13 5', label: 'Answered' },
     message: { d: 'M2.5 4h11v8h-11zM2.5 4.5L8 9l5.5-4.5', label: 'Message' },
+    announced: { d: 'M3 6.5h2.5L9 3.5v9L5.5 9.5H3zM11 6a3 3 0 010 4M12.6 4.2a5.5 5.5 0 010 7.6', label: 'Announced' },
     'own mailbox': { d: 'M2.5 4h11v8h-11zM5 7l6 3M11 7l-6 3', label: 'Lost to an own mailbox' },
     'ended by plan': { d: 'M4 4h8v8H4z', label: 'Ended by the plan' },
     'ran out of steps': { d: 'M3 8h3M8 8h1.5M12 8h1', label: 'Ran out of steps' },
@@ -13,7 +14,7 @@ const SHAPES: Record<Trace['ending']['kind'], { d: string; label: string }> = {
 /** How a call ends, as a shape; the colour only adds to it. */
 export function EndingIcon({ kind }: { kind: Trace['ending']['kind'] }) {
     const shape = SHAPES[kind];
-    const tone = kind === 'answered' || kind === 'message' ? 'good' : 'bad';
+    const tone = ['answered', 'message', 'announced'].includes(kind) ? 'good' : 'bad';
     return (
         <svg
             className={`ending ${tone}`}

@@ -9,6 +9,7 @@ import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { patchDraft, usePlan } from '../plan/usePlan';
 import { Field } from '../ui/Field';
+import { FixButton } from '../ui/Findings';
 import { useEditionsQuery } from './useEditions';
 
 /** What is live and what was before; what publishing would change; and what is still unfinished. */
@@ -106,7 +107,7 @@ export function EditionsScreen() {
                                     <Link to={{ pathname: `/${KINDS[one.kind as Kind].path}/${one.id}`, search }}>
                                         {one.name}
                                     </Link>
-                                    : {one.detail} {one.remedy}
+                                    : {one.detail} {one.remedy} <FixButton fix={one.fix} />
                                 </li>
                             ))}
                         </ul>

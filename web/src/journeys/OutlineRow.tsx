@@ -1,8 +1,9 @@
 import { Button } from 'antd';
 import { type KeyboardEvent, useState } from 'react';
-import type { Exit, Step, Trace, TraceEvent } from '../api/types';
+import type { Exit, Finding, Step, Trace, TraceEvent } from '../api/types';
 import { clock } from '../call/clock';
 import { usePlan } from '../plan/usePlan';
+import { Findings } from '../ui/Findings';
 import type { Row } from './outlineModel';
 import { ExitFields, StepFields } from './StepFields';
 import { StepSentence } from './StepSentence';
@@ -17,6 +18,7 @@ interface Props {
     editing: boolean;
     disabled: boolean;
     error: string | undefined;
+    found: Finding[];
     onFocus: () => void;
     onKeyDown: (event: KeyboardEvent) => void;
     onEdit: () => void;
@@ -95,6 +97,7 @@ export function OutlineRow(props: Props) {
                             {row.exit.steps.length === 0 && <span className="quiet"> goes on with the next step</span>}
                         </span>
                     )}
+                    {row.is === 'step' && <Findings found={props.found} />}
                     {error && (
                         <span className="alarm" role="alert">
                             {error}

@@ -1,12 +1,12 @@
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import type { Exit, Hours, Kind, Step } from '../api/types';
-import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import { StepRings } from '../ringing/StepRings';
 import { ElementPicker } from '../ui/ElementPicker';
 import { NumberInput } from '../ui/NumberInput';
-import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { exitsOf } from './outlineModel';
+import { RingFields } from './RingFields';
 import { possibleExits } from './stepWords';
 
 type ChangeExits = (change: (exits: Exit[]) => Exit[]) => void;
@@ -117,6 +117,7 @@ export function StepFields({
             <Button size="small" onClick={onDone}>
                 Done
             </Button>
+            {step.do === 'ring' && <StepRings step={step} onChange={onChange} />}
         </div>
     );
 }
@@ -134,72 +135,6 @@ function Pick({
     onPick: (id: string | null) => void;
 }) {
     return <ElementPicker autoFocus label={label} kinds={[kind]} value={value} onChange={onPick} />;
-}
-
-function RingFields({ step, onChange }: { step: Extract<Step, { do: 'ring' }>; onChange: (step: Step) => void }) {
-    const plan = usePlan();
-    const person = plan?.get('person', step.target);
-    const [outside, setOutside] = useState(step.target?.startsWith('+') ?? false);
-    const { moment } = useMoment();
-    // A journey belongs to no site: numbers are read as they are dialled where the tried number is.
-    const site = plan?.all('number').find((number) => number.number === moment.to)?.site;
-    const country = plan?.get('site', site)?.country ?? plan?.all('site')[0]?.country ?? 'GB';
-    return (
-        <>
-            Ring
-            <Select
-                size="small"
-                aria-label="Whom to ring"
-                value={outside ? 'outside' : 'inside'}
-                options={[
-                    { value: 'inside', label: 'a person or team' },
-                    { value: 'outside', label: 'an outside number' },
-                ]}
-                onChange={(choice) => setOutside(choice === 'outside')}
-            />
-            {outside ? (
-                <PhoneNumberField
-                    label="Outside number"
-                    country={country}
-                    value={step.target?.startsWith('+') ? step.target : ''}
-                    onSave={(target) => onChange({ ...step, target })}
-                />
-            ) : (
-                <ElementPicker
-                    autoFocus
-                    label="Person or team"
-                    kinds={['person', 'team']}
-                    value={step.target?.startsWith('+') ? null : step.target}
-                    onChange={(target) => onChange({ ...step, target })}
-                />
-            )}
-            {person && (
-                <Select
-                    size="small"
-                    aria-label="Try or hand over"
-                    value={step.handOver ? 'over' : 'try'}
-                    options={[
-                        { value: 'try', label: 'and come back' },
-                        { value: 'over', label: 'for good: their rules decide' },
-                    ]}
-                    onChange={(choice) => onChange({ ...step, handOver: choice === 'over' })}
-                />
-            )}
-            {!(person && step.handOver) && (
-                <>
-                    for{' '}
-                    <NumberInput
-                        label="Seconds to ring"
-                        unit="s"
-                        min={1}
-                        max={600}
-                        value={step.seconds}
-                        onSave={(seconds) => onChange({ ...step, seconds })}
-                    />
-                </>
-            )}
-        </>
-    );
 }
 
 export function ExitFields({

@@ -46,6 +46,14 @@ export function StepSentence({ step }: { step: Step }) {
             ) : (
                 <span>
                     Ring <Name id={step.target} missing="nobody yet" /> for {step.seconds} s
+                    {step.greeting && (
+                        <span className="quiet">
+                            , after {step.greetAfter} s play <Name id={step.greeting} missing="no prompt" />
+                        </span>
+                    )}
+                    {step.againMinutes > 0 && (
+                        <span className="quiet">, try again for up to {step.againMinutes} min</span>
+                    )}
                 </span>
             );
         case 'message':

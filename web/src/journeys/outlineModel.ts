@@ -133,7 +133,17 @@ export function newStep(kind: Step['do'], steps: Step[]): Step {
         case 'menu':
             return { id, do: 'menu', prompt: null, wait: 5, tries: 2, exits: [{ on: '1', label: '', steps: [] }] };
         case 'ring':
-            return { id, do: 'ring', target: null, seconds: 20, handOver: false, exits: [] };
+            return {
+                id,
+                do: 'ring',
+                target: null,
+                seconds: 20,
+                handOver: false,
+                againMinutes: 0,
+                greeting: null,
+                greetAfter: 10,
+                exits: [],
+            };
         case 'message':
             return { id, do: 'message', mailbox: null };
         case 'go':

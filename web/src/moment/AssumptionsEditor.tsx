@@ -6,6 +6,7 @@ import { ASSUMED_STATUSES, type Assumed, type Moment, useMoment } from './useMom
 const DOES: { value: Assumed['does']; label: string }[] = [
     { value: 'answers', label: 'answers after' },
     { value: 'busy', label: 'is busy' },
+    { value: 'on a call', label: 'is on a call' },
     { value: 'unreachable', label: 'is unreachable' },
     { value: 'refuses', label: 'refuses after' },
     { value: 'rings', label: 'does not answer' },

@@ -31,6 +31,9 @@ describe('the moment in the address', () => {
             patience: null,
             unforced: false,
             last: {},
+            earlier: {},
+            seed: 1,
+            taken: {},
         });
         expect(writeMoment(read('')).toString()).toBe('');
     });
@@ -47,7 +50,28 @@ describe('the moment in the address', () => {
             to: '+441632960110',
             from: '',
             at: '2026-11-23T10:30:00',
-            assume: { keys: ['1', '2'], phones: [] },
+            assume: {
+                keys: ['1', '2'],
+                phones: [],
+                earlier: { last: [], members: [], seed: 1 },
+                lines: [],
+            },
+        });
+    });
+
+    it('says what earlier calls left behind, and which channels are taken', () => {
+        const text = 'last=team_a~per_b&earlier=per_b~60~2%2Cper_c~~3&seed=7&taken=line_a~4';
+        expect(read(writeMoment(read(text)).toString())).toEqual(read(text));
+        expect(toTrialCall(read(text)).assume).toMatchObject({
+            earlier: {
+                last: [{ team: 'team_a', who: 'per_b' }],
+                members: [
+                    { who: 'per_b', idle: 60, calls: 2 },
+                    { who: 'per_c', calls: 3 },
+                ],
+                seed: 7,
+            },
+            lines: [{ line: 'line_a', taken: 4 }],
         });
     });
 

@@ -27,6 +27,12 @@ export interface Moment {
     unforced: boolean;
     /** Who rang last, by team: for teams that rotate. */
     last: Record<string, string>;
+    /** What earlier calls left behind, by member: seconds since the last one, and how many today. */
+    earlier: Record<string, { idle: number | null; calls: number }>;
+    /** Of the order of teams that ring at random. */
+    seed: number;
+    /** Channels of outside lines that other calls use, by line. */
+    taken: Record<string, number>;
 }
 
 export function useMoment() {
@@ -49,7 +55,21 @@ export function useMoment() {
     return { moment, change, search: text ? `?${text}` : '' };
 }
 
-const NAMES = new Set(['to', 'from', 'at', 'zone', 'in', 'keys', 'phones', 'patience', 'unforced', 'last']);
+const NAMES = new Set([
+    'to',
+    'from',
+    'at',
+    'zone',
+    'in',
+    'keys',
+    'phones',
+    'patience',
+    'unforced',
+    'last',
+    'earlier',
+    'seed',
+    'taken',
+]);
 
 export function readMoment(params: URLSearchParams): Moment {
     const patience = Number(params.get('patience'));
@@ -69,13 +89,24 @@ export function readMoment(params: URLSearchParams): Moment {
             }),
         patience: patience > 0 ? patience : null,
         unforced: params.has('unforced'),
-        last: Object.fromEntries(
-            (params.get('last') ?? '')
-                .split(',')
-                .map((one) => one.split('~'))
-                .filter((pair): pair is [string, string] => pair.length === 2),
+        last: Object.fromEntries(tuples(params, 'last', 2).map(([team, who]) => [team, who])),
+        earlier: Object.fromEntries(
+            tuples(params, 'earlier', 3).map(([who, idle, calls]) => [
+                who,
+                { idle: idle === '' ? null : Number(idle) || 0, calls: Number(calls) || 0 },
+            ]),
         ),
+        seed: Number(params.get('seed')) || 1,
+        taken: Object.fromEntries(tuples(params, 'taken', 2).map(([line, calls]) => [line, Number(calls) || 0])),
     };
+}
+
+/** A list in one parameter: entries are parted by commas, their parts by tildes. */
+function tuples(params: URLSearchParams, name: string, size: number): string[][] {
+    return (params.get(name) ?? '')
+        .split(',')
+        .map((one) => one.split('~'))
+        .filter((parts) => parts.length === size);
 }
 
 export function writeMoment(moment: Moment): URLSearchParams {
@@ -88,6 +119,11 @@ export function writeMoment(moment: Moment): URLSearchParams {
     if (moment.unforced) params.set('unforced', '1');
     const last = Object.entries(moment.last).map((pair) => pair.join('~'));
     if (last.length > 0) params.set('last', last.join(','));
+    const earlier = Object.entries(moment.earlier).map(([who, { idle, calls }]) => `${who}~${idle ?? ''}~${calls}`);
+    if (earlier.length > 0) params.set('earlier', earlier.join(','));
+    if (moment.seed !== 1) params.set('seed', String(moment.seed));
+    const taken = Object.entries(moment.taken).map((pair) => pair.join('~'));
+    if (taken.length > 0) params.set('taken', taken.join(','));
     return params;
 }
 
@@ -110,9 +146,16 @@ export function toTrialCall(moment: Moment): TrialCall {
                 : {}),
             ...(moment.patience ? { patience: moment.patience } : {}),
             ...(moment.unforced ? { withoutOverrides: true } : {}),
-            ...(Object.keys(moment.last).length > 0
-                ? { earlier: { last: Object.entries(moment.last).map(([team, who]) => ({ team, who })) } }
-                : {}),
+            earlier: {
+                last: Object.entries(moment.last).map(([team, who]) => ({ team, who })),
+                members: Object.entries(moment.earlier).map(([who, { idle, calls }]) => ({
+                    who,
+                    calls,
+                    ...(idle === null ? {} : { idle }),
+                })),
+                seed: moment.seed,
+            },
+            lines: Object.entries(moment.taken).map(([line, taken]) => ({ line, taken })),
         },
     };
 }

@@ -1,18 +1,14 @@
-import { Button, Checkbox, Input, Select, Switch } from 'antd';
-import type { AnsweringRule, Person } from '../api/types';
+import { Button, Dropdown, Switch } from 'antd';
+import type { AnsweringRule, Finding, Person } from '../api/types';
+import { nowIn } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
-import { ElementPicker } from '../ui/ElementPicker';
 import type { EditorProps } from '../ui/ElementScreen';
-import { NumberInput } from '../ui/NumberInput';
+import { Findings } from '../ui/Findings';
 import { TextField } from '../ui/TextField';
-import { newRule } from './rules';
-import { STATUSES } from './useStatuses';
-
-const OUTCOMES = [
-    { key: 'nobody', label: 'Nobody answers' },
-    { key: 'busy', label: 'All are busy' },
-    { key: 'unreachable', label: 'None can be reached' },
-] as const;
+import { RuleOutcomes } from './RuleOutcomes';
+import { RuleStages } from './RuleStages';
+import { RuleWhen } from './RuleWhen';
+import { ENDS, newRule } from './rules';
 
 /** A person's answering rules, in order: the first that holds decides which phones ring, and what then. */
 export function AnsweringRules({
@@ -20,15 +16,28 @@ export function AnsweringRules({
     change,
     error,
     disabled,
-    finding,
+    findings,
     holds,
 }: EditorProps<Person> & {
-    finding: (pointer: string) => string | undefined;
+    findings: (pointer: string) => Finding[];
     /** The rule that decided in the trial call. */
     holds: string | undefined;
 }) {
+    const zone = usePlan()?.get('site', value.site)?.zone ?? 'UTC';
     const rules = value.rules;
     const set = (next: AnsweringRule[]) => change({ ...value, rules: next });
+    const first = (made: 'forward' | 'do not disturb', label: string) => (
+        <Dropdown
+            trigger={['click']}
+            menu={{
+                items: ENDS.map((end, i) => ({ key: i, label: end.label })),
+                onClick: ({ key }) =>
+                    set([newRule(value, made, ENDS[Number(key)]?.until(nowIn(zone)) ?? null), ...rules]),
+            }}
+        >
+            <Button size="small">{label} …</Button>
+        </Dropdown>
+    );
     return (
         <>
             <h2>Answering rules</h2>
@@ -45,11 +54,11 @@ export function AnsweringRules({
                             holds={holds === rule.id}
                             person={value}
                             disabled={disabled}
-                            onChange={(next) => set(rules.with(i, next))}
+                            onChange={(part) => set(rules.with(i, { ...rule, ...part }))}
                             onUp={i > 0 ? () => set(rules.toSpliced(i, 1).toSpliced(i - 1, 0, rule)) : undefined}
                             onRemove={() => set(rules.toSpliced(i, 1))}
                         />
-                        {finding(`/rules/${i}`) && <p className="notice">{finding(`/rules/${i}`)}</p>}
+                        <Findings found={findings(`/rules/${i}`)} />
                         {error(`/rules/${i}`) && (
                             <p className="alarm" role="alert">
                                 {error(`/rules/${i}`)}
@@ -63,9 +72,8 @@ export function AnsweringRules({
                     <Button size="small" onClick={() => set([...rules, newRule(value, 'ring')])}>
                         Add a rule
                     </Button>
-                    <Button size="small" onClick={() => set([newRule(value, 'forward'), ...rules])}>
-                        Forward everything
-                    </Button>
+                    {first('forward', 'Forward everything')}
+                    {first('do not disturb', 'Do not disturb')}
                 </div>
             )}
         </>
@@ -85,14 +93,11 @@ function RuleCard({
     holds: boolean;
     person: Person;
     disabled: boolean;
-    onChange: (rule: AnsweringRule) => void;
+    onChange: (part: Partial<AnsweringRule>) => void;
     onUp: (() => void) | undefined;
     onRemove: () => void;
 }) {
-    const plan = usePlan();
-    const when = rule.when;
-    const hours = plan?.get('hours', when.hours);
-    const setWhen = (part: Partial<AnsweringRule['when']>) => onChange({ ...rule, when: { ...when, ...part } });
+    const parts = { rule, person, disabled, onChange };
     return (
         <>
             <div className="line-row wrap">
@@ -101,13 +106,13 @@ function RuleCard({
                     aria-label={`The rule ${rule.name} is on`}
                     checked={rule.on}
                     disabled={disabled}
-                    onChange={(on) => onChange({ ...rule, on })}
+                    onChange={(on) => onChange({ on })}
                 />
                 <TextField
                     label="Name of the rule"
                     value={rule.name}
                     disabled={disabled}
-                    onSave={(name) => onChange({ ...rule, name })}
+                    onSave={(name) => onChange({ name })}
                 />
                 {holds && <span className="state open">holds in this call</span>}
                 <span className="grow" />
@@ -128,172 +133,9 @@ function RuleCard({
                     </>
                 )}
             </div>
-            <div className="line-row wrap">
-                <span>When</span>
-                <ElementPicker
-                    label={`Hours of ${rule.name}`}
-                    kinds={['hours']}
-                    clearable
-                    placeholder="at any time"
-                    value={when.hours}
-                    disabled={disabled}
-                    onChange={(id) =>
-                        setWhen({
-                            hours: id,
-                            states: (plan?.get('hours', id)?.states ?? [])
-                                .filter((one) => one.open)
-                                .map((one) => one.key),
-                        })
-                    }
-                />
-                {hours && (
-                    <Select
-                        aria-label={`States of ${rule.name}`}
-                        mode="multiple"
-                        size="small"
-                        style={{ minWidth: 150 }}
-                        value={when.states}
-                        disabled={disabled}
-                        options={hours.states.map((one) => ({ value: one.key, label: one.name }))}
-                        onChange={(states) => setWhen({ states })}
-                    />
-                )}
-                <Select
-                    aria-label={`Statuses of ${rule.name}`}
-                    mode="multiple"
-                    size="small"
-                    style={{ minWidth: 150 }}
-                    placeholder="while available"
-                    value={when.statuses}
-                    disabled={disabled}
-                    options={STATUSES}
-                    onChange={(statuses) => setWhen({ statuses })}
-                />
-                <Select
-                    aria-label={`How calls of ${rule.name} come`}
-                    size="small"
-                    style={{ width: 160 }}
-                    value={when.via}
-                    disabled={disabled}
-                    options={[
-                        { value: 'any', label: 'however they come' },
-                        { value: 'direct', label: 'direct calls only' },
-                        { value: 'team', label: 'through a team only' },
-                    ]}
-                    onChange={(via) => setWhen({ via })}
-                />
-                <Input
-                    key={when.callers.join()}
-                    aria-label={`Callers of ${rule.name}`}
-                    size="small"
-                    style={{ width: 170 }}
-                    placeholder="from everybody"
-                    defaultValue={when.callers.join(', ')}
-                    disabled={disabled}
-                    onBlur={(event) => {
-                        const callers = event.target.value.split(/[,;\s]+/).filter(Boolean);
-                        if (callers.join() !== when.callers.join()) setWhen({ callers });
-                    }}
-                />
-            </div>
-            {rule.stages.map((stage, i) => {
-                const setStage = (part: Partial<typeof stage>) =>
-                    onChange({ ...rule, stages: rule.stages.with(i, { ...stage, ...part }) });
-                return (
-                    // biome-ignore lint/suspicious/noArrayIndexKey: stages have no identity but their place
-                    <div className="line-row wrap" key={i}>
-                        <span>ring</span>
-                        <Select
-                            aria-label={`Phones of stage ${i + 1} of ${rule.name}`}
-                            mode="multiple"
-                            size="small"
-                            style={{ minWidth: 200 }}
-                            value={stage.phones}
-                            disabled={disabled}
-                            options={person.phones.map((one) => ({ value: one.id, label: one.label }))}
-                            onChange={(phones) => phones.length > 0 && setStage({ phones })}
-                        />
-                        <span>from</span>
-                        <NumberInput
-                            label={`Start of stage ${i + 1} of ${rule.name}`}
-                            unit="s"
-                            min={0}
-                            max={600}
-                            value={stage.after}
-                            disabled={disabled}
-                            onSave={(after) => setStage({ after })}
-                        />
-                        <span>for</span>
-                        <NumberInput
-                            label={`Length of stage ${i + 1} of ${rule.name}`}
-                            unit="s"
-                            min={1}
-                            max={600}
-                            value={stage.seconds}
-                            disabled={disabled}
-                            onSave={(seconds) => setStage({ seconds })}
-                        />
-                        {!disabled && (
-                            <Button
-                                size="small"
-                                type="text"
-                                aria-label={`Remove stage ${i + 1} of ${rule.name}`}
-                                onClick={() => onChange({ ...rule, stages: rule.stages.toSpliced(i, 1) })}
-                            >
-                                ✕
-                            </Button>
-                        )}
-                    </div>
-                );
-            })}
-            {rule.stages.length === 0 && <p className="quiet">No phone rings: calls go on at once.</p>}
-            {!disabled && person.phones.length > 0 && (
-                <Button
-                    size="small"
-                    type="text"
-                    onClick={() => {
-                        const end = Math.max(0, ...rule.stages.map((one) => one.after + one.seconds));
-                        const phone = person.phones[Math.min(rule.stages.length, person.phones.length - 1)];
-                        if (phone)
-                            onChange({
-                                ...rule,
-                                stages: [...rule.stages, { phones: [phone.id], after: end, seconds: 20 }],
-                            });
-                    }}
-                >
-                    + stage
-                </Button>
-            )}
-            <div className="fields then">
-                {OUTCOMES.map((outcome) => (
-                    <div key={outcome.key} className="field">
-                        <span className="field-name">{outcome.label}</span>
-                        <ElementPicker
-                            label={`${outcome.label}, by ${rule.name}`}
-                            kinds={['mailbox', 'person', 'team', 'journey']}
-                            clearable
-                            placeholder="back to where it came from"
-                            exclude={[person.id]}
-                            value={rule.next[outcome.key]}
-                            disabled={disabled || (rule.stages.length === 0 && outcome.key !== 'nobody')}
-                            onChange={(id) => onChange({ ...rule, next: { ...rule.next, [outcome.key]: id } })}
-                        />
-                    </div>
-                ))}
-            </div>
-            <Checkbox
-                checked={rule.next.busy === rule.next.nobody && rule.next.unreachable === rule.next.nobody}
-                disabled={disabled}
-                onChange={(event) =>
-                    event.target.checked &&
-                    onChange({
-                        ...rule,
-                        next: { nobody: rule.next.nobody, busy: rule.next.nobody, unreachable: rule.next.nobody },
-                    })
-                }
-            >
-                the same for all three
-            </Checkbox>
+            <RuleWhen {...parts} />
+            <RuleStages {...parts} />
+            <RuleOutcomes {...parts} />
         </>
     );
 }

@@ -2,12 +2,15 @@ import { Button } from 'antd';
 import type { Person, Phone, Trace } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { usePlan } from '../plan/usePlan';
+import { PersonRings } from '../ringing/PersonRings';
 import { ElementField, SiteField } from '../ui/ElementField';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
+import { Findings } from '../ui/Findings';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { TextField } from '../ui/TextField';
 import { useFindings } from '../ui/useFindings';
 import { AnsweringRules } from './AnsweringRules';
+import { OtherPeople } from './OtherPeople';
 import { PeopleFiles } from './PeopleFiles';
 import { PhoneRow } from './PhoneRow';
 import { StatusNow } from './StatusNow';
@@ -71,14 +74,16 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                     key={phone.id}
                     phone={phone}
                     country={country}
+                    site={value.site}
                     rung={rung(phone)}
-                    warning={findings(`/phones/${i}`)}
+                    found={findings(`/phones/${i}`)}
                     disabled={disabled}
                     error={(field) => error(`/phones/${i}/${field}`)}
                     onChange={(next) => setPhone(i, next)}
                     onRemove={() => change({ ...value, phones: value.phones.toSpliced(i, 1) })}
                 />
             ))}
+            <Findings found={findings('/phones')} />
             {error('/phones') && <p className="alarm">{error('/phones')}</p>}
             {!disabled && (
                 <PhoneAdder
@@ -87,14 +92,16 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                     onAdd={(phone) => change({ ...value, phones: [...value.phones, phone] })}
                 />
             )}
+            <PersonRings value={value} disabled={disabled} change={change} />
             <AnsweringRules
                 value={value}
                 change={change}
                 error={error}
                 disabled={disabled}
-                finding={findings}
+                findings={findings}
                 holds={ruleInForce(trace, value.id)}
             />
+            {!disabled && <OtherPeople key={value.id} person={value} />}
         </>
     );
 }
@@ -117,13 +124,17 @@ function PhoneAdder({ person, country, onAdd }: { person: Person; country: strin
         <div className="line-row wrap">
             <Button
                 size="small"
-                onClick={() => onAdd({ id: id('desk'), type: 'desk', label: 'Desk phone', on: true, askFirst: false })}
+                onClick={() =>
+                    onAdd({ id: id('desk'), type: 'desk', label: 'Desk phone', on: true, askFirst: false, calls: 1 })
+                }
             >
                 Add a desk phone
             </Button>
             <Button
                 size="small"
-                onClick={() => onAdd({ id: id('laptop'), type: 'soft', label: 'Laptop', on: true, askFirst: false })}
+                onClick={() =>
+                    onAdd({ id: id('laptop'), type: 'soft', label: 'Laptop', on: true, askFirst: false, calls: 1 })
+                }
             >
                 Add a soft phone
             </Button>
@@ -132,6 +143,7 @@ function PhoneAdder({ person, country, onAdd }: { person: Person; country: strin
                 label="Add an outside number"
                 value=""
                 country={country}
+                site={person.site}
                 onSave={(number) =>
                     onAdd({
                         id: id('mobile'),
@@ -141,6 +153,8 @@ function PhoneAdder({ person, country, onAdd }: { person: Person; country: strin
                         on: true,
                         askFirst: true,
                         ownMailbox: null,
+                        digits: '',
+                        shows: null,
                     })
                 }
             />

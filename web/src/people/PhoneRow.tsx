@@ -1,6 +1,8 @@
-import { Button, Checkbox, Select, Switch } from 'antd';
-import type { Phone, Rung } from '../api/types';
+import { Button, Checkbox, Input, Select, Switch } from 'antd';
+import type { Finding, Phone, Rung } from '../api/types';
+import { ElementPicker } from '../ui/ElementPicker';
 import { Field } from '../ui/Field';
+import { Findings } from '../ui/Findings';
 import { NumberInput } from '../ui/NumberInput';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { TextField } from '../ui/TextField';
@@ -17,8 +19,9 @@ const USUAL_MAILBOX = 20;
 export function PhoneRow({
     phone,
     country,
+    site,
     rung,
-    warning,
+    found,
     disabled,
     error,
     onChange,
@@ -26,8 +29,10 @@ export function PhoneRow({
 }: {
     phone: Phone;
     country: string;
+    /** From which calls to it leave. */
+    site: string;
     rung: Rung | undefined;
-    warning: string | undefined;
+    found: Finding[];
     disabled: boolean;
     error: (field: string) => string | undefined;
     onChange: (phone: Phone) => void;
@@ -63,6 +68,7 @@ export function PhoneRow({
                     label="Number"
                     value={phone.number ?? ''}
                     country={country}
+                    site={site}
                     disabled={disabled}
                     error={error('number')}
                     onSave={(number) => onChange({ ...phone, number })}
@@ -91,6 +97,20 @@ export function PhoneRow({
                 >
                     ask before connecting (press 1)
                 </Checkbox>
+                {!outside && (
+                    <span className="line-row tight">
+                        takes
+                        <NumberInput
+                            label={`Calls at the same time on ${phone.label}`}
+                            unit={phone.calls === 1 ? 'call at a time' : 'calls at a time'}
+                            min={1}
+                            max={20}
+                            value={phone.calls ?? 1}
+                            disabled={disabled}
+                            onSave={(calls) => onChange({ ...phone, calls })}
+                        />
+                    </span>
+                )}
                 {outside && (
                     <>
                         <Checkbox
@@ -120,16 +140,42 @@ export function PhoneRow({
                     </>
                 )}
             </div>
-            {warning && (
-                <p className="notice phone-more" role="status">
-                    {warning}{' '}
-                    {!disabled && (
-                        <Button size="small" onClick={() => onChange({ ...phone, askFirst: true })}>
-                            Ask before connecting
-                        </Button>
-                    )}
-                </p>
+            {outside && (
+                <div className="line-row wrap phone-more">
+                    <span>shows</span>
+                    <ElementPicker
+                        label={`Number that ${phone.label} shows`}
+                        kinds={['number']}
+                        clearable
+                        placeholder="the caller’s number"
+                        value={phone.shows ?? null}
+                        disabled={disabled}
+                        onChange={(shows) => onChange({ ...phone, shows })}
+                    />
+                    <span>then sends</span>
+                    <Input
+                        key={phone.digits}
+                        aria-label={`Digits to send to ${phone.label}`}
+                        size="small"
+                        style={{ width: 120 }}
+                        placeholder="no digits"
+                        title="Once it is picked up: digits, * and #; a comma is a second’s pause"
+                        defaultValue={phone.digits ?? ''}
+                        disabled={disabled}
+                        status={error('digits') ? 'error' : ''}
+                        onBlur={(event) =>
+                            event.target.value !== (phone.digits ?? '') &&
+                            onChange({ ...phone, digits: event.target.value })
+                        }
+                    />
+                    <span className={error('digits') ? 'alarm' : 'quiet'}>
+                        {error('digits') ?? 'a comma is a second’s pause'}
+                    </span>
+                </div>
             )}
+            <div className="phone-more">
+                <Findings found={found} />
+            </div>
         </div>
     );
 }

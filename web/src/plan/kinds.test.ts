@@ -11,6 +11,7 @@ const site = (id: string, name: string): Element => ({
     country: 'GB',
     language: 'en',
     address: '',
+    cadence: null,
 });
 const person = (id: string, at: string, extension: string): Element => ({
     id,

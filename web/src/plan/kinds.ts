@@ -18,13 +18,17 @@ export const KINDS: Record<Kind, KindInfo> = {
     prompt: { one: 'prompt', aNew: 'a new prompt', many: 'Prompts', path: 'prompts' },
     mailbox: { one: 'mailbox', aNew: 'a new mailbox', many: 'Mailboxes', path: 'mailboxes' },
     site: { one: 'site', aNew: 'a new site', many: 'Sites', path: 'sites' },
+    line: { one: 'outside line', aNew: 'a new outside line', many: 'Outside lines', path: 'lines' },
 };
 
 /** A new element with sensible defaults; null where something else must exist first. */
 export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Element, 'id'> | null {
     const site = usualSite(plan);
     if (kind === 'site')
-        return { kind, name, zone: 'Europe/London', country: 'GB', language: 'en', address: '' } as Omit<Element, 'id'>;
+        return { kind, name, zone: 'Europe/London', country: 'GB', language: 'en', address: '', cadence: null } as Omit<
+            Element,
+            'id'
+        >;
     if (kind === 'prompt') return { kind, name, scripts: { en: '' } } as Omit<Element, 'id'>;
     if (kind === 'team')
         return {
@@ -35,6 +39,8 @@ export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Elem
             memberSeconds: 15,
             widenSeconds: 10,
             followRules: false,
+            skipBusy: true,
+            pauseSeconds: 0,
         } as Omit<Element, 'id'>;
     if (kind === 'mailbox')
         return { kind, name, owners: [], notify: [], greeting: null, longestSeconds: 180 } as Omit<Element, 'id'>;
@@ -47,9 +53,19 @@ export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Elem
             name,
             extension: freeExtension(plan),
             site: site.id,
-            phones: [{ id: 'desk', type: 'desk', label: 'Desk phone', on: true, askFirst: false }],
+            phones: [{ id: 'desk', type: 'desk', label: 'Desk phone', on: true, askFirst: false, calls: 1 }],
             mailbox: null,
             rules: [],
+        } as Omit<Element, 'id'>;
+    }
+    if (kind === 'line') {
+        return {
+            kind,
+            name,
+            site: site.id,
+            prefix: '',
+            destinations: ['internal', 'local', 'national', 'mobile', 'emergency'],
+            channels: 2,
         } as Omit<Element, 'id'>;
     }
     if (kind === 'hours') {

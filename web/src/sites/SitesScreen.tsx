@@ -1,9 +1,10 @@
-import { Select } from 'antd';
+import { Button, InputNumber, Select } from 'antd';
 import type { Site } from '../api/types';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { LanguageSelect } from '../ui/LanguageSelect';
 import { TextField } from '../ui/TextField';
+import { useCadence } from '../ui/useCadence';
 
 export function SitesScreen() {
     return (
@@ -47,6 +48,7 @@ function SiteEditor({ value, change, error, disabled }: EditorProps<Site>) {
                 error={error('/language')}
                 onChange={(language) => change({ ...value, language })}
             />
+            <CadenceField value={value} change={change} error={error} disabled={disabled} />
             <TextField
                 label="Address"
                 value={value.address ?? ''}
@@ -55,5 +57,46 @@ function SiteEditor({ value, change, error, disabled }: EditorProps<Site>) {
                 onSave={(address) => change({ ...value, address })}
             />
         </div>
+    );
+}
+
+/** How long a ring lasts: "3 rings" and "18 s" are the same where it lasts 6 s. */
+function CadenceField({ value, change, error, disabled }: EditorProps<Site>) {
+    const usual = useCadence(value.id);
+    return (
+        <Field
+            label="A ring lasts"
+            hint={
+                value.cadence === null
+                    ? `As is usual in ${value.country} (ITU-T E.180), with the silence after it`
+                    : 'With the silence after it'
+            }
+            error={error('/cadence')}
+        >
+            {(a11y) => (
+                <span className="line-row tight">
+                    <InputNumber
+                        id={a11y.id}
+                        aria-label="A ring lasts"
+                        aria-describedby={a11y['aria-describedby']}
+                        style={{ width: 76 }}
+                        min={1}
+                        max={20}
+                        step={0.5}
+                        value={(value.cadence ?? usual) / 1000}
+                        disabled={disabled}
+                        onChange={(seconds) =>
+                            seconds !== null && change({ ...value, cadence: Math.round(seconds * 1000) })
+                        }
+                    />
+                    s
+                    {value.cadence !== null && !disabled && (
+                        <Button size="small" onClick={() => change({ ...value, cadence: null })}>
+                            As is usual there
+                        </Button>
+                    )}
+                </span>
+            )}
+        </Field>
     );
 }

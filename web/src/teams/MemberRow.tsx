@@ -1,7 +1,8 @@
 import { Button, Checkbox, Select, Switch } from 'antd';
-import type { Rung } from '../api/types';
+import type { Finding, Rung } from '../api/types';
 import { usePlan } from '../plan/usePlan';
-import { NumberInput } from '../ui/NumberInput';
+import { Findings } from '../ui/Findings';
+import { RingTimeInput } from '../ui/RingTimeInput';
 import type { Member } from './patterns';
 
 const USUAL_SECONDS = 15;
@@ -13,6 +14,7 @@ export function MemberRow({
     rung,
     disabled,
     error,
+    found,
     onChange,
     onUp,
     onDown,
@@ -23,6 +25,7 @@ export function MemberRow({
     rung: Rung[];
     disabled: boolean;
     error: string | undefined;
+    found: Finding[];
     onChange: (member: Member) => void;
     onUp: (() => void) | undefined;
     onDown: (() => void) | undefined;
@@ -68,9 +71,8 @@ export function MemberRow({
                     at most
                 </Checkbox>
                 {member.seconds !== null && (
-                    <NumberInput
+                    <RingTimeInput
                         label={`Seconds that ${name} rings at most`}
-                        unit="s"
                         min={1}
                         max={600}
                         value={member.seconds}
@@ -105,6 +107,7 @@ export function MemberRow({
                     </>
                 )}
             </div>
+            <Findings found={found} />
             {error && (
                 <p className="alarm" role="alert">
                     {error}

@@ -1,15 +1,18 @@
-import { Radio, Select } from 'antd';
+import { Checkbox, Radio, Select } from 'antd';
 import type { Team } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
-import { useMoment } from '../moment/useMoment';
 import { usualSite } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
+import { TeamRings } from '../ringing/TeamRings';
 import { ElementPicker } from '../ui/ElementPicker';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
+import { Findings } from '../ui/Findings';
 import { NumberInput } from '../ui/NumberInput';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
+import { RingTimeInput } from '../ui/RingTimeInput';
 import { useFindings } from '../ui/useFindings';
+import { EarlierCalls } from './EarlierCalls';
 import { MemberRow } from './MemberRow';
 import { newMember, PATTERNS } from './patterns';
 
@@ -55,9 +58,8 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
             {pattern?.inTurn && (
                 <p className="line-row">
                     Each rings for{' '}
-                    <NumberInput
+                    <RingTimeInput
                         label="Seconds each member rings"
-                        unit="s"
                         min={1}
                         max={300}
                         value={value.memberSeconds}
@@ -69,9 +71,8 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
             {value.pattern === 'widening' && (
                 <p className="line-row">
                     The next tier joins after{' '}
-                    <NumberInput
+                    <RingTimeInput
                         label="Seconds until the next tier joins"
-                        unit="s"
                         min={1}
                         max={300}
                         value={value.widenSeconds}
@@ -80,7 +81,7 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                     />
                 </p>
             )}
-            {value.pattern === 'rotating' && <RangLast team={value} />}
+            <Findings found={findings('/memberSeconds')} />
             <Field label="Which phones of a member ring" wide>
                 {(a11y) => (
                     <Radio.Group
@@ -97,9 +98,28 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                     />
                 )}
             </Field>
+            <div className="line-row wrap">
+                <Checkbox
+                    checked={value.skipBusy}
+                    disabled={disabled}
+                    onChange={(event) => change({ ...value, skipBusy: event.target.checked })}
+                >
+                    pass over who is on a call
+                </Checkbox>
+                <span>and leave everybody a pause after a call of</span>
+                <NumberInput
+                    label="Seconds of pause after a call"
+                    unit="s"
+                    min={0}
+                    max={600}
+                    value={value.pauseSeconds}
+                    disabled={disabled}
+                    onSave={(pauseSeconds) => change({ ...value, pauseSeconds })}
+                />
+            </div>
             <h2>Members</h2>
             {value.members.length === 0 && <p className="quiet">Nobody is in this team, so nothing rings.</p>}
-            {value.members.length > 0 && findings('/members') && <p className="notice">{findings('/members')}</p>}
+            <Findings found={findings('/members')} />
             <ol className="members">
                 {value.members.map((member, i) => (
                     <MemberRow
@@ -109,6 +129,7 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                         rung={trace?.rung.filter((one) => one.person === member.who || one.phone === member.who) ?? []}
                         disabled={disabled}
                         error={error(`/members/${i}`)}
+                        found={findings(`/members/${i}`)}
                         onChange={(next) => change({ ...value, members: value.members.with(i, next) })}
                         onUp={i > 0 ? () => swap(i, i - 1) : undefined}
                         onDown={i < value.members.length - 1 ? () => swap(i, i + 1) : undefined}
@@ -154,38 +175,13 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                         label="Add a number outside"
                         value=""
                         country={country}
+                        site=""
                         onSave={add}
                     />
                 </div>
             )}
+            <TeamRings key={value.id} value={value} disabled={disabled} change={change} />
+            <EarlierCalls team={value} />
         </>
-    );
-}
-
-/** What earlier calls left behind is taken for granted in a trial call: here, who rang last. */
-function RangLast({ team }: { team: Team }) {
-    const plan = usePlan();
-    const { moment, change } = useMoment();
-    return (
-        <p className="line-row">
-            In this trial call, the one who rang last is{' '}
-            <Select
-                aria-label="Who rang last"
-                size="small"
-                style={{ width: 200 }}
-                value={moment.last[team.id] ?? ''}
-                options={[
-                    { value: '', label: 'nobody yet' },
-                    ...team.members.map((one) => ({
-                        value: one.who,
-                        label: plan?.find(one.who)?.name ?? one.who,
-                    })),
-                ]}
-                onChange={(who) => {
-                    const { [team.id]: _, ...others } = moment.last;
-                    change({ last: who ? { ...others, [team.id]: who } : others });
-                }}
-            />
-        </p>
     );
 }

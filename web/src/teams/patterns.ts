@@ -19,6 +19,11 @@ export const PATTERNS: { pattern: Team['pattern']; about: string; inTurn: boolea
     },
     { pattern: 'random', about: 'Random: one after the other, in any order', inTurn: true },
     { pattern: 'widening', about: 'Widening: starts with tier 1, then adds the next tiers', inTurn: false },
+    {
+        pattern: 'paging',
+        about: 'Paging: phones inside answer by themselves, and everybody hears the caller',
+        inTurn: false,
+    },
 ];
 
 export function newMember(who: string): Member {

@@ -5,21 +5,29 @@ import { api, ask } from '../api/client';
 import { usePlan } from '../plan/usePlan';
 import { Field } from './Field';
 
+interface Understood {
+    number: string;
+    international: string;
+    leaves?: { line: string | null; name: string | null; destination: string; dials: string } | null;
+}
+
 /** A phone number as people type it; shows how it is understood, and saves it in international form. */
 export function PhoneNumberField(props: {
     label: string;
     value: string;
     country: string;
+    /** Where a call to it would leave from: then the field tells by which line, while it is being typed. */
+    site?: string;
     onSave: (e164: string) => void;
     disabled?: boolean;
     error?: string | undefined;
 }) {
-    const { label, value, country, onSave, disabled = false, error } = props;
+    const { label, value, country, site, onSave, disabled = false, error } = props;
     const [text, setText] = useState<string | null>(null);
     useEffect(() => {
         if (value) setText(null);
     }, [value]);
-    const read = useUnderstood(text ?? value, country);
+    const read = useUnderstood(text ?? value, country, site);
     const understood = read.data;
     const commit = async () => {
         if (text === null) return;
@@ -29,11 +37,7 @@ export function PhoneNumberField(props: {
     };
     const refused = text && read.error ? read.error.message : undefined;
     return (
-        <Field
-            label={label}
-            error={error ?? refused}
-            hint={text && understood ? `Understood as ${understood.international}` : 'Type it as you would dial it'}
-        >
+        <Field label={label} error={error ?? refused} hint={<Hint understood={understood} typing={Boolean(text)} />}>
             {(a11y) => (
                 <Input
                     {...a11y}
@@ -49,10 +53,30 @@ export function PhoneNumberField(props: {
     );
 }
 
-function useUnderstood(text: string, country: string) {
-    return useQuery({
-        queryKey: ['phone-number', text, country],
-        queryFn: () => ask(api.GET('/api/phone-numbers', { params: { query: { text, country } } })),
+function Hint({ understood, typing }: { understood: Understood | undefined; typing: boolean }) {
+    const leaves = understood?.leaves;
+    if (leaves && leaves.line === null)
+        return <span className="alarm">No outside line may carry this call ({leaves.destination})</span>;
+    return (
+        <>
+            {typing && understood
+                ? `Understood as ${understood.international}`
+                : !leaves && 'Type it as you would dial it'}
+            {leaves && ` ${leaves.destination}: leaves by ${leaves.name} as ${leaves.dials}`}
+        </>
+    );
+}
+
+function useUnderstood(text: string, country: string, site?: string) {
+    const plan = usePlan();
+    return useQuery<Understood>({
+        queryKey: ['phone-number', text, country, site, site === undefined ? 0 : plan?.stamp],
+        queryFn: () =>
+            ask(
+                api.GET('/api/phone-numbers', {
+                    params: { query: { text, country, ...(site === undefined ? {} : { site }) } },
+                }),
+            ),
         enabled: text.trim() !== '',
         staleTime: Number.POSITIVE_INFINITY,
         retry: false,

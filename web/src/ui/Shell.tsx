@@ -14,7 +14,7 @@ import { Mark } from './Mark';
 const GROUPS = [
     { title: 'What callers reach', kinds: ['number', 'journey', 'hours', 'calendar', 'prompt'] },
     { title: 'Who answers', kinds: ['person', 'team', 'mailbox'] },
-    { title: 'Where', kinds: ['site'] },
+    { title: 'Where', kinds: ['site', 'line'] },
 ] as const;
 
 /** The frame of every screen: the moment bar, its answer, and the way to the screens. */

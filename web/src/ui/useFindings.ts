@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
+import type { Finding } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 
-/** What the server finds at a place of an element that callers would not want; shown where the cause is. */
-export function useFindings(id: string): (pointer: string) => string | undefined {
+/** What the server finds in a plan that callers would not want. */
+function useAllFindings(): Finding[] {
     const { moment } = useMoment();
     const plan = usePlan();
     const { data } = useQuery({
@@ -13,5 +14,11 @@ export function useFindings(id: string): (pointer: string) => string | undefined
         placeholderData: (before) => before,
         retry: false,
     });
-    return (pointer) => data?.findings.find((one) => one.id === id && one.pointer === pointer)?.detail;
+    return data?.findings ?? [];
+}
+
+/** Those of one element, by their place in it: shown where the cause is. */
+export function useFindings(id: string): (pointer: string) => Finding[] {
+    const all = useAllFindings();
+    return (pointer) => all.filter((one) => one.id === id && one.pointer === pointer);
 }

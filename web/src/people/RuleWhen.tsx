@@ -1,0 +1,201 @@
+import { Button, Input, Select } from 'antd';
+import type { AnsweringRule, Day, Person } from '../api/types';
+import { DAY_NAMES, DAYS } from '../hours/bands';
+import { TimeInput } from '../hours/TimeInput';
+import { nowIn } from '../moment/useMoment';
+import { usePlan } from '../plan/usePlan';
+import { ElementPicker } from '../ui/ElementPicker';
+import { later } from './rules';
+import { STATUSES } from './useStatuses';
+
+type Window = AnsweringRule['when']['windows'][number];
+
+/** When a rule holds: hours or times of one's own, the status, how the call comes, who calls, and until when. */
+export function RuleWhen({
+    rule,
+    person,
+    disabled,
+    onChange,
+}: {
+    rule: AnsweringRule;
+    person: Person;
+    disabled: boolean;
+    onChange: (part: Partial<AnsweringRule>) => void;
+}) {
+    const plan = usePlan();
+    const when = rule.when;
+    const hours = plan?.get('hours', when.hours);
+    const zone = plan?.get('site', person.site)?.zone ?? 'UTC';
+    const set = (part: Partial<AnsweringRule['when']>) => onChange({ when: { ...when, ...part } });
+    const setWindow = (i: number, part: Partial<Window>) =>
+        set({ windows: when.windows.with(i, { ...(when.windows[i] as Window), ...part }) });
+    return (
+        <>
+            <div className="line-row wrap">
+                <span>When</span>
+                <ElementPicker
+                    label={`Hours of ${rule.name}`}
+                    kinds={['hours']}
+                    clearable
+                    placeholder={when.windows.length > 0 ? 'the times below' : 'at any time'}
+                    value={when.hours}
+                    disabled={disabled}
+                    onChange={(id) => {
+                        const states = plan?.get('hours', id)?.states ?? [];
+                        set({ hours: id, states: states.filter((one) => one.open).map((one) => one.key) });
+                    }}
+                />
+                {hours && (
+                    <Select
+                        aria-label={`States of ${rule.name}`}
+                        mode="multiple"
+                        size="small"
+                        style={{ minWidth: 150 }}
+                        value={when.states}
+                        disabled={disabled}
+                        options={hours.states.map((one) => ({ value: one.key, label: one.name }))}
+                        onChange={(states) => set({ states })}
+                    />
+                )}
+                <Select
+                    aria-label={`Statuses of ${rule.name}`}
+                    mode="multiple"
+                    size="small"
+                    style={{ minWidth: 150 }}
+                    maxTagCount={1}
+                    placeholder="while available"
+                    value={when.statuses}
+                    disabled={disabled}
+                    options={STATUSES}
+                    onChange={(statuses) => set({ statuses })}
+                />
+                <Select
+                    aria-label={`How calls of ${rule.name} come`}
+                    size="small"
+                    style={{ width: 160 }}
+                    value={when.via}
+                    disabled={disabled}
+                    options={[
+                        { value: 'any', label: 'however they come' },
+                        { value: 'direct', label: 'direct calls only' },
+                        { value: 'team', label: 'through a team only' },
+                    ]}
+                    onChange={(via) => set({ via })}
+                />
+                <Input
+                    key={when.callers.join()}
+                    aria-label={`Callers of ${rule.name}`}
+                    size="small"
+                    style={{ width: 150 }}
+                    placeholder="from everybody"
+                    defaultValue={when.callers.join(', ')}
+                    disabled={disabled}
+                    onBlur={(event) => {
+                        const callers = event.target.value.split(/[,;\s]+/).filter(Boolean);
+                        if (callers.join() !== when.callers.join()) set({ callers });
+                    }}
+                />
+            </div>
+            {when.windows.map((window, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: windows have no identity but their place
+                <div className="line-row wrap" key={i}>
+                    <span>on</span>
+                    <Select
+                        aria-label={`Days of time ${i + 1} of ${rule.name}`}
+                        mode="multiple"
+                        size="small"
+                        style={{ minWidth: 180 }}
+                        value={window.days}
+                        disabled={disabled}
+                        options={DAYS.map((day) => ({ value: day, label: DAY_NAMES[day] }))}
+                        onChange={(days: Day[]) =>
+                            days.length > 0 && setWindow(i, { days: DAYS.filter((day) => days.includes(day)) })
+                        }
+                    />
+                    <TimeInput
+                        label={`From, time ${i + 1} of ${rule.name}`}
+                        value={window.from}
+                        disabled={disabled}
+                        onSave={(from) => setWindow(i, { from })}
+                    />
+                    –
+                    <TimeInput
+                        label={`To, time ${i + 1} of ${rule.name}`}
+                        value={window.to}
+                        disabled={disabled}
+                        onSave={(to) => setWindow(i, { to })}
+                    />
+                    <span className="quiet">at {plan?.get('site', person.site)?.name}</span>
+                    {!disabled && (
+                        <Button
+                            size="small"
+                            type="text"
+                            aria-label={`Remove time ${i + 1} of ${rule.name}`}
+                            onClick={() => set({ windows: when.windows.toSpliced(i, 1) })}
+                        >
+                            ✕
+                        </Button>
+                    )}
+                </div>
+            ))}
+            <div className="line-row wrap">
+                {!disabled && (
+                    <Button
+                        size="small"
+                        type="text"
+                        onClick={() => set({ windows: [...when.windows, nextWindow(when.windows)] })}
+                    >
+                        + times of their own
+                    </Button>
+                )}
+                {rule.until === null ? (
+                    !disabled && (
+                        <Button size="small" type="text" onClick={() => onChange({ until: midnight(zone) })}>
+                            + an end
+                        </Button>
+                    )
+                ) : (
+                    <span className="line-row tight">
+                        <span>holds until</span>
+                        <Input
+                            key={rule.until}
+                            aria-label={`${rule.name} holds until`}
+                            type="datetime-local"
+                            size="small"
+                            style={{ width: 190 }}
+                            defaultValue={rule.until}
+                            disabled={disabled}
+                            onBlur={(event) => {
+                                const until = event.target.value.slice(0, 16) || null;
+                                if (until !== rule.until) onChange({ until });
+                            }}
+                        />
+                        {!disabled && (
+                            <Button
+                                size="small"
+                                type="text"
+                                aria-label={`Remove the end of ${rule.name}`}
+                                onClick={() => onChange({ until: null })}
+                            >
+                                ✕
+                            </Button>
+                        )}
+                    </span>
+                )}
+            </div>
+        </>
+    );
+}
+
+/** The coming midnight on the clock of the site. */
+function midnight(zone: string): string {
+    return later(`${nowIn(zone).slice(0, 10)}T00:00`, 24 * 60);
+}
+
+/** Saturday and Sunday to begin with; further ones on days that are still free. */
+function nextWindow(windows: Window[]): Window {
+    const free = DAYS.filter((day) => !windows.some((window) => window.days.includes(day)));
+    const weekend = free.filter((day) => day === 'sa' || day === 'su');
+    const days = weekend.length > 0 ? weekend : free.length > 0 ? free : DAYS.slice(0, 1);
+    return { days, from: '09:00', to: '17:00' };
+}

@@ -1,0 +1,90 @@
+import { useState } from 'react';
+import type { Element, RingStep } from '../api/types';
+import { DragHandle } from './DragHandle';
+import type { Handle } from './handles';
+import { RingChart, scaleOf } from './RingChart';
+import { useRingPreview } from './useRingPreview';
+
+/** The ring chart of a person, a team or a step at the moment of the bar, whose ends are dragged to change them. */
+export function RingEditor<T extends Element>({
+    value,
+    step,
+    handlesOf,
+    disabled,
+    onChange,
+    onLimit,
+}: {
+    /** What the ends belong to; without it only the limit moves. */
+    value?: T;
+    step: RingStep;
+    handlesOf?: (value: T, preview: Preview) => Handle<T>[];
+    disabled: boolean;
+    onChange?: (value: T) => void;
+    /** Where the limit is part of what is edited. */
+    onLimit?: (seconds: number) => void;
+}) {
+    const [moved, setMoved] = useState<{ value: T; scale: number } | null>(null);
+    const [limit, setLimit] = useState<number | null>(null);
+    const looked = limit === null ? step : { ...step, seconds: limit };
+    const { data: preview, error } = useRingPreview(looked, moved?.value);
+    if (error) return <p className="notice alarm">{error.message}</p>;
+    if (!preview) return <p className="quiet">Trying it …</p>;
+    const shown = moved?.value ?? value;
+    const cut = looked.handOver ? undefined : looked.seconds;
+    const handles = shown && handlesOf && !disabled ? handlesOf(shown, preview) : [];
+    // The scale stands still while something is dragged: it would run away under the hand.
+    const scale =
+        moved?.scale ?? Math.ceil(scaleOf(preview.rung, Math.max(cut ?? 0, ...handles.map((one) => one.at))) * 1.15);
+    return (
+        <div className="ring-editor">
+            <RingChart
+                rung={preview.rung}
+                seconds={scale}
+                limit={cut}
+                onTrack={(phone) =>
+                    handles
+                        .filter((one) => one.phone === phone)
+                        .map((one) => (
+                            <DragHandle
+                                key={one.label}
+                                className={one.edge}
+                                label={one.label}
+                                at={one.at}
+                                min={one.min}
+                                max={one.max}
+                                scale={scale}
+                                onMove={(second) => setMoved({ value: one.put(second), scale })}
+                                onPut={(second) => {
+                                    setMoved(null);
+                                    if (second !== one.at || moved) onChange?.(one.put(second));
+                                }}
+                            />
+                        ))
+                }
+                head={
+                    cut !== undefined &&
+                    (onLimit && !disabled ? (
+                        <DragHandle
+                            className="cut"
+                            label="The limit"
+                            at={cut}
+                            min={1}
+                            max={600}
+                            scale={scale}
+                            onMove={setLimit}
+                            onPut={(second) => {
+                                setLimit(null);
+                                onLimit(second);
+                            }}
+                        />
+                    ) : (
+                        <span className="cut" style={{ left: `${(cut / scale) * 100}%` }} title="The limit" />
+                    ))
+                }
+            />
+            <p className="quiet ring-words">{preview.sentence}</p>
+        </div>
+    );
+}
+
+export type Preview = NonNullable<ReturnType<typeof useRingPreview>['data']>;

@@ -1,0 +1,35 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { api, ask } from '../api/client';
+import type { Element, RingStep } from '../api/types';
+import { toTrialCall, useMoment } from '../moment/useMoment';
+import { usePlan } from '../plan/usePlan';
+
+/** How a step would ring at the moment of the bar; with an element, as if it were changed so. Nothing is saved. */
+export function useRingPreview(step: RingStep, element?: Element) {
+    const { moment } = useMoment();
+    const plan = usePlan();
+    const call = toTrialCall(moment);
+    return useQuery({
+        queryKey: ['ring-preview', call, step, element, plan?.stamp],
+        queryFn: () => ask(api.POST('/api/ring-previews', { body: { call, step, ...(element ? { element } : {}) } })),
+        enabled: Boolean(plan && moment.to && moment.at && step.target),
+        placeholderData: keepPreviousData,
+        gcTime: 10_000,
+        retry: false,
+    });
+}
+
+/** A ring step that stands in no journey: for looking at a person or a team by itself. */
+export function lookAt(target: string, seconds: number, handOver: boolean): RingStep {
+    return {
+        id: 'look',
+        do: 'ring',
+        target,
+        seconds,
+        handOver,
+        againMinutes: 0,
+        greeting: null,
+        greetAfter: 0,
+        exits: [],
+    };
+}

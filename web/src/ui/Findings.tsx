@@ -1,0 +1,36 @@
+import { Button } from 'antd';
+import { applyPatch, type Operation } from 'fast-json-patch';
+import type { Finding, Fix } from '../api/types';
+import { useMoment } from '../moment/useMoment';
+import { useEdit } from '../plan/useEdit';
+import { usePlan } from '../plan/usePlan';
+
+/** What callers would not want, where the cause is, each with what mends it in one click. */
+export function Findings({ found }: { found: Finding[] }) {
+    return found.map((one) => (
+        <p key={one.pointer + one.detail} className="notice finding" role="status">
+            {one.detail} <FixButton fix={one.fix} />
+            {!one.fix && one.remedy}
+        </p>
+    ));
+}
+
+export function FixButton({ fix }: { fix: Fix | null }) {
+    const { moment } = useMoment();
+    const plan = usePlan();
+    const { save, complain } = useEdit();
+    const element = plan?.find(fix?.element);
+    if (!fix || !element || moment.in !== 'draft') return null;
+    const mend = async () => {
+        try {
+            await save(applyPatch(element, fix.patch as Operation[], true, false).newDocument);
+        } catch (error) {
+            complain(error);
+        }
+    };
+    return (
+        <Button size="small" onClick={mend}>
+            {fix.label}
+        </Button>
+    );
+}
