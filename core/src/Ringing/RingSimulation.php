@@ -228,7 +228,7 @@ final class RingSimulation
                 $own < $alert->until && $own <= $end => $fate->outcome,
                 null !== $winner && $alert->until > $end => Rung::TAKEN_ELSEWHERE,
                 default => Rung::NOT_ANSWERED,
-            }, null !== $asked && $asked <= min($own, $end) ? $asked : null, $alert->line, $alert->dials);
+            }, null !== $asked && $asked < min($own, $end) ? $asked : null, $alert->line, $alert->dials);
         }
 
         return $rung;

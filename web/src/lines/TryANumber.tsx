@@ -7,12 +7,14 @@ export function TryANumber({ site }: { site: string }) {
     const plan = usePlan();
     const [number, setNumber] = useState('');
     return (
-        <PhoneNumberField
-            label="A number to call from this site"
-            value={number}
-            country={plan?.get('site', site)?.country ?? 'GB'}
-            site={site}
-            onSave={setNumber}
-        />
+        <div className="fields">
+            <PhoneNumberField
+                label="A number to call from this site"
+                value={number}
+                country={plan?.get('site', site)?.country ?? 'GB'}
+                site={site}
+                onSave={setNumber}
+            />
+        </div>
     );
 }

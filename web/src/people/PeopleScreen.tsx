@@ -84,7 +84,6 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                 />
             ))}
             <Findings found={findings('/phones')} />
-            {error('/phones') && <p className="alarm">{error('/phones')}</p>}
             {!disabled && (
                 <PhoneAdder
                     person={value}

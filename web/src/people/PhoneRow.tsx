@@ -168,7 +168,7 @@ export function PhoneRow({
                             onChange({ ...phone, digits: event.target.value })
                         }
                     />
-                    <span className={error('digits') ? 'alarm' : 'quiet'}>
+                    <span className={error('digits') ? 'alarm' : 'quiet'} role={error('digits') ? 'alert' : undefined}>
                         {error('digits') ?? 'a comma is a second’s pause'}
                     </span>
                 </div>

@@ -1,5 +1,5 @@
 import { Button, Input } from 'antd';
-import { type ReactNode, useMemo, useState } from 'react';
+import { memo, type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Element, Kind, Of } from '../api/types';
 import { useMoment } from '../moment/useMoment';
@@ -33,7 +33,8 @@ interface Props<K extends Kind> {
 }
 
 /** So many are shown at once; of more, people search. */
-const FIRST_SHOWN = 200;
+const FIRST_SHOWN = 60;
+const MORE_SHOWN = 150;
 
 /** All elements of a kind in a list, and the chosen one beside it, edited in place. */
 export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, adder, foot, empty }: Props<K>) {
@@ -76,7 +77,10 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
                         aria-label={`Search ${info.many.toLowerCase()}`}
                         placeholder={`Search ${elements.length}`}
                         value={wanted}
-                        onChange={(event) => setWanted(event.target.value)}
+                        onChange={(event) => {
+                            setWanted(event.target.value);
+                            setMost(FIRST_SHOWN);
+                        }}
                     />
                 )}
                 <ul>
@@ -91,12 +95,10 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
                             </Link>
                         </li>
                     ))}
+                    {shown.length > most && (
+                        <More left={shown.length - most} onMore={() => setMost((before) => before + MORE_SHOWN)} />
+                    )}
                 </ul>
-                {shown.length > most && (
-                    <Button size="small" type="text" onClick={() => setMost(shown.length)}>
-                        Show all {shown.length}; or search
-                    </Button>
-                )}
                 {shown.length === 0 && (
                     <p className="quiet">{elements.length === 0 ? empty : 'Nothing fits these words.'}</p>
                 )}
@@ -129,7 +131,33 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
     );
 }
 
-function ChosenElement<K extends Kind>({
+/** The end of what is drawn of a long list: more is drawn when it comes near, or on a click. */
+function More({ left, onMore }: { left: number; onMore: () => void }) {
+    const end = useRef<HTMLLIElement>(null);
+    const more = useRef(onMore);
+    more.current = onMore;
+    // biome-ignore lint/correctness/useExhaustiveDependencies: observed anew when the list has grown
+    useEffect(() => {
+        const observer = new IntersectionObserver((seen) => seen.some((one) => one.isIntersecting) && more.current(), {
+            root: end.current?.closest('ul') ?? null,
+            rootMargin: '1500px',
+        });
+        if (end.current) observer.observe(end.current);
+        return () => observer.disconnect();
+    }, [left]);
+    return (
+        <li ref={end}>
+            <Button size="small" type="text" onClick={onMore}>
+                {left} more; or search
+            </Button>
+        </li>
+    );
+}
+
+/** Kept as it is while the list is searched or scrolled. */
+const ChosenElement = memo(Chosen) as typeof Chosen;
+
+function Chosen<K extends Kind>({
     element,
     editor,
     disabled,
@@ -169,7 +197,7 @@ function ChosenElement<K extends Kind>({
                 )}
             </div>
             {editor({ value, change: editing.change, error: (pointer) => errorAt(editing.errors, pointer), disabled })}
-            {element.kind !== 'number' && <UsedBy id={element.id} />}
+            {element.kind !== 'number' && element.kind !== 'line' && <UsedBy id={element.id} />}
         </>
     );
 }
