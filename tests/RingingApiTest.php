@@ -16,6 +16,8 @@ final class RingingApiTest extends ApiTestCase
         $ines = $this->element('per_ines');
         $ines['rules'][1]['stages'][1]['after'] = 4;
         self::assertSame(['Desk phone 0–10', 'Mobile 4–24'], $bars(['element' => $ines]));
+        $sentence = $this->send('POST', '/api/ring-previews', ['call' => self::CALL, 'step' => ['target' => 'team_bookings', 'handOver' => false] + self::STEP])['sentence'];
+        self::assertSame('Rings Bookings desk for 30 s, then the call goes on.', $sentence);
         self::assertSame(10, $this->element('per_ines')['rules'][1]['stages'][1]['after'], 'Nothing is written.');
     }
 

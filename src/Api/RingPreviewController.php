@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Routing\Entry;
 use Meandros\Core\Routing\Router;
+use Meandros\Core\Wording\AnswerSentence;
 use Meandros\Core\Wording\TraceReport;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
@@ -42,8 +43,9 @@ final readonly class RingPreviewController
         [$asked, $step, $element] = $read;
         $language = Entry::find($asked->plan, $asked->call->dialled)->language;
         $plan = null === $element ? $asked->plan : $asked->plan->with($element);
-        $report = TraceReport::of($this->router->ringing($plan, $step, $asked->call, $asked->assumptions, $this->live->state(), $language), $plan, $asked->zone);
+        $trace = $this->router->ringing($plan, $step, $asked->call, $asked->assumptions, $this->live->state(), $language);
+        $report = TraceReport::of($trace, $plan, $asked->zone);
 
-        return new JsonResponse(array_intersect_key($report, array_flip(['sentence', 'ending', 'seconds', 'rung', 'events'])));
+        return new JsonResponse(['sentence' => AnswerSentence::ofStep($trace, $plan)] + array_intersect_key($report, array_flip(['ending', 'seconds', 'rung', 'events'])));
     }
 }

@@ -18,18 +18,22 @@ const views = [
     ['open-now', `/open-now?${quiet}`, 'light'],
     ['numbers', `/numbers?${quiet}`, 'light'],
     ['people', `/people/per_ines?to=205&at=2026-11-23T12:30:00`, 'light'],
+    ['rings', `/people/per_duty?to=299&at=2026-11-23T12:30:00`, 'light', 'text=Answering rules'],
     ['teams', `/teams/team_freight?to=%2B441632960150&at=2026-11-23T12:30:00`, 'light'],
+    ['team-rings', `/teams/team_freight?to=%2B441632960150&at=2026-11-23T12:30:00`, 'light', 'text=/^Used by/'],
+    ['lines', `/lines/line_ternwick?to=%2B441632960150&at=2026-11-23T12:30:00`, 'light'],
     ['prompts', `/prompts/prm_bookings_lunch?${quiet}`, 'light'],
     ['mailboxes', `/mailboxes/mbx_bookings?${quiet}`, 'light'],
     ['sites', `/sites?${quiet}`, 'light'],
     ['editions', `/editions?${quiet}`, 'light'],
 ];
-for (const [name, path, colorScheme] of views) {
+for (const [name, path, colorScheme, until] of views) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme, locale: 'en-GB' });
     await page.goto(base + path);
     await page.locator('.answer .sentence p:not(.quiet)').waitFor();
     await page.waitForLoadState('networkidle');
     await page.waitForTimeout(400);
+    if (until) await page.locator(until).first().scrollIntoViewIfNeeded();
     await page.screenshot({ path: `${folder}/${name}.png` });
     await page.close();
 }

@@ -34,7 +34,13 @@ final readonly class AnswerSentence
         return (new self($plan))->sentence($trace);
     }
 
-    private function sentence(Trace $trace): string
+    /** The same of a step alone, after which the call goes on. */
+    public static function ofStep(Trace $trace, Plan $plan): string
+    {
+        return (new self($plan))->sentence($trace, 'the call goes on');
+    }
+
+    private function sentence(Trace $trace, ?string $whenNothingIsLeft = null): string
     {
         $clauses = [];
         foreach ($trace->events as $event) {
@@ -43,7 +49,7 @@ final readonly class AnswerSentence
                 $clauses[] = $clause;
             }
         }
-        $ending = $this->ending($trace->ending);
+        $ending = EndingKind::RanOut === $trace->ending->kind && null !== $whenNothingIsLeft ? $whenNothingIsLeft : $this->ending($trace->ending);
         if (\count($clauses) > self::MOST_CLAUSES) {
             $hidden = \count($clauses) - self::MOST_CLAUSES + 1;
             $clauses = [...\array_slice($clauses, 0, self::MOST_CLAUSES - 1), \sprintf('goes through %d more', $hidden)];

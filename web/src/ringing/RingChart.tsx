@@ -14,6 +14,7 @@ export function RingChart({
     rung,
     seconds,
     limit,
+    greeting,
     onTrack,
     head,
 }: {
@@ -22,6 +23,8 @@ export function RingChart({
     seconds: number;
     /** Where the step's limit cuts. */
     limit?: number | undefined;
+    /** Where a greeting begins while the phones ring on. */
+    greeting?: number | undefined;
     /** What else lies on the track of a phone, such as ends to drag. */
     onTrack?: (phone: string) => ReactNode;
     /** What lies on the scale itself. */
@@ -48,11 +51,13 @@ export function RingChart({
                     <th scope="col">
                         <span className="hidden">When it rings</span>
                         <div className="scale">
-                            {ticks.map((tick) => (
-                                <span key={tick} aria-hidden="true" style={{ left: place(tick) }}>
-                                    {clock(tick)}
-                                </span>
-                            ))}
+                            {ticks
+                                .filter((tick) => !isNear(tick, limit, end))
+                                .map((tick) => (
+                                    <span key={tick} aria-hidden="true" style={{ left: place(tick) }}>
+                                        {clock(tick)}
+                                    </span>
+                                ))}
                             {head}
                         </div>
                     </th>
@@ -82,6 +87,9 @@ export function RingChart({
                                         <i key={tick} className="tick" style={{ left: place(tick) }} />
                                     ))}
                                     {limit !== undefined && <i className="limit" style={{ left: place(limit) }} />}
+                                    {greeting !== undefined && (
+                                        <i className="greets" style={{ left: place(greeting) }} />
+                                    )}
                                     {bars.map((bar) => (
                                         <Bar key={bar.from} bar={bar} place={place} />
                                     ))}
@@ -102,6 +110,11 @@ export function RingChart({
 /** Seconds from the left end of the chart to its right end. */
 export function scaleOf(rung: Rung[], seconds: number): number {
     return Math.max(10, seconds, ...rung.map((one) => one.until));
+}
+
+/** Where the limit stands there is no room for a figure. */
+function isNear(tick: number, limit: number | undefined, end: number): boolean {
+    return limit !== undefined && tick > 0 && Math.abs(tick - limit) < end * 0.05;
 }
 
 /** Round seconds, some four to seven of them. */

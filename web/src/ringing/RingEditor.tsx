@@ -41,6 +41,7 @@ export function RingEditor<T extends Element>({
                 rung={preview.rung}
                 seconds={scale}
                 limit={cut}
+                greeting={preview.events.find((one) => one.kind === 'said')?.second}
                 onTrack={(phone) =>
                     handles
                         .filter((one) => one.phone === phone)
