@@ -7,6 +7,7 @@ export default defineConfig({
     workers: 1,
     // A busy machine may stall a browser; a test that passes only the second time is reported as flaky.
     retries: 1,
+    expect: { timeout: 10_000 },
     reporter: [['list']],
     use: {
         baseURL: process.env.MEANDROS_URL ?? 'http://127.0.0.1:8080',

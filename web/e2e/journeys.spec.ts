@@ -73,7 +73,7 @@ test('an outside number is rung, typed as people type it', async ({ page }) => {
     await page.getByRole('textbox', { name: 'Outside number' }).press('Enter');
     await expect(sentence(page)).toContainText('rings +44 7700 900155 for 20 s');
     await expect(page.locator('.was')).toContainText(
-        'Before your change: Hears “Lost property”, rings Lost property counter for 20 s, rings nobody (nobody is chosen), then leaves',
+        'Before your change: Rings Lost property counter for 25 s, hears “Lost property”, rings nobody (nobody is chosen), then leaves',
     );
 });
 

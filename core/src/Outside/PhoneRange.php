@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Outside;
 
-use libphonenumber\PhoneNumberFormat;
 use libphonenumber\PhoneNumberType;
 use libphonenumber\PhoneNumberUtil;
 
@@ -19,7 +18,8 @@ final readonly class PhoneRange
     {
         $util = PhoneNumberUtil::getInstance();
         $number = $util->parse($e164);
-        $country = (string) $util->getRegionCodeForCountryCode($number->getCountryCode() ?? 0);
+        // Several countries may share a code, such as +1; ranges reserved for fiction belong to none of them.
+        $country = $util->getRegionCodeForNumber($number) ?? (string) $util->getRegionCodeForCountryCode($number->getCountryCode() ?? 0);
         $national = $util->getNationalSignificantNumber($number);
         $type = $util->getNumberType($number);
         // Ranges reserved for fiction are not allocated, so they have no type: their first digit tells mobiles.
@@ -32,12 +32,8 @@ final readonly class PhoneRange
     public static function dialled(string $e164, string $country): string
     {
         $util = PhoneNumberUtil::getInstance();
-        $number = $util->parse($e164);
-        $text = $country === $util->getRegionCodeForCountryCode($number->getCountryCode() ?? 0)
-            ? $util->format($number, PhoneNumberFormat::NATIONAL)
-            : $util->formatOutOfCountryCallingNumber($number, $country);
 
-        return (string) preg_replace('/\D/', '', $text);
+        return (string) preg_replace('/\D/', '', $util->formatOutOfCountryCallingNumber($util->parse($e164), $country));
     }
 
     private static function looksMobile(string $national, string $country): bool

@@ -42,6 +42,16 @@ final class LinesTest extends TestCase
         yield 'a number of our own' => ['+441632960100', 'internal', 'internal', '901632960100'];
     }
 
+    public function testCountriesThatShareACodeAreStillTwo(): void
+    {
+        $plan = (new PlanBuilder())->with(['id' => 'sit_harbour', 'kind' => 'site', 'name' => 'Harbour', 'zone' => 'America/Toronto', 'country' => 'CA', 'language' => 'en'])->with(self::line('line_harbour', 'sit_harbour', []))->plan();
+        $line = $plan->get(OutsideLine::class, 'line_harbour');
+        self::assertNotNull($line);
+        $seen = static fn (string $number): string => (new Lines($plan))->destination($number, $line)->value.' '.(new Lines($plan))->dialled($number, $line);
+        self::assertSame('national 914165550123', $seen('+14165550123'), 'Toronto (NANP 555-01xx, reserved for fiction).');
+        self::assertSame('international 912025550123', $seen('+12025550123'), 'Washington.');
+    }
+
     public function testTheSitesOwnLineIsTriedFirstAndForbiddenOnesNever(): void
     {
         $lines = new Lines(self::builder()->plan());

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { App, Button, Checkbox, Select } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask } from '../api/client';
 import type { Person } from '../api/types';
@@ -19,9 +19,13 @@ export function OtherPeople({ person }: { person: Person }) {
     const [copyTo, setCopyTo] = useState<string[]>([]);
     const [into, setInto] = useState<string | null>(null);
     const [withPhones, setWithPhones] = useState(true);
-    const others = (plan?.all('person') ?? [])
-        .filter((one) => one.id !== person.id)
-        .map((one) => ({ value: one.id, label: one.extension ? `${one.name} (${one.extension})` : one.name }));
+    const others = useMemo(
+        () =>
+            (plan?.all('person') ?? [])
+                .filter((one) => one.id !== person.id)
+                .map((one) => ({ value: one.id, label: one.extension ? `${one.name} (${one.extension})` : one.name })),
+        [plan, person.id],
+    );
     const name = plan?.get('person', into)?.name;
 
     const copy = async () => {

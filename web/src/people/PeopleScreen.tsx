@@ -13,6 +13,7 @@ import { AnsweringRules } from './AnsweringRules';
 import { OtherPeople } from './OtherPeople';
 import { PeopleFiles } from './PeopleFiles';
 import { PhoneRow } from './PhoneRow';
+import { withoutPhone } from './rules';
 import { StatusNow } from './StatusNow';
 
 export function PeopleScreen() {
@@ -68,7 +69,6 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                 <StatusNow person={value} />
             </div>
             <h2>Phones</h2>
-            {value.phones.length === 0 && <p className="quiet">No phone: nothing rings for {value.name}.</p>}
             {value.phones.map((phone, i) => (
                 <PhoneRow
                     key={phone.id}
@@ -80,7 +80,7 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                     disabled={disabled}
                     error={(field) => error(`/phones/${i}/${field}`)}
                     onChange={(next) => setPhone(i, next)}
-                    onRemove={() => change({ ...value, phones: value.phones.toSpliced(i, 1) })}
+                    onRemove={() => change(withoutPhone(value, phone.id))}
                 />
             ))}
             <Findings found={findings('/phones')} />

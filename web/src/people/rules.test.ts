@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { Person } from '../api/types';
-import { ENDS, newRule } from './rules';
+import { ENDS, newRule, withoutPhone } from './rules';
 
 const ANN: Person = {
     id: 'per_ann',
@@ -30,6 +30,23 @@ describe('rules to begin with', () => {
 
     test('a second one gets an id of its own', () => {
         expect(newRule({ ...ANN, rules: [newRule(ANN, 'forward')] }, 'forward').id).toBe('forward_2');
+    });
+
+    test('a phone that goes leaves the rules as well', () => {
+        const rule = {
+            ...newRule(ANN, 'ring'),
+            stages: [
+                { phones: ['desk'], teams: [], after: 0, seconds: 10 },
+                { phones: ['desk'], teams: ['team_a'], after: 10, seconds: 10 },
+                { phones: ['desk', 'mobile'], teams: [], after: 20, seconds: 10 },
+            ],
+        };
+        const left = withoutPhone({ ...ANN, rules: [rule] }, 'desk');
+        expect(left.phones).toEqual([]);
+        expect(left.rules[0]?.stages.map((stage) => [stage.phones, stage.teams])).toEqual([
+            [[], ['team_a']],
+            [['mobile'], []],
+        ]);
     });
 
     test('ends are counted on the wall clock', () => {

@@ -54,3 +54,16 @@ export const ENDS: { label: string; until: (now: string) => string | null }[] = 
 export function later(local: string, minutes: number): string {
     return new Date(Date.parse(`${local.slice(0, 16)}:00Z`) + minutes * 60_000).toISOString().slice(0, 16);
 }
+
+/** A phone goes, and with it its place in the rules; a stage that rings nothing else goes too. */
+export function withoutPhone(person: Person, phone: string): Person {
+    const stages = (rule: AnsweringRule) =>
+        rule.stages
+            .map((stage) => ({ ...stage, phones: stage.phones.filter((one) => one !== phone) }))
+            .filter((stage) => stage.phones.length > 0 || stage.teams.length > 0);
+    return {
+        ...person,
+        phones: person.phones.filter((one) => one.id !== phone),
+        rules: person.rules.map((rule) => ({ ...rule, stages: stages(rule) })),
+    };
+}

@@ -118,7 +118,6 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                 />
             </div>
             <h2>Members</h2>
-            {value.members.length === 0 && <p className="quiet">Nobody is in this team, so nothing rings.</p>}
             <Findings found={findings('/members')} />
             <ol className="members">
                 {value.members.map((member, i) => (

@@ -41,11 +41,11 @@ export function ElementPicker({
     const [name, setName] = useState('');
     const [open, setOpen] = useState(false);
     if (!plan) return null;
+    // Closed, it needs the name of what is chosen only: a screen may have dozens of them, and a plan thousands of elements.
     const groups = kinds.map((kind) => ({
         label: KINDS[kind].many,
         title: KINDS[kind].many,
-        options: plan
-            .all(kind)
+        options: (open ? plan.all(kind) : plan.all(kind).filter((element) => element.id === value))
             .filter((element) => !exclude.includes(element.id))
             .map((element) => ({ value: element.id, label: element.name })),
     }));

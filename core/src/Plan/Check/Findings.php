@@ -85,6 +85,13 @@ final class Findings
 
     private function team(Team $team): void
     {
+        foreach ($team->members as $i => $member) {
+            $person = null === $member->phone() ? null : $this->plan->get(Person::class, $member->person());
+            if (null !== $person && [] === array_filter($person->phones, static fn (Phone $phone): bool => $phone->id === $member->phone())) {
+                $fix = Fix::replace(\sprintf('Ring all phones of %s', $person->name()), $team->id(), \sprintf('/members/%d/who', $i), $person->id());
+                $this->findings[] = Finding::warning($team, '/members/'.$i, \sprintf('%s has no such phone any more, so nothing rings.', $person->name()), 'Ring another phone, or take it out.', $fix);
+            }
+        }
         if ([] === $team->members) {
             $this->warn($team, '/members', 'Nobody is in this team.', 'Add a member.');
         } elseif ([] === array_filter($team->members, static fn (TeamMember $member): bool => $member->on)) {
