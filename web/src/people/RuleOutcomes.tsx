@@ -4,6 +4,7 @@ import type { AnsweringRule, Person } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
+import type { RuleProps } from './rules';
 
 const OUTCOMES = [
     { key: 'nobody', label: 'Nobody answers' },
@@ -16,17 +17,7 @@ const END = 'end the call';
 const OUTSIDE = 'a number outside';
 
 /** What comes then, separately for each way in which the ringing can fail. */
-export function RuleOutcomes({
-    rule,
-    person,
-    disabled,
-    onChange,
-}: {
-    rule: AnsweringRule;
-    person: Person;
-    disabled: boolean;
-    onChange: (part: Partial<AnsweringRule>) => void;
-}) {
+export function RuleOutcomes({ rule, person, disabled, onChange }: RuleProps) {
     const same = (outcome: Outcome) =>
         rule.next[outcome] === rule.next.nobody && rule.greetings[outcome] === rule.greetings.nobody;
     const set = (outcome: Outcome, to: string | null, greeting: string | null) =>

@@ -1,21 +1,12 @@
 import { Button, Select } from 'antd';
-import type { AnsweringRule, Person, RuleStage } from '../api/types';
+import type { RuleStage } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import { NumberInput } from '../ui/NumberInput';
 import { RingTimeInput } from '../ui/RingTimeInput';
+import type { RuleProps } from './rules';
 
 /** Which phones and teams ring, from when and for how long; and whether it all begins anew. */
-export function RuleStages({
-    rule,
-    person,
-    disabled,
-    onChange,
-}: {
-    rule: AnsweringRule;
-    person: Person;
-    disabled: boolean;
-    onChange: (part: Partial<AnsweringRule>) => void;
-}) {
+export function RuleStages({ rule, person, disabled, onChange }: RuleProps) {
     const plan = usePlan();
     const set = (i: number, part: Partial<RuleStage>) =>
         onChange({ stages: rule.stages.with(i, { ...(rule.stages[i] as RuleStage), ...part }) });

@@ -1,27 +1,17 @@
 import { Button, Input, Select } from 'antd';
-import type { AnsweringRule, Day, Person } from '../api/types';
+import type { AnsweringRule, Day } from '../api/types';
 import { DAY_NAMES, DAYS } from '../hours/bands';
 import { TimeInput } from '../hours/TimeInput';
 import { nowIn } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
-import { later } from './rules';
+import { later, type RuleProps } from './rules';
 import { STATUSES } from './useStatuses';
 
 type Window = AnsweringRule['when']['windows'][number];
 
 /** When a rule holds: hours or times of one's own, the status, how the call comes, who calls, and until when. */
-export function RuleWhen({
-    rule,
-    person,
-    disabled,
-    onChange,
-}: {
-    rule: AnsweringRule;
-    person: Person;
-    disabled: boolean;
-    onChange: (part: Partial<AnsweringRule>) => void;
-}) {
+export function RuleWhen({ rule, person, disabled, onChange }: RuleProps) {
     const plan = usePlan();
     const when = rule.when;
     const hours = plan?.get('hours', when.hours);

@@ -1,5 +1,13 @@
 import type { AnsweringRule, Person } from '../api/types';
 
+/** What the parts of a rule's card get. */
+export interface RuleProps {
+    rule: AnsweringRule;
+    person: Person;
+    disabled: boolean;
+    onChange: (part: Partial<AnsweringRule>) => void;
+}
+
 type Made = 'ring' | 'forward' | 'do not disturb';
 
 const NAMES: Record<Made, string> = { ring: 'Rule', forward: 'Forward everything', 'do not disturb': 'Do not disturb' };
