@@ -11,6 +11,7 @@ const times = [];
 for (let i = 0; i < 12; i++) {
     await page.goto(`${base}/hours/hrs_bookings?to=%2B441632960110&at=${2021 + i}-11-23T10:30:00`);
     await page.waitForLoadState('networkidle');
+    await page.locator('.views a', { hasText: 'Year' }).waitFor();
     const took = await page.evaluate(
         () =>
             new Promise((resolve) => {

@@ -16,11 +16,11 @@ use Meandros\Core\Plan\Plan;
  */
 final class Lines
 {
-    /** @var list<OutsideLine> by name */
-    private array $lines;
-    /** @var array<string, true> numbers of the plan */
-    private array $own = [];
-    /** @var array<string, list<string>> area codes of the plan's numbers, by site */
+    /** @var list<OutsideLine>|null by name; read when they are first wanted, as everything here is */
+    private ?array $lines = null;
+    /** @var array<string, string>|null site by number of the plan */
+    private ?array $own = null;
+    /** @var array<string, array<string, true>> area codes of the plan's numbers, by site */
     private array $areas = [];
     /** @var array<string, PhoneRange> */
     private array $ranges = [];
@@ -31,12 +31,6 @@ final class Lines
 
     public function __construct(private readonly Plan $plan)
     {
-        $this->lines = $plan->all(OutsideLine::class);
-        usort($this->lines, static fn (OutsideLine $a, OutsideLine $b): int => strnatcasecmp($a->name(), $b->name()));
-        foreach ([] === $this->lines ? [] : $plan->all(Number::class) as $number) {
-            $this->own[$number->number] = true;
-            $this->areas[$number->site][] = $this->range($number->number)->area;
-        }
     }
 
     public function isOf(Plan $plan): bool
@@ -47,7 +41,7 @@ final class Lines
     /** Whether the plan says how calls leave. */
     public function areKnown(): bool
     {
-        return [] !== $this->lines;
+        return [] !== $this->lines();
     }
 
     /**
@@ -77,11 +71,11 @@ final class Lines
         $country = $this->plan->get(Site::class, $line->site)->country ?? '';
 
         return match (true) {
-            isset($this->own[$number]) => Destination::Internal,
+            isset($this->own()[$number]) => Destination::Internal,
             $range->isPremium => Destination::Premium,
             $range->country !== $country => Destination::International,
             $range->isMobile => Destination::Mobile,
-            '' !== $range->area && \in_array($range->area, $this->areas[$line->site] ?? [], true) => Destination::Local,
+            isset($this->areas($line->site)[$range->area]) => Destination::Local,
             default => Destination::National,
         };
     }
@@ -95,15 +89,47 @@ final class Lines
     /** @return list<OutsideLine> every line, in the order in which they are tried from a site */
     public function from(?string $site): array
     {
-        $own = array_filter($this->lines, static fn (OutsideLine $line): bool => $line->site === $site);
+        $own = array_filter($this->lines(), static fn (OutsideLine $line): bool => $line->site === $site);
 
-        return [...array_values($own), ...array_values(array_udiff($this->lines, $own, static fn (OutsideLine $a, OutsideLine $b): int => $a->id() <=> $b->id()))];
+        return [...array_values($own), ...array_values(array_udiff($this->lines(), $own, static fn (OutsideLine $a, OutsideLine $b): int => $a->id() <=> $b->id()))];
     }
 
     /** @return list<OutsideLine> */
     private function find(string $number, ?string $site): array
     {
         return array_values(array_filter($this->from($site), fn (OutsideLine $line): bool => \in_array($this->destination($number, $line), $line->destinations, true)));
+    }
+
+    /** @return list<OutsideLine> */
+    private function lines(): array
+    {
+        if (null === $this->lines) {
+            $this->lines = $this->plan->all(OutsideLine::class);
+            usort($this->lines, static fn (OutsideLine $a, OutsideLine $b): int => strnatcasecmp($a->name(), $b->name()));
+        }
+
+        return $this->lines;
+    }
+
+    /** @return array<string, string> site by number of the plan */
+    private function own(): array
+    {
+        return $this->own ??= array_column(array_map(static fn (Number $number): array => [$number->number, $number->site], $this->plan->all(Number::class)), 1, 0);
+    }
+
+    /** @return array<string, true> */
+    private function areas(string $site): array
+    {
+        if (!isset($this->areas[$site])) {
+            $this->areas[$site] = [];
+            foreach (array_keys($this->own(), $site, true) as $number) {
+                $this->areas[$site][$this->range($number)->area] = true;
+            }
+            // Mobiles and the like have none.
+            unset($this->areas[$site]['']);
+        }
+
+        return $this->areas[$site];
     }
 
     private function range(string $number): PhoneRange

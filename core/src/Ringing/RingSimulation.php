@@ -21,6 +21,8 @@ final class RingSimulation
 
     /** @var array<string, PhoneAssumption> by phone */
     private array $assumed = [];
+    /** @var array<string, Fate> of phones of which nothing is assumed, by what they are */
+    private array $fates = [];
 
     /** @param array<string, int> $rangBefore seconds for which phones rang earlier in the call */
     public function __construct(private readonly Assumptions $assumptions, private readonly ?Lines $lines = null, private readonly array $rangBefore = [])
@@ -157,12 +159,16 @@ final class RingSimulation
 
     private function fate(RingPhone $phone, int $rangBefore): Fate
     {
-        return Fate::of($phone, $this->assumed($phone), $rangBefore);
+        if ([] !== $this->assumptions->phones) {
+            return Fate::of($phone, $this->assumed($phone), $rangBefore);
+        }
+
+        return $this->fates[$phone->ownMailbox.' '.$phone->askFirst] ??= Fate::of($phone, $this->assumed($phone));
     }
 
     private function assumed(RingPhone $phone): PhoneAssumption
     {
-        return $this->assumed[$phone->id] ??= $this->assumptions->of($phone->names());
+        return $this->assumed[[] === $this->assumptions->phones ? '' : $phone->id] ??= $this->assumptions->of($phone->names());
     }
 
     /** Seconds after which all phones of a member have fallen silent by themselves. */

@@ -47,7 +47,7 @@ final readonly class Rung
 
     public function later(int $seconds): self
     {
-        return new self($this->phone, $this->from + $seconds, $this->until + $seconds, $this->outcome, null === $this->askedAt ? null : $this->askedAt + $seconds, $this->line, $this->dials);
+        return 0 === $seconds ? $this : new self($this->phone, $this->from + $seconds, $this->until + $seconds, $this->outcome, null === $this->askedAt ? null : $this->askedAt + $seconds, $this->line, $this->dials);
     }
 
     /** @return array<string, mixed> */

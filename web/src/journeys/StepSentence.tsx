@@ -8,8 +8,6 @@ import { PhoneNumberText } from '../ui/PhoneNumberField';
 
 /** What a step does, as a short sentence. */
 export function StepSentence({ step }: { step: Step }) {
-    const states = useHoursStates();
-    const plan = usePlan();
     switch (step.do) {
         case 'say':
             return (
@@ -17,16 +15,13 @@ export function StepSentence({ step }: { step: Step }) {
                     Say <Name id={step.prompt} missing="no prompt yet" />
                 </span>
             );
-        case 'hours': {
-            const hours = plan?.get('hours', step.hours);
-            const state = hours?.states.find((one) => one.key === states?.[hours.id]?.state);
+        case 'hours':
             return (
                 <span>
                     Look at <Name id={step.hours} missing="no hours yet" />
-                    {state && <span className={`state ${state.open ? 'open' : 'shut'}`}>{state.name}</span>}
+                    <StateNow id={step.hours} />
                 </span>
             );
-        }
         case 'menu':
             return (
                 <span>
@@ -71,6 +66,14 @@ export function StepSentence({ step }: { step: Step }) {
         case 'end':
             return <span>End the call</span>;
     }
+}
+
+/** The state of hours at the moment of the bar. */
+function StateNow({ id }: { id: string | null }) {
+    const states = useHoursStates();
+    const hours = usePlan()?.get('hours', id);
+    const state = hours?.states.find((one) => one.key === states?.[hours.id]?.state);
+    return state && <span className={`state ${state.open ? 'open' : 'shut'}`}>{state.name}</span>;
 }
 
 function Name({ id, missing }: { id: string | null; missing: string }) {

@@ -1,8 +1,9 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, type QueryClient, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
-import type { HoursState, Trace } from '../api/types';
+import type { HoursState, Trace, TrialCall } from '../api/types';
 import { useOverrideStamp } from '../overrides/useOverrides';
-import { usePlan } from '../plan/usePlan';
+import { draftOf, indexOf, usePlan } from '../plan/usePlan';
+import { useCalm } from '../ui/useCalm';
 import { toTrialCall, useMoment } from './useMoment';
 
 /** The answer to the trial call of the moment bar; asked for again whenever the call or the plan changes. */
@@ -13,9 +14,26 @@ export function useAnswer() {
     const call = toTrialCall(moment);
     return useQuery<Trace>({
         queryKey: ['answer', call, plan?.stamp, forced],
-        queryFn: () => ask(api.POST('/api/trial-calls', { body: call })),
+        queryFn: () => askAnswer(call),
         enabled: Boolean(plan && moment.to && moment.at),
         placeholderData: keepPreviousData,
+        retry: false,
+    });
+}
+
+const AFTER_THE_ANSWER = 150;
+
+const askAnswer = (call: TrialCall) => ask(api.POST('/api/trial-calls', { body: call }));
+
+/** Asks for the answer on screen at once after an edit, while the screens are still drawn anew. */
+export function askAhead(queries: QueryClient): void {
+    const draft = draftOf(queries);
+    const shown = queries.getQueryCache().findAll({ queryKey: ['answer'], type: 'active' })[0];
+    const [, call, , forced] = (shown?.queryKey ?? []) as [string?, TrialCall?, number?, string?];
+    if (!draft || call?.in !== 'draft') return;
+    queries.prefetchQuery({
+        queryKey: ['answer', call, indexOf(draft).stamp, forced],
+        queryFn: () => askAnswer(call),
         retry: false,
     });
 }
@@ -26,8 +44,9 @@ export function useHoursStates(): Record<string, HoursState> | undefined {
     const plan = usePlan();
     const zone = useMomentZone();
     const forced = useOverrideStamp();
+    const stamp = useCalm(plan?.stamp, AFTER_THE_ANSWER);
     return useQuery({
-        queryKey: ['hours', moment.in, moment.at, zone, plan?.stamp, forced],
+        queryKey: ['hours', moment.in, moment.at, zone, stamp, forced],
         queryFn: () =>
             ask(
                 api.GET('/api/plans/{which}/hours', {

@@ -3,6 +3,7 @@ import { App } from 'antd';
 import { useCallback, useMemo } from 'react';
 import { api, ask, RefusedError } from '../api/client';
 import type { Change, Element, Kind } from '../api/types';
+import { askAhead } from '../moment/useAnswer';
 import { newElement } from './kinds';
 import { draftOf, dropFetches, type PlanIndex, patchDraft } from './usePlan';
 
@@ -33,6 +34,7 @@ export function useEdit() {
                     }),
                 );
                 patchDraft(queries, change);
+                askAhead(queries);
                 return change;
             }),
         [queries, tag],

@@ -26,7 +26,7 @@ export function RingEditor<T extends Element>({
     const [moved, setMoved] = useState<{ value: T; scale: number } | null>(null);
     const [limit, setLimit] = useState<number | null>(null);
     const looked = limit === null ? step : { ...step, seconds: limit };
-    const { data: preview, error } = useRingPreview(looked, moved?.value);
+    const { data: preview, error } = useRingPreview(looked, moved?.value, moved !== null || limit !== null);
     if (error) return <p className="notice alarm">{error.message}</p>;
     if (!preview) return <p className="quiet">Trying it …</p>;
     const shown = moved?.value ?? value;

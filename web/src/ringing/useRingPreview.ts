@@ -3,16 +3,22 @@ import { api, ask } from '../api/client';
 import type { Element, RingStep } from '../api/types';
 import { toTrialCall, useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import { useCalm } from '../ui/useCalm';
+
+const CALM = 150;
 
 /** How a step would ring at the moment of the bar; with an element, as if it were changed so. Nothing is saved. */
-export function useRingPreview(step: RingStep, element?: Element) {
+export function useRingPreview(step: RingStep, element: Element | undefined, dragged: boolean) {
     const { moment } = useMoment();
     const plan = usePlan();
     const call = toTrialCall(moment);
+    // What is dragged is drawn at once; after an edit, its answer comes first.
+    const wanted = JSON.stringify([call, step, element, plan?.stamp]);
+    const calm = useCalm(wanted, CALM) === wanted;
     return useQuery({
-        queryKey: ['ring-preview', call, step, element, plan?.stamp],
+        queryKey: ['ring-preview', wanted],
         queryFn: () => ask(api.POST('/api/ring-previews', { body: { call, step, ...(element ? { element } : {}) } })),
-        enabled: Boolean(plan && moment.to && moment.at && step.target),
+        enabled: Boolean(plan && moment.to && moment.at && step.target) && (calm || dragged),
         placeholderData: keepPreviousData,
         gcTime: 10_000,
         retry: false,

@@ -3,13 +3,17 @@ import { api, ask } from '../api/client';
 import type { Finding } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import { useCalm } from './useCalm';
+
+/** After an edit, its answer comes first. */
+const CALM = 250;
 
 /** What the server finds in a plan that callers would not want. */
 function useAllFindings(): Finding[] {
     const { moment } = useMoment();
-    const plan = usePlan();
+    const stamp = useCalm(usePlan()?.stamp, CALM);
     const { data } = useQuery({
-        queryKey: ['findings', moment.in, plan?.stamp],
+        queryKey: ['findings', moment.in, stamp],
         queryFn: () => ask(api.GET('/api/plans/{which}/findings', { params: { path: { which: moment.in } } })),
         placeholderData: (before) => before,
         retry: false,

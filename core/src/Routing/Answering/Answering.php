@@ -24,6 +24,19 @@ final readonly class Answering
     {
     }
 
+    /** The rule that holds for a call through a team: of many people, so that what was considered is not kept. */
+    public function ofMember(Person $person): Choice
+    {
+        $status = $this->walk->statusOf($person->id());
+        foreach ($person->rules as $rule) {
+            if (null === $this->whyNot($person, $rule, $status, Via::Team)) {
+                return new Choice($rule, [], $status);
+            }
+        }
+
+        return new Choice(null, [], $status);
+    }
+
     public function of(Person $person, Via $via): Choice
     {
         $status = $this->walk->statusOf($person->id());

@@ -10,7 +10,6 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Element\TeamMember;
-use Meandros\Core\Plan\Element\Via;
 use Meandros\Core\Ringing\RingMember;
 use Meandros\Core\Ringing\RingPhone;
 use Meandros\Core\Ringing\RingStage;
@@ -76,7 +75,7 @@ final readonly class Members
         if (null !== $member->phone()) {
             $phones = array_values(array_filter($phones, static fn (RingPhone $phone): bool => $phone->id === $member->who));
         } elseif ($team->followRules) {
-            $choice = (new Answering($this->walk))->of($person, Via::Team);
+            $choice = (new Answering($this->walk))->ofMember($person);
             $stages = null === $choice->rule ? null : self::phoneStages($person, $choice->rule);
             $kept ??= $choice->isSilent() ? Rung::NOT_AVAILABLE : null;
         } elseif (\in_array($this->walk->statusOf($person->id()), self::NOT_TO_RING, true)) {
