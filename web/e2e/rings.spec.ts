@@ -222,6 +222,26 @@ test('rules are copied, and somebody takes another’s place: one edit each', as
     await expect(page.locator('.phone')).toHaveCount(2);
 });
 
+test('an extension is renumbered, phones are put in order, and what mentions them stays', async ({ page }) => {
+    await page.goto(address('/people/per_ines', INES));
+    await expect(page.locator('.sheet')).toContainText('Bookings line rings it');
+    await page.getByLabel('Extension').fill('299');
+    await page.getByLabel('Extension').press('Enter');
+    await expect(page.getByRole('alert').first()).toContainText('Extension 299 belongs to Rowan Tresco');
+    await page.getByLabel('Extension').fill('777');
+    await page.getByLabel('Extension').press('Enter');
+    await saved(page);
+    await page.getByRole('button', { name: 'Move Mobile up' }).click();
+    await saved(page);
+    await page.goto(address('/people/per_ines', { to: '777' }));
+    await expect(sentence(page)).toContainText('Rings Ines Carreira for 30 s');
+    await expect(page.locator('.sheet')).toContainText('Bookings line rings it');
+    await expect(page.locator('.phone').first()).toContainText('leaves by Ternwick trunk');
+    await page.getByRole('button', { name: 'Remove Desk phone' }).click();
+    await saved(page);
+    await expect(page.getByRole('combobox', { name: /^Phones of stage/ })).toHaveCount(2);
+});
+
 test('how long a ring lasts at a site', async ({ page }) => {
     await page.goto(address('/sites/sit_ternwick'));
     await expect(page.getByRole('spinbutton', { name: 'A ring lasts' })).toHaveValue('3.0');

@@ -1,4 +1,5 @@
 import { Button, Dropdown, Switch } from 'antd';
+import { memo } from 'react';
 import type { AnsweringRule, Finding, Person } from '../api/types';
 import { nowIn } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
@@ -11,7 +12,7 @@ import { RuleWhen } from './RuleWhen';
 import { ENDS, newRule } from './rules';
 
 /** A person's answering rules, in order: the first that holds decides which phones ring, and what then. */
-export function AnsweringRules({
+export const AnsweringRules = memo(function AnsweringRules({
     value,
     change,
     error,
@@ -78,7 +79,7 @@ export function AnsweringRules({
             )}
         </>
     );
-}
+});
 
 function RuleCard({
     rule,

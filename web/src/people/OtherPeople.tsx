@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { App, Button, Checkbox, Select } from 'antd';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask } from '../api/client';
 import type { Person } from '../api/types';
@@ -9,7 +9,7 @@ import { useEdit } from '../plan/useEdit';
 import { patchDraft, usePlan } from '../plan/usePlan';
 
 /** What concerns others as well: copying the rules to them, or somebody else in this person's place. */
-export function OtherPeople({ person }: { person: Person }) {
+export const OtherPeople = memo(function OtherPeople({ person }: { person: Person }) {
     const plan = usePlan();
     const queries = useQueryClient();
     const { complain } = useEdit();
@@ -141,4 +141,4 @@ export function OtherPeople({ person }: { person: Person }) {
             </div>
         </>
     );
-}
+});

@@ -80,6 +80,15 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                     disabled={disabled}
                     error={(field) => error(`/phones/${i}/${field}`)}
                     onChange={(next) => setPhone(i, next)}
+                    onUp={
+                        i > 0
+                            ? () =>
+                                  change({
+                                      ...value,
+                                      phones: value.phones.toSpliced(i, 1).toSpliced(i - 1, 0, phone),
+                                  })
+                            : undefined
+                    }
                     onRemove={() => change(withoutPhone(value, phone.id))}
                 />
             ))}

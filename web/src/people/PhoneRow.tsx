@@ -25,6 +25,7 @@ export function PhoneRow({
     disabled,
     error,
     onChange,
+    onUp,
     onRemove,
 }: {
     phone: Phone;
@@ -36,6 +37,7 @@ export function PhoneRow({
     disabled: boolean;
     error: (field: string) => string | undefined;
     onChange: (phone: Phone) => void;
+    onUp: (() => void) | undefined;
     onRemove: () => void;
 }) {
     const outside = phone.type === 'outside';
@@ -77,9 +79,20 @@ export function PhoneRow({
                 <span className="quiet grow">{rung ? `In this call: ${rung.outcome}` : ''}</span>
             )}
             {!disabled && (
-                <Button size="small" type="text" aria-label={`Remove ${phone.label}`} onClick={onRemove}>
-                    ✕
-                </Button>
+                <span className="phone-tools">
+                    <Button
+                        size="small"
+                        type="text"
+                        aria-label={`Move ${phone.label} up`}
+                        disabled={!onUp}
+                        onClick={onUp}
+                    >
+                        ↑
+                    </Button>
+                    <Button size="small" type="text" aria-label={`Remove ${phone.label}`} onClick={onRemove}>
+                        ✕
+                    </Button>
+                </span>
             )}
             <div className="line-row wrap phone-more">
                 <Switch

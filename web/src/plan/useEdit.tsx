@@ -11,7 +11,11 @@ import { draftOf, dropFetches, type PlanIndex, patchDraft } from './usePlan';
 const waiting = new Map<string, Promise<unknown>>();
 
 function inTurn<T>(id: string, work: () => Promise<T>): Promise<T> {
-    const turn = (waiting.get(id) ?? Promise.resolve()).catch(() => undefined).then(work);
+    const before = waiting.get(id);
+    // The first goes out at once, before the screens are drawn anew.
+    const turn = before ? before.catch(() => undefined).then(work) : work();
+    const done = () => waiting.get(id) === turn && waiting.delete(id);
+    turn.then(done, done);
     waiting.set(id, turn);
     return turn;
 }

@@ -18,20 +18,22 @@ export interface ElementEditor<T extends Element> {
     discard: () => void;
 }
 
+const NONE: FieldError[] = [];
+
 /** An element being edited in place: every change is saved at once; what is refused stays on screen with its reason. */
 export function useElement<T extends Element>(stored: T): ElementEditor<T> {
     const { save } = useEdit();
     const queries = useQueryClient();
     const [unsaved, setUnsaved] = useState<T | null>(null);
     const [saving, setSaving] = useState<Saving>('saved');
-    const [errors, setErrors] = useState<FieldError[]>([]);
+    const [errors, setErrors] = useState<FieldError[]>(NONE);
     const latest = useRef<T | null>(null);
 
     const reset = useCallback(() => {
         latest.current = null;
         setUnsaved(null);
         setSaving('saved');
-        setErrors([]);
+        setErrors(NONE);
     }, []);
 
     // What was saved comes back through the plan a moment later: until then it is shown from here, or the screen
@@ -39,7 +41,7 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
     const settle = useCallback(() => {
         latest.current = null;
         setSaving('saved');
-        setErrors([]);
+        setErrors(NONE);
         setTimeout(() => latest.current === null && setUnsaved(null));
     }, []);
 
@@ -49,10 +51,11 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
     const change = useCallback(
         async (next: T) => {
             latest.current = next;
+            const sent = save(next);
             setUnsaved(next);
             setSaving('saving');
             try {
-                await save(next);
+                await sent;
                 if (latest.current === next) settle();
             } catch (error) {
                 if (latest.current !== next) return;

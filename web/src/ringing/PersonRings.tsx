@@ -1,11 +1,11 @@
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import type { Person } from '../api/types';
 import { personHandles } from './handles';
 import { type Preview, RingEditor } from './RingEditor';
 import { lookAt } from './useRingPreview';
 
 /** How a direct call rings this person now. */
-export function PersonRings({
+export const PersonRings = memo(function PersonRings({
     value,
     disabled,
     change,
@@ -27,7 +27,7 @@ export function PersonRings({
             />
         </section>
     );
-}
+});
 
 /** Which of a person's rules decided. */
 function ruleOf(preview: Preview, person: string): string | null {

@@ -1,5 +1,5 @@
 import { Button, Divider, Input, Select } from 'antd';
-import { useState } from 'react';
+import { memo, type ReactElement, useCallback, useRef, useState } from 'react';
 import type { Kind } from '../api/types';
 import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
@@ -40,6 +40,7 @@ export function ElementPicker({
     const { create } = useEdit();
     const [name, setName] = useState('');
     const [open, setOpen] = useState(false);
+    const choose = useLatest((next: string | undefined) => onChange(next ?? null));
     if (!plan) return null;
     // Closed, it needs the name of what is chosen only: a screen may have dozens of them, and a plan thousands of elements.
     const groups = kinds.map((kind) => ({
@@ -59,25 +60,22 @@ export function ElementPicker({
     };
 
     return (
-        <Select
+        <QuietSelect
             {...(id ? { id } : {})}
-            aria-label={label}
-            className="picker"
-            showSearch={{ optionFilterProp: 'label' }}
+            label={label}
             open={open}
             onOpenChange={setOpen}
             value={value}
             disabled={disabled}
-            allowClear={clearable}
+            clearable={clearable}
             autoFocus={autoFocus}
             status={status}
             placeholder={placeholder ?? 'Choose'}
-            popupMatchSelectWidth={280}
             options={[
                 ...(extra.length > 0 ? [{ label: 'Outside', title: 'Outside', options: extra }] : []),
                 ...(groups.length === 1 ? (groups[0]?.options ?? []) : groups),
             ]}
-            onChange={(next: string | undefined) => onChange(next ?? null)}
+            onChoose={choose}
             popupRender={(menu) => (
                 <>
                     {menu}
@@ -104,4 +102,49 @@ export function ElementPicker({
             )}
         />
     );
+}
+
+interface SelectProps {
+    id?: string;
+    label: string;
+    open: boolean;
+    onOpenChange: (open: boolean) => void;
+    value: string | null;
+    disabled: boolean;
+    clearable: boolean;
+    autoFocus: boolean;
+    status: 'error' | '';
+    placeholder: string;
+    options: { label: string; value?: string; options?: { label: string; value: string }[] }[];
+    onChoose: (id: string | undefined) => void;
+    popupRender: (menu: ReactElement) => ReactElement;
+}
+
+/** A select is dear to draw: while it is closed and shows the same, it is left alone. */
+const QuietSelect = memo(
+    function QuietSelect({ label, clearable, onChoose, ...props }: SelectProps) {
+        return (
+            <Select
+                {...props}
+                aria-label={label}
+                className="picker"
+                showSearch={{ optionFilterProp: 'label' }}
+                allowClear={clearable}
+                popupMatchSelectWidth={280}
+                onChange={onChoose}
+            />
+        );
+    },
+    (before, after) => !before.open && !after.open && shown(before) === shown(after),
+);
+
+function shown({ popupRender: _, onChoose: __, onOpenChange: ___, ...visible }: SelectProps): string {
+    return JSON.stringify(visible);
+}
+
+/** A function that stays the same and does what the latest one would. */
+function useLatest<A extends unknown[]>(act: (...given: A) => void): (...given: A) => void {
+    const latest = useRef(act);
+    latest.current = act;
+    return useCallback((...given: A) => latest.current(...given), []);
 }

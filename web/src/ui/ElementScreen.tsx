@@ -1,5 +1,5 @@
 import { Button, Input } from 'antd';
-import { memo, type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Element, Kind, Of } from '../api/types';
 import { useMoment } from '../moment/useMoment';
@@ -171,6 +171,7 @@ function Chosen<K extends Kind>({
     const { search } = useMoment();
     const go = useNavigate();
     const value = editing.value;
+    const error = useCallback((pointer: string) => errorAt(editing.errors, pointer), [editing.errors]);
     return (
         <>
             <div className="sheet-head">
@@ -196,7 +197,7 @@ function Chosen<K extends Kind>({
                     </>
                 )}
             </div>
-            {editor({ value, change: editing.change, error: (pointer) => errorAt(editing.errors, pointer), disabled })}
+            {editor({ value, change: editing.change, error, disabled })}
             {element.kind !== 'number' && element.kind !== 'line' && <UsedBy id={element.id} />}
         </>
     );

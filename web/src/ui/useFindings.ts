@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useCallback } from 'react';
 import { api, ask } from '../api/client';
 import type { Finding } from '../api/types';
 import { useMoment } from '../moment/useMoment';
@@ -7,6 +8,7 @@ import { useCalm } from './useCalm';
 
 /** After an edit, its answer comes first. */
 const CALM = 250;
+const NONE: Finding[] = [];
 
 /** What the server finds in a plan that callers would not want. */
 function useAllFindings(): Finding[] {
@@ -18,11 +20,11 @@ function useAllFindings(): Finding[] {
         placeholderData: (before) => before,
         retry: false,
     });
-    return data?.findings ?? [];
+    return data?.findings ?? NONE;
 }
 
 /** Those of one element, by their place in it: shown where the cause is. */
 export function useFindings(id: string): (pointer: string) => Finding[] {
     const all = useAllFindings();
-    return (pointer) => all.filter((one) => one.id === id && one.pointer === pointer);
+    return useCallback((pointer) => all.filter((one) => one.id === id && one.pointer === pointer), [all, id]);
 }
