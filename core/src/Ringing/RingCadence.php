@@ -41,10 +41,4 @@ final class RingCadence
     {
         return array_sum(self::USUAL);
     }
-
-    /** The nearest whole second at which so many rings are over. */
-    public static function seconds(int $rings, int $ringMilliseconds): int
-    {
-        return (int) round($rings * $ringMilliseconds / 1000);
-    }
 }

@@ -15,19 +15,19 @@ use PHPUnit\Framework\TestCase;
 final class RingCadenceTest extends TestCase
 {
     #[DataProvider('countries')]
-    public function testSecondsOfSomeRings(string $country, int $rings, int $seconds): void
+    public function testHowLongARingLasts(string $country, int $milliseconds): void
     {
-        self::assertSame($seconds, RingCadence::seconds($rings, RingCadence::ofCountry($country)));
+        self::assertSame($milliseconds, RingCadence::ofCountry($country));
     }
 
-    /** @return iterable<array{string, int, int}> */
+    /** @return iterable<array{string, int}> */
     public static function countries(): iterable
     {
-        yield 'three rings in the United States are 18 s' => ['US', 3, 18];
-        yield ['GB', 3, 9];
-        yield ['FR', 3, 15];
-        yield 'half seconds are rounded' => ['ES', 3, 14];
-        yield 'where nothing is known, one second on and four off' => ['ZZ', 4, 20];
+        yield 'three rings in the United States are 18 s' => ['US', 6000];
+        yield 'two short ones, then a pause' => ['GB', 3000];
+        yield ['FR', 5000];
+        yield 'a half second' => ['ES', 4500];
+        yield 'where nothing is known, one second on and four off' => ['ZZ', 5000];
     }
 
     public function testEveryPeriodIsWithinTheRecommendation(): void
