@@ -84,7 +84,7 @@ final readonly class PersonController
                 }
             }
 
-            return [\sprintf('Copy the rules of %s to %d people', $from->name(), \count($people)), $people];
+            return [\sprintf('Copy the rules of %s to %s', $from->name(), 1 === \count($people) ? $people[0]->name() : \count($people).' people'), $people];
         });
 
         return new JsonResponse($change->toJson() + ['leftOut' => $leftOut]);

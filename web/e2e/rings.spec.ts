@@ -73,9 +73,12 @@ test('the ring chart of a step: its limit is dragged, in rings or in seconds', a
     await expect(row).toContainText('after 8 s play Lost property');
     await row.focus();
     await page.keyboard.press('Enter');
+    await drag(page, slider(page, 'The limit'), 21);
+    await page.mouse.up();
+    await expect(page.getByLabel('Seconds to ring', { exact: true })).toHaveValue('21 s');
     await slider(page, 'The limit').focus();
     await page.keyboard.press('ArrowRight');
-    await expect(page.getByLabel('Seconds to ring', { exact: true })).toHaveValue('26 s');
+    await expect(page.getByLabel('Seconds to ring', { exact: true })).toHaveValue('22 s');
     await page.getByLabel('Seconds to ring', { exact: true }).fill('3 rings');
     await page.getByLabel('Seconds to ring', { exact: true }).press('Enter');
     await expect(sentence(page)).toContainText('Rings Lost property counter for 9 s, hears “Lost property”');
@@ -207,7 +210,7 @@ test('rules are copied, and somebody takes another’s place: one edit each', as
     await choose(page, 'Copy the rules to', 'Hugh Pellow');
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Copy, in place of theirs' }).click();
-    await expect(page.getByText('Copy the rules of Ines Carreira to 1 people. Undo takes it back.')).toBeVisible();
+    await expect(page.getByText('Copy the rules of Ines Carreira to Hugh Pellow. Undo takes it back.')).toBeVisible();
     await page.goto(address('/people/per_kasia', INES));
     await choose(page, 'Who takes the place of Kasia Wrona', 'Hugh Pellow');
     await page.getByRole('button', { name: 'Show what that changes' }).click();

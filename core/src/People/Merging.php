@@ -57,8 +57,8 @@ final class Merging
         foreach ($from->phones as $phone) {
             $phones[] = new Phone($names[$phone->id], $phone->type, $phone->label, $phone->number, $phone->on, $phone->askFirst, $phone->ownMailbox, $phone->digits, $phone->shows, $phone->calls);
         }
-        $rules = [] === $into->rules ? RuleCopy::rules($from, new Person($into->id(), $into->name(), '', $into->site, $phones, $into->mailbox), $names) : $into->rules;
+        $merged = new Person($into->id(), $into->name(), '' === $into->extension ? $from->extension : $into->extension, $into->site, $phones, $into->mailbox ?? $from->mailbox, $into->rules);
 
-        return new Person($into->id(), $into->name(), '' === $into->extension ? $from->extension : $into->extension, $into->site, $phones, $into->mailbox ?? $from->mailbox, $rules);
+        return [] === $into->rules ? $merged->withRules(RuleCopy::rules($from, $merged, $names)) : $merged;
     }
 }

@@ -16,7 +16,7 @@ final class RuleCopy
     /** The other person with these rules in place of their own. */
     public static function to(Person $from, Person $to): Person
     {
-        return new Person($to->id(), $to->name(), $to->extension, $to->site, $to->phones, $to->mailbox, self::rules($from, $to, self::names($from, $to)));
+        return $to->withRules(self::rules($from, $to, self::names($from, $to)));
     }
 
     /**

@@ -6,8 +6,9 @@ namespace Meandros\Core\Ringing;
 
 /**
  * How long a ring lasts, with its silence, in milliseconds by country: "3 rings" and "18 s" say the same where a ring
- * lasts 6 s. ITU-T E.180/Q.35 recommends a period of 3 to 6 s; the figures by country are those of its Supplement 2
- * ("Various tones used in national networks"), written down from memory.
+ * lasts 6 s. ITU-T E.180/Q.35 calls the ringing tone a slow one, shorter than its silence, and recommends 0.67 to 1.5 s of
+ * tone and 3 to 5 s of silence. That, and the figures by country (its Supplement 2, "Various tones used in national
+ * networks"), are written down from memory.
  */
 final class RingCadence
 {
@@ -18,7 +19,7 @@ final class RingCadence
         'FR' => [1500, 3500], 'ES' => [1500, 3000], 'BE' => [1000, 3000], 'JP' => [1000, 2000],
         'PT' => [1000, 5000], 'AT' => [1000, 5000], 'SE' => [1000, 5000],
     ];
-    /** One second on and four off is the most common, and within the recommendation. */
+    /** Within the recommendation; the most common. */
     private const USUAL = [1000, 4000];
 
     /**
@@ -31,7 +32,7 @@ final class RingCadence
         return self::countries()[$country] ?? self::usual();
     }
 
-    /** @return array<string, int> milliseconds by country, of those that differ from the usual */
+    /** @return array<string, int> milliseconds by country, of those that are known */
     public static function countries(): array
     {
         return array_map(array_sum(...), self::PERIODS);

@@ -68,9 +68,10 @@ final readonly class RingPhone
         return $phones;
     }
 
-    public static function outside(string $number, bool $askFirst = false): self
+    /** @param string|null $site from which the call leaves, where it is somebody's forward */
+    public static function outside(string $number, bool $askFirst = false, ?string $site = null): self
     {
-        return new self($number, null, $number, PhoneType::Outside->value, $askFirst, number: $number);
+        return new self($number, null, $number, PhoneType::Outside->value, $askFirst, number: $number, site: $site);
     }
 
     /** Seconds that pass between picking up and being connected, while digits are sent (a comma is one: common practice). */

@@ -69,6 +69,13 @@ final class LinesTest extends TestCase
         self::assertSame('unreachable', self::ring(['+449061234567'])->visits[0]->exit);
     }
 
+    public function testAForwardOfSomebodyLeavesFromTheirSiteFirst(): void
+    {
+        $person = static fn (string $site): array => ['id' => 'ann', 'kind' => 'person', 'name' => 'Ann', 'extension' => '', 'site' => $site, 'phones' => [], 'rules' => [['id' => 'away', 'name' => 'Away', 'next' => ['nobody' => '+441632960222']]]];
+        $line = static fn (string $site): ?string => self::builder()->with($person($site))->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'handOver' => true]])->call()->rung[0]->line;
+        self::assertSame(['line_harbour', 'line_paris'], [$line('sit_harbour'), $line('sit_paris')]);
+    }
+
     public function testWithoutAnyLineEveryCallLeaves(): void
     {
         $trace = (new PlanBuilder())->with(['id' => 'out', 'kind' => 'team', 'name' => 'Out', 'pattern' => 'all at once', 'members' => [['who' => '+449061234567']]])

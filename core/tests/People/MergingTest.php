@@ -32,7 +32,8 @@ final class MergingTest extends TestCase
         $ben = self::json(self::merge(true), 'ben');
         self::assertSame(['desk', 'desk2', 'mobile'], array_column($ben['phones'], 'id'));
         self::assertSame(['301', 'mbx_office'], [$ben['extension'], $ben['mailbox']], 'He had neither.');
-        self::assertSame([['desk2'], ['mobile']], array_column($ben['rules'][0]['stages'], 'phones'), 'Her rules ring her phones, which are his now.');
+        self::assertSame([['desk2'], ['mobile']], array_column($ben['rules'][0]['stages'], 'phones'), 'Her rules ring her phones, which are his now,');
+        self::assertSame('mbx_office', $ben['rules'][0]['next']['nobody'], 'and end in the mailbox that came along.');
     }
 
     public function testOrSheIsOnlyReplaced(): void

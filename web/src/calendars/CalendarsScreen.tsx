@@ -8,6 +8,7 @@ import { useMoment } from '../moment/useMoment';
 import { useEdit } from '../plan/useEdit';
 import { patchDraft, usePlan } from '../plan/usePlan';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
+import { RemoveButton } from '../ui/RowButtons';
 import { TextField } from '../ui/TextField';
 import { dateWords } from '../ui/when';
 import { FileExchange } from './FileExchange';
@@ -169,14 +170,10 @@ function CalendarEditor({ value, change, error, disabled }: EditorProps<Calendar
                                     {nextDate(ahead?.dates.find((one) => one.holiday === holiday.id)?.date)}
                                 </span>
                                 {!disabled && (
-                                    <Button
-                                        size="small"
-                                        type="text"
-                                        aria-label={`Remove ${holiday.name}`}
+                                    <RemoveButton
+                                        label={`Remove ${holiday.name}`}
                                         onClick={() => change({ ...value, holidays: value.holidays.toSpliced(i, 1) })}
-                                    >
-                                        ✕
-                                    </Button>
+                                    />
                                 )}
                             </div>
                             {open === holiday.id && (

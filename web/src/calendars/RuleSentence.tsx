@@ -4,6 +4,7 @@ import { DAY_NAMES, DAYS } from '../hours/bands';
 import { DateInput } from '../ui/DateInput';
 import { MonthDayInput, MonthSelect } from '../ui/MonthDayInput';
 import { NumberInput } from '../ui/NumberInput';
+import { RemoveButton } from '../ui/RowButtons';
 import { EASTER_DAYS } from './holidayModel';
 
 const NTH = [
@@ -133,14 +134,10 @@ export function RuleSentence({
                             onSave={(next) => onChange({ ...rule, dates: [...rule.dates.with(i, next)].sort() })}
                         />
                         {!disabled && rule.dates.length > 1 && (
-                            <Button
-                                size="small"
-                                type="text"
-                                aria-label={`Remove ${one}`}
+                            <RemoveButton
+                                label={`Remove ${one}`}
                                 onClick={() => onChange({ ...rule, dates: rule.dates.toSpliced(i, 1) })}
-                            >
-                                ✕
-                            </Button>
+                            />
                         )}
                     </span>
                 ))}

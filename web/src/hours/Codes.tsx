@@ -2,6 +2,7 @@ import { Button, Input, Select } from 'antd';
 import type { Hours } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
+import { RemoveButton } from '../ui/RowButtons';
 
 const LIFT = '';
 
@@ -64,14 +65,10 @@ export function Codes({ value, change, error, disabled }: EditorProps<Hours>) {
                         />
                     )}
                     {!disabled && (
-                        <Button
-                            size="small"
-                            type="text"
-                            aria-label={`Remove the code ${code.code}`}
+                        <RemoveButton
+                            label={`Remove the code ${code.code}`}
                             onClick={() => change({ ...value, codes: codes.toSpliced(i, 1) })}
-                        >
-                            ✕
-                        </Button>
+                        />
                     )}
                     {error(`/codes/${i}`) && (
                         <span className="alarm" role="alert">

@@ -6,6 +6,7 @@ import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
 import type { EditorProps } from '../ui/ElementScreen';
+import { RemoveButton } from '../ui/RowButtons';
 
 type Use = Hours['calendars'][number];
 
@@ -71,14 +72,10 @@ export function Observances({ value, change, error, disabled }: EditorProps<Hour
                                 </Button>
                             )}
                             {!disabled && (
-                                <Button
-                                    size="small"
-                                    type="text"
-                                    aria-label={`No longer keep ${calendar?.name}`}
+                                <RemoveButton
+                                    label={`No longer keep ${calendar?.name}`}
                                     onClick={() => change({ ...value, calendars: uses.toSpliced(i, 1) })}
-                                >
-                                    ✕
-                                </Button>
+                                />
                             )}
                         </div>
                         {open === use.calendar && (

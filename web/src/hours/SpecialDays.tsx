@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Band, Hours } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import type { EditorProps } from '../ui/ElementScreen';
+import { RemoveButton } from '../ui/RowButtons';
 import { DAY_SECONDS, stretch, toTime } from './bands';
 import { TimeInput } from './TimeInput';
 import { DayText } from './WeekText';
@@ -69,14 +70,10 @@ export function SpecialDays({ value, change, error, disabled }: EditorProps<Hour
                                     onChange={(state) => set(i, { bands: one.bands.with(j, { ...band, state }) })}
                                 />
                                 {!disabled && (
-                                    <Button
-                                        size="small"
-                                        type="text"
-                                        aria-label="Remove this band"
+                                    <RemoveButton
+                                        label="Remove this band"
                                         onClick={() => set(i, { bands: one.bands.toSpliced(j, 1) })}
-                                    >
-                                        ✕
-                                    </Button>
+                                    />
                                 )}
                             </span>
                         ))}
@@ -110,14 +107,10 @@ export function SpecialDays({ value, change, error, disabled }: EditorProps<Hour
                         )}
                     </span>
                     {!disabled && (
-                        <Button
-                            size="small"
-                            type="text"
-                            aria-label={`Remove the special day ${one.name}`}
+                        <RemoveButton
+                            label={`Remove the special day ${one.name}`}
                             onClick={() => change({ ...value, specialDays: days.toSpliced(i, 1) })}
-                        >
-                            ✕
-                        </Button>
+                        />
                     )}
                     {error(`/specialDays/${i}`) && (
                         <span className="alarm" role="alert">

@@ -8,6 +8,7 @@ import { SiteField } from '../ui/ElementField';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { IcsImport } from '../ui/IcsImport';
+import { RemoveButton } from '../ui/RowButtons';
 import { Codes } from './Codes';
 import { Observances } from './Observances';
 import { SeasonDates } from './SeasonDates';
@@ -217,14 +218,10 @@ function States({ value, change, error, disabled }: EditorProps<Hours>) {
                         counts as open
                     </Checkbox>
                     {!disabled && value.states.length > 1 && (
-                        <Button
-                            size="small"
-                            type="text"
-                            aria-label={`Remove the state ${one.name}`}
+                        <RemoveButton
+                            label={`Remove the state ${one.name}`}
                             onClick={() => change({ ...value, states: value.states.toSpliced(i, 1) })}
-                        >
-                            ✕
-                        </Button>
+                        />
                     )}
                 </div>
             ))}

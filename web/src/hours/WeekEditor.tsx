@@ -1,6 +1,7 @@
 import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import type { Day, Hours, HoursState, WeekBand } from '../api/types';
+import { RemoveButton } from '../ui/RowButtons';
 import { DAY_NAMES, DAYS } from './bands';
 import { TimeInput } from './TimeInput';
 import { WeekStrip } from './WeekStrip';
@@ -145,11 +146,7 @@ function BandRow({
                 options={hours.states.map((one) => ({ value: one.key, label: one.name }))}
                 onChange={(state) => onChange({ ...band, state })}
             />
-            {!disabled && (
-                <Button size="small" type="text" aria-label="Remove this band" onClick={onRemove}>
-                    ✕
-                </Button>
-            )}
+            {!disabled && <RemoveButton label="Remove this band" onClick={onRemove} />}
             {error && (
                 <span className="alarm" role="alert">
                     {error}

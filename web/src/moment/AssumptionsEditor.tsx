@@ -1,6 +1,7 @@
 import { Button, Checkbox, Input, Select } from 'antd';
 import { type PlanIndex, usePlan } from '../plan/usePlan';
 import { NumberInput } from '../ui/NumberInput';
+import { RemoveButton } from '../ui/RowButtons';
 import { ASSUMED_STATUSES, type Assumed, type Moment, useMoment } from './useMoment';
 
 const DOES: { value: Assumed['does']; label: string }[] = [
@@ -68,14 +69,10 @@ export function AssumptionsEditor() {
                             onSave={(after) => set(i, { after })}
                         />
                     )}
-                    <Button
-                        size="small"
-                        type="text"
-                        aria-label="Remove this assumption"
+                    <RemoveButton
+                        label="Remove this assumption"
                         onClick={() => change({ phones: moment.phones.filter((_, j) => j !== i) })}
-                    >
-                        ✕
-                    </Button>
+                    />
                 </div>
             ))}
             <Button

@@ -5,6 +5,7 @@ import { nowIn } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Findings } from '../ui/Findings';
+import { MoveButton, RemoveButton } from '../ui/RowButtons';
 import { TextField } from '../ui/TextField';
 import { RuleOutcomes } from './RuleOutcomes';
 import { RuleStages } from './RuleStages';
@@ -119,18 +120,8 @@ function RuleCard({
                 <span className="grow" />
                 {!disabled && (
                     <>
-                        <Button
-                            size="small"
-                            type="text"
-                            aria-label={`Move ${rule.name} up`}
-                            disabled={!onUp}
-                            onClick={onUp}
-                        >
-                            ↑
-                        </Button>
-                        <Button size="small" type="text" aria-label={`Remove ${rule.name}`} onClick={onRemove}>
-                            ✕
-                        </Button>
+                        <MoveButton what={rule.name} way="up" onClick={onUp} />
+                        <RemoveButton label={`Remove ${rule.name}`} onClick={onRemove} />
                     </>
                 )}
             </div>

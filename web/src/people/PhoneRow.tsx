@@ -1,10 +1,11 @@
-import { Button, Checkbox, Input, Select, Switch } from 'antd';
+import { Checkbox, Input, Select, Switch } from 'antd';
 import type { Finding, Phone, Rung } from '../api/types';
 import { ElementPicker } from '../ui/ElementPicker';
 import { Field } from '../ui/Field';
 import { Findings } from '../ui/Findings';
 import { NumberInput } from '../ui/NumberInput';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
+import { MoveButton, RemoveButton } from '../ui/RowButtons';
 import { TextField } from '../ui/TextField';
 
 const TYPES = [
@@ -80,18 +81,8 @@ export function PhoneRow({
             )}
             {!disabled && (
                 <span className="phone-tools">
-                    <Button
-                        size="small"
-                        type="text"
-                        aria-label={`Move ${phone.label} up`}
-                        disabled={!onUp}
-                        onClick={onUp}
-                    >
-                        ↑
-                    </Button>
-                    <Button size="small" type="text" aria-label={`Remove ${phone.label}`} onClick={onRemove}>
-                        ✕
-                    </Button>
+                    <MoveButton what={phone.label} way="up" onClick={onUp} />
+                    <RemoveButton label={`Remove ${phone.label}`} onClick={onRemove} />
                 </span>
             )}
             <div className="line-row wrap phone-more">

@@ -3,6 +3,7 @@ import type { RuleStage } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import { NumberInput } from '../ui/NumberInput';
 import { RingTimeInput } from '../ui/RingTimeInput';
+import { RemoveButton } from '../ui/RowButtons';
 import type { RuleProps } from './rules';
 
 /** Which phones and teams ring, from when and for how long; and whether it all begins anew. */
@@ -67,14 +68,10 @@ export function RuleStages({ rule, person, disabled, onChange }: RuleProps) {
                         onSave={(seconds) => set(i, { seconds })}
                     />
                     {!disabled && (
-                        <Button
-                            size="small"
-                            type="text"
-                            aria-label={`Remove stage ${i + 1} of ${rule.name}`}
+                        <RemoveButton
+                            label={`Remove stage ${i + 1} of ${rule.name}`}
                             onClick={() => onChange({ stages: rule.stages.toSpliced(i, 1) })}
-                        >
-                            ✕
-                        </Button>
+                        />
                     )}
                 </div>
             ))}

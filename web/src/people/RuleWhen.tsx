@@ -5,6 +5,7 @@ import { TimeInput } from '../hours/TimeInput';
 import { nowIn } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
+import { RemoveButton } from '../ui/RowButtons';
 import { later, type RuleProps } from './rules';
 import { STATUSES } from './useStatuses';
 
@@ -117,14 +118,10 @@ export function RuleWhen({ rule, person, disabled, onChange }: RuleProps) {
                     />
                     <span className="quiet">at {plan?.get('site', person.site)?.name}</span>
                     {!disabled && (
-                        <Button
-                            size="small"
-                            type="text"
-                            aria-label={`Remove time ${i + 1} of ${rule.name}`}
+                        <RemoveButton
+                            label={`Remove time ${i + 1} of ${rule.name}`}
                             onClick={() => set({ windows: when.windows.toSpliced(i, 1) })}
-                        >
-                            ✕
-                        </Button>
+                        />
                     )}
                 </div>
             ))}
@@ -161,14 +158,10 @@ export function RuleWhen({ rule, person, disabled, onChange }: RuleProps) {
                             }}
                         />
                         {!disabled && (
-                            <Button
-                                size="small"
-                                type="text"
-                                aria-label={`Remove the end of ${rule.name}`}
+                            <RemoveButton
+                                label={`Remove the end of ${rule.name}`}
                                 onClick={() => onChange({ until: null })}
-                            >
-                                ✕
-                            </Button>
+                            />
                         )}
                     </span>
                 )}

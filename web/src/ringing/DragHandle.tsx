@@ -38,6 +38,10 @@ export function DragHandle({
         const track = event.currentTarget.parentElement?.getBoundingClientRect();
         return within(track && track.width > 0 ? ((event.clientX - track.left) / track.width) * scale : at);
     };
+    const letGo = () => {
+        if (dragged.current !== null) onPut(dragged.current);
+        dragged.current = null;
+    };
     const onKey = (event: KeyboardEvent) => {
         const by = KEYS[event.key];
         if (by === undefined) return;
@@ -67,10 +71,8 @@ export function DragHandle({
                 if (second !== dragged.current) onMove(second);
                 dragged.current = second;
             }}
-            onPointerUp={() => {
-                if (dragged.current !== null) onPut(dragged.current);
-                dragged.current = null;
-            }}
+            onPointerUp={letGo}
+            onPointerCancel={letGo}
         />
     );
 }

@@ -23,18 +23,22 @@ export function RingEditor<T extends Element>({
     /** Where the limit is part of what is edited. */
     onLimit?: (seconds: number) => void;
 }) {
-    const [moved, setMoved] = useState<{ value: T; scale: number } | null>(null);
-    const [limit, setLimit] = useState<number | null>(null);
-    const looked = limit === null ? step : { ...step, seconds: limit };
-    const { data: preview, error } = useRingPreview(looked, moved?.value, moved !== null || limit !== null);
+    const [held, setHeld] = useState<{ value?: T; limit?: number; scale: number } | null>(null);
+    const looked = held?.limit === undefined ? step : { ...step, seconds: held.limit };
+    const { data: preview, error } = useRingPreview(looked, held?.value, held !== null);
     if (error) return <p className="notice alarm">{error.message}</p>;
     if (!preview) return <p className="quiet">Trying it …</p>;
-    const shown = moved?.value ?? value;
+    const shown = held?.value ?? value;
     const cut = looked.handOver ? undefined : looked.seconds;
     const handles = shown && handlesOf && !disabled ? handlesOf(shown, preview) : [];
     // The scale stands still while something is dragged: it would run away under the hand.
     const scale =
-        moved?.scale ?? Math.ceil(scaleOf(preview.rung, Math.max(cut ?? 0, ...handles.map((one) => one.at))) * 1.15);
+        held?.scale ?? Math.ceil(scaleOf(preview.rung, Math.max(cut ?? 0, ...handles.map((one) => one.at))) * 1.15);
+    const put = (next: T) => {
+        setHeld(null);
+        // What came back to where it was is no change.
+        if (JSON.stringify(next) !== JSON.stringify(value)) onChange?.(next);
+    };
     return (
         <div className="ring-editor">
             <RingChart
@@ -54,11 +58,8 @@ export function RingEditor<T extends Element>({
                                 min={one.min}
                                 max={one.max}
                                 scale={scale}
-                                onMove={(second) => setMoved({ value: one.put(second), scale })}
-                                onPut={(second) => {
-                                    setMoved(null);
-                                    if (second !== one.at || moved) onChange?.(one.put(second));
-                                }}
+                                onMove={(second) => setHeld({ value: one.put(second), scale })}
+                                onPut={(second) => put(one.put(second))}
                             />
                         ))
                 }
@@ -72,10 +73,10 @@ export function RingEditor<T extends Element>({
                             min={1}
                             max={600}
                             scale={scale}
-                            onMove={setLimit}
+                            onMove={(limit) => setHeld({ limit, scale })}
                             onPut={(second) => {
-                                setLimit(null);
-                                onLimit(second);
+                                setHeld(null);
+                                if (second !== step.seconds) onLimit(second);
                             }}
                         />
                     ) : (

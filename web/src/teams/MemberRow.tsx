@@ -1,8 +1,9 @@
-import { Button, Checkbox, Select, Switch } from 'antd';
+import { Checkbox, Select, Switch } from 'antd';
 import type { Finding, Rung } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import { Findings } from '../ui/Findings';
 import { RingTimeInput } from '../ui/RingTimeInput';
+import { MoveButton, RemoveButton } from '../ui/RowButtons';
 import type { Member } from './patterns';
 
 const USUAL_SECONDS = 15;
@@ -89,21 +90,9 @@ export function MemberRow({
                 </Checkbox>
                 {!disabled && (
                     <>
-                        <Button size="small" type="text" aria-label={`Move ${name} up`} disabled={!onUp} onClick={onUp}>
-                            ↑
-                        </Button>
-                        <Button
-                            size="small"
-                            type="text"
-                            aria-label={`Move ${name} down`}
-                            disabled={!onDown}
-                            onClick={onDown}
-                        >
-                            ↓
-                        </Button>
-                        <Button size="small" type="text" aria-label={`Remove ${name}`} onClick={onRemove}>
-                            ✕
-                        </Button>
+                        <MoveButton what={name} way="up" onClick={onUp} />
+                        <MoveButton what={name} way="down" onClick={onDown} />
+                        <RemoveButton label={`Remove ${name}`} onClick={onRemove} />
                     </>
                 )}
             </div>

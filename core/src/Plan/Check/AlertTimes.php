@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Check;
 
 use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\RingPattern;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Element\TeamMember;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\RingStep;
 
-/** Finds alert times and tiers of teams for which no step that rings the team leaves time, and greetings that come too late. */
+/** Finds alert times and tiers of teams for which no step or stage that rings the team leaves time, and greetings that come too late. */
 final class AlertTimes
 {
     /** @return list<Finding> */
@@ -29,6 +30,15 @@ final class AlertTimes
                 }
             }
         }
+        foreach ($plan->all(Person::class) as $person) {
+            foreach ($person->rules as $rule) {
+                foreach ($rule->stages as $stage) {
+                    foreach ($stage->teams as $team) {
+                        $limits[$team] = max($stage->seconds, $limits[$team] ?? 0);
+                    }
+                }
+            }
+        }
         foreach ($plan->all(Team::class) as $team) {
             if (isset($limits[$team->id()])) {
                 array_push($findings, ...self::team($team, $limits[$team->id()]));
@@ -39,7 +49,7 @@ final class AlertTimes
     }
 
     /**
-     * @param int $limit the longest that any step rings the team
+     * @param int $limit the longest that any step or stage rings the team
      *
      * @return list<Finding>
      */
@@ -47,7 +57,6 @@ final class AlertTimes
     {
         $findings = [];
         $ringing = array_filter($team->members, static fn (TeamMember $member): bool => $member->on);
-        $inTurn = !\in_array($team->pattern, [RingPattern::AllAtOnce, RingPattern::Widening, RingPattern::Paging], true);
         foreach ($ringing as $i => $member) {
             $starts = RingPattern::Widening === $team->pattern ? ($member->tier - 1) * $team->widenSeconds : 0;
             if ($starts >= $limit) {
@@ -58,7 +67,7 @@ final class AlertTimes
                 $findings[] = Finding::warning($team, '/members/'.$i, \sprintf('This member is to ring for up to %d s, and no step rings this team for longer than %d s.', $member->seconds, $limit), 'Shorten it, or ring longer.', $fix);
             }
         }
-        if ($inTurn && \count($ringing) > 1 && $team->memberSeconds >= $limit) {
+        if ($team->pattern->isInTurn() && \count($ringing) > 1 && $team->memberSeconds >= $limit) {
             $each = max(1, intdiv($limit, \count($ringing)));
             $fix = Fix::replace(\sprintf('Ring each for %d s', $each), $team->id(), '/memberSeconds', $each);
             $findings[] = Finding::warning($team, '/memberSeconds', \sprintf('Only the first rings: each has %d s, and no step rings this team for longer than %d s.', $team->memberSeconds, $limit), 'Ring each for less, or ring longer.', $fix);

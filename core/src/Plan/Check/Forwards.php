@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Element\Destination;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\OutsideLine;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\RuleOutcome;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\RingStep;
@@ -56,11 +57,9 @@ final class Forwards
             null !== $phone->number && $phone->on && $this->number($person, '/phones/'.$i, $phone->number, $person->site);
         }
         foreach ($person->rules as $i => $rule) {
-            foreach ($rule->on ? $rule->then : [] as $outcome) {
-                if ($outcome->isOutside()) {
-                    $this->number($person, '/rules/'.$i, (string) $outcome->to, null);
-                    break;
-                }
+            $outside = array_filter($rule->on ? $rule->then : [], static fn (RuleOutcome $outcome): bool => $outcome->isOutside());
+            foreach (array_unique(array_map(static fn (RuleOutcome $outcome): string => (string) $outcome->to, $outside)) as $number) {
+                $this->number($person, '/rules/'.$i, $number, $person->site);
             }
         }
     }

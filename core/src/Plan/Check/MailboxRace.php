@@ -88,9 +88,8 @@ final class MailboxRace
     private static function turn(Team $team, TeamMember $member, int $seconds): int
     {
         $left = RingPattern::Widening === $team->pattern ? max(0, $seconds - ($member->tier - 1) * $team->widenSeconds) : $seconds;
-        $together = RingPattern::AllAtOnce === $team->pattern || RingPattern::Widening === $team->pattern;
 
-        return min($left, $member->seconds ?? ($together ? $left : $team->memberSeconds));
+        return min($left, $member->seconds ?? ($team->pattern->isInTurn() ? $team->memberSeconds : $left));
     }
 
     private function person(Person $person, ?string $only, int $seconds, string $where, ?RingStep $step = null): void

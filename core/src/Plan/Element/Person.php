@@ -57,6 +57,12 @@ final readonly class Person implements Element
         return new self($in->field('id')->id(), $in->field('name')->text(), $extension, $in->field('site')->text(80), array_values($phones), $in->field('mailbox')->reference(), array_values($rules));
     }
 
+    /** @param list<AnsweringRule> $rules */
+    public function withRules(array $rules): self
+    {
+        return new self($this->id, $this->name, $this->extension, $this->site, $this->phones, $this->mailbox, $rules);
+    }
+
     public function kind(): Kind
     {
         return Kind::Person;

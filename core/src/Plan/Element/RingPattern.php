@@ -15,4 +15,10 @@ enum RingPattern: string
     case Widening = 'widening';
     /** One way: phones inside answer by themselves, and everybody hears the caller. */
     case Paging = 'paging';
+
+    /** Whether members ring one after the other. */
+    public function isInTurn(): bool
+    {
+        return !\in_array($this, [self::AllAtOnce, self::Widening, self::Paging], true);
+    }
 }

@@ -53,7 +53,7 @@ final readonly class HandOver
         }
         $next = null === $rule ? new RuleOutcome($person->mailbox) : $rule->then[$outcome] ?? new RuleOutcome();
 
-        return $this->on($next, [...$passed, $person->id()], $outcome);
+        return $this->on($next, $person, [...$passed, $person->id()], $outcome);
     }
 
     /**
@@ -61,13 +61,13 @@ final readonly class HandOver
      *
      * @throws CallOver
      */
-    private function on(RuleOutcome $next, array $passed, string $outcome): Onward
+    private function on(RuleOutcome $next, Person $from, array $passed, string $outcome): Onward
     {
         if (RuleOutcome::END === $next->to) {
             return Onward::end(new Ending(EndingKind::EndedByPlan));
         }
         if ($next->isOutside()) {
-            return (new Ringer($this->walk))->ring($next->to, Entry::RING_SECONDS);
+            return (new Ringer($this->walk))->ring($next->to, Entry::RING_SECONDS, site: $from->site);
         }
         $element = $this->walk->plan->find($next->to);
 

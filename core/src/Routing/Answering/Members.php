@@ -30,13 +30,14 @@ final readonly class Members
     /**
      * @param string|null $target an element's id, or a number in E.164
      * @param Choice|null $choice of the person's rules, when the target is a person
+     * @param string|null $site   from which a call to a number leaves, where it is somebody's forward
      *
      * @return list<RingMember>
      */
-    public function of(?string $target, ?Choice $choice): array
+    public function of(?string $target, ?Choice $choice, ?string $site = null): array
     {
         if (null !== $target && str_starts_with($target, '+')) {
-            return [new RingMember($target, [RingPhone::outside($target)])];
+            return [new RingMember($target, [RingPhone::outside($target, site: $site)])];
         }
         $element = $this->walk->plan->find($target);
         if ($element instanceof Person) {

@@ -30,10 +30,11 @@ final readonly class Ringer
     /**
      * @param Choice|null $choice of the person's rules, when the target is a person
      * @param int         $round  from 1, where the caller is kept and it rings again
+     * @param string|null $site   from which a call to a number leaves, where it is somebody's forward
      *
      * @throws CallOver when the caller gives up meanwhile
      */
-    public function ring(?string $target, int $seconds, ?Choice $choice = null, int $round = 1): Onward
+    public function ring(?string $target, int $seconds, ?Choice $choice = null, int $round = 1, ?string $site = null): Onward
     {
         $walk = $this->walk;
         $start = $walk->second();
@@ -43,7 +44,7 @@ final readonly class Ringer
 
             return Onward::by($exit);
         }
-        $members = (new Members($walk))->of($target, $choice);
+        $members = (new Members($walk))->of($target, $choice, $site);
         $team = $walk->plan->get(Team::class, $target);
         if (RingPattern::Paging === $team?->pattern) {
             return (new Pager($walk))->page($team, $members);

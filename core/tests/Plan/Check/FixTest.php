@@ -57,9 +57,21 @@ final class FixTest extends TestCase
         $words = 'No outside line may carry calls to +44 7700 900101 (mobile).';
         yield 'a phone that no line may carry' => [self::ann([self::MOBILE])->with($line(['national', 'emergency'])), 'ann', '/phones/0', $words, 'Let “Quay” carry mobile calls'];
         yield 'a forward that no line may carry' => [self::ann([], [$rule('one', [], ['next' => ['nobody' => '+447700900101']])])->with($line(['national'])), 'ann', '/rules/0', $words, 'Let “Quay” carry mobile calls'];
+        yield 'a second forward of the same rule' => [self::ann([], [$rule('one', [], ['next' => ['nobody' => '+441632960222', 'busy' => '+447700900101']])])->with($line(['national', 'local', 'emergency'])), 'ann', '/rules/0', $words, 'Let “Quay” carry mobile calls'];
         yield 'a member that no line may carry' => [$team(['members' => [['who' => '+447700900177']]])->with($line([])), 'team_one', '/members/0', 'No outside line may carry calls to +44 7700 900177 (mobile).', 'Let “Quay” carry mobile calls'];
         yield 'a step that no line may carry' => [self::ann([])->with($line([]))->journey('jrn_main', $ring(['target' => '+447700900101'])), 'jrn_main', '/steps/0', $words, 'Let “Quay” carry mobile calls'];
         yield 'no line for emergencies' => [self::ann([])->with($line(['national'])), 'line_one', '/destinations', 'No outside line may carry emergency calls.', 'Let “Quay” carry them'];
+    }
+
+    public function testAStageLeavesATeamItsTimeAsAStepDoes(): void
+    {
+        $long = 'This member is to ring for up to 50 s, and no step rings this team for longer than 30 s.';
+        $stages = static fn (int $seconds): array => [['id' => 'one', 'name' => 'One', 'stages' => [['teams' => ['team_one'], 'after' => 0, 'seconds' => $seconds]]]];
+        $plan = static fn (int $seconds): Plan => self::ann([self::MOBILE], $stages($seconds))->person('ben')
+            ->with(['id' => 'team_one', 'kind' => 'team', 'name' => 'One', 'pattern' => 'all at once', 'members' => [['who' => 'ben', 'seconds' => 50]]])
+            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'team_one', 'seconds' => 30]])->plan();
+        self::assertNotNull(self::saying($plan(20), $long));
+        self::assertNull(self::saying($plan(60), $long));
     }
 
     private static function saying(Plan $plan, string $message): ?Finding
