@@ -6,6 +6,7 @@ namespace Meandros\Core\Tests\ICalendar;
 
 use Meandros\Core\ICalendar\Recurrence;
 use Meandros\Core\ICalendar\RecurrenceRule;
+use Meandros\Core\Tests\PythonReference;
 use PHPUnit\Framework\TestCase;
 
 /** Random RRULEs beside python-dateutil's rrule, which implements RFC 5545 independently. */
@@ -21,7 +22,7 @@ final class RecurrenceReferenceTest extends TestCase
             $start = 1_700_000_000 + mt_rand(0, 90_000_000);
             $cases[] = [gmdate('Y-m-d\TH:i:s', $start), self::rule(), gmdate('Y-m-d\TH:i:s', $start + 6 * 366 * 86400)];
         }
-        $theirs = self::dateutil($cases);
+        $theirs = PythonReference::ask(__DIR__.'/rrule_reference.py', $cases);
         $named = 0;
         foreach ($cases as $i => [$start, $rule, $until]) {
             $first = (int) strtotime($start.'Z');
@@ -59,24 +60,5 @@ final class RecurrenceReferenceTest extends TestCase
         }
 
         return implode(';', $parts);
-    }
-
-    /**
-     * @param list<array{string, string, string}> $cases
-     *
-     * @return list<list<string>>
-     */
-    private static function dateutil(array $cases): array
-    {
-        $process = proc_open(['/usr/bin/python3', __DIR__.'/rrule_reference.py'], [['pipe', 'r'], ['pipe', 'w']], $pipes);
-        \assert(\is_resource($process));
-        fwrite($pipes[0], json_encode($cases, \JSON_THROW_ON_ERROR));
-        fclose($pipes[0]);
-        $text = (string) stream_get_contents($pipes[1]);
-        self::assertSame(0, proc_close($process), 'python3-dateutil is a Debian package; bin/test installs it.');
-        /** @var list<list<string>> $answers */
-        $answers = json_decode($text, true, 8, \JSON_THROW_ON_ERROR);
-
-        return $answers;
     }
 }

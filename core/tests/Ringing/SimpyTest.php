@@ -11,6 +11,7 @@ use Meandros\Core\Ringing\RingMember;
 use Meandros\Core\Ringing\RingPhone;
 use Meandros\Core\Ringing\RingSimulation;
 use Meandros\Core\Ringing\RingStage;
+use Meandros\Core\Tests\PythonReference;
 use PHPUnit\Framework\TestCase;
 
 /** Overlapping stages with random answer times, beside a simulation written with Debian's python3-simpy3. */
@@ -25,9 +26,9 @@ final class SimpyTest extends TestCase
             $cases[] = $case;
             $ours[] = $result;
         }
-        $theirs = self::simpy($cases);
+        $theirs = PythonReference::ask(__DIR__.'/simpy_reference.py', $cases);
         self::assertSame($theirs, $ours);
-        $taken = array_filter($theirs, static fn (?array $one): bool => null !== $one);
+        $taken = array_filter($theirs, static fn (mixed $one): bool => null !== $one);
         self::assertGreaterThan(300, \count($taken), 'Many calls are answered,');
         self::assertLessThan(950, \count($taken), 'and many are not.');
     }
@@ -59,24 +60,5 @@ final class SimpyTest extends TestCase
         $result = (new RingSimulation(Assumptions::fromData(['phones' => $assumed])))->run([RingMember::inStages('dana', $phones, array_map(static fn (RuleStage $stage): RingStage => RingStage::ofPhones($stage, 'dana'), $stages))], new AllAtOnce(), $limit);
 
         return [['limit' => $limit, 'alerts' => $alerts], null === $result->answeredBy ? null : [$result->answeredBy->id, $result->seconds]];
-    }
-
-    /**
-     * @param list<array<string, mixed>> $cases
-     *
-     * @return list<array{string, int}|null>
-     */
-    private static function simpy(array $cases): array
-    {
-        $process = proc_open(['/usr/bin/python3', __DIR__.'/simpy_reference.py'], [['pipe', 'r'], ['pipe', 'w']], $pipes);
-        \assert(\is_resource($process));
-        fwrite($pipes[0], json_encode($cases, \JSON_THROW_ON_ERROR));
-        fclose($pipes[0]);
-        $text = (string) stream_get_contents($pipes[1]);
-        self::assertSame(0, proc_close($process), 'python3-simpy3 is a Debian package; bin/test installs it.');
-        /** @var list<array{string, int}|null> $answers */
-        $answers = json_decode($text, true, 8, \JSON_THROW_ON_ERROR);
-
-        return $answers;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Time;
 
+use Meandros\Core\Tests\PythonReference;
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\HoursBook;
@@ -29,30 +30,12 @@ final class DateutilTest extends TestCase
             $book = new HoursBook($timetable);
             $ours[] = array_map(static fn (int $at): string => $book->read($at)->state, $case['instants']);
         }
-        $theirs = self::ask($cases);
+        $theirs = PythonReference::ask(__DIR__.'/dateutil_reference.py', $cases);
         foreach ($cases as $i => $case) {
             foreach ($case['instants'] as $j => $at) {
                 self::assertSame($theirs[$i][$j], $ours[$i][$j], \sprintf('%s at %s in %s', json_encode([$case['week'], $case['special']], \JSON_THROW_ON_ERROR), Moment::format($at, $case['zone']), $case['zone']));
             }
         }
-    }
-
-    /**
-     * @param list<array<string, mixed>> $cases
-     *
-     * @return list<list<string>>
-     */
-    private static function ask(array $cases): array
-    {
-        $process = proc_open(['/usr/bin/python3', __DIR__.'/dateutil_reference.py'], [['pipe', 'r'], ['file', $out = tempnam(sys_get_temp_dir(), 'ref'), 'w'], \STDERR], $pipes);
-        self::assertIsResource($process);
-        fwrite($pipes[0], json_encode($cases, \JSON_THROW_ON_ERROR));
-        fclose($pipes[0]);
-        self::assertSame(0, proc_close($process), 'python3-dateutil is a Debian package; bin/test installs it.');
-        $answers = json_decode((string) file_get_contents($out), true, 8, \JSON_THROW_ON_ERROR);
-        unlink($out);
-
-        return $answers;
     }
 
     /** @return list<int> at random over 2026, and the edges of the weeks in which clocks change, with the second before each */
