@@ -34,18 +34,20 @@ final readonly class RingPreviewController
     #[Route('/api/ring-previews', methods: ['POST'])]
     public function ring(Request $request): JsonResponse
     {
-        /** @var array{TrialCallRequest, RingStep, Element|null} $read */
+        /** @var array{TrialCallRequest, RingStep, Element|null, bool} $read */
         $read = JsonBody::read($request, function (Input $in): array {
-            $in->onlyFields(['call', 'step', 'element']);
+            $in->onlyFields(['call', 'step', 'element', 'direct']);
 
-            return [TrialCallRequest::from($in->field('call'), $this->plans), RingStep::fromJson($in->field('step')), $in->field('element')->isGiven() ? PlanCodec::readElement($in->field('element')) : null];
+            return [TrialCallRequest::from($in->field('call'), $this->plans), RingStep::fromJson($in->field('step')), $in->field('element')->isGiven() ? PlanCodec::readElement($in->field('element')) : null, $in->field('direct')->flag(false)];
         });
-        [$asked, $step, $element] = $read;
+        [$asked, $step, $element, $direct] = $read;
         $language = Entry::find($asked->plan, $asked->call->dialled)->language;
         $plan = null === $element ? $asked->plan : $asked->plan->with($element);
         $trace = $this->router->ringing($plan, $step, $asked->call, $asked->assumptions, $this->live->state(), $language);
         $report = TraceReport::of($trace, $plan, $asked->zone);
 
-        return new JsonResponse(['sentence' => AnswerSentence::ofStep($trace, $plan)] + array_intersect_key($report, array_flip(['ending', 'seconds', 'rung', 'events'])));
+        $sentence = $direct ? $report['sentence'] : AnswerSentence::ofStep($trace, $plan);
+
+        return new JsonResponse(['sentence' => $sentence] + array_intersect_key($report, array_flip(['ending', 'seconds', 'rung', 'events'])));
     }
 }

@@ -146,7 +146,7 @@ test('forward everything is one click; a stage without a phone cannot be made', 
     await page.getByRole('menuitem', { name: 'for an hour' }).click();
     await saved(page);
     await expect(sentence(page)).toHaveText(/^.*Leaves a message with Groups mailbox\./);
-    await choose(page, 'Nobody answers, by Forward everything', 'Dana Whitlock');
+    await choose(page, 'Calls go to, by Forward everything', 'Dana Whitlock');
     await expect(sentence(page)).toContainText('rings Dana Whitlock for 25 s', { ignoreCase: true });
 });
 

@@ -1,4 +1,5 @@
 import type { Day, Holiday, HolidayRule } from '../api/types';
+import { unique } from '../plan/unique';
 
 /** The kinds of rule, in the words of the screen. */
 export const RULE_NAMES: Record<HolidayRule['on'], string> = {
@@ -64,8 +65,11 @@ function freeId(name: string, others: Holiday[]): string {
         .replaceAll(/^[^a-z]+|_+$/g, '')
         .slice(0, 50);
     const base = plain.length < 2 ? 'holiday' : plain;
-    let id = base;
-    for (let n = 2; others.some((one) => one.id === id); n++) id = `${base}_${n}`;
+    const id = unique(
+        base,
+        others.map((one) => one.id),
+        '_',
+    );
     return id;
 }
 

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api, ask } from '../api/client';
 import type { Hours, HoursState, Season } from '../api/types';
 import { useMoment } from '../moment/useMoment';
+import { unique } from '../plan/unique';
 import { usePlan } from '../plan/usePlan';
 import { SiteField } from '../ui/ElementField';
 import type { EditorProps } from '../ui/ElementScreen';
@@ -253,7 +254,10 @@ function freeKey(name: string, hours: Hours): string {
             .replaceAll(/[^a-z0-9]+/g, '_')
             .replaceAll(/^[^a-z]+|_+$/g, '') || 'state';
     const long = base.length < 2 ? `${base}_state` : base;
-    let key = long;
-    for (let n = 2; hours.states.some((one) => one.key === key); n++) key = `${long}_${n}`;
+    const key = unique(
+        long,
+        hours.states.map((one) => one.key),
+        '_',
+    );
     return key;
 }

@@ -23,7 +23,7 @@ export const AnsweringRules = memo(function AnsweringRules({
 }: EditorProps<Person> & {
     findings: (pointer: string) => Finding[];
     /** The rule that decided in the trial call. */
-    holds: string | undefined;
+    holds: string | null;
 }) {
     const zone = usePlan()?.get('site', value.site)?.zone ?? 'UTC';
     const rules = value.rules;
@@ -45,7 +45,7 @@ export const AnsweringRules = memo(function AnsweringRules({
             <h2>Answering rules</h2>
             <p className="quiet">
                 {rules.length === 0
-                    ? 'None: every phone that is on rings for 25 s, then the own mailbox takes the call.'
+                    ? `None: every phone that is on rings for 25 s, then ${value.mailbox ? 'the own mailbox takes the call' : 'a direct call ends: there is no own mailbox'}.`
                     : 'The first that holds decides which phones ring. What comes then counts for direct calls, and for steps that hand the call over for good.'}
             </p>
             <ol className="rules">

@@ -1,8 +1,10 @@
 import { Button } from 'antd';
-import type { Person, Phone, Trace } from '../api/types';
+import type { Person, Phone } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
+import { unique } from '../plan/unique';
 import { usePlan } from '../plan/usePlan';
 import { PersonRings } from '../ringing/PersonRings';
+import { ringingOf } from '../ringing/ringingOf';
 import { ElementField, SiteField } from '../ui/ElementField';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Findings } from '../ui/Findings';
@@ -107,43 +109,35 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                 error={error}
                 disabled={disabled}
                 findings={findings}
-                holds={ruleInForce(trace, value.id)}
+                holds={ringingOf(trace?.events, value.id).rule}
             />
             {!disabled && <OtherPeople key={value.id} person={value} />}
         </>
     );
 }
 
-/** Which of a person's rules decided in the trial call. */
-function ruleInForce(trace: Trace | undefined, person: string): string | undefined {
-    const event = trace?.events.find((one) => (one.what as { target?: unknown }).target === person);
-    const { rule } = (event?.because ?? {}) as { rule?: unknown };
-    return typeof rule === 'string' ? rule : undefined;
-}
-
 /** An outside phone comes with its number at once: without one it could not be saved. */
 function PhoneAdder({ person, country, onAdd }: { person: Person; country: string; onAdd: (phone: Phone) => void }) {
-    const id = (base: string) => {
-        let candidate = base;
-        for (let n = 2; person.phones.some((phone) => phone.id === candidate); n++) candidate = `${base}${n}`;
-        return candidate;
-    };
+    const add = (id: string, label: string, phone: Omit<Phone, 'id' | 'label' | 'on'>) =>
+        onAdd({
+            id: unique(
+                id,
+                person.phones.map((one) => one.id),
+            ),
+            label: unique(
+                label,
+                person.phones.map((one) => one.label),
+                ' ',
+            ),
+            on: true,
+            ...phone,
+        });
     return (
         <div className="line-row wrap">
-            <Button
-                size="small"
-                onClick={() =>
-                    onAdd({ id: id('desk'), type: 'desk', label: 'Desk phone', on: true, askFirst: false, calls: 1 })
-                }
-            >
+            <Button size="small" onClick={() => add('desk', 'Desk phone', { type: 'desk', askFirst: false, calls: 1 })}>
                 Add a desk phone
             </Button>
-            <Button
-                size="small"
-                onClick={() =>
-                    onAdd({ id: id('laptop'), type: 'soft', label: 'Laptop', on: true, askFirst: false, calls: 1 })
-                }
-            >
+            <Button size="small" onClick={() => add('laptop', 'Laptop', { type: 'soft', askFirst: false, calls: 1 })}>
                 Add a soft phone
             </Button>
             <PhoneNumberField
@@ -153,12 +147,9 @@ function PhoneAdder({ person, country, onAdd }: { person: Person; country: strin
                 country={country}
                 site={person.site}
                 onSave={(number) =>
-                    onAdd({
-                        id: id('mobile'),
+                    add('mobile', 'Mobile', {
                         type: 'outside',
-                        label: 'Mobile',
                         number,
-                        on: true,
                         askFirst: true,
                         ownMailbox: null,
                         digits: '',

@@ -11,6 +11,8 @@ const OUTCOMES = [
     { key: 'busy', label: 'All are busy' },
     { key: 'unreachable', label: 'None can be reached' },
 ] as const;
+/** A rule without a stage rings nobody: there is one way on. */
+const PASSED_ON = [{ key: 'nobody', label: 'Calls go to' }] as const;
 type Outcome = (typeof OUTCOMES)[number]['key'];
 
 const END = 'end the call';
@@ -25,10 +27,11 @@ export function RuleOutcomes({ rule, person, disabled, onChange }: RuleProps) {
             next: { ...rule.next, [outcome]: to },
             greetings: { ...rule.greetings, [outcome]: greeting },
         });
+    const passesOn = rule.stages.length === 0;
     return (
         <>
             <div className="fields then">
-                {OUTCOMES.map((outcome) => (
+                {(passesOn ? PASSED_ON : OUTCOMES).map((outcome) => (
                     <OutcomeField
                         key={outcome.key}
                         label={outcome.label}
@@ -36,25 +39,27 @@ export function RuleOutcomes({ rule, person, disabled, onChange }: RuleProps) {
                         person={person}
                         to={rule.next[outcome.key]}
                         greeting={rule.greetings[outcome.key]}
-                        disabled={disabled || (rule.stages.length === 0 && outcome.key !== 'nobody')}
+                        disabled={disabled}
                         onChange={(to, greeting) => set(outcome.key, to, greeting)}
                     />
                 ))}
             </div>
-            <Checkbox
-                checked={same('busy') && same('unreachable')}
-                disabled={disabled}
-                onChange={(event) => {
-                    const [to, greeting] = [rule.next.nobody, rule.greetings.nobody];
-                    if (event.target.checked)
-                        onChange({
-                            next: { nobody: to, busy: to, unreachable: to },
-                            greetings: { nobody: greeting, busy: greeting, unreachable: greeting },
-                        });
-                }}
-            >
-                the same for all three
-            </Checkbox>
+            {!passesOn && (
+                <Checkbox
+                    checked={same('busy') && same('unreachable')}
+                    disabled={disabled}
+                    onChange={(event) => {
+                        const [to, greeting] = [rule.next.nobody, rule.greetings.nobody];
+                        if (event.target.checked)
+                            onChange({
+                                next: { nobody: to, busy: to, unreachable: to },
+                                greetings: { nobody: greeting, busy: greeting, unreachable: greeting },
+                            });
+                    }}
+                >
+                    the same for all three
+                </Checkbox>
+            )}
         </>
     );
 }

@@ -1,4 +1,5 @@
 import type { AnsweringRule, Person } from '../api/types';
+import { unique } from '../plan/unique';
 
 /** What the parts of a rule's card get. */
 export interface RuleProps {
@@ -27,8 +28,11 @@ export function newRule(person: Person, made: Made, until: string | null = null)
     const phones = person.phones.map((one) => one.id);
     const rings = made === 'ring';
     const base = made === 'do not disturb' ? 'quiet' : made === 'ring' ? 'rule' : made;
-    let id = base;
-    for (let n = 2; person.rules.some((one) => one.id === id); n++) id = `${base}_${n}`;
+    const id = unique(
+        base,
+        person.rules.map((one) => one.id),
+        '_',
+    );
     return {
         id,
         name: rings ? `${NAMES.ring} ${person.rules.length + 1}` : NAMES[made],

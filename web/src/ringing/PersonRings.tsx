@@ -1,7 +1,8 @@
 import { memo, useMemo } from 'react';
 import type { Person } from '../api/types';
 import { personHandles } from './handles';
-import { type Preview, RingEditor } from './RingEditor';
+import { RingEditor } from './RingEditor';
+import { ringingOf } from './ringingOf';
 import { lookAt } from './useRingPreview';
 
 /** How a direct call rings this person now. */
@@ -21,17 +22,11 @@ export const PersonRings = memo(function PersonRings({
             <RingEditor
                 value={value}
                 step={step}
-                handlesOf={(person, preview) => personHandles(person, ruleOf(preview, person.id))}
+                direct
+                handlesOf={(person, preview) => personHandles(person, ringingOf(preview.events, person.id).rule)}
                 disabled={disabled}
                 onChange={change}
             />
         </section>
     );
 });
-
-/** Which of a person's rules decided. */
-function ruleOf(preview: Preview, person: string): string | null {
-    const event = preview.events.find((one) => (one.what as { target?: unknown }).target === person);
-    const { rule } = (event?.because ?? {}) as { rule?: unknown };
-    return typeof rule === 'string' ? rule : null;
-}

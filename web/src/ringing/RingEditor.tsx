@@ -10,6 +10,7 @@ export function RingEditor<T extends Element>({
     value,
     step,
     handlesOf,
+    direct = false,
     disabled,
     onChange,
     onLimit,
@@ -18,6 +19,8 @@ export function RingEditor<T extends Element>({
     value?: T;
     step: RingStep;
     handlesOf?: (value: T, preview: Preview) => Handle<T>[];
+    /** Whether it is a direct call, after which nothing follows. */
+    direct?: boolean;
     disabled: boolean;
     onChange?: (value: T) => void;
     /** Where the limit is part of what is edited. */
@@ -25,7 +28,7 @@ export function RingEditor<T extends Element>({
 }) {
     const [held, setHeld] = useState<{ value?: T; limit?: number; scale: number } | null>(null);
     const looked = held?.limit === undefined ? step : { ...step, seconds: held.limit };
-    const { data: preview, error } = useRingPreview(looked, held?.value, held !== null);
+    const { data: preview, error } = useRingPreview(looked, { element: held?.value, direct, dragged: held !== null });
     if (error) return <p className="notice alarm">{error.message}</p>;
     if (!preview) return <p className="quiet">Trying it …</p>;
     const shown = held?.value ?? value;

@@ -3,6 +3,7 @@ import type { Team } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { teamHandles } from './handles';
 import { RingEditor } from './RingEditor';
+import { ringingOf } from './ringingOf';
 import { lookAt } from './useRingPreview';
 
 const USUAL_LIMIT = 30;
@@ -19,9 +20,8 @@ export function TeamRings({
 }) {
     const { data: trace } = useAnswer();
     const [chosen, setChosen] = useState<number | null>(null);
-    const event = trace?.events.find((one) => (one.what as { target?: unknown }).target === value.id);
-    const inCall = (event?.because as { limit?: unknown } | undefined)?.limit;
-    const seconds = chosen ?? (typeof inCall === 'number' && inCall > 0 ? inCall : USUAL_LIMIT);
+    // A team that is paged has no limit.
+    const seconds = chosen ?? (ringingOf(trace?.events, value.id).limit || USUAL_LIMIT);
     const step = useMemo(() => lookAt(value.id, seconds, false), [value.id, seconds]);
     if (value.members.length === 0) return null;
     return (

@@ -71,38 +71,40 @@ export function personHandles(person: Person, ruleId: string | null): Handle<Per
 /** Ends of members' bars change their alert time, or everybody's turn; starts change how fast the team widens. */
 export function teamHandles(team: Team, rung: Rung[]): Handle<Team>[] {
     const inTurn = PATTERNS.find((one) => one.pattern === team.pattern)?.inTurn === true;
+    const widens = team.pattern === 'widening';
     return team.members.flatMap((member, i) => {
         const bar = rung.find((one) => (one.person === member.who || one.phone === member.who) && one.until > one.from);
         if (!bar) return [];
+        // What the team says is known at once; the bar, which the server drew, may be a moment old.
+        const start = widens ? (member.tier - 1) * team.widenSeconds : bar.from;
+        const seconds = member.seconds ?? (inTurn ? team.memberSeconds : null);
+        const everybody = inTurn && member.seconds === null;
         const handles: Handle<Team>[] = [
             {
                 phone: bar.phone,
                 edge: 'end',
-                label:
-                    inTurn && member.seconds === null ? 'Each member stops ringing' : `Member ${i + 1} stops ringing`,
-                at: bar.until,
-                min: bar.from + 1,
-                max: bar.from + (inTurn && member.seconds === null ? LONGEST_TURN : LONGEST),
+                label: everybody ? 'Each member stops ringing' : `Member ${i + 1} stops ringing`,
+                at: seconds === null ? bar.until : start + seconds,
+                min: start + 1,
+                max: start + (everybody ? LONGEST_TURN : LONGEST),
                 put: (second) =>
-                    inTurn && member.seconds === null
-                        ? { ...team, memberSeconds: second - bar.from }
-                        : {
-                              ...team,
-                              members: team.members.with(i, { ...member, seconds: second - bar.from }),
-                          },
+                    everybody
+                        ? { ...team, memberSeconds: second - start }
+                        : { ...team, members: team.members.with(i, { ...member, seconds: second - start }) },
             },
         ];
-        if (team.pattern === 'widening' && member.tier > 1)
+        if (widens && member.tier > 1)
             handles.push({
                 phone: bar.phone,
                 edge: 'start',
                 label: `Tier ${member.tier} joins`,
-                at: bar.from,
+                at: start,
                 min: member.tier - 1,
                 max: (member.tier - 1) * LONGEST_TURN,
                 put: (second) => ({
                     ...team,
-                    widenSeconds: Math.max(1, Math.round(second / (member.tier - 1))),
+                    // Away from where it was: a single second moves it too.
+                    widenSeconds: (second < start ? Math.floor : Math.ceil)(second / (member.tier - 1)),
                 }),
             });
         return handles;

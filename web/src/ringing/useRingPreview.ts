@@ -8,7 +8,10 @@ import { useCalm } from '../ui/useCalm';
 const CALM = 150;
 
 /** How a step would ring at the moment of the bar; with an element, as if it were changed so. Nothing is saved. */
-export function useRingPreview(step: RingStep, element: Element | undefined, dragged: boolean) {
+export function useRingPreview(
+    step: RingStep,
+    { element, direct, dragged }: { element: Element | undefined; direct: boolean; dragged: boolean },
+) {
     const { moment } = useMoment();
     const plan = usePlan();
     const call = toTrialCall(moment);
@@ -17,7 +20,8 @@ export function useRingPreview(step: RingStep, element: Element | undefined, dra
     const calm = useCalm(wanted, CALM) === wanted;
     return useQuery({
         queryKey: ['ring-preview', wanted],
-        queryFn: () => ask(api.POST('/api/ring-previews', { body: { call, step, ...(element ? { element } : {}) } })),
+        queryFn: () =>
+            ask(api.POST('/api/ring-previews', { body: { call, step, direct, ...(element ? { element } : {}) } })),
         enabled: Boolean(plan && moment.to && moment.at && step.target) && (calm || dragged),
         placeholderData: keepPreviousData,
         gcTime: 10_000,
