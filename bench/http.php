@@ -35,4 +35,4 @@ sort($empty);
 sort($trial);
 $p = static fn (array $times, float $part): float => $times[(int) floor($part * (count($times) - 1))];
 printf("http    empty route: median %.1f ms, p95 %.1f ms\n", $p($empty, 0.5), $p($empty, 0.95));
-printf("http    trial call: median %.1f ms, p95 %.1f ms; it adds %.1f ms at p95 (bar 15 ms), ratio %.1f\n", $p($trial, 0.5), $p($trial, 0.95), $p($trial, 0.95) - $p($empty, 0.95), $p($trial, 0.5) / $p($empty, 0.5));
+printf("http    trial call: median %.1f ms, p95 %.1f ms; p95 %.2f × empty, bar 3: %s\n", $p($trial, 0.5), $p($trial, 0.95), $p($trial, 0.95) / $p($empty, 0.5), $p($trial, 0.95) <= 3 * $p($empty, 0.5) ? 'met' : 'MISSED');

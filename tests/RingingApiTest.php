@@ -19,7 +19,7 @@ final class RingingApiTest extends ApiTestCase
         $sentence = $this->send('POST', '/api/ring-previews', ['call' => self::CALL, 'step' => ['target' => 'team_bookings', 'handOver' => false] + self::STEP])['sentence'];
         self::assertSame('Rings Bookings desk for 30 s, then the call goes on.', $sentence);
         $direct = $this->send('POST', '/api/ring-previews', ['call' => self::CALL, 'direct' => true, 'step' => ['target' => 'per_kasia'] + self::STEP])['sentence'];
-        self::assertSame('Rings Kasia Wrona for 25 s, then the call ends because no step is left.', $direct, 'She has no mailbox of her own.');
+        self::assertSame('Rings Kasia Wrona for 33 s, then the call ends because no step is left.', $direct, 'She has no mailbox of her own.');
         self::assertSame(10, $this->element('per_ines')['rules'][1]['stages'][1]['after'], 'Nothing is written.');
     }
 

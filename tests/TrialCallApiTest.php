@@ -22,7 +22,7 @@ final class TrialCallApiTest extends ApiTestCase
         $look = array_values(array_filter($trace['events'], static fn (array $event): bool => 'hours' === $event['kind']))[0];
         self::assertSame(['by' => 'week', 'date' => '2026-11-23', 'band' => ['from' => '12:00', 'to' => '13:30', 'state' => 'lunch'], 'name' => null, 'source' => null, 'of' => null, 'season' => 'Winter timetable'], $look['because']['decision']);
         self::assertSame('2026-11-23T13:30:00+00:00', $look['because']['until']);
-        self::assertSame(7, $trace['rung'][1]['until'] - $trace['rung'][1]['from'], 'Three seconds, and four to press 1.');
+        self::assertSame(10, $trace['rung'][1]['until'] - $trace['rung'][1]['from'], 'Three seconds until it rings, three of ringing, and four to press 1.');
     }
 
     public function testTheSameInstantInAnotherZone(): void
@@ -46,7 +46,7 @@ final class TrialCallApiTest extends ApiTestCase
     public function testANumberThatPointsAtAPersonShowsItsSteps(): void
     {
         $trace = $this->send('POST', '/api/trial-calls', ['to' => '+441632960101', 'at' => '2026-11-23T10:30']);
-        self::assertSame(['ring'], array_column($trace['directSteps'], 'do'));
+        self::assertSame(['ring', 'message'], array_column($trace['directSteps'], 'do'));
         self::assertSame('mbx_reception', $trace['ending']['who']);
         $extension = $this->send('POST', '/api/trial-calls', ['to' => '200', 'at' => '2026-11-23T10:30']);
         self::assertSame($trace['ending'], $extension['ending']);

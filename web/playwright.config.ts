@@ -1,16 +1,19 @@
 import { defineConfig } from '@playwright/test';
 
+/** One server with a database of its own for each worker: tests side by side do not meet. */
+const servers = (process.env.MEANDROS_URLS ?? 'http://127.0.0.1:8080').split(' ');
+
 export default defineConfig({
     testDir: 'e2e',
     timeout: 45_000,
     fullyParallel: false,
-    workers: 1,
+    workers: servers.length,
     // A busy machine may stall a browser; a test that passes only the second time is reported as flaky.
     retries: 1,
     expect: { timeout: 10_000 },
     reporter: [['list']],
     use: {
-        baseURL: process.env.MEANDROS_URL ?? 'http://127.0.0.1:8080',
+        baseURL: servers[Number(process.env.TEST_PARALLEL_INDEX ?? 0)] ?? servers[0],
         viewport: { width: 1280, height: 800 },
         locale: 'en-GB',
         timezoneId: 'Europe/London',

@@ -154,6 +154,11 @@ use_database() {
 # The container is built anew first: one from before an update knows neither new commands nor new tables.
 migrate() {
   rm -rf "$ROOT/var/cache/${APP_ENV:-prod}"
+  migrate_again
+}
+
+# The same where the container was built just now.
+migrate_again() {
   php "$ROOT/bin/console" doctrine:migrations:migrate --no-interaction --allow-no-migration --quiet || fail 'The database could not be brought up to date.'
 }
 

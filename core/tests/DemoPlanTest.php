@@ -113,10 +113,10 @@ final class DemoPlanTest extends TestCase
         yield 'freight on Sunday night, after midnight, still open' => [$freight, '2026-11-30T01:30', ['phones' => $answers('per_kasia', 5)],
             'Hears “Freight welcome”, rings Freight office and is answered after 20 s, then talks to Kasia Wrona.'];
         yield 'freight at night, the duty person does not answer' => [$freight, '2026-11-30T02:00', [],
-            'Hears “Freight at night”, rings Rowan Tresco for 30 s, rings Hugh Pellow for 20 s, then leaves a message with Freight mailbox.'];
+            'Hears “Freight at night”, rings Rowan Tresco for 38 s, rings Hugh Pellow for 20 s, then leaves a message with Freight mailbox.'];
         // The mobile's own mailbox picks up after 20 s, is asked, and presses nothing for 4 s.
         yield 'freight at the weekend: the duty mobile only' => [$freight, '2026-11-28T02:00', [],
-            'Hears “Freight at night”, rings Rowan Tresco for 24 s, rings Hugh Pellow for 20 s, then leaves a message with Freight mailbox.'];
+            'Hears “Freight at night”, rings Rowan Tresco for 33 s, rings Hugh Pellow for 20 s, then leaves a message with Freight mailbox.'];
         yield 'lost property on a Wednesday morning' => [$lost, '2026-11-25T11:59:59', ['phones' => $answers('per_olive', 2)],
             'Rings Lost property counter and is answered after 2 s, then talks to Olive Marsh.'];
         yield 'lost property, nobody is quick: the phones ring first, then callers are greeted' => [$lost, '2026-11-25T11:00:00', [], 'Rings Lost property counter for 25 s, hears “Lost property”, then leaves a message with Lost property mailbox.'];
@@ -133,6 +133,6 @@ final class DemoPlanTest extends TestCase
         yield 'the terminal on the day of the storm' => [$gare, '2026-11-26T09:00', [], 'Hears “Port closed by storm”, then the plan ends the call.'];
         yield 'the storm day ends at midnight in France, at 23:00 in England' => [$gare, '2026-11-26T23:00', [], 'Hears “Reception closed”, then leaves a message with Port office mailbox.'];
         yield 'a French holiday is a working day in England' => [$gare, '2027-05-01T10:00', [], 'Hears “Public holiday”, then leaves a message with Port office mailbox.'];
-        yield 'a caller who gives up' => [$bookings, '2026-11-23T15:00', ['patience' => 20], 'Presses nothing at “Bookings menu”, then the caller gives up.'];
+        yield 'a caller who gives up' => [$bookings, '2026-11-23T15:00', ['patience' => 20], 'Presses nothing at “Bookings menu”, hears “Bookings menu”, then the caller gives up.'];
     }
 }

@@ -92,13 +92,13 @@ final class PlanBuilder
     }
 
     /** @param array<string, mixed> $assume */
-    public function call(array $assume = [], string $at = '2026-11-23T10:30', string $to = self::NUMBER): Trace
+    public function call(array $assume = [], string $at = '2026-11-23T10:30', string $to = self::NUMBER, string $from = ''): Trace
     {
-        return (new Router())->trace($this->plan(), self::trial($at, $to), Assumptions::fromData($assume));
+        return (new Router())->trace($this->plan(), self::trial($at, $to, $from), Assumptions::fromData($assume));
     }
 
-    public static function trial(string $at, string $to = self::NUMBER): TrialCall
+    public static function trial(string $at, string $to = self::NUMBER, string $from = ''): TrialCall
     {
-        return new TrialCall($to, Caller::parse('withheld', 'GB'), Moment::parse($at, 'Europe/London'));
+        return new TrialCall($to, Caller::parse($from, 'GB'), Moment::parse($at, 'Europe/London'));
     }
 }

@@ -10,6 +10,7 @@ use Meandros\Core\ICalendar\HolidayImport;
 use Meandros\Core\Plan\Element\HolidayCalendar;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Json\ZoneReader;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\ReadyMadeCalendar;
 use Meandros\Core\Time\CivilDate;
@@ -18,8 +19,8 @@ use Meandros\Core\Time\Holiday\Holidays;
 use Meandros\Core\Time\Holiday\LookAhead;
 use Meandros\Core\Time\Holiday\Occasion;
 use Meandros\Core\Time\TimeOfDay;
-use Meandros\Core\Time\Zone;
 use Meandros\Core\Wording\HolidayWords;
+use Meandros\Server\Now;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
@@ -35,7 +36,7 @@ final readonly class CalendarController
     private const EXPORT_YEARS = 5;
     private const IMPORT_YEARS = 10;
 
-    public function __construct(private Plans $plans, private Draft $draft)
+    public function __construct(private Plans $plans, private Draft $draft, private Now $now)
     {
     }
 
@@ -65,7 +66,7 @@ final readonly class CalendarController
             return $found;
         });
         \assert(null !== $ready);
-        $today = self::today();
+        $today = $this->now->day();
         $entries = array_values(array_filter($ready->holidays->entries, static fn (Holiday $one): bool => !LookAhead::isOver($one, $today)));
         $id = Kind::Calendar->prefix().'_'.bin2hex(random_bytes(6));
         $change = $this->draft->add(new HolidayCalendar($id, 'Holidays: '.$ready->name, new Holidays($entries)));
@@ -110,9 +111,9 @@ final readonly class CalendarController
     public function export(string $which, string $id): Response
     {
         $calendar = $this->find($which, $id);
-        $year = CivilDate::year(self::today());
+        $year = CivilDate::year($this->now->day());
 
-        return IcsResponse::of((new Exporter(time()))->holidays($calendar, CivilDate::of($year, 1, 1), CivilDate::of($year + self::EXPORT_YEARS, 1, 1)), $calendar->name());
+        return IcsResponse::of((new Exporter($this->now->second()))->holidays($calendar, CivilDate::of($year, 1, 1), CivilDate::of($year + self::EXPORT_YEARS, 1, 1)), $calendar->name());
     }
 
     /**
@@ -125,24 +126,15 @@ final readonly class CalendarController
     public function import(string $id, Request $request): JsonResponse
     {
         $calendar = $this->find('draft', $id);
-        $preview = JsonBody::read($request, static function (Input $in) use ($calendar): array {
+        $preview = JsonBody::read($request, function (Input $in) use ($calendar): array {
             $in->onlyFields(['ics', 'zone']);
-            $zone = $in->field('zone')->text(60);
-            if (!Zone::exists($zone)) {
-                $in->field('zone')->complain(\sprintf('"%s" is not a time zone.', $zone), \sprintf('Use an IANA name; the closest is %s.', Zone::closestTo($zone)));
-                $zone = 'UTC';
-            }
-            $until = CivilDate::of(CivilDate::year(self::today()) + self::IMPORT_YEARS, 1, 1);
+            $zone = ZoneReader::read($in->field('zone'));
+            $until = CivilDate::of(CivilDate::year($this->now->day()) + self::IMPORT_YEARS, 1, 1);
 
             return HolidayImport::preview($calendar, (new FileReader($zone, $until))->read($in->field('ics')->long(FileReader::MOST_BYTES)))->toJson();
         });
 
         return new JsonResponse($preview);
-    }
-
-    private static function today(): int
-    {
-        return intdiv(time(), CivilDate::SECONDS_PER_DAY);
     }
 
     /** @throws NotFound */

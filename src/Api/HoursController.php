@@ -21,6 +21,7 @@ use Meandros\Core\Time\Weekday;
 use Meandros\Core\Time\WeekText;
 use Meandros\Core\Time\Zone;
 use Meandros\Core\Wording\StateReason;
+use Meandros\Server\Now;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
@@ -35,7 +36,7 @@ final readonly class HoursController
     private const MOST_CHANGES = 60;
     private const IMPORT_YEARS = 3;
 
-    public function __construct(private Plans $plans, private Live $live)
+    public function __construct(private Plans $plans, private Live $live, private Now $now)
     {
     }
 
@@ -109,12 +110,12 @@ final readonly class HoursController
     {
         [$plan, $hours] = $this->find($which, $id);
         $running = new PlanHours($plan);
-        $today = intdiv(time(), CivilDate::SECONDS_PER_DAY);
+        $today = $this->now->day();
         [$first, $last] = [$today * CivilDate::SECONDS_PER_DAY, ($today + 366) * CivilDate::SECONDS_PER_DAY];
         $zone = Zone::over($running->zone($hours), $first, $last);
         [$from, $until] = [$zone->instantOf($first), $zone->instantOf($last)];
 
-        return IcsResponse::of((new Exporter(time()))->hours($hours, HoursCompiler::compile($running->timetable($hours), $from, $until), $from, $until), $hours->name());
+        return IcsResponse::of((new Exporter($this->now->second()))->hours($hours, HoursCompiler::compile($running->timetable($hours), $from, $until), $from, $until), $hours->name());
     }
 
     /**
@@ -126,13 +127,13 @@ final readonly class HoursController
     {
         [$plan, $hours] = $this->find('draft', $id);
         $running = new PlanHours($plan);
-        $preview = JsonBody::read($request, static function (Input $in) use ($hours, $running): array {
+        $preview = JsonBody::read($request, function (Input $in) use ($hours, $running): array {
             $in->onlyFields(['ics', 'state']);
             $state = $hours->state($in->field('state')->text(64));
             if (null === $state) {
                 $in->field('state')->complain(\sprintf('%s has no such state.', $hours->name()), 'Choose one of its states.');
             }
-            $until = intdiv(time(), CivilDate::SECONDS_PER_DAY) + 366 * self::IMPORT_YEARS;
+            $until = $this->now->day() + 366 * self::IMPORT_YEARS;
             $file = (new FileReader($running->zone($hours), $until))->read($in->field('ics')->long(FileReader::MOST_BYTES));
 
             return (new SpecialDayImport($running))->preview($hours, $file, $state->key ?? $hours->default)->toJson();

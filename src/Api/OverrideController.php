@@ -13,6 +13,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\When;
+use Meandros\Server\Now;
 use Meandros\Server\Storage\Entity\HoursOverride;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Overrides;
@@ -28,14 +29,14 @@ final readonly class OverrideController
     private const WHO = 'demo';
     private const AT = 'at';
 
-    public function __construct(private Overrides $overrides, private Plans $plans)
+    public function __construct(private Overrides $overrides, private Plans $plans, private Now $now)
     {
     }
 
     #[Route('', methods: ['GET'])]
     public function list(): JsonResponse
     {
-        $now = time();
+        $now = $this->now->second();
         $rows = $this->overrides->all();
         if ([] === $rows) {
             // Every screen asks for this all the time: a large plan is read only where it is wanted.
@@ -54,7 +55,7 @@ final readonly class OverrideController
     #[Route('', methods: ['POST'])]
     public function force(Request $request): JsonResponse
     {
-        $now = time();
+        $now = $this->now->second();
         $plan = $this->plans->known();
         $row = JsonBody::read($request, static function (Input $in) use ($plan, $now): ?HoursOverride {
             $in->onlyFields(['hours', 'state', 'reason', 'ends', 'at']);
@@ -83,7 +84,7 @@ final readonly class OverrideController
     public function lift(int $id, Request $request): JsonResponse
     {
         JsonBody::data($request);
-        $now = time();
+        $now = $this->now->second();
 
         return new JsonResponse(self::json($this->overrides->lift($id, self::WHO, $now), $this->plans->known(), $now));
     }

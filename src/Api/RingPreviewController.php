@@ -9,7 +9,6 @@ use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Step\RingStep;
-use Meandros\Core\Routing\Entry;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Wording\AnswerSentence;
 use Meandros\Core\Wording\TraceReport;
@@ -41,9 +40,8 @@ final readonly class RingPreviewController
             return [TrialCallRequest::from($in->field('call'), $this->plans), RingStep::fromJson($in->field('step')), $in->field('element')->isGiven() ? PlanCodec::readElement($in->field('element')) : null, $in->field('direct')->flag(false)];
         });
         [$asked, $step, $element, $direct] = $read;
-        $language = Entry::find($asked->plan, $asked->call->dialled)->language;
         $plan = null === $element ? $asked->plan : $asked->plan->with($element);
-        $trace = $this->router->ringing($plan, $step, $asked->call, $asked->assumptions, $this->live->state(), $language);
+        $trace = $this->router->ringing($plan, $step, $asked->call, $asked->assumptions, $this->live->state());
         $report = TraceReport::of($trace, $plan, $asked->zone);
 
         $sentence = $direct ? $report['sentence'] : AnswerSentence::ofStep($trace, $plan);

@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\When;
+use Meandros\Server\Now;
 use Meandros\Server\Storage\Entity\PersonStatus;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
@@ -26,14 +27,14 @@ final readonly class StatusController
 {
     private const WHO = 'demo';
 
-    public function __construct(private Statuses $statuses, private Plans $plans)
+    public function __construct(private Statuses $statuses, private Plans $plans, private Now $now)
     {
     }
 
     #[Route('', methods: ['GET'])]
     public function list(): JsonResponse
     {
-        $rows = $this->statuses->all(time());
+        $rows = $this->statuses->all($this->now->second());
         $plan = [] === $rows ? null : $this->plans->get('draft');
 
         return new JsonResponse(['statuses' => array_map(static fn (PersonStatus $row): array => self::json($row, self::zone($plan, $row->person)), $rows)]);
@@ -51,7 +52,7 @@ final readonly class StatusController
             throw new NotFound(\sprintf('There is nobody "%s" in the plan.', $person));
         }
         $zone = self::zone($plan, $person);
-        $now = time();
+        $now = $this->now->second();
         [$status, $until] = JsonBody::read($request, static function (Input $in) use ($zone, $now): array {
             $in->onlyFields(['status', 'until']);
             /** @var Status $status */

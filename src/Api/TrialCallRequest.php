@@ -14,9 +14,10 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Json\ZoneReader;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Routing\AssumptionCheck;
 use Meandros\Core\Time\Moment;
-use Meandros\Core\Time\Zone;
 use Meandros\Server\Storage\Plans;
 use Symfony\Component\HttpFoundation\Request;
 
@@ -41,25 +42,21 @@ final readonly class TrialCallRequest
         $plan = $plans->get($in->field('in')->isGiven() ? $in->field('in')->text(12) : 'draft');
         $to = $in->field('to')->text(40);
         $site = self::siteOf($plan, $to);
-        $zone = $in->field('zone')->isGiven() ? $in->field('zone')->text(60) : $site->zone ?? 'UTC';
-        if (!Zone::exists($zone)) {
-            $in->field('zone')->complain(\sprintf('"%s" is not a time zone.', $zone), \sprintf('Use an IANA name; the closest is %s.', Zone::closestTo($zone)));
-            $zone = 'UTC';
-        }
+        $zone = $in->field('zone')->isGiven() ? ZoneReader::read($in->field('zone')) : $site->zone ?? 'UTC';
         $call = new TrialCall(self::dialled($in->field('to'), $to, $site), self::caller($in->field('from'), $site), self::instant($in->field('at'), $zone));
 
-        return new self($plan, $call, Assumptions::fromJson($in->field('assume')), $zone);
+        $assumptions = Assumptions::fromJson($in->field('assume'));
+        self::orComplain($in->field('assume'), static fn () => AssumptionCheck::check($plan, $assumptions), null);
+
+        return new self($plan, $call, $assumptions, $zone);
     }
 
     private static function siteOf(Plan $plan, string $to): ?Site
     {
-        foreach ($plan->mentioning($to) as $element) {
-            if (($element instanceof Number && $element->number === $to) || ($element instanceof Person && $element->extension === $to) || ($element instanceof Hours && null !== $element->code($to))) {
-                return $plan->get(Site::class, $element->site);
-            }
-        }
+        $element = $plan->dialled($to);
+        $site = $element instanceof Number || $element instanceof Person || $element instanceof Hours ? $plan->get(Site::class, $element->site) : null;
 
-        return $plan->all(Site::class)[0] ?? null;
+        return $site ?? $plan->all(Site::class)[0] ?? null;
     }
 
     private static function dialled(Input $in, string $text, ?Site $site): string
@@ -105,7 +102,7 @@ final readonly class TrialCallRequest
         try {
             return $parse();
         } catch (InvalidData $invalid) {
-            $in->complain($invalid->problems[0]->message, $invalid->problems[0]->remedy);
+            $in->take($invalid);
 
             return $fallback;
         }

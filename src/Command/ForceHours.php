@@ -6,6 +6,7 @@ namespace Meandros\Server\Command;
 
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\OverrideEnd;
+use Meandros\Server\Now;
 use Meandros\Server\Storage\Entity\HoursOverride;
 use Meandros\Server\Storage\Overrides;
 use Meandros\Server\Storage\Plans;
@@ -20,7 +21,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('meandros:force', 'Forces hours into a state')]
 final class ForceHours extends Command
 {
-    public function __construct(private readonly Plans $plans, private readonly Overrides $overrides)
+    public function __construct(private readonly Plans $plans, private readonly Overrides $overrides, private readonly Now $now)
     {
         parent::__construct();
     }
@@ -51,7 +52,7 @@ final class ForceHours extends Command
 
             return self::FAILURE;
         }
-        $now = time();
+        $now = $this->now->second();
         $until = null === $minutes ? null : $now + 60 * (int) $text($minutes);
         $this->overrides->force(new HoursOverride($hours->id(), $state, mb_substr($text($input->getArgument('reason')), 0, 200), null === $until ? OverrideEnd::Lifted->value : 'at', $until, mb_substr($text($input->getOption('who')), 0, 100), $now));
 

@@ -11,8 +11,11 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Orphans;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Problem;
 use Meandros\Core\Plan\StoredElement;
+use Meandros\Server\Now;
 use Meandros\Server\Storage\Entity\DraftElement;
 use Meandros\Server\Storage\Entity\Edit;
 use Meandros\Server\Storage\Entity\EditChange;
@@ -24,7 +27,7 @@ final readonly class Draft
     /** Writers of the draft take turns: any number that nothing else in this database locks. */
     private const LOCK = 7120001;
 
-    public function __construct(private EntityManagerInterface $entities, private Connection $database)
+    public function __construct(private EntityManagerInterface $entities, private Connection $database, private Now $now, private DraftMentions $mentions)
     {
     }
 
@@ -36,7 +39,7 @@ final readonly class Draft
             $elements[$row[0]] = new StoredElement(Kind::from($row[1]), $row[2]);
         }
 
-        return Plan::stored($this->name(), $elements);
+        return Plan::stored($this->name(), $elements, $this->mentions);
     }
 
     private function name(): string
@@ -76,7 +79,7 @@ final readonly class Draft
             if (null !== $this->entities->find(DraftElement::class, $element->id())) {
                 throw new AlreadyExists($element->id());
             }
-            $this->check($element);
+            self::check($this->plan(), $element);
 
             return $this->record(\sprintf('Add %s', $element->name()), [[$element->id(), null, $element]]);
         });
@@ -94,9 +97,15 @@ final readonly class Draft
             if ($row->kind !== $element->kind()->value) {
                 throw InvalidData::at('/kind', 'An element cannot become one of another kind.', \sprintf('Keep "%s", or add a new element.', $row->kind));
             }
-            $this->check($element);
+            $plan = $this->plan();
+            $changes = [[$element->id(), PlanCodec::element($row->body()), $element]];
+            foreach (Orphans::of($plan, $element) as $other) {
+                $changes[] = [$other->id(), $plan->find($other->id()), $other];
+                $plan = $plan->with($other);
+            }
+            self::check($plan, $element);
 
-            return $this->record(\sprintf('Change %s', $row->name()), [[$element->id(), PlanCodec::element($row->body()), $element]]);
+            return $this->record(\sprintf('Change %s', $row->name()), $changes);
         });
     }
 
@@ -141,10 +150,7 @@ final readonly class Draft
                 $changes[] = [$element->id(), $plan->find($element->id()), $element];
                 $after = $after->with($element);
             }
-            $problems = array_merge(...array_values((new Integrity($after))->problems()));
-            if ([] !== $problems) {
-                throw new InvalidData($problems);
-            }
+            self::refuse((new Integrity($after))->problems());
 
             return $this->record($label, $changes);
         });
@@ -208,10 +214,28 @@ final readonly class Draft
         return $this->entities->getRepository(Edit::class)->findBy([], ['id' => 'DESC'], $most);
     }
 
-    /** @throws InvalidData */
-    private function check(Element $element): void
+    /**
+     * @param array<string, list<Problem>> $found by element
+     *
+     * @throws InvalidData when there are any, each under its element's id
+     */
+    private static function refuse(array $found): void
     {
-        $problems = (new Integrity($this->plan()->with($element)))->problemsOf($element);
+        $problems = [];
+        foreach ($found as $id => $ofElement) {
+            foreach ($ofElement as $problem) {
+                $problems[] = $problem->under('/'.$id);
+            }
+        }
+        if ([] !== $problems) {
+            throw new InvalidData($problems);
+        }
+    }
+
+    /** @throws InvalidData */
+    private static function check(Plan $plan, Element $element): void
+    {
+        $problems = (new Integrity($plan->with($element)))->problemsOf($element);
         if ([] !== $problems) {
             throw new InvalidData($problems);
         }
@@ -237,7 +261,7 @@ final readonly class Draft
         foreach ($this->entities->getRepository(Edit::class)->findBy(['state' => EditState::Undone]) as $undone) {
             $undone->state = EditState::Dropped;
         }
-        $edit = new Edit(mb_substr($label, 0, 300), 'demo', new \DateTimeImmutable());
+        $edit = new Edit(mb_substr($label, 0, 300), 'demo', $this->now->moment());
         $edit->state = $state;
         if (null !== $name && $name !== $this->name()) {
             [$edit->nameBefore, $edit->nameAfter] = [$this->name(), $name];
@@ -277,6 +301,7 @@ final readonly class Draft
             $results[$id] = $element;
         }
         $this->entities->flush();
+        $this->mentions->write($results);
 
         return new Change($label, (int) $revision, $results, $this->lastDone()?->label, $this->firstUndone()?->label);
     }

@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Check\Finding;
 use Meandros\Core\Plan\Check\Findings;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
+use Meandros\Server\Now;
 use Meandros\Server\Storage\Entity\Edition;
 
 /** Published plans. The one with the highest number is live. */
@@ -17,7 +18,7 @@ final readonly class Editions
 {
     private const LOCK = 7120002;
 
-    public function __construct(private EntityManagerInterface $entities, private Connection $database, private Draft $draft)
+    public function __construct(private EntityManagerInterface $entities, private Connection $database, private Draft $draft, private Now $now)
     {
     }
 
@@ -32,11 +33,13 @@ final readonly class Editions
                 throw new NotPublishable(\sprintf('%d unfinished %s must be mended first.', \count($blocking), 1 === \count($blocking) ? 'thing' : 'things'), $blocking);
             }
             $document = PlanCodec::encode($plan);
+            // What could not be read back is never stored: this fails where anything in it does not hold.
+            PlanCodec::decode($document);
             $live = $this->live();
             if ($live?->document === $document) {
                 throw new NotPublishable(\sprintf('The draft is the same as edition %d, which is live.', $live->number));
             }
-            $edition = new Edition(($live->number ?? 0) + 1, $note, 'demo', new \DateTimeImmutable(), $document);
+            $edition = new Edition(($live->number ?? 0) + 1, $note, 'demo', $this->now->moment(), $document);
             $this->entities->persist($edition);
 
             return $edition;
@@ -68,6 +71,6 @@ final readonly class Editions
             throw new \RuntimeException(\sprintf('Edition %d does not match its checksum.', $number));
         }
 
-        return PlanCodec::decode($edition->document);
+        return PlanCodec::storedPlan($edition->document);
     }
 }

@@ -7,6 +7,7 @@ namespace Meandros\Server\Storage;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Meandros\Core\Time\Override;
+use Meandros\Server\Now;
 use Meandros\Server\Storage\Entity\HoursOverride;
 
 /** Hours that people force into a state: effective at once, at most one at a time for any hours. */
@@ -15,7 +16,7 @@ final readonly class Overrides
     private const LOCK = 7120003;
     private const MOST_LISTED = 200;
 
-    public function __construct(private EntityManagerInterface $entities, private Connection $database)
+    public function __construct(private EntityManagerInterface $entities, private Connection $database, private Now $now)
     {
     }
 
@@ -31,7 +32,7 @@ final readonly class Overrides
         $latest = $this->entities->getRepository(HoursOverride::class)->findBy([], ['setAt' => 'DESC', 'id' => 'DESC'], self::MOST_LISTED);
         /** @var list<HoursOverride> $open */
         $open = $this->entities->createQuery('SELECT o FROM '.HoursOverride::class.' o WHERE o.liftedAt IS NULL AND (o.until IS NULL OR o.until > :now) ORDER BY o.setAt DESC, o.id DESC')
-            ->setParameter('now', time())->getResult();
+            ->setParameter('now', $this->now->second())->getResult();
 
         return [...$latest, ...array_filter($open, static fn (HoursOverride $row): bool => !\in_array($row, $latest, true))];
     }

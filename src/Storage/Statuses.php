@@ -4,23 +4,25 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Storage;
 
+use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Meandros\Core\Live\LiveStatus;
 use Meandros\Core\Plan\Element\Status;
 use Meandros\Server\Storage\Entity\PersonStatus;
 
 /** What people say of themselves; somebody without an entry is available. */
 final readonly class Statuses
 {
-    public function __construct(private EntityManagerInterface $entities)
+    public function __construct(private EntityManagerInterface $entities, private Connection $database)
     {
     }
 
-    /** @return array<string, Status> by person */
+    /** @return array<string, LiveStatus> by person */
     public function now(int $now): array
     {
         $statuses = [];
         foreach ($this->all($now) as $row) {
-            $statuses[$row->person] = $row->status;
+            $statuses[$row->person] = new LiveStatus($row->status, $row->until);
         }
 
         return $statuses;
@@ -34,10 +36,11 @@ final readonly class Statuses
 
     public function set(string $person, Status $status, ?int $until, string $who, int $now): PersonStatus
     {
-        $row = $this->entities->find(PersonStatus::class, $person) ?? new PersonStatus($person);
+        // Several may set it for the first time at once: the last one counts.
+        $this->database->executeStatement('INSERT INTO person_status (person, status, until_at, who, set_at) VALUES (?, ?, ?, ?, ?)
+            ON CONFLICT (person) DO UPDATE SET status = EXCLUDED.status, until_at = EXCLUDED.until_at, who = EXCLUDED.who, set_at = EXCLUDED.set_at', [$person, $status->value, $until, $who, $now]);
+        $row = new PersonStatus($person);
         $row->set($status, $until, $who, $now);
-        $this->entities->persist($row);
-        $this->entities->flush();
 
         return $row;
     }

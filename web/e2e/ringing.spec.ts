@@ -9,11 +9,11 @@ test('a mobile with a mailbox of its own swallows the call, is warned about, and
     page,
 }) => {
     await page.goto(address('/people/per_duty', { ...FREIGHT, at: '2026-11-30T02:00:00' }));
-    await expect(sentence(page)).toContainText('rings Rowan Tresco for 30 s, rings Hugh Pellow');
+    await expect(sentence(page)).toContainText('rings Rowan Tresco for 38 s, rings Hugh Pellow');
     await page.getByRole('checkbox', { name: 'ask before connecting (press 1)' }).nth(1).uncheck();
     await expect(sentence(page)).toContainText('the own mailbox of Rowan Tresco has the call');
     await expect(page.locator('.sheet .notice')).toContainText(
-        'answers after 20 s, and Freight account line rings it for up to 30 s: the caller ends up there.',
+        'answers after 23 s, and Freight account line rings it for up to 30 s: the caller ends up there.',
     );
     await page.getByRole('button', { name: 'Ask before connecting' }).focus();
     await page.keyboard.press('Enter');

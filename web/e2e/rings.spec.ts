@@ -28,7 +28,7 @@ test('the ring chart of a person: bars are dragged, and the answer follows', asy
     const chart = page.getByRole('region', { name: 'How a direct call rings' });
     await expect(chart).toContainText('not answered, 0:00 to 0:10');
     await drag(page, slider(page, 'Mobile begins to ring, stage 2'), 4);
-    await expect(chart).toContainText('0:04 to 0:28');
+    await expect(chart).toContainText('dialled at 0:04, 0:07 to 0:37');
     await expect(page.getByLabel('Start of stage 2 of Desk, then mobile')).toHaveValue('10 s');
     await page.mouse.up();
     await saved(page);
@@ -62,7 +62,7 @@ test('the ring chart of a team: how fast it widens, and where the limit cuts', a
     await slider(page, 'The limit').focus();
     await page.keyboard.press('PageDown');
     await expect(chart).toContainText('not answered, 0:00 to 0:40');
-    await expect(sentence(page)).toContainText('rings Freight office for 45 s');
+    await expect(sentence(page)).toContainText('rings Freight office for 53 s');
     await chart.getByRole('button', { name: /Kasia Wrona Desk phone/ }).click();
     await expect(chart).toContainText('Rings Freight office and is answered after 18 s');
 });
@@ -144,18 +144,18 @@ test('a phone: number shown, digits to send, calls at the same time', async ({ p
     await page.getByLabel('Calls at the same time on Desk phone').fill('2');
     await page.getByLabel('Calls at the same time on Desk phone').press('Enter');
     await saved(page);
-    await page.goto(address('/', { ...INES, phones: 'per_ines~on a call~0' }));
+    await page.goto(address('/', { ...INES, phones: 'per_ines~on a call~' }));
     await expect(page.locator('.rings')).toContainText('not answered, 0:00 to 0:10');
     await page.goto(address('/', { ...INES, phones: 'per_ines/mobile~answers~3' }));
-    // Picked up after 13 s, two seconds of pauses, four to press 1.
-    await expect(sentence(page)).toContainText('answered after 19 s');
+    // Dialled at 10 s, rings from 13, picked up at 16; two seconds of pauses, four to press 1.
+    await expect(sentence(page)).toContainText('answered after 22 s');
     await expect(page.locator('.rings')).toContainText('shows Bookings');
 });
 
 test('answering rules: times of their own, an end, a greeting, a number outside', async ({ page }) => {
     await page.goto(address('/people/per_ines', INES));
     await page.getByRole('button', { name: '+ times of their own' }).nth(1).click();
-    await expect(sentence(page)).toContainText('Rings Ines Carreira for 25 s, then leaves a message with Groups');
+    await expect(sentence(page)).toContainText('Rings Ines Carreira for 33 s, then leaves a message with Groups');
     await page.getByLabel('To, time 1 of Desk, then mobile').fill('9');
     await page.getByLabel('To, time 1 of Desk, then mobile').press('Enter');
     await expect(page.locator('.rule-card').nth(1).getByRole('alert')).toContainText('The band ends at 09:00');

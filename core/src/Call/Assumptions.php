@@ -50,16 +50,24 @@ final readonly class Assumptions
             }
             $keys[] = $key;
         }
-        $phones = [];
-        foreach ($in->field('phones')->items() as $item) {
-            $item->onlyFields(['who', 'does', 'after']);
-            /** @var Behaviour $does */
-            $does = $item->field('does')->oneOf(Behaviour::class, Behaviour::Answers);
-            $phones[] = new PhoneAssumption($item->field('who')->text(160), $does, $item->field('after')->whole(0, 3600, 'seconds', 0));
-        }
         $patience = $in->field('patience');
 
-        return new self($keys, $phones, $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')), self::statuses($in->field('statuses')), self::channelsTaken($in->field('lines')));
+        return new self($keys, self::phones($in->field('phones')), $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')), self::statuses($in->field('statuses')), self::channelsTaken($in->field('lines')));
+    }
+
+    /** @return list<PhoneAssumption> */
+    private static function phones(Input $in): array
+    {
+        $phones = [];
+        foreach ($in->items() as $item) {
+            $item->onlyFields(['who', 'does', 'after']);
+            $who = $item->field('who')->once($phones);
+            /** @var Behaviour $does */
+            $does = $item->field('does')->oneOf(Behaviour::class, Behaviour::Answers);
+            $phones[$who] = new PhoneAssumption($who, $does, $item->field('after')->optionalWhole(0, 3600, 'seconds'));
+        }
+
+        return array_values($phones);
     }
 
     /** @return array<string, Status> */
@@ -70,7 +78,7 @@ final readonly class Assumptions
             $item->onlyFields(['who', 'status']);
             /** @var Status $status */
             $status = $item->field('status')->oneOf(Status::class, Status::Available);
-            $statuses[$item->field('who')->text(80)] = $status;
+            $statuses[$item->field('who')->once($statuses)] = $status;
         }
 
         return $statuses;
@@ -82,7 +90,7 @@ final readonly class Assumptions
         $taken = [];
         foreach ($in->items() as $item) {
             $item->onlyFields(['line', 'taken']);
-            $taken[$item->field('line')->text(80)] = $item->field('taken')->whole(0, 10000, 'calls', 0);
+            $taken[$item->field('line')->once($taken)] = $item->field('taken')->whole(0, 10000, 'calls', 0);
         }
 
         return $taken;

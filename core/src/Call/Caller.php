@@ -10,6 +10,7 @@ use Meandros\Core\Plan\InvalidData;
 final readonly class Caller
 {
     public const WITHHELD = 'withheld';
+    private const INSIDE = 'inside';
 
     private function __construct(public string $text)
     {
@@ -34,9 +35,15 @@ final readonly class Caller
         return new self(PhoneNumber::parse($text, $country));
     }
 
+    /** A call of ours that comes back in by one of our numbers. */
+    public static function inside(): self
+    {
+        return new self(self::INSIDE);
+    }
+
     /** Somebody inside: only they may dial codes. */
     public function isExtension(): bool
     {
-        return 1 === preg_match('/^[0-9]{2,6}$/D', $this->text);
+        return self::INSIDE === $this->text || 1 === preg_match('/^[0-9]{2,6}$/D', $this->text);
     }
 }

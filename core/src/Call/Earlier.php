@@ -17,7 +17,7 @@ final readonly class Earlier
      * @param array<string, int>    $idle  seconds since the last call, by member
      * @param array<string, int>    $calls taken today, by member
      */
-    public function __construct(private array $last = [], private array $idle = [], private array $calls = [], public int $seed = 1)
+    public function __construct(public array $last = [], private array $idle = [], public array $calls = [], public int $seed = 1)
     {
     }
 
@@ -30,11 +30,11 @@ final readonly class Earlier
         $last = $idle = $calls = [];
         foreach ($in->field('last')->items() as $item) {
             $item->onlyFields(['team', 'who']);
-            $last[$item->field('team')->text(80)] = $item->field('who')->text(160);
+            $last[$item->field('team')->once($last)] = $item->field('who')->text(160);
         }
         foreach ($in->field('members')->items() as $item) {
             $item->onlyFields(['who', 'idle', 'calls']);
-            $who = $item->field('who')->text(160);
+            $who = $item->field('who')->once($calls);
             if ($item->field('idle')->isGiven()) {
                 $idle[$who] = $item->field('idle')->whole(0, 604800, 'seconds');
             }

@@ -8,10 +8,11 @@ namespace Meandros\Core\Call;
 final readonly class PhoneAssumption
 {
     /**
-     * @param string $who          a phone ("per_x/desk"), a person's id, an outside number in E.164, or "*" for every phone
-     * @param int    $afterSeconds how long it has rung in this call, in all, when it is answered
+     * @param string   $who          a phone ("per_x/desk"), a person's id, an outside number in E.164, or "*" for every phone
+     * @param int|null $afterSeconds how long it has rung when it is answered (in the call, in all) or declined; null for at once, and
+     *                               for somebody on a call who does not take a second one
      */
-    public function __construct(public string $who, public Behaviour $does, public int $afterSeconds = 0)
+    public function __construct(public string $who, public Behaviour $does, public ?int $afterSeconds = null)
     {
     }
 }

@@ -19,6 +19,9 @@ use Meandros\Core\Plan\Json\Input;
  */
 final class PhoneNumber
 {
+    /** The shape of a number in E.164, with its plus sign: a country code and up to 15 digits in all. */
+    public const E164 = '/^\+[1-9][0-9]{4,14}$/D';
+
     public static function knowsCountry(string $country): bool
     {
         return \in_array($country, PhoneNumberUtil::getInstance()->getSupportedRegions(), true);
@@ -66,23 +69,24 @@ final class PhoneNumber
         }
     }
 
+    /** A number as a plan keeps it: written in E.164, and of a possible length. */
     public static function readE164(Input $in): string
     {
-        $text = $in->text(40);
+        $text = $in->exactText(40);
         if ('' === $text) {
             return '';
         }
-        try {
-            $number = str_starts_with($text, '+') ? self::parse($text, 'ZZ') : null;
-        } catch (InvalidData $invalid) {
-            $in->complain($invalid->problems[0]->message, $invalid->problems[0]->remedy);
+        if (1 !== preg_match(self::E164, $text)) {
+            $in->complain(\sprintf('"%s" is not in international form.', $text), 'Write a plus sign, the country code and the number, digits only, such as +441632960100.');
 
             return $text;
         }
-        if (null === $number) {
-            $in->complain(\sprintf('"%s" is not in international form.', $text), 'Start with a plus sign and the country code, such as +441632960100.');
-        }
+        try {
+            return self::parse($text, 'ZZ');
+        } catch (InvalidData $invalid) {
+            $in->take($invalid);
 
-        return $number ?? $text;
+            return $text;
+        }
     }
 }

@@ -10,13 +10,17 @@ use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
+use Meandros\Core\Plan\Problem;
+use Meandros\Core\Routing\AssumptionCheck;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Time\Zone;
 use Meandros\Core\Wording\StateReason;
 use Meandros\Core\Wording\TraceReport;
 
@@ -63,8 +67,17 @@ final class Application
         $plan = self::plan($options);
         [$to, $site] = self::dialled($plan, $options->get('to'));
         $zone = $options->get('zone', $site->zone);
-        $call = new TrialCall($to, Caller::parse($options->get('from', Caller::WITHHELD), $site->country), Moment::parse($options->get('at'), $zone));
-        $assumptions = $options->has('assume') ? Assumptions::fromData(json_decode(self::read($options->get('assume')), true, 32, \JSON_THROW_ON_ERROR)) : new Assumptions();
+        if (!Zone::exists($zone)) {
+            throw new \InvalidArgumentException(\sprintf('--zone: "%s" is not a time zone. %s', $zone, Zone::remedy($zone)));
+        }
+        $caller = self::named('from', static fn (): Caller => Caller::parse($options->get('from', Caller::WITHHELD), $site->country));
+        $call = new TrialCall($to, $caller, self::named('at', static fn (): int => Moment::parse($options->get('at'), $zone)));
+        $assumptions = self::named('assume', static function () use ($options, $plan): Assumptions {
+            $assumptions = $options->has('assume') ? Assumptions::fromData(json_decode(self::read($options->get('assume')), true, 32, \JSON_THROW_ON_ERROR)) : new Assumptions();
+            AssumptionCheck::check($plan, $assumptions);
+
+            return $assumptions;
+        });
         $report = TraceReport::of((new Router())->trace($plan, $call, $assumptions), $plan, $zone);
         if ($options->has('json')) {
             return json_encode($report, self::JSON)."\n";
@@ -87,7 +100,7 @@ final class Application
         }
         $running = new PlanHours($plan);
         $zone = $running->zone($hours);
-        $reading = $running->read($hours, Moment::parse($options->get('at'), $zone));
+        $reading = $running->read($hours, self::named('at', static fn (): int => Moment::parse($options->get('at'), $zone)));
         if ($options->has('json')) {
             return json_encode([
                 'state' => $reading->state,
@@ -98,6 +111,27 @@ final class Application
         }
 
         return \sprintf("%s: %s; %s\n", $hours->name(), $hours->state($reading->state)->name ?? $reading->state, StateReason::words($reading, $zone));
+    }
+
+    /**
+     * @template T
+     *
+     * @param \Closure(): T $read
+     *
+     * @return T
+     *
+     * @throws \InvalidArgumentException naming the option
+     */
+    private static function named(string $option, \Closure $read): mixed
+    {
+        try {
+            return $read();
+        } catch (InvalidData $invalid) {
+            $words = array_map(static fn (Problem $problem): string => trim(\sprintf('%s %s %s', $problem->pointer, $problem->message, $problem->remedy)), $invalid->problems);
+            throw new \InvalidArgumentException(\sprintf('--%s: %s', $option, implode("\n", $words)));
+        } catch (\InvalidArgumentException $invalid) {
+            throw new \InvalidArgumentException(str_starts_with($invalid->getMessage(), '--') ? $invalid->getMessage() : \sprintf('--%s: %s', $option, $invalid->getMessage()));
+        }
     }
 
     private static function plan(Options $options): Plan
@@ -121,17 +155,16 @@ final class Application
     {
         $sites = $plan->all(Site::class);
         $first = $sites[0] ?? throw new \InvalidArgumentException('The plan has no site, so its time zone is unknown.');
-        if (1 === preg_match('/^[0-9]{2,6}$/D', $text)) {
-            return [$text, $first];
+        if (1 === preg_match('/^([0-9]{2,6}|[*#][0-9]{1,6})$/D', $text)) {
+            return [$text, self::siteOf($plan, $text) ?? $first];
         }
         $invalid = $parsed = null;
         foreach ($sites as $site) {
             try {
                 $parsed = PhoneNumber::parse($text, $site->country);
-                foreach ($plan->all(Number::class) as $number) {
-                    if ($number->number === $parsed) {
-                        return [$parsed, $plan->get(Site::class, $number->site) ?? $site];
-                    }
+                $owner = self::siteOf($plan, $parsed);
+                if (null !== $owner) {
+                    return [$parsed, $owner];
                 }
             } catch (InvalidData $exception) {
                 $invalid = $exception;
@@ -139,5 +172,12 @@ final class Application
         }
 
         return [$parsed ?? throw new \InvalidArgumentException('--to: '.$invalid->problems[0]->message), $first];
+    }
+
+    private static function siteOf(Plan $plan, string $dialled): ?Site
+    {
+        $element = $plan->dialled($dialled);
+
+        return $element instanceof Number || $element instanceof Person || $element instanceof Hours ? $plan->get(Site::class, $element->site) : null;
     }
 }

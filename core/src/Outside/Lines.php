@@ -86,12 +86,27 @@ final class Lines
         return $this->dialled[$number.' '.$line->id()] ??= $line->prefix.PhoneRange::dialled($number, $this->plan->get(Site::class, $line->site)->country ?? '');
     }
 
+    /** @return list<OutsideLine> those of a site, by name */
+    public function of(?string $site): array
+    {
+        return array_values(array_filter($this->lines(), static fn (OutsideLine $line): bool => $line->site === $site));
+    }
+
+    /** Whether a call to it comes back in, and leaves by no line. */
+    public function isOwn(string $number): bool
+    {
+        return isset($this->own()[$number]);
+    }
+
+    public function isMobile(string $number): bool
+    {
+        return $this->range($number)->isMobile;
+    }
+
     /** @return list<OutsideLine> every line, in the order in which they are tried from a site */
     public function from(?string $site): array
     {
-        $own = array_filter($this->lines(), static fn (OutsideLine $line): bool => $line->site === $site);
-
-        return [...array_values($own), ...array_values(array_udiff($this->lines(), $own, static fn (OutsideLine $a, OutsideLine $b): int => $a->id() <=> $b->id()))];
+        return [...$this->of($site), ...array_values(array_filter($this->lines(), static fn (OutsideLine $line): bool => $line->site !== $site))];
     }
 
     /** @return list<OutsideLine> */

@@ -55,9 +55,9 @@ final class Merging
     {
         $phones = $into->phones;
         foreach ($from->phones as $phone) {
-            $phones[] = new Phone($names[$phone->id], $phone->type, $phone->label, $phone->number, $phone->on, $phone->askFirst, $phone->ownMailbox, $phone->digits, $phone->shows, $phone->calls);
+            $phones[] = $phone->called($names[$phone->id]);
         }
-        $merged = new Person($into->id(), $into->name(), '' === $into->extension ? $from->extension : $into->extension, $into->site, $phones, $into->mailbox ?? $from->mailbox, $into->rules);
+        $merged = new Person($into->id(), $into->name(), '' === $into->extension ? $from->extension : $into->extension, $into->site, $phones, $into->mailbox ?? $from->mailbox, $into->rules, $into->refusesForAll);
 
         return [] === $into->rules ? $merged->withRules(RuleCopy::rules($from, $merged, $names)) : $merged;
     }

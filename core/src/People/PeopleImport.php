@@ -118,6 +118,7 @@ final class PeopleImport
             $phones,
             $mailbox?->id() ?? $same?->mailbox,
             $same->rules ?? [],
+            $same->refusesForAll ?? false,
         );
 
         return new PersonOutcome($row, $person, null !== $same, [], null !== $same && $same->toJson() === $person->toJson());

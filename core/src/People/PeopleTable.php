@@ -49,6 +49,7 @@ final class PeopleTable
         fwrite($stream, $text);
         rewind($stream);
         $line = 1;
+        $counted = 0;
         $columns = null;
         $rows = [];
         while (false !== $cells = fgetcsv($stream, null, ',', '"', '')) {
@@ -60,7 +61,9 @@ final class PeopleTable
                 }
                 $rows[] = self::row($line, array_combine($columns, $cells));
             }
-            $line = 1 + substr_count(substr($text, 0, (int) ftell($stream)), "\n");
+            $read = (int) ftell($stream);
+            $line += substr_count($text, "\n", $counted, $read - $counted);
+            $counted = $read;
         }
         fclose($stream);
         if (null === $columns) {

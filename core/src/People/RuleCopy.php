@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\RuleOutcome;
 use Meandros\Core\Plan\Element\RuleStage;
+use Meandros\Core\Plan\Target;
 
 /** The answering rules of one person, for another: their phones, and their own mailbox, in place of the first's. */
 final class RuleCopy
@@ -54,9 +55,9 @@ final class RuleCopy
             if ([] === $stages && [] !== $rule->stages) {
                 continue;
             }
-            $then = array_map(static fn (RuleOutcome $outcome): RuleOutcome => new RuleOutcome(match ($outcome->to) {
-                null => null,
-                $from->mailbox => $to->mailbox,
+            $then = array_map(static fn (RuleOutcome $outcome): RuleOutcome => new RuleOutcome(match ($outcome->to?->element) {
+                null => $outcome->to,
+                $from->mailbox => null === $to->mailbox ? null : Target::element($to->mailbox),
                 $to->id() => null,
                 default => $outcome->to,
             }, $outcome->greeting), $rule->then);

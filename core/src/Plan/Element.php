@@ -25,4 +25,7 @@ interface Element
 
     /** @return list<Reference> every mention of another element */
     public function references(): array;
+
+    /** What others may mention within it; null where there is nothing of the kind. */
+    public function parts(): ?Parts;
 }

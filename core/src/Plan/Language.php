@@ -13,8 +13,8 @@ final class Language
 
     public static function read(Input $in): string
     {
-        $code = $in->isGiven() ? strtolower($in->text(10)) : self::DEFAULT;
-        self::check($code, $in);
+        $code = $in->isNamed() ? $in->exactText(2) : self::DEFAULT;
+        '' === $code || self::check($code, $in);
 
         return $code;
     }

@@ -14,8 +14,12 @@ use Meandros\Core\Plan\Json\PlanCodec;
  */
 final class Plan
 {
-    /** @param array<string, Element|StoredElement> $elements by id */
-    private function __construct(public readonly string $name, private array $elements)
+    /**
+     * @param array<string, Element|StoredElement> $elements by id
+     * @param MentionIndex|null                    $index    worked out when it is first wanted, where none is kept
+     * @param array<string, true>                  $changed  elements of which the index knows nothing, by id
+     */
+    private function __construct(public readonly string $name, private array $elements, private ?MentionIndex $index = null, private readonly array $changed = [])
     {
     }
 
@@ -31,9 +35,9 @@ final class Plan
     }
 
     /** @param array<string, StoredElement> $elements by id, checked when they were stored */
-    public static function stored(string $name, array $elements): self
+    public static function stored(string $name, array $elements, MentionIndex $index): self
     {
-        return new self($name, $elements);
+        return new self($name, $elements, $index);
     }
 
     public function find(?string $id): ?Element
@@ -86,31 +90,44 @@ final class Plan
     }
 
     /**
-     * Elements in which the text may stand as a whole value: all that have it, and perhaps some that do not.
+     * @param string $text an element's id, something that can be dialled, or a number that is called
      *
-     * @return array<string, Element>
+     * @return array<string, Element> those that mention it
      */
     public function mentioning(string $text): array
     {
-        $quoted = '"'.$text.'"';
-        $wanted = [];
-        foreach ($this->elements as $id => $element) {
-            if (!$element instanceof StoredElement || str_contains($element->json, $quoted)) {
+        $this->index ??= Mentions::in($this->elements());
+        $wanted = array_filter($this->index->of($text), fn (string $id): bool => isset($this->elements[$id]) && !isset($this->changed[$id]));
+        foreach (array_keys($this->changed) as $id) {
+            $element = $this->find($id);
+            if (null !== $element && \in_array($text, Mentions::by($element), true)) {
                 $wanted[] = $id;
             }
         }
 
-        return $this->read($wanted);
+        return $this->read(array_values($wanted));
+    }
+
+    /** The element that is reached by what is dialled. */
+    public function dialled(string $text): ?Element
+    {
+        foreach ($this->mentioning($text) as $element) {
+            if (\in_array($text, Dialled::by($element), true)) {
+                return $element;
+            }
+        }
+
+        return null;
     }
 
     public function with(Element $element): self
     {
-        return new self($this->name, [$element->id() => $element] + $this->elements);
+        return new self($this->name, [$element->id() => $element] + $this->elements, $this->index, [$element->id() => true] + $this->changed);
     }
 
     public function without(string $id): self
     {
-        return new self($this->name, array_diff_key($this->elements, [$id => true]));
+        return new self($this->name, array_diff_key($this->elements, [$id => true]), $this->index, $this->changed);
     }
 
     /** @return list<Place> every place that mentions the element */

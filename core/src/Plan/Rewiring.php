@@ -48,9 +48,9 @@ final readonly class Rewiring
 
     private function name(string $value): string
     {
-        $part = explode('/', $value, 2)[1] ?? null;
+        $part = $this->parts[Target::parse($value)->phone ?? ''] ?? null;
 
-        return null === $part || !isset($this->parts[$part]) ? $this->to : $this->to.'/'.$this->parts[$part];
+        return null === $part ? $this->to : Target::phone($this->to, $part)->text();
     }
 
     /**

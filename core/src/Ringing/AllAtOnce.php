@@ -7,8 +7,8 @@ namespace Meandros\Core\Ringing;
 /** Every member's phones ring from the start. */
 final readonly class AllAtOnce implements Pattern
 {
-    public function alerts(array $members, int $seconds, \Closure $silentAfter): array
+    public function begin(RingSimulation $ringing, array $members, int $from, int $until, Group $group): void
     {
-        return (new Widening(0))->alerts($members, $seconds, $silentAfter);
+        (new Widening(0))->begin($ringing, $members, $from, $until, $group);
     }
 }

@@ -7,39 +7,53 @@ namespace Meandros\Core\Ringing;
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\PhoneAssumption;
 
-/** What a phone does once it rings, by itself: whether it takes the call, and when it falls silent. */
+/** What becomes of a phone that is left to ring: who or what picks it up, or when it is refused. */
 final readonly class Fate
 {
     /** Hearing the question and pressing 1 (common practice: a few seconds). */
     public const ASK_SECONDS = 4;
 
     /**
-     * @param int|null $takesAfter  seconds of ringing after which somebody, or something, has the call
-     * @param int|null $silentAfter seconds of ringing after which it stops by itself
-     * @param string   $outcome     how the taking, or the silence, is told
-     * @param int|null $askedAfter  seconds of ringing after which the question is asked
+     * @param int|null $picksUpAfter seconds of ringing after which somebody, or the phone's own mailbox, picks up
+     * @param int|null $refusesAfter seconds of ringing after which somebody declines
      */
-    private function __construct(public ?int $takesAfter, public ?int $silentAfter, public string $outcome, public ?int $askedAfter = null)
+    private function __construct(public ?int $picksUpAfter, public bool $isMailbox = false, public ?int $refusesAfter = null)
     {
     }
 
-    /** @param int $rangBefore seconds for which it rang earlier in the call: people answer after so long in all */
+    /**
+     * In the same second somebody is faster than the phone's own mailbox.
+     *
+     * @param int $rangBefore seconds for which it rang earlier in the call: people answer after so long in all, and decline
+     *                        as their phone rings anew
+     */
     public static function of(RingPhone $phone, PhoneAssumption $assumption, int $rangBefore = 0): self
     {
-        $after = max(0, $assumption->afterSeconds - $rangBefore);
-        // A mobile that is off hands the call to its own mailbox at once (common practice).
-        $mailbox = Behaviour::Unreachable === $assumption->does ? 0 : $phone->ownMailbox;
-        $beforeMailbox = null === $phone->ownMailbox || $after <= $phone->ownMailbox;
-        $connected = $after + $phone->digitSeconds();
+        $mailbox = $phone->outside?->mailbox;
+        $after = $assumption->afterSeconds ?? 0;
+        $inTime = static fn (int $seconds): bool => null === $mailbox || $seconds <= $mailbox;
+        $left = max(0, $after - $rangBefore);
 
-        return match (true) {
-            Behaviour::Answers === $assumption->does && $beforeMailbox => $phone->askFirst
-                ? new self($connected + self::ASK_SECONDS, null, Rung::ANSWERED, $connected)
-                : new self($connected, null, Rung::ANSWERED),
-            Behaviour::Refuses === $assumption->does && $beforeMailbox => new self(null, $after, Rung::REFUSED),
-            null === $phone->ownMailbox => new self(null, null, Rung::NOT_ANSWERED),
-            $phone->askFirst => new self(null, $mailbox + self::ASK_SECONDS, Rung::MAILBOX_TURNED_AWAY, $mailbox),
-            default => new self($mailbox, null, Rung::OWN_MAILBOX),
+        return match ($assumption->does) {
+            // A mobile that is off, or busy, hands the call to its own mailbox at once (common practice).
+            Behaviour::Busy, Behaviour::Unreachable => self::mailbox(0),
+            Behaviour::OnACall => match (true) {
+                $phone->calls < 2 => self::mailbox(0),
+                null !== $assumption->afterSeconds && $inTime($left) => new self($left),
+                default => self::mailbox($mailbox),
+            },
+            Behaviour::Answers => $inTime($left) ? new self($left) : self::mailbox($mailbox),
+            Behaviour::Refuses => match (true) {
+                !$inTime($after) => self::mailbox($mailbox),
+                null !== $mailbox && $phone->outside->mailboxWhenBusy => self::mailbox($after),
+                default => new self(null, refusesAfter: $after),
+            },
+            Behaviour::Rings => self::mailbox($mailbox),
         };
+    }
+
+    private static function mailbox(?int $after): self
+    {
+        return new self($after, null !== $after);
     }
 }

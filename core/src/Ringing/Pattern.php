@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Ringing;
 
-/** Decides when whose phones ring. */
+/** Decides when whose phones ring. A team of which nobody could ring takes no time. */
 interface Pattern
 {
     /**
-     * @param list<RingMember>           $members     whose phones can ring, in the team's order
-     * @param int                        $seconds     how long there is in all
-     * @param \Closure(RingMember): ?int $silentAfter seconds after which all phones of a member have refused; null when they do not
-     *
-     * @return list<Alert>
+     * @param list<RingMember> $members in the team's order
+     * @param int              $from    second at which the team begins to ring; now, or later
+     * @param int              $until   first second at which it rings no longer
+     * @param Group            $group   is told of everything that is still to ring or rings
      */
-    public function alerts(array $members, int $seconds, \Closure $silentAfter): array;
+    public function begin(RingSimulation $ringing, array $members, int $from, int $until, Group $group): void;
 }

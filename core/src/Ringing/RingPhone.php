@@ -5,31 +5,30 @@ declare(strict_types=1);
 namespace Meandros\Core\Ringing;
 
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\PhoneType;
 
 /** A phone as the ringing sees it, with whose it is. */
 final readonly class RingPhone
 {
     /**
-     * @param string|null $number E.164, of phones outside
-     * @param string|null $site   of its owner
-     * @param string      $digits sent once it is picked up
-     * @param string|null $shows  the number of ours that it shows, by id; null for the caller's
-     * @param int         $calls  how many it takes at the same time
-     * @param string|null $kept   an outcome, when something keeps it from ringing
+     * @param string|null       $person        whose it is
+     * @param string|null       $site          of its owner, or where the call came in
+     * @param OutsidePhone|null $outside       what is known of phones outside
+     * @param int               $calls         how many it takes at the same time
+     * @param bool              $refusesForAll whether refusing on it silences its owner's other phones too
+     * @param string|null       $kept          an outcome, when something keeps it from ringing
      */
     public function __construct(
         public string $id,
         public ?string $person,
         public string $label,
-        public string $type,
+        public PhoneType $type,
         public bool $askFirst = false,
-        public ?int $ownMailbox = null,
-        public ?string $number = null,
         public ?string $site = null,
-        public string $digits = '',
-        public ?string $shows = null,
+        public ?OutsidePhone $outside = null,
         public int $calls = 1,
+        public bool $refusesForAll = false,
         public ?string $kept = null,
     ) {
     }
@@ -37,47 +36,37 @@ final readonly class RingPhone
     /** The same phone, kept from ringing. */
     public function keptBy(string $outcome): self
     {
-        return new self($this->id, $this->person, $this->label, $this->type, $this->askFirst, $this->ownMailbox, $this->number, $this->site, $this->digits, $this->shows, $this->calls, $this->kept ?? $outcome);
+        return new self($this->id, $this->person, $this->label, $this->type, $this->askFirst, $this->site, $this->outside, $this->calls, $this->refusesForAll, $this->kept ?? $outcome);
     }
 
     /**
-     * @param bool $askFirst whether to ask on every phone, also on those that would not
-     *
-     * @return list<self>
+     * @param bool                   $askFirst whether to ask on it, also where it would not by itself
+     * @param \Closure(string): bool $isMobile whether a number is one of a mobile
      */
-    public static function of(Person $person, bool $askFirst = false): array
+    public static function of(Person $person, Phone $phone, bool $askFirst, \Closure $isMobile): self
     {
-        [$id, $phones] = [$person->id(), []];
-        foreach ($person->phones as $phone) {
-            $phones[] = new self(
-                $id.'/'.$phone->id,
-                $id,
-                $phone->label,
-                $phone->type->value,
-                $askFirst || $phone->askFirst,
-                $phone->ownMailbox,
-                $phone->number,
-                $person->site,
-                $phone->digits,
-                $phone->shows,
-                $phone->calls,
-                $phone->on ? null : Rung::OFF,
-            );
-        }
-
-        return $phones;
+        return new self(
+            $person->id().'/'.$phone->id,
+            $person->id(),
+            $phone->label,
+            $phone->type,
+            $askFirst || $phone->askFirst,
+            $person->site,
+            null === $phone->number ? null : OutsidePhone::of($phone, $phone->number, $isMobile($phone->number)),
+            $phone->calls ?? (null !== $phone->number && $isMobile($phone->number) ? Phone::CALLS_OF_A_MOBILE : 1),
+            $person->refusesForAll,
+            $phone->on ? null : Rung::OFF,
+        );
     }
 
-    /** @param string|null $site from which the call leaves, where it is somebody's forward */
-    public static function outside(string $number, bool $askFirst = false, ?string $site = null): self
+    /**
+     * A number that belongs to nobody in the plan.
+     *
+     * @param string|null $site from which the call leaves
+     */
+    public static function number(string $number, bool $askFirst, ?string $site, bool $isMobile): self
     {
-        return new self($number, null, $number, PhoneType::Outside->value, $askFirst, number: $number, site: $site);
-    }
-
-    /** Seconds that pass between picking up and being connected, while digits are sent (a comma is one: common practice). */
-    public function digitSeconds(): int
-    {
-        return substr_count($this->digits, ',');
+        return new self($number, null, $number, PhoneType::Outside, $askFirst, $site, OutsidePhone::unknown($number, $isMobile), $isMobile ? Phone::CALLS_OF_A_MOBILE : 1);
     }
 
     /** @return non-empty-list<string> the names that an assumption may call it by, the most particular first */

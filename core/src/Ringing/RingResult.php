@@ -9,9 +9,11 @@ final readonly class RingResult
 {
     /**
      * @param list<Rung>  $rung
-     * @param string|null $exit null when somebody answered
+     * @param string|null $announcedTo the team whose phones answered by themselves
+     * @param string|null $exit        null when somebody answered
+     * @param bool        $dialled     whether any phone was dialled
      */
-    public function __construct(public array $rung, public ?RingPhone $answeredBy, public ?string $exit, public int $seconds)
+    public function __construct(public array $rung, public ?RingPhone $answeredBy, public ?string $announcedTo, public ?string $exit, public int $seconds, public bool $dialled)
     {
     }
 

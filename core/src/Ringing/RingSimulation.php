@@ -13,157 +13,339 @@ use Meandros\Core\Plan\Step\RingStep;
 /**
  * Phones on a timeline of seconds. The first to take the call wins; when two do in the same second the one listed first
  * does. A phone's own mailbox takes calls like anybody, unless it is asked first. Busy, unreachable and switched-off
- * phones do not ring and take no time.
+ * phones do not ring and take no time. docs/ringing.md has every rule.
  */
 final class RingSimulation
 {
-    private const FREE_AGAIN_SOON = [Rung::BUSY, Rung::PAUSING, Rung::NO_CHANNEL];
+    private const FREE_AGAIN_SOON = [Rung::BUSY, Rung::DO_NOT_DISTURB, Rung::PAUSING, Rung::NO_CHANNEL];
 
+    private readonly Timeline $timeline;
+    private readonly ?Channels $channels;
     /** @var array<string, PhoneAssumption> by phone */
     private array $assumed = [];
-    /** @var array<string, Fate> of phones of which nothing is assumed, by what they are */
+    /** @var array<int, Fate> of phones of which nothing is assumed, by when their own mailbox answers */
     private array $fates = [];
+    /** @var array<string, int> by phone */
+    private array $places = [];
+    /** @var list<Ring> in the order in which they were dialled */
+    private array $rings = [];
+    /** @var array<string, Ring> the latest, by phone */
+    private array $latest = [];
+    /** @var list<Rung> phones for which no channel was free */
+    private array $blocked = [];
+    /** @var array<string, true> people who refuse for all their phones, and have refused */
+    private array $refused = [];
+    private int $connecting = 0;
+    private bool $isOver = false;
+    private ?Ring $winner = null;
+    private ?string $announcedTo = null;
+    /** @var array<string, string> what phones of a team that is paged would do, by phone */
+    private array $paged = [];
 
-    /** @param array<string, int> $rangBefore seconds for which phones rang earlier in the call */
-    public function __construct(private readonly Assumptions $assumptions, private readonly ?Lines $lines = null, private readonly array $rangBefore = [])
+    /**
+     * @param array<string, int> $rangBefore seconds for which phones rang earlier in the call
+     * @param array<string, int> $inUse      channels that are taken, by line
+     */
+    public function __construct(private readonly Assumptions $assumptions, private readonly ?Lines $lines = null, private array $rangBefore = [], array $inUse = [])
     {
+        $this->timeline = new Timeline();
+        $this->channels = true === $lines?->areKnown() ? new Channels($lines, $inUse) : null;
     }
 
     /**
      * @param list<RingMember> $members
      * @param int              $seconds the limit after which the call goes on
+     * @param int|null         $left    seconds after which the caller is gone, whatever rings then; null for never
      */
-    public function run(array $members, Pattern $pattern, int $seconds): RingResult
+    public function run(array $members, Pattern $pattern, int $seconds, ?int $left = null): RingResult
     {
-        [$ringing, $silent] = $this->able($members);
-        [$alerts, $blocked] = $this->onLines(Alert::merged($pattern->alerts($ringing, $seconds, $this->silentAfter(...))));
-        $silent = [...$blocked, ...$silent];
-        if ([] === $alerts && ([] === $ringing || [] !== $blocked)) {
-            $busy = array_filter($silent, static fn (Rung $rung): bool => \in_array($rung->outcome, self::FREE_AGAIN_SOON, true));
-
-            return new RingResult($silent, null, [] === $busy ? RingStep::UNREACHABLE : RingStep::BUSY, 0);
+        foreach (RingMember::listed($members) as $phone) {
+            $this->places[$phone->id] ??= \count($this->places);
         }
-        $fates = $this->fates($alerts);
-        [$winner, $end] = self::firstToTake($alerts, $fates);
-        $ends = array_map(self::endOf(...), $alerts, $fates);
-        $end ??= [] === $ends ? 0 : max($ends);
-        $rung = [...self::outcomes($alerts, $fates, $winner, $end), ...self::neverReached($ringing, [...$alerts, ...$blocked]), ...$silent];
-        $refused = [] !== $fates && [] === array_filter($fates, static fn (Fate $fate): bool => Rung::REFUSED !== $fate->outcome);
+        $all = new Group(function (): void {
+            $this->isOver = true;
+        });
+        $all->open();
+        $pattern->begin($this, $members, 0, $seconds, $all);
+        $all->close();
+        $this->timeline->play($left, fn (): bool => null !== $this->winner || null !== $this->announcedTo || ($this->isOver && 0 === $this->connecting));
 
-        return new RingResult($rung, null === $winner ? null : $alerts[$winner]->phone, match (true) {
-            null !== $winner => null,
-            $refused => RingStep::REFUSED,
-            default => RingStep::NOBODY,
-        }, $end);
+        return $this->result($members);
+    }
+
+    /** The second that it is now, for patterns. */
+    public function second(): int
+    {
+        return $this->timeline->second();
+    }
+
+    /** Lets a member ring from a second on, as far as their phones can. */
+    public function member(RingMember $member, int $from, int $until, Group $group): void
+    {
+        foreach ($member->stages as $stage) {
+            $start = $from + $stage->after;
+            $end = null === $stage->seconds ? $until : min($until, $start + $stage->seconds);
+            if ($start >= $end) {
+                continue;
+            }
+            foreach ($stage->phones as $phone) {
+                if (null === $this->silence($phone)) {
+                    $group->open();
+                    $this->timeline->at($start, Phase::Begins, $this->places[$phone->id], fn () => $this->dial($phone, $end, $group));
+                }
+            }
+            $stage->pattern?->begin($this, $stage->team, $start, $end, $group);
+        }
     }
 
     /**
-     * @param list<RingMember> $members
+     * Does something when its second comes, of a team of which somebody could ring.
      *
-     * @return array{list<RingMember>, list<Rung>} who can ring, and what became of the other phones
+     * @param list<RingMember> $members
+     * @param \Closure(): void $do
      */
-    private function able(array $members): array
+    public function at(int $second, array $members, Group $group, \Closure $do): void
     {
-        $ringing = $silent = [];
-        foreach ($members as $member) {
-            $phones = [];
-            foreach ($member->phones as $phone) {
-                $outcome = $this->silence($phone);
-                if (null === $outcome) {
-                    $phones[] = $phone;
-                } else {
-                    $silent[] = new Rung($phone, 0, 0, $outcome);
-                }
-            }
-            if ([] !== $phones) {
-                $ringing[] = $member->withPhones($phones);
+        $group->open();
+        $this->timeline->at($second, Phase::TeamsBegin, $this->placeOf($members), static function () use ($group, $do): void {
+            $do();
+            $group->close();
+        });
+    }
+
+    /** @param list<RingMember> $members */
+    private function placeOf(array $members): int
+    {
+        foreach (RingMember::listed($members) as $first) {
+            return $this->places[$first->id];
+        }
+
+        return 0;
+    }
+
+    /** @param list<RingMember> $members */
+    public function canRing(array $members): bool
+    {
+        foreach (RingMember::listed($members) as $phone) {
+            if (null === $this->silence($phone)) {
+                return true;
             }
         }
 
-        return [$ringing, $silent];
+        return false;
     }
 
-    /** Why a phone does not even ring; null when it does. */
-    private function silence(RingPhone $phone): ?string
+    /**
+     * Phones of a team that are free answer by themselves; who takes the call in that second and is listed before them is faster.
+     *
+     * @param list<RingMember> $members
+     */
+    public function page(string $team, array $members, int $from, Group $group): void
     {
-        $does = $this->assumed($phone)->does;
+        $somebodyHears = false;
+        foreach (RingMember::listed($members) as $phone) {
+            $this->paged[$phone->id] = $this->whenPaged($phone);
+            $somebodyHears = $somebodyHears || Rung::HEARS === $this->paged[$phone->id];
+        }
+        if ($somebodyHears) {
+            $answer = function () use ($team): void {
+                $this->announcedTo = null === $this->winner ? $team : null;
+            };
+            $this->at($from, $members, $group, fn () => $this->timeline->at($from, Phase::Takes, $this->placeOf($members), $answer));
+        }
+    }
 
+    private function whenPaged(RingPhone $phone): string
+    {
         return match (true) {
             null !== $phone->kept => $phone->kept,
-            Behaviour::Busy === $does, Behaviour::OnACall === $does && $phone->calls < 2 => Rung::BUSY,
-            // One that is out of reach and has a mailbox of its own "rings": the mailbox picks up.
-            Behaviour::Unreachable === $does && (null === $phone->ownMailbox || $phone->askFirst) => Rung::UNREACHABLE,
-            $this->lines?->areKnown() && null !== $phone->number && [] === $this->lines->carriers($phone->number, $phone->site) => Rung::NO_LINE,
+            null !== $phone->outside => Rung::NOT_PAGED,
+            default => match ($this->assumed($phone)->does) {
+                Behaviour::Busy, Behaviour::OnACall => Rung::BUSY,
+                Behaviour::Unreachable => Rung::UNREACHABLE,
+                default => Rung::HEARS,
+            },
+        };
+    }
+
+    /** @return string|null null where it would have heard the caller, and the call did not come to that */
+    private function ifPaged(RingPhone $phone): ?string
+    {
+        $why = $this->paged[$phone->id];
+
+        return Rung::HEARS === $why && null === $this->announcedTo ? null : $why;
+    }
+
+    /** Why a phone is not even dialled; null when it is. */
+    private function silence(RingPhone $phone): ?string
+    {
+        if (null !== $phone->kept) {
+            return $phone->kept;
+        }
+        $does = $this->assumed($phone)->does;
+        $outside = $phone->outside;
+        $hasMailbox = null !== $outside?->mailbox;
+
+        return match (true) {
+            // One that is busy or out of reach and has a mailbox of its own is dialled: the mailbox picks up.
+            Behaviour::Busy === $does, Behaviour::OnACall === $does && $phone->calls < 2 => $hasMailbox && $outside->mailboxWhenBusy ? null : Rung::BUSY,
+            Behaviour::Unreachable === $does => $hasMailbox ? null : Rung::UNREACHABLE,
+            null !== $this->channels && null !== $outside && [] === $this->lines?->carriers($outside->number, $phone->site) => Rung::NO_LINE,
             default => null,
         };
     }
 
-    /**
-     * @param list<Alert> $alerts
-     *
-     * @return array{list<Alert>, list<Rung>} those that ring, and those for which no channel is free
-     */
-    private function onLines(array $alerts): array
+    private function dial(RingPhone $phone, int $until, Group $group): void
     {
-        if (null === $this->lines || !$this->lines->areKnown()) {
-            return [$alerts, []];
+        $now = $this->second();
+        $ring = $this->latest[$phone->id] ?? null;
+        if (null !== $ring && ($ring->until >= $now || RingState::Connecting === $ring->state)) {
+            $this->ringOn($ring, $until, $group);
+
+            return;
         }
-        $channels = new Channels($this->lines, $this->assumptions->channelsTaken);
-        $blocked = [];
-        foreach (self::inOrder(array_filter($alerts, static fn (Alert $alert): bool => null !== $alert->phone->number)) as $i) {
-            $alert = $alerts[$i];
-            $line = $channels->take($alert->phone, $alert->from, $alert->until);
+        if (isset($this->refused[$phone->person ?? ''])) {
+            $group->close();
+
+            return;
+        }
+        $line = $dials = null;
+        if (null !== $this->channels && null !== $this->lines && null !== $phone->outside) {
+            $line = $this->channels->take($phone->outside->number, $phone->site);
             if (null === $line) {
-                $blocked[$i] = new Rung($alert->phone, 0, 0, Rung::NO_CHANNEL);
-            } else {
-                $alerts[$i] = $alert->on($line->id(), $this->lines->dialled((string) $alert->phone->number, $line));
+                $this->blocked[] = new Rung($phone, $now, $now, Rung::NO_CHANNEL);
+                $group->close();
+
+                return;
             }
+            $dials = $this->lines->dialled($phone->outside->number, $line);
         }
-        ksort($blocked);
-
-        return [array_values(array_diff_key($alerts, $blocked)), array_values($blocked)];
+        $this->rings[] = $this->latest[$phone->id] = $ring = new Ring($phone, $now, $until, $this->places[$phone->id], $this->fate($phone), $line?->id(), $dials ?? '');
+        $this->hold($ring, $until, $group);
+        $this->await($ring);
     }
 
-    /**
-     * @param list<Alert> $alerts
-     *
-     * @return list<Fate> of each
-     */
-    private function fates(array $alerts): array
+    /** Its stretch is longer than was known, unless it has fallen silent by itself. */
+    private function ringOn(Ring $ring, int $until, Group $group): void
     {
-        $rang = $this->rangBefore;
-        $fates = [];
-        // Alerts of the same phone stand in the order of time: Alert::merged() sees to that.
-        foreach ($alerts as $alert) {
-            $id = $alert->phone->id;
-            $before = $rang[$id] ?? 0;
-            $fates[] = $this->fate($alert->phone, $before);
-            $rang[$id] = $before + $alert->until - $alert->from;
-        }
+        $now = $this->second();
+        $ring->until = max($ring->until, $until);
+        if (RingState::Silent === $ring->state) {
+            $group->close();
 
-        return $fates;
+            return;
+        }
+        if (RingState::Ended === $ring->state) {
+            if (null !== $ring->line && null === ($ring->line = $this->channels?->take((string) $ring->phone->outside?->number, $ring->phone->site)?->id())) {
+                $group->close();
+
+                return;
+            }
+            $ring->state = RingState::Ringing;
+            $this->rangBefore[$ring->phone->id] -= $ring->rangUntil($now);
+            $this->await($ring);
+        }
+        $this->hold($ring, $until, $group);
     }
 
-    /**
-     * @param array<int, Alert> $alerts
-     *
-     * @return list<int> their keys in the order in which they begin
-     */
-    private static function inOrder(array $alerts): array
+    private function hold(Ring $ring, int $until, Group $group): void
     {
-        $from = array_map(static fn (Alert $alert): int => $alert->from, $alerts);
-        asort($from);
-
-        return array_keys($from);
+        $ring->holds[] = [$until, $group];
+        $this->timeline->at($until, Phase::Ends, $ring->place, fn () => $this->end($ring));
     }
 
-    private function fate(RingPhone $phone, int $rangBefore): Fate
+    /** What is still to come of a phone that is left to ring. */
+    private function await(Ring $ring): void
     {
-        if ([] !== $this->assumptions->phones) {
-            return Fate::of($phone, $this->assumed($phone), $rangBefore);
+        $fate = $ring->fate;
+        if (null !== $fate->picksUpAfter && $ring->ringsFrom() + $fate->picksUpAfter >= $this->second()) {
+            $this->timeline->at($ring->ringsFrom() + $fate->picksUpAfter, Phase::Takes, $ring->place, fn () => $this->pickUp($ring));
+        }
+        if (null !== $fate->refusesAfter && $ring->ringsFrom() + $fate->refusesAfter >= $this->second()) {
+            $this->timeline->at($ring->ringsFrom() + $fate->refusesAfter, Phase::FallsSilent, $ring->place, fn () => $this->refuse($ring));
+        }
+    }
+
+    private function end(Ring $ring): void
+    {
+        $now = $this->second();
+        if (RingState::Ringing === $ring->state && $ring->until <= $now) {
+            $ring->state = RingState::Ended;
+            $ring->end = $now;
+            $this->hangUp($ring);
+        }
+        $ring->letGo($now);
+    }
+
+    private function refuse(Ring $ring): void
+    {
+        if (RingState::Ringing !== $ring->state) {
+            return;
+        }
+        $concerned = [$ring];
+        if ($ring->phone->refusesForAll && null !== $ring->phone->person) {
+            $this->refused[$ring->phone->person] = true;
+            $concerned = array_filter($this->rings, static fn (Ring $other): bool => RingState::Ringing === $other->state && $other->phone->person === $ring->phone->person);
+        }
+        foreach ($concerned as $one) {
+            $this->fallSilent($one, Rung::REFUSED);
+        }
+    }
+
+    private function fallSilent(Ring $ring, string $outcome): void
+    {
+        $this->hangUp($ring);
+        $ring->fallSilent($this->second(), $outcome);
+    }
+
+    private function hangUp(Ring $ring): void
+    {
+        $this->rangBefore[$ring->phone->id] = ($this->rangBefore[$ring->phone->id] ?? 0) + $ring->rangUntil($this->second());
+        if (null !== $ring->line) {
+            $this->channels?->give($ring->line);
+        }
+    }
+
+    /** Somebody, or the phone's own mailbox, picks up: digits are sent, then whoever it is may be asked. */
+    private function pickUp(Ring $ring): void
+    {
+        if (RingState::Ringing !== $ring->state) {
+            return;
+        }
+        $connected = $this->second() + ($ring->phone->outside?->digitSeconds() ?? 0);
+        $ring->state = RingState::Connecting;
+        ++$this->connecting;
+        if (!$ring->phone->askFirst) {
+            $connected > $this->second() ? $this->timeline->at($connected, Phase::Takes, $ring->place, fn () => $this->take($ring)) : $this->take($ring);
+
+            return;
+        }
+        $ring->askedAt = $connected;
+        if ($ring->fate->isMailbox) {
+            $this->timeline->at($connected + ($ring->phone->outside->confirm ?? 0), Phase::FallsSilent, $ring->place, function () use ($ring): void {
+                --$this->connecting;
+                $this->fallSilent($ring, Rung::MAILBOX_TURNED_AWAY);
+            });
+        } else {
+            $this->timeline->at($connected + Fate::ASK_SECONDS, Phase::Takes, $ring->place, fn () => $this->take($ring));
+        }
+    }
+
+    private function take(Ring $ring): void
+    {
+        if (null === $this->winner && null === $this->announcedTo) {
+            $this->winner = $ring;
+            $ring->outcome = $ring->fate->isMailbox ? Rung::OWN_MAILBOX : Rung::ANSWERED;
+        }
+    }
+
+    private function fate(RingPhone $phone): Fate
+    {
+        if ([] === $this->assumptions->phones) {
+            return $this->fates[$phone->outside->mailbox ?? -1] ??= Fate::of($phone, $this->assumed($phone));
         }
 
-        return $this->fates[$phone->ownMailbox.' '.$phone->askFirst] ??= Fate::of($phone, $this->assumed($phone));
+        return Fate::of($phone, $this->assumed($phone), $this->rangBefore[$phone->id] ?? 0);
     }
 
     private function assumed(RingPhone $phone): PhoneAssumption
@@ -171,93 +353,47 @@ final class RingSimulation
         return $this->assumed[[] === $this->assumptions->phones ? '' : $phone->id] ??= $this->assumptions->of($phone->names());
     }
 
-    /** Seconds after which all phones of a member have fallen silent by themselves. */
-    private function silentAfter(RingMember $member): ?int
+    /** @param list<RingMember> $members */
+    private function result(array $members): RingResult
     {
-        $last = 0;
-        foreach ($member->phones as $phone) {
-            $silent = $this->fate($phone, $this->rangBefore[$phone->id] ?? 0)->silentAfter;
-            if (null === $silent) {
-                return null;
-            }
-            $last = max($last, $silent);
-        }
-
-        return $last;
-    }
-
-    /** When an alert ends if nobody takes the call. */
-    private static function endOf(Alert $alert, Fate $fate): int
-    {
-        return null === $fate->silentAfter ? $alert->until : min($alert->until, $alert->from + $fate->silentAfter);
-    }
-
-    /**
-     * @param list<Alert> $alerts
-     * @param list<Fate>  $fates
-     *
-     * @return array{int|null, int|null} which takes the call, and when
-     */
-    private static function firstToTake(array $alerts, array $fates): array
-    {
-        $winner = $second = null;
-        foreach ($alerts as $i => $alert) {
-            $after = $fates[$i]->takesAfter;
-            $takes = null === $after ? \PHP_INT_MAX : $alert->from + $after;
-            if ($takes < $alert->until && (null === $second || $takes < $second)) {
-                [$winner, $second] = [$i, $takes];
+        $rung = [...array_map($this->rung(...), $this->rings), ...$this->blocked];
+        $seen = array_flip(array_map(static fn (Rung $one): string => $one->phone->id, $rung));
+        $silent = [];
+        $now = $this->second();
+        foreach (RingMember::listed($members) as $phone) {
+            $why = isset($this->paged[$phone->id]) ? $this->ifPaged($phone) : $this->silence($phone);
+            if (null !== $why) {
+                $silent[$phone->id.' '.$why] = Rung::HEARS === $why ? new Rung($phone, $now, $now, $why) : new Rung($phone, 0, 0, $why);
+            } elseif (!isset($seen[$phone->id])) {
+                $seen[$phone->id] = true;
+                $rung[] = new Rung($phone, $now, $now, Rung::NOT_REACHED);
             }
         }
+        $rung = [...$rung, ...array_values($silent)];
 
-        return [$winner, $second];
+        return new RingResult($rung, $this->winner?->phone, $this->announcedTo, $this->exit($rung), $this->second(), [] !== $this->rings);
     }
 
-    /**
-     * @param list<Alert> $alerts
-     * @param list<Fate>  $fates
-     *
-     * @return list<Rung>
-     */
-    private static function outcomes(array $alerts, array $fates, ?int $winner, int $end): array
+    /** @param list<Rung> $rung */
+    private function exit(array $rung): ?string
     {
-        $rung = [];
-        foreach ($alerts as $i => $alert) {
-            if ($alert->from >= $end && $i !== $winner) {
-                $rung[] = new Rung($alert->phone, $end, $end, Rung::NOT_REACHED);
-                continue;
-            }
-            $fate = $fates[$i];
-            $own = self::endOf($alert, $fate);
-            $asked = null === $fate->askedAfter ? null : $alert->from + $fate->askedAfter;
-            $rung[] = new Rung($alert->phone, $alert->from, min($own, $end), match (true) {
-                $i === $winner => $fate->outcome,
-                $own < $alert->until && $own <= $end => $fate->outcome,
-                null !== $winner && $alert->until > $end => Rung::TAKEN_ELSEWHERE,
-                default => Rung::NOT_ANSWERED,
-            }, null !== $asked && $asked < min($own, $end) ? $asked : null, $alert->line, $alert->dials);
-        }
+        $outcomes = array_map(static fn (Rung $one): string => $one->outcome, $rung);
+        $rang = array_map(static fn (Ring $ring): string => $ring->outcome, $this->rings);
 
-        return $rung;
+        return match (true) {
+            null !== $this->winner || null !== $this->announcedTo => null,
+            [] === $rang => [] === array_intersect($outcomes, self::FREE_AGAIN_SOON) ? RingStep::UNREACHABLE : RingStep::BUSY,
+            [] === array_diff($rang, [Rung::REFUSED]) => RingStep::REFUSED,
+            default => RingStep::NOBODY,
+        };
     }
 
-    /**
-     * @param list<RingMember> $members
-     * @param list<Alert|Rung> $seen
-     *
-     * @return list<Rung>
-     */
-    private static function neverReached(array $members, array $seen): array
+    private function rung(Ring $ring): Rung
     {
-        $told = array_flip(array_map(static fn (Alert|Rung $one): string => $one->phone->id, $seen));
-        $missed = [];
-        foreach ($members as $member) {
-            foreach ($member->phones as $phone) {
-                if (!isset($told[$phone->id])) {
-                    $missed[] = new Rung($phone, 0, 0, Rung::NOT_REACHED);
-                }
-            }
-        }
+        $isOpen = \in_array($ring->state, [RingState::Ringing, RingState::Connecting], true);
+        $end = $isOpen ? $this->second() : $ring->end;
+        $outcome = $isOpen && $ring !== $this->winner && (null !== $this->winner || null !== $this->announcedTo) ? Rung::TAKEN_ELSEWHERE : $ring->outcome;
 
-        return $missed;
+        return new Rung($ring->phone, $ring->from, $end, $outcome, $ring->askedAt, $ring->line, $ring->dials, $ring->ringsFrom() < $end || $ring === $this->winner ? $ring->ringsFrom() : null);
     }
 }

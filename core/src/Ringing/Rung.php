@@ -18,7 +18,9 @@ final readonly class Rung
     public const OWN_MAILBOX = 'own mailbox';
     /** The phone's own mailbox picked up, was asked, and pressed nothing. */
     public const MAILBOX_TURNED_AWAY = 'own mailbox turned away';
-    /** Its owner is away, on leave, signed out, or not to be disturbed. */
+    /** Its owner is not to be disturbed. */
+    public const DO_NOT_DISTURB = 'do not disturb';
+    /** Its owner is away, on leave or signed out. */
     public const NOT_AVAILABLE = 'not available';
     /** Switched off in the plan. */
     public const OFF = 'off';
@@ -40,24 +42,33 @@ final readonly class Rung
      * @param int|null    $askedAt when whoever picked up was asked to press 1
      * @param string|null $line    the outside line that carried the call, by id
      * @param string      $dials   the digits that went out on it
+     * @param int|null    $rings   when it began to ring, after it was dialled; null where it did not come to that
      */
-    public function __construct(public RingPhone $phone, public int $from, public int $until, public string $outcome, public ?int $askedAt = null, public ?string $line = null, public string $dials = '')
+    public function __construct(public RingPhone $phone, public int $from, public int $until, public string $outcome, public ?int $askedAt = null, public ?string $line = null, public string $dials = '', public ?int $rings = null)
     {
     }
 
     public function later(int $seconds): self
     {
-        return 0 === $seconds ? $this : new self($this->phone, $this->from + $seconds, $this->until + $seconds, $this->outcome, null === $this->askedAt ? null : $this->askedAt + $seconds, $this->line, $this->dials);
+        $later = static fn (?int $second): ?int => null === $second ? null : $second + $seconds;
+
+        return 0 === $seconds ? $this : new self($this->phone, $this->from + $seconds, $this->until + $seconds, $this->outcome, $later($this->askedAt), $this->line, $this->dials, $later($this->rings));
+    }
+
+    /** Seconds of ringing, being asked among them. */
+    public function seconds(): int
+    {
+        return null === $this->rings ? 0 : $this->until - $this->rings;
     }
 
     /** @return array<string, mixed> */
     public function toJson(): array
     {
         return [
-            'phone' => $this->phone->id, 'person' => $this->phone->person, 'label' => $this->phone->label, 'type' => $this->phone->type,
-            'from' => $this->from, 'until' => $this->until, 'outcome' => $this->outcome,
-            'askedAt' => $this->askedAt, 'ownMailbox' => $this->phone->ownMailbox,
-            'line' => $this->line, 'dials' => $this->dials, 'shows' => $this->phone->shows,
+            'phone' => $this->phone->id, 'person' => $this->phone->person, 'label' => $this->phone->label, 'type' => $this->phone->type->value,
+            'from' => $this->from, 'rings' => $this->rings, 'until' => $this->until, 'outcome' => $this->outcome,
+            'askedAt' => $this->askedAt, 'ownMailbox' => $this->phone->outside?->mailbox,
+            'line' => $this->line, 'dials' => $this->dials, 'shows' => $this->phone->outside?->shows,
         ];
     }
 }

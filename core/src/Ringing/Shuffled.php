@@ -7,15 +7,19 @@ namespace Meandros\Core\Ringing;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** Any order, the same for the same seed. */
+/** Any order, the same for the same seed: whoever is missing leaves that of the others as it is. */
 final readonly class Shuffled implements Order
 {
-    public function __construct(private int $seed)
+    /** @param list<string> $team everybody in the team, also those who are off now */
+    public function __construct(private array $team, private int $seed)
     {
     }
 
     public function of(array $members): array
     {
-        return (new Randomizer(new Mt19937($this->seed)))->shuffleArray($members);
+        $turns = array_flip((new Randomizer(new Mt19937($this->seed)))->shuffleArray($this->team));
+        usort($members, static fn (RingMember $a, RingMember $b): int => $turns[$a->who] <=> $turns[$b->who]);
+
+        return $members;
     }
 }

@@ -14,17 +14,18 @@ final class TeamPattern
 {
     public static function of(Team $team, Earlier $earlier): Pattern
     {
-        $inTurn = static fn (Order $order): Pattern => new OneAfterTheOther($team->memberSeconds, $order);
+        $everybody = array_map(static fn (TeamMember $member): string => $member->who->text(), $team->members);
+        $inTurn = static fn (Order $order): Pattern => new InTurn($team->memberSeconds, $order);
 
         return match ($team->pattern) {
-            // A team that is paged does not ring; as part of a stage it rings all at once.
-            RingPattern::AllAtOnce, RingPattern::Paging => new AllAtOnce(),
+            RingPattern::AllAtOnce => new AllAtOnce(),
             RingPattern::OneAfterTheOther => $inTurn(new TeamOrder()),
-            RingPattern::Rotating => $inTurn(new Rotating(array_map(static fn (TeamMember $member): string => $member->who, $team->members), $earlier->lastOf($team->id()))),
+            RingPattern::Rotating => $inTurn(new Rotating($everybody, $earlier->lastOf($team->id()))),
             RingPattern::LongestIdle => $inTurn(new ByFigure(static fn (string $who): int => -$earlier->idleSeconds($who))),
             RingPattern::FewestCalls => $inTurn(new ByFigure($earlier->calls(...))),
-            RingPattern::Random => $inTurn(new Shuffled($earlier->seed)),
+            RingPattern::Random => $inTurn(new Shuffled($everybody, $earlier->seed)),
             RingPattern::Widening => new Widening($team->widenSeconds),
+            RingPattern::Paging => new Paging($team->id()),
         };
     }
 }

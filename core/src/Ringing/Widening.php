@@ -11,17 +11,11 @@ final readonly class Widening implements Pattern
     {
     }
 
-    public function alerts(array $members, int $seconds, \Closure $silentAfter): array
+    public function begin(RingSimulation $ringing, array $members, int $from, int $until, Group $group): void
     {
-        $alerts = [];
         foreach ($members as $member) {
-            $from = ($member->tier - 1) * $this->widenSeconds;
-            $until = min($seconds, null === $member->seconds ? $seconds : $from + $member->seconds);
-            if ($from < $until) {
-                array_push($alerts, ...$member->alerts($from, $until, $silentAfter));
-            }
+            $joins = $from + ($member->tier - 1) * $this->widenSeconds;
+            $ringing->member($member, $joins, null === $member->seconds ? $until : min($until, $joins + $member->seconds), $group);
         }
-
-        return $alerts;
     }
 }

@@ -4,19 +4,22 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing;
 
+use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Hours;
-use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Language;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\MessageStep;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Plan\Target;
 
 /**
  * Where a dialled number enters the plan. A number that points straight at a person, a team or a mailbox is the
@@ -30,47 +33,49 @@ final readonly class Entry
         public string $element,
         public string $label,
         public string $language,
-        public ?string $target,
-        public ?string $journey,
+        public ?string $site,
+        public ?Target $target,
         public StepList $steps,
     ) {
     }
 
-    /** @throws InvalidData */
+    /** @throws InvalidData when nothing of the plan is reached by it */
     public static function find(Plan $plan, string $dialled): self
     {
-        foreach ($plan->mentioning($dialled) as $element) {
-            if ($element instanceof Number && $element->number === $dialled) {
-                $journey = $plan->get(Journey::class, $element->target)?->id();
+        $element = $plan->dialled($dialled);
 
-                return new self($element->id(), $element->name(), $element->language, $element->target, $journey, self::direct($plan, $element->target));
-            }
-            if ($element instanceof Person && '' !== $dialled && $element->extension === $dialled) {
-                $language = $plan->get(Site::class, $element->site)->language ?? 'en';
-
-                return new self($element->id(), $element->name(), $language, $element->id(), null, self::direct($plan, $element->id()));
-            }
-            if ($element instanceof Hours && null !== $element->code($dialled)) {
-                $language = $plan->get(Site::class, $element->site)->language ?? 'en';
-
-                return new self($element->id(), $element->name(), $language, null, null, new StepList([]));
-            }
-        }
-
-        throw InvalidData::at('/to', \sprintf('%s is not a number of this plan.', PhoneNumber::international($dialled)), 'Choose one of its numbers, or add this one.');
+        return match (true) {
+            $element instanceof Number => new self($element->id(), $element->name(), $element->language, $element->site, $element->target, self::direct($plan, $element->target)),
+            $element instanceof Person => self::inside($plan, $element, $element->site, Target::element($element->id())),
+            $element instanceof Hours => self::inside($plan, $element, $element->site, null),
+            default => throw InvalidData::at('/to', \sprintf('%s is not a number of this plan.', PhoneNumber::international($dialled)), 'Choose one of its numbers, or add this one.'),
+        };
     }
 
-    /** The steps behind a target that is not a journey. */
-    private static function direct(Plan $plan, ?string $target): StepList
+    /** An extension or a code: dialled inside, in the language of its site. */
+    private static function inside(Plan $plan, Element $element, string $site, ?Target $target): self
     {
-        $element = $plan->find($target);
-        $mailbox = $element instanceof Person ? $element->mailbox : null;
+        return new self($element->id(), $element->name(), $plan->get(Site::class, $site)->language ?? Language::DEFAULT, $site, $target, self::direct($plan, $target));
+    }
+
+    public function by(Caller $caller): Arrival
+    {
+        return new Arrival($this->element, $this->label, $this->language, $this->site, $caller);
+    }
+
+    /**
+     * The steps behind a target that is not a journey. A rule that passes a call back passes it on to the mailbox: there
+     * is nowhere else that a direct call came from.
+     */
+    private static function direct(Plan $plan, ?Target $target): StepList
+    {
+        $element = $plan->find($target?->element);
+        $mailbox = $element instanceof Person && null !== $element->mailbox ? [new MessageStep('message', $element->mailbox)] : [];
 
         return new StepList(match (true) {
-            $element instanceof Person && [] !== $element->rules => [new RingStep('ring', $target, self::RING_SECONDS, handOver: true)],
-            $element instanceof Person && null !== $mailbox => [new RingStep('ring', $target, self::RING_SECONDS), new MessageStep('message', $mailbox)],
-            $element instanceof Person, $element instanceof Team => [new RingStep('ring', $target, self::RING_SECONDS)],
-            $element instanceof Mailbox => [new MessageStep('message', $target)],
+            $element instanceof Person => [new RingStep('ring', $target, self::RING_SECONDS, handOver: [] !== $element->rules), ...$mailbox],
+            $element instanceof Team => [new RingStep('ring', $target, self::RING_SECONDS)],
+            $element instanceof Mailbox => [new MessageStep('message', $element->id())],
             default => [],
         });
     }

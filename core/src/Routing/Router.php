@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Outside\Lines;
@@ -19,6 +20,7 @@ use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Routing\Happening\CodeDialled;
+use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Dialled;
 use Meandros\Core\Routing\Happening\Over;
 use Meandros\Core\Time\Override;
@@ -39,36 +41,29 @@ final class Router
     public function trace(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState()): Trace
     {
         $entry = Entry::find($plan, $call->dialled);
-        $walk = $this->walk($plan, $call, $assumptions, $live, $entry->label, $entry->language);
+        $walk = $this->walk($plan, $call, $assumptions, $live, $entry->by($call->caller));
         $hours = $plan->get(Hours::class, $entry->element);
         $code = $hours?->code($call->dialled);
         if (null !== $hours && null !== $code) {
             return self::dialCode($walk, $hours, $code);
         }
         $walk->note(new Dialled($entry->element, $entry->target));
-        $onward = null === $entry->journey ? Onward::next() : Onward::to($entry->journey);
         try {
-            if ([] !== $entry->steps->steps) {
-                $onward = $this->walkList($walk, $entry->element, $entry->steps);
-            }
-            while (null !== $onward->journey) {
-                $journey = $plan->get(Journey::class, $onward->journey);
-                $onward = null === $journey ? Onward::next() : $this->walkList($walk, $journey->id(), $journey->steps);
-            }
-            $ending = $onward->ending ?? new Ending(EndingKind::RanOut);
+            $ending = $this->come($walk, $entry)->ending ?? new Ending(EndingKind::RanOut);
             $walk->note(new Over($ending, $walk->lastStep()));
         } catch (CallOver $over) {
             $ending = $over->ending;
-            $walk->note($this->limit($walk, $ending));
+            $walk->note(self::cut($walk, $over));
         }
 
         return $walk->trace($ending);
     }
 
     /** What a ring step alone would do to a call that comes to it at once: for looking at a person, a team or a step by itself. */
-    public function ringing(Plan $plan, RingStep $step, TrialCall $call, Assumptions $assumptions, LiveState $live, string $language): Trace
+    public function ringing(Plan $plan, RingStep $step, TrialCall $call, Assumptions $assumptions, LiveState $live): Trace
     {
-        $walk = $this->walk($plan, $call, $assumptions, $live, '', $language);
+        $entry = Entry::find($plan, $call->dialled);
+        $walk = $this->walk($plan, $call, $assumptions, $live, new Arrival($entry->element, '', $entry->language, $entry->site, $call->caller));
         $walk->enter('', $step->id());
         try {
             $ending = $this->walkers->take($step, $walk)->ending ?? new Ending(EndingKind::RanOut);
@@ -79,12 +74,35 @@ final class Router
         return $walk->trace($ending);
     }
 
-    private function walk(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live, string $label, string $language): Walk
+    private function walk(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live, Arrival $arrival): Walk
     {
         $hours = $this->hoursOf($plan, $assumptions->withoutOverrides ? [] : $live->overrides);
-        $this->lines = $this->lines?->isOf($plan) ? $this->lines : new Lines($plan);
+        $this->lines = true === $this->lines?->isOf($plan) ? $this->lines : new Lines($plan);
 
-        return new Walk($plan, $call, $assumptions, $hours, $label, $language, $live->statuses, $this->lines);
+        return new Walk($plan, $call, $assumptions, $hours, $arrival, $live->statuses, $this->lines, $this->comeBackIn(...));
+    }
+
+    /** @throws CallOver */
+    private function come(Walk $walk, Entry $entry): Onward
+    {
+        $journey = $walk->plan->get(Journey::class, $entry->target?->element);
+        $onward = null === $journey ? $this->walkList($walk, $entry->element, $entry->steps) : Onward::to($journey->id());
+        while (null !== $onward->journey) {
+            $journey = $walk->plan->get(Journey::class, $onward->journey);
+            $onward = null === $journey ? Onward::next() : $this->walkList($walk, $journey->id(), $journey->steps);
+        }
+
+        return $onward;
+    }
+
+    /** @throws CallOver */
+    private function comeBackIn(Walk $walk, string $number): Onward
+    {
+        $entry = Entry::find($walk->plan, $number);
+        $walk->arriveBy($entry->by(Caller::inside()));
+        $walk->note(new ComesBackIn($entry->element));
+
+        return $this->come($walk, $entry);
     }
 
     private function walkList(Walk $walk, string $journey, StepList $list): Onward
@@ -105,7 +123,7 @@ final class Router
         $since = $walk->second();
         try {
             $onward = $this->walkers->take($step, $walk);
-        } catch (CallOver $over) {
+        } catch (CallOver|TimeUp $over) {
             $walk->leave($since, null, false);
             throw $over;
         }
@@ -136,14 +154,12 @@ final class Router
         return $this->hours;
     }
 
-    private function limit(Walk $walk, Ending $ending): Over
+    private static function cut(Walk $walk, CallOver $over): Over
     {
-        if (EndingKind::CallerGaveUp === $ending->kind) {
-            return new Over($ending, $walk->lastStep(), $walk->second(), 'seconds');
-        }
-
-        return $walk->stepsTaken() >= Walk::MOST_STEPS
-            ? new Over($ending, $walk->lastStep(), Walk::MOST_STEPS, 'steps')
-            : new Over($ending, $walk->lastStep(), Walk::MOST_SECONDS, 'seconds');
+        return new Over($over->ending, $walk->lastStep(), $over->stop, match ($over->stop) {
+            Stop::Steps => Walk::MOST_REPEATS,
+            Stop::Seconds, null => $walk->second(),
+            Stop::People, Stop::Number => null,
+        });
     }
 }

@@ -6,7 +6,6 @@ namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Ringing\Rung;
-use Meandros\Core\Routing\Happening\HoursRead;
 
 /** What happens to a trial call, and for how long a call would fare the same. */
 final readonly class Trace
@@ -35,10 +34,14 @@ final readonly class Trace
     /** Equal for two traces exactly when the caller and everybody who could answer notice no difference. */
     public function signature(): string
     {
-        return serialize([
-            array_map(static fn (Visit $visit): array => [$visit->journey, $visit->step, $visit->from, $visit->until, $visit->exitTaken ? $visit->exit : null], $this->visits),
-            array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung),
-            array_map(static fn (Event $event): array => $event->happening instanceof HoursRead ? [] : [$event->second, $event->happening->what()], $this->events),
-        ]);
+        $noticed = [];
+        foreach ($this->events as $event) {
+            $what = $event->happening->noticed();
+            if ([] !== $what) {
+                $noticed[] = [$event->second, $event->happening->kind(), $what];
+            }
+        }
+
+        return serialize([$this->label, $this->seconds, $noticed, array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung)]);
     }
 }

@@ -6,6 +6,7 @@ namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Live\LiveStatus;
 use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Prompt;
@@ -15,12 +16,14 @@ use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
+use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Time\Reading;
 
 /** A call on its way: its clock, where it is, and what has happened to it so far. */
 final class Walk
 {
-    public const MOST_STEPS = 250;
+    /** Steps that it may come to again; those that it comes to for the first time are not counted. */
+    public const MOST_REPEATS = 250;
     public const MOST_SECONDS = 14400;
 
     private int $second = 0;
@@ -29,6 +32,10 @@ final class Walk
     private ?string $step = null;
     private ?int $holdsSince = null;
     private ?int $holdsUntil = null;
+    /** @var array<string, true> steps that it came to */
+    private array $seen = [];
+    private int $repeats = 0;
+    private int $timesDialled = 0;
     /** @var list<Event> */
     private array $events = [];
     /** @var list<Visit> */
@@ -37,18 +44,26 @@ final class Walk
     private array $rung = [];
     /** @var array<string, int> seconds for which phones rang, by phone */
     private array $rungSeconds = [];
+    /** @var non-empty-list<Arrival> how it came in, each time that it did */
+    private array $arrivals;
+    /** @var list<int|null> the second at which each call within the call is given up; null once it is answered */
+    private array $legs = [];
 
-    /** @param array<string, Status> $statuses live, by person */
+    /**
+     * @param array<string, LiveStatus>      $statuses live, by person
+     * @param \Closure(self, string): Onward $arrive   lets it come in by one of our numbers, in E.164
+     */
     public function __construct(
         public readonly Plan $plan,
         public readonly TrialCall $call,
         public readonly Assumptions $assumptions,
         private readonly PlanHours $hours,
-        public readonly string $label,
-        public readonly string $language,
-        private readonly array $statuses = [],
-        public readonly ?Lines $lines = null,
+        Arrival $arrival,
+        private readonly array $statuses,
+        public readonly Lines $lines,
+        private readonly \Closure $arrive,
     ) {
+        $this->arrivals = [$arrival];
     }
 
     /** Seconds since the call began. */
@@ -57,18 +72,74 @@ final class Walk
         return $this->second;
     }
 
+    /** How it came in. */
+    public function arrival(): Arrival
+    {
+        return $this->arrivals[\count($this->arrivals) - 1];
+    }
+
+    /**
+     * Lets it come in by one of our own numbers, as a call from inside.
+     *
+     * @param int|null $seconds after which it is given up if nothing has answered it; null for never
+     *
+     * @return Onward|null null where it was given up
+     *
+     * @throws CallOver when it came in by that number already
+     */
+    public function comeBackIn(string $number, ?int $seconds): ?Onward
+    {
+        $leg = \count($this->legs);
+        $this->legs[] = null === $seconds ? null : $this->second + $seconds;
+        $before = $this->arrivals;
+        [$journey, $step] = [$this->journey, $this->step];
+        try {
+            $onward = ($this->arrive)($this, $number);
+        } catch (TimeUp $up) {
+            $onward = $up->leg === $leg ? null : throw $up;
+        }
+        if (null === $onward?->ending) {
+            // It goes on from where it was.
+            [$this->arrivals, $this->journey, $this->step] = [$before, $journey, $step];
+        }
+        $wasAnswered = null === $this->legs[$leg] && null !== $seconds;
+        $this->legs = \array_slice($this->legs, 0, $leg);
+
+        return null === $onward?->ending && $wasAnswered ? Onward::end(new Ending(EndingKind::RanOut)) : $onward;
+    }
+
+    /** @throws CallOver when it came in so already */
+    public function arriveBy(Arrival $arrival): void
+    {
+        foreach ($this->arrivals as $earlier) {
+            if ($earlier->element === $arrival->element) {
+                throw CallOver::stopped(Stop::Number);
+            }
+        }
+        $this->arrivals[] = $arrival;
+    }
+
+    /** The caller hears something: whoever called one of our numbers is through. */
+    public function answer(): void
+    {
+        $this->legs = array_map(static fn (): ?int => null, $this->legs);
+    }
+
     public function lastStep(): ?string
     {
         return $this->step;
     }
 
+    /** @throws CallOver */
     public function enter(string $journey, string $step): void
     {
         $this->journey = $journey;
         $this->step = $step;
-        if (\count($this->visits) >= self::MOST_STEPS) {
-            throw new CallOver(new Ending(EndingKind::LoopStopped));
+        $place = $journey.'/'.$step;
+        if (isset($this->seen[$place]) && ++$this->repeats >= self::MOST_REPEATS) {
+            throw CallOver::stopped(Stop::Steps);
         }
+        $this->seen[$place] = true;
     }
 
     public function leave(int $since, ?string $exit, bool $exitTaken): void
@@ -81,34 +152,71 @@ final class Walk
         $this->events[] = new Event($second ?? $this->second, $this->journey, $this->step, $happening);
     }
 
-    /** @throws CallOver when the caller gives up, or the call has lasted too long */
+    /**
+     * @throws CallOver when the caller gives up, or the call has lasted too long
+     * @throws TimeUp   when a call to one of our own numbers is given up
+     */
     public function pass(int $seconds): void
     {
-        $left = $this->secondsLeft();
-        if (null !== $left && $seconds >= $left) {
-            $this->second += $left;
-            throw new CallOver(new Ending(EndingKind::CallerGaveUp));
+        $until = $this->second + $seconds;
+        $patience = $this->assumptions->patienceSeconds ?? \PHP_INT_MAX;
+        $leg = $this->firstLeg();
+        $legEnds = null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg];
+        $this->second = min($until, $patience, $legEnds, self::MOST_SECONDS);
+        // Whoever gives up in the second in which something happens is gone before it does.
+        if ($patience === $this->second) {
+            throw CallOver::givenUp();
         }
-        $this->second += $seconds;
-        if ($this->second > self::MOST_SECONDS) {
-            throw new CallOver(new Ending(EndingKind::LoopStopped));
+        if (self::MOST_SECONDS === $this->second) {
+            throw CallOver::stopped(Stop::Seconds);
+        }
+        if (null !== $leg && $legEnds === $this->second) {
+            throw new TimeUp($leg);
         }
     }
 
-    /** @return int|null seconds until the caller gives up; null when they never do */
-    public function secondsLeft(): ?int
+    /** @return int seconds until the caller gives up, or something else ends what goes on */
+    public function secondsLeft(): int
     {
-        $patience = $this->assumptions->patienceSeconds;
+        $leg = $this->firstLeg();
 
-        return null === $patience ? null : max(0, $patience - $this->second);
+        return max(0, min($this->assumptions->patienceSeconds ?? \PHP_INT_MAX, null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg], self::MOST_SECONDS) - $this->second);
+    }
+
+    /** Which of the calls within the call is given up first; the outer one where two are at the same second. */
+    private function firstLeg(): ?int
+    {
+        $ends = array_filter($this->legs, static fn (?int $end): bool => null !== $end);
+        asort($ends);
+
+        return array_key_first($ends);
     }
 
     /** The language that the prompt is heard in, and for how many seconds. */
     public function hear(?Prompt $prompt): Heard
     {
-        $language = $prompt?->languageFor($this->language) ?? $this->language;
+        $wanted = $this->arrival()->language;
+        $language = $prompt?->languageFor($wanted) ?? $wanted;
 
         return new Heard($prompt?->id(), $language, $prompt?->seconds($language) ?? 0);
+    }
+
+    /**
+     * Lets the caller hear a prompt. Where they do not hear its end, what they heard is noted.
+     *
+     * @throws CallOver
+     * @throws TimeUp
+     */
+    public function listen(Heard $heard): void
+    {
+        $this->answer();
+        $start = $this->second;
+        try {
+            $this->pass($heard->seconds);
+        } catch (CallOver $over) {
+            $this->note(Said::partly($heard, $this->arrival()->language, $this->second - $start), $start);
+            throw $over;
+        }
     }
 
     /** The next key that the caller presses, if any is left. */
@@ -154,12 +262,16 @@ final class Walk
         $this->note(new HoursRead($hours?->id(), $reading, null === $hours ? 'UTC' : $this->hours->zone($hours), $hasExit));
     }
 
-    /** @param list<Rung> $rung in seconds since the call began */
-    public function rang(array $rung): void
+    /**
+     * @param list<Rung> $rung    in seconds since the call began
+     * @param bool       $dialled whether any phone was dialled
+     */
+    public function rang(array $rung, bool $dialled): void
     {
+        $this->timesDialled += $dialled ? 1 : 0;
         array_push($this->rung, ...$rung);
         foreach ($rung as $one) {
-            $this->rungSeconds[$one->phone->id] = ($this->rungSeconds[$one->phone->id] ?? 0) + $one->until - $one->from;
+            $this->rungSeconds[$one->phone->id] = ($this->rungSeconds[$one->phone->id] ?? 0) + $one->seconds();
         }
     }
 
@@ -169,18 +281,43 @@ final class Walk
         return $this->rungSeconds;
     }
 
-    public function statusOf(string $person): Status
+    /** How many times phones were dialled. */
+    public function timesDialled(): int
     {
-        return $this->assumptions->statuses[$person] ?? $this->statuses[$person] ?? Status::Available;
+        return $this->timesDialled;
     }
 
-    public function stepsTaken(): int
+    /** The status of somebody at this second; narrows the stretch in which the trace holds to its end. */
+    public function statusOf(string $person): Status
     {
-        return \count($this->visits);
+        $assumed = $this->assumptions->statuses[$person] ?? null;
+        $live = $this->statuses[$person] ?? null;
+        if (null !== $assumed || null === $live) {
+            return $assumed ?? Status::Available;
+        }
+
+        return null !== $live->until && $this->hasPassed($live->until) ? Status::Available : $live->status;
+    }
+
+    /** @return array<string, int> channels of outside lines that are taken, by line: by other calls, and by this one if it came in by a line */
+    public function channelsInUse(): array
+    {
+        $inUse = $this->assumptions->channelsTaken;
+        $came = $this->arrivals[0];
+        if (null !== $came->site && !$came->caller->isExtension()) {
+            foreach ($this->lines->of($came->site) as $line) {
+                if (($inUse[$line->id()] ?? 0) < $line->channels) {
+                    $inUse[$line->id()] = 1 + ($inUse[$line->id()] ?? 0);
+                    break;
+                }
+            }
+        }
+
+        return $inUse;
     }
 
     public function trace(Ending $ending): Trace
     {
-        return new Trace($this->call, $this->events, $this->visits, $this->rung, $ending, $this->second, $this->label, $this->language, $this->holdsSince, $this->holdsUntil);
+        return new Trace($this->call, $this->events, $this->visits, $this->rung, $ending, $this->second, $this->arrival()->label, $this->arrival()->language, $this->holdsSince, $this->holdsUntil);
     }
 }

@@ -11,15 +11,19 @@ final class CivilDate
 {
     public const SECONDS_PER_DAY = 86400;
 
-    /** @return int|null days since 1970-01-01, or null when the text is not an existing date written YYYY-MM-DD */
+    /** Years in which dates are taken: those of telephony, and as far ahead as holidays are known by rule. */
+    public const FIRST_YEAR = 1900;
+    public const LAST_YEAR = 2500;
+
+    /** @return int|null days since 1970-01-01, or null when the text is not an existing date of those years, written YYYY-MM-DD */
     public static function parse(string $text): ?int
     {
-        if (1 !== preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $text, $part)
-            || !checkdate((int) $part[2], (int) $part[3], (int) $part[1])) {
+        if (1 !== preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $text, $part)) {
             return null;
         }
+        [$year, $month, $day] = [(int) $part[1], (int) $part[2], (int) $part[3]];
 
-        return intdiv((int) gmmktime(0, 0, 0, (int) $part[2], (int) $part[3], (int) $part[1]), self::SECONDS_PER_DAY);
+        return $year >= self::FIRST_YEAR && $year <= self::LAST_YEAR && checkdate($month, $day, $year) ? self::of($year, $month, $day) : null;
     }
 
     public static function format(int $day): string
@@ -27,10 +31,20 @@ final class CivilDate
         return gmdate('Y-m-d', $day * self::SECONDS_PER_DAY);
     }
 
-    /** @return int days since 1970-01-01 of a date that exists */
+    /**
+     * Years are counted from March, so that the leap day is the last.
+     *
+     * @param int $month 1 to 12; others lie in the years beside it
+     *
+     * @return int days since 1970-01-01
+     */
     public static function of(int $year, int $month, int $day): int
     {
-        return intdiv((int) gmmktime(0, 0, 0, $month, $day, $year), self::SECONDS_PER_DAY);
+        $months = 12 * $year + $month - 3;
+        $march = intdiv($months, 12);
+        $century = intdiv($march, 100);
+
+        return 365 * $march + intdiv($march, 4) - $century + intdiv($century, 4) + intdiv(153 * ($months % 12) + 2, 5) + $day - 719469;
     }
 
     public static function year(int $day): int

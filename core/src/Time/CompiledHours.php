@@ -51,6 +51,30 @@ final readonly class CompiledHours
         );
     }
 
+    /** @return int|null the first instant from $at on with another state */
+    public function nextOther(string $state, int $at): ?int
+    {
+        for ($i = $this->stretchAt($at); isset($this->starts[$i]); ++$i) {
+            if ($this->states[$i] !== $state) {
+                return max($at, $this->starts[$i]);
+            }
+        }
+
+        return null;
+    }
+
+    /** @return int|null the first instant after the last one before $at with another state */
+    public function lastOther(string $state, int $at): ?int
+    {
+        for ($i = $this->stretchAt($at - 1); $i >= 0; --$i) {
+            if ($this->states[$i] !== $state) {
+                return min($at, $this->starts[$i + 1] ?? $this->until);
+            }
+        }
+
+        return null;
+    }
+
     /** @param non-empty-list<int> $starts */
     private static function search(array $starts, int $instant): int
     {

@@ -5,17 +5,24 @@ declare(strict_types=1);
 namespace Meandros\Core\Time;
 
 /**
- * Answers "which state, until when, and why" for any instant, compiling ranges as they are needed and widening them
- * until the neighbouring changes are seen.
+ * Answers "which state, until when, and why" for any instant.
+ *
+ * Time is cut into blocks at fixed places, which are compiled when they are first wanted. A neighbouring change is
+ * looked for in longer and longer blocks, so that what is answered does not depend on what was asked before.
  */
 final class HoursBook
 {
     private const DAY = 86400;
-    private const FIRST_DAYS = 8;
-    /** A change further away than this is reported as none. */
-    private const HORIZON_DAYS = 800;
+    /** Lengths of blocks; each divides the next, and those of a length follow one another from 1970-01-01 UTC. */
+    private const BLOCK_DAYS = [16, 128, 1024, 4096];
+    /** Looked through before longer ones are. */
+    private const BLOCKS_OF_A_LENGTH = 2;
+    /** A change further away than eleven years is told as none: 29 February, the rarest date, comes at least every eight. */
+    private const HORIZON = 4018 * self::DAY;
+    private const MOST_KEPT = 256;
 
-    private ?CompiledHours $compiled = null;
+    /** @var array<string, CompiledHours> by length and place */
+    private array $blocks = [];
 
     public function __construct(private readonly Timetable $hours)
     {
@@ -23,22 +30,62 @@ final class HoursBook
 
     public function read(int $instant): Reading
     {
-        for ($days = self::FIRST_DAYS;; $days *= 5) {
-            if (null !== $this->compiled && $this->compiled->covers($instant)) {
-                $reading = $this->compiled->readingAt($instant);
-                if (self::settles($reading, $this->compiled, $instant)) {
-                    return $reading;
-                }
-            }
-            $this->compiled = HoursCompiler::compile($this->hours, $instant - $days * self::DAY, $instant + $days * self::DAY);
+        $block = $this->block(0, $instant);
+        $reading = $block->readingAt($instant);
+        if ($this->hours->isSteady()) {
+            return new Reading($reading->state, $reading->decision, null, null);
         }
+        $since = $reading->since ?? $this->since($reading->state, $block->from, $instant);
+        $until = $reading->until ?? $this->until($reading->state, $block->until, $instant);
+
+        return new Reading($reading->state, $reading->decision, $since, $until);
     }
 
-    private static function settles(Reading $reading, CompiledHours $compiled, int $instant): bool
+    /** The first instant from $at on with another state. */
+    private function until(string $state, int $at, int $instant): ?int
     {
-        $reach = self::HORIZON_DAYS * self::DAY;
+        for ($i = 0; $at < $instant + self::HORIZON; ++$i) {
+            $block = $this->block(self::level($i), $at);
+            $change = $block->nextOther($state, $at);
+            if (null !== $change) {
+                return $change < $instant + self::HORIZON ? $change : null;
+            }
+            $at = $block->until;
+        }
 
-        return (null !== $reading->since || $compiled->from <= $instant - $reach)
-            && (null !== $reading->until || $compiled->until >= $instant + $reach);
+        return null;
+    }
+
+    /** The instant before $at from which on the state has held. */
+    private function since(string $state, int $at, int $instant): ?int
+    {
+        for ($i = 0; $at > $instant - self::HORIZON; ++$i) {
+            $block = $this->block(self::level($i), $at - 1);
+            $change = $block->lastOther($state, $at);
+            if (null !== $change) {
+                return $change > $instant - self::HORIZON ? $change : null;
+            }
+            $at = $block->from;
+        }
+
+        return null;
+    }
+
+    /** @param int $i how many blocks were looked through */
+    private static function level(int $i): int
+    {
+        return min(intdiv($i, self::BLOCKS_OF_A_LENGTH), \count(self::BLOCK_DAYS) - 1);
+    }
+
+    private function block(int $level, int $instant): CompiledHours
+    {
+        $length = self::BLOCK_DAYS[$level] * self::DAY;
+        $from = (int) floor($instant / $length) * $length;
+        $block = $this->blocks[$level.' '.$from] ??= HoursCompiler::compile($this->hours, $from, $from + $length);
+        if (\count($this->blocks) > self::MOST_KEPT) {
+            array_shift($this->blocks);
+        }
+
+        return $block;
     }
 }

@@ -14,21 +14,21 @@ use Meandros\Core\Time\Layer\WeekLayer;
  * Compiles a timetable to transitions over a range of instants.
  *
  * Each local day is cut into pieces; a piece takes the state of the strongest span that covers it: special days over
- * holidays over the week; a day's own bands over those that run in from the day before. Overrides, which know
- * instants and no days, are laid over the result.
+ * holidays over the week; within a layer a date's own spans over those that run in from the date before, and both over
+ * what holds on the whole date. Overrides, which know instants and no days, are laid over the result.
  */
 final class HoursCompiler
 {
     /** @var array<string, list<array{int, string, Decision}>> pieces of ordinary days, in seconds since midnight */
     private array $ordinaryDays = [];
     private readonly WeekLayer $week;
-    /** @var list<Layer> the weakest first */
-    private readonly array $layers;
+    /** @var list<Layer> the weakest first; the week before them all */
+    private readonly array $stronger;
 
     private function __construct(private readonly Timetable $hours, private readonly Zone $zone)
     {
         $this->week = new WeekLayer($hours);
-        $this->layers = [new HolidayLayer($hours->calendars), new SpecialDayLayer($hours->specialDays, $hours->defaultState)];
+        $this->stronger = [new HolidayLayer($hours->calendars), new SpecialDayLayer($hours->specialDays, $hours->defaultState)];
     }
 
     public static function compile(Timetable $hours, int $from, int $until): CompiledHours
@@ -40,21 +40,56 @@ final class HoursCompiler
     {
         $first = CivilDate::ofLocalSecond($this->zone->localOf($from));
         $last = CivilDate::ofLocalSecond($this->zone->localOf($until - 1));
-        $dayStart = $begin = $this->zone->instantOf($first * CivilDate::SECONDS_PER_DAY);
-        $pieces = [];
-        for ($day = $first; $day <= $last; ++$day) {
-            $dayEnd = $this->zone->instantOf(($day + 1) * CivilDate::SECONDS_PER_DAY);
-            // Where a zone skips a whole date, that date has no pieces.
-            if ($dayStart < $dayEnd) {
-                array_push($pieces, ...$this->pieces($day, $dayStart, $dayEnd));
-            }
-            $dayStart = $dayEnd;
-        }
+        $begin = $this->zone->midnightOf($first);
+        $end = $this->zone->midnightOf($last + 1);
+        $pieces = $this->isForced($begin, $end) ? [] : $this->timetable($first, $last);
         foreach ($this->hours->overrides as $override) {
-            $pieces = $this->overridden($pieces, $override, $begin, $dayStart);
+            $pieces = $this->overridden($pieces, $override, $begin, $end);
         }
 
-        return $this->joined($pieces, $begin, $dayStart);
+        return $this->joined($pieces, $begin, $end);
+    }
+
+    /** Whether one override holds throughout, so that nothing else has a say. */
+    private function isForced(int $begin, int $end): bool
+    {
+        foreach ($this->hours->overrides as $override) {
+            if ($override->from <= $begin && (null === $override->until || $override->until >= $end)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<array{int, string, Decision}> pieces as nobody forced them: first instant, state, decision */
+    private function timetable(int $first, int $last): array
+    {
+        $pieces = [];
+        // Where a zone skips a whole date, that date has no pieces, and nothing of it runs on into the next.
+        [$before, $beforeStart] = $this->dateBefore($first);
+        $start = $this->zone->midnightOf($first);
+        for ($day = $first; $day <= $last; ++$day) {
+            $end = $this->zone->midnightOf($day + 1);
+            if ($start < $end) {
+                array_push($pieces, ...$this->pieces($before, $day, $beforeStart, $start, $end));
+                [$before, $beforeStart] = [$day, $start];
+            }
+            $start = $end;
+        }
+
+        return $pieces;
+    }
+
+    /** @return array{int, int} the last date before a day that the zone has, and its first instant */
+    private function dateBefore(int $day): array
+    {
+        $end = $this->zone->midnightOf($day);
+        do {
+            $start = $this->zone->midnightOf(--$day);
+        } while ($start === $end);
+
+        return [$day, $start];
     }
 
     /** @param list<array{int, string, Decision}> $pieces */
@@ -77,57 +112,94 @@ final class HoursCompiler
         return new CompiledHours($begin, $end, $starts, $states, $decisionStarts, $decisions);
     }
 
-    /** @return list<array{int, string, Decision}> pieces of the local day: first instant, state, decision */
-    private function pieces(int $day, int $dayStart, int $dayEnd): array
+    /** @return list<array{int, string, Decision}> pieces of the local day, which begins at $start and ends at $end */
+    private function pieces(int $before, int $day, int $beforeStart, int $start, int $end): array
     {
-        $over = [];
-        $spills = true;
-        foreach ($this->layers as $layer) {
-            array_push($over, ...$layer->spansOn($day));
-            $spills = $spills && !$layer->holdsMidnightAfter($day - 1);
+        $isOrdinary = $before === $day - 1 && null !== $this->zone->steadyOffset($beforeStart - 1, $end + 1);
+        $runsOn = true;
+        foreach ($this->stronger as $layer) {
+            $isOrdinary = $isOrdinary && null === $layer->ground($day) && [] === $layer->spans($day) && [] === $layer->spans($before);
+            $runsOn = $runsOn && !$layer->holdsMidnight($before, $day);
         }
-        if ([] !== $over || null === $this->zone->steadyOffset($dayStart - 1, $dayEnd + 1)) {
-            $midnight = $day * CivilDate::SECONDS_PER_DAY;
-
-            return self::cut([...$this->week->spansOn($day, $spills), ...$over], $dayStart, $dayEnd, fn (int $second): int => $this->zone->instantOf($midnight + $second));
+        if (!$isOrdinary) {
+            return self::cut($this->placed($before, $day, $this->zone->instantOf(...), $this->zone->midnightOf(...)), $start, $end);
         }
-        $pattern = $this->week->pattern($day).($spills ? '' : ' cut off');
-        $this->ordinaryDays[$pattern] ??= $this->ordinaryDay($day, $spills);
+        $pattern = $this->week->pattern($day).($runsOn ? '' : ' cut off');
+        $this->ordinaryDays[$pattern] ??= $this->ordinaryDay($day, $runsOn);
         $pieces = [];
         foreach ($this->ordinaryDays[$pattern] as [$second, $state, $decision]) {
-            $pieces[] = [$dayStart + $second, $state, $decision->daysLater($day)];
+            $pieces[] = [$start + $second, $state, $decision->daysLater($day)];
         }
 
         return $pieces;
     }
 
     /** @return list<array{int, string, Decision}> as if the day were day 0 */
-    private function ordinaryDay(int $day, bool $spills): array
+    private function ordinaryDay(int $day, bool $runsOn): array
     {
-        return array_map(
-            static fn (array $piece): array => [$piece[0], $piece[1], $piece[2]->daysLater(-$day)],
-            self::cut($this->week->spansOn($day, $spills), 0, CivilDate::SECONDS_PER_DAY, static fn (int $second): int => $second),
-        );
+        $spans = [$this->week->ground($day), ...($runsOn ? self::later($this->week->spans($day - 1), -TimeOfDay::DAY) : []), ...$this->week->spans($day)];
+        $placed = array_map(static fn (Span $span): array => [$span->fromSeconds, $span->toSeconds, $span], $spans);
+
+        return array_map(static fn (array $piece): array => [$piece[0], $piece[1], $piece[2]->daysLater(-$day)], self::cut($placed, 0, TimeOfDay::DAY));
     }
 
     /**
-     * @param list<Span>         $spans   the weakest first, the first one over the whole day
-     * @param \Closure(int): int $instant of a second since the day's midnight
+     * @param list<Span> $spans
+     *
+     * @return list<Span>
+     */
+    private static function later(array $spans, int $seconds): array
+    {
+        return array_map(static fn (Span $span): Span => new Span($span->fromSeconds + $seconds, $span->toSeconds + $seconds, $span->state, $span->decision), $spans);
+    }
+
+    /**
+     * @param \Closure(int): int $instant  of a local second
+     * @param \Closure(int): int $midnight of a day
+     *
+     * @return list<array{int, int, Span}> what has a say on a day, with first instant and first one after it, the weakest first
+     */
+    private function placed(int $before, int $day, \Closure $instant, \Closure $midnight): array
+    {
+        $at = static fn (int $date, int $second): int => 0 === $second % TimeOfDay::DAY
+            ? $midnight($date + intdiv($second, TimeOfDay::DAY))
+            : $instant($date * TimeOfDay::DAY + $second);
+        $placed = [];
+        $layers = [$this->week, ...$this->stronger];
+        foreach ($layers as $i => $layer) {
+            $ground = $layer->ground($day);
+            if (null !== $ground) {
+                $placed[] = [$midnight($day), $midnight($day + 1), $ground];
+            }
+            $over = \array_slice($layers, $i + 1);
+            $ends = [] === array_filter($over, static fn (Layer $stronger): bool => $stronger->holdsMidnight($before, $day)) ? \PHP_INT_MAX : $midnight($day);
+            foreach ([[$before, $ends], [$day, \PHP_INT_MAX]] as [$date, $latest]) {
+                foreach ($layer->spans($date) as $span) {
+                    $placed[] = [$at($date, $span->fromSeconds), min($at($date, $span->toSeconds), $latest), $span];
+                }
+            }
+        }
+
+        return $placed;
+    }
+
+    /**
+     * @param list<array{int, int, Span}> $placed from, to, and what it is, the weakest first; the first one over the whole day
      *
      * @return list<array{int, string, Decision}>
      */
-    private static function cut(array $spans, int $start, int $end, \Closure $instant): array
+    private static function cut(array $placed, int $start, int $end): array
     {
-        $edges = $placed = [];
-        foreach ($spans as $span) {
-            $from = 0 === $span->fromSeconds ? $start : max($start, $instant($span->fromSeconds));
-            $to = $span->toSeconds >= TimeOfDay::DAY ? $end : min($end, $instant($span->toSeconds));
+        $edges = [];
+        foreach ($placed as $i => [$from, $to]) {
+            [$from, $to] = [max($start, $from), min($end, $to)];
             if ($from < $to) {
-                $placed[] = [$from, $to, $span];
                 $edges[$from] = true;
                 if ($to < $end) {
                     $edges[$to] = true;
                 }
+            } else {
+                unset($placed[$i]);
             }
         }
         ksort($edges);
@@ -157,7 +229,8 @@ final class HoursCompiler
         if ($from >= $until) {
             return $pieces;
         }
-        $day = CivilDate::ofLocalSecond($this->zone->localOf($override->from));
+        // It may have begun long before the range, where the zone had another offset.
+        $day = CivilDate::ofLocalSecond(Zone::over($this->hours->zone, $override->from, $override->from)->localOf($override->from));
         $before = $after = [];
         $resumed = null;
         foreach ($pieces as $piece) {

@@ -14,16 +14,16 @@ final class Moment
      *
      * @return int Unix seconds
      *
-     * @throws \InvalidArgumentException when the date does not exist or the text is no moment
+     * @throws \InvalidArgumentException when the date does not exist or the text is no moment; RFC 3339 5.6 bounds hours of an offset to 23, minutes to 59
      */
     public static function parse(string $text, string $zone): int
     {
-        if (1 !== preg_match('/^(\d{4}-\d{2}-\d{2})(?:[T ](\d{1,2}:\d{2}(?::\d{2})?))?(Z|[+-]\d{2}:\d{2})?$/D', trim($text), $part)) {
+        if (1 !== preg_match('/^(\d{4}-\d{2}-\d{2})(?:[T ](\d{1,2}:\d{2}(?::\d{2})?))?(Z|[+-](?:[01]\d|2[0-3]):[0-5]\d)?$/D', $text, $part)) {
             throw new \InvalidArgumentException(\sprintf('"%s" is not a moment. Write it like 2026-11-23T10:30 or 2026-11-23T10:30:00+00:00.', $text));
         }
         $day = CivilDate::parse($part[1]);
         if (null === $day) {
-            throw new \InvalidArgumentException(\sprintf('The date %s does not exist.', $part[1]));
+            throw new \InvalidArgumentException(\sprintf('The date %s does not exist. Dates run from %d to %d.', $part[1], CivilDate::FIRST_YEAR, CivilDate::LAST_YEAR));
         }
         $clock = '' === ($part[2] ?? '') ? '00:00' : $part[2];
         $time = TimeOfDay::parse($clock);

@@ -24,4 +24,21 @@ final readonly class Timetable
         public array $overrides = [],
     ) {
     }
+
+    /** Whether the state is always the default one. */
+    public function isSteady(): bool
+    {
+        if ([] !== $this->calendars || [] !== $this->specialDays || [] !== $this->overrides) {
+            return false;
+        }
+        foreach ([$this->week, ...array_map(static fn (Season $season): array => $season->week, $this->seasons)] as $week) {
+            foreach (array_merge(...$week) as $band) {
+                if ($band->state !== $this->defaultState) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
 }

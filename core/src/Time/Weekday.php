@@ -15,6 +15,11 @@ enum Weekday: string
     case Saturday = 'sa';
     case Sunday = 'su';
 
+    public function isWeekend(): bool
+    {
+        return self::Saturday === $this || self::Sunday === $this;
+    }
+
     /** @return int 0 for Monday … 6 for Sunday */
     public function index(): int
     {

@@ -12,6 +12,16 @@ namespace Meandros\Core\Time;
  */
 final readonly class Zone
 {
+    /** Abbreviations that the IANA database keeps as links, by the zone that its file "backward" (2024b) links them to. */
+    private const USUAL = [
+        'EST' => 'America/Panama', 'MST' => 'America/Phoenix', 'HST' => 'Pacific/Honolulu',
+        'CET' => 'Europe/Brussels', 'MET' => 'Europe/Brussels', 'EET' => 'Europe/Athens', 'WET' => 'Europe/Lisbon',
+        'GMT' => 'Etc/GMT', 'GMT+0' => 'Etc/GMT', 'GMT-0' => 'Etc/GMT', 'GMT0' => 'Etc/GMT', 'Greenwich' => 'Etc/GMT',
+        'UCT' => 'Etc/UTC', 'Universal' => 'Etc/UTC', 'Zulu' => 'Etc/UTC',
+    ];
+    /** Names that stand in the database's folder and mean no place: this machine's own zone, and one that was never set. */
+    private const NO_PLACE = ['localtime', 'Factory'];
+    private const LONGEST_NAME = 64;
     /** How far from any instant a local time in that zone can lie: no offset is larger than a day. */
     private const MARGIN_SECONDS = 172800;
 
@@ -26,14 +36,9 @@ final readonly class Zone
     /** @throws \InvalidArgumentException when the name is not an IANA zone */
     public static function over(string $name, int $from, int $until): self
     {
-        try {
-            $zone = new \DateTimeZone($name);
-        } catch (\Exception) {
-            throw new \InvalidArgumentException(\sprintf('"%s" is not an IANA time zone; the closest is %s.', $name, self::closestTo($name)));
-        }
-        $transitions = $zone->getTransitions($from - self::MARGIN_SECONDS, $until + self::MARGIN_SECONDS);
+        $transitions = self::transitions($name, $from - self::MARGIN_SECONDS, $until + self::MARGIN_SECONDS);
         if ([] === $transitions) {
-            throw new \InvalidArgumentException(\sprintf('The zone "%s" has no offsets.', $name));
+            throw new \InvalidArgumentException(\sprintf('"%s" is not an IANA time zone. %s', $name, self::remedy($name)));
         }
         $starts = $offsets = [];
         foreach ($transitions as $transition) {
@@ -46,14 +51,39 @@ final readonly class Zone
         return new self($name, $starts, $offsets);
     }
 
+    /** @return list<array{ts: int, offset: int}> none where PHP knows no such zone, or takes the name for a mere abbreviation */
+    private static function transitions(string $name, int $from, int $until): array
+    {
+        try {
+            // False for mere abbreviations, whatever its signature says.
+            $transitions = (new \DateTimeZone($name))->getTransitions($from, $until) ?: [];
+        } catch (\Exception) {
+            return [];
+        }
+
+        return array_map(static fn (array $one): array => ['ts' => $one['ts'], 'offset' => $one['offset']], $transitions);
+    }
+
+    /** Whether the name is one of the IANA database, and hours can be kept in it. */
     public static function exists(string $name): bool
     {
-        return \in_array($name, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true);
+        return !\in_array($name, self::NO_PLACE, true)
+            && \in_array($name, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true)
+            && [] !== self::transitions($name, 0, 0);
+    }
+
+    /** What to use in place of a name that is no zone. */
+    public static function remedy(string $name): string
+    {
+        $usual = self::USUAL[$name] ?? null;
+
+        return null === $usual ? \sprintf('Use an IANA name; the closest is %s.', self::closestTo($name)) : \sprintf('Use the usual IANA name for it, %s.', $usual);
     }
 
     /** The zone name closest to what somebody typed, for an error message. */
     public static function closestTo(string $name): string
     {
+        $name = substr($name, 0, self::LONGEST_NAME);
         $best = 'Europe/London';
         $distance = \PHP_INT_MAX;
         foreach (\DateTimeZone::listIdentifiers() as $candidate) {
@@ -69,12 +99,18 @@ final readonly class Zone
     /** @return int seconds east of UTC in force at the instant */
     public function offsetAt(int $instant): int
     {
+        return $this->offsets[$this->stretchAt($instant)];
+    }
+
+    /** @return int which of the offsets is in force */
+    private function stretchAt(int $instant): int
+    {
         $last = \count($this->starts) - 1;
         while ($last > 0 && $this->starts[$last] > $instant) {
             --$last;
         }
 
-        return $this->offsets[$last];
+        return $last;
     }
 
     /** @param int $local wall-clock time as seconds since 1970-01-01T00:00 on the wall clock */
@@ -89,6 +125,19 @@ final readonly class Zone
         $instant = $local - $this->offsets[$i];
 
         return $i > 0 && $instant < $this->starts[$i] ? $local - $this->offsets[$i - 1] : $instant;
+    }
+
+    /** @return int the first instant of a local day; one that the zone skips has no length, and starts where the next one does */
+    public function midnightOf(int $day): int
+    {
+        $local = $day * CivilDate::SECONDS_PER_DAY;
+        $instant = $this->instantOf($local);
+        // A midnight that does not exist: the RFC's reading lies beyond the gap by as much as the midnight lies in it.
+        while ($this->localOf($instant) > $local && $instant > ($start = $this->starts[$this->stretchAt($instant)])) {
+            $instant = $start;
+        }
+
+        return $instant;
     }
 
     /** @return int wall-clock time as seconds since 1970-01-01T00:00 on the wall clock */

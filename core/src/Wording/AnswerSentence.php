@@ -10,6 +10,7 @@ use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\CodeDialled;
+use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\MessageTaken;
 use Meandros\Core\Routing\Happening\Ringing;
@@ -72,6 +73,7 @@ final readonly class AnswerSentence
                 : \sprintf($happening->known ? 'presses %s' : 'presses %s, which leads nowhere', $happening->key),
             $happening instanceof Ringing => $this->ringing($happening),
             $happening instanceof TriesAgain => \sprintf('tries again for up to %s', Duration::words(60 * $happening->minutes)),
+            $happening instanceof ComesBackIn => \sprintf('comes back in by %s', $this->names->of($happening->element)),
             $happening instanceof CodeDialled => $this->names->code($happening),
             $happening instanceof MessageTaken => null === $happening->mailbox ? null : 'leaves a message with '.$this->names->of($happening->mailbox),
             default => null,
@@ -80,7 +82,7 @@ final readonly class AnswerSentence
 
     private function ringing(Ringing $ringing): string
     {
-        $who = $this->names->of($ringing->target);
+        $who = $this->names->target($ringing->target);
 
         return match ($ringing->exit) {
             null => $ringing->isAnnouncement() ? \sprintf('speaks on the phones of %s', $who) : \sprintf($ringing->lostToMailbox() ? 'rings %s for %s' : 'rings %s and is answered after %s', $who, Duration::words($ringing->seconds)),

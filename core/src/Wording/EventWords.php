@@ -11,6 +11,7 @@ use Meandros\Core\Routing\Answering\Choice;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\CodeDialled;
+use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Dialled;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
@@ -20,6 +21,7 @@ use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Routing\Happening\TriesAgain;
 use Meandros\Core\Routing\Happening\Went;
+use Meandros\Core\Routing\Stop;
 
 /** Events of a trace in words: what happened, and why. */
 final readonly class EventWords
@@ -37,6 +39,7 @@ final readonly class EventWords
     {
         return match (true) {
             $happening instanceof Dialled => \sprintf('%s is dialled', $this->names->of($happening->element)),
+            $happening instanceof ComesBackIn => \sprintf('Comes back in by %s', $this->names->of($happening->element)),
             $happening instanceof Said => null === $happening->prompt ? 'Says nothing' : \sprintf('Hears “%s”', $this->names->of($happening->prompt)),
             $happening instanceof HoursRead => null === $happening->reading ? 'No hours to look at' : \sprintf('%s: %s', $this->names->of($happening->hours), $this->stateName($happening)),
             $happening instanceof Asked => match ($happening->kind()) {
@@ -57,7 +60,7 @@ final readonly class EventWords
     public function because(Happening $happening): string
     {
         return match (true) {
-            $happening instanceof Dialled => null === $happening->target ? 'It has no target.' : \sprintf('Its calls go to %s.', $this->names->of($happening->target)),
+            $happening instanceof Dialled => null === $happening->target ? 'It has no target.' : \sprintf('Its calls go to %s.', $this->names->target($happening->target)),
             $happening instanceof Said => $this->said($happening),
             $happening instanceof HoursRead => $this->hours($happening),
             $happening instanceof Asked => $this->asked($happening),
@@ -68,6 +71,7 @@ final readonly class EventWords
                 $happening->greetingOfRule => \sprintf('After “%s” of %s, which the answering rule plays in place of its greeting.', $this->names->of($happening->greeting), Duration::words($happening->greetingSeconds)),
                 default => \sprintf('After its greeting “%s” of %s.', $this->names->of($happening->greeting), Duration::words($happening->greetingSeconds)),
             },
+            $happening instanceof ComesBackIn => 'It is one of our own numbers, so the call leaves by no line.',
             $happening instanceof TriesAgain => 'The step or the rule says so; rounds in which nobody answers are drawn as bars.',
             $happening instanceof Went => null === $happening->journey ? 'No journey is chosen.' : 'The step says so; the call does not come back.',
             $happening instanceof CodeDialled => $this->code($happening),
@@ -106,7 +110,9 @@ final readonly class EventWords
         return match (true) {
             null === $said->prompt => 'No prompt is chosen.',
             0 === $said->seconds => 'The prompt has no words yet.',
-            $said->whileRinging => \sprintf('For %s, while the phones ring on.', Duration::words($said->seconds)),
+            !$said->toTheEnd => \sprintf('Only its first %s.', Duration::words($said->seconds)),
+            $said->ringing > 0 && $said->ringing < $said->seconds => \sprintf('For %s; the phones ring on for %s of it.', Duration::words($said->seconds), Duration::words($said->ringing)),
+            $said->ringing > 0 => \sprintf('For %s, while the phones ring on.', Duration::words($said->seconds)),
             $said->language !== $said->wantedLanguage => \sprintf('In “%s”, because there is no script in “%s”.', $said->language, $said->wantedLanguage),
             default => \sprintf('Heard for %s in “%s”, the number\'s language.', Duration::words($said->seconds), $said->wantedLanguage),
         };
@@ -121,7 +127,7 @@ final readonly class EventWords
 
     private function ringing(Ringing $ringing): string
     {
-        $who = $this->names->of($ringing->target);
+        $who = $this->names->target($ringing->target);
 
         return match ($ringing->exit) {
             null => $ringing->isAnnouncement() ? \sprintf('The phones of %s answer by themselves', $who) : \sprintf($ringing->lostToMailbox() ? 'Rings %s for %s' : 'Rings %s, answered after %s', $who, Duration::words($ringing->seconds)),
@@ -195,7 +201,7 @@ final readonly class EventWords
             EndingKind::EndedByPlan => 'The plan ends the call',
             EndingKind::RanOut => 'The call ends: no step is left',
             EndingKind::CallerGaveUp => 'The caller gives up',
-            EndingKind::LoopStopped => 'Stopped: the call goes round in a loop',
+            EndingKind::LoopStopped => Stop::Seconds === $over->stop ? 'Stopped: the call goes on for too long' : 'Stopped: the call goes round in a loop',
         };
     }
 
@@ -204,7 +210,12 @@ final readonly class EventWords
         return match ($over->ending->kind) {
             EndingKind::RanOut => null === $over->lastStep ? 'The number leads to no step at all.' : 'The list ran out and nothing follows it.',
             EndingKind::CallerGaveUp => \sprintf('They were assumed to wait for %s.', Duration::words((int) $over->limit)),
-            EndingKind::LoopStopped => null === $over->limit ? 'People pass it on to one another in a ring.' : ('seconds' === $over->limitUnit ? \sprintf('It lasted longer than %s.', Duration::words((int) $over->limit)) : \sprintf('It came to %d steps.', (int) $over->limit)),
+            EndingKind::LoopStopped => match ($over->stop) {
+                Stop::People => 'People pass it on to one another in a ring.',
+                Stop::Number => 'It comes back to a number that it came in by.',
+                Stop::Seconds => \sprintf('It lasted for %s, which is the longest that a trial call is followed.', Duration::words((int) $over->limit)),
+                default => \sprintf('It came to steps that it had been through %d times.', (int) $over->limit),
+            },
             EndingKind::OwnMailbox => 'Nobody picked up before it did, and it was not asked first.',
             EndingKind::EndedByPlan => null === $over->lastStep ? 'A code does nothing else.' : 'An end step, or an answering rule, says so.',
             default => '',

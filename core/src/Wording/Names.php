@@ -7,6 +7,7 @@ namespace Meandros\Core\Wording;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Target;
 use Meandros\Core\Routing\Happening\CodeDialled;
 
 /** What people call the things that a trace mentions by id. */
@@ -23,6 +24,11 @@ final readonly class Names
         }
 
         return str_starts_with($id, '+') ? PhoneNumber::international($id) : $this->plan->find($id)?->name() ?? $id;
+    }
+
+    public function target(?Target $target): string
+    {
+        return $this->of($target->number ?? $target?->element);
     }
 
     public function state(string $hours, string $key): string

@@ -48,8 +48,10 @@ final class RoundTripTest extends TestCase
         $day = self::DAYS[mt_rand(0, 6)];
         $from = mt_rand(0, 40) * 1800;
 
+        $kind = mt_rand(0, 6);
+
         return [
-            'rule' => match (mt_rand(0, 6)) {
+            'rule' => match ($kind) {
                 0 => ['on' => 'dates', 'dates' => [$date(), $date()]],
                 1 => ['on' => 'range', 'from' => $start = $date(), 'to' => gmdate('Y-m-d', (int) strtotime($start.' UTC') + mt_rand(0, 20) * 86400)],
                 2 => ['on' => 'range', 'from' => '12-24', 'to' => '01-02'],
@@ -60,7 +62,8 @@ final class RoundTripTest extends TestCase
             },
             'substitute' => 0 === mt_rand(0, 2) ? ['on' => ['sa', 'su'], 'to' => ['next working day', 'nearest weekday', 'day before'][mt_rand(0, 2)], 'keep' => 0 === mt_rand(0, 1)] : null,
             'part' => 0 === mt_rand(0, 2) ? ['from' => gmdate('H:i', $from), 'to' => \sprintf('%02d:%02d', intdiv($from + 7200, 3600), intdiv($from, 60) % 60)] : null,
-            'years' => ['from' => 0 === mt_rand(0, 3) ? 2024 : null, 'to' => 0 === mt_rand(0, 3) ? 2029 : null, 'except' => 0 === mt_rand(0, 3) ? [2027] : []],
+            // Dates must lie in the years; 29 February may not, in a few.
+            'years' => $kind < 2 ? ['from' => 2020, 'to' => 2036, 'except' => []] : ['from' => 0 === mt_rand(0, 3) ? 2024 : null, 'to' => 0 === mt_rand(0, 3) ? 2029 : null, 'except' => 0 === mt_rand(0, 3) ? [2027] : []],
         ];
     }
 }

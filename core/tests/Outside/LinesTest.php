@@ -84,7 +84,7 @@ final class LinesTest extends TestCase
     }
 
     /**
-     * Two channels at the harbour; Paris is not asked, being busy. In turn, 10 s each, a channel is free
+     * Two channels at the harbour beside that of the call itself; Paris is not asked, being busy. In turn, 10 s each, a channel is free
      * again when the next begins.
      *
      * @param list<string> $outcomes
@@ -152,7 +152,7 @@ final class LinesTest extends TestCase
         return (new PlanBuilder())
             ->with(['id' => 'sit_paris', 'kind' => 'site', 'name' => 'Paris', 'zone' => 'Europe/Paris', 'country' => 'FR', 'language' => 'fr'])
             ->with(['id' => 'num_paris', 'kind' => 'number', 'name' => 'Paris', 'number' => '+33199000120', 'site' => 'sit_paris', 'language' => 'fr', 'target' => null])
-            ->with(self::line('line_harbour', 'sit_harbour', ['internal', 'local', 'national', 'mobile', 'international']))
+            ->with(['channels' => 3] + self::line('line_harbour', 'sit_harbour', ['internal', 'local', 'national', 'mobile', 'international']))
             ->with(['name' => 'Seine', 'prefix' => ''] + self::line('line_paris', 'sit_paris', ['local', 'national', 'international']));
     }
 

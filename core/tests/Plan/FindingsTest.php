@@ -36,7 +36,7 @@ final class FindingsTest extends TestCase
         yield 'a step without a mailbox' => [$steps(['id' => 's1', 'do' => 'message', 'mailbox' => null]), 'jrn_main', '/steps/0/mailbox', true, 'no mailbox yet'];
         yield 'a step without a journey' => [$steps(['id' => 's1', 'do' => 'go', 'journey' => null]), 'jrn_main', '/steps/0/journey', true, 'no journey yet'];
         yield 'a menu without keys' => [$steps(['id' => 's1', 'do' => 'menu', 'prompt' => 'prm_hello', 'wait' => 5, 'tries' => 1, 'exits' => []]), 'jrn_main', '/steps/0/exits', false, 'no key that leads anywhere'];
-        yield 'an exit for a state that is not there' => [$steps(['id' => 's1', 'do' => 'hours', 'hours' => 'hrs', 'exits' => [['on' => 'storm', 'label' => '', 'steps' => []]]]), 'jrn_main', '/steps/0/exits/0', false, 'no state “storm”'];
+        yield 'an exit for a state that is not there' => [$steps(['id' => 's1', 'do' => 'hours', 'hours' => 'hrs', 'exits' => [['on' => 'storm', 'label' => '', 'steps' => []]]]), 'jrn_main', '/steps/0/exits/0', true, 'no state “storm”'];
         yield 'a step that no call can come to' => [$steps(['id' => 's1', 'do' => 'message', 'mailbox' => 'mbx_main'], ['id' => 's2', 'do' => 'end']), 'jrn_main', '/steps/1', false, 'No call can come here'];
         yield 'deep inside' => [
             $steps(['id' => 's1', 'do' => 'ring', 'target' => '+447700900123', 'seconds' => 5, 'exits' => [['on' => 'busy', 'label' => '', 'steps' => [['id' => 's2', 'do' => 'say', 'prompt' => null]]]]]),

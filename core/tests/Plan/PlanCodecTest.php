@@ -7,7 +7,6 @@ namespace Meandros\Core\Tests\Plan;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Tests\PlanBuilder;
-use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -19,34 +18,6 @@ final class PlanCodecTest extends TestCase
     {
         $json = (string) file_get_contents(self::DEMO);
         self::assertSame($json, PlanCodec::encode(PlanCodec::decode($json), true));
-    }
-
-    public function testTheDemoPlanFollowsThePublishedSchema(): void
-    {
-        self::assertTrue(self::followsSchema(json_decode((string) file_get_contents(self::DEMO), true)));
-    }
-
-    public function testWhatTheSchemaRefusesTheCodecRefusesToo(): void
-    {
-        $demo = json_decode((string) file_get_contents(self::DEMO), true);
-        mt_srand(7);
-        $refused = 0;
-        for ($i = 0; $i < 300; ++$i) {
-            $damaged = self::damage($demo);
-            if (self::followsSchema($damaged)) {
-                continue;
-            }
-            ++$refused;
-            try {
-                PlanCodec::fromData($damaged);
-                // Fields that have a default may be missing; the schema asks for them, so that files are explicit.
-                $filled = json_decode(PlanCodec::encode(PlanCodec::fromData($damaged)), true);
-                self::assertTrue(self::followsSchema($filled), 'What is taken although the schema refuses it must come out as the schema wants it.');
-            } catch (InvalidData $invalid) {
-                self::assertNotSame('', $invalid->problems[0]->remedy);
-            }
-        }
-        self::assertGreaterThan(100, $refused, 'The damage must do damage.');
     }
 
     /** @param array<string, mixed> $element */
@@ -68,8 +39,8 @@ final class PlanCodecTest extends TestCase
     public static function badInput(): iterable
     {
         $number = ['id' => 'num_two', 'kind' => 'number', 'name' => 'Two', 'number' => '+441632960102', 'site' => 'sit_harbour', 'language' => 'en', 'target' => null];
-        yield 'a number that is not a number' => [['number' => '+44 abc'] + $number, '/number', 'is not a phone number'];
-        yield 'a number too short' => [['number' => '+4412'] + $number, '/number', 'too short'];
+        yield 'a number that is not a number' => [['number' => '+44 abc'] + $number, '/number', 'not in international form'];
+        yield 'a number too short' => [['number' => '+441632'] + $number, '/number', 'too short'];
         yield 'a number not in international form' => [['number' => '01632 960102'] + $number, '/number', 'plus sign'];
         yield 'a number that is there already' => [['number' => PlanBuilder::NUMBER] + $number, '/number', 'in the plan already, as "Main line"'];
         yield 'a target that is gone' => [['target' => 'jrn_gone'] + $number, '/target', '"jrn_gone" is not in the plan'];
@@ -127,38 +98,5 @@ final class PlanCodecTest extends TestCase
         yield ['{"meandros": 2, "name": "x", "elements": []}', '/meandros: This must be a whole number'];
         yield [str_repeat('[', 1000), 'not a JSON document'];
         yield ['{"meandros": 1, "name": "x", "elements": {"a": 1}}', '/elements: This must be a list'];
-    }
-
-    private static function followsSchema(mixed $data): bool
-    {
-        return (new Validator())->validate(self::objects($data), (string) file_get_contents(__DIR__.'/../../schema/plan.schema.json'))->isValid();
-    }
-
-    private static function objects(mixed $data): mixed
-    {
-        // An empty object and an empty list look the same in PHP; scripts is the only object that may be empty.
-        $json = str_replace('"scripts":[]', '"scripts":{}', json_encode($data, \JSON_THROW_ON_ERROR));
-
-        return json_decode($json);
-    }
-
-    /** Removes, retypes or adds a field somewhere. */
-    private static function damage(mixed $data): mixed
-    {
-        if (!\is_array($data) || [] === $data || 0 === mt_rand(0, 9)) {
-            return [null, -1, 'x', [1], true, 1.5, str_repeat('a', 500)][mt_rand(0, 6)];
-        }
-        $key = array_rand($data);
-        if (1 === mt_rand(0, 6) && !array_is_list($data)) {
-            unset($data[$key]);
-
-            return $data;
-        }
-        if (1 === mt_rand(0, 6) && !array_is_list($data)) {
-            return $data + ['surprise' => 1];
-        }
-        $data[$key] = self::damage($data[$key]);
-
-        return $data;
     }
 }

@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Mentions;
 use Meandros\Core\Plan\Place;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\StoredElement;
@@ -33,7 +34,7 @@ final class PlanTest extends TestCase
 
     public function testWhatIsNotWantedIsNotRead(): void
     {
-        $plan = Plan::stored('Broken inside', self::storedElements(self::demo()) + ['prm_broken' => new StoredElement(\Meandros\Core\Plan\Kind::Prompt, 'not JSON')]);
+        $plan = Plan::stored('Broken inside', self::storedElements(self::demo()) + ['prm_broken' => new StoredElement(\Meandros\Core\Plan\Kind::Prompt, 'not JSON')], Mentions::in([]));
         self::assertSame('Bookings desk', $plan->find('team_bookings')?->name());
         self::assertCount(11, $plan->all(Number::class));
         $this->expectException(\JsonException::class);
@@ -97,7 +98,7 @@ final class PlanTest extends TestCase
 
     private static function stored(Plan $plan): Plan
     {
-        return Plan::stored($plan->name, self::storedElements($plan));
+        return Plan::stored($plan->name, self::storedElements($plan), Mentions::in($plan->elements()));
     }
 
     /** @return array<string, StoredElement> */

@@ -27,6 +27,10 @@ final class PromptTest extends TestCase
         yield 'a minute' => [implode(' ', array_fill(0, 150, 'word')), 60];
         yield 'hyphens and line breaks part words' => ["check-in\ncloses  now", 2];
         yield 'dashes are no words' => ['one – two', 1];
+        yield 'nor are stops by themselves' => ['one … two !', 1];
+        yield 'a script without spaces, by characters' => ['お電話ありがとうございます。', 3];
+        yield 'one character lasts a whole second' => ['港', 1];
+        yield 'both' => ['Ternwick Ferries です', 2];
         yield 'accents are letters' => ['à bientôt où ça', 2];
     }
 
@@ -35,6 +39,9 @@ final class PromptTest extends TestCase
         $prompt = new Prompt('prm_x', 'X', ['en' => '', 'fr' => 'Bonjour']);
         self::assertSame(['fr', 'fr'], [$prompt->languageFor('en'), $prompt->languageFor('fr')]);
         self::assertSame('de', (new Prompt('prm_x', 'X', []))->languageFor('de'));
+        $many = new Prompt('prm_x', 'X', ['de' => 'Guten Tag', 'en' => 'Hello', 'fr' => '']);
+        self::assertSame(['en', 'de'], [$many->languageFor('fr'), $many->languageFor('de')], 'English before others.');
+        self::assertSame('es', (new Prompt('prm_x', 'X', ['de' => '', 'es' => 'Hola', 'it' => 'Ciao']))->languageFor('fr'), 'Then the first that has words.');
         self::assertSame(0, $prompt->seconds('de'));
     }
 }

@@ -84,8 +84,8 @@ final class TeamPatternTest extends TestCase
     public static function passedOver(): iterable
     {
         $no = 'not answered';
-        $onACall = ['phones' => [['who' => '*', 'does' => 'on a call', 'after' => 0]]];
-        $annOnACall = ['phones' => [['who' => 'ann/desk', 'does' => 'on a call', 'after' => 0]]];
+        $onACall = ['phones' => [['who' => '*', 'does' => 'on a call']]];
+        $annOnACall = ['phones' => [['who' => 'ann/desk', 'does' => 'on a call']]];
         $ago = static fn (int $seconds): array => ['earlier' => ['members' => [['who' => 'ben', 'idle' => $seconds]]]];
         yield 'on a call: a phone that takes two at the same time rings' => [[], $onACall, ["ann/desk $no", 'ann/laptop busy', 'ben/desk busy', 'ben/laptop busy'], 'nobody'];
         yield 'on a call, and the team passes over who is' => [['skipBusy' => true], $annOnACall, ['ann/desk busy', 'ann/laptop busy', "ben/desk $no", "ben/laptop $no"], 'nobody'];
@@ -96,12 +96,21 @@ final class TeamPatternTest extends TestCase
         yield 'paging: nobody is free' => [['pattern' => 'paging'], ['phones' => [['who' => '*', 'does' => 'busy', 'after' => 0]]], ['ann/desk busy', 'ann/laptop busy', 'ben/desk busy', 'ben/laptop busy'], 'busy'];
     }
 
+    public function testAPauseGoesOnWhileTheCallIsOnItsWay(): void
+    {
+        $outcome = static fn (int $prompt): string => (new PlanBuilder())->person('ann')->prompt('prm_hello', $prompt)
+            ->with(['id' => 'pair', 'kind' => 'team', 'name' => 'Pair', 'pattern' => 'all at once', 'members' => ['ann'], 'pauseSeconds' => 60])
+            ->journey('jrn_main', [['id' => 'say', 'do' => 'say', 'prompt' => 'prm_hello'], ['id' => 'ring', 'do' => 'ring', 'target' => 'pair', 'seconds' => 5]])
+            ->call(['earlier' => ['members' => [['who' => 'ann', 'idle' => 50]]]])->rung[0]->outcome;
+        self::assertSame(['pausing after a call', 'not answered'], [$outcome(8), $outcome(10)]);
+    }
+
     public function testDigitsAreSentOnceItIsPickedUp(): void
     {
         $phone = ['id' => 'agency', 'type' => 'outside', 'label' => 'Agency', 'number' => '+442079460123', 'digits' => ',,42#', 'shows' => 'num_main', 'askFirst' => true];
         $trace = (new PlanBuilder())->with(['id' => 'ann', 'kind' => 'person', 'name' => 'Ann', 'extension' => '', 'site' => 'sit_harbour', 'mailbox' => null, 'phones' => [$phone]])
             ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 30]])->call(['phones' => [['who' => 'ann', 'does' => 'answers', 'after' => 5]]]);
-        self::assertSame([11, 7], [$trace->seconds, $trace->rung[0]->askedAt], 'Picked up after 5 s, two commas of a second each, 4 s to press 1.');
+        self::assertSame([13, 9], [$trace->seconds, $trace->rung[0]->askedAt], 'Two seconds until it rings, picked up after 5 s, two commas of a second each, 4 s to press 1.');
         self::assertSame('num_main', $trace->rung[0]->toJson()['shows']);
     }
 
@@ -122,12 +131,23 @@ final class TeamPatternTest extends TestCase
     {
         $mobile = ['type' => 'outside', 'number' => '+447700900123'];
         yield [$mobile + ['digits' => 'abc'], 'digits'];
-        yield [$mobile + ['calls' => 2], 'calls'];
+        yield [$mobile + ['calls' => 0], 'calls'];
+        yield [$mobile + ['setUp' => 31], 'setUp'];
+        yield [$mobile + ['confirm' => 4], 'confirm'];
+        yield [['type' => 'desk', 'setUp' => 2], 'setUp'];
+        yield [['type' => 'soft', 'mailboxWhenBusy' => true], 'mailboxWhenBusy'];
         yield [$mobile + ['shows' => 'num_none'], 'shows'];
         yield [$mobile + ['ownMailbox' => -1], 'ownMailbox'];
         yield [['type' => 'desk', 'calls' => 0], 'calls'];
         yield [['type' => 'desk', 'digits' => '1'], 'digits'];
         yield [['type' => 'desk', 'shows' => 'num_main'], 'shows'];
+    }
+
+    public function testTwoPhonesOfOnePersonHaveNumbersOfTheirOwn(): void
+    {
+        $this->expectExceptionMessage('/elements/3/phones/1/number: Two phones of this person have this number.');
+        $phone = static fn (string $id): array => ['id' => $id, 'type' => 'outside', 'label' => $id, 'number' => '+447700900123'];
+        (new PlanBuilder())->with(['id' => 'ann', 'kind' => 'person', 'name' => 'Ann', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [$phone('one'), $phone('two')]])->plan();
     }
 
     public function testAllWhoRingRefuse(): void
@@ -161,14 +181,17 @@ final class TeamPatternTest extends TestCase
     public static function mailboxes(): iterable
     {
         [$lost, $ran, $answered] = [EndingKind::OwnMailbox->value, EndingKind::RanOut->value, EndingKind::Answered->value];
-        yield 'it takes the call before the time is up' => [20, false, 'rings', 0, 'own mailbox', [$lost, 20]];
-        yield 'the person is faster' => [20, false, 'answers', 12, 'answered', [$answered, 12]];
-        yield 'the person is too slow' => [20, false, 'answers', 25, 'own mailbox', [$lost, 20]];
+        yield 'it takes the call before the time is up' => [20, false, 'rings', 0, 'own mailbox', [$lost, 23]];
+        yield 'the person is faster' => [20, false, 'answers', 12, 'answered', [$answered, 15]];
+        yield 'in the same second the person is faster' => [20, false, 'answers', 20, 'answered', [$answered, 23]];
+        yield 'the person is too slow' => [20, false, 'answers', 21, 'own mailbox', [$lost, 23]];
         yield 'the time is up before it answers' => [40, false, 'rings', 0, 'not answered', [$ran, 30]];
-        yield 'off or out of reach, it answers at once' => [20, false, 'unreachable', 0, 'own mailbox', [$lost, 0]];
-        yield 'asked first, it is turned away' => [20, true, 'rings', 0, 'own mailbox turned away', [$ran, 24]];
-        yield 'asked first and off' => [20, true, 'unreachable', 0, 'unreachable', [$ran, 0]];
-        yield 'asked first, the person takes it' => [20, true, 'answers', 12, 'answered', [$answered, 16]];
+        yield 'off or out of reach, it answers at once' => [20, false, 'unreachable', 0, 'own mailbox', [$lost, 3]];
+        yield 'declined, it answers' => [20, false, 'refuses', 4, 'own mailbox', [$lost, 7]];
+        yield 'busy, it answers at once' => [20, false, 'busy', 0, 'own mailbox', [$lost, 3]];
+        yield 'asked first, it is turned away' => [20, true, 'rings', 0, 'own mailbox turned away', [$ran, 33]];
+        yield 'asked first and off' => [20, true, 'unreachable', 0, 'own mailbox turned away', [$ran, 13]];
+        yield 'asked first, the person takes it' => [20, true, 'answers', 12, 'answered', [$answered, 19]];
     }
 
     public function testATeamMayHaveSinglePhonesAndNumbersOutside(): void
@@ -178,7 +201,7 @@ final class TeamPatternTest extends TestCase
             ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'team_mixed', 'seconds' => 20, 'exits' => []]])
             ->call(['phones' => [['who' => '+447700900123', 'does' => 'answers', 'after' => 6]]]);
         self::assertSame(['ann/laptop', '+447700900123'], array_map(static fn (Rung $rung): string => $rung->phone->id, $trace->rung));
-        self::assertSame([10, 6], [$trace->seconds, $trace->rung[1]->askedAt]);
+        self::assertSame([13, 9], [$trace->seconds, $trace->rung[1]->askedAt]);
     }
 
     public function testATierGapIsRefusedAtTheMember(): void

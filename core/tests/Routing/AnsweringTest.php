@@ -8,6 +8,7 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveState;
+use Meandros\Core\Live\LiveStatus;
 use Meandros\Core\Plan\Check\Finding;
 use Meandros\Core\Plan\Check\Findings;
 use Meandros\Core\Plan\Element\Status;
@@ -61,7 +62,7 @@ final class AnsweringTest extends TestCase
         yield 'the end of the call' => [[self::rule(['desk' => [0, 10]], ['nobody' => 'end the call'])], ["desk 0–10 $no"], 'ended by plan '];
         yield 'her team joins after 10 s, one after the other' => [[['stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 30], ['phones' => [], 'teams' => ['team_two'], 'after' => 10, 'seconds' => 15]]] + self::rule([], $office)], ["desk 0–30 $no", "desk 10–20 $no", "desk 20–25 $no"], 'message mbx_office'];
         yield 'a colleague in the team answers' => [[['stages' => [['phones' => ['desk'], 'teams' => ['team_two'], 'after' => 0, 'seconds' => 30]]] + self::rule([], $office)], ['desk 0–13 taken elsewhere', "desk 0–10 $no", 'desk 10–13 answered'], 'answered cid', $answers('cid', 3)];
-        yield 'the caller is kept for a minute, and the stages begin anew' => [[['againMinutes' => 1] + self::rule(['desk' => [0, 10], 'mobile' => [10, 10]], $office)], ["desk 0–10 $no", "mobile 10–20 $no", "desk 25–35 $no", "mobile 35–45 $no", "desk 50–60 $no", 'mobile 50–50 not reached'], 'message mbx_office'];
+        yield 'the caller is kept for a minute, and the stages begin anew' => [[['againMinutes' => 1] + self::rule(['desk' => [0, 10], 'mobile' => [10, 10]], $office)], ["desk 0–10 $no", "mobile 10–20 $no", "desk 25–35 $no", "mobile 35–45 $no", "desk 50–60 $no", 'mobile 60–60 not reached'], 'message mbx_office'];
         yield 'two stages that touch are one long ring' => [[['stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 10], ['phones' => ['desk', 'mobile'], 'after' => 10, 'seconds' => 10]]] + self::rule([], $office)], ['desk 0–15 taken elsewhere', 'mobile 10–15 answered'], 'answered dana', $answers('dana/mobile', 5)];
         yield 'away: no rule is meant for that' => [[], [], 'message mbx_dana', ['statuses' => [['who' => 'dana', 'status' => 'away']]]];
         yield 'away: a rule is meant for that' => [[self::rule(['mobile' => [0, 12]], $office, ['statuses' => ['away']])], ["mobile 0–12 $no"], 'message mbx_office', ['statuses' => [['who' => 'dana', 'status' => 'away']]]];
@@ -135,7 +136,7 @@ final class AnsweringTest extends TestCase
     public function testTheLiveStatusCountsUnlessAnotherIsAssumed(): void
     {
         $plan = self::plan([]);
-        $live = new LiveState([], ['dana' => Status::DoNotDisturb]);
+        $live = new LiveState([], ['dana' => new LiveStatus(Status::DoNotDisturb)]);
         $call = new TrialCall(PlanBuilder::NUMBER, Caller::parse('', 'GB'), Moment::parse('2026-11-27T10:00', 'Europe/London'));
         self::assertSame('Finds Dana busy, then leaves a message with mbx_dana.', TraceReport::of((new Router())->trace($plan, $call, new Assumptions(), $live), $plan, 'UTC')['sentence']);
         self::assertSame('Rings Dana for 25 s, then leaves a message with mbx_dana.', TraceReport::of((new Router())->trace($plan, $call, new Assumptions(statuses: ['dana' => Status::Available]), $live), $plan, 'UTC')['sentence']);

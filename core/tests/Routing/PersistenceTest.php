@@ -45,7 +45,7 @@ final class PersistenceTest extends TestCase
     public function testWhereNothingRingsARoundLastsTwentySeconds(string $does, string $exit): void
     {
         $trace = self::call(['phones' => [['who' => '*', 'does' => $does, 'after' => 0]]]);
-        self::assertSame([100, $exit, 12], [$trace->seconds, $trace->visits[0]->exit, \count($trace->rung)], 'Six rounds, at 0, 20, 40, 60, 80 and 100 s.');
+        self::assertSame([120, $exit, 10], [$trace->seconds, $trace->visits[0]->exit, \count($trace->rung)], 'Five rounds, at 0, 25, 50, 75 and 100 s.');
     }
 
     /** @return iterable<array{string, string}> */

@@ -76,7 +76,7 @@ final class RouterTest extends TestCase
         ]);
         $trace = $plan->call();
         self::assertSame(EndingKind::LoopStopped, $trace->ending->kind);
-        self::assertCount(250, $trace->visits);
+        self::assertCount(251, $trace->visits);
     }
 
     public function testANumberMayPointStraightAtAPerson(): void

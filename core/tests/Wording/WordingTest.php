@@ -66,8 +66,8 @@ final class WordingTest extends TestCase
         yield 'a team without members' => [[['id' => 's1', 'do' => 'ring', 'target' => 'team_none', 'seconds' => 5, 'exits' => []]], [], 'team_none: unreachable', 'There is no phone to ring.', 'Cannot reach team_none, then the call ends because no step is left.'];
         yield 'no mailbox' => [[['id' => 's1', 'do' => 'message', 'mailbox' => null]], [], 'Takes no message', 'No mailbox is chosen.', $ends];
         yield 'no journey' => [[['id' => 's1', 'do' => 'go', 'journey' => null]], [], 'Goes nowhere', 'No journey is chosen.', $ends];
-        yield 'an outside number' => [[['id' => 's1', 'do' => 'ring', 'target' => '+447700900123', 'seconds' => 5, 'exits' => []]], ['phones' => [['who' => '+447700900123', 'does' => 'answers', 'after' => 2]]],
-            'Rings +44 7700 900123, answered after 2 s', 'Answered: +44 7700 900123.', 'Rings +44 7700 900123 and is answered after 2 s, then talks to +44 7700 900123.'];
+        yield 'an outside number' => [[['id' => 's1', 'do' => 'ring', 'target' => '+447700900123', 'seconds' => 5, 'exits' => []]], ['phones' => [['who' => '+447700900123', 'does' => 'answers', 'after' => 1]]],
+            'Rings +44 7700 900123, answered after 4 s', 'Answered: +44 7700 900123.', 'Rings +44 7700 900123 and is answered after 4 s, then talks to +44 7700 900123.'];
         yield 'a menu that leads nowhere' => [[['id' => 's1', 'do' => 'menu', 'prompt' => null, 'wait' => 3, 'tries' => 1, 'exits' => []]], ['keys' => ['5']], 'Presses 5, which leads nowhere', 'No prompt is chosen; try 1 of 1.', 'Presses 5, which leads nowhere, then the call ends because no step is left.'];
     }
 
@@ -124,7 +124,7 @@ final class WordingTest extends TestCase
             ['id' => 'again', 'do' => 'go', 'journey' => 'jrn_main'],
         ]);
         $last = static fn (array $assume): string => (new EventWords($plan->plan()))->because($plan->call($assume)->events[\count($plan->call($assume)->events) - 1]->happening);
-        self::assertSame('It lasted longer than 4 h.', $last([]));
+        self::assertSame('It lasted for 4 h, which is the longest that a trial call is followed.', $last([]));
         self::assertSame('They were assumed to wait for 1 min 30 s.', $last(['patience' => 90]));
     }
 }

@@ -26,6 +26,7 @@ export type Band = Hours['specialDays'][number]['bands'][number];
 export type Day = WeekBand['days'][number];
 export type AnsweringRule = Person['rules'][number];
 export type Status = Schemas['Status'];
+export type PersonStatus = Schemas['PersonStatus'];
 export type Phone = Person['phones'][number];
 export type Plan = Schemas['Plan'];
 export type Change = Schemas['Change'];

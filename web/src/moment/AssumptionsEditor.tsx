@@ -1,8 +1,9 @@
 import { Button, Checkbox, Input, Select } from 'antd';
 import { type PlanIndex, usePlan } from '../plan/usePlan';
 import { NumberInput } from '../ui/NumberInput';
+import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 import { RemoveButton } from '../ui/RowButtons';
-import { ASSUMED_STATUSES, type Assumed, type Moment, useMoment } from './useMoment';
+import { ASSUMED_STATUSES, type Assumed, isStatus, type Moment, useMoment } from './useMoment';
 
 const DOES: { value: Assumed['does']; label: string }[] = [
     { value: 'answers', label: 'answers after' },
@@ -31,7 +32,12 @@ export function AssumptionsEditor() {
         ]),
     ];
     const set = (i: number, part: Partial<Assumed>) =>
-        change({ phones: moment.phones.map((one, j) => (i === j ? { ...one, ...part } : one)) });
+        change({
+            phones: onceEach(
+                moment.phones.map((one, j) => (i === j ? { ...one, ...part } : one)),
+                i,
+            ),
+        });
 
     return (
         <div className="assumptions" role="group" aria-label="Assumptions">
@@ -47,15 +53,17 @@ export function AssumptionsEditor() {
                         style={{ width: 190 }}
                         value={one.who}
                         options={who}
-                        onChange={(next) => set(i, { who: next })}
+                        onChange={(next) =>
+                            set(i, next === '*' && isStatus(one.does) ? { who: next, does: 'answers' } : { who: next })
+                        }
                     />
                     <Select
                         aria-label="Does what"
                         size="small"
                         style={{ width: 130 }}
                         value={one.does}
-                        options={[...DOES]}
-                        onChange={(does) => set(i, { does })}
+                        options={one.who === '*' ? DOES.filter(({ value }) => !isStatus(value)) : DOES}
+                        onChange={(does) => set(i, { does, after: does === 'on a call' ? null : (one.after ?? 8) })}
                     />
                     {(one.does === 'answers' || one.does === 'refuses') && (
                         <NumberInput
@@ -63,6 +71,17 @@ export function AssumptionsEditor() {
                                 one.does === 'answers' ? 'Seconds until it is answered' : 'Seconds until it is refused'
                             }
                             unit="s"
+                            min={0}
+                            max={3600}
+                            value={one.after ?? 0}
+                            onSave={(after) => set(i, { after })}
+                        />
+                    )}
+                    {one.does === 'on a call' && (
+                        <OptionalNumberInput
+                            label="Seconds until a second call is answered"
+                            open="never"
+                            unit="s until a second call is answered"
                             min={0}
                             max={3600}
                             value={one.after}
@@ -77,7 +96,11 @@ export function AssumptionsEditor() {
             ))}
             <Button
                 size="small"
-                onClick={() => change({ phones: [...moment.phones, { who: '*', does: 'answers', after: 8 }] })}
+                onClick={() =>
+                    change({
+                        phones: [...moment.phones, { who: unnamed(who, moment.phones), does: 'answers', after: 8 }],
+                    })
+                }
             >
                 Somebody answers
             </Button>
@@ -114,13 +137,25 @@ export function AssumptionsEditor() {
     );
 }
 
+/** Nobody does two things: what was set last counts. */
+function onceEach(phones: Assumed[], last: number): Assumed[] {
+    const who = phones[last]?.who;
+    return phones.filter((one, i) => i === last || one.who !== who);
+}
+
+/** The first of whom nothing is assumed yet. */
+function unnamed(choices: { value: string }[], phones: Assumed[]): string {
+    return choices.find(({ value }) => phones.every((one) => one.who !== value))?.value ?? '*';
+}
+
 export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined): string {
     const parts = moment.phones.slice(0, 2).map((one) => {
         const [person, phone] = one.who.split('/');
         const name =
             one.who === '*' ? 'everybody' : `${plan?.find(person)?.name ?? one.who}${phone ? ' (one phone)' : ''}`;
+        if (one.does === 'on a call' && one.after !== null) return `${name} takes a second call after ${one.after} s`;
         return one.does === 'answers' || one.does === 'refuses'
-            ? `${name} ${one.does} after ${one.after} s`
+            ? `${name} ${one.does} after ${one.after ?? 0} s`
             : `${name} ${one.does === 'rings' ? 'does not answer' : `is ${one.does}`}`;
     });
     if (moment.phones.length > 2) parts.push(`${moment.phones.length - 2} more`);

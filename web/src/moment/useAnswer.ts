@@ -4,16 +4,17 @@ import type { HoursState, Trace, TrialCall } from '../api/types';
 import { useOverrideStamp } from '../overrides/useOverrides';
 import { draftOf, indexOf, usePlan } from '../plan/usePlan';
 import { useCalm } from '../ui/useCalm';
+import { useLiveStamp } from './useLiveStamp';
 import { toTrialCall, useMoment } from './useMoment';
 
 /** The answer to the trial call of the moment bar; asked for again whenever the call or the plan changes. */
 export function useAnswer() {
     const { moment } = useMoment();
     const plan = usePlan();
-    const forced = useOverrideStamp();
+    const live = useLiveStamp();
     const call = toTrialCall(moment);
     return useQuery<Trace>({
-        queryKey: ['answer', call, plan?.stamp, forced],
+        queryKey: ['answer', call, plan?.stamp, live],
         queryFn: () => askAnswer(call),
         enabled: Boolean(plan && moment.to && moment.at),
         placeholderData: keepPreviousData,
@@ -29,10 +30,10 @@ const askAnswer = (call: TrialCall) => ask(api.POST('/api/trial-calls', { body: 
 export function askAhead(queries: QueryClient): void {
     const draft = draftOf(queries);
     const shown = queries.getQueryCache().findAll({ queryKey: ['answer'], type: 'active' })[0];
-    const [, call, , forced] = (shown?.queryKey ?? []) as [string?, TrialCall?, number?, string?];
+    const [, call, , live] = (shown?.queryKey ?? []) as [string?, TrialCall?, number?, string?];
     if (!draft || call?.in !== 'draft') return;
     queries.prefetchQuery({
-        queryKey: ['answer', call, indexOf(draft).stamp, forced],
+        queryKey: ['answer', call, indexOf(draft).stamp, live],
         queryFn: () => askAnswer(call),
         retry: false,
     });

@@ -6,11 +6,12 @@ import type { PhoneAssumption, Status, TrialCall } from '../api/types';
 export interface Assumed {
     who: string;
     does: PhoneAssumption['does'] | Status;
-    after: number;
+    /** Seconds of ringing; null for somebody on a call who does not answer a second one. */
+    after: number | null;
 }
 
 export const ASSUMED_STATUSES: Status[] = ['available', 'away', 'do not disturb', 'on leave', 'signed out'];
-const isStatus = (does: Assumed['does']): does is Status => (ASSUMED_STATUSES as string[]).includes(does);
+export const isStatus = (does: Assumed['does']): does is Status => (ASSUMED_STATUSES as string[]).includes(does);
 
 /** The chosen moment and call, as it stands in the address: a link to it shows a colleague the same answer. */
 export interface Moment {
@@ -85,7 +86,7 @@ export function readMoment(params: URLSearchParams): Moment {
             .filter(Boolean)
             .map((one) => {
                 const [who = '*', does = 'answers', after = '0'] = one.split('~');
-                return { who, does: does as Assumed['does'], after: Number(after) || 0 };
+                return { who, does: does as Assumed['does'], after: after === '' ? null : Number(after) || 0 };
             }),
         patience: patience > 0 ? patience : null,
         unforced: params.has('unforced'),
@@ -114,7 +115,7 @@ export function writeMoment(moment: Moment): URLSearchParams {
     for (const name of ['to', 'from', 'at', 'zone', 'keys'] as const) if (moment[name]) params.set(name, moment[name]);
     if (moment.in !== 'draft') params.set('in', moment.in);
     if (moment.phones.length > 0)
-        params.set('phones', moment.phones.map((one) => `${one.who}~${one.does}~${one.after}`).join(','));
+        params.set('phones', moment.phones.map((one) => `${one.who}~${one.does}~${one.after ?? ''}`).join(','));
     if (moment.patience) params.set('patience', String(moment.patience));
     if (moment.unforced) params.set('unforced', '1');
     const last = Object.entries(moment.last).map((pair) => pair.join('~'));

@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { Button, Checkbox } from 'antd';
 import type { Person, Phone } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { unique } from '../plan/unique';
@@ -95,6 +95,15 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                 />
             ))}
             <Findings found={findings('/phones')} />
+            {value.phones.length > 1 && (
+                <Checkbox
+                    checked={value.refusesForAll}
+                    disabled={disabled}
+                    onChange={(event) => change({ ...value, refusesForAll: event.target.checked })}
+                >
+                    Declining on one phone silences all of them
+                </Checkbox>
+            )}
             {!disabled && (
                 <PhoneAdder
                     person={value}
@@ -116,9 +125,12 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
     );
 }
 
+/** Seconds for which whoever picks up is asked (common practice). */
+const USUAL_CONFIRM = 10;
+
 /** An outside phone comes with its number at once: without one it could not be saved. */
 function PhoneAdder({ person, country, onAdd }: { person: Person; country: string; onAdd: (phone: Phone) => void }) {
-    const add = (id: string, label: string, phone: Omit<Phone, 'id' | 'label' | 'on'>) =>
+    const add = (id: string, label: string, phone: Omit<Phone, 'id' | 'label' | 'on' | 'confirm'>) =>
         onAdd({
             id: unique(
                 id,
@@ -130,6 +142,7 @@ function PhoneAdder({ person, country, onAdd }: { person: Person; country: strin
                 ' ',
             ),
             on: true,
+            confirm: USUAL_CONFIRM,
             ...phone,
         });
     return (
@@ -151,7 +164,10 @@ function PhoneAdder({ person, country, onAdd }: { person: Person; country: strin
                         type: 'outside',
                         number,
                         askFirst: true,
+                        calls: null,
                         ownMailbox: null,
+                        mailboxWhenBusy: null,
+                        setUp: null,
                         digits: '',
                         shows: null,
                     })

@@ -1,20 +1,18 @@
-import { Checkbox, Input, Select, Switch } from 'antd';
+import { Checkbox, Select, Switch } from 'antd';
 import type { Finding, Phone, Rung } from '../api/types';
-import { ElementPicker } from '../ui/ElementPicker';
 import { Field } from '../ui/Field';
 import { Findings } from '../ui/Findings';
 import { NumberInput } from '../ui/NumberInput';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { MoveButton, RemoveButton } from '../ui/RowButtons';
 import { TextField } from '../ui/TextField';
+import { OwnMailbox, Reaching } from './OutsidePhone';
 
 const TYPES = [
     { value: 'desk', label: 'Desk phone' },
     { value: 'soft', label: 'Soft phone' },
     { value: 'outside', label: 'Outside number' },
 ] as const;
-/** Mobiles hand over to their own mailbox after some five rings (common practice). */
-const USUAL_MAILBOX = 20;
 
 /** One phone of a person: what it is, whether it rings, and whether its own mailbox may take calls. */
 export function PhoneRow({
@@ -42,7 +40,6 @@ export function PhoneRow({
     onRemove: () => void;
 }) {
     const outside = phone.type === 'outside';
-    const mailbox = phone.ownMailbox ?? null;
     return (
         <div className={phone.on ? 'phone' : 'phone off'}>
             <Field label="Kind">
@@ -101,6 +98,20 @@ export function PhoneRow({
                 >
                     ask before connecting (press 1)
                 </Checkbox>
+                {phone.askFirst && (
+                    <span className="line-row tight">
+                        for
+                        <NumberInput
+                            label={`Seconds for which ${phone.label} is asked`}
+                            unit="s"
+                            min={5}
+                            max={60}
+                            value={phone.confirm}
+                            disabled={disabled}
+                            onSave={(confirm) => onChange({ ...phone, confirm })}
+                        />
+                    </span>
+                )}
                 {!outside && (
                     <span className="line-row tight">
                         takes
@@ -117,66 +128,12 @@ export function PhoneRow({
                 )}
                 {outside && (
                     <>
-                        <Checkbox
-                            checked={mailbox !== null}
-                            disabled={disabled}
-                            onChange={(event) =>
-                                onChange({ ...phone, ownMailbox: event.target.checked ? USUAL_MAILBOX : null })
-                            }
-                        >
-                            its own mailbox answers
-                        </Checkbox>
-                        {mailbox !== null && (
-                            <>
-                                after
-                                <NumberInput
-                                    label={`Seconds until the own mailbox of ${phone.label} answers`}
-                                    unit="s"
-                                    min={0}
-                                    max={120}
-                                    value={mailbox}
-                                    disabled={disabled}
-                                    onSave={(ownMailbox) => onChange({ ...phone, ownMailbox })}
-                                />
-                            </>
-                        )}
+                        <OwnMailbox phone={phone} disabled={disabled} onChange={onChange} />
                         {rung && <span className="quiet">In this call: {rung.outcome}</span>}
                     </>
                 )}
             </div>
-            {outside && (
-                <div className="line-row wrap phone-more">
-                    <span>shows</span>
-                    <ElementPicker
-                        label={`Number that ${phone.label} shows`}
-                        kinds={['number']}
-                        clearable
-                        placeholder="the caller’s number"
-                        value={phone.shows ?? null}
-                        disabled={disabled}
-                        onChange={(shows) => onChange({ ...phone, shows })}
-                    />
-                    <span>then sends</span>
-                    <Input
-                        key={phone.digits}
-                        aria-label={`Digits to send to ${phone.label}`}
-                        size="small"
-                        style={{ width: 120 }}
-                        placeholder="no digits"
-                        title="Once it is picked up: digits, * and #; a comma is a second’s pause"
-                        defaultValue={phone.digits ?? ''}
-                        disabled={disabled}
-                        status={error('digits') ? 'error' : ''}
-                        onBlur={(event) =>
-                            event.target.value !== (phone.digits ?? '') &&
-                            onChange({ ...phone, digits: event.target.value })
-                        }
-                    />
-                    <span className={error('digits') ? 'alarm' : 'quiet'} role={error('digits') ? 'alert' : undefined}>
-                        {error('digits') ?? 'a comma is a second’s pause'}
-                    </span>
-                </div>
-            )}
+            {outside && <Reaching phone={phone} disabled={disabled} error={error} onChange={onChange} />}
             <div className="phone-more">
                 <Findings found={found} />
             </div>

@@ -8,7 +8,8 @@ const ANN: Person = {
     name: 'Ann',
     extension: '',
     site: 'sit_one',
-    phones: [{ id: 'desk', type: 'desk', label: 'Desk', on: true, askFirst: false, calls: 1 }],
+    phones: [{ id: 'desk', type: 'desk', label: 'Desk', on: true, askFirst: false, confirm: 10, calls: 1 }],
+    refusesForAll: false,
     mailbox: 'mbx_ann',
     rules: [],
 };

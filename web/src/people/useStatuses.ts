@@ -1,9 +1,10 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { api, ask } from '../api/client';
-import type { Status } from '../api/types';
+import type { PersonStatus, Status } from '../api/types';
 
-const LOOK_EVERY = 30_000;
+/** How often what others set is looked for: it changes live calls at once. */
+const LOOK_EVERY = 15_000;
 
 export const STATUSES: { value: Status; label: string }[] = [
     { value: 'available', label: 'available' },
@@ -13,21 +14,33 @@ export const STATUSES: { value: Status; label: string }[] = [
     { value: 'signed out', label: 'signed out' },
 ];
 
-/** What people say of themselves right now: live, effective at once. */
-export function useStatuses() {
-    const queries = useQueryClient();
+function useStatusList() {
     const query = useQuery({
         queryKey: ['statuses'],
         queryFn: () => ask(api.GET('/api/statuses')),
         refetchInterval: LOOK_EVERY,
         refetchOnWindowFocus: 'always',
     });
-    const statuses = query.data?.statuses ?? [];
+    return query.data?.statuses ?? NONE;
+}
+
+const NONE: PersonStatus[] = [];
+
+/** Changes with every status that is set or ends. */
+export function useStatusStamp(): string {
+    return useStatusList()
+        .map((one) => `${one.person}:${one.status}:${one.until}`)
+        .join();
+}
+
+/** What people say of themselves right now: live, effective at once. */
+export function useStatuses() {
+    const queries = useQueryClient();
+    const statuses = useStatusList();
     const set = useCallback(
         async (person: string, status: Status, until: string | null) => {
             await ask(api.PUT('/api/statuses/{person}', { params: { path: { person } }, body: { status, until } }));
             await queries.invalidateQueries({ queryKey: ['statuses'] });
-            await queries.invalidateQueries({ queryKey: ['answer'] });
         },
         [queries],
     );

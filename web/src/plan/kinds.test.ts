@@ -20,6 +20,7 @@ const person = (id: string, at: string, extension: string): Element => ({
     extension,
     site: at,
     phones: [],
+    refusesForAll: false,
     mailbox: null,
     rules: [],
 });

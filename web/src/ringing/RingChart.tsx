@@ -124,20 +124,23 @@ function ticksOf(end: number): number[] {
 }
 
 function Bar({ bar, place }: { bar: Rung; place: (second: number) => string }) {
-    const rings = bar.until > bar.from;
-    const picksUp = bar.ownMailbox !== null && rings;
+    const rings = bar.rings ?? bar.until;
+    const mailbox = bar.ownMailbox === null || bar.rings === null ? null : bar.rings + bar.ownMailbox;
     return (
         <>
-            {rings && (
+            {rings > bar.from && (
+                <i className="bar dialled" style={{ left: place(bar.from), right: `calc(100% - ${place(rings)})` }} />
+            )}
+            {bar.until > rings && (
                 <i
                     className={`bar ${bar.outcome.replaceAll(' ', '-')}`}
-                    style={{ left: place(bar.from), right: `calc(100% - ${place(bar.until)})` }}
+                    style={{ left: place(rings), right: `calc(100% - ${place(bar.until)})` }}
                 />
             )}
-            {picksUp && (
+            {mailbox !== null && (
                 <svg
                     className={bar.outcome.startsWith('own') ? 'point mailbox picked' : 'point mailbox'}
-                    style={{ left: place(bar.from + (bar.ownMailbox ?? 0)) }}
+                    style={{ left: place(bar.outcome === 'own mailbox' ? bar.until : mailbox) }}
                     viewBox="0 0 10 9"
                     aria-hidden="true"
                 >
@@ -150,7 +153,9 @@ function Bar({ bar, place }: { bar: Rung; place: (second: number) => string }) {
                 </b>
             )}
             {bar.outcome === 'answered' && <i className="point answered" style={{ left: place(bar.until) }} />}
-            {['busy', 'unreachable', 'refused', 'no line may carry it', 'all lines in use'].includes(bar.outcome) && (
+            {['busy', 'do not disturb', 'unreachable', 'refused', 'no line may carry it', 'all lines in use'].includes(
+                bar.outcome,
+            ) && (
                 <svg className="point cross" style={{ left: place(bar.until) }} viewBox="0 0 8 8" aria-hidden="true">
                     <path d="M1 1l6 6m0-6l-6 6" />
                 </svg>
@@ -159,15 +164,26 @@ function Bar({ bar, place }: { bar: Rung; place: (second: number) => string }) {
     );
 }
 
+function whenRung(bar: Rung): string {
+    if (bar.rings === null) return `dialled at ${clock(bar.from)}, silent until ${clock(bar.until)}`;
+    const rang = `${clock(bar.rings)} to ${clock(bar.until)}`;
+    return bar.rings > bar.from ? `dialled at ${clock(bar.from)}, ${rang}` : rang;
+}
+
 function Outcome({ bars }: { bars: Rung[] }) {
     const plan = usePlan();
     const last = bars[bars.length - 1] as Rung;
     const rang = bars.filter((one) => one.until > one.from);
     const words = [last.outcome as string];
     if (rang.length > 2) words.push(`rang ${rang.length} times, from ${clock(rang[0]?.from ?? 0)} on`);
-    else words.push(...rang.map((one) => `${clock(one.from)} to ${clock(one.until)}`));
-    if (last.ownMailbox !== null && rang.length === 1)
-        words.push(`its own mailbox would answer at ${clock((rang[0]?.from ?? 0) + last.ownMailbox)}`);
+    else words.push(...rang.map(whenRung));
+    if (
+        last.ownMailbox !== null &&
+        rang.length === 1 &&
+        typeof last.rings === 'number' &&
+        !last.outcome.startsWith('own')
+    )
+        words.push(`its own mailbox would answer at ${clock(last.rings + last.ownMailbox)}`);
     if (last.askedAt !== null) words.push(`asked at ${clock(last.askedAt)}`);
     if (last.line) words.push(`by ${plan?.find(last.line)?.name ?? 'a line'} as ${last.dials}`);
     if (last.shows) words.push(`shows ${plan?.find(last.shows)?.name ?? 'a number of ours'}`);

@@ -3,7 +3,15 @@ import type { Person, Rung, Team } from '../api/types';
 import { newRule } from '../people/rules';
 import { personHandles, teamHandles } from './handles';
 
-const phone = (id: string, on = true) => ({ id, type: 'desk' as const, label: id, on, askFirst: false, calls: 1 });
+const phone = (id: string, on = true) => ({
+    id,
+    type: 'desk' as const,
+    label: id,
+    on,
+    askFirst: false,
+    confirm: 10,
+    calls: 1,
+});
 const ANN: Person = {
     id: 'per_ann',
     kind: 'person',
@@ -11,6 +19,7 @@ const ANN: Person = {
     extension: '',
     site: 'sit_one',
     phones: [phone('desk'), phone('laptop'), phone('attic', false)],
+    refusesForAll: false,
     mailbox: null,
     rules: [],
 };
@@ -20,6 +29,7 @@ const bar = (person: string, from: number, until: number): Rung => ({
     label: 'Desk',
     type: 'desk',
     from,
+    rings: from,
     until,
     outcome: 'not answered',
     askedAt: null,

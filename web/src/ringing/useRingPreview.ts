@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
 import type { Element, RingStep } from '../api/types';
+import { useLiveStamp } from '../moment/useLiveStamp';
 import { toTrialCall, useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { useCalm } from '../ui/useCalm';
@@ -15,8 +16,9 @@ export function useRingPreview(
     const { moment } = useMoment();
     const plan = usePlan();
     const call = toTrialCall(moment);
+    const live = useLiveStamp();
     // What is dragged is drawn at once; after an edit, its answer comes first.
-    const wanted = JSON.stringify([call, step, element, plan?.stamp]);
+    const wanted = JSON.stringify([call, step, element, plan?.stamp, live]);
     const calm = useCalm(wanted, CALM) === wanted;
     return useQuery({
         queryKey: ['ring-preview', wanted],

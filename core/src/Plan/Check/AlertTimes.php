@@ -22,7 +22,7 @@ final class AlertTimes
         foreach ($plan->all(Journey::class) as $journey) {
             foreach ($journey->steps->everyStep('/steps') as $place => $step) {
                 if ($step instanceof RingStep && null !== $step->target && !$step->handOver) {
-                    $limits[$step->target] = max($step->seconds, $limits[$step->target] ?? 0);
+                    $limits[$step->target->text()] = max($step->seconds, $limits[$step->target->text()] ?? 0);
                 }
                 if ($step instanceof RingStep && null !== $step->greeting && $step->greetAfter >= $step->seconds) {
                     $fix = Fix::replace('Greet half-way', $journey->id(), $place.'/greetAfter', intdiv($step->seconds, 2));

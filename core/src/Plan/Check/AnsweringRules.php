@@ -60,7 +60,7 @@ final class AnsweringRules
             }
         }
         foreach ($rule->then as $name => $outcome) {
-            if (null !== $outcome->element() && $this->comesBack($person->id(), $outcome->element(), [])) {
+            if (null !== $outcome->to?->element && $this->comesBack($person->id(), $outcome->to->element)) {
                 $fix = Fix::replace('Let them go back to where they came from', $person->id(), \sprintf('%s/next/%s', $place, $name), null);
                 $this->findings[] = Finding::warning($person, $place, \sprintf('Calls that %s passes on come back to %s.', $person->name(), $person->name()), 'Pass them on to somebody else, or to a mailbox.', $fix);
                 break;
@@ -79,16 +79,17 @@ final class AnsweringRules
             && ([] === $wide->callers || ([] !== $narrow->callers && [] === array_diff($narrow->callers, $wide->callers)));
     }
 
-    /** @param array<string, true> $seen */
-    private function comesBack(string $start, string $id, array $seen): bool
+    /** @param array<string, true> $seen people who were looked at: none is looked at twice */
+    private function comesBack(string $start, string $id, array &$seen = []): bool
     {
         if ($id === $start) {
             return true;
         }
         $person = isset($seen[$id]) ? null : $this->plan->get(Person::class, $id);
+        $seen[$id] = true;
         foreach ($person->rules ?? [] as $rule) {
             foreach ($rule->on ? $rule->then : [] as $outcome) {
-                if (null !== $outcome->element() && $this->comesBack($start, $outcome->element(), [$id => true] + $seen)) {
+                if (null !== $outcome->to?->element && $this->comesBack($start, $outcome->to->element, $seen)) {
                     return true;
                 }
             }
@@ -99,7 +100,7 @@ final class AnsweringRules
 
     private function step(Journey $journey, string $place, RingStep $step): void
     {
-        $person = $this->plan->get(Person::class, $step->target);
+        $person = $this->plan->get(Person::class, $step->target?->element);
         if (null === $person) {
             return;
         }

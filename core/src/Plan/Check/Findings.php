@@ -44,7 +44,6 @@ final class Findings
             match (true) {
                 $element instanceof Journey => $self->journey($element),
                 $element instanceof Number => $self->number($element),
-                $element instanceof Hours => $self->hours($element),
                 $element instanceof HolidayCalendar => [] === $element->holidays->entries ? $self->warn($element, '/holidays', 'This calendar has no holiday.', 'Add one, or delete the calendar.') : null,
                 $element instanceof Person => $self->person($element),
                 $element instanceof Team => $self->team($element),
@@ -53,25 +52,13 @@ final class Findings
             };
         }
 
-        return [...$self->findings, ...MailboxRace::in($plan), ...AnsweringRules::in($plan), ...AlertTimes::in($plan), ...Forwards::in($plan)];
+        return [...$self->findings, ...MailboxRace::in($plan), ...AnsweringRules::in($plan), ...AlertTimes::in($plan), ...Forwards::in($plan), ...OwnNumbers::in($plan), ...SetUpTimes::in($plan)];
     }
 
     private function number(Number $number): void
     {
         if (null === $number->target) {
             $this->block($number, '/target', 'Calls to this number lead nowhere.', 'Choose a target.');
-        }
-    }
-
-    private function hours(Hours $hours): void
-    {
-        foreach ($hours->calendars as $i => $use) {
-            $calendar = $this->plan->get(HolidayCalendar::class, $use->calendar);
-            foreach (array_keys($use->exceptions) as $j => $holiday) {
-                if (null !== $calendar && null === $calendar->holiday($holiday)) {
-                    $this->warn($hours, \sprintf('/calendars/%d/exceptions/%d', $i, $j), \sprintf('%s has no holiday “%s” any more, so this exception does nothing.', $calendar->name(), $holiday), 'Remove the exception.');
-                }
-            }
         }
     }
 
@@ -85,13 +72,6 @@ final class Findings
 
     private function team(Team $team): void
     {
-        foreach ($team->members as $i => $member) {
-            $person = null === $member->phone() ? null : $this->plan->get(Person::class, $member->person());
-            if (null !== $person && [] === array_filter($person->phones, static fn (Phone $phone): bool => $phone->id === $member->phone())) {
-                $fix = Fix::replace(\sprintf('Ring all phones of %s', $person->name()), $team->id(), \sprintf('/members/%d/who', $i), $person->id());
-                $this->findings[] = Finding::warning($team, '/members/'.$i, \sprintf('%s has no such phone any more, so nothing rings.', $person->name()), 'Ring another phone, or take it out.', $fix);
-            }
-        }
         if ([] === $team->members) {
             $this->warn($team, '/members', 'Nobody is in this team.', 'Add a member.');
         } elseif ([] === array_filter($team->members, static fn (TeamMember $member): bool => $member->on)) {
@@ -148,7 +128,7 @@ final class Findings
         $hours = $this->plan->get(Hours::class, $step->hours);
         foreach ($step->exits()->items as $j => $exit) {
             if (null !== $hours && null === $hours->state($exit->on)) {
-                $this->warn($journey, \sprintf('%s/exits/%d', $place, $j), \sprintf('%s has no state “%s”, so this exit is never taken.', $hours->name(), $exit->on), 'Remove the exit, or add the state to the hours.');
+                $this->block($journey, \sprintf('%s/exits/%d', $place, $j), \sprintf('%s has no state “%s”, so this exit is never taken.', $hours->name(), $exit->on), 'Remove the exit, or add the state to the hours.');
             }
         }
     }

@@ -38,12 +38,12 @@ final class Forwards
         }
         foreach ($plan->all(Team::class) as $team) {
             foreach ($team->members as $i => $member) {
-                $member->isOutside() && $member->on && $self->number($team, '/members/'.$i, $member->who, null);
+                null !== $member->who->number && $member->on && $self->number($team, '/members/'.$i, $member->who->number, null);
             }
         }
         foreach ($plan->all(Journey::class) as $journey) {
             foreach ($journey->steps->everyStep('/steps') as $place => $step) {
-                $step instanceof RingStep && $step->ringsOutside() && $self->number($journey, $place, (string) $step->target, null);
+                $step instanceof RingStep && null !== $step->target?->number && $self->number($journey, $place, $step->target->number, null);
             }
         }
         $self->emergency();
@@ -57,8 +57,8 @@ final class Forwards
             null !== $phone->number && $phone->on && $this->number($person, '/phones/'.$i, $phone->number, $person->site);
         }
         foreach ($person->rules as $i => $rule) {
-            $outside = array_filter($rule->on ? $rule->then : [], static fn (RuleOutcome $outcome): bool => $outcome->isOutside());
-            foreach (array_unique(array_map(static fn (RuleOutcome $outcome): string => (string) $outcome->to, $outside)) as $number) {
+            $outside = array_map(static fn (RuleOutcome $outcome): ?string => $outcome->to?->number, $rule->on ? $rule->then : []);
+            foreach (array_unique(array_filter($outside)) as $number) {
                 $this->number($person, '/rules/'.$i, $number, $person->site);
             }
         }
@@ -66,7 +66,12 @@ final class Forwards
 
     private function number(Element $element, string $pointer, string $number, ?string $site): void
     {
-        if ([] !== $this->lines->carriers($number, $site)) {
+        $carriers = $this->lines->carriers($number, $site);
+        if (1 === \count($carriers) && 1 === $carriers[0]->channels && null !== $site && $carriers[0] === ($this->lines->of($site)[0] ?? null)) {
+            $fix = Fix::replace(\sprintf('Let “%s” carry two calls at once', $carriers[0]->name()), $carriers[0]->id(), '/channels', 2);
+            $this->findings[] = Finding::warning($element, $pointer, \sprintf('“%s” carries one call at once: a call that comes in by it leaves no channel to %s.', $carriers[0]->name(), PhoneNumber::international($number)), 'Give it another channel, or allow the call on another line.', $fix);
+        }
+        if ([] !== $carriers || $this->lines->isOwn($number)) {
             return;
         }
         $line = $this->lines->from($site)[0];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Check;
 
+use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
@@ -12,6 +13,7 @@ use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Element\TeamMember;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Ringing\OutsidePhone;
 
 /**
  * Finds outside phones whose own mailbox can take a call of the company: it answers while the phone still rings, before
@@ -24,8 +26,11 @@ final class MailboxRace
     /** @var array<string, array{int, string}> by phone: the latest greeting that comes while it rings, and where */
     private array $greeted = [];
 
+    private readonly Lines $lines;
+
     private function __construct(private readonly Plan $plan)
     {
+        $this->lines = new Lines($plan);
     }
 
     /** @return list<Finding> */
@@ -58,9 +63,12 @@ final class MailboxRace
         [$person, $i, $seconds, $where] = $longest;
         $phone = $person->phones[$i];
         [$greetAfter, $greetsIn] = $this->greeted[$key] ?? [-1, ''];
+        $outside = OutsidePhone::of($phone, (string) $phone->number, $this->lines->isMobile((string) $phone->number));
+        $answers = $outside->setUp + (int) $outside->mailbox;
         $message = match (true) {
-            $greetAfter >= $phone->ownMailbox => \sprintf('The own mailbox of “%s” answers after %d s, before %s greets after %d s: the caller ends up there.', $phone->label, $phone->ownMailbox, $greetsIn, $greetAfter),
-            $seconds > (int) $phone->ownMailbox => \sprintf('The own mailbox of “%s” answers after %d s, and %s rings it for up to %d s: the caller ends up there.', $phone->label, $phone->ownMailbox, $where, $seconds),
+            $greetAfter >= $answers => \sprintf('The own mailbox of “%s” answers after %d s, before %s greets after %d s: the caller ends up there.', $phone->label, $answers, $greetsIn, $greetAfter),
+            $seconds > $answers => \sprintf('The own mailbox of “%s” answers after %d s, and %s rings it for up to %d s: the caller ends up there.', $phone->label, $answers, $where, $seconds),
+            $outside->mailboxWhenBusy => \sprintf('When “%s” is off or busy, or the call is declined, its own mailbox takes the calls of %s at once.', $phone->label, $where),
             default => \sprintf('When “%s” is off, its own mailbox takes the calls of %s at once.', $phone->label, $where),
         };
         $fix = Fix::replace('Ask before connecting', $person->id(), \sprintf('/phones/%d/askFirst', $i), true);
@@ -70,15 +78,15 @@ final class MailboxRace
 
     private function step(RingStep $step, string $where): void
     {
-        $target = $this->plan->find($step->target);
+        $target = $this->plan->find($step->target?->element);
         if ($target instanceof Person) {
             $this->person($target, null, $step->seconds, $where, $step);
         }
         if ($target instanceof Team) {
             foreach ($target->members as $member) {
-                $person = $this->plan->get(Person::class, $member->person());
+                $person = $this->plan->get(Person::class, $member->who->element);
                 if (null !== $person && $member->on && !$member->askFirst) {
-                    $this->person($person, $member->phone(), self::turn($target, $member, $step->seconds), $where, $step);
+                    $this->person($person, $member->who->phone, self::turn($target, $member, $step->seconds), $where, $step);
                 }
             }
         }

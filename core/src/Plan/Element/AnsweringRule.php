@@ -59,7 +59,7 @@ final readonly class AnsweringRule
         if (!$in->isGiven()) {
             return null;
         }
-        $text = $in->text(16);
+        $text = $in->exactText(16);
         if (1 !== preg_match('/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/D', $text)) {
             $in->complain(\sprintf('"%s" is not a date and time.', $text), 'Write it like 2026-11-23T18:00.');
 
@@ -101,7 +101,7 @@ final readonly class AnsweringRule
             'id' => $this->id, 'name' => $this->name, 'on' => $this->on, 'until' => $this->until, 'when' => $this->when->toJson(),
             'stages' => array_map(static fn (RuleStage $stage): array => $stage->toJson(), $this->stages),
             'againMinutes' => $this->againMinutes,
-            'next' => array_map(static fn (RuleOutcome $outcome): ?string => $outcome->to, $this->then),
+            'next' => array_map(static fn (RuleOutcome $outcome): ?string => $outcome->to?->text(), $this->then),
             'greetings' => array_map(static fn (RuleOutcome $outcome): ?string => $outcome->greeting, $this->then),
         ];
     }

@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\HolidayReader;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Parts;
 use Meandros\Core\Time\Holiday\Holiday;
 use Meandros\Core\Time\Holiday\Holidays;
 
@@ -25,6 +26,11 @@ final readonly class HolidayCalendar implements Element
         $in->onlyFields(['id', 'kind', 'name', 'holidays']);
 
         return new self($in->field('id')->id(), $in->field('name')->text(), HolidayReader::holidays($in->field('holidays')));
+    }
+
+    public function parts(): Parts
+    {
+        return new Parts('/holidays', 'holiday', array_map(static fn (Holiday $holiday): string => $holiday->id, $this->holidays->entries));
     }
 
     public function kind(): Kind

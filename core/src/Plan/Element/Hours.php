@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Json\HoursReader;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\WithoutParts;
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\SpecialDay;
@@ -17,6 +18,7 @@ use Meandros\Core\Time\SpecialDay;
 final readonly class Hours implements Element
 {
     use Named;
+    use WithoutParts;
 
     /**
      * @param string|null           $zone        IANA; null for the zone of the site
@@ -69,6 +71,12 @@ final readonly class Hours implements Element
         return new self($this->id, $this->name, $this->site, $this->zone, $this->states, $this->default, $this->week, $this->seasons, $this->calendars, $specialDays, $this->codes);
     }
 
+    /** @param list<CalendarUse> $calendars the strongest first */
+    public function withCalendars(array $calendars): self
+    {
+        return new self($this->id, $this->name, $this->site, $this->zone, $this->states, $this->default, $this->week, $this->seasons, $calendars, $this->specialDays, $this->codes);
+    }
+
     public function code(string $dialled): ?DialCode
     {
         foreach ($this->codes as $code) {
@@ -103,6 +111,9 @@ final readonly class Hours implements Element
         $references = [new Reference($this->site, '/site', [Kind::Site], 'keeps its time')];
         foreach ($this->calendars as $i => $use) {
             $references[] = new Reference($use->calendar, \sprintf('/calendars/%d/calendar', $i), [Kind::Calendar], 'keeps its holidays');
+            foreach (array_keys($use->exceptions) as $j => $holiday) {
+                $references[] = new Reference($use->calendar, \sprintf('/calendars/%d/exceptions/%d/holiday', $i, $j), [Kind::Calendar], 'makes an exception of a holiday', $holiday);
+            }
         }
 
         return $references;

@@ -8,11 +8,13 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Plan\WithoutParts;
 
 /** What callers go through: a list of steps, read top-down. */
 final readonly class Journey implements Element
 {
     use Named;
+    use WithoutParts;
 
     public function __construct(private string $id, private string $name, public StepList $steps)
     {

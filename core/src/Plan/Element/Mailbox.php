@@ -8,11 +8,13 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\WithoutParts;
 
 /** Where messages are left: who owns it, who is told, and what callers hear first. */
 final readonly class Mailbox implements Element
 {
     use Named;
+    use WithoutParts;
 
     /**
      * @param list<string> $owners people's ids

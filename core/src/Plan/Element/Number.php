@@ -10,11 +10,14 @@ use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Language;
 use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Target;
+use Meandros\Core\Plan\WithoutParts;
 
 /** A phone number that callers dial, with its label, its language and one target. */
 final readonly class Number implements Element
 {
     use Named;
+    use WithoutParts;
 
     public const TARGETS = [Kind::Journey, Kind::Person, Kind::Team, Kind::Mailbox];
 
@@ -25,7 +28,7 @@ final readonly class Number implements Element
         public string $number,
         public string $site,
         public string $language,
-        public ?string $target,
+        public ?Target $target,
     ) {
     }
 
@@ -39,7 +42,7 @@ final readonly class Number implements Element
             PhoneNumber::readE164($in->field('number')),
             $in->field('site')->text(80),
             Language::read($in->field('language')),
-            $in->field('target')->reference(),
+            Target::readElement($in->field('target')),
         );
     }
 
@@ -50,16 +53,11 @@ final readonly class Number implements Element
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'kind' => 'number', 'name' => $this->name, 'number' => $this->number, 'site' => $this->site, 'language' => $this->language, 'target' => $this->target];
+        return ['id' => $this->id, 'kind' => 'number', 'name' => $this->name, 'number' => $this->number, 'site' => $this->site, 'language' => $this->language, 'target' => $this->target?->text()];
     }
 
     public function references(): array
     {
-        $references = [new Reference($this->site, '/site', [Kind::Site], 'belongs to it')];
-        if (null !== $this->target) {
-            $references[] = new Reference($this->target, '/target', self::TARGETS, 'sends its calls there');
-        }
-
-        return $references;
+        return [new Reference($this->site, '/site', [Kind::Site], 'belongs to it'), ...($this->target?->references('/target', self::TARGETS, 'sends its calls there') ?? [])];
     }
 }

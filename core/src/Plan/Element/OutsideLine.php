@@ -8,11 +8,13 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\WithoutParts;
 
 /** How calls leave a site: the digits dialled first, the destinations allowed, and how many calls it carries at once. */
 final readonly class OutsideLine implements Element
 {
     use Named;
+    use WithoutParts;
 
     /**
      * @param string            $prefix       digits put in front of what is dialled
@@ -31,7 +33,7 @@ final readonly class OutsideLine implements Element
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'kind', 'name', 'site', 'prefix', 'destinations', 'channels']);
-        $prefix = $in->field('prefix')->optionalText(8);
+        $prefix = $in->field('prefix')->optionalExactText(8);
         if (1 !== preg_match('/^[0-9*#]*$/D', $prefix)) {
             $in->field('prefix')->complain('These are not digits.', 'Use digits, * and # only, or leave it empty.');
         }

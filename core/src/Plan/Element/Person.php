@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Parts;
 use Meandros\Core\Plan\Reference;
 
 /** Somebody who answers: an extension, phones, and a mailbox of their own if they have one. */
@@ -16,7 +17,8 @@ final readonly class Person implements Element
 
     /**
      * @param list<Phone>         $phones
-     * @param list<AnsweringRule> $rules  the first that holds decides
+     * @param list<AnsweringRule> $rules         the first that holds decides
+     * @param bool                $refusesForAll whether declining on one phone silences all of theirs
      */
     public function __construct(
         private string $id,
@@ -26,13 +28,14 @@ final readonly class Person implements Element
         public array $phones,
         public ?string $mailbox = null,
         public array $rules = [],
+        public bool $refusesForAll = false,
     ) {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'extension', 'site', 'phones', 'mailbox', 'rules']);
-        $extension = $in->field('extension')->optionalText(10);
+        $in->onlyFields(['id', 'kind', 'name', 'extension', 'site', 'phones', 'refusesForAll', 'mailbox', 'rules']);
+        $extension = $in->field('extension')->optionalExactText(10);
         if ('' !== $extension && 1 !== preg_match('/^[0-9]{2,6}$/D', $extension)) {
             $in->field('extension')->complain('This is not an extension.', 'Use 2 to 6 digits, or leave it empty.');
         }
@@ -41,6 +44,9 @@ final readonly class Person implements Element
             $phone = Phone::fromJson($item);
             if (isset($phones[$phone->id])) {
                 $item->field('id')->complain('Two phones have this id.', 'Give each phone an id of its own.');
+            }
+            if (null !== $phone->number && '' !== $phone->number && \in_array($phone->number, array_column($phones, 'number'), true)) {
+                $item->field('number')->complain('Two phones of this person have this number.', 'Keep one of the two.');
             }
             $phones[$phone->id] = $phone;
         }
@@ -54,13 +60,29 @@ final readonly class Person implements Element
             $rules[$rule->id] = $rule;
         }
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $extension, $in->field('site')->text(80), array_values($phones), $in->field('mailbox')->reference(), array_values($rules));
+        return new self($in->field('id')->id(), $in->field('name')->text(), $extension, $in->field('site')->text(80), array_values($phones), $in->field('mailbox')->reference(), array_values($rules), $in->field('refusesForAll')->flag(false));
     }
 
     /** @param list<AnsweringRule> $rules */
     public function withRules(array $rules): self
     {
-        return new self($this->id, $this->name, $this->extension, $this->site, $this->phones, $this->mailbox, $rules);
+        return new self($this->id, $this->name, $this->extension, $this->site, $this->phones, $this->mailbox, $rules, $this->refusesForAll);
+    }
+
+    public function parts(): Parts
+    {
+        return new Parts('/phones', 'phone', array_map(static fn (Phone $phone): string => $phone->id, $this->phones));
+    }
+
+    public function phone(string $id): ?Phone
+    {
+        foreach ($this->phones as $phone) {
+            if ($phone->id === $id) {
+                return $phone;
+            }
+        }
+
+        return null;
     }
 
     public function kind(): Kind
@@ -72,7 +94,7 @@ final readonly class Person implements Element
     {
         return [
             'id' => $this->id, 'kind' => 'person', 'name' => $this->name, 'extension' => $this->extension, 'site' => $this->site,
-            'phones' => array_map(static fn (Phone $phone): array => $phone->toJson(), $this->phones), 'mailbox' => $this->mailbox,
+            'phones' => array_map(static fn (Phone $phone): array => $phone->toJson(), $this->phones), 'refusesForAll' => $this->refusesForAll, 'mailbox' => $this->mailbox,
             'rules' => array_map(static fn (AnsweringRule $rule): array => $rule->toJson(), $this->rules),
         ];
     }

@@ -10,14 +10,29 @@ use Meandros\Core\Plan\Json\Input;
 /** A phone of a person: at the desk, in software, or outside (a mobile, a landline). */
 final readonly class Phone
 {
+    /** Seconds between dialling and the first ring, and calls at the same time, where nothing else is said (common practice). */
+    public const SET_UP_OF_A_MOBILE = 3;
+    public const SET_UP_OF_A_LANDLINE = 2;
+    public const CALLS_OF_A_MOBILE = 2;
+    /** Seconds for which whoever picks up is asked (common practice). */
+    public const CONFIRM = 10;
+
+    private const OUTSIDE_ONLY = [
+        'number' => 'have a number of their own', 'ownMailbox' => 'have a mailbox of their own', 'mailboxWhenBusy' => 'have a mailbox of their own',
+        'setUp' => 'take time to be reached', 'digits' => 'are sent digits', 'shows' => 'are shown another number',
+    ];
+
     /**
-     * @param string|null $number     E.164, for outside phones only
-     * @param bool        $on         a phone that is off does not ring, and is kept
-     * @param bool        $askFirst   whoever picks up presses 1 to take the call: a mailbox does not
-     * @param int|null    $ownMailbox seconds after which the phone's own mailbox answers; null where it has none. Outside phones only
-     * @param string      $digits     sent once it is picked up, a comma being a second's pause (common practice). Outside phones only
-     * @param string|null $shows      the number of ours that it shows; null for the caller's. Outside phones only
-     * @param int         $calls      how many it takes at the same time. Desk and soft phones only
+     * @param string|null $number          E.164, for outside phones only
+     * @param bool        $on              a phone that is off does not ring, and is kept
+     * @param bool        $askFirst        whoever picks up presses 1 to take the call: a mailbox does not
+     * @param int|null    $ownMailbox      seconds of ringing after which the phone's own mailbox answers; null where it has none. Outside phones only
+     * @param string      $digits          sent once it is picked up, a comma being a second's pause (common practice). Outside phones only
+     * @param string|null $shows           the number of ours that it shows; null for the caller's. Outside phones only
+     * @param int|null    $calls           how many it takes at the same time; null, for outside phones only: two for mobiles, else one
+     * @param bool|null   $mailboxWhenBusy whether its own mailbox also takes calls that are declined or come while it is busy; null: if it is a mobile
+     * @param int|null    $setUp           seconds between dialling and the first ring; null: three for mobiles, else two
+     * @param int         $confirm         seconds for which whoever picks up is asked, if asked first
      */
     public function __construct(
         public string $id,
@@ -29,26 +44,25 @@ final readonly class Phone
         public ?int $ownMailbox = null,
         public string $digits = '',
         public ?string $shows = null,
-        public int $calls = 1,
+        public ?int $calls = null,
+        public ?bool $mailboxWhenBusy = null,
+        public ?int $setUp = null,
+        public int $confirm = self::CONFIRM,
     ) {
     }
 
     public static function fromJson(Input $in): self
     {
-        $in->onlyFields(['id', 'type', 'label', 'number', 'on', 'askFirst', 'ownMailbox', 'digits', 'shows', 'calls']);
+        $in->onlyFields(['id', 'type', 'label', 'number', 'on', 'askFirst', 'ownMailbox', 'digits', 'shows', 'calls', 'mailboxWhenBusy', 'setUp', 'confirm']);
         /** @var PhoneType $type */
         $type = $in->field('type')->oneOf(PhoneType::class, PhoneType::Desk);
         $outside = PhoneType::Outside === $type;
-        $mailbox = $in->field('ownMailbox');
-        foreach ($outside ? [] : ['number' => 'have a number of their own', 'ownMailbox' => 'have a mailbox of their own', 'digits' => 'are sent digits', 'shows' => 'are shown another number'] as $field => $words) {
+        foreach ($outside ? [] : self::OUTSIDE_ONLY as $field => $words) {
             if ($in->field($field)->isGiven()) {
                 $in->field($field)->complain(\sprintf('Only outside phones %s.', $words), 'Remove it, or make this an outside phone.');
             }
         }
-        if ($outside && $in->field('calls')->isGiven()) {
-            $in->field('calls')->complain('How many calls an outside phone takes is not known.', 'Remove it.');
-        }
-        $digits = $in->field('digits')->optionalText(40);
+        $digits = $outside ? $in->field('digits')->optionalExactText(40) : '';
         if (1 !== preg_match('/^[0-9*#,]*$/D', $digits)) {
             $in->field('digits')->complain(\sprintf('"%s" cannot be sent.', $digits), 'Use digits, * and #, and a comma for a second\'s pause.');
         }
@@ -60,11 +74,20 @@ final readonly class Phone
             $outside ? PhoneNumber::readE164($in->field('number')) : null,
             $in->field('on')->flag(true),
             $in->field('askFirst')->flag(false),
-            $outside && $mailbox->isGiven() ? $mailbox->whole(0, 120, 'seconds') : null,
+            $outside ? $in->field('ownMailbox')->optionalWhole(0, 120, 'seconds') : null,
             $digits,
             $in->field('shows')->reference(),
-            $outside ? 1 : $in->field('calls')->whole(1, 20, 'calls', 1),
+            $in->field('calls')->optionalWhole(1, 20, 'calls') ?? ($outside ? null : 1),
+            $outside ? $in->field('mailboxWhenBusy')->optionalFlag() : null,
+            $outside ? $in->field('setUp')->optionalWhole(0, 30, 'seconds') : null,
+            $in->field('confirm')->whole(5, 60, 'seconds', self::CONFIRM),
         );
+    }
+
+    /** The same phone under another id. */
+    public function called(string $id): self
+    {
+        return new self($id, $this->type, $this->label, $this->number, $this->on, $this->askFirst, $this->ownMailbox, $this->digits, $this->shows, $this->calls, $this->mailboxWhenBusy, $this->setUp, $this->confirm);
     }
 
     /** @return array<string, mixed> */
@@ -74,8 +97,10 @@ final readonly class Phone
         if (null !== $this->number) {
             $json['number'] = $this->number;
         }
-        $json += ['on' => $this->on, 'askFirst' => $this->askFirst];
+        $json += ['on' => $this->on, 'askFirst' => $this->askFirst, 'confirm' => $this->confirm, 'calls' => $this->calls ?? (PhoneType::Outside === $this->type ? null : 1)];
 
-        return $json + (PhoneType::Outside === $this->type ? ['ownMailbox' => $this->ownMailbox, 'digits' => $this->digits, 'shows' => $this->shows] : ['calls' => $this->calls]);
+        return $json + (PhoneType::Outside === $this->type ? [
+            'ownMailbox' => $this->ownMailbox, 'mailboxWhenBusy' => $this->mailboxWhenBusy, 'setUp' => $this->setUp, 'digits' => $this->digits, 'shows' => $this->shows,
+        ] : []);
     }
 }

@@ -8,14 +8,19 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Language;
+use Meandros\Core\Plan\WithoutParts;
 
 /** Words that callers hear: a script per language. */
 final readonly class Prompt implements Element
 {
     use Named;
+    use WithoutParts;
 
     /** Common practice for announcements. */
     private const WORDS_PER_MINUTE = 150;
+    /** The same of scripts that are written without spaces. */
+    private const CHARACTERS_PER_MINUTE = 300;
+    private const WITHOUT_SPACES = '/[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}\p{Myanmar}]/u';
 
     /** @param array<string, string> $scripts by language */
     public function __construct(private string $id, private string $name, public array $scripts)
@@ -35,14 +40,11 @@ final readonly class Prompt implements Element
         return new self($in->field('id')->id(), $in->field('name')->text(), $scripts);
     }
 
-    /** The language that callers hear: the one asked for where there is a script in it, else the first that has one. */
+    /** The language that callers hear: the one asked for where there is a script in it, else English, else the first by code that has one. */
     public function languageFor(string $wanted): string
     {
-        if ('' !== ($this->scripts[$wanted] ?? '')) {
-            return $wanted;
-        }
-        foreach ($this->scripts as $language => $script) {
-            if ('' !== $script) {
+        foreach ([$wanted, Language::DEFAULT, ...array_keys($this->scripts)] as $language) {
+            if ('' !== ($this->scripts[$language] ?? '')) {
                 return $language;
             }
         }
@@ -50,12 +52,17 @@ final readonly class Prompt implements Element
         return $wanted;
     }
 
-    /** Estimated from the script at 150 words a minute, rounded up to whole seconds; 0 where there are no words. */
+    /**
+     * Estimated from the script, rounded up to whole seconds; 0 where there are no words. Words that a hyphen joins are
+     * read one by one; scripts that are written without spaces are counted by characters.
+     */
     public function seconds(string $language): int
     {
-        $words = preg_split('/[\s\p{Pd}]+/u', trim($this->scripts[$language] ?? ''), -1, \PREG_SPLIT_NO_EMPTY);
+        $script = $this->scripts[$language] ?? '';
+        $characters = (int) preg_match_all(self::WITHOUT_SPACES, $script);
+        $words = (int) preg_match_all('/[^\s\p{Pd}]*[\p{L}\p{N}][^\s\p{Pd}]*/u', (string) preg_replace(self::WITHOUT_SPACES, ' ', $script));
 
-        return (int) ceil(\count(false === $words ? [] : $words) * 60 / self::WORDS_PER_MINUTE);
+        return (int) ceil(60 * ($words * self::CHARACTERS_PER_MINUTE + $characters * self::WORDS_PER_MINUTE) / (self::WORDS_PER_MINUTE * self::CHARACTERS_PER_MINUTE));
     }
 
     public function kind(): Kind

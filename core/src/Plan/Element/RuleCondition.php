@@ -37,15 +37,21 @@ final readonly class RuleCondition
         $in->onlyFields(['hours', 'states', 'windows', 'statuses', 'via', 'callers']);
         $statuses = $callers = $states = [];
         foreach ($in->field('states')->items() as $item) {
-            $states[] = $item->text(64);
+            $states[] = $state = $item->exactText(64);
+            if (\count(array_keys($states, $state, true)) > 1) {
+                $item->complain('This state is named twice.', 'Name each state once.');
+            }
         }
         foreach ($in->field('statuses')->items() as $item) {
             /** @var Status $status */
             $status = $item->oneOf(Status::class, Status::Available);
+            if (\in_array($status, $statuses, true)) {
+                $item->complain('This status is named twice.', 'Name each status once.');
+            }
             $statuses[] = $status;
         }
         foreach ($in->field('callers')->items() as $item) {
-            $caller = $item->text(20);
+            $caller = $item->exactText(20);
             if (1 !== preg_match('/^(\+[0-9]{1,15}|withheld|internal)$/D', $caller)) {
                 $item->complain(\sprintf('"%s" is not a caller.', $caller), 'Write the beginning of a number with its country code, such as +4420, or withheld, or internal.');
             }
@@ -54,6 +60,9 @@ final readonly class RuleCondition
         $hours = $in->field('hours')->reference();
         if (null !== $hours && [] === $states) {
             $in->field('states')->complain('No state of these hours is chosen, so the rule can never hold.', 'Choose at least one state, or no hours.');
+        }
+        if (null === $hours && [] !== $states) {
+            $in->field('states')->complain('These are states of no hours.', 'Choose the hours too, or remove the states.');
         }
         /** @var Via $via */
         $via = $in->field('via')->oneOf(Via::class, Via::Any);

@@ -7,15 +7,17 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Json\ZoneReader;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Language;
+use Meandros\Core\Plan\WithoutParts;
 use Meandros\Core\Ringing\RingCadence;
-use Meandros\Core\Time\Zone;
 
 /** A place: its time zone, its country, the language spoken there first, and how often a phone rings. */
 final readonly class Site implements Element
 {
     use Named;
+    use WithoutParts;
 
     /**
      * @param string   $country ISO 3166-1 alpha-2
@@ -35,17 +37,13 @@ final readonly class Site implements Element
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'kind', 'name', 'zone', 'country', 'language', 'address', 'cadence']);
-        $cadence = $in->field('cadence');
-        $zone = $in->field('zone')->text();
-        if ('' !== $zone && !Zone::exists($zone)) {
-            $in->field('zone')->complain(\sprintf('"%s" is not a time zone.', $zone), \sprintf('Use an IANA name; the closest is %s.', Zone::closestTo($zone)));
-        }
-        $country = strtoupper($in->field('country')->text());
+        $zone = ZoneReader::read($in->field('zone'));
+        $country = $in->field('country')->exactText(200);
         if ('' !== $country && !PhoneNumber::knowsCountry($country)) {
             $in->field('country')->complain(\sprintf('"%s" is not a country.', $country), 'Use a two-letter code such as GB or FR.');
         }
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $zone, $country, Language::read($in->field('language')), $in->field('address')->optionalText(400), $cadence->isGiven() ? $cadence->whole(1000, 20000, 'milliseconds') : null);
+        return new self($in->field('id')->id(), $in->field('name')->text(), $zone, $country, Language::read($in->field('language')), $in->field('address')->optionalText(400), $in->field('cadence')->optionalWhole(1000, 20000, 'milliseconds'));
     }
 
     public function ringMilliseconds(): int

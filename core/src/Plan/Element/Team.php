@@ -7,12 +7,13 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
-use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\WithoutParts;
 
 /** People and phones rung together in a pattern. */
 final readonly class Team implements Element
 {
     use Named;
+    use WithoutParts;
 
     /**
      * @param list<TeamMember> $members       in ringing order
@@ -63,12 +64,11 @@ final readonly class Team implements Element
     {
         $members = [];
         foreach ($in->items() as $item) {
-            // A member may be written as an id alone.
-            $member = $item->isText() ? new TeamMember($item->text(160)) : TeamMember::fromJson($item);
-            if (isset($members[$member->who])) {
+            $member = TeamMember::fromJson($item);
+            if (isset($members[$member->who->text()])) {
                 $item->complain('This member is in the team twice.', 'Remove one of the two.');
             }
-            $members[$member->who] = $member;
+            $members[$member->who->text()] = $member;
         }
 
         return array_values($members);
@@ -108,9 +108,7 @@ final readonly class Team implements Element
     {
         $references = [];
         foreach ($this->members as $i => $member) {
-            if (null !== $member->person()) {
-                $references[] = new Reference($member->person(), \sprintf('/members/%d/who', $i), [Kind::Person], 'rings them as a member');
-            }
+            array_push($references, ...$member->who->references(\sprintf('/members/%d/who', $i), [Kind::Person], 'rings them as a member'));
         }
 
         return $references;

@@ -82,7 +82,7 @@ final readonly class BandReader
     /** The key of a state of these hours. */
     public function state(Input $in): string
     {
-        $state = $in->text(60);
+        $state = $in->exactText(64);
         if ('' !== $state && !\in_array($state, $this->stateKeys, true)) {
             $in->complain(\sprintf('"%s" is not a state of these hours.', $state), 'Choose one of: '.implode(', ', $this->stateKeys).'.');
         }
@@ -93,7 +93,7 @@ final readonly class BandReader
     /** @return int|null seconds since midnight */
     public static function time(Input $in, int $latest): ?int
     {
-        $text = $in->text(8);
+        $text = $in->exactText(8);
         $seconds = TimeOfDay::parse($text);
         if ('' !== $text && (null === $seconds || $seconds > $latest)) {
             $in->complain(\sprintf('"%s" is not a time here.', $text), \sprintf('Write hours and minutes, such as 09:30, up to %s.', TimeOfDay::format($latest)));

@@ -17,10 +17,10 @@ final class DateReader
     /** @return int|null days since 1970-01-01 */
     public static function date(Input $in): ?int
     {
-        $text = $in->text(10);
+        $text = $in->exactText(10);
         $day = CivilDate::parse($text);
         if ('' !== $text && null === $day) {
-            $in->complain(\sprintf('The date "%s" does not exist.', $text), 'Write an existing date as YYYY-MM-DD.');
+            $in->complain(\sprintf('The date "%s" does not exist.', $text), \sprintf('Write an existing date of the years %d to %d as YYYY-MM-DD.', CivilDate::FIRST_YEAR, CivilDate::LAST_YEAR));
         }
 
         return $day;
@@ -28,7 +28,7 @@ final class DateReader
 
     public static function monthDay(Input $in): ?MonthDay
     {
-        $text = $in->text(10);
+        $text = $in->exactText(10);
         $date = MonthDay::parse($text);
         if ('' !== $text && null === $date) {
             $last = MonthDay::lastOfMonth($text);
@@ -45,7 +45,7 @@ final class DateReader
     public static function span(Input $in): ?DateSpan
     {
         [$from, $to] = [$in->field('from'), $in->field('to')];
-        [$yearlyFrom, $yearlyTo] = [5 === \strlen($from->optionalText(10)), 5 === \strlen($to->optionalText(10))];
+        [$yearlyFrom, $yearlyTo] = [5 === $from->length(), 5 === $to->length()];
         if ($yearlyFrom && $yearlyTo) {
             [$first, $last] = [self::monthDay($from), self::monthDay($to)];
 

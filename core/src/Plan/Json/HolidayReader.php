@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Json;
 
+use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Holiday\Church;
 use Meandros\Core\Time\Holiday\FromEaster;
 use Meandros\Core\Time\Holiday\Holiday;
@@ -50,13 +51,16 @@ final class HolidayReader
         $substitute = self::substitute($in->field('substitute'));
         [$from, $to] = self::part($in->field('part'));
         $years = self::years($in->field('years'));
+        if (null !== $rule && !$years->allow($rule)) {
+            $in->field('years')->complain('None of its days lies in these years.', 'Change the years, or the dates.');
+        }
 
         return null === $rule ? null : new Holiday($id, $name, $rule, $substitute, $from, $to, $years);
     }
 
     private static function rule(Input $in): ?HolidayRule
     {
-        $name = $in->field('on')->text(20);
+        $name = $in->field('on')->exactText(20);
         if ('' !== $name && !\in_array($name, self::RULES, true)) {
             $in->field('on')->complain(\sprintf('"%s" is not a rule for holidays.', $name), 'Choose one of: '.implode(', ', self::RULES).'.');
         }
@@ -157,6 +161,12 @@ final class HolidayReader
         /** @var SubstituteDay $to */
         $to = $in->field('to')->oneOf(SubstituteDay::class, SubstituteDay::NextWorkingDay);
         $keep = $in->field('keep')->flag(true);
+        foreach (SubstituteDay::NearestWeekday === $to ? $on : [] as $day) {
+            if (!$day->isWeekend()) {
+                $in->field('on')->complain(\sprintf('%s is a weekday already.', $day->name), 'Name Saturday and Sunday only, or choose another substitute day.');
+                break;
+            }
+        }
 
         return [] === $on ? null : new Substitute($on, $to, $keep);
     }
@@ -183,7 +193,7 @@ final class HolidayReader
             return new Years();
         }
         $in->onlyFields(['from', 'to', 'except']);
-        $year = static fn (Input $field): int => $field->whole(1900, 2500, 'the year');
+        $year = static fn (Input $field): int => $field->whole(CivilDate::FIRST_YEAR, CivilDate::LAST_YEAR, 'the year');
         $from = $in->field('from')->isGiven() ? $year($in->field('from')) : null;
         $to = $in->field('to')->isGiven() ? $year($in->field('to')) : null;
         if (null !== $from && null !== $to && $to < $from) {

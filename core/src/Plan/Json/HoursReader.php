@@ -12,7 +12,6 @@ use Meandros\Core\Plan\Element\SeasonWeek;
 use Meandros\Core\Plan\Element\State;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\SpecialDay;
-use Meandros\Core\Time\Zone;
 
 /** Reads hours from JSON. */
 final class HoursReader
@@ -22,10 +21,7 @@ final class HoursReader
         $in->onlyFields(['id', 'kind', 'name', 'site', 'zone', 'states', 'default', 'week', 'seasons', 'calendars', 'specialDays', 'codes']);
         $states = self::states($in->field('states'));
         $bands = new BandReader(array_map(static fn (State $state): string => $state->key, $states));
-        $zone = $in->field('zone')->reference();
-        if (null !== $zone && !Zone::exists($zone)) {
-            $in->field('zone')->complain(\sprintf('"%s" is not a time zone.', $zone), \sprintf('Use an IANA name; the closest is %s.', Zone::closestTo($zone)));
-        }
+        $zone = $in->field('zone')->isGiven() ? ZoneReader::read($in->field('zone')) : null;
 
         return new Hours(
             $in->field('id')->id(),
@@ -45,12 +41,17 @@ final class HoursReader
     /** @return non-empty-list<State> */
     private static function states(Input $in): array
     {
-        $states = [];
+        $states = $names = [];
         foreach ($in->items() as $item) {
             $state = State::fromJson($item);
             if (isset($states[$state->key])) {
                 $item->field('key')->complain('Two states have this key.', 'Give each state a key of its own.');
             }
+            $name = mb_strtolower($state->name);
+            if (isset($names[$name]) && '' !== $name) {
+                $item->field('name')->complain(\sprintf('Two states are called "%s".', $state->name), 'Give each state a name of its own.');
+            }
+            $names[$name] = true;
             $states[$state->key] = $state;
         }
         if ([] === $states) {
@@ -140,7 +141,7 @@ final class HoursReader
         $codes = [];
         foreach ($in->items() as $item) {
             $item->onlyFields(['code', 'state', 'ends']);
-            $code = $item->field('code')->text(8);
+            $code = $item->field('code')->exactText(8);
             if ('' !== $code && 1 !== preg_match(DialCode::PATTERN, $code)) {
                 $item->field('code')->complain(\sprintf('"%s" is not a code to dial.', $code), 'Start with * or #, then one to six digits, such as *21.');
             }

@@ -12,6 +12,8 @@ use Meandros\Core\Plan\InvalidData;
  */
 final readonly class Input
 {
+    /** The shape of ids. */
+    public const ID = '/^[a-z][a-z0-9_]{1,63}$/D';
     /** A plan of a large company has some ten thousand elements. */
     private const MOST_ITEMS = 50000;
 
@@ -42,9 +44,23 @@ final readonly class Input
         $this->complaints->add($this->pointer, $message, $remedy);
     }
 
+    /** Files what somebody else found wrong with this value, and within it. */
+    public function take(InvalidData $invalid): void
+    {
+        foreach ($invalid->problems as $problem) {
+            $this->complaints->add($this->pointer.$problem->pointer, $problem->message, $problem->remedy);
+        }
+    }
+
     public function isText(): bool
     {
         return \is_string($this->value);
+    }
+
+    /** Whether the field stands there at all, even as null. */
+    public function isNamed(): bool
+    {
+        return $this->given;
     }
 
     public function isGiven(): bool
@@ -78,7 +94,7 @@ final readonly class Input
     /** @return list<self> */
     public function items(): array
     {
-        if (!$this->isGiven()) {
+        if (!$this->given) {
             return [];
         }
         if (!\is_array($this->value) || !array_is_list($this->value)) {
@@ -102,7 +118,7 @@ final readonly class Input
     /** @return array<string, self> the fields of an object whose names are data */
     public function entries(): array
     {
-        if (!$this->isGiven()) {
+        if (!$this->given) {
             return [];
         }
         if (!\is_array($this->value) || ([] !== $this->value && array_is_list($this->value))) {
@@ -120,35 +136,75 @@ final readonly class Input
 
     public function text(int $longest = 200): string
     {
-        $text = $this->optionalText($longest);
-        if ('' === $text) {
+        $text = $this->isGiven() ? $this->optionalText($longest) : '';
+        if ('' === $text && (!$this->isGiven() || \is_string($this->value))) {
             $this->complain('This is missing.', 'Enter some text.');
         }
 
         return $text;
     }
 
+    /** Words: spaces around them are taken off. */
     public function optionalText(int $longest = 200): string
     {
-        if (!$this->isGiven()) {
-            return '';
+        return $this->given ? trim($this->anyText($longest)) : '';
+    }
+
+    /** A date, a time, a code: taken as it stands, spaces and all. */
+    public function exactText(int $longest = 200): string
+    {
+        $text = $this->given ? $this->anyText($longest) : '';
+        if (!$this->given || '' === $this->value) {
+            $this->complain('This is missing.', 'Enter some text.');
         }
+
+        return $text;
+    }
+
+    /** Characters of a text; 0 where it is none. */
+    public function length(): int
+    {
+        return \is_string($this->value) ? mb_strlen($this->value) : 0;
+    }
+
+    /** The same, and it may be empty or missing. */
+    public function optionalExactText(int $longest): string
+    {
+        return $this->given ? $this->anyText($longest) : '';
+    }
+
+    private function anyText(int $longest): string
+    {
         if (!\is_string($this->value)) {
             $this->complain('This must be text.', 'Write it in quotes.');
 
             return '';
         }
-        $text = trim($this->value);
-        if (!mb_check_encoding($text, 'UTF-8') || 1 === preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F]/', $text)) {
+        if (!mb_check_encoding($this->value, 'UTF-8') || 1 === preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F]/', $this->value)) {
             $this->complain('This holds characters that cannot be shown.', 'Type it again as plain text.');
 
             return '';
         }
-        if (mb_strlen($text) > $longest) {
+        if (mb_strlen($this->value) > $longest) {
             $this->complain(\sprintf('This is longer than %d characters.', $longest), 'Shorten it.');
         }
 
-        return $text;
+        return $this->value;
+    }
+
+    /**
+     * A name that stands once in a list.
+     *
+     * @param array<string, mixed> $taken by name, of the entries before
+     */
+    public function once(array $taken): string
+    {
+        $name = $this->exactText(160);
+        if ('' !== $name && isset($taken[$name])) {
+            $this->complain(\sprintf('"%s" stands here twice.', mb_substr($name, 0, 80)), 'Keep one of the two.');
+        }
+
+        return $name;
     }
 
     /** A text of several lines that is checked by whoever reads it, such as a file. */
@@ -173,18 +229,32 @@ final readonly class Input
         if (!$this->given && null !== $default) {
             return $default;
         }
-        if (!\is_int($this->value) || $this->value < $least || $this->value > $most) {
+        // JSON knows no difference between 5 and 5.0.
+        $value = \is_float($this->value) && floor($this->value) === $this->value && abs($this->value) < 1e15 ? (int) $this->value : $this->value;
+        if (!\is_int($value) || $value < $least || $value > $most) {
             $this->complain(\sprintf('This must be a whole number of %s from %d to %d.', $unit, $least, $most), 'Enter such a number.');
 
             return $default ?? $least;
         }
 
-        return $this->value;
+        return $value;
+    }
+
+    /** @return int|null null where it is left open */
+    public function optionalWhole(int $least, int $most, string $unit): ?int
+    {
+        return $this->isGiven() ? $this->whole($least, $most, $unit) : null;
+    }
+
+    /** @return bool|null null where it is left open */
+    public function optionalFlag(): ?bool
+    {
+        return $this->isGiven() ? $this->flag(false) : null;
     }
 
     public function flag(bool $default): bool
     {
-        if (!$this->isGiven()) {
+        if (!$this->given) {
             return $default;
         }
         if (!\is_bool($this->value)) {
@@ -222,15 +292,15 @@ final readonly class Input
     /** An id of another element; an empty text or null means that nothing is chosen yet. */
     public function reference(): ?string
     {
-        $id = $this->optionalText(80);
+        $id = $this->isGiven() ? $this->optionalText(80) : '';
 
         return '' === $id ? null : $id;
     }
 
     public function id(): string
     {
-        $id = $this->optionalText(80);
-        if (1 !== preg_match('/^[a-z][a-z0-9_]{1,63}$/D', $id)) {
+        $id = \is_string($this->value) ? $this->value : '';
+        if (1 !== preg_match(self::ID, $id)) {
             $this->complain('This is not an id.', 'Use 2 to 64 lower-case letters, digits and underscores, starting with a letter.');
         }
 

@@ -35,10 +35,34 @@ final class PlanCodec
     /** @throws InvalidData */
     public static function fromData(mixed $document): Plan
     {
-        $plan = Input::read($document, static function (Input $in): Plan {
+        $plan = self::read($document);
+        $positions = array_flip(array_keys($plan->elements()));
+        $problems = [];
+        foreach ((new Integrity($plan))->problems() as $id => $found) {
+            foreach ($found as $problem) {
+                $problems[] = $problem->under('/elements/'.$positions[$id]);
+            }
+        }
+        if ([] !== $problems) {
+            throw new InvalidData($problems);
+        }
+
+        return $plan;
+    }
+
+    /** A stored document: that its elements fit together was checked when it was written. */
+    public static function storedPlan(string $json): Plan
+    {
+        return self::read(json_decode($json, true, self::DEEPEST, \JSON_THROW_ON_ERROR));
+    }
+
+    /** @throws InvalidData */
+    private static function read(mixed $document): Plan
+    {
+        return Input::read($document, static function (Input $in): Plan {
             $in->onlyFields(['meandros', 'name', 'elements']);
             $in->field('meandros')->whole(self::FORMAT, self::FORMAT, 'the format\'s version');
-            if (!$in->field('elements')->isGiven()) {
+            if (!$in->field('elements')->isNamed()) {
                 $in->field('elements')->complain('This is missing.', 'Give the list of elements.');
             }
             $elements = [];
@@ -54,18 +78,6 @@ final class PlanCodec
 
             return Plan::of($in->field('name')->text(), $elements);
         });
-        $positions = array_flip(array_keys($plan->elements()));
-        $problems = [];
-        foreach ((new Integrity($plan))->problems() as $id => $found) {
-            foreach ($found as $problem) {
-                $problems[] = $problem->under('/elements/'.$positions[$id]);
-            }
-        }
-        if ([] !== $problems) {
-            throw new InvalidData($problems);
-        }
-
-        return $plan;
     }
 
     /** @throws InvalidData */
@@ -101,7 +113,7 @@ final class PlanCodec
     /** Null, with a complaint filed, where the kind is not known. */
     public static function readElement(Input $in): ?Element
     {
-        $text = $in->field('kind')->text(20);
+        $text = $in->field('kind')->exactText(20);
         $kind = Kind::tryFrom($text);
         if (null === $kind) {
             $kinds = array_map(static fn (Kind $case): string => $case->value, Kind::cases());

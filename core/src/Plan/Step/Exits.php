@@ -20,7 +20,7 @@ final readonly class Exits
         $exits = [];
         foreach ($in->items() as $item) {
             $item->onlyFields(['on', 'label', 'steps']);
-            $on = $item->field('on')->text(60);
+            $on = $item->field('on')->exactText(64);
             if (null !== $allowed && !\in_array($on, $allowed, true)) {
                 $item->field('on')->complain(\sprintf('"%s" is not a way out of this step.', $on), 'Choose one of: '.implode(', ', $allowed).'.');
             }

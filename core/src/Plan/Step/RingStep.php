@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
+use Meandros\Core\Plan\Target;
 
 /** Rings a person, a team or an outside number for so many seconds, then comes back. */
 final readonly class RingStep implements Step
@@ -22,7 +22,7 @@ final readonly class RingStep implements Step
     private const DEFAULT_GREET_AFTER = 10;
 
     /**
-     * @param string|null $target       an element's id, or a number in E.164
+     * @param Target|null $target       a person, a team or a number
      * @param bool        $handOver     for good: the rules of the person decide how the call ends, and the seconds do not count
      * @param int         $againMinutes the caller is kept, and the ringing begins anew, for up to so long; 0 to ring once
      * @param string|null $greeting     a prompt that is played while the phones ring on
@@ -30,7 +30,7 @@ final readonly class RingStep implements Step
      */
     public function __construct(
         private string $id,
-        public ?string $target,
+        public ?Target $target,
         public int $seconds = self::DEFAULT_SECONDS,
         private Exits $exits = new Exits(),
         public bool $handOver = false,
@@ -43,14 +43,10 @@ final readonly class RingStep implements Step
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'do', 'target', 'seconds', 'handOver', 'againMinutes', 'greeting', 'greetAfter', 'exits']);
-        $target = $in->field('target')->reference();
-        if (null !== $target && 1 === preg_match('/^[+0-9]/', $target)) {
-            $target = PhoneNumber::readE164($in->field('target'));
-        }
 
         return new self(
             $in->field('id')->id(),
-            $target,
+            Target::read($in->field('target')),
             $in->field('seconds')->whole(1, 600, 'seconds', self::DEFAULT_SECONDS),
             Exits::fromJson($in->field('exits'), [self::NOBODY, self::BUSY, self::UNREACHABLE, self::REFUSED]),
             $in->field('handOver')->flag(false),
@@ -58,11 +54,6 @@ final readonly class RingStep implements Step
             $in->field('greeting')->reference(),
             $in->field('greetAfter')->whole(0, 600, 'seconds', self::DEFAULT_GREET_AFTER),
         );
-    }
-
-    public function ringsOutside(): bool
-    {
-        return null !== $this->target && str_starts_with($this->target, '+');
     }
 
     public function id(): string
@@ -78,14 +69,14 @@ final readonly class RingStep implements Step
     public function toJson(): array
     {
         return [
-            'id' => $this->id, 'do' => 'ring', 'target' => $this->target, 'seconds' => $this->seconds, 'handOver' => $this->handOver,
+            'id' => $this->id, 'do' => 'ring', 'target' => $this->target?->text(), 'seconds' => $this->seconds, 'handOver' => $this->handOver,
             'againMinutes' => $this->againMinutes, 'greeting' => $this->greeting, 'greetAfter' => $this->greetAfter, 'exits' => $this->exits->toJson(),
         ];
     }
 
     public function references(string $pointer): array
     {
-        $references = null === $this->target || $this->ringsOutside() ? [] : [new Reference($this->target, $pointer.'/target', [Kind::Person, Kind::Team], 'rings it')];
+        $references = $this->target?->references($pointer.'/target', [Kind::Person, Kind::Team], 'rings it') ?? [];
         if (null !== $this->greeting) {
             $references[] = new Reference($this->greeting, $pointer.'/greeting', [Kind::Prompt], 'greets with it while ringing');
         }

@@ -23,7 +23,7 @@ final class StepKinds
 
     public static function read(Input $in): ?Step
     {
-        $do = $in->field('do')->text(20);
+        $do = $in->field('do')->exactText(20);
         $class = self::CLASSES[$do] ?? null;
         if (null === $class) {
             $in->field('do')->complain(\sprintf('"%s" is not a kind of step.', $do), 'Choose one of: '.implode(', ', array_keys(self::CLASSES)).'.');

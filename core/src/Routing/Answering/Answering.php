@@ -90,7 +90,7 @@ final readonly class Answering
 
     private function isFrom(string $caller): bool
     {
-        $from = $this->walk->call->caller;
+        $from = $this->walk->arrival()->caller;
 
         return match ($caller) {
             'withheld' => Caller::WITHHELD === $from->text,

@@ -8,15 +8,16 @@ use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\RuleOutcome;
-use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Element\Via;
 use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Plan\Target;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Entry;
 use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\Step\MessageWalker;
+use Meandros\Core\Routing\Stop;
 use Meandros\Core\Routing\Walk;
 
 /** A call is somebody's for good: their answering rule says which phones ring, and where it goes from there. */
@@ -34,7 +35,7 @@ final readonly class HandOver
     public function to(Person $person, array $passed = []): Onward
     {
         if (\in_array($person->id(), $passed, true)) {
-            return Onward::end(new Ending(EndingKind::LoopStopped));
+            throw CallOver::stopped(Stop::People);
         }
         $choice = (new Answering($this->walk))->of($person, Via::Direct);
         $rule = $choice->rule;
@@ -44,16 +45,16 @@ final readonly class HandOver
                 $this->walk,
                 $rule->againMinutes ?? 0,
                 null === $rule ? Entry::RING_SECONDS : $rule->seconds(),
-                fn (int $round, int $seconds): Onward => (new Ringer($this->walk))->ring($person->id(), $seconds, $choice, $round),
+                fn (int $round, int $seconds): Onward => (new Ringer($this->walk))->ring(Target::element($person->id()), $seconds, $choice, $round),
             );
             if (null !== $onward->ending) {
                 return $onward;
             }
             $outcome = RingStep::REFUSED === $onward->exit ? RingStep::NOBODY : (string) $onward->exit;
         }
-        $next = null === $rule ? new RuleOutcome($person->mailbox) : $rule->then[$outcome] ?? new RuleOutcome();
+        $next = null === $rule ? new RuleOutcome(null === $person->mailbox ? null : Target::element($person->mailbox)) : $rule->then[$outcome] ?? new RuleOutcome();
 
-        return $this->on($next, $person, [...$passed, $person->id()], $outcome);
+        return null === $next->to ? Onward::by($outcome) : $this->on($next->to, $next->greeting, $person, [...$passed, $person->id()]);
     }
 
     /**
@@ -61,22 +62,18 @@ final readonly class HandOver
      *
      * @throws CallOver
      */
-    private function on(RuleOutcome $next, Person $from, array $passed, string $outcome): Onward
+    private function on(Target $to, ?string $greeting, Person $from, array $passed): Onward
     {
-        if (RuleOutcome::END === $next->to) {
+        if ($to->isEnd()) {
             return Onward::end(new Ending(EndingKind::EndedByPlan));
         }
-        if ($next->isOutside()) {
-            return (new Ringer($this->walk))->ring($next->to, Entry::RING_SECONDS, site: $from->site);
-        }
-        $element = $this->walk->plan->find($next->to);
+        $element = $this->walk->plan->find($to->element);
 
         return match (true) {
-            $element instanceof Mailbox => MessageWalker::leave($element, $this->walk, $next->greeting),
+            $element instanceof Mailbox => MessageWalker::leave($element, $this->walk, $greeting),
             $element instanceof Person => $this->to($element, $passed),
-            $element instanceof Team => (new Ringer($this->walk))->ring($element->id(), Entry::RING_SECONDS),
             $element instanceof Journey => Onward::to($element->id()),
-            default => Onward::by($outcome),
+            default => (new Ringer($this->walk))->ring($to, Entry::RING_SECONDS, site: $from->site),
         };
     }
 }

@@ -7,9 +7,11 @@ namespace Meandros\Core\Routing\Answering;
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\RuleStage;
 use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Element\TeamMember;
+use Meandros\Core\Plan\Target;
 use Meandros\Core\Ringing\RingMember;
 use Meandros\Core\Ringing\RingPhone;
 use Meandros\Core\Ringing\RingStage;
@@ -27,28 +29,20 @@ final readonly class Members
     {
     }
 
-    /**
-     * @param string|null $target an element's id, or a number in E.164
-     * @param Choice|null $choice of the person's rules, when the target is a person
-     * @param string|null $site   from which a call to a number leaves, where it is somebody's forward
-     *
-     * @return list<RingMember>
-     */
-    public function of(?string $target, ?Choice $choice, ?string $site = null): array
+    /** @param string|null $site from which the call leaves; null for that of the number dialled */
+    public function number(string $number, ?string $site): RingMember
     {
-        if (null !== $target && str_starts_with($target, '+')) {
-            return [new RingMember($target, [RingPhone::outside($target, site: $site)])];
-        }
-        $element = $this->walk->plan->find($target);
-        if ($element instanceof Person) {
-            return [RingMember::inStages($element->id(), RingPhone::of($element), null === $choice?->rule ? null : $this->stages($element, $choice->rule))];
-        }
-
-        return $element instanceof Team ? $this->team($element) : [];
+        return RingMember::all($number, [$this->outside($number, false, $site)]);
     }
 
-    /** @return list<RingMember> */
-    private function team(Team $team): array
+    /** @param Choice|null $choice of their rules; null for all phones */
+    public function person(Person $person, ?Choice $choice): RingMember
+    {
+        return null === $choice?->rule ? RingMember::all($person->id(), $this->phones($person)) : new RingMember($person->id(), $this->stages($person, $choice->rule, true));
+    }
+
+    /** @return list<RingMember> those who are on, in the team's order */
+    public function team(Team $team): array
     {
         $members = [];
         foreach ($team->members as $member) {
@@ -63,40 +57,50 @@ final readonly class Members
 
     private function member(Team $team, TeamMember $member): ?RingMember
     {
-        if ($member->isOutside()) {
-            return new RingMember($member->who, [RingPhone::outside($member->who, $member->askFirst)], $member->tier, $member->seconds);
+        $who = $member->who->text();
+        if (null !== $member->who->number) {
+            return RingMember::all($who, [$this->outside($who, $member->askFirst, null)], $member->tier, $member->seconds);
         }
-        $person = $this->walk->plan->get(Person::class, $member->person());
+        $person = $this->walk->plan->get(Person::class, $member->who->element);
         if (null === $person) {
             return null;
         }
-        $phones = RingPhone::of($person, $member->askFirst);
-        $kept = $team->skipBusy && $this->isBusy($phones) ? Rung::BUSY : null;
+        $kept = $team->skipBusy && $this->isOnACall($person) ? Rung::BUSY : null;
         $stages = null;
-        if (null !== $member->phone()) {
-            $phones = array_values(array_filter($phones, static fn (RingPhone $phone): bool => $phone->id === $member->who));
+        if (null !== $member->who->phone) {
+            $only = $person->phone($member->who->phone);
+            $stages = [new RingStage(0, null, null === $only ? [] : [$this->phone($person, $only->id, $member->askFirst)])];
         } elseif ($team->followRules) {
             $choice = (new Answering($this->walk))->ofMember($person);
-            $stages = null === $choice->rule ? null : self::phoneStages($person, $choice->rule);
-            $kept ??= $choice->isSilent() ? Rung::NOT_AVAILABLE : null;
-        } elseif (\in_array($this->walk->statusOf($person->id()), self::NOT_TO_RING, true)) {
-            $kept ??= Rung::NOT_AVAILABLE;
+            $stages = null === $choice->rule ? null : $this->stages($person, $choice->rule, false, $member->askFirst);
+            $kept ??= $choice->isSilent() ? self::absent($choice->status) : null;
+        } else {
+            $status = $this->walk->statusOf($person->id());
+            $kept ??= \in_array($status, self::NOT_TO_RING, true) ? self::absent($status) : null;
         }
-        $ringing = RingMember::inStages($member->who, $phones, $stages, $member->tier, $member->seconds);
+        $ringing = null === $stages ? RingMember::all($who, $this->phones($person, $member->askFirst), $member->tier, $member->seconds) : new RingMember($who, $stages, $member->tier, $member->seconds);
 
         return null === $kept ? $ringing : $ringing->keptBy($kept);
     }
 
-    /** @return list<RingStage> of a person's own call, teams among them */
-    private function stages(Person $person, AnsweringRule $rule): array
+    /** How somebody's phones are told who do not ring for their owner's status. */
+    public static function absent(Status $status): string
     {
-        $stages = self::phoneStages($person, $rule);
+        return Status::DoNotDisturb === $status ? Rung::DO_NOT_DISTURB : Rung::NOT_AVAILABLE;
+    }
+
+    /**
+     * @param bool $withTeams whether the call is the person's own: then the teams of a stage ring in it too
+     *
+     * @return list<RingStage>
+     */
+    private function stages(Person $person, AnsweringRule $rule, bool $withTeams, bool $askFirst = false): array
+    {
+        $stages = [];
         foreach ($rule->stages as $stage) {
-            foreach ($stage->teams as $id) {
-                $team = $this->walk->plan->get(Team::class, $id);
-                if (null !== $team) {
-                    $stages[] = RingStage::ofTeam($stage, $this->team($team), TeamPattern::of($team, $this->walk->assumptions->earlier));
-                }
+            $stages[] = new RingStage($stage->after, $stage->seconds, array_map(fn (string $id): RingPhone => $this->phone($person, $id, $askFirst), $stage->phones));
+            foreach ($withTeams ? $stage->teams : [] as $id) {
+                array_push($stages, ...$this->teamStage($stage, $id));
             }
         }
 
@@ -104,27 +108,43 @@ final readonly class Members
     }
 
     /** @return list<RingStage> */
-    private static function phoneStages(Person $person, AnsweringRule $rule): array
+    private function teamStage(RuleStage $stage, string $id): array
     {
-        [$id, $stages] = [$person->id(), []];
-        foreach ($rule->stages as $stage) {
-            $stages[] = RingStage::ofPhones($stage, $id);
-        }
+        $team = $this->walk->plan->get(Team::class, $id);
 
-        return $stages;
+        return null === $team ? [] : [new RingStage($stage->after, $stage->seconds, [], $this->team($team), TeamPattern::of($team, $this->walk->assumptions->earlier))];
+    }
+
+    /** @return list<RingPhone> */
+    private function phones(Person $person, bool $askFirst = false): array
+    {
+        return array_map(fn ($phone): RingPhone => RingPhone::of($person, $phone, $askFirst, $this->walk->lines->isMobile(...)), $person->phones);
+    }
+
+    private function phone(Person $person, string $id, bool $askFirst): RingPhone
+    {
+        $phone = $person->phone($id);
+        \assert(null !== $phone, 'Rules and teams name phones that are there.');
+
+        return RingPhone::of($person, $phone, $askFirst, $this->walk->lines->isMobile(...));
+    }
+
+    private function outside(string $number, bool $askFirst, ?string $site): RingPhone
+    {
+        return RingPhone::number($number, $askFirst, $site ?? $this->walk->arrival()->site, $this->walk->lines->isMobile($number));
     }
 
     private function isPausing(Team $team, TeamMember $member): bool
     {
         // The pause goes on while the call is on its way.
-        return $team->pauseSeconds > 0 && !$this->walk->assumptions->earlier->isIdleFor($member->who, $team->pauseSeconds - $this->walk->second());
+        return $team->pauseSeconds > 0 && !$this->walk->assumptions->earlier->isIdleFor($member->who->text(), $team->pauseSeconds - $this->walk->second());
     }
 
-    /** @param list<RingPhone> $phones */
-    private function isBusy(array $phones): bool
+    private function isOnACall(Person $person): bool
     {
-        foreach ($phones as $phone) {
-            if (\in_array($this->walk->assumptions->of($phone->names())->does, [Behaviour::Busy, Behaviour::OnACall], true)) {
+        foreach ($person->phones as $phone) {
+            $does = $this->walk->assumptions->of([Target::phone($person->id(), $phone->id)->text(), $person->id()])->does;
+            if (Behaviour::Busy === $does || Behaviour::OnACall === $does) {
                 return true;
             }
         }

@@ -14,8 +14,8 @@ final readonly class Persistence
 {
     /** Between two rounds (common practice: a few seconds, so that people can put the phone down). */
     private const PAUSE = 5;
-    /** Where nothing rings, a round would take no time at all. */
-    private const LEAST_ROUND = 20;
+    /** How long a round lasts in which nothing rings: it would take no time at all. */
+    private const SILENT_ROUND = 20;
 
     /**
      * @param int                        $minutes 0 to ring once
@@ -28,16 +28,21 @@ final readonly class Persistence
     {
         $end = $walk->second() + 60 * $minutes;
         for ($n = 1;; ++$n) {
-            $start = $walk->second();
-            $onward = $round($n, 1 === $n ? $seconds : min($seconds, $end - $start));
-            $pause = max(self::PAUSE, self::LEAST_ROUND - ($walk->second() - $start));
-            if (null !== $onward->ending || $walk->second() + $pause >= $end) {
+            $dialled = $walk->timesDialled();
+            $onward = $round($n, 1 === $n ? $seconds : min($seconds, $end - $walk->second()));
+            if (null !== $onward->ending || null !== $onward->journey || 0 === $minutes) {
                 return $onward;
             }
-            if (1 === $n) {
+            $silence = $walk->timesDialled() > $dialled ? 0 : min(self::SILENT_ROUND, $end - $walk->second());
+            $isLast = $walk->second() + $silence + self::PAUSE >= $end;
+            if (1 === $n && ($silence > 0 || !$isLast)) {
                 $walk->note(new TriesAgain($minutes));
             }
-            $walk->pass($pause);
+            $walk->pass($silence);
+            if ($isLast) {
+                return $onward;
+            }
+            $walk->pass(self::PAUSE);
         }
     }
 }

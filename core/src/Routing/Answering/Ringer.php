@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Answering;
 
-use Meandros\Core\Plan\Element\RingPattern;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Plan\Target;
 use Meandros\Core\Ringing\AllAtOnce;
+use Meandros\Core\Ringing\Pattern;
+use Meandros\Core\Ringing\RingMember;
 use Meandros\Core\Ringing\RingResult;
 use Meandros\Core\Ringing\RingSimulation;
 use Meandros\Core\Ringing\Rung;
@@ -20,7 +24,7 @@ use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\Walk;
 
-/** Rings a person, a team or a number outside, and tells what became of it. */
+/** Rings a person, a team or a number, and tells what became of it. */
 final readonly class Ringer
 {
     public function __construct(private Walk $walk)
@@ -34,9 +38,14 @@ final readonly class Ringer
      *
      * @throws CallOver when the caller gives up meanwhile
      */
-    public function ring(?string $target, int $seconds, ?Choice $choice = null, int $round = 1, ?string $site = null): Onward
+    public function ring(?Target $target, int $seconds, ?Choice $choice = null, int $round = 1, ?string $site = null): Onward
     {
         $walk = $this->walk;
+        if (null !== $target?->number && $walk->plan->dialled($target->number) instanceof Number) {
+            $onward = $walk->comeBackIn($target->number, $seconds);
+
+            return null === $onward?->ending ? Onward::by(RingStep::NOBODY) : $onward;
+        }
         $start = $walk->second();
         if (null !== $choice && $choice->isSilent()) {
             $exit = Status::DoNotDisturb === $choice->status ? RingStep::BUSY : RingStep::UNREACHABLE;
@@ -44,23 +53,28 @@ final readonly class Ringer
 
             return Onward::by($exit);
         }
-        $members = (new Members($walk))->of($target, $choice, $site);
-        $team = $walk->plan->get(Team::class, $target);
-        if (RingPattern::Paging === $team?->pattern) {
-            return (new Pager($walk))->page($team, $members);
-        }
-        $left = $walk->secondsLeft();
-        $result = (new RingSimulation($walk->assumptions, $walk->lines, $walk->rungSeconds()))->run(
-            $members,
-            null === $team ? new AllAtOnce() : TeamPattern::of($team, $walk->assumptions->earlier),
-            null === $left ? $seconds : min($seconds, $left),
-        );
+        [$members, $pattern] = $this->what($target, $choice, $site);
+        $result = (new RingSimulation($walk->assumptions, $walk->lines, $walk->rungSeconds(), $walk->channelsInUse()))->run($members, $pattern, $seconds, $walk->secondsLeft());
         $rung = array_map(static fn (Rung $rung): Rung => $rung->later($start), $result->rung);
-        $walk->rang($rung);
+        $walk->rang($rung, $result->dialled);
         $this->note(new Ringing($target, $rung, $result->seconds, $seconds, $result->exit, $choice), $start, $round);
         $walk->pass($result->seconds);
 
         return self::onward($result);
+    }
+
+    /** @return array{list<RingMember>, Pattern} */
+    private function what(?Target $target, ?Choice $choice, ?string $site): array
+    {
+        $members = new Members($this->walk);
+        $element = $this->walk->plan->find($target?->element);
+
+        return match (true) {
+            null !== $target?->number => [[$members->number($target->number, $site)], new AllAtOnce()],
+            $element instanceof Person => [[$members->person($element, $choice)], new AllAtOnce()],
+            $element instanceof Team => [$members->team($element), TeamPattern::of($element, $this->walk->assumptions->earlier)],
+            default => [[], new AllAtOnce()],
+        };
     }
 
     /** Of later rounds only the one in which somebody answers is told: the others are the same again. */
@@ -73,8 +87,10 @@ final readonly class Ringer
 
     private static function onward(RingResult $result): Onward
     {
-        return null === $result->answeredBy
-            ? Onward::by((string) $result->exit)
-            : Onward::end(new Ending($result->byOwnMailbox() ? EndingKind::OwnMailbox : EndingKind::Answered, $result->answeredBy->person, $result->answeredBy->id));
+        return match (true) {
+            null !== $result->announcedTo => Onward::end(new Ending(EndingKind::Announced, $result->announcedTo)),
+            null === $result->answeredBy => Onward::by((string) $result->exit),
+            default => Onward::end(new Ending($result->byOwnMailbox() ? EndingKind::OwnMailbox : EndingKind::Answered, $result->answeredBy->person, $result->answeredBy->id)),
+        };
     }
 }

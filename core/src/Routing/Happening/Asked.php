@@ -29,4 +29,9 @@ final readonly class Asked implements Happening
     {
         return ['wait' => $this->waitSeconds, 'try' => $this->try, 'tries' => $this->tries];
     }
+
+    public function noticed(): array
+    {
+        return ['prompt' => $this->prompt, 'language' => $this->language, 'key' => $this->key, 'known' => $this->known, 'seconds' => $this->promptSeconds + (null === $this->key ? $this->waitSeconds : 0)];
+    }
 }

@@ -32,4 +32,9 @@ final readonly class CodeDialled implements Happening
     {
         return ['code' => $this->code->code, 'until' => null === $this->until ? null : Moment::format($this->until, $this->zone)];
     }
+
+    public function noticed(): array
+    {
+        return $this->what() + $this->because();
+    }
 }

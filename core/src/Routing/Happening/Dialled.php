@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Happening;
 
+use Meandros\Core\Plan\Target;
+
 final readonly class Dialled implements Happening
 {
     /** @param string $element the number's or the person's id */
-    public function __construct(public string $element, public ?string $target)
+    public function __construct(public string $element, public ?Target $target)
     {
     }
 
@@ -23,6 +25,11 @@ final readonly class Dialled implements Happening
 
     public function because(): array
     {
-        return ['target' => $this->target];
+        return ['target' => $this->target?->text()];
+    }
+
+    public function noticed(): array
+    {
+        return [];
     }
 }

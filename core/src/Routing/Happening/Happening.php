@@ -14,4 +14,7 @@ interface Happening
 
     /** @return array<string, mixed> why */
     public function because(): array;
+
+    /** @return array<string, mixed> what the caller, or anybody who could answer, notices of it; empty for nothing */
+    public function noticed(): array;
 }

@@ -37,4 +37,9 @@ final readonly class HoursRead implements Happening
             'until' => null === $this->reading->until ? null : Moment::format($this->reading->until, $this->zone),
         ];
     }
+
+    public function noticed(): array
+    {
+        return [];
+    }
 }

@@ -24,4 +24,9 @@ final readonly class MessageTaken implements Happening
     {
         return null === $this->mailbox ? ['missing' => 'mailbox'] : ['greetingOfRule' => $this->greetingOfRule];
     }
+
+    public function noticed(): array
+    {
+        return null === $this->mailbox ? [] : $this->what();
+    }
 }

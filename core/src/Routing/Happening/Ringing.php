@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Happening;
 
+use Meandros\Core\Plan\Target;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Answering\Choice;
 use Meandros\Core\Routing\Answering\Considered;
@@ -12,12 +13,12 @@ use Meandros\Core\Routing\Answering\Considered;
 final readonly class Ringing implements Happening
 {
     /**
-     * @param string|null $target an element's id or a number; null when none is chosen
+     * @param Target|null $target a person, a team or a number; null when none is chosen
      * @param list<Rung>  $rung   in seconds since the call began
      * @param string|null $exit   null when somebody answered
      * @param Choice|null $choice which of the person's answering rules held
      */
-    public function __construct(public ?string $target, public array $rung, public int $seconds, public int $limitSeconds, public ?string $exit, public ?Choice $choice = null)
+    public function __construct(public ?Target $target, public array $rung, public int $seconds, public int $limitSeconds, public ?string $exit, public ?Choice $choice = null)
     {
     }
 
@@ -28,7 +29,7 @@ final readonly class Ringing implements Happening
 
     public function what(): array
     {
-        return ['target' => $this->target, 'seconds' => $this->seconds, 'exit' => $this->exit];
+        return ['target' => $this->target?->text(), 'seconds' => $this->seconds, 'exit' => $this->exit];
     }
 
     public function because(): array
@@ -53,5 +54,10 @@ final readonly class Ringing implements Happening
     public function lostToMailbox(): bool
     {
         return [] !== array_filter($this->rung, static fn (Rung $rung): bool => Rung::OWN_MAILBOX === $rung->outcome);
+    }
+
+    public function noticed(): array
+    {
+        return ['exit' => $this->exit, 'phones' => array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung)];
     }
 }

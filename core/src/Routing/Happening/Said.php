@@ -4,14 +4,35 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Happening;
 
+use Meandros\Core\Routing\Heard;
+
+/** The caller heard a prompt, or a part of it. */
 final readonly class Said implements Happening
 {
     /**
-     * @param string|null $prompt       null when none is chosen
-     * @param bool        $whileRinging whether phones ring meanwhile
+     * @param string|null $prompt  null when none is chosen
+     * @param int         $seconds for which it was heard
+     * @param int         $ringing seconds of it during which phones rang
      */
-    public function __construct(public ?string $prompt, public string $language, public string $wantedLanguage, public int $seconds, public bool $whileRinging = false)
+    private function __construct(public ?string $prompt, public string $language, public string $wantedLanguage, public int $seconds, public bool $toTheEnd = true, public int $ringing = 0)
     {
+    }
+
+    public static function all(Heard $heard, string $wantedLanguage): self
+    {
+        return new self($heard->prompt, $heard->language, $wantedLanguage, $heard->seconds);
+    }
+
+    /** The caller gave up before its end. */
+    public static function partly(Heard $heard, string $wantedLanguage, int $seconds): self
+    {
+        return new self($heard->prompt, $heard->language, $wantedLanguage, $seconds, false);
+    }
+
+    /** @param int $ringing seconds of it during which phones rang */
+    public static function whileRinging(Heard $heard, string $wantedLanguage, int $ringing): self
+    {
+        return new self($heard->prompt, $heard->language, $wantedLanguage, $heard->seconds, true, $ringing);
     }
 
     public function kind(): string
@@ -26,6 +47,11 @@ final readonly class Said implements Happening
 
     public function because(): array
     {
-        return ['wantedLanguage' => $this->wantedLanguage, 'whileRinging' => $this->whileRinging];
+        return ['wantedLanguage' => $this->wantedLanguage, 'toTheEnd' => $this->toTheEnd, 'ringing' => $this->ringing];
+    }
+
+    public function noticed(): array
+    {
+        return 0 === $this->seconds ? [] : $this->what();
     }
 }

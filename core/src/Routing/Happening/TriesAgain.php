@@ -25,4 +25,9 @@ final readonly class TriesAgain implements Happening
     {
         return [];
     }
+
+    public function noticed(): array
+    {
+        return [];
+    }
 }

@@ -24,4 +24,9 @@ final readonly class Went implements Happening
     {
         return null === $this->journey ? ['missing' => 'journey'] : [];
     }
+
+    public function noticed(): array
+    {
+        return [];
+    }
 }

@@ -20,10 +20,11 @@ final class MenuWalker
         $heard = $walk->hear($walk->plan->get(Prompt::class, $step->prompt));
         for ($try = 1;; ++$try) {
             $start = $walk->second();
+            $walk->listen($heard);
             $key = $walk->takeKey();
             $known = null !== $key && null !== $step->exits()->find($key);
             $walk->note(new Asked($heard->prompt, $heard->language, $heard->seconds, $key, $known, $step->waitSeconds, $try, $step->tries), $start);
-            $walk->pass($heard->seconds + (null === $key ? $step->waitSeconds : 0));
+            $walk->pass(null === $key ? $step->waitSeconds : 0);
             if ($known) {
                 return Onward::by($key);
             }

@@ -37,8 +37,9 @@ final class MessageWalker
     public static function leave(Mailbox $mailbox, Walk $walk, ?string $greeting = null): Onward
     {
         $heard = $walk->hear($walk->plan->get(Prompt::class, $greeting ?? $mailbox->greeting));
-        $walk->note(new MessageTaken($mailbox->id(), $heard->prompt, $heard->seconds, null !== $greeting));
-        $walk->pass($heard->seconds);
+        $start = $walk->second();
+        $walk->listen($heard);
+        $walk->note(new MessageTaken($mailbox->id(), $heard->prompt, $heard->seconds, null !== $greeting), $start);
 
         return Onward::end(new Ending(EndingKind::Message, $mailbox->id()));
     }

@@ -22,7 +22,7 @@ final class RingWalker
     /** @throws CallOver */
     public static function take(RingStep $step, Walk $walk): Onward
     {
-        $person = $walk->plan->get(Person::class, $step->target);
+        $person = $walk->plan->get(Person::class, $step->target?->element);
         if (null !== $person && $step->handOver) {
             return (new HandOver($walk))->to($person);
         }
@@ -38,7 +38,7 @@ final class RingWalker
     /** @throws CallOver */
     private static function ring(RingStep $step, Walk $walk, int $seconds, int $round): Onward
     {
-        $person = $walk->plan->get(Person::class, $step->target);
+        $person = $walk->plan->get(Person::class, $step->target?->element);
         $choice = null === $person ? null : (new Answering($walk))->of($person, Via::Direct);
 
         return (new Ringer($walk))->ring($step->target, $seconds, $choice, $round);
@@ -59,18 +59,20 @@ final class RingWalker
         }
         $begins = $walk->second() + $step->greetAfter;
         $heard = $walk->hear($prompt);
-        $begun = false;
+        $ends = $begins + $heard->seconds;
+        $told = false;
+        $tell = static function () use ($walk, $begins, $heard, &$told): void {
+            $told = $walk->second() > $begins;
+            $told && $walk->note(Said::whileRinging($heard, $walk->arrival()->language, min($walk->second() - $begins, $heard->seconds)), $begins);
+        };
         try {
             $onward = $ring();
         } finally {
-            if ($walk->second() > $begins) {
-                $begun = true;
-                $walk->note(new Said($heard->prompt, $heard->language, $walk->language, $heard->seconds, whileRinging: true), $begins);
-            }
+            $tell();
         }
-        $rest = $begins + $heard->seconds - $walk->second();
-        if ($begun && null === $onward->ending && $rest > 0) {
-            $walk->pass($rest);
+        if ($told && null === $onward->ending && null === $onward->journey && $ends > $walk->second()) {
+            $walk->answer();
+            $walk->pass($ends - $walk->second());
         }
 
         return $onward;

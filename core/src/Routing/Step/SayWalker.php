@@ -16,9 +16,10 @@ final class SayWalker
     /** @throws CallOver */
     public static function take(SayStep $step, Walk $walk): Onward
     {
+        $start = $walk->second();
         $heard = $walk->hear($walk->plan->get(Prompt::class, $step->prompt));
-        $walk->note(new Said($heard->prompt, $heard->language, $walk->language, $heard->seconds));
-        $walk->pass($heard->seconds);
+        $walk->listen($heard);
+        $walk->note(Said::all($heard, $walk->arrival()->language), $start);
 
         return Onward::next();
     }

@@ -40,7 +40,25 @@ final class Holidays
     /** @return list<Occasion> */
     private function ofYear(int $year): array
     {
-        return $this->years[$year] ??= $this->substituted(iterator_to_array($this->named($year), false), $this->taken($year));
+        return $this->years[$year] ??= $this->substituted(iterator_to_array($this->named($year), false), $this->taken($year) + $this->substitutesBefore($year));
+    }
+
+    /**
+     * Substitute days are given out in the order of their holidays, so that 31 December comes before 1 January. A year
+     * is looked at after the one before it; that one, only after itself: no chain of full days is longer than a year.
+     *
+     * @return array<int, true> days that substitutes of the year before have taken
+     */
+    private function substitutesBefore(int $year): array
+    {
+        $taken = [];
+        foreach ($this->substituted(iterator_to_array($this->named($year - 1), false), $this->taken($year - 1)) as $occasion) {
+            if (null !== $occasion->insteadOf) {
+                $taken[$occasion->day] = true;
+            }
+        }
+
+        return $taken;
     }
 
     /** @return iterable<Occasion> as the rules name them */

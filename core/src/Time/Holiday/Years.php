@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Time\Holiday;
 
+use Meandros\Core\Time\CivilDate;
+
 /** The years in which a holiday is kept: from one, to another, and not in some. */
 final readonly class Years
 {
@@ -15,6 +17,23 @@ final readonly class Years
     public function contain(int $year): bool
     {
         return $year >= ($this->from ?? $year) && $year <= ($this->to ?? $year) && !\in_array($year, $this->except, true);
+    }
+
+    /** Whether a rule has a day in any of them; one that goes on for ever is looked at from its first year on. */
+    public function allow(HolidayRule $rule): bool
+    {
+        if (null === $this->from && null === $this->to && [] === $this->except) {
+            return true;
+        }
+        $last = $rule->lastDay();
+        $to = $this->to ?? (null === $last ? CivilDate::LAST_YEAR : CivilDate::year($last));
+        for ($year = $this->from ?? CivilDate::FIRST_YEAR; $year <= $to; ++$year) {
+            if ($this->contain($year) && [] !== $rule->daysIn($year)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array{from: int|null, to: int|null, except: list<int>} */

@@ -21,7 +21,12 @@ final class HolidayLayer implements Layer
     {
     }
 
-    public function spansOn(int $day): array
+    public function ground(int $day): ?Span
+    {
+        return null;
+    }
+
+    public function spans(int $day): array
     {
         if ([] === $this->calendars) {
             return [];
@@ -31,10 +36,15 @@ final class HolidayLayer implements Layer
         return ($this->years[$year] ??= $this->year($year))[$day] ?? [];
     }
 
-    public function holdsMidnightAfter(int $day): bool
+    public function holdsMidnight(int $day, int $next): bool
     {
-        foreach ($this->spansOn($day) as $span) {
+        foreach ($this->spans($day) as $span) {
             if (TimeOfDay::DAY === $span->toSeconds) {
+                return true;
+            }
+        }
+        foreach ($this->spans($next) as $span) {
+            if (0 === $span->fromSeconds) {
                 return true;
             }
         }

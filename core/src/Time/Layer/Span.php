@@ -8,7 +8,7 @@ use Meandros\Core\Time\Band;
 use Meandros\Core\Time\Decision;
 use Meandros\Core\Time\TimeOfDay;
 
-/** A part of a local day, in seconds since its midnight, with the state that a layer gives it. */
+/** A part of a local date, in seconds since its midnight and perhaps beyond its end, with the state that a layer gives it. */
 final readonly class Span
 {
     public function __construct(public int $fromSeconds, public int $toSeconds, public string $state, public Decision $decision)
@@ -23,11 +23,5 @@ final readonly class Span
     public static function ofBand(Band $band, Decision $decision): self
     {
         return new self($band->fromSeconds, $band->toSeconds, $band->state, $decision);
-    }
-
-    /** What a band of the day before leaves of itself after midnight. */
-    public static function spilled(Band $band, Decision $decision): self
-    {
-        return new self(0, $band->toSeconds - TimeOfDay::DAY, $band->state, $decision);
     }
 }

@@ -7,6 +7,7 @@ namespace Meandros\Core\Time\Layer;
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\Decision;
 use Meandros\Core\Time\SpecialDay;
+use Meandros\Core\Time\TimeOfDay;
 
 /** Special days: each takes its whole date, and its bands may run on into the next. */
 final readonly class SpecialDayLayer implements Layer
@@ -16,30 +17,35 @@ final readonly class SpecialDayLayer implements Layer
     {
     }
 
-    public function spansOn(int $day): array
+    public function ground(int $day): ?Span
     {
         $special = $this->specialDays[$day] ?? null;
-        $before = $this->specialDays[$day - 1] ?? null;
-        $spans = null === $special ? [] : [Span::wholeDay($this->defaultState, self::decision($special, null))];
-        if (null !== $before) {
-            foreach ($before->bands as $band) {
-                if ($band->runsPastMidnight()) {
-                    $spans[] = Span::spilled($band, self::decision($before, $band));
-                }
-            }
-        }
-        if (null !== $special) {
-            foreach ($special->bands as $band) {
-                $spans[] = Span::ofBand($band, self::decision($special, $band));
-            }
+
+        return null === $special ? null : Span::wholeDay($this->defaultState, self::decision($special, null));
+    }
+
+    public function spans(int $day): array
+    {
+        $spans = [];
+        foreach ($this->specialDays[$day]->bands ?? [] as $band) {
+            $spans[] = Span::ofBand($band, self::decision($this->specialDays[$day], $band));
         }
 
         return $spans;
     }
 
-    public function holdsMidnightAfter(int $day): bool
+    public function holdsMidnight(int $day, int $next): bool
     {
-        return isset($this->specialDays[$day]);
+        if (isset($this->specialDays[$day]) || isset($this->specialDays[$next])) {
+            return true;
+        }
+        foreach ($this->specialDays[$day - 1]->bands ?? [] as $band) {
+            if (TimeOfDay::LATEST === $band->toSeconds) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function decision(SpecialDay $special, ?Band $band): Decision

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan;
+
+use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Person;
+
+/**
+ * What can be dialled to reach an element: no two elements may have the same. Numbers start with a plus sign, codes
+ * with * or #, extensions with a digit, so that the three never meet.
+ */
+final class Dialled
+{
+    /** @return array<string, string> by its place in the element */
+    public static function by(Element $element): array
+    {
+        return match (true) {
+            $element instanceof Number => ['/number' => $element->number],
+            $element instanceof Person && '' !== $element->extension => ['/extension' => $element->extension],
+            $element instanceof Hours => self::codes($element),
+            default => [],
+        };
+    }
+
+    /** @return array<string, string> */
+    private static function codes(Hours $hours): array
+    {
+        $codes = [];
+        foreach ($hours->codes as $i => $code) {
+            $codes[\sprintf('/codes/%d/code', $i)] = $code->code;
+        }
+
+        return $codes;
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan;
+
+/** Who mentions what, worked out from the elements themselves. */
+final readonly class Mentions implements MentionIndex
+{
+    /** @param array<string, list<string>> $users by what is mentioned */
+    private function __construct(private array $users)
+    {
+    }
+
+    /** @param iterable<Element> $elements */
+    public static function in(iterable $elements): self
+    {
+        $users = [];
+        foreach ($elements as $element) {
+            foreach (self::by($element) as $text) {
+                $users[$text][] = $element->id();
+            }
+        }
+
+        return new self($users);
+    }
+
+    /** @return list<string> what an element mentions: other elements by id, what is dialled to reach it, and numbers that it calls */
+    public static function by(Element $element): array
+    {
+        $mentioned = [...array_values(Dialled::by($element)), ...array_values(Called::by($element))];
+        foreach ($element->references() as $reference) {
+            $mentioned[] = $reference->id;
+        }
+
+        return array_values(array_unique($mentioned));
+    }
+
+    public function of(string $text): array
+    {
+        return $this->users[$text] ?? [];
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Ringing;
+
+/**
+ * What is due at which second. Within a second things happen by phase, and within a phase in the order in which phones
+ * are listed; what follows from something in the same phase of the same second comes after it.
+ */
+final class Timeline
+{
+    private int $second = 0;
+    private int $last = 0;
+    /** @var array<int, array<int, list<array{int, \Closure(): void}>>> place in the list and what to do, by second and phase */
+    private array $due = [];
+
+    public function second(): int
+    {
+        return $this->second;
+    }
+
+    /** @param \Closure(): void $do */
+    public function at(int $second, Phase $phase, int $place, \Closure $do): void
+    {
+        $this->due[$second][$phase->value][] = [$place, $do];
+        $this->last = max($this->last, $second);
+    }
+
+    /**
+     * Lets time pass until nothing is due any more, or it is told to stop.
+     *
+     * @param int|null         $end    a second that is not reached any more; null for none
+     * @param \Closure(): bool $isOver asked after every second in which something was due
+     */
+    public function play(?int $end, \Closure $isOver): void
+    {
+        $end ??= \PHP_INT_MAX;
+        for ($this->second = 0; $this->second <= $this->last && $this->second < $end; ++$this->second) {
+            if (isset($this->due[$this->second])) {
+                $this->playSecond();
+            }
+            if ($isOver()) {
+                return;
+            }
+        }
+        $this->second = min($this->second, $end);
+    }
+
+    private function playSecond(): void
+    {
+        $second = $this->second;
+        while (isset($this->due[$second])) {
+            ksort($this->due[$second]);
+            $phase = (int) array_key_first($this->due[$second]);
+            $now = $this->due[$second][$phase];
+            unset($this->due[$second][$phase]);
+            if ([] === $this->due[$second]) {
+                unset($this->due[$second]);
+            }
+            if (\count($now) > 1) {
+                usort($now, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+            }
+            foreach ($now as [, $do]) {
+                $do();
+            }
+        }
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing;
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Plan\Called;
+use Meandros\Core\Plan\Element\OutsideLine;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Team;
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Problem;
+use Meandros\Core\Plan\Target;
+
+/** Assumptions about somebody or something that the plan does not have would silently test nothing: they are refused. */
+final class AssumptionCheck
+{
+    /** @var list<Problem> */
+    private array $problems = [];
+
+    private function __construct(private readonly Plan $plan)
+    {
+    }
+
+    /** @throws InvalidData at the field, within the assumptions */
+    public static function check(Plan $plan, Assumptions $assumptions): void
+    {
+        $self = new self($plan);
+        foreach ($assumptions->phones as $i => $phone) {
+            Assumptions::EVERY_PHONE === $phone->who || $self->who('/phones/'.$i.'/who', $phone->who);
+        }
+        foreach (array_keys($assumptions->statuses) as $i => $person) {
+            null !== $plan->get(Person::class, $person) || $self->complain(\sprintf('/statuses/%d/who', $i), $person, 'is nobody in the plan');
+        }
+        foreach (array_keys($assumptions->channelsTaken) as $i => $line) {
+            null !== $plan->get(OutsideLine::class, $line) || $self->complain(\sprintf('/lines/%d/line', $i), $line, 'is no outside line of the plan');
+        }
+        foreach (array_keys($assumptions->earlier->last) as $i => $team) {
+            $last = $assumptions->earlier->last[$team];
+            if (null === $plan->get(Team::class, $team)) {
+                $self->complain(\sprintf('/earlier/last/%d/team', $i), $team, 'is no team of the plan');
+            } elseif (!$self->isMember($team, $last)) {
+                $self->complain(\sprintf('/earlier/last/%d/who', $i), $last, 'is not in that team');
+            }
+        }
+        foreach (array_keys($assumptions->earlier->calls) as $i => $member) {
+            $self->who(\sprintf('/earlier/members/%d/who', $i), $member);
+        }
+        if ([] !== $self->problems) {
+            throw new InvalidData($self->problems);
+        }
+    }
+
+    private function who(string $pointer, string $text): void
+    {
+        $target = Target::parse($text);
+        $person = $this->plan->get(Person::class, $target?->element);
+        $known = match (true) {
+            null !== $target?->number => $this->isCalled($target->number),
+            null !== $target?->phone => true === $person?->parts()->have($target->phone),
+            default => null !== $person,
+        };
+        $known || $this->complain($pointer, $text, null !== $person ? 'is no phone of theirs' : 'is nobody and no phone in the plan');
+    }
+
+    private function isMember(string $team, string $who): bool
+    {
+        foreach ($this->plan->get(Team::class, $team)->members ?? [] as $member) {
+            if ($member->who->text() === $who) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function isCalled(string $number): bool
+    {
+        foreach ($this->plan->mentioning($number) as $element) {
+            if (\in_array($number, Called::by($element), true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function complain(string $pointer, string $text, string $what): void
+    {
+        $this->problems[] = new Problem($pointer, \sprintf('"%s" %s, so this would try nothing.', mb_substr($text, 0, 80), $what), 'Choose somebody of the plan, or take this assumption away.');
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Routing;
+
+use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Routing\Event;
+use Meandros\Core\Routing\Trace;
+use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Wording\TraceReport;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * A call to one of our own numbers comes back in by it, as one from inside. The main journey calls the second number
+ * for 20 s, then takes a message; Ann answers there, or a journey does.
+ */
+final class OwnNumberTest extends TestCase
+{
+    private const SECOND = '+441632960102';
+
+    public function testItRingsWhereThatNumberLeadsAndComesBackWhenTheTimeIsUp(): void
+    {
+        $trace = self::call('ann');
+        self::assertSame(['dialled', 'comes back in', 'not answered', 'message', 'message'], self::kinds($trace));
+        self::assertSame([[0, 20], 'mbx_main', 'Main line'], [[$trace->rung[0]->from, $trace->rung[0]->until], $trace->ending->who, $trace->label]);
+        self::assertSame('', $trace->rung[0]->dials, 'No line is taken, although there is one.');
+    }
+
+    public function testWhoAnswersSeesTheNumberThatItCameInByLast(): void
+    {
+        $trace = self::call('ann', ['phones' => [['who' => 'ann', 'does' => 'answers', 'after' => 5]]]);
+        self::assertSame(['answered', 'ann', 5, 'Second line', 'fr'], [$trace->ending->kind->value, $trace->ending->who, $trace->seconds, $trace->label, $trace->language]);
+    }
+
+    public function testOnceSomethingIsHeardThereTheTimeCountsNoLonger(): void
+    {
+        $trace = self::call('jrn_second');
+        self::assertSame([40, 'ran out of steps'], [$trace->seconds, $trace->ending->kind->value], 'Ten seconds of a prompt, thirty of ringing; then nobody is left there.');
+        self::assertSame(['dialled', 'comes back in', 'said', 'not answered', 'ran out of steps'], self::kinds($trace));
+    }
+
+    public function testWithoutAnAnswerTheStepGoesOnByNobody(): void
+    {
+        $trace = self::call('jrn_silent');
+        self::assertSame(['message', 7, 'nobody'], [$trace->ending->kind->value, $trace->seconds, self::exit($trace, 'call')]);
+        self::assertSame(['message', 0, 'nobody'], [self::call(null)->ending->kind->value, self::call(null)->seconds, self::exit(self::call(null), 'call')]);
+    }
+
+    public function testTheCallerIsOneFromInside(): void
+    {
+        $rule = static fn (string $caller): array => ['id' => 'one', 'name' => 'One', 'when' => ['callers' => [$caller]], 'stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 7]]];
+        self::assertSame(7, self::call('ann', [], [$rule('internal')])->rung[0]->until);
+        self::assertSame(20, self::call('ann', [], [$rule('withheld')])->rung[0]->until, 'No rule holds, so it rings until the step is over.');
+    }
+
+    public function testARuleThatPassesCallsToOneOfOurNumbers(): void
+    {
+        $trace = self::builder('mbx_main', [])->with(['id' => 'ben', 'kind' => 'person', 'name' => 'Ben', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [], 'rules' => [['id' => 'on', 'name' => 'On', 'next' => ['nobody' => self::SECOND]]]])
+            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ben', 'handOver' => true]])->call();
+        self::assertSame(['dialled', 'comes back in', 'message', 'message'], self::kinds($trace));
+    }
+
+    /** @param array<string, mixed> $step */
+    #[DataProvider('loops')]
+    public function testACallThatComesBackToItselfIsStopped(array $step): void
+    {
+        $builder = self::builder('jrn_main', [])->journey('jrn_main', [$step + ['id' => 'again', 'do' => 'ring', 'seconds' => 20]]);
+        $trace = $builder->call();
+        self::assertSame(['loop stopped', 0], [$trace->ending->kind->value, $trace->seconds]);
+        self::assertContains('It comes back to a number that it came in by.', array_column(TraceReport::of($trace, $builder->plan(), 'UTC')['events'], 'reason'));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>}> */
+    public static function loops(): iterable
+    {
+        yield 'to the number dialled' => [['target' => PlanBuilder::NUMBER]];
+        yield 'to the second' => [['target' => self::SECOND]];
+    }
+
+    public function testAPhoneOutsideIsNoneOfOurNumbers(): void
+    {
+        $phone = static fn (string $number): array => ['id' => 'cid', 'kind' => 'person', 'name' => 'Cid', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [['id' => 'mobile', 'type' => 'outside', 'label' => 'Mobile', 'number' => $number]]];
+        foreach ([[$phone(self::SECOND), '/phones/0/number'], [['id' => 'team', 'kind' => 'team', 'name' => 'Team', 'pattern' => 'all at once', 'members' => [self::SECOND]], '/members/0/who']] as [$element, $pointer]) {
+            try {
+                self::builder('ann', [])->with($element)->plan();
+                self::fail('This must be refused.');
+            } catch (InvalidData $invalid) {
+                self::assertStringEndsWith($pointer, $invalid->problems[0]->pointer);
+                self::assertStringContainsString('our own number “Second line”', $invalid->problems[0]->message);
+            }
+        }
+    }
+
+    /** @return list<string> */
+    private static function kinds(Trace $trace): array
+    {
+        return array_map(static fn (Event $event): string => $event->happening->kind(), $trace->events);
+    }
+
+    private static function exit(Trace $trace, string $step): ?string
+    {
+        foreach ($trace->visits as $visit) {
+            if ($visit->step === $step) {
+                return $visit->exit;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param array<string, mixed>       $assume
+     * @param list<array<string, mixed>> $rules
+     */
+    private static function call(?string $target, array $assume = [], array $rules = []): Trace
+    {
+        return self::builder($target, $rules)->journey('jrn_main', [['id' => 'call', 'do' => 'ring', 'target' => self::SECOND, 'seconds' => 20], ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx_main']])->call($assume);
+    }
+
+    /** @param list<array<string, mixed>> $rules of Ann */
+    private static function builder(?string $target, array $rules): PlanBuilder
+    {
+        return (new PlanBuilder())->mailbox('mbx_main')->prompt('prm_hello', 10)->person('ben')
+            ->with(['id' => 'ann', 'kind' => 'person', 'name' => 'Ann', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']], 'rules' => $rules])
+            ->with(['id' => 'line_quay', 'kind' => 'line', 'name' => 'Quay', 'site' => 'sit_harbour', 'destinations' => ['local', 'national'], 'channels' => 2])
+            ->with(['id' => 'num_second', 'kind' => 'number', 'name' => 'Second line', 'number' => self::SECOND, 'site' => 'sit_harbour', 'language' => 'fr', 'target' => $target])
+            ->journey('jrn_silent', [['id' => 'ring', 'do' => 'ring', 'target' => 'ben', 'seconds' => 7]])
+            ->journey('jrn_second', [['id' => 'hello', 'do' => 'say', 'prompt' => 'prm_hello'], ['id' => 'ring', 'do' => 'ring', 'target' => 'ben', 'seconds' => 30]]);
+    }
+}

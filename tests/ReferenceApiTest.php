@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Tests;
+
+use Doctrine\DBAL\Connection;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Mentions;
+use Meandros\Server\Storage\Draft;
+use Meandros\Server\Storage\Editions;
+
+/** Nothing that is in use goes away, whoever uses it by whatever name; what is published can be read back. */
+final class ReferenceApiTest extends ApiTestCase
+{
+    public function testSomebodyWhoseSinglePhoneATeamRingsCannotBeDeleted(): void
+    {
+        $this->change('team_port', ['members' => [['who' => 'per_kasia/desk', 'on' => true, 'tier' => 1, 'seconds' => null, 'askFirst' => false]]]);
+        $this->assertStatus(200);
+        $this->change('team_freight', ['members' => [['who' => 'per_hugh', 'on' => true, 'tier' => 1, 'seconds' => null, 'askFirst' => false]]]);
+        $answer = $this->send('DELETE', '/api/plans/draft/elements/per_kasia', null, $this->revision('per_kasia'));
+        $this->assertStatus(409);
+        self::assertContains('team_port', array_column($answer['places'], 'id'));
+        $this->send('POST', '/api/editions', ['note' => 'Kasia alone']);
+        $this->assertStatus(201);
+        self::assertStringContainsString('Bookings', $this->sentence('2026-11-23T10:30', ['in' => 'live']), 'The live plan can be read.');
+    }
+
+    public function testAPhoneThatATeamRingsCannotBeTakenFromItsOwner(): void
+    {
+        $this->change('team_port', ['members' => [['who' => 'per_kasia/desk', 'on' => true, 'tier' => 1, 'seconds' => null, 'askFirst' => false]]]);
+        $kasia = $this->element('per_kasia');
+        $answer = $this->change('per_kasia', ['phones' => array_values(array_filter($kasia['phones'], static fn (array $phone): bool => 'desk' !== $phone['id']))]);
+        $this->assertStatus(422);
+        self::assertSame('/phones', $answer['errors'][0]['pointer']);
+        self::assertStringContainsString('"desk" is in use', $answer['errors'][0]['detail']);
+    }
+
+    public function testExceptionsGoWithTheirHolidayInTheSameEdit(): void
+    {
+        $hours = $this->element('hrs_bookings');
+        $use = array_values(array_filter($hours['calendars'], static fn (array $use): bool => [] !== $use['exceptions']))[0];
+        $calendar = $this->element($use['calendar']);
+        $gone = $use['exceptions'][0]['holiday'];
+        $change = $this->change($calendar['id'], ['holidays' => array_values(array_filter($calendar['holidays'], static fn (array $one): bool => $one['id'] !== $gone))]);
+        $this->assertStatus(200);
+        self::assertContains('hrs_bookings', array_keys($change['elements']));
+        self::assertStringNotContainsString($gone, (string) json_encode($this->element('hrs_bookings')['calendars']));
+        $this->send('POST', '/api/plans/draft/undo');
+        self::assertSame($hours, $this->element('hrs_bookings'));
+        self::assertSame($calendar, $this->element($calendar['id']));
+    }
+
+    public function testTheIndexIsKeptWithEveryWrite(): void
+    {
+        $this->change('per_ines', ['extension' => '777']);
+        $this->send('POST', '/api/plans/draft/elements', ['id' => 'team_new', 'kind' => 'team', 'name' => 'New', 'members' => ['per_ines/mobile', '+447700900155']]);
+        $this->send('DELETE', '/api/plans/draft/elements/team_new', null, $this->revision('team_new'));
+        $this->send('POST', '/api/plans/draft/undo');
+        $this->send('POST', '/api/plans/draft/undo');
+        $this->send('POST', '/api/plans/draft/redo');
+        self::assertSame(self::fromScratch(), self::stored());
+        $this->send('POST', '/api/plans/draft/people/per_kasia/merge', ['into' => 'per_hugh']);
+        self::assertSame(self::fromScratch(), self::stored());
+        $this->send('POST', '/api/editions/1/restore');
+        self::assertSame(self::fromScratch(), self::stored());
+    }
+
+    public function testABulkWriteNamesTheElementsOfItsProblems(): void
+    {
+        // Two people of one extension: taken one by one each would be fine.
+        $answer = $this->send('POST', '/api/plans/draft/people', ['text' => "name,extension,outside\nNew One,333,+441632960110\n"]);
+        $this->assertStatus(422);
+        self::assertMatchesRegularExpression('#^/per_[0-9a-f]+/phones/0/number$#', $answer['errors'][0]['pointer']);
+        self::assertStringContainsString('our own number', $answer['errors'][0]['detail']);
+    }
+
+    public function testADraftThatDoesNotHoldTogetherIsNotPublished(): void
+    {
+        // However it came to that: here, behind the application's back.
+        self::getContainer()->get(Connection::class)->executeStatement("DELETE FROM draft_element WHERE id = 'mbx_port'");
+        $this->send('POST', '/api/editions', ['note' => 'Broken']);
+        $this->assertStatus(422);
+        self::assertSame(1, self::getContainer()->get(Editions::class)->live()?->number);
+    }
+
+    /** @return list<string> */
+    private static function stored(): array
+    {
+        $rows = self::getContainer()->get(Connection::class)->fetchFirstColumn("SELECT element_id || ' ' || mention FROM draft_mention");
+        sort($rows);
+
+        return $rows;
+    }
+
+    /** @return list<string> */
+    private static function fromScratch(): array
+    {
+        $rows = [];
+        foreach (PlanCodec::decode(PlanCodec::encode(self::getContainer()->get(Draft::class)->plan()))->elements() as $element) {
+            foreach (Mentions::by($element) as $mention) {
+                $rows[] = $element->id().' '.$mention;
+            }
+        }
+        sort($rows);
+
+        return $rows;
+    }
+}

@@ -1,0 +1,36 @@
+// Types of the API from docs/openapi.yaml. The published schema says what a plan may look like; what we answer is written
+// in full, every field of it, so that the types are made from a copy that says so.
+import { execFileSync } from 'node:child_process';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+
+const work = '../var/types';
+const schema = JSON.parse(readFileSync('../core/schema/plan.schema.json', 'utf8'));
+
+/** Fields that stand in some elements of a kind only. */
+const sometimes = { phone: ['number', 'ownMailbox', 'mailboxWhenBusy', 'setUp', 'digits', 'shows'] };
+
+function inFull(node, name) {
+    if (Array.isArray(node)) return node.map((one) => inFull(one));
+    if (node === null || typeof node !== 'object') return node;
+    const full = Object.fromEntries(
+        Object.entries(node).map(([key, value]) => [key, inFull(value, key)]),
+    );
+    if (full.properties !== undefined && full.additionalProperties === false) {
+        const optional = sometimes[name] ?? [];
+        full.required = Object.keys(full.properties).filter((key) => !optional.includes(key));
+        for (const condition of ['if', 'then', 'else', 'anyOf']) delete full[condition];
+        // Written as an object even where null is taken, unless null says something.
+        if (Array.isArray(full.type) && !['substitute', 'part'].includes(name)) full.type = 'object';
+    }
+    return full;
+}
+
+const written = inFull(schema);
+// Exits are handled alike, whatever their step.
+written.$defs.menuExits = written.$defs.ringExits = written.$defs.exits;
+written.$defs.team.properties.members.items = { $ref: '#/$defs/teamMember' };
+mkdirSync(`${work}/docs`, { recursive: true });
+mkdirSync(`${work}/core/schema`, { recursive: true });
+writeFileSync(`${work}/docs/openapi.yaml`, readFileSync('../docs/openapi.yaml'));
+writeFileSync(`${work}/core/schema/plan.schema.json`, JSON.stringify(written));
+execFileSync('node_modules/.bin/openapi-typescript', [`${work}/docs/openapi.yaml`, '-o', 'src/api/schema.d.ts'], { stdio: ['ignore', 'ignore', 'inherit'] });
