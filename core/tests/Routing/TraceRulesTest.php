@@ -60,6 +60,13 @@ final class TraceRulesTest extends TestCase
         self::assertSame('2026-11-23T13:00:00+00:00', Moment::format((int) $next, 'Europe/London'), 'At 12:00 another exit is taken, and nobody notices.');
     }
 
+    public function testASecondOfWordsIsNoticed(): void
+    {
+        $plan = (new PlanBuilder())->hours('hrs', [['days' => ['mo'], 'from' => '09:00', 'to' => '12:00', 'state' => 'open']])->with(['id' => 'prm_short', 'kind' => 'prompt', 'name' => 'Short', 'scripts' => ['en' => 'Closed']])
+            ->journey('jrn_main', [['id' => 'look', 'do' => 'hours', 'hours' => 'hrs', 'exits' => [['on' => 'closed', 'label' => '', 'steps' => [['id' => 'say', 'do' => 'say', 'prompt' => 'prm_short']]]]], ['id' => 'none', 'do' => 'say', 'prompt' => null]])->plan();
+        self::assertSame('2026-11-23T12:00:00+00:00', Moment::format((int) (new AnswerChange(new Router()))->next($plan, PlanBuilder::trial('2026-11-23T10:00'), new Assumptions()), 'Europe/London'));
+    }
+
     public function testAnotherRuleThatRingsTheSameIsNoChange(): void
     {
         $rule = static fn (string $id, array $more): array => $more + ['id' => $id, 'name' => $id, 'stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 20]]];

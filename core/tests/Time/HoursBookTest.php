@@ -93,6 +93,10 @@ final class HoursBookTest extends TestCase
         yield ['2026-11-23', 0];
         yield ['2100-02-28', 6];
         yield ['2100-02-29', null];
+        yield ['1900-01-01', 0];
+        yield ['2500-12-31', 4];
+        yield ['1899-12-31', null];
+        yield ['2501-01-01', null];
         yield ['2026-04-31', null];
         yield ['2026-13-01', null];
         yield ['26-01-01', null];

@@ -81,7 +81,7 @@ export function AssumptionsEditor() {
                         <OptionalNumberInput
                             label="Seconds until a second call is answered"
                             open="never"
-                            unit="s until a second call is answered"
+                            unit="s to answer another"
                             min={0}
                             max={3600}
                             value={one.after}

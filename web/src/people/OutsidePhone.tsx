@@ -23,7 +23,7 @@ export function OwnMailbox({ phone, disabled, onChange }: Props) {
     const mailbox = phone.ownMailbox ?? null;
     const whenBusy = phone.mailboxWhenBusy ?? null;
     return (
-        <>
+        <div className="line-row wrap phone-more">
             <Checkbox
                 checked={mailbox !== null}
                 disabled={disabled}
@@ -61,7 +61,7 @@ export function OwnMailbox({ phone, disabled, onChange }: Props) {
                     </span>
                 </>
             )}
-        </>
+        </div>
     );
 }
 
@@ -77,7 +77,7 @@ export function Reaching({
             <span>rings</span>
             <OptionalNumberInput
                 label={`Seconds between dialling and the first ring of ${phone.label}`}
-                open="2 or 3"
+                open="usual"
                 unit="s after it is dialled"
                 min={0}
                 max={30}
@@ -89,7 +89,7 @@ export function Reaching({
                 takes
                 <OptionalNumberInput
                     label={`Calls at the same time on ${phone.label}`}
-                    open="1 or 2"
+                    open="usual"
                     unit="calls at a time"
                     min={1}
                     max={20}
@@ -125,7 +125,7 @@ export function Reaching({
             />
             <span className={error('digits') ? 'alarm' : 'quiet'} role={error('digits') ? 'alert' : undefined}>
                 {error('digits') ??
-                    'a comma is a second’s pause; left open, a mobile rings after 3 s and takes two calls'}
+                    'a comma is a second’s pause. Usual: 3 s and two calls for a mobile, 2 s and one for others'}
             </span>
         </div>
     );

@@ -126,13 +126,9 @@ export function PhoneRow({
                         />
                     </span>
                 )}
-                {outside && (
-                    <>
-                        <OwnMailbox phone={phone} disabled={disabled} onChange={onChange} />
-                        {rung && <span className="quiet">In this call: {rung.outcome}</span>}
-                    </>
-                )}
+                {outside && rung && <span className="quiet">In this call: {rung.outcome}</span>}
             </div>
+            {outside && <OwnMailbox phone={phone} disabled={disabled} onChange={onChange} />}
             {outside && <Reaching phone={phone} disabled={disabled} error={error} onChange={onChange} />}
             <div className="phone-more">
                 <Findings found={found} />

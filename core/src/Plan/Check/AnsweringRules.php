@@ -59,7 +59,7 @@ final class AnsweringRules
                 $this->findings[] = Finding::warning($person, $place, \sprintf('%s has no state “%s” any more.', $hours->name(), $state), 'Choose its states again.');
             }
         }
-        foreach ($rule->then as $name => $outcome) {
+        foreach ($rule->on ? $rule->then : [] as $name => $outcome) {
             if (null !== $outcome->to?->element && $this->comesBack($person->id(), $outcome->to->element)) {
                 $fix = Fix::replace('Let them go back to where they came from', $person->id(), \sprintf('%s/next/%s', $place, $name), null);
                 $this->findings[] = Finding::warning($person, $place, \sprintf('Calls that %s passes on come back to %s.', $person->name(), $person->name()), 'Pass them on to somebody else, or to a mailbox.', $fix);
