@@ -48,6 +48,8 @@ final class Walk
     private array $arrivals;
     /** @var list<int|null> the second at which each call within the call is given up; null once it is answered */
     private array $legs = [];
+    /** The second from which on a greeting is heard while it rings. */
+    private ?int $hearsFrom = null;
 
     /**
      * @param array<string, LiveStatus>      $statuses live, by person
@@ -119,6 +121,12 @@ final class Walk
         $this->arrivals[] = $arrival;
     }
 
+    /** Something is heard from a second on, if it comes to that: what would be given up later is not. */
+    public function willHear(?int $second): void
+    {
+        $this->hearsFrom = $second;
+    }
+
     /** The caller hears something: whoever called one of our numbers is through. */
     public function answer(): void
     {
@@ -186,7 +194,7 @@ final class Walk
     /** Which of the calls within the call is given up first; the outer one where two are at the same second. */
     private function firstLeg(): ?int
     {
-        $ends = array_filter($this->legs, static fn (?int $end): bool => null !== $end);
+        $ends = array_filter($this->legs, fn (?int $end): bool => null !== $end && $end <= ($this->hearsFrom ?? \PHP_INT_MAX));
         asort($ends);
 
         return array_key_first($ends);

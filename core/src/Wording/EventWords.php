@@ -110,7 +110,7 @@ final readonly class EventWords
         return match (true) {
             null === $said->prompt => 'No prompt is chosen.',
             0 === $said->seconds => 'The prompt has no words yet.',
-            !$said->toTheEnd => \sprintf('Only its first %s.', Duration::words($said->seconds)),
+            !$said->toTheEnd => \sprintf($said->ringing > 0 ? 'Only its first %s, while the phones ring.' : 'Only its first %s.', Duration::words($said->seconds)),
             $said->ringing > 0 && $said->ringing < $said->seconds => \sprintf('For %s; the phones ring on for %s of it.', Duration::words($said->seconds), Duration::words($said->ringing)),
             $said->ringing > 0 => \sprintf('For %s, while the phones ring on.', Duration::words($said->seconds)),
             $said->language !== $said->wantedLanguage => \sprintf('In “%s”, because there is no script in “%s”.', $said->language, $said->wantedLanguage),

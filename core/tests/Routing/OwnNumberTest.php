@@ -41,6 +41,17 @@ final class OwnNumberTest extends TestCase
         self::assertSame(['dialled', 'comes back in', 'said', 'not answered', 'ran out of steps'], self::kinds($trace));
     }
 
+    public function testAGreetingWhileItRingsThereIsHeardToo(): void
+    {
+        $there = static fn (int $after, string $does): Trace => self::builder('jrn_there', [])->journey('jrn_there', [['id' => 'ring', 'do' => 'ring', 'target' => 'ben', 'seconds' => 30, 'greeting' => 'prm_hello', 'greetAfter' => $after]])
+            ->journey('jrn_main', [['id' => 'call', 'do' => 'ring', 'target' => self::SECOND, 'seconds' => 20], ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx_main']])->call(['phones' => [['who' => 'ben', 'does' => $does, 'after' => 25]]]);
+        self::assertSame([30, 'ran out of steps'], [$there(10, 'rings')->seconds, $there(10, 'rings')->ending->kind->value], 'It rings its 30 s, since the greeting came first.');
+        self::assertSame([25, 'answered'], [$there(10, 'answers')->seconds, $there(10, 'answers')->ending->kind->value]);
+        self::assertSame([20, 'message'], [$there(25, 'answers')->seconds, $there(25, 'answers')->ending->kind->value], 'Given up before the greeting.');
+        self::assertSame([20, 'message'], [$there(20, 'rings')->seconds, $there(20, 'rings')->ending->kind->value], 'And in the second in which it would begin.');
+        self::assertSame([0, 'message'], [$there(10, 'busy')->seconds, $there(10, 'busy')->ending->kind->value], 'Where nothing rings nothing is heard.');
+    }
+
     public function testWithoutAnAnswerTheStepGoesOnByNobody(): void
     {
         $trace = self::call('jrn_silent');

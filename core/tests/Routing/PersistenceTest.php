@@ -96,6 +96,21 @@ final class PersistenceTest extends TestCase
         yield 'the caller gives up in it' => [20, ['patience' => 6], ['0 not answered', '5 said', '6 caller gave up'], 6];
     }
 
+    public function testHowMuchOfTheGreetingIsHeard(): void
+    {
+        $heard = static function (array $assume, int $ring = 20): array {
+            $trace = (new PlanBuilder())->person('ann')->prompt('prm_hello', 8)->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => $ring, 'greeting' => 'prm_hello', 'greetAfter' => 5]])->call($assume);
+            $said = $trace->events[2]->happening;
+
+            return [$said->what()['seconds'] ?? null, $said->because()['ringing'] ?? null, $said->because()['toTheEnd'] ?? null];
+        };
+        self::assertSame([8, 8, true], $heard([]));
+        self::assertSame([8, 5, true], $heard([], 10), 'The phones stop, the greeting does not.');
+        self::assertSame([2, 2, false], $heard(['phones' => [['who' => 'ann', 'does' => 'answers', 'after' => 7]]]));
+        self::assertSame([1, 1, false], $heard(['patience' => 6]));
+        self::assertSame([8, 8, true], $heard(['phones' => [['who' => 'ann', 'does' => 'answers', 'after' => 13]]]));
+    }
+
     /** @param array<string, mixed> $assume */
     private static function call(array $assume = [], int $minutes = 2): Trace
     {

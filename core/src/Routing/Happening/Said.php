@@ -29,10 +29,13 @@ final readonly class Said implements Happening
         return new self($heard->prompt, $heard->language, $wantedLanguage, $seconds, false);
     }
 
-    /** @param int $ringing seconds of it during which phones rang */
-    public static function whileRinging(Heard $heard, string $wantedLanguage, int $ringing): self
+    /**
+     * @param int $seconds for which it is heard: to its end, or until the call is answered or given up
+     * @param int $ringing seconds of it during which phones rang
+     */
+    public static function whileRinging(Heard $heard, string $wantedLanguage, int $seconds, int $ringing): self
     {
-        return new self($heard->prompt, $heard->language, $wantedLanguage, $heard->seconds, true, $ringing);
+        return new self($heard->prompt, $heard->language, $wantedLanguage, $seconds, $seconds === $heard->seconds, $ringing);
     }
 
     public function kind(): string

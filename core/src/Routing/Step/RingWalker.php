@@ -59,20 +59,22 @@ final class RingWalker
         }
         $begins = $walk->second() + $step->greetAfter;
         $heard = $walk->hear($prompt);
-        $ends = $begins + $heard->seconds;
-        $told = false;
-        $tell = static function () use ($walk, $begins, $heard, &$told): void {
-            $told = $walk->second() > $begins;
-            $told && $walk->note(Said::whileRinging($heard, $walk->arrival()->language, min($walk->second() - $begins, $heard->seconds)), $begins);
-        };
+        $walk->willHear($begins);
+        $onward = null;
         try {
             $onward = $ring();
         } finally {
-            $tell();
+            $walk->willHear(null);
+            $ringing = min($walk->second() - $begins, $heard->seconds);
+            if ($ringing > 0) {
+                $goesOn = null !== $onward && null === $onward->ending;
+                $walk->note(Said::whileRinging($heard, $walk->arrival()->language, $goesOn ? $heard->seconds : $ringing, $ringing), $begins);
+                $walk->answer();
+            }
         }
-        if ($told && null === $onward->ending && null === $onward->journey && $ends > $walk->second()) {
-            $walk->answer();
-            $walk->pass($ends - $walk->second());
+        $rest = $heard->seconds - $ringing;
+        if ($ringing > 0 && null === $onward->ending && $rest > 0) {
+            $walk->pass($rest);
         }
 
         return $onward;
