@@ -179,6 +179,14 @@ final class HoursDecisionsTest extends TestCase
         self::assertSame([CivilDate::parse('2024-07-01'), $from, null], [$reading->decision->day, $reading->since, $reading->until]);
     }
 
+    public function testAnOverrideHoldsFromItsFirstSecondUntilItsEnd(): void
+    {
+        $ends = new Override('o', 'hrs', 'storm', 100, 200, 'Storm', 'Dana');
+        self::assertSame([false, true, true, false], array_map($ends->holdsAt(...), [99, 100, 199, 200]));
+        $stays = new Override('o', 'hrs', 'storm', 100, null, 'Storm', 'Dana');
+        self::assertSame([false, true, true], array_map($stays->holdsAt(...), [99, 100, 1_000_000_000]));
+    }
+
     public function testAnOverrideOnlyCovers(): void
     {
         $from = Moment::parse('2026-11-27T23:00', 'Europe/London');

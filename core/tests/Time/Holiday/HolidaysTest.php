@@ -53,6 +53,10 @@ final class HolidaysTest extends TestCase
         yield 'a Saturday to the next Monday' => [$moved('2026-08-15', 'next monday', false), 'Sat 15 Aug 2026', ['2026-08-17']];
         yield 'a Saturday to Friday' => [$moved('2026-08-15', 'nearest weekday', true), 'Sat 15 Aug 2026', ['2026-08-14', '2026-08-15']];
         yield 'a Sunday to Monday' => [$moved('2026-08-16', 'nearest weekday', true), 'Sun 16 Aug 2026', ['2026-08-16', '2026-08-17']];
+        yield 'the day before' => [$moved('2026-08-16', 'day before', false), 'Sun 16 Aug 2026', ['2026-08-15']];
+        yield 'the day after' => [$moved('2026-08-15', 'day after', false), 'Sat 15 Aug 2026', ['2026-08-16']];
+        yield 'a Sunday to the next Monday' => [$moved('2026-08-16', 'next monday', false), 'Sun 16 Aug 2026', ['2026-08-17']];
+        yield 'the next working day after a weekend' => [$moved('2026-08-15', 'next working day', false), 'Sat 15 Aug 2026', ['2026-08-17']];
         yield 'a weekday stays' => [$moved('2026-08-14', 'next monday', false), 'Fri 14 Aug 2026', ['2026-08-14']];
     }
 
@@ -69,6 +73,40 @@ final class HolidaysTest extends TestCase
         }
         // 25 December 2027 is a Saturday.
         self::assertSame(['2027-12-25' => 'Christmas Day', '2027-12-26' => 'Boxing Day', '2027-12-27' => 'Christmas Day (substitute day)', '2027-12-28' => 'Boxing Day (substitute day)'], $names);
+    }
+
+    public function testSubstitutesAreGivenOutInTheOrderOfTheirDays(): void
+    {
+        $moves = ['substitute' => ['on' => ['sa', 'su'], 'to' => 'next working day', 'keep' => false]];
+        // 25 December 2027 is a Saturday; it stands last in the calendar.
+        $holidays = self::calendar([['id' => 'boxing', 'rule' => ['on' => 'yearly', 'date' => '12-26']] + $moves, ['id' => 'christmas', 'rule' => ['on' => 'yearly', 'date' => '12-25']] + $moves]);
+        $days = array_map(static fn ($one): string => $one->holiday->id.' '.CivilDate::format($one->day), $holidays->between(CivilDate::of(2027, 12, 20), CivilDate::of(2027, 12, 31)));
+        self::assertSame(['christmas 2027-12-27', 'boxing 2027-12-28'], $days);
+    }
+
+    public function testOfTwoOnOneDayTheEarlierEntryComesFirst(): void
+    {
+        $holidays = self::calendar([['id' => 'bb', 'rule' => ['on' => 'yearly', 'date' => '05-01']], ['id' => 'aa', 'rule' => ['on' => 'dates', 'dates' => ['2026-05-01', '2026-04-01']]]]);
+        self::assertSame(['aa', 'bb', 'aa'], array_map(static fn ($one): string => $one->holiday->id, $holidays->between(CivilDate::of(2026, 4, 1), CivilDate::of(2026, 5, 2))));
+        self::assertSame(['bb'], array_map(static fn ($one): string => $one->holiday->id, $holidays->between(CivilDate::of(2027, 1, 1), CivilDate::of(2028, 1, 1))));
+        self::assertSame([], $holidays->between(CivilDate::of(2026, 4, 2), CivilDate::of(2026, 5, 1)), 'From a day, and until another that is not among them.');
+    }
+
+    public function testTheLookAheadLooksToTheDay(): void
+    {
+        $day = CivilDate::of(2026, 11, 30);
+        $holiday = static fn (array $holiday): Holiday => self::calendar([$holiday])->entries[0];
+        $dated = $holiday(['rule' => ['on' => 'dates', 'dates' => ['2026-11-30']]]);
+        self::assertSame([false, false, true], [LookAhead::isOver($dated, $day - 1), LookAhead::isOver($dated, $day), LookAhead::isOver($dated, $day + 1)]);
+        $ends = $holiday(['rule' => ['on' => 'yearly', 'date' => '03-01'], 'years' => ['to' => 2026]]);
+        self::assertSame([false, true], [LookAhead::isOver($ends, CivilDate::of(2026, 12, 31)), LookAhead::isOver($ends, CivilDate::of(2027, 1, 1))]);
+        self::assertFalse(LookAhead::isOver($holiday(['rule' => ['on' => 'yearly', 'date' => '03-01']]), CivilDate::of(2400, 1, 1)));
+        $newYear = self::calendar([['rule' => ['on' => 'yearly', 'date' => '01-01'], 'years' => ['from' => 2028]]]);
+        $empty = static fn (int $from, int $until): array => LookAhead::over($newYear, $from, $until)->emptyYears;
+        self::assertSame([2026, 2027], $empty(CivilDate::of(2026, 1, 1), CivilDate::of(2028, 6, 1)), '1 January 2028 is looked at.');
+        self::assertSame([2027], $empty(CivilDate::of(2026, 7, 5), CivilDate::of(2028, 6, 1)), 'Half a year may well have none,');
+        self::assertSame([2026, 2027], $empty(CivilDate::of(2026, 7, 4), CivilDate::of(2028, 6, 1)), 'more than that not.');
+        self::assertSame([], $empty(CivilDate::of(2027, 7, 5), CivilDate::of(2028, 1, 2)));
     }
 
     public function testTheLookAheadWarns(): void
