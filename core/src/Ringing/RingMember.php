@@ -38,15 +38,17 @@ final readonly class RingMember
     /**
      * @param list<self> $members
      *
-     * @return \Generator<RingPhone> phones as they are listed: stage by stage, in each the phones before the team
+     * @return list<RingPhone> phones as they are listed: stage by stage, in each the phones before the team
      */
-    public static function listed(array $members): \Generator
+    public static function listed(array $members): array
     {
+        $listed = [];
         foreach ($members as $member) {
             foreach ($member->stages as $stage) {
-                yield from $stage->phones;
-                yield from self::listed($stage->team);
+                array_push($listed, ...$stage->phones, ...[] === $stage->team ? [] : self::listed($stage->team));
             }
         }
+
+        return $listed;
     }
 }

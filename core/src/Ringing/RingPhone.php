@@ -40,10 +40,10 @@ final readonly class RingPhone
     }
 
     /**
-     * @param bool                   $askFirst whether to ask on it, also where it would not by itself
-     * @param \Closure(string): bool $isMobile whether a number is one of a mobile
+     * @param bool $askFirst whether to ask on it, also where it would not by itself
+     * @param bool $isMobile whether its number is one of a mobile
      */
-    public static function of(Person $person, Phone $phone, bool $askFirst, \Closure $isMobile): self
+    public static function of(Person $person, Phone $phone, bool $askFirst, bool $isMobile): self
     {
         return new self(
             $person->id().'/'.$phone->id,
@@ -52,8 +52,8 @@ final readonly class RingPhone
             $phone->type,
             $askFirst || $phone->askFirst,
             $person->site,
-            null === $phone->number ? null : OutsidePhone::of($phone, $phone->number, $isMobile($phone->number)),
-            $phone->calls ?? (null !== $phone->number && $isMobile($phone->number) ? Phone::CALLS_OF_A_MOBILE : 1),
+            null === $phone->number ? null : OutsidePhone::of($phone, $phone->number, $isMobile),
+            $phone->calls ?? ($isMobile ? Phone::CALLS_OF_A_MOBILE : 1),
             $person->refusesForAll,
             $phone->on ? null : Rung::OFF,
         );

@@ -59,7 +59,8 @@ final class RingSimulation
      */
     public function run(array $members, Pattern $pattern, int $seconds, ?int $left = null): RingResult
     {
-        foreach (RingMember::listed($members) as $phone) {
+        $listed = RingMember::listed($members);
+        foreach ($listed as $phone) {
             $this->places[$phone->id] ??= \count($this->places);
         }
         $all = new Group(function (): void {
@@ -70,7 +71,11 @@ final class RingSimulation
         $all->close();
         $this->timeline->play($left, fn (): bool => null !== $this->winner || null !== $this->announcedTo || ($this->isOver && 0 === $this->connecting));
 
-        return $this->result($members);
+        $result = $this->result($listed);
+        $this->timeline->clear();
+        [$this->rings, $this->latest] = [[], []];
+
+        return $result;
     }
 
     /** The second that it is now, for patterns. */
@@ -116,11 +121,9 @@ final class RingSimulation
     /** @param list<RingMember> $members */
     private function placeOf(array $members): int
     {
-        foreach (RingMember::listed($members) as $first) {
-            return $this->places[$first->id];
-        }
+        $first = RingMember::listed($members)[0] ?? null;
 
-        return 0;
+        return null === $first ? 0 : $this->places[$first->id];
     }
 
     /** @param list<RingMember> $members */
@@ -353,18 +356,24 @@ final class RingSimulation
         return $this->assumed[[] === $this->assumptions->phones ? '' : $phone->id] ??= $this->assumptions->of($phone->names());
     }
 
-    /** @param list<RingMember> $members */
-    private function result(array $members): RingResult
+    /** @param list<RingPhone> $listed */
+    private function result(array $listed): RingResult
     {
         $rung = [...array_map($this->rung(...), $this->rings), ...$this->blocked];
-        $seen = array_flip(array_map(static fn (Rung $one): string => $one->phone->id, $rung));
+        $seen = [];
+        foreach ($rung as $one) {
+            $seen[$one->phone->id] = true;
+        }
         $silent = [];
         $now = $this->second();
-        foreach (RingMember::listed($members) as $phone) {
+        foreach ($listed as $phone) {
+            if (isset($seen[$phone->id]) && null === $phone->kept && !isset($this->paged[$phone->id])) {
+                continue;
+            }
             $why = isset($this->paged[$phone->id]) ? $this->ifPaged($phone) : $this->silence($phone);
             if (null !== $why) {
                 $silent[$phone->id.' '.$why] = Rung::HEARS === $why ? new Rung($phone, $now, $now, $why) : new Rung($phone, 0, 0, $why);
-            } elseif (!isset($seen[$phone->id])) {
+            } else {
                 $seen[$phone->id] = true;
                 $rung[] = new Rung($phone, $now, $now, Rung::NOT_REACHED);
             }
@@ -377,13 +386,15 @@ final class RingSimulation
     /** @param list<Rung> $rung */
     private function exit(array $rung): ?string
     {
-        $outcomes = array_map(static fn (Rung $one): string => $one->outcome, $rung);
-        $rang = array_map(static fn (Ring $ring): string => $ring->outcome, $this->rings);
+        $outcomes = [];
+        foreach ([] === $this->rings ? $rung : $this->rings as $one) {
+            $outcomes[$one->outcome] = true;
+        }
 
         return match (true) {
             null !== $this->winner || null !== $this->announcedTo => null,
-            [] === $rang => [] === array_intersect($outcomes, self::FREE_AGAIN_SOON) ? RingStep::UNREACHABLE : RingStep::BUSY,
-            [] === array_diff($rang, [Rung::REFUSED]) => RingStep::REFUSED,
+            [] === $this->rings => [] === array_intersect_key($outcomes, array_flip(self::FREE_AGAIN_SOON)) ? RingStep::UNREACHABLE : RingStep::BUSY,
+            [Rung::REFUSED => true] === $outcomes => RingStep::REFUSED,
             default => RingStep::NOBODY,
         };
     }

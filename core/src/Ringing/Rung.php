@@ -52,7 +52,7 @@ final readonly class Rung
     {
         $later = static fn (?int $second): ?int => null === $second ? null : $second + $seconds;
 
-        return 0 === $seconds ? $this : new self($this->phone, $this->from + $seconds, $this->until + $seconds, $this->outcome, $later($this->askedAt), $this->line, $this->dials, $later($this->rings));
+        return new self($this->phone, $this->from + $seconds, $this->until + $seconds, $this->outcome, $later($this->askedAt), $this->line, $this->dials, $later($this->rings));
     }
 
     /** Seconds of ringing, being asked among them. */

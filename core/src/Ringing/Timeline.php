@@ -12,7 +12,7 @@ final class Timeline
 {
     private int $second = 0;
     private int $last = 0;
-    /** @var array<int, array<int, list<array{int, \Closure(): void}>>> place in the list and what to do, by second and phase */
+    /** @var array<int, array<int, array<int, list<\Closure(): void>>>> what to do, by second, phase and place in the list */
     private array $due = [];
 
     public function second(): int
@@ -23,7 +23,7 @@ final class Timeline
     /** @param \Closure(): void $do */
     public function at(int $second, Phase $phase, int $place, \Closure $do): void
     {
-        $this->due[$second][$phase->value][] = [$place, $do];
+        $this->due[$second][$phase->value][$place][] = $do;
         $this->last = max($this->last, $second);
     }
 
@@ -47,6 +47,12 @@ final class Timeline
         $this->second = min($this->second, $end);
     }
 
+    /** Drops what is still due: it refers to those who planned it, which keeps memory from being freed at once. */
+    public function clear(): void
+    {
+        $this->due = [];
+    }
+
     private function playSecond(): void
     {
         $second = $this->second;
@@ -58,11 +64,11 @@ final class Timeline
             if ([] === $this->due[$second]) {
                 unset($this->due[$second]);
             }
-            if (\count($now) > 1) {
-                usort($now, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-            }
-            foreach ($now as [, $do]) {
-                $do();
+            ksort($now);
+            foreach ($now as $atPlace) {
+                foreach ($atPlace as $do) {
+                    $do();
+                }
             }
         }
     }

@@ -19,6 +19,7 @@ use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Ringing\Phones;
 use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Dialled;
@@ -31,6 +32,7 @@ final class Router
     private readonly Walkers $walkers;
     private ?PlanHours $hours = null;
     private ?Lines $lines = null;
+    private ?Phones $phones = null;
 
     public function __construct()
     {
@@ -77,9 +79,12 @@ final class Router
     private function walk(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live, Arrival $arrival): Walk
     {
         $hours = $this->hoursOf($plan, $assumptions->withoutOverrides ? [] : $live->overrides);
-        $this->lines = true === $this->lines?->isOf($plan) ? $this->lines : new Lines($plan);
+        if (null === $this->lines || null === $this->phones || !$this->lines->isOf($plan)) {
+            $this->lines = new Lines($plan);
+            $this->phones = new Phones($this->lines);
+        }
 
-        return new Walk($plan, $call, $assumptions, $hours, $arrival, $live->statuses, $this->lines, $this->comeBackIn(...));
+        return new Walk($plan, $call, $assumptions, $hours, $arrival, $live->statuses, $this->lines, $this->phones, $this->comeBackIn(...));
     }
 
     /** @throws CallOver */

@@ -13,6 +13,7 @@ use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
+use Meandros\Core\Ringing\Phones;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
@@ -63,6 +64,7 @@ final class Walk
         Arrival $arrival,
         private readonly array $statuses,
         public readonly Lines $lines,
+        public readonly Phones $phones,
         private readonly \Closure $arrive,
     ) {
         $this->arrivals = [$arrival];
@@ -279,7 +281,9 @@ final class Walk
         $this->timesDialled += $dialled ? 1 : 0;
         array_push($this->rung, ...$rung);
         foreach ($rung as $one) {
-            $this->rungSeconds[$one->phone->id] = ($this->rungSeconds[$one->phone->id] ?? 0) + $one->seconds();
+            if (null !== $one->rings) {
+                $this->rungSeconds[$one->phone->id] = ($this->rungSeconds[$one->phone->id] ?? 0) + $one->seconds();
+            }
         }
     }
 

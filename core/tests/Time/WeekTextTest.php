@@ -49,6 +49,7 @@ final class WeekTextTest extends TestCase
         yield ['mo-xy 9-12', 'does not begin with a day'];
         yield ['mo 9-12 perhaps', '“perhaps” is not understood'];
         yield ['mo 9-25', 'There is no time 25'];
+        yield ['mo 9-24:30', 'There is no time 24:30'];
         yield ['mo 9:75-12', 'There is no time 9:75'];
         yield ['mo 9-12, 11-13', '11:00–13:00 overlaps'];
         yield ['mo 13pm-15', 'There is no time 13'];

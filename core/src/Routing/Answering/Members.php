@@ -7,6 +7,7 @@ namespace Meandros\Core\Routing\Answering;
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\RuleStage;
 use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\Element\Team;
@@ -25,8 +26,11 @@ final readonly class Members
     /** Statuses in which somebody is not rung even where their phones are rung directly. */
     private const NOT_TO_RING = [Status::DoNotDisturb, Status::OnLeave, Status::SignedOut];
 
+    private Answering $answering;
+
     public function __construct(private Walk $walk)
     {
+        $this->answering = new Answering($walk);
     }
 
     /** @param string|null $site from which the call leaves; null for that of the number dialled */
@@ -69,9 +73,9 @@ final readonly class Members
         $stages = null;
         if (null !== $member->who->phone) {
             $only = $person->phone($member->who->phone);
-            $stages = [new RingStage(0, null, null === $only ? [] : [$this->phone($person, $only->id, $member->askFirst)])];
+            $stages = [new RingStage(0, null, null === $only ? [] : [$this->walk->phones->of($person, $only, $member->askFirst)])];
         } elseif ($team->followRules) {
-            $choice = (new Answering($this->walk))->ofMember($person);
+            $choice = $this->answering->ofMember($person);
             $stages = null === $choice->rule ? null : $this->stages($person, $choice->rule, false, $member->askFirst);
             $kept ??= $choice->isSilent() ? self::absent($choice->status) : null;
         } else {
@@ -96,15 +100,19 @@ final readonly class Members
      */
     private function stages(Person $person, AnsweringRule $rule, bool $withTeams, bool $askFirst = false): array
     {
-        $stages = [];
-        foreach ($rule->stages as $stage) {
-            $stages[] = new RingStage($stage->after, $stage->seconds, array_map(fn (string $id): RingPhone => $this->phone($person, $id, $askFirst), $stage->phones));
-            foreach ($withTeams ? $stage->teams : [] as $id) {
-                array_push($stages, ...$this->teamStage($stage, $id));
+        $stages = $this->walk->phones->stages($person, $rule, $askFirst);
+        if (!$withTeams) {
+            return $stages;
+        }
+        $all = [];
+        foreach ($rule->stages as $place => $stage) {
+            $all[] = $stages[$place];
+            foreach ($stage->teams as $id) {
+                array_push($all, ...$this->teamStage($stage, $id));
             }
         }
 
-        return $stages;
+        return $all;
     }
 
     /** @return list<RingStage> */
@@ -118,20 +126,12 @@ final readonly class Members
     /** @return list<RingPhone> */
     private function phones(Person $person, bool $askFirst = false): array
     {
-        return array_map(fn ($phone): RingPhone => RingPhone::of($person, $phone, $askFirst, $this->walk->lines->isMobile(...)), $person->phones);
-    }
-
-    private function phone(Person $person, string $id, bool $askFirst): RingPhone
-    {
-        $phone = $person->phone($id);
-        \assert(null !== $phone, 'Rules and teams name phones that are there.');
-
-        return RingPhone::of($person, $phone, $askFirst, $this->walk->lines->isMobile(...));
+        return array_map(fn (Phone $phone): RingPhone => $this->walk->phones->of($person, $phone, $askFirst), $person->phones);
     }
 
     private function outside(string $number, bool $askFirst, ?string $site): RingPhone
     {
-        return RingPhone::number($number, $askFirst, $site ?? $this->walk->arrival()->site, $this->walk->lines->isMobile($number));
+        return $this->walk->phones->number($number, $askFirst, $site ?? $this->walk->arrival()->site);
     }
 
     private function isPausing(Team $team, TeamMember $member): bool

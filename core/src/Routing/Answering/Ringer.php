@@ -55,7 +55,7 @@ final readonly class Ringer
         }
         [$members, $pattern] = $this->what($target, $choice, $site);
         $result = (new RingSimulation($walk->assumptions, $walk->lines, $walk->rungSeconds(), $walk->channelsInUse()))->run($members, $pattern, $seconds, $walk->secondsLeft());
-        $rung = array_map(static fn (Rung $rung): Rung => $rung->later($start), $result->rung);
+        $rung = 0 === $start ? $result->rung : array_map(static fn (Rung $rung): Rung => $rung->later($start), $result->rung);
         $walk->rang($rung, $result->dialled);
         $this->note(new Ringing($target, $rung, $result->seconds, $seconds, $result->exit, $choice), $start, $round);
         $walk->pass($result->seconds);
