@@ -6,6 +6,7 @@ namespace Meandros\Server\Tests;
 
 use Doctrine\DBAL\Connection;
 use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Plan;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\Editions;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
@@ -46,6 +47,14 @@ final class StorageTest extends ApiTestCase
         $this->change('per_dana', ['extension' => '202']);
         $this->assertStatus(422);
         self::assertSame($before, $database->fetchOne('SELECT count(*) FROM edit'));
+    }
+
+    public function testAnEmptyDraftKeepsItsName(): void
+    {
+        $draft = self::getContainer()->get(Draft::class);
+        $draft->replaceAll(Plan::of('Bare', []), 'Empty it');
+        [$plan, $revisions] = $draft->withRevisions();
+        self::assertSame(['Bare', [], []], [$plan->name, $plan->elements(), $revisions]);
     }
 
     public function testRevisionsOnlyGrow(): void

@@ -33,13 +33,13 @@ final readonly class PlanController
     public function show(string $which): JsonResponse
     {
         $isDraft = 'draft' === $which;
-        $plan = $this->plans->get($which);
+        [$plan, $revisions] = $isDraft ? $this->draft->withRevisions() : [$this->plans->get($which), []];
 
         return new JsonResponse([
             'name' => $plan->name,
             'elements' => array_map(static fn (Element $element): array => $element->toJson(), array_values($plan->elements())),
             'international' => (object) self::international($plan),
-            'revisions' => (object) ($isDraft ? $this->draft->revisions() : []),
+            'revisions' => (object) $revisions,
             'undo' => $isDraft ? $this->draft->lastDone()?->label : null,
             'redo' => $isDraft ? $this->draft->firstUndone()?->label : null,
         ]);

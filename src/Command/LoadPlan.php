@@ -32,7 +32,7 @@ final class LoadPlan extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        if (true === $input->getOption('if-empty') && [] !== $this->draft->revisions()) {
+        if (true === $input->getOption('if-empty') && [] !== $this->draft->plan()->elements()) {
             return self::SUCCESS;
         }
         $file = $input->getArgument('file');

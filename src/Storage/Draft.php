@@ -33,13 +33,28 @@ final readonly class Draft
 
     public function plan(): Plan
     {
-        $elements = [];
-        /** @var array{string, string, string} $row */
-        foreach ($this->database->iterateNumeric('SELECT id, kind, body FROM draft_element ORDER BY kind, name, id') as $row) {
-            $elements[$row[0]] = new StoredElement(Kind::from($row[1]), $row[2]);
+        return $this->withRevisions()[0];
+    }
+
+    /**
+     * Name, elements and revisions of one moment, whatever is written meanwhile: they are read in one statement.
+     *
+     * @return array{Plan, array<string, int>} the plan, and revisions by element
+     */
+    public function withRevisions(): array
+    {
+        $name = '';
+        $elements = $revisions = [];
+        /** @var array{string, string|null, string, string, int} $row */
+        foreach ($this->database->iterateNumeric('SELECT draft.name, e.id, e.kind, e.body, e.revision FROM draft LEFT JOIN draft_element e ON true ORDER BY e.kind, e.name, e.id') as $row) {
+            $name = $row[0];
+            if (null !== $row[1]) {
+                $elements[$row[1]] = new StoredElement(Kind::from($row[2]), $row[3]);
+                $revisions[$row[1]] = (int) $row[4];
+            }
         }
 
-        return Plan::stored($this->name(), $elements, $this->mentions);
+        return [Plan::stored($name, $elements, $this->mentions), $revisions];
     }
 
     private function name(): string
@@ -55,18 +70,6 @@ final readonly class Draft
         if (null !== $name) {
             $this->database->executeStatement('UPDATE draft SET name = ?', [$name]);
         }
-    }
-
-    /** @return array<string, int> revision by element id */
-    public function revisions(): array
-    {
-        $revisions = [];
-        foreach ($this->database->iterateKeyValue('SELECT id, revision FROM draft_element ORDER BY kind, name, id') as $id => $revision) {
-            \assert(\is_string($id) && is_numeric($revision));
-            $revisions[$id] = (int) $revision;
-        }
-
-        return $revisions;
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Routing;
 
 use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Trace;
 use Meandros\Core\Tests\PlanBuilder;
@@ -50,6 +51,12 @@ final class OwnNumberTest extends TestCase
         self::assertSame([20, 'message'], [$there(25, 'answers')->seconds, $there(25, 'answers')->ending->kind->value], 'Given up before the greeting.');
         self::assertSame([20, 'message'], [$there(20, 'rings')->seconds, $there(20, 'rings')->ending->kind->value], 'And in the second in which it would begin.');
         self::assertSame([0, 'message'], [$there(10, 'busy')->seconds, $there(10, 'busy')->ending->kind->value], 'Where nothing rings nothing is heard.');
+    }
+
+    public function testItsTimeDoesNotEndWhatRingsAfterIt(): void
+    {
+        $trace = self::builder('ann', [])->journey('jrn_main', [['id' => 'call', 'do' => 'ring', 'target' => self::SECOND, 'seconds' => 20], ['id' => 'ring', 'do' => 'ring', 'target' => 'ben', 'seconds' => 30], ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx_main']])->call();
+        self::assertSame([[0, 20], [20, 50]], array_map(static fn (Rung $rung): array => [$rung->from, $rung->until], $trace->rung));
     }
 
     public function testWithoutAnAnswerTheStepGoesOnByNobody(): void
