@@ -30,6 +30,14 @@ final class RingCadenceTest extends TestCase
         yield 'where nothing is known, one second on and four off' => ['ZZ', 5000];
     }
 
+    public function testEveryCountryThatIsKnown(): void
+    {
+        $known = ['AT' => 6000, 'AU' => 3000, 'BE' => 4000, 'CA' => 6000, 'ES' => 4500, 'FR' => 5000, 'GB' => 3000, 'IE' => 3000, 'JP' => 3000, 'NZ' => 3000, 'PT' => 6000, 'SE' => 6000, 'US' => 6000];
+        $countries = RingCadence::countries();
+        ksort($countries);
+        self::assertSame($known, $countries);
+    }
+
     public function testWhereNothingIsKnownTheRecommendationHolds(): void
     {
         self::assertThat(RingCadence::usual(), self::logicalAnd(self::greaterThanOrEqual(670 + 3000), self::lessThanOrEqual(1500 + 5000)), 'E.180: 0.67 to 1.5 s of tone, 3 to 5 s of silence (from memory).');

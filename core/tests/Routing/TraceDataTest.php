@@ -44,6 +44,17 @@ final class TraceDataTest extends TestCase
         self::assertSame([['jrn_main', 'hello', 0, 4, null, false], ['jrn_main', 'look', 4, 4, 'lunch', true], ['jrn_main', 'menu', 4, 12, '1', true], ['jrn_main', 'go', 12, 12, null, false], ['jrn_ring', 'ring', 12, 31, null, false]], array_map(static fn ($visit): array => array_values($visit->toJson()), $trace->visits));
     }
 
+    public function testAStepInWhichTheCallerGivesUpIsLeftByNoExit(): void
+    {
+        $last = static function (array $assume): array {
+            $visits = self::builder()->call($assume)->visits;
+
+            return \array_slice(array_values($visits[\count($visits) - 1]->toJson()), 1);
+        };
+        self::assertSame(['hello', 0, 3, null, false], $last(['patience' => 3]));
+        self::assertSame(['look', 4, 4, 'closed', false], $last([]), 'There are no steps for it.');
+    }
+
     public function testWhatIsMissingIsSaid(): void
     {
         $trace = (new PlanBuilder())->journey('jrn_main', [
