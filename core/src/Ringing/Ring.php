@@ -9,6 +9,7 @@ final class Ring
 {
     public RingState $state = RingState::Ringing;
     public ?int $askedAt = null;
+    /** The second since which it is silent; not set while it rings. */
     public int $end;
     public string $outcome = Rung::NOT_ANSWERED;
     /** @var list<array{int, Group}> for whom it rings, and until when */
@@ -23,7 +24,6 @@ final class Ring
      */
     public function __construct(public readonly RingPhone $phone, public readonly int $from, public int $until, public readonly int $place, public readonly Fate $fate, public ?string $line = null, public readonly string $dials = '')
     {
-        $this->end = $until;
     }
 
     /** The second of its first ring. */

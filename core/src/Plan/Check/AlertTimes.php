@@ -60,7 +60,8 @@ final class AlertTimes
         foreach ($ringing as $i => $member) {
             $starts = RingPattern::Widening === $team->pattern ? ($member->tier - 1) * $team->widenSeconds : 0;
             if ($starts >= $limit) {
-                $fix = Fix::replace(\sprintf('Widen every %d s', max(1, intdiv($limit, $member->tier))), $team->id(), '/widenSeconds', max(1, intdiv($limit, $member->tier)));
+                $every = intdiv($limit, $member->tier);
+                $fix = 0 === $every ? null : Fix::replace(\sprintf('Widen every %d s', $every), $team->id(), '/widenSeconds', $every);
                 $findings[] = Finding::warning($team, '/members/'.$i, \sprintf('Tier %d never rings: it would join after %d s, and no step rings this team for longer than %d s.', $member->tier, $starts, $limit), 'Widen faster, or ring longer.', $fix);
             } elseif (null !== $member->seconds && $member->seconds > $limit) {
                 $fix = Fix::replace(\sprintf('Ring at most %d s', $limit), $team->id(), \sprintf('/members/%d/seconds', $i), $limit);
@@ -68,8 +69,8 @@ final class AlertTimes
             }
         }
         if ($team->pattern->isInTurn() && \count($ringing) > 1 && $team->memberSeconds >= $limit) {
-            $each = max(1, intdiv($limit, \count($ringing)));
-            $fix = Fix::replace(\sprintf('Ring each for %d s', $each), $team->id(), '/memberSeconds', $each);
+            $each = intdiv($limit, \count($ringing));
+            $fix = 0 === $each ? null : Fix::replace(\sprintf('Ring each for %d s', $each), $team->id(), '/memberSeconds', $each);
             $findings[] = Finding::warning($team, '/memberSeconds', \sprintf('Only the first rings: each has %d s, and no step rings this team for longer than %d s.', $team->memberSeconds, $limit), 'Ring each for less, or ring longer.', $fix);
         }
 

@@ -33,6 +33,15 @@ final class FixTest extends TestCase
         self::assertNull(self::saying($plan->with($mended), $message), 'It is gone.');
     }
 
+    public function testNothingIsOfferedThatWouldNotMendIt(): void
+    {
+        foreach ([['pattern' => 'one after the other', 'memberSeconds' => 30, 'members' => ['ann', 'ben']], ['pattern' => 'widening', 'widenSeconds' => 30, 'members' => ['ann', ['who' => 'ben', 'tier' => 2]]]] as $team) {
+            $plan = self::ann([self::MOBILE])->person('ben')->with($team + ['id' => 'team_one', 'kind' => 'team', 'name' => 'One'])->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'team_one', 'seconds' => 1]])->plan();
+            $found = array_values(array_filter(Findings::in($plan), static fn (Finding $finding): bool => str_contains($finding->problem->message, 'for longer than 1 s')));
+            self::assertSame([1, null], [\count($found), $found[0]->fix]);
+        }
+    }
+
     /** @return iterable<string, array{PlanBuilder, string, string, string, string}> */
     public static function surprises(): iterable
     {

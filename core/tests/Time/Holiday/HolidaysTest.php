@@ -107,6 +107,7 @@ final class HolidaysTest extends TestCase
         self::assertSame([2027], $empty(CivilDate::of(2026, 7, 5), CivilDate::of(2028, 6, 1)), 'Half a year may well have none,');
         self::assertSame([2026, 2027], $empty(CivilDate::of(2026, 7, 4), CivilDate::of(2028, 6, 1)), 'more than that not.');
         self::assertSame([], $empty(CivilDate::of(2027, 7, 5), CivilDate::of(2028, 1, 2)));
+        self::assertSame([2027], $empty(CivilDate::of(2026, 10, 1), CivilDate::of(2029, 12, 31)), 'New Year alone is enough for a year.');
     }
 
     public function testTheLookAheadWarns(): void
