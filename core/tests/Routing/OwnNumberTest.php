@@ -53,6 +53,13 @@ final class OwnNumberTest extends TestCase
         self::assertSame([0, 'message'], [$there(10, 'busy')->seconds, $there(10, 'busy')->ending->kind->value], 'Where nothing rings nothing is heard.');
     }
 
+    public function testAGreetingThatWasNotReachedCountsForNothingLater(): void
+    {
+        $trace = self::builder('jrn_there', [])->journey('jrn_there', [['id' => 'ring', 'do' => 'ring', 'target' => 'ben', 'seconds' => 5, 'greeting' => 'prm_hello', 'greetAfter' => 10], ['id' => 'more', 'do' => 'ring', 'target' => 'ann', 'seconds' => 30]])
+            ->journey('jrn_main', [['id' => 'call', 'do' => 'ring', 'target' => self::SECOND, 'seconds' => 20], ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx_main']])->call();
+        self::assertSame([20, 'message'], [$trace->seconds, $trace->ending->kind->value]);
+    }
+
     public function testItsTimeDoesNotEndWhatRingsAfterIt(): void
     {
         $trace = self::builder('ann', [])->journey('jrn_main', [['id' => 'call', 'do' => 'ring', 'target' => self::SECOND, 'seconds' => 20], ['id' => 'ring', 'do' => 'ring', 'target' => 'ben', 'seconds' => 30], ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx_main']])->call();
