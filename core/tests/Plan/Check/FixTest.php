@@ -26,6 +26,7 @@ final class FixTest extends TestCase
         self::assertNotNull($found, implode("\n", array_map(static fn (Finding $finding): string => $finding->problem->message, Findings::in($plan))));
         self::assertSame([$on, $pointer, $label], [$found->element->id(), $found->problem->pointer, $found->fix?->label]);
         $fix = $found->fix?->toJson() ?? [];
+        self::assertEquals(['id' => $on, 'kind' => $found->element->kind()->value, 'name' => $found->element->name(), 'blocks' => $found->blocksPublishing, 'pointer' => $pointer, 'detail' => $message, 'remedy' => $found->problem->remedy, 'fix' => $fix], $found->toJson());
         \assert(\is_string($fix['element']));
         $element = json_decode(PlanCodec::encodeElement($plan->find($fix['element']) ?? throw new \LogicException()), false, 64, \JSON_THROW_ON_ERROR);
         JsonPatch::import(json_decode(json_encode($fix['patch'], \JSON_THROW_ON_ERROR), false, 64, \JSON_THROW_ON_ERROR))->apply($element);
