@@ -60,6 +60,13 @@ final class OwnNumberTest extends TestCase
         self::assertSame([20, 'message'], [$trace->seconds, $trace->ending->kind->value]);
     }
 
+    public function testWhenTheTimeIsUpNothingMoreHappensThere(): void
+    {
+        $trace = self::builder('jrn_there', [])->mailbox('mbx_there')->journey('jrn_there', [['id' => 'ring', 'do' => 'ring', 'target' => 'ben', 'seconds' => 30], ['id' => 'there', 'do' => 'message', 'mailbox' => 'mbx_there']])
+            ->journey('jrn_main', [['id' => 'call', 'do' => 'ring', 'target' => self::SECOND, 'seconds' => 20], ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx_main']])->call();
+        self::assertSame([20, 'mbx_main'], [$trace->seconds, $trace->ending->who]);
+    }
+
     public function testItsTimeDoesNotEndWhatRingsAfterIt(): void
     {
         $trace = self::builder('ann', [])->journey('jrn_main', [['id' => 'call', 'do' => 'ring', 'target' => self::SECOND, 'seconds' => 20], ['id' => 'ring', 'do' => 'ring', 'target' => 'ben', 'seconds' => 30], ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx_main']])->call();

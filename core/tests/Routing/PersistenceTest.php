@@ -34,6 +34,13 @@ final class PersistenceTest extends TestCase
         self::assertSame(['ann 50–60'], \array_slice(self::bars(self::call(minutes: 1)), -1), 'After a minute Ben has no turn.');
     }
 
+    public function testWhereNoTimeIsLeftForASecondRoundNothingIsSaidOfOne(): void
+    {
+        $kinds = static fn (int $seconds): array => array_map(static fn (Event $event): string => $event->happening->kind(), (new PlanBuilder())->person('ann')->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => $seconds, 'againMinutes' => 1]])->call()->events);
+        self::assertSame(['dialled', 'not answered', 'ran out of steps'], $kinds(55));
+        self::assertSame(['dialled', 'not answered', 'tries again', 'ran out of steps'], $kinds(54));
+    }
+
     public function testWhoHasRungForSoLongInAllAnswers(): void
     {
         $trace = self::call(['phones' => [['who' => 'ben', 'does' => 'answers', 'after' => 24]]]);
