@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Ringing;
 
 use Meandros\Core\Call\Assumptions;
-use Meandros\Core\Call\Behaviour;
-use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Outside\Lines;
-use Meandros\Core\Plan\Step\RingStep;
 
 /**
  * Phones on a timeline of seconds. The first to take the call wins; when two do in the same second the one listed first
@@ -17,14 +14,9 @@ use Meandros\Core\Plan\Step\RingStep;
  */
 final class RingSimulation
 {
-    private const FREE_AGAIN_SOON = [Rung::BUSY, Rung::DO_NOT_DISTURB, Rung::PAUSING, Rung::NO_CHANNEL];
-
     private readonly Timeline $timeline;
+    private readonly Reach $reach;
     private readonly ?Channels $channels;
-    /** @var array<string, PhoneAssumption> by phone */
-    private array $assumed = [];
-    /** @var array<int, Fate> of phones of which nothing is assumed, by when their own mailbox answers */
-    private array $fates = [];
     /** @var array<string, int> by phone */
     private array $places = [];
     /** @var list<Ring> in the order in which they were dialled */
@@ -46,10 +38,12 @@ final class RingSimulation
      * @param array<string, int> $rangBefore seconds for which phones rang earlier in the call
      * @param array<string, int> $inUse      channels that are taken, by line
      */
-    public function __construct(private readonly Assumptions $assumptions, private readonly ?Lines $lines = null, private array $rangBefore = [], array $inUse = [])
+    public function __construct(Assumptions $assumptions, private readonly ?Lines $lines = null, private array $rangBefore = [], array $inUse = [])
     {
         $this->timeline = new Timeline();
-        $this->channels = true === $lines?->areKnown() ? new Channels($lines, $inUse) : null;
+        $known = true === $lines?->areKnown() ? $lines : null;
+        $this->reach = new Reach($assumptions, $known);
+        $this->channels = null === $known ? null : new Channels($known, $inUse);
     }
 
     /**
@@ -94,7 +88,7 @@ final class RingSimulation
                 continue;
             }
             foreach ($stage->phones as $phone) {
-                if (null === $this->silence($phone)) {
+                if (null === $this->reach->silence($phone)) {
                     $group->open();
                     $this->timeline->at($start, Phase::Begins, $this->places[$phone->id], fn () => $this->dial($phone, $end, $group));
                 }
@@ -130,7 +124,7 @@ final class RingSimulation
     public function canRing(array $members): bool
     {
         foreach (RingMember::listed($members) as $phone) {
-            if (null === $this->silence($phone)) {
+            if (null === $this->reach->silence($phone)) {
                 return true;
             }
         }
@@ -147,7 +141,7 @@ final class RingSimulation
     {
         $somebodyHears = false;
         foreach (RingMember::listed($members) as $phone) {
-            $this->paged[$phone->id] = $this->whenPaged($phone);
+            $this->paged[$phone->id] = $this->reach->whenPaged($phone);
             $somebodyHears = $somebodyHears || Rung::HEARS === $this->paged[$phone->id];
         }
         if ($somebodyHears) {
@@ -158,44 +152,12 @@ final class RingSimulation
         }
     }
 
-    private function whenPaged(RingPhone $phone): string
-    {
-        return match (true) {
-            null !== $phone->kept => $phone->kept,
-            null !== $phone->outside => Rung::NOT_PAGED,
-            default => match ($this->assumed($phone)->does) {
-                Behaviour::Busy, Behaviour::OnACall => Rung::BUSY,
-                Behaviour::Unreachable => Rung::UNREACHABLE,
-                default => Rung::HEARS,
-            },
-        };
-    }
-
     /** @return string|null null where it would have heard the caller, and the call did not come to that */
     private function ifPaged(RingPhone $phone): ?string
     {
         $why = $this->paged[$phone->id];
 
         return Rung::HEARS === $why && null === $this->announcedTo ? null : $why;
-    }
-
-    /** Why a phone is not even dialled; null when it is. */
-    private function silence(RingPhone $phone): ?string
-    {
-        if (null !== $phone->kept) {
-            return $phone->kept;
-        }
-        $does = $this->assumed($phone)->does;
-        $outside = $phone->outside;
-        $hasMailbox = null !== $outside?->mailbox;
-
-        return match (true) {
-            // One that is busy or out of reach and has a mailbox of its own is dialled: the mailbox picks up.
-            Behaviour::Busy === $does, Behaviour::OnACall === $does && $phone->calls < 2 => $hasMailbox && $outside->mailboxWhenBusy ? null : Rung::BUSY,
-            Behaviour::Unreachable === $does => $hasMailbox ? null : Rung::UNREACHABLE,
-            null !== $this->channels && null !== $outside && [] === $this->lines?->carriers($outside->number, $phone->site) => Rung::NO_LINE,
-            default => null,
-        };
     }
 
     private function dial(RingPhone $phone, int $until, Group $group): void
@@ -223,7 +185,7 @@ final class RingSimulation
             }
             $dials = $this->lines->dialled($phone->outside->number, $line);
         }
-        $this->rings[] = $this->latest[$phone->id] = $ring = new Ring($phone, $now, $until, $this->places[$phone->id], $this->fate($phone), $line?->id(), $dials ?? '');
+        $this->rings[] = $this->latest[$phone->id] = $ring = new Ring($phone, $now, $until, $this->places[$phone->id], $this->reach->fate($phone, $this->rangBefore[$phone->id] ?? 0), $line?->id(), $dials ?? '');
         $this->hold($ring, $until, $group);
         $this->await($ring);
     }
@@ -342,20 +304,6 @@ final class RingSimulation
         }
     }
 
-    private function fate(RingPhone $phone): Fate
-    {
-        if ([] === $this->assumptions->phones) {
-            return $this->fates[$phone->outside->mailbox ?? -1] ??= Fate::of($phone, $this->assumed($phone));
-        }
-
-        return Fate::of($phone, $this->assumed($phone), $this->rangBefore[$phone->id] ?? 0);
-    }
-
-    private function assumed(RingPhone $phone): PhoneAssumption
-    {
-        return $this->assumed[[] === $this->assumptions->phones ? '' : $phone->id] ??= $this->assumptions->of($phone->names());
-    }
-
     /** @param list<RingPhone> $listed */
     private function result(array $listed): RingResult
     {
@@ -370,7 +318,7 @@ final class RingSimulation
             if (isset($seen[$phone->id]) && null === $phone->kept && !isset($this->paged[$phone->id])) {
                 continue;
             }
-            $why = isset($this->paged[$phone->id]) ? $this->ifPaged($phone) : $this->silence($phone);
+            $why = isset($this->paged[$phone->id]) ? $this->ifPaged($phone) : $this->reach->silence($phone);
             if (null !== $why) {
                 $silent[$phone->id.' '.$why] = Rung::HEARS === $why ? new Rung($phone, $now, $now, $why) : new Rung($phone, 0, 0, $why);
             } else {
@@ -380,23 +328,9 @@ final class RingSimulation
         }
         $rung = [...$rung, ...array_values($silent)];
 
-        return new RingResult($rung, $this->winner?->phone, $this->announcedTo, $this->exit($rung), $this->second(), [] !== $this->rings);
-    }
+        $exit = null === $this->winner && null === $this->announcedTo ? RingResult::exit($this->rings, $rung) : null;
 
-    /** @param list<Rung> $rung */
-    private function exit(array $rung): ?string
-    {
-        $outcomes = [];
-        foreach ([] === $this->rings ? $rung : $this->rings as $one) {
-            $outcomes[$one->outcome] = true;
-        }
-
-        return match (true) {
-            null !== $this->winner || null !== $this->announcedTo => null,
-            [] === $this->rings => [] === array_intersect_key($outcomes, array_flip(self::FREE_AGAIN_SOON)) ? RingStep::UNREACHABLE : RingStep::BUSY,
-            [Rung::REFUSED => true] === $outcomes => RingStep::REFUSED,
-            default => RingStep::NOBODY,
-        };
+        return new RingResult($rung, $this->winner?->phone, $this->announcedTo, $exit, $this->second(), [] !== $this->rings);
     }
 
     private function rung(Ring $ring): Rung

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Ringing;
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Call\PhoneAssumption;
+use Meandros\Core\Outside\Lines;
+
+/** What is assumed of phones: which can be dialled at all, and what becomes of one that is left to ring. */
+final class Reach
+{
+    private readonly bool $isAnythingAssumed;
+    /** @var array<string, PhoneAssumption> by phone */
+    private array $assumed = [];
+    /** @var array<int, Fate> of phones of which nothing is assumed, by when their own mailbox answers */
+    private array $fates = [];
+
+    /** @param Lines|null $lines null where it does not matter how calls leave */
+    public function __construct(private readonly Assumptions $assumptions, private readonly ?Lines $lines)
+    {
+        $this->isAnythingAssumed = [] !== $assumptions->phones;
+    }
+
+    /** Why a phone is not even dialled; null when it is. */
+    public function silence(RingPhone $phone): ?string
+    {
+        if (null !== $phone->kept) {
+            return $phone->kept;
+        }
+        $does = $this->assumed($phone)->does;
+        $outside = $phone->outside;
+        $hasMailbox = null !== $outside?->mailbox;
+
+        return match (true) {
+            // One that is busy or out of reach and has a mailbox of its own is dialled: the mailbox picks up.
+            Behaviour::Busy === $does, Behaviour::OnACall === $does && $phone->calls < 2 => $hasMailbox && $outside->mailboxWhenBusy ? null : Rung::BUSY,
+            Behaviour::Unreachable === $does => $hasMailbox ? null : Rung::UNREACHABLE,
+            null !== $this->lines && null !== $outside && [] === $this->lines->carriers($outside->number, $phone->site) => Rung::NO_LINE,
+            default => null,
+        };
+    }
+
+    /** What a phone would do in an announcement. */
+    public function whenPaged(RingPhone $phone): string
+    {
+        return match (true) {
+            null !== $phone->kept => $phone->kept,
+            null !== $phone->outside => Rung::NOT_PAGED,
+            default => match ($this->assumed($phone)->does) {
+                Behaviour::Busy, Behaviour::OnACall => Rung::BUSY,
+                Behaviour::Unreachable => Rung::UNREACHABLE,
+                default => Rung::HEARS,
+            },
+        };
+    }
+
+    /** @param int $rangBefore seconds for which it rang earlier in the call */
+    public function fate(RingPhone $phone, int $rangBefore): Fate
+    {
+        if ($this->isAnythingAssumed) {
+            return Fate::of($phone, $this->assumed($phone), $rangBefore);
+        }
+
+        return $this->fates[$phone->outside->mailbox ?? -1] ??= Fate::of($phone, $this->assumed($phone));
+    }
+
+    private function assumed(RingPhone $phone): PhoneAssumption
+    {
+        return $this->assumed[$this->isAnythingAssumed ? $phone->id : ''] ??= $this->assumptions->of($phone->names());
+    }
+}
