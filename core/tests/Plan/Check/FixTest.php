@@ -34,6 +34,13 @@ final class FixTest extends TestCase
         self::assertNull(self::saying($plan->with($mended), $message), 'It is gone.');
     }
 
+    public function testHalfWayIsHalfWay(): void
+    {
+        $plan = self::ann([self::MOBILE])->prompt('prm_hello', 4)->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 30, 'greeting' => 'prm_hello', 'greetAfter' => 40]])->plan();
+        $fix = self::saying($plan, 'The greeting is never heard: it would begin after 40 s, and the step is over after 30 s.')?->fix?->toJson();
+        self::assertSame(['op' => 'replace', 'path' => '/steps/0/greetAfter', 'value' => 15], $fix['patch'][0] ?? null);
+    }
+
     public function testNothingIsOfferedThatWouldNotMendIt(): void
     {
         foreach ([['pattern' => 'one after the other', 'memberSeconds' => 30, 'members' => ['ann', 'ben']], ['pattern' => 'widening', 'widenSeconds' => 30, 'members' => ['ann', ['who' => 'ben', 'tier' => 2]]]] as $team) {
