@@ -170,6 +170,17 @@ final class HoursDecisionsTest extends TestCase
         self::assertSame(['open', null, null, Decision::WEEK], [$reading->state, $reading->since, $reading->until, $reading->decision->by]);
     }
 
+    public function testDatesThatSomeYearHas(): void
+    {
+        for ($month = 0; $month <= 13; ++$month) {
+            for ($day = 0; $day <= 33; ++$day) {
+                // 2024 is a leap year: it has every date that any year has.
+                self::assertSame(checkdate($month, $day, 2024), null !== MonthDay::parse(\sprintf('%02d-%02d', $month, $day)), "$month-$day");
+            }
+        }
+        self::assertSame(['02-29', '11-30', null], [MonthDay::lastOfMonth('02-30'), MonthDay::lastOfMonth('2026-11-31'), MonthDay::lastOfMonth('13-01')]);
+    }
+
     public function testAnOldOverrideNamesTheDayOnWhichItBegan(): void
     {
         // It began in British Summer Time, fourteen minutes into the day there, and is asked for two winters later.
