@@ -118,6 +118,9 @@ final class RingingRulesTest extends TestCase
         $call = static fn (string $from): array => self::bars(self::call(['target' => '+441632960201', 'seconds' => 10], [], [], [], 1, $from));
         self::assertSame(['+441632960201 0–0 all lines in use'], $call(''));
         self::assertSame(['+441632960201 0–10 not answered'], $call('201'), 'Somebody inside comes in by none.');
+        $second = ['id' => 'line_second', 'kind' => 'line', 'name' => 'Second', 'site' => 'sit_harbour', 'destinations' => ['local', 'national'], 'channels' => 1];
+        $both = static fn (int $taken): array => self::bars(self::builder([], [], 1)->with($second)->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => '+441632960201', 'seconds' => 10]])->call(['lines' => [['line' => 'line_quay', 'taken' => $taken]]]));
+        self::assertSame([['+441632960201 0–10 not answered'], ['+441632960201 0–0 all lines in use']], [$both(0), $both(1)], 'Where the first line is full it came in by the second.');
     }
 
     public function testANumberThatAStepRingsLeavesFromTheSiteThatWasDialled(): void

@@ -67,6 +67,15 @@ final class OwnNumberTest extends TestCase
         self::assertSame([20, 'mbx_main'], [$trace->seconds, $trace->ending->who]);
     }
 
+    public function testACallWithinACallWithinACall(): void
+    {
+        $builder = self::builder('jrn_there', [])->with(['id' => 'num_third', 'kind' => 'number', 'name' => 'Third line', 'number' => '+441632960103', 'site' => 'sit_harbour', 'language' => 'en', 'target' => 'ann']);
+        $trace = $builder->journey('jrn_there', [['id' => 'third', 'do' => 'ring', 'target' => '+441632960103', 'seconds' => 5], ['id' => 'ring', 'do' => 'ring', 'target' => 'ben', 'seconds' => 30]])
+            ->journey('jrn_main', [['id' => 'call', 'do' => 'ring', 'target' => self::SECOND, 'seconds' => 20], ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx_main']])->call();
+        self::assertSame([[0, 5], [5, 20]], array_map(static fn (Rung $rung): array => [$rung->from, $rung->until], $trace->rung));
+        self::assertSame([20, 'mbx_main', 'Main line'], [$trace->seconds, $trace->ending->who, $trace->label]);
+    }
+
     public function testItsTimeDoesNotEndWhatRingsAfterIt(): void
     {
         $trace = self::builder('ann', [])->journey('jrn_main', [['id' => 'call', 'do' => 'ring', 'target' => self::SECOND, 'seconds' => 20], ['id' => 'ring', 'do' => 'ring', 'target' => 'ben', 'seconds' => 30], ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx_main']])->call();

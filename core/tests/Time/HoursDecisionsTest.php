@@ -170,6 +170,13 @@ final class HoursDecisionsTest extends TestCase
         self::assertSame(['open', null, null, Decision::WEEK], [$reading->state, $reading->since, $reading->until, $reading->decision->by]);
     }
 
+    public function testTheEndOfADayIsTheStartOfTheNext(): void
+    {
+        self::assertSame(Moment::parse('2026-11-24T00:00', 'Europe/London'), Moment::parse('2026-11-23T24:00', 'Europe/London'));
+        $this->expectExceptionMessage('The time 24:01 does not exist.');
+        Moment::parse('2026-11-23T24:01', 'Europe/London');
+    }
+
     public function testDatesThatSomeYearHas(): void
     {
         for ($month = 0; $month <= 13; ++$month) {

@@ -28,6 +28,7 @@ final class WeekTextTest extends TestCase
         yield ['mo, we, fr 9.30-12 lunch', 'mo we fr 09:30–12:00 lunch'];
         yield ['daily 9am-5:30pm', 'mo tu we th fr sa su 09:00–17:30 open'];
         yield ['fr-mo 22-6', 'mo fr sa su 22:00–30:00 open'];
+        yield ['mo 13-17, 9-12', 'mo 09:00–12:00 open, 13:00–17:00 open'];
         yield ['su 0-24', 'su 00:00–24:00 open'];
         yield ['tu 12am-12pm and 13h30-15h', 'tu 00:00–12:00 open, 13:30–15:00 open'];
         yield ['weekend all day closed', 'sa su 00:00–24:00 closed'];
@@ -48,7 +49,7 @@ final class WeekTextTest extends TestCase
         yield ['9-12 open', 'does not begin with a day'];
         yield ['mo-xy 9-12', 'does not begin with a day'];
         yield ['mo 9-12 perhaps', '“perhaps” is not understood'];
-        yield ['mo 9-25', 'There is no time 25'];
+        yield ['mo 9-25', 'There is no time 25. Write hours from 0 to 24, such as 9, 9:30 or 17:30.'];
         yield ['mo 9-24:30', 'There is no time 24:30'];
         yield ['mo 9:75-12', 'There is no time 9:75'];
         yield ['mo 9-12, 11-13', '11:00–13:00 overlaps'];
