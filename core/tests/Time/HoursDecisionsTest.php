@@ -91,6 +91,17 @@ final class HoursDecisionsTest extends TestCase
         }
     }
 
+    public function testTheNightBeforeASeasonIsOfTheWeekThatWasRunning(): void
+    {
+        $plan = (new PlanBuilder())->hours('hrs', [])->with(['seasons' => [['name' => 'Summer', 'from' => '2026-06-01', 'to' => '2026-06-30', 'week' => []]], 'week' => [['days' => ['mo', 'su'], 'from' => '22:00', 'to' => '26:00', 'state' => 'open']]] + self::office())->plan();
+        $hours = $plan->get(Hours::class, 'hrs');
+        self::assertNotNull($hours);
+        $moment = static fn (string $date): int => Moment::parse($date.'T00:30', 'Europe/London');
+        $compiled = HoursCompiler::compile((new PlanHours($plan))->timetable($hours), $moment('2026-05-01'), $moment('2026-08-01'));
+        $states = array_map(static fn (string $date): string => $compiled->states[$compiled->stretchAt($moment($date))], ['2026-05-25', '2026-06-01', '2026-06-08', '2026-06-15', '2026-06-29', '2026-06-30', '2026-07-06', '2026-07-07']);
+        self::assertSame(['open', 'open', 'closed', 'closed', 'closed', 'closed', 'open', 'open'], $states);
+    }
+
     public function testSubstituteDaysOfTheTurnOfTheYearFollowOneAnother(): void
     {
         $entry = static fn (string $id, string $date): array => ['id' => $id, 'name' => $id, 'rule' => ['on' => 'yearly', 'date' => $date], 'substitute' => ['on' => ['sa', 'su'], 'to' => 'next working day', 'keep' => false]];
