@@ -9,7 +9,7 @@ use Meandros\Core\Plan\Step\RingStep;
 /** How ringing ended: who answered, or by which exit the call goes on. Seconds count from when the ringing starts. */
 final readonly class RingResult
 {
-    private const FREE_AGAIN_SOON = [Rung::BUSY => true, Rung::DO_NOT_DISTURB => true, Rung::PAUSING => true, Rung::NO_CHANNEL => true];
+    private const FREE_AGAIN_SOON = [Rung::BUSY, Rung::DO_NOT_DISTURB, Rung::PAUSING, Rung::NO_CHANNEL];
 
     /**
      * @param list<Rung>  $rung
@@ -35,7 +35,7 @@ final readonly class RingResult
         }
 
         return match (true) {
-            [] === $rings => [] === array_intersect_key($outcomes, self::FREE_AGAIN_SOON) ? RingStep::UNREACHABLE : RingStep::BUSY,
+            [] === $rings => [] === array_intersect(array_keys($outcomes), self::FREE_AGAIN_SOON) ? RingStep::UNREACHABLE : RingStep::BUSY,
             [Rung::REFUSED => true] === $outcomes => RingStep::REFUSED,
             default => RingStep::NOBODY,
         };

@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Routing;
 
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Plan\Target;
 use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\Trace;
 use Meandros\Core\Tests\PlanBuilder;
 use PHPUnit\Framework\TestCase;
@@ -99,6 +104,14 @@ final class RouterTest extends TestCase
         $this->expectException(InvalidData::class);
         $this->expectExceptionMessage('+44 1632 960999 is not a number of this plan');
         self::office()->call(to: '+441632960999');
+    }
+
+    public function testAStepMayBeLookedAtByItself(): void
+    {
+        $trace = (new Router())->ringing((new PlanBuilder())->person('ann')->plan(), new RingStep('look', Target::element('ann'), 15), PlanBuilder::trial('2026-11-23T10:00'), new Assumptions(), new LiveState());
+        self::assertSame([1, 'look', 'not answered', 15, 'ran out of steps'], [\count($trace->events), $trace->events[0]->step, $trace->events[0]->happening->kind(), $trace->seconds, $trace->ending->kind->value]);
+        $trace = (new Router())->ringing((new PlanBuilder())->person('ann')->plan(), new RingStep('look', Target::element('ann'), 15), PlanBuilder::trial('2026-11-23T10:00'), new Assumptions(patienceSeconds: 4), new LiveState());
+        self::assertSame(['caller gave up', 4], [$trace->ending->kind->value, $trace->seconds]);
     }
 
     public function testHoursAreReadWhenTheCallComesToThem(): void
