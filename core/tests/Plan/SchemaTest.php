@@ -58,6 +58,13 @@ final class SchemaTest extends TestCase
         }
     }
 
+    public function testSpacesAroundAPhoneOfAStageAreRefusedByBoth(): void
+    {
+        $person = ['id' => 'ann', 'kind' => 'person', 'name' => 'Ann', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']], 'rules' => [['id' => 'one', 'name' => 'One', 'stages' => [['phones' => [' desk'], 'after' => 0, 'seconds' => 20]]]]];
+        self::assertFalse(self::schemaTakes($person));
+        self::assertStringContainsString('There is no phone " desk".', implode(' ', self::complaints($person)));
+    }
+
     private static function isAcrossFields(string $complaint): bool
     {
         foreach (self::ACROSS_FIELDS as $words) {

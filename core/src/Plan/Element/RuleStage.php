@@ -34,7 +34,7 @@ final readonly class RuleStage
             $teams[] = $item->text(80);
         }
         foreach ($in->field('phones')->items() as $item) {
-            $phone = $item->text(64);
+            $phone = $item->exactText(64);
             if (!\in_array($phone, $known, true)) {
                 $item->complain(\sprintf('There is no phone "%s".', $phone), [] === $known ? 'Add a phone first.' : 'Choose one of: '.implode(', ', $known).'.');
             }
