@@ -26,8 +26,8 @@ abstract class ApiTestCase extends WebTestCase
     {
         $this->client = self::createClient();
         $this->client->disableReboot();
-        self::getContainer()->get(Draft::class)->replaceAll(PlanCodec::decode((string) file_get_contents(self::DEMO)), 'Demo', EditState::Dropped);
-        self::getContainer()->get(Editions::class)->publish('First');
+        self::getContainer()->get(Draft::class)->replaceAll(PlanCodec::decode((string) file_get_contents(self::DEMO)), 'Demo', null, EditState::Dropped);
+        self::getContainer()->get(Editions::class)->publish('First', null);
     }
 
     /**
@@ -35,9 +35,12 @@ abstract class ApiTestCase extends WebTestCase
      *
      * @return array<string, mixed>
      */
-    protected function send(string $method, string $path, array|string|null $body = null, ?int $revision = null, string $host = '127.0.0.1'): array
+    protected function send(string $method, string $path, array|string|null $body = null, ?int $revision = null, string $host = '127.0.0.1', ?string $key = null): array
     {
         $headers = ['HTTP_HOST' => $host, 'CONTENT_TYPE' => 'application/json'];
+        if (null !== $key) {
+            $headers['HTTP_IDEMPOTENCY_KEY'] = '"'.$key.'"';
+        }
         if (null !== $revision) {
             $headers['HTTP_IF_MATCH'] = '"'.$revision.'"';
         }
@@ -72,6 +75,29 @@ abstract class ApiTestCase extends WebTestCase
             }
         }
         self::fail("No $id in the draft.");
+    }
+
+    /** @return array<string, mixed> */
+    protected function undo(string $direction = 'undo'): array
+    {
+        return $this->send('POST', '/api/plans/draft/'.$direction, ['edit' => $this->send('GET', '/api/plans/draft')[$direction]['edit'] ?? 1]);
+    }
+
+    /** @return array<string, mixed> */
+    protected function publish(string $note): array
+    {
+        return $this->send('POST', '/api/editions', ['note' => $note], $this->draftRevision());
+    }
+
+    /** @return array<string, mixed> */
+    protected function restore(int $number): array
+    {
+        return $this->send('POST', "/api/editions/$number/restore", [], $this->draftRevision());
+    }
+
+    protected function draftRevision(): int
+    {
+        return $this->send('GET', '/api/plans/draft')['revision'];
     }
 
     protected function revision(string $id): int

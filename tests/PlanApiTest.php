@@ -74,18 +74,18 @@ final class PlanApiTest extends ApiTestCase
         $this->send('DELETE', '/api/plans/draft/elements/num_paris', null, $this->revision('num_paris'));
         $states[] = $this->file();
         for ($i = 2; $i >= 0; --$i) {
-            $this->send('POST', '/api/plans/draft/undo');
+            $this->undo();
             self::assertSame($states[$i], $this->file());
         }
-        $this->send('POST', '/api/plans/draft/undo');
+        $this->undo();
         $this->assertStatus(409, 'Nobody wants to go back behind the beginning.');
         for ($i = 1; $i <= 3; ++$i) {
-            $this->send('POST', '/api/plans/draft/redo');
+            $this->undo('redo');
             self::assertSame($states[$i], $this->file());
         }
-        $this->send('POST', '/api/plans/draft/undo');
+        $this->undo();
         $this->change('team_port', ['name' => 'Harbour']);
-        $this->send('POST', '/api/plans/draft/redo');
+        $this->undo('redo');
         $this->assertStatus(409, 'After another edit there is nothing to redo.');
         $log = $this->send('GET', '/api/plans/draft/history')['edits'];
         self::assertSame(['Change Port office', 'Delete Paris ventes'], \array_slice(array_column($log, 'label'), 0, 2));
@@ -94,26 +94,26 @@ final class PlanApiTest extends ApiTestCase
 
     public function testPublishingNumbersEditionsAndOldOnesComeBack(): void
     {
-        $problem = $this->send('POST', '/api/editions', ['note' => 'Nothing new']);
+        $problem = $this->publish('Nothing new');
         $this->assertStatus(409);
         self::assertStringContainsString('same as edition 1', $problem['detail']);
-        $this->send('POST', '/api/editions', ['note' => '']);
+        $this->publish('');
         $this->assertStatus(422);
 
         $before = $this->file();
         $this->change('team_bookings', ['name' => 'Reservations desk']);
-        self::assertSame([['id' => 'team_bookings', 'kind' => 'team', 'name' => 'Reservations desk', 'what' => 'changed']], $this->send('GET', '/api/editions')['pending']);
-        $edition = $this->send('POST', '/api/editions', ['note' => 'A new name']);
+        self::assertSame([['id' => 'team_bookings', 'kind' => 'team', 'name' => 'Reservations desk', 'what' => 'changed']], $this->send('GET', '/api/plans/draft/pending')['pending']);
+        $edition = $this->publish('A new name');
         $this->assertStatus(201);
         self::assertSame(2, $edition['number']);
         self::assertStringContainsString('Reservations desk', $this->sentence(more: ['in' => 'live']));
         self::assertStringContainsString('Bookings desk', $this->sentence(more: ['in' => '1']));
 
-        $this->send('POST', '/api/editions/1/restore');
+        $this->restore(1);
         self::assertSame($before, $this->file());
-        $this->send('POST', '/api/plans/draft/undo');
+        $this->undo();
         self::assertStringContainsString('Reservations desk', $this->sentence());
-        $this->send('POST', '/api/editions/9/restore');
+        $this->restore(9);
         $this->assertStatus(404);
     }
 
@@ -122,7 +122,7 @@ final class PlanApiTest extends ApiTestCase
         $this->change('num_paris', ['target' => null]);
         $findings = $this->send('GET', '/api/plans/draft/findings')['findings'];
         self::assertSame([['num_paris', true, '/target']], array_map(static fn (array $one): array => [$one['id'], $one['blocks'], $one['pointer']], $findings));
-        $problem = $this->send('POST', '/api/editions', ['note' => 'Half done']);
+        $problem = $this->publish('Half done');
         $this->assertStatus(409);
         self::assertSame($findings, $problem['findings']);
     }
@@ -133,18 +133,18 @@ final class PlanApiTest extends ApiTestCase
         $plan = json_decode($before, true);
         $plan['name'] = 'Ternwick Lines';
         $plan['elements'][0]['name'] = 'Ternwick Quay';
-        $this->send('PUT', '/api/plans/draft/file', $plan);
+        $this->send('PUT', '/api/plans/draft/file', $plan, $this->draftRevision());
         $this->assertStatus(200);
         self::assertNotSame($before, $this->file());
         self::assertSame('Ternwick Lines', $this->send('GET', '/api/plans/draft')['name']);
-        $this->send('POST', '/api/plans/draft/undo');
+        $this->undo();
         self::assertSame($before, $this->file());
 
         $plan['elements'][0]['zone'] = 'Nowhere/Atall';
-        $problem = $this->send('PUT', '/api/plans/draft/file', $plan);
+        $problem = $this->send('PUT', '/api/plans/draft/file', $plan, $this->draftRevision());
         $this->assertStatus(422);
         self::assertSame('/elements/0/zone', $problem['errors'][0]['pointer']);
-        $this->send('PUT', '/api/plans/draft/file', '{"meandros": 1,');
+        $this->send('PUT', '/api/plans/draft/file', '{"meandros": 1,', $this->draftRevision());
         $this->assertStatus(422);
         self::assertSame($before, $this->file());
     }
@@ -209,7 +209,7 @@ final class PlanApiTest extends ApiTestCase
         $change = $this->send('POST', '/api/plans/draft/people', ['text' => $text, 'leaveOut' => true]);
         $this->assertStatus(200);
         self::assertSame(['Bring in 1 people', 'Ned Garrow'], [$change['label'], array_values($change['elements'])[0]['name']]);
-        $this->send('POST', '/api/plans/draft/undo');
+        $this->undo();
         self::assertStringNotContainsString('Ned Garrow', $this->send('GET', '/api/plans/draft/people.csv')['text']);
         self::assertStringStartsWith("BEGIN:VCARD\r\nVERSION:4.0", $this->send('GET', '/api/plans/draft/people.vcf')['text']);
         $this->send('POST', '/api/plans/draft/people/preview', ['text' => "first,last\r\n"]);
@@ -228,6 +228,6 @@ final class PlanApiTest extends ApiTestCase
         }
         $change = $this->send('POST', '/api/plans/draft/people', ['text' => implode("\r\n", $lines)]);
         $this->assertStatus(200);
-        self::assertCount(2000, $change['elements']);
+        self::assertSame([2000, false, []], [$change['changed'], $change['isTold'], $change['elements']], 'So many are not told one by one.');
     }
 }

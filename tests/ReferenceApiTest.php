@@ -21,7 +21,7 @@ final class ReferenceApiTest extends ApiTestCase
         $answer = $this->send('DELETE', '/api/plans/draft/elements/per_kasia', null, $this->revision('per_kasia'));
         $this->assertStatus(409);
         self::assertContains('team_port', array_column($answer['places'], 'id'));
-        $this->send('POST', '/api/editions', ['note' => 'Kasia alone']);
+        $this->publish('Kasia alone');
         $this->assertStatus(201);
         self::assertStringContainsString('Bookings', $this->sentence('2026-11-23T10:30', ['in' => 'live']), 'The live plan can be read.');
     }
@@ -46,7 +46,7 @@ final class ReferenceApiTest extends ApiTestCase
         $this->assertStatus(200);
         self::assertContains('hrs_bookings', array_keys($change['elements']));
         self::assertStringNotContainsString($gone, (string) json_encode($this->element('hrs_bookings')['calendars']));
-        $this->send('POST', '/api/plans/draft/undo');
+        $this->undo();
         self::assertSame($hours, $this->element('hrs_bookings'));
         self::assertSame($calendar, $this->element($calendar['id']));
     }
@@ -56,13 +56,13 @@ final class ReferenceApiTest extends ApiTestCase
         $this->change('per_ines', ['extension' => '777']);
         $this->send('POST', '/api/plans/draft/elements', ['id' => 'team_new', 'kind' => 'team', 'name' => 'New', 'members' => ['per_ines/mobile', '+447700900155']]);
         $this->send('DELETE', '/api/plans/draft/elements/team_new', null, $this->revision('team_new'));
-        $this->send('POST', '/api/plans/draft/undo');
-        $this->send('POST', '/api/plans/draft/undo');
-        $this->send('POST', '/api/plans/draft/redo');
+        $this->undo();
+        $this->undo();
+        $this->undo('redo');
         self::assertSame(self::fromScratch(), self::stored());
         $this->send('POST', '/api/plans/draft/people/per_kasia/merge', ['into' => 'per_hugh']);
         self::assertSame(self::fromScratch(), self::stored());
-        $this->send('POST', '/api/editions/1/restore');
+        $this->restore(1);
         self::assertSame(self::fromScratch(), self::stored());
     }
 
@@ -78,8 +78,9 @@ final class ReferenceApiTest extends ApiTestCase
     public function testADraftThatDoesNotHoldTogetherIsNotPublished(): void
     {
         // However it came to that: here, behind the application's back.
+        self::getContainer()->get(Connection::class)->executeStatement('DELETE FROM draft_reference');
         self::getContainer()->get(Connection::class)->executeStatement("DELETE FROM draft_element WHERE id = 'mbx_port'");
-        $this->send('POST', '/api/editions', ['note' => 'Broken']);
+        $this->publish('Broken');
         $this->assertStatus(422);
         self::assertSame(1, self::getContainer()->get(Editions::class)->live()?->number);
     }

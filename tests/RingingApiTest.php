@@ -65,7 +65,7 @@ final class RingingApiTest extends ApiTestCase
         self::assertNull($change['elements']['per_kasia']);
         self::assertSame(['per_hugh', 'per_tomasz'], array_column($this->element('team_freight')['members'], 'who'));
         self::assertCount(4, $this->element('per_hugh')['phones']);
-        $this->send('POST', '/api/plans/draft/undo');
+        $this->undo();
         self::assertCount(2, $this->element('per_kasia')['phones']);
         self::assertSame(['per_hugh', 'per_kasia', 'per_tomasz'], array_column($this->element('team_freight')['members'], 'who'));
     }

@@ -28,7 +28,7 @@ final class StorageTest extends ApiTestCase
         $database = self::getContainer()->get(Connection::class);
         $database->executeStatement("UPDATE edition SET document = replace(document, 'Bookings desk', 'Bandits desk')");
         self::getContainer()->get('doctrine')->getManager()->clear();
-        $this->expectExceptionMessage('Edition 1 does not match its checksum');
+        $this->expectExceptionMessage('Edition 1 is damaged');
         self::getContainer()->get(Editions::class)->plan(1);
     }
 
@@ -52,9 +52,9 @@ final class StorageTest extends ApiTestCase
     public function testAnEmptyDraftKeepsItsName(): void
     {
         $draft = self::getContainer()->get(Draft::class);
-        $draft->replaceAll(Plan::of('Bare', []), 'Empty it');
-        [$plan, $revisions] = $draft->withRevisions();
-        self::assertSame(['Bare', [], []], [$plan->name, $plan->elements(), $revisions]);
+        $draft->replaceAll(Plan::of('Bare', []), 'Empty it', null);
+        $reading = $draft->read();
+        self::assertSame(['Bare', [], []], [$reading->plan->name, $reading->plan->elements(), $reading->revisions]);
     }
 
     public function testRevisionsOnlyGrow(): void
@@ -63,7 +63,7 @@ final class StorageTest extends ApiTestCase
         for ($i = 0; $i < 3; ++$i) {
             $this->change('team_port', ['memberSeconds' => 20 + $i]);
             $seen[] = $this->revision('team_port');
-            $seen[] = $this->send('POST', '/api/plans/draft/undo')['revision'];
+            $seen[] = $this->undo()['revision'];
         }
         $sorted = $seen;
         sort($sorted);
@@ -74,7 +74,7 @@ final class StorageTest extends ApiTestCase
     public function testRestoringTheSamePlanIsNoEdit(): void
     {
         $undo = $this->send('GET', '/api/plans/draft')['undo'];
-        $change = $this->send('POST', '/api/editions/1/restore');
+        $change = $this->restore(1);
         self::assertSame([], $change['elements']);
         self::assertSame($undo, $this->send('GET', '/api/plans/draft')['undo']);
     }

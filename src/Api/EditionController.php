@@ -6,12 +6,12 @@ namespace Meandros\Server\Api;
 
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\Input;
-use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Entity\Edition;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\NotPublishable;
+use Meandros\Server\Storage\StaleRevision;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
@@ -24,59 +24,51 @@ final readonly class EditionController
     }
 
     #[Route('/api/editions', methods: ['GET'])]
-    public function list(): JsonResponse
+    public function list(Request $request): JsonResponse
     {
-        return new JsonResponse([
-            'editions' => array_map(self::json(...), $this->editions->all()),
-            'pending' => $this->pending(),
-        ]);
+        [$most, $before] = Page::of($request);
+
+        return new JsonResponse(['editions' => $this->editions->page($most, $before), 'live' => $this->editions->live()?->number]);
+    }
+
+    /** What publishing would change, and the revision of the draft that was looked at. */
+    #[Route('/api/plans/draft/pending', methods: ['GET'])]
+    public function pending(): JsonResponse
+    {
+        $pending = $this->editions->pending();
+
+        return new JsonResponse($pending, 200, ['ETag' => Revision::tag($pending['revision'])]);
     }
 
     /**
      * @throws InvalidData
      * @throws NotPublishable
+     * @throws StaleRevision
      */
     #[Route('/api/editions', methods: ['POST'])]
     public function publish(Request $request): JsonResponse
     {
+        $revision = Revision::demanded($request);
         $note = JsonBody::read($request, static function (Input $in): string {
             $in->onlyFields(['note']);
 
             return $in->field('note')->text(1000);
         });
 
-        return new JsonResponse(self::json($this->editions->publish($note)), 201);
+        return new JsonResponse(self::json($this->editions->publish($note, $revision)), 201);
     }
 
-    /** @throws NotFound */
+    /**
+     * @throws NotFound
+     * @throws StaleRevision
+     */
     #[Route('/api/editions/{number}/restore', requirements: ['number' => '[1-9]\d{0,8}'], methods: ['POST'])]
     public function restore(int $number, Request $request): JsonResponse
     {
-        JsonBody::data($request);
+        $revision = Revision::demanded($request);
+        JsonBody::nothing($request);
 
-        return new JsonResponse($this->draft->replaceAll($this->editions->plan($number), \sprintf('Put edition %d back into the draft', $number))->toJson());
-    }
-
-    /** @return list<array{id: string, kind: string, name: string, what: string}> what publishing would change */
-    private function pending(): array
-    {
-        $live = $this->editions->live();
-        $before = null === $live ? [] : $this->editions->plan($live->number)->elements();
-        $after = $this->draft->plan()->elements();
-        $pending = [];
-        foreach ($after + $before as $id => $element) {
-            $what = match (true) {
-                !isset($before[$id]) => 'added',
-                !isset($after[$id]) => 'removed',
-                PlanCodec::encodeElement($before[$id]) !== PlanCodec::encodeElement($after[$id]) => 'changed',
-                default => null,
-            };
-            if (null !== $what) {
-                $pending[] = ['id' => $id, 'kind' => $element->kind()->value, 'name' => $element->name(), 'what' => $what];
-            }
-        }
-
-        return $pending;
+        return new JsonResponse($this->draft->replaceAll($this->editions->plan($number), \sprintf('Put edition %d back into the draft', $number), $revision)->toJson());
     }
 
     /** @return array<string, mixed> */

@@ -28,6 +28,16 @@ final class JsonBody
     }
 
     /**
+     * Of requests that say all in their address: an empty object.
+     *
+     * @throws InvalidData
+     */
+    public static function nothing(Request $request): void
+    {
+        self::read($request, static fn (Input $in) => $in->onlyFields([]));
+    }
+
+    /**
      * @template T
      *
      * @param \Closure(Input): T $read

@@ -83,7 +83,7 @@ final readonly class OverrideController
     #[Route('/{id}/lift', requirements: ['id' => '\d{1,15}'], methods: ['POST'])]
     public function lift(int $id, Request $request): JsonResponse
     {
-        JsonBody::data($request);
+        JsonBody::nothing($request);
         $now = $this->now->second();
 
         return new JsonResponse(self::json($this->overrides->lift($id, self::WHO, $now), $this->plans->known(), $now));

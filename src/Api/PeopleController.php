@@ -16,6 +16,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Problem;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\PlannedEdit;
 use Meandros\Server\Storage\Plans;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -67,7 +68,7 @@ final readonly class PeopleController
     {
         [$rows, $leaveOut] = self::read($request);
 
-        return new JsonResponse($this->draft->writeAll(static function (Plan $plan) use ($rows, $leaveOut): array {
+        return new JsonResponse($this->draft->writeAll(static function (Plan $plan) use ($rows, $leaveOut): PlannedEdit {
             $people = $problems = [];
             foreach (self::outcomes($plan, $rows) as $outcome) {
                 foreach ($outcome->problems as $column => $problem) {
@@ -81,7 +82,7 @@ final readonly class PeopleController
                 throw new InvalidData($problems);
             }
 
-            return [\sprintf('Bring in %d people', \count($people)), $people];
+            return PlannedEdit::of(\sprintf('Bring in %d people', \count($people)), $people);
         })->toJson());
     }
 

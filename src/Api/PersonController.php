@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Plan;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\PlannedEdit;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
@@ -39,14 +40,14 @@ final readonly class PersonController
             return [$in->field('into')->text(80), $in->field('withPhones')->flag(true)];
         });
 
-        return new JsonResponse($this->draft->writeAll(static function (Plan $plan) use ($id, $other, $withPhones): array {
+        return new JsonResponse($this->draft->writeAll(static function (Plan $plan) use ($id, $other, $withPhones): PlannedEdit {
             $person = self::person($plan, $id);
             $into = $id === $other ? null : $plan->get(Person::class, $other);
             if (null === $into) {
                 throw InvalidData::at('/into', 'This is nobody else in the plan.', 'Choose another person.');
             }
 
-            return [\sprintf($withPhones ? 'Merge %s into %s' : 'Put %2$s in the place of %1$s', $person->name(), $into->name()), Merging::elements($plan, $person, $into, $withPhones), [$id]];
+            return PlannedEdit::of(\sprintf($withPhones ? 'Merge %s into %s' : 'Put %2$s in the place of %1$s', $person->name(), $into->name()), Merging::elements($plan, $person, $into, $withPhones), [$id]);
         })->toJson());
     }
 
@@ -69,9 +70,9 @@ final readonly class PersonController
             return $others;
         });
         $leftOut = [];
-        $change = $this->draft->writeAll(static function (Plan $plan) use ($id, $others, &$leftOut): array {
+        $change = $this->draft->writeAll(static function (Plan $plan) use ($id, $others, &$leftOut): PlannedEdit {
             $from = self::person($plan, $id);
-            $people = [];
+            $people = $leftOut = [];
             foreach ($others as $i => $other) {
                 $to = $id === $other ? null : $plan->get(Person::class, $other);
                 if (null === $to) {
@@ -84,7 +85,7 @@ final readonly class PersonController
                 }
             }
 
-            return [\sprintf('Copy the rules of %s to %s', $from->name(), 1 === \count($people) ? $people[0]->name() : \count($people).' people'), $people];
+            return PlannedEdit::of(\sprintf('Copy the rules of %s to %s', $from->name(), 1 === \count($people) ? $people[0]->name() : \count($people).' people'), $people);
         });
 
         return new JsonResponse($change->toJson() + ['leftOut' => $leftOut]);

@@ -13,9 +13,12 @@ use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
+use Meandros\Server\Storage\ChangeLog;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
+use Meandros\Server\Storage\StaleRevision;
+use Meandros\Server\Storage\UnreadableElement;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -24,7 +27,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Whole plans: to read, to take away as a file, to bring in, and to look through for what is unfinished. */
 final readonly class PlanController
 {
-    public function __construct(private Plans $plans, private Draft $draft)
+    public function __construct(private Plans $plans, private Draft $draft, private ChangeLog $log)
     {
     }
 
@@ -32,16 +35,18 @@ final readonly class PlanController
     #[Route('/api/plans/{which}', methods: ['GET'])]
     public function show(string $which): JsonResponse
     {
-        $isDraft = 'draft' === $which;
-        [$plan, $revisions] = $isDraft ? $this->draft->withRevisions() : [$this->plans->get($which), []];
+        $draft = 'draft' === $which ? $this->draft->read() : null;
+        $plan = $draft->plan ?? $this->plans->get($which);
 
         return new JsonResponse([
             'name' => $plan->name,
             'elements' => array_map(static fn (Element $element): array => $element->toJson(), array_values($plan->elements())),
             'international' => (object) self::international($plan),
-            'revisions' => (object) $revisions,
-            'undo' => $isDraft ? $this->draft->lastDone()?->label : null,
-            'redo' => $isDraft ? $this->draft->firstUndone()?->label : null,
+            'revision' => $draft->revision ?? 0,
+            'revisions' => (object) ($draft->revisions ?? []),
+            'unreadable' => null === $draft ? [] : array_map(static fn (UnreadableElement $one): array => $one->toJson(), $this->draft->unreadable($draft)),
+            'undo' => null === $draft ? null : $this->log->lastDone()?->named(),
+            'redo' => null === $draft ? null : $this->log->firstUndone()?->named(),
         ]);
     }
 
@@ -60,17 +65,24 @@ final readonly class PlanController
     #[Route('/api/plans/{which}/file', methods: ['GET'])]
     public function file(string $which): Response
     {
-        return new Response(PlanCodec::encode($this->plans->get($which), true), 200, [
+        $draft = 'draft' === $which ? $this->draft->read() : null;
+
+        return new Response(PlanCodec::encode($draft->plan ?? $this->plans->get($which), true), 200, [
             'Content-Type' => 'application/json',
             'Content-Disposition' => \sprintf('attachment; filename="plan-%s.json"', $which),
-        ]);
+        ] + (null === $draft ? [] : ['ETag' => Revision::tag($draft->revision)]));
     }
 
-    /** @throws InvalidData */
+    /**
+     * @throws InvalidData
+     * @throws StaleRevision
+     */
     #[Route('/api/plans/draft/file', methods: ['PUT'])]
     public function bringIn(Request $request): JsonResponse
     {
-        return new JsonResponse($this->draft->replaceAll(PlanCodec::fromData(JsonBody::data($request)), 'Bring in a plan file')->toJson());
+        $revision = Revision::demanded($request);
+
+        return new JsonResponse($this->draft->replaceAll(PlanCodec::fromData(JsonBody::data($request)), 'Bring in a plan file', $revision)->toJson());
     }
 
     /** @throws NotFound */

@@ -9,6 +9,7 @@ use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Place;
 use Meandros\Core\Plan\Problem;
 use Meandros\Server\Storage\AlreadyExists;
+use Meandros\Server\Storage\Damaged;
 use Meandros\Server\Storage\InUse;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\NothingToUndo;
@@ -33,6 +34,7 @@ final readonly class ProblemListener
             $error instanceof AlreadyExists => [409, 'Already there', []],
             $error instanceof NothingToUndo => [409, 'Nothing to do', []],
             $error instanceof NotPublishable => [409, 'Not published', ['findings' => array_map(static fn (Finding $finding): array => $finding->toJson(), $error->findings)]],
+            $error instanceof Damaged => [409, 'Damaged', []],
             $error instanceof StaleRevision => [412, 'Changed meanwhile', ['revision' => $error->current]],
             $error instanceof HttpExceptionInterface => [$error->getStatusCode(), 'The request was refused', []],
             default => [500, 'Something went wrong', []],

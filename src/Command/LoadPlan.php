@@ -49,8 +49,8 @@ final class LoadPlan extends Command
 
             return self::FAILURE;
         }
-        $this->draft->replaceAll($plan, 'Bring in the demo plan', EditState::Dropped);
-        $this->editions->publish('The first edition');
+        $this->draft->replaceAll($plan, 'Bring in the demo plan', null, EditState::Dropped);
+        $this->editions->publish('The first edition', null);
         $output->writeln(\sprintf('Loaded %d elements from %s.', \count($plan->elements()), $file));
 
         return self::SUCCESS;

@@ -5,27 +5,36 @@ declare(strict_types=1);
 namespace Meandros\Server\Storage;
 
 use Meandros\Core\Plan\Element;
+use Meandros\Server\Storage\Entity\Edit;
 
 /** What a write did to the draft. */
 final readonly class Change
 {
+    /** With more elements than this, the answer leaves them out: whoever shows the draft fetches it anew. */
+    private const MOST_TOLD = 500;
+
     /**
+     * @param int                         $revision of the draft, and of every element that was written
      * @param array<string, Element|null> $elements by id; null where the element is gone
-     * @param string|null                 $undo     label of the edit that undo would take back
+     * @param Edit|null                   $undo     the edit that undo would take back
      */
-    public function __construct(public string $label, public int $revision, public array $elements, public ?string $undo, public ?string $redo)
+    public function __construct(public string $label, public int $revision, public array $elements, public ?Edit $undo, public ?Edit $redo)
     {
     }
 
     /** @return array<string, mixed> */
     public function toJson(): array
     {
+        $isTold = \count($this->elements) <= self::MOST_TOLD;
+
         return [
             'label' => $this->label,
             'revision' => $this->revision,
-            'elements' => (object) array_map(static fn (?Element $element): ?array => $element?->toJson(), $this->elements),
-            'undo' => $this->undo,
-            'redo' => $this->redo,
+            'changed' => \count($this->elements),
+            'isTold' => $isTold,
+            'elements' => (object) ($isTold ? array_map(static fn (?Element $element): ?array => $element?->toJson(), $this->elements) : []),
+            'undo' => $this->undo?->named(),
+            'redo' => $this->redo?->named(),
         ];
     }
 }

@@ -9,16 +9,12 @@ use Doctrine\ORM\EntityManagerInterface;
 use Meandros\Core\Plan\Check\Integrity;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Orphans;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Problem;
 use Meandros\Core\Plan\StoredElement;
-use Meandros\Server\Now;
-use Meandros\Server\Storage\Entity\DraftElement;
 use Meandros\Server\Storage\Entity\Edit;
-use Meandros\Server\Storage\Entity\EditChange;
 use Meandros\Server\Storage\Entity\EditState;
 
 /** The plan being edited. Every write is checked against the whole plan, logged, and can be undone. */
@@ -26,50 +22,56 @@ final readonly class Draft
 {
     /** Writers of the draft take turns: any number that nothing else in this database locks. */
     private const LOCK = 7120001;
+    /** So often an edit is worked out beside other writers; then they wait for it. */
+    private const TRIES = 3;
 
-    public function __construct(private EntityManagerInterface $entities, private Connection $database, private Now $now, private DraftMentions $mentions)
+    public function __construct(private EntityManagerInterface $entities, private Connection $database, private ElementRows $rows, private ChangeLog $log)
     {
     }
 
     public function plan(): Plan
     {
-        return $this->withRevisions()[0];
+        return $this->read()->plan;
     }
 
-    /**
-     * Name, elements and revisions of one moment, whatever is written meanwhile: they are read in one statement.
-     *
-     * @return array{Plan, array<string, int>} the plan, and revisions by element
-     */
-    public function withRevisions(): array
+    /** Name, elements and revisions of one moment, whatever is written meanwhile: they are read in one statement. */
+    public function read(): DraftReading
     {
         $name = '';
+        $revision = 0;
         $elements = $revisions = [];
-        /** @var array{string, string|null, string, string, int} $row */
-        foreach ($this->database->iterateNumeric('SELECT draft.name, e.id, e.kind, e.body, e.revision FROM draft LEFT JOIN draft_element e ON true ORDER BY e.kind, e.name, e.id') as $row) {
-            $name = $row[0];
-            if (null !== $row[1]) {
-                $elements[$row[1]] = new StoredElement(Kind::from($row[2]), $row[3]);
-                $revisions[$row[1]] = (int) $row[4];
+        /** @var array{string, int, string|null, string, string, int} $row */
+        foreach ($this->database->iterateNumeric('SELECT draft.name, draft.revision, e.id, e.kind, e.body, e.revision FROM draft LEFT JOIN draft_element e ON true ORDER BY e.kind, e.name, e.id') as $row) {
+            [$name, $revision] = [$row[0], (int) $row[1]];
+            if (null !== $row[2]) {
+                $revisions[$row[2]] = (int) $row[5];
+                $kind = Kind::tryFrom($row[3]);
+                if (null !== $kind) {
+                    $elements[$row[2]] = new StoredElement($kind, $row[4]);
+                }
             }
         }
 
-        return [Plan::stored($name, $elements, $this->mentions), $revisions];
+        return new DraftReading(Plan::stored($name, $elements, $this->rows), $revision, $revisions);
     }
 
-    private function name(): string
+    /**
+     * What is stored and cannot be read, with the last state of it that can.
+     *
+     * @return list<UnreadableElement>
+     */
+    public function unreadable(DraftReading $draft): array
     {
-        $name = $this->database->fetchOne('SELECT name FROM draft');
-        \assert(\is_string($name));
-
-        return $name;
-    }
-
-    private function rename(?string $name): void
-    {
-        if (null !== $name) {
-            $this->database->executeStatement('UPDATE draft SET name = ?', [$name]);
+        $reasons = $draft->plan->unreadable();
+        $unreadable = [];
+        foreach ($draft->revisions as $id => $revision) {
+            if (isset($reasons[$id]) || null === $draft->plan->kindOf($id)) {
+                $name = $this->database->fetchOne('SELECT name FROM draft_element WHERE id = ?', [$id]);
+                $unreadable[] = new UnreadableElement($id, \is_string($name) ? $name : $id, $revision, isset($reasons[$id]) ? $reasons[$id]->problems : [], $this->log->lastReadable($id));
+            }
         }
+
+        return $unreadable;
     }
 
     /**
@@ -78,13 +80,13 @@ final readonly class Draft
      */
     public function add(Element $element): Change
     {
-        return $this->turn(function () use ($element): Change {
-            if (null !== $this->entities->find(DraftElement::class, $element->id())) {
+        return $this->write(static function (DraftReading $draft) use ($element): PlannedEdit {
+            if (isset($draft->revisions[$element->id()])) {
                 throw new AlreadyExists($element->id());
             }
-            self::check($this->plan(), $element);
+            self::check($draft->plan, $element);
 
-            return $this->record(\sprintf('Add %s', $element->name()), [[$element->id(), null, $element]]);
+            return PlannedEdit::of(\sprintf('Add %s', $element->name()), [$element]);
         });
     }
 
@@ -95,20 +97,21 @@ final readonly class Draft
      */
     public function replace(Element $element, int $revision): Change
     {
-        return $this->turn(function () use ($element, $revision): Change {
-            $row = $this->row($element->id(), $revision);
-            if ($row->kind !== $element->kind()->value) {
-                throw InvalidData::at('/kind', 'An element cannot become one of another kind.', \sprintf('Keep "%s", or add a new element.', $row->kind));
+        return $this->write(static function (DraftReading $draft) use ($element, $revision): PlannedEdit {
+            $before = self::demand($draft, $element->id(), $revision);
+            $plan = $draft->plan;
+            $kind = $plan->kindOf($element->id());
+            if (null !== $kind && $kind !== $element->kind()) {
+                throw InvalidData::at('/kind', 'An element cannot become one of another kind.', \sprintf('Keep "%s", or add a new element.', $kind->value));
             }
-            $plan = $this->plan();
-            $changes = [[$element->id(), PlanCodec::element($row->body()), $element]];
+            $changed = [$element];
             foreach (Orphans::of($plan, $element) as $other) {
-                $changes[] = [$other->id(), $plan->find($other->id()), $other];
+                $changed[] = $other;
                 $plan = $plan->with($other);
             }
             self::check($plan, $element);
 
-            return $this->record(\sprintf('Change %s', $row->name()), $changes);
+            return PlannedEdit::of(\sprintf('Change %s', $before?->name() ?? $element->name()), $changed);
         });
     }
 
@@ -119,102 +122,86 @@ final readonly class Draft
      */
     public function remove(string $id, int $revision): Change
     {
-        return $this->turn(function () use ($id, $revision): Change {
-            $row = $this->row($id, $revision);
-            $places = $this->plan()->usesOf($id);
+        return $this->write(static function (DraftReading $draft) use ($id, $revision): PlannedEdit {
+            $name = self::demand($draft, $id, $revision)?->name() ?? $id;
+            $places = $draft->plan->usesOf($id);
             if ([] !== $places) {
-                throw new InUse($row->name(), $places);
+                throw new InUse($name, $places);
             }
 
-            return $this->record(\sprintf('Delete %s', $row->name()), [[$id, PlanCodec::element($row->body()), null]]);
+            return PlannedEdit::of(\sprintf('Delete %s', $name), [], [$id]);
         });
     }
 
     /**
-     * Adds, replaces and removes many elements as one edit, or none of them. What to write is worked out on the draft as it is
-     * when the turn comes.
+     * Adds, replaces and removes many elements as one edit, or none of them.
      *
-     * @param \Closure(Plan): array{0: string, 1: list<Element>, 2?: list<string>} $work the edit's label, the elements as they
-     *                                                                                   are to be, and the ids of those that go
+     * @param \Closure(Plan): PlannedEdit $work what to write, worked out on the draft as it is; may be asked again when
+     *                                          somebody else wrote meanwhile
      *
      * @throws InvalidData when the elements do not fit the plan
      */
     public function writeAll(\Closure $work): Change
     {
-        return $this->turn(function () use ($work): Change {
-            $plan = $after = $this->plan();
-            [$label, $elements] = $planned = $work($plan);
-            $changes = [];
-            foreach ($planned[2] ?? [] as $id) {
-                $changes[] = [$id, $plan->find($id), null];
-                $after = $after->without($id);
-            }
-            foreach ($elements as $element) {
-                $changes[] = [$element->id(), $plan->find($element->id()), $element];
-                $after = $after->with($element);
+        return $this->write(static function (DraftReading $draft) use ($work): PlannedEdit {
+            $planned = $work($draft->plan);
+            $after = $draft->plan;
+            foreach ($planned->elements as $id => $element) {
+                $after = null === $element ? $after->without($id) : $after->with($element);
             }
             self::refuse((new Integrity($after))->problems());
 
-            return $this->record($label, $changes);
+            return $planned;
         });
     }
 
-    /** Puts a whole plan in the draft's place, as one edit. */
-    public function replaceAll(Plan $plan, string $label, EditState $state = EditState::Done): Change
+    /**
+     * Puts a whole plan in the draft's place, as one edit.
+     *
+     * @param Plan     $plan     one whose elements fit together
+     * @param int|null $revision of the draft that was looked at; null: whatever it is
+     *
+     * @throws StaleRevision
+     */
+    public function replaceAll(Plan $plan, string $label, ?int $revision, EditState $state = EditState::Done): Change
     {
-        return $this->turn(function () use ($plan, $label, $state): Change {
-            $before = $this->plan()->elements();
-            $after = $plan->elements();
-            $changes = [];
-            foreach ($before + $after as $id => $_) {
-                [$old, $new] = [$before[$id] ?? null, $after[$id] ?? null];
-                if (null === $old || null === $new || PlanCodec::encodeElement($old) !== PlanCodec::encodeElement($new)) {
-                    $changes[] = [$id, $old, $new];
-                }
+        $elements = $plan->elements();
+        $rows = ElementRows::encode($elements);
+
+        return $this->write(function (DraftReading $draft) use ($plan, $label, $revision, $elements, $rows): PlannedEdit {
+            if (null !== $revision && $draft->revision !== $revision) {
+                throw StaleRevision::of('The draft', $draft->revision);
+            }
+            $changed = [];
+            foreach ($this->database->iterateColumn('SELECT coalesce(r.id, e.id) FROM jsonb_to_recordset(CAST(? AS jsonb)) AS r (id text, body jsonb) FULL JOIN draft_element e ON e.id = r.id WHERE e.body IS DISTINCT FROM r.body', [$rows]) as $id) {
+                \assert(\is_string($id));
+                $changed[$id] = $elements[$id] ?? null;
             }
 
-            return $this->record($label, $changes, $state, $plan->name);
-        });
+            return new PlannedEdit($label, $changed, $plan->name);
+        }, $state);
     }
 
-    /** @throws NothingToUndo */
-    public function undo(): Change
+    /**
+     * @param int $edit the one that is to be taken back: it must be the last
+     *
+     * @throws NothingToUndo
+     * @throws StaleRevision when it is another by now
+     */
+    public function undo(int $edit): Change
     {
-        return $this->turn(function (): Change {
-            $edit = $this->lastDone() ?? throw new NothingToUndo('There is nothing to undo.');
-            $edit->state = EditState::Undone;
-            $this->rename($edit->nameBefore);
-
-            return $this->apply($edit->label, array_map(static fn (EditChange $change): array => [$change->elementId, self::element($change->before)], array_reverse($edit->changes())));
-        });
+        return $this->step($edit, $this->log->lastDone(...), 'before', EditState::Undone, 'There is nothing to undo.');
     }
 
-    /** @throws NothingToUndo */
-    public function redo(): Change
+    /**
+     * @param int $edit the one that is to be done again: it must be the one undone last
+     *
+     * @throws NothingToUndo
+     * @throws StaleRevision when it is another by now
+     */
+    public function redo(int $edit): Change
     {
-        return $this->turn(function (): Change {
-            $edit = $this->firstUndone() ?? throw new NothingToUndo('There is nothing to redo.');
-            $edit->state = EditState::Done;
-            $this->rename($edit->nameAfter);
-
-            return $this->apply($edit->label, array_map(static fn (EditChange $change): array => [$change->elementId, self::element($change->after)], $edit->changes()));
-        });
-    }
-
-    public function lastDone(): ?Edit
-    {
-        return $this->entities->getRepository(Edit::class)->findOneBy(['state' => EditState::Done], ['id' => 'DESC']);
-    }
-
-    public function firstUndone(): ?Edit
-    {
-        return $this->entities->getRepository(Edit::class)->findOneBy(['state' => EditState::Undone], ['id' => 'ASC']);
-    }
-
-    /** @return list<Edit> the latest first */
-    public function history(int $most): array
-    {
-        return $this->entities->getRepository(Edit::class)->findBy([], ['id' => 'DESC'], $most);
+        return $this->step($edit, $this->log->firstUndone(...), 'after', EditState::Done, 'There is nothing to redo.');
     }
 
     /**
@@ -245,80 +232,111 @@ final readonly class Draft
     }
 
     /**
+     * @return Element|null the element as it stands; null where its row cannot be read
+     *
      * @throws NotFound
      * @throws StaleRevision
      */
-    private function row(string $id, int $revision): DraftElement
+    private static function demand(DraftReading $draft, string $id, int $revision): ?Element
     {
-        $row = $this->entities->find(DraftElement::class, $id) ?? throw new NotFound(\sprintf('There is no element "%s" in the draft; it may have been deleted.', $id));
-        if ($row->revision() !== $revision) {
-            throw new StaleRevision($row->name(), $row->revision());
+        $current = $draft->revisions[$id] ?? throw new NotFound(\sprintf('There is no element "%s" in the draft; it may have been deleted.', mb_substr($id, 0, 80)));
+        $element = $draft->plan->find($id);
+        if ($current !== $revision) {
+            throw StaleRevision::of($element?->name() ?? $id, $current);
         }
 
-        return $row;
-    }
-
-    /** @param list<array{string, Element|null, Element|null}> $changes id, before, after */
-    private function record(string $label, array $changes, EditState $state = EditState::Done, ?string $name = null): Change
-    {
-        foreach ($this->entities->getRepository(Edit::class)->findBy(['state' => EditState::Undone]) as $undone) {
-            $undone->state = EditState::Dropped;
-        }
-        $edit = new Edit(mb_substr($label, 0, 300), 'demo', $this->now->moment());
-        $edit->state = $state;
-        if (null !== $name && $name !== $this->name()) {
-            [$edit->nameBefore, $edit->nameAfter] = [$this->name(), $name];
-            $this->rename($name);
-        }
-        foreach ($changes as [$id, $before, $after]) {
-            $edit->add($id, $before?->toJson(), $after?->toJson());
-        }
-        if ([] !== $changes || null !== $edit->nameAfter) {
-            $this->entities->persist($edit);
-        }
-
-        return $this->apply($label, array_map(static fn (array $change): array => [$change[0], $change[2]], $changes));
-    }
-
-    /** @param array<mixed>|null $body */
-    private static function element(?array $body): ?Element
-    {
-        return null === $body ? null : PlanCodec::element($body);
-    }
-
-    /** @param list<array{string, Element|null}> $states id, and what it is to be or null for nothing */
-    private function apply(string $label, array $states): Change
-    {
-        $revision = $this->database->fetchOne("SELECT nextval('draft_revision')");
-        \assert(is_numeric($revision));
-        $results = [];
-        foreach ($states as [$id, $element]) {
-            $row = $this->entities->find(DraftElement::class, $id);
-            if (null === $element) {
-                null === $row ?: $this->entities->remove($row);
-            } elseif (null === $row) {
-                $this->entities->persist(new DraftElement($element, (int) $revision));
-            } else {
-                $row->write($element, (int) $revision);
-            }
-            $results[$id] = $element;
-        }
-        $this->entities->flush();
-        $this->mentions->write($results);
-
-        return new Change($label, (int) $revision, $results, $this->lastDone()?->label, $this->firstUndone()?->label);
+        return $element;
     }
 
     /**
-     * @param \Closure(): Change $work
+     * An edit is worked out on the draft as it was read; where somebody else wrote meanwhile, it is worked out again.
+     *
+     * @param \Closure(DraftReading): PlannedEdit $work
      */
-    private function turn(\Closure $work): Change
+    private function write(\Closure $work, EditState $state = EditState::Done): Change
     {
-        return $this->entities->wrapInTransaction(function () use ($work): Change {
+        for ($try = 1; $try < self::TRIES; ++$try) {
+            $draft = $this->read();
+            $planned = $work($draft);
+            $rows = ElementRows::encode($planned->elements);
+            $change = $this->turn(fn (int $revision): ?Change => $revision === $draft->revision ? $this->store($planned, $rows, $draft->plan->name, $state) : null);
+            if (null !== $change) {
+                return $change;
+            }
+        }
+        $change = $this->turn(function () use ($work, $state): Change {
+            $draft = $this->read();
+            $planned = $work($draft);
+
+            return $this->store($planned, ElementRows::encode($planned->elements), $draft->plan->name, $state);
+        });
+        \assert(null !== $change);
+
+        return $change;
+    }
+
+    /**
+     * @param \Closure(): (Edit|null) $find
+     * @param 'before'|'after'        $side
+     */
+    private function step(int $edit, \Closure $find, string $side, EditState $state, string $nothing): Change
+    {
+        // What an edit did never changes: it is read before the others wait.
+        $elements = $this->log->elements($edit, $side);
+        $rows = ElementRows::encode($elements);
+        $change = $this->turn(function () use ($edit, $find, $side, $state, $nothing, $elements, $rows): Change {
+            $next = $find() ?? throw new NothingToUndo($nothing);
+            if ($next->id !== $edit) {
+                throw StaleRevision::edit($next->label, (int) $next->id);
+            }
+            $this->log->mark($next, $state);
+            $this->rename('before' === $side ? $next->nameBefore : $next->nameAfter);
+
+            return $this->apply($next->label, $elements, $rows);
+        });
+        \assert(null !== $change);
+
+        return $change;
+    }
+
+    private function store(PlannedEdit $planned, string $rows, string $name, EditState $state): Change
+    {
+        $isRenamed = null !== $planned->name && $planned->name !== $name;
+        $this->log->record($planned, $rows, $state, $isRenamed ? $name : null);
+        $this->rename($isRenamed ? $planned->name : null);
+
+        return $this->apply($planned->label, $planned->elements, $rows);
+    }
+
+    private function rename(?string $name): void
+    {
+        if (null !== $name) {
+            $this->database->executeStatement('UPDATE draft SET name = ?', [$name]);
+        }
+    }
+
+    /** @param array<string, Element|null> $elements by id; null for those that go */
+    private function apply(string $label, array $elements, string $rows): Change
+    {
+        $revision = $this->database->fetchOne("UPDATE draft SET revision = nextval('draft_revision') RETURNING revision");
+        \assert(is_numeric($revision));
+        $this->rows->write($rows, $elements, (int) $revision);
+
+        return new Change($label, (int) $revision, $elements, $this->log->lastDone(), $this->log->firstUndone());
+    }
+
+    /**
+     * @param \Closure(int): (Change|null) $work is given the draft's revision
+     */
+    private function turn(\Closure $work): ?Change
+    {
+        return $this->database->transactional(function () use ($work): ?Change {
             $this->database->executeStatement('SELECT pg_advisory_xact_lock(?)', [self::LOCK]);
             $this->entities->clear();
+            $revision = $this->database->fetchOne('SELECT revision FROM draft');
+            \assert(is_numeric($revision));
 
-            return $work();
+            return $work((int) $revision);
         });
     }
 }

@@ -13,33 +13,48 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Server\Now;
 use Meandros\Server\Storage\Entity\Edition;
 
-/** Published plans. The one with the highest number is live. */
+/** Published plans. The last one whose document is intact is live. */
 final readonly class Editions
 {
     private const LOCK = 7120002;
+    /** Of what publishing would change, so much is listed. */
+    private const MOST_PENDING = 200;
 
     public function __construct(private EntityManagerInterface $entities, private Connection $database, private Draft $draft, private Now $now)
     {
     }
 
-    /** @throws NotPublishable when something unfinished blocks it, or nothing differs from the live edition */
-    public function publish(string $note): Edition
+    /**
+     * @param int|null $revision of the draft that was looked at; null: whatever it is
+     *
+     * @throws NotPublishable when something unfinished blocks it, or nothing differs from the live edition
+     * @throws StaleRevision
+     */
+    public function publish(string $note, ?int $revision): Edition
     {
-        return $this->entities->wrapInTransaction(function () use ($note): Edition {
+        $draft = $this->draft->read();
+        if (null !== $revision && $draft->revision !== $revision) {
+            throw StaleRevision::of('The draft', $draft->revision);
+        }
+        $unreadable = $this->draft->unreadable($draft);
+        if ([] !== $unreadable) {
+            throw new NotPublishable(\sprintf('%s cannot be read: put its last good state back, or delete it, first.', $unreadable[0]->name));
+        }
+        $blocking = array_values(array_filter(Findings::in($draft->plan), static fn (Finding $finding): bool => $finding->blocksPublishing));
+        if ([] !== $blocking) {
+            throw new NotPublishable(\sprintf('%d unfinished %s must be mended first.', \count($blocking), 1 === \count($blocking) ? 'thing' : 'things'), $blocking);
+        }
+        $document = PlanCodec::encode($draft->plan);
+        // What could not be read back is never stored: this fails where anything in it does not hold.
+        PlanCodec::decode($document);
+
+        return $this->entities->wrapInTransaction(function () use ($note, $document): Edition {
             $this->database->executeStatement('SELECT pg_advisory_xact_lock(?)', [self::LOCK]);
-            $plan = $this->draft->plan();
-            $blocking = array_values(array_filter(Findings::in($plan), static fn (Finding $finding): bool => $finding->blocksPublishing));
-            if ([] !== $blocking) {
-                throw new NotPublishable(\sprintf('%d unfinished %s must be mended first.', \count($blocking), 1 === \count($blocking) ? 'thing' : 'things'), $blocking);
+            $last = $this->last();
+            if ($last?->document === $document && $last->isIntact()) {
+                throw new NotPublishable(\sprintf('The draft is the same as edition %d, which is live.', $last->number));
             }
-            $document = PlanCodec::encode($plan);
-            // What could not be read back is never stored: this fails where anything in it does not hold.
-            PlanCodec::decode($document);
-            $live = $this->live();
-            if ($live?->document === $document) {
-                throw new NotPublishable(\sprintf('The draft is the same as edition %d, which is live.', $live->number));
-            }
-            $edition = new Edition(($live->number ?? 0) + 1, $note, 'demo', $this->now->moment(), $document);
+            $edition = new Edition(($last->number ?? 0) + 1, $note, 'demo', $this->now->moment(), $document);
             $this->entities->persist($edition);
 
             return $edition;
@@ -54,23 +69,80 @@ final readonly class Editions
 
     public function live(): ?Edition
     {
-        return $this->entities->getRepository(Edition::class)->findOneBy([], ['number' => 'DESC']);
+        $edition = $this->last();
+        while (null !== $edition && !$edition->isIntact()) {
+            $edition = $this->entities->createQuery('SELECT e FROM '.Edition::class.' e WHERE e.number < :number ORDER BY e.number DESC')
+                ->setParameter('number', $edition->number)->setMaxResults(1)->getOneOrNullResult();
+            \assert(null === $edition || $edition instanceof Edition);
+        }
+
+        return $edition;
     }
 
-    /** @return list<Edition> the latest first */
-    public function all(): array
+    /**
+     * @param int|null $before a number: those before it
+     *
+     * @return list<array<string, mixed>> the latest first, as JSON, without their documents
+     */
+    public function page(int $most, ?int $before): array
     {
-        return $this->entities->getRepository(Edition::class)->findBy([], ['number' => 'DESC']);
+        /** @var list<array{number: int, note: string, who: string, publishedAt: \DateTimeImmutable, checksum: string}> $rows */
+        $rows = $this->entities->createQuery('SELECT e.number, e.note, e.who, e.publishedAt, e.checksum FROM '.Edition::class.' e WHERE e.number < :before ORDER BY e.number DESC')
+            ->setParameter('before', $before ?? \PHP_INT_MAX >> 32)->setMaxResults($most)->getArrayResult();
+
+        return array_map(static fn (array $row): array => ['number' => $row['number'], 'note' => $row['note'], 'who' => $row['who'], 'at' => $row['publishedAt']->format(\DATE_RFC3339), 'checksum' => $row['checksum']], $rows);
     }
 
-    /** @throws NotFound */
+    /** @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>} what publishing would change; compared by the database, which reads neither plan into memory here */
+    public function pending(): array
+    {
+        /** @var non-empty-list<array{revision: int, count: int, id: string|null, kind: string, name: string, what: string}> $rows */
+        $rows = $this->database->fetchAllAssociative("SELECT draft.revision, count(p.id) OVER () AS count, p.* FROM draft LEFT JOIN (
+            SELECT coalesce(e.id, l.id) AS id, coalesce(e.kind, l.body->>'kind') AS kind, coalesce(e.name, l.body->>'name') AS name,
+                CASE WHEN l.id IS NULL THEN 'added' WHEN e.id IS NULL THEN 'removed' ELSE 'changed' END AS what
+            FROM draft_element e FULL JOIN (
+                SELECT one->>'id' AS id, one AS body FROM edition, jsonb_array_elements(document::jsonb->'elements') AS one WHERE number = ?
+            ) AS l ON l.id = e.id WHERE e.body IS DISTINCT FROM l.body) AS p ON true ORDER BY p.kind, p.name, p.id LIMIT ?", [$this->live()->number ?? 0, self::MOST_PENDING]);
+        $pending = [];
+        foreach ($rows as $row) {
+            if (null !== $row['id']) {
+                $pending[] = ['id' => $row['id'], 'kind' => $row['kind'], 'name' => $row['name'], 'what' => $row['what']];
+            }
+        }
+
+        return ['revision' => $rows[0]['revision'], 'count' => $rows[0]['count'], 'pending' => $pending];
+    }
+
+    /** @return list<int> numbers of editions whose document is not the one that was published */
+    public function damaged(): array
+    {
+        return array_map(static fn (mixed $number): int => is_numeric($number) ? (int) $number : 0, $this->database->fetchFirstColumn("SELECT number FROM edition WHERE checksum <> encode(sha256(convert_to(document, 'UTF8')), 'hex') ORDER BY number"));
+    }
+
+    /** The latest edition, where it is damaged: calls are routed by an earlier one. */
+    public function damagedLatest(): ?int
+    {
+        $last = $this->last();
+
+        return null === $last || $last->isIntact() ? null : $last->number;
+    }
+
+    /**
+     * @throws NotFound
+     * @throws Damaged
+     */
     public function plan(int $number): Plan
     {
         $edition = $this->get($number);
         if (!$edition->isIntact()) {
-            throw new \RuntimeException(\sprintf('Edition %d does not match its checksum.', $number));
+            throw new Damaged($number);
         }
 
         return PlanCodec::storedPlan($edition->document);
+    }
+
+    private function last(): ?Edition
+    {
+        return $this->entities->getRepository(Edition::class)->findOneBy([], ['number' => 'DESC']);
     }
 }

@@ -16,7 +16,9 @@ export async function saved(page: Page) {
 
 /** Puts the first edition back, so that each test starts from the demo plan. */
 export async function startOver(request: APIRequestContext) {
-    const answer = await request.post('/api/editions/1/restore', { data: {} });
+    const { revision } = await (await request.get('/api/plans/draft/pending')).json();
+    const headers = { 'If-Match': `"${revision}"` };
+    const answer = await request.post('/api/editions/1/restore', { data: {}, headers });
     expect(answer.ok()).toBe(true);
 }
 

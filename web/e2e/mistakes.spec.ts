@@ -36,12 +36,48 @@ test('with the network gone a change is kept on screen and saved afterwards', as
     await context.setOffline(true);
     await page.getByLabel('Extension').fill('277');
     await page.getByLabel('Extension').press('Enter');
-    await expect(page.getByRole('alert')).toContainText('cannot be reached');
+    await expect(page.locator('.notice.alarm')).toContainText('cannot be reached');
+    await expect(page.locator('.server-notice')).toContainText('goes on by itself');
     await context.setOffline(false);
-    await page.getByRole('button', { name: 'Try again' }).click();
     await saved(page);
+    await expect(page.locator('.server-notice')).toHaveCount(0);
     await page.reload();
     await expect(page.getByLabel('Extension')).toHaveValue('277');
+});
+
+test('a change whose answer is lost on the way is done once', async ({ page }) => {
+    await page.goto(address('/teams'));
+    let lost = 0;
+    await page.route('**/api/plans/draft/elements', async (route) => {
+        await route.fetch();
+        lost += 1;
+        if (lost === 1) await route.abort();
+        else await route.continue();
+    });
+    await page.getByLabel('Name of a new team').fill('Fog crew');
+    await page.getByLabel('Name of a new team').press('Enter');
+    await expect(page.getByRole('link', { name: /Fog crew/ })).toHaveCount(1);
+    await page.reload();
+    await expect(page.getByRole('link', { name: /Fog crew/ })).toHaveCount(1);
+    expect(lost).toBe(2);
+});
+
+test('undo in one window does not take back what another window did', async ({ page, context }) => {
+    await page.goto(address('/people/per_dana'));
+    await page.getByLabel('Extension').fill('277');
+    await page.getByLabel('Extension').press('Enter');
+    await saved(page);
+    const other = await context.newPage();
+    await other.goto(address('/people/per_oluwaseun'));
+    await other.getByLabel('Extension').fill('278');
+    await other.getByLabel('Extension').press('Enter');
+    await saved(other);
+    // The first window was not told yet.
+    await page.route('**/api/plans/draft', (route) => route.abort());
+    await page.evaluate(() => document.querySelector<HTMLButtonElement>('.rail-foot button')?.click());
+    await expect(page.locator('.ant-notification')).toContainText('Something else was done meanwhile');
+    await other.reload();
+    await expect(other.getByLabel('Extension')).toHaveValue('278');
 });
 
 test('an extension that is taken is refused at the field', async ({ page }) => {

@@ -14,6 +14,9 @@ use Meandros\Core\Plan\Json\PlanCodec;
  */
 final class Plan
 {
+    /** @var array<string, InvalidData> stored elements that turned out not to be readable, by id */
+    private array $unreadable = [];
+
     /**
      * @param array<string, Element|StoredElement> $elements by id
      * @param MentionIndex|null                    $index    worked out when it is first wanted, where none is kept
@@ -40,14 +43,35 @@ final class Plan
         return new self($name, $elements, $index);
     }
 
+    /** Null as well where an element is stored and cannot be read: the plan goes on without it. */
     public function find(?string $id): ?Element
     {
-        $element = null === $id ? null : $this->elements[$id] ?? null;
+        $element = null === $id || isset($this->unreadable[$id]) ? null : $this->elements[$id] ?? null;
         if ($element instanceof StoredElement) {
-            $element = $this->elements[$id] = PlanCodec::storedElement($element->json);
+            try {
+                $element = $this->elements[$id] = PlanCodec::storedElement($element->json);
+            } catch (InvalidData $invalid) {
+                $this->unreadable[$id] = $invalid;
+                $element = null;
+            }
         }
 
         return $element;
+    }
+
+    public function kindOf(string $id): ?Kind
+    {
+        $element = $this->elements[$id] ?? null;
+
+        return $element instanceof StoredElement ? $element->kind : $element?->kind();
+    }
+
+    /** @return array<string, InvalidData> elements that are stored and cannot be read, by id */
+    public function unreadable(): array
+    {
+        $this->elements();
+
+        return $this->unreadable;
     }
 
     /**

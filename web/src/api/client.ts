@@ -2,7 +2,28 @@ import createClient from 'openapi-fetch';
 import type { paths } from './schema';
 import type { Problem } from './types';
 
-export const api = createClient<paths>({ baseUrl: '' });
+/** What only asks, though by POST: nothing is lost when it comes twice. */
+const QUESTION = /\/(trial-calls|ring-previews|week-text)(\/|$)|\/(import|preview)$/;
+/** A request whose answer was lost is sent again so soon, in milliseconds; then whoever asked is told. */
+const AGAIN_AFTER = [300, 1000];
+const AWAY = [502, 503, 504];
+
+export const newKey = () => `"${crypto.randomUUID()}"`;
+
+/** Writes carry a key, by which the server knows one that it did already: they can be sent again without harm. */
+async function send(request: Request): Promise<Response> {
+    const isWrite = request.method !== 'GET' && !QUESTION.test(new URL(request.url).pathname);
+    if (!isWrite) return fetch(request);
+    if (!request.headers.has('Idempotency-Key')) request.headers.set('Idempotency-Key', newKey());
+    for (const pause of AGAIN_AFTER) {
+        const answer = await fetch(request.clone()).catch(() => undefined);
+        if (answer && !AWAY.includes(answer.status)) return answer;
+        await new Promise((goOn) => setTimeout(goOn, pause));
+    }
+    return fetch(request);
+}
+
+export const api = createClient<paths>({ baseUrl: '', fetch: send });
 
 /** What the server refused, with its reasons; or that it could not be reached. */
 export class RefusedError extends Error {
@@ -10,8 +31,9 @@ export class RefusedError extends Error {
         super(problem.detail);
     }
 
+    /** The server, or its database, is away: the same request may do later. */
     get isOffline(): boolean {
-        return this.problem.status === 0;
+        return this.problem.status === 0 || AWAY.includes(this.problem.status);
     }
 }
 
@@ -19,7 +41,7 @@ const OFFLINE: Problem = {
     type: 'about:blank',
     title: 'No connection',
     status: 0,
-    detail: 'The server cannot be reached. What you entered is kept here; try again when the connection is back.',
+    detail: 'The server cannot be reached. What you entered is kept here, and saved when it is back.',
 };
 
 /** The data of an answer, or the problem thrown. */

@@ -7,14 +7,15 @@ import type { Kind } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
-import { patchDraft, usePlan } from '../plan/usePlan';
+import { draftOf, patchDraft, usePlan } from '../plan/usePlan';
 import { Field } from '../ui/Field';
 import { FixButton } from '../ui/Findings';
-import { useEditionsQuery } from './useEditions';
+import { useEditionsQuery, usePending } from './useEditions';
 
 /** What is live and what was before; what publishing would change; and what is still unfinished. */
 export function EditionsScreen() {
     const editions = useEditionsQuery();
+    const looked = usePending().data;
     const findings = useQuery({
         queryKey: ['findings'],
         queryFn: () => ask(api.GET('/api/plans/{which}/findings', { params: { path: { which: 'draft' } } })),
@@ -30,34 +31,47 @@ export function EditionsScreen() {
     // An undo on this very screen changes what publishing would do.
     useEffect(() => {
         if (asked.current !== stamp)
-            for (const key of ['editions', 'findings']) queries.refetchQueries({ queryKey: [key] });
+            for (const key of ['pending', 'findings']) queries.refetchQueries({ queryKey: [key] });
         asked.current = stamp;
     }, [stamp, queries]);
-    const pending = editions.data?.pending ?? [];
-    const list = editions.data?.editions ?? [];
+    const pending = looked?.pending ?? [];
+    const list = editions.data?.pages.flatMap((page) => page.editions) ?? [];
+    const live = editions.data?.pages[0]?.live;
 
     const publish = async () => {
+        if (!looked) return;
         setRefused(undefined);
         try {
-            const edition = await ask(api.POST('/api/editions', { body: { note } }));
+            const header = { 'If-Match': `"${looked.revision}"` };
+            const edition = await ask(api.POST('/api/editions', { params: { header }, body: { note } }));
             setNote('');
             await queries.invalidateQueries({ queryKey: ['editions'] });
+            await queries.invalidateQueries({ queryKey: ['pending'] });
             await queries.invalidateQueries({ queryKey: ['plan', 'live'] });
             message.success(`Edition ${edition.number} is live.`);
         } catch (error) {
+            const problem = error instanceof RefusedError ? error.problem : undefined;
             setRefused(
-                error instanceof RefusedError
-                    ? error.problem.errors
-                        ? 'Write a note: what is new for callers?'
-                        : error.problem.detail
-                    : String(error),
+                problem?.status === 412
+                    ? 'The draft was changed meanwhile. What publishing changes is listed anew: look again.'
+                    : problem?.errors
+                      ? 'Write a note: what is new for callers?'
+                      : (problem?.detail ?? String(error)),
             );
+            if (problem?.status === 412) {
+                queries.invalidateQueries({ queryKey: ['plan', 'draft'] });
+                queries.invalidateQueries({ queryKey: ['pending'] });
+                queries.invalidateQueries({ queryKey: ['findings'] });
+            }
         }
     };
     const restore = async (number: number) => {
         try {
             const changed = await ask(
-                api.POST('/api/editions/{number}/restore', { params: { path: { number } }, body: {} }),
+                api.POST('/api/editions/{number}/restore', {
+                    params: { path: { number }, header: { 'If-Match': `"${draftOf(queries)?.revision ?? 0}"` } },
+                    body: {},
+                }),
             );
             patchDraft(queries, changed);
             message.success(`Edition ${number} is back in the draft. Undo takes it out again.`);
@@ -75,7 +89,7 @@ export function EditionsScreen() {
                 ) : (
                     <>
                         <p>
-                            Publishing changes {pending.length} {pending.length === 1 ? 'thing' : 'things'} for callers:
+                            Publishing changes {looked?.count} {looked?.count === 1 ? 'thing' : 'things'} for callers:
                         </p>
                         <ul className="pending">
                             {pending.slice(0, 30).map((one) => (
@@ -91,7 +105,7 @@ export function EditionsScreen() {
                                     <span className="quiet">{one.kind}</span>
                                 </li>
                             ))}
-                            {pending.length > 30 && <li className="quiet">and {pending.length - 30} more</li>}
+                            {pending.length > 30 && <li className="quiet">and {(looked?.count ?? 0) - 30} more</li>}
                         </ul>
                     </>
                 )}
@@ -133,10 +147,11 @@ export function EditionsScreen() {
                     <p className="quiet">Nothing is published yet. Callers reach nothing until it is.</p>
                 )}
                 <ol className="editions">
-                    {list.map((edition, i) => (
+                    {list.map((edition) => (
                         <li key={edition.number}>
                             <div>
-                                <b>Edition {edition.number}</b> {i === 0 && <span className="what added">live</span>}
+                                <b>Edition {edition.number}</b>{' '}
+                                {edition.number === live && <span className="what added">live</span>}
                                 <div>{edition.note}</div>
                                 <div className="quiet">
                                     {new Date(edition.at).toLocaleString('en-GB', {
@@ -149,7 +164,9 @@ export function EditionsScreen() {
                             <span className="buttons">
                                 <Button
                                     size="small"
-                                    onClick={() => change({ in: i === 0 ? 'live' : String(edition.number) })}
+                                    onClick={() =>
+                                        change({ in: edition.number === live ? 'live' : String(edition.number) })
+                                    }
                                 >
                                     Try calls on it
                                 </Button>
@@ -160,6 +177,7 @@ export function EditionsScreen() {
                         </li>
                     ))}
                 </ol>
+                {editions.hasNextPage && <Button onClick={() => editions.fetchNextPage()}>Older ones</Button>}
             </section>
         </div>
     );

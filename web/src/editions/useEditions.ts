@@ -1,10 +1,27 @@
-import { useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
 
+const AT_ONCE = 50;
+
+/** Editions, the latest first; older ones are fetched when they are wanted. */
 export function useEditionsQuery() {
-    return useQuery({ queryKey: ['editions'], queryFn: () => ask(api.GET('/api/editions')) });
+    return useInfiniteQuery({
+        queryKey: ['editions'],
+        queryFn: ({ pageParam: before }) =>
+            ask(api.GET('/api/editions', { params: { query: { most: AT_ONCE, ...(before ? { before } : {}) } } })),
+        initialPageParam: 0,
+        getNextPageParam: (page) => {
+            const oldest = page.editions.at(-1)?.number ?? 1;
+            return oldest > 1 ? oldest : undefined;
+        },
+    });
 }
 
 export function useEditions() {
-    return useEditionsQuery().data?.editions ?? [];
+    return useEditionsQuery().data?.pages.flatMap((page) => page.editions) ?? [];
+}
+
+/** What publishing would change, and the revision of the draft that says so. */
+export function usePending() {
+    return useQuery({ queryKey: ['pending'], queryFn: () => ask(api.GET('/api/plans/draft/pending')) });
 }

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { App } from 'antd';
 import { useCallback, useMemo } from 'react';
-import { api, ask, RefusedError } from '../api/client';
+import { api, ask, newKey, RefusedError } from '../api/client';
 import type { Change, Element, Kind } from '../api/types';
 import { askAhead } from '../moment/useAnswer';
 import { newElement } from './kinds';
@@ -20,6 +20,14 @@ function inTurn<T>(id: string, work: () => Promise<T>): Promise<T> {
     return turn;
 }
 
+/** How a change is sent: the same key and revision say that it is the same request once more. */
+export interface Attempt {
+    key: string;
+    tag?: string;
+}
+
+export const newAttempt = (): Attempt => ({ key: newKey() });
+
 /** Everything that changes the draft. */
 export function useEdit() {
     const queries = useQueryClient();
@@ -28,12 +36,14 @@ export function useEdit() {
     const tag = useCallback((id: string) => `"${draftOf(queries)?.revisions[id] ?? 0}"`, [queries]);
 
     const save = useCallback(
-        (element: Element): Promise<Change> =>
+        (element: Element, attempt: Attempt = newAttempt()): Promise<Change> =>
             inTurn(element.id, async () => {
                 dropFetches(queries);
+                attempt.tag ??= tag(element.id);
                 const change = await ask(
                     api.PUT('/api/plans/draft/elements/{id}', {
-                        params: { path: { id: element.id }, header: { 'If-Match': tag(element.id) } },
+                        params: { path: { id: element.id }, header: { 'If-Match': attempt.tag } },
+                        headers: { 'Idempotency-Key': attempt.key },
                         body: element,
                     }),
                 );
@@ -87,7 +97,7 @@ export function useEdit() {
     );
 
     const remove = useCallback(
-        async (element: Element): Promise<boolean> => {
+        async (element: Pick<Element, 'id' | 'name'>): Promise<boolean> => {
             try {
                 patchDraft(
                     queries,
@@ -126,16 +136,21 @@ export function useEdit() {
 
     const step = useCallback(
         async (direction: 'undo' | 'redo') => {
+            const edit = draftOf(queries)?.[direction]?.edit;
+            if (edit === undefined) return;
             try {
                 const change = await ask(
                     direction === 'undo'
-                        ? api.POST('/api/plans/draft/undo', { body: {} })
-                        : api.POST('/api/plans/draft/redo', { body: {} }),
+                        ? api.POST('/api/plans/draft/undo', { body: { edit } })
+                        : api.POST('/api/plans/draft/redo', { body: { edit } }),
                 );
                 patchDraft(queries, change);
                 message.info(direction === 'undo' ? `Taken back: ${change.label}` : `Done again: ${change.label}`);
             } catch (error) {
                 complain(error);
+                // What is next is another edit by now: it is shown before anybody presses again.
+                if (error instanceof RefusedError && error.problem.status === 412)
+                    queries.invalidateQueries({ queryKey: ['plan', 'draft'] });
             }
         },
         [queries, message, complain],

@@ -2,7 +2,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { RefusedError } from '../api/client';
 import type { Element, FieldError } from '../api/types';
-import { useEdit } from './useEdit';
+import { type Attempt, newAttempt, useEdit } from './useEdit';
+import { useServer } from './useServer';
 
 type Saving = 'saved' | 'saving' | 'refused' | 'stale' | 'offline';
 
@@ -28,12 +29,16 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
     const [saving, setSaving] = useState<Saving>('saved');
     const [errors, setErrors] = useState<FieldError[]>(NONE);
     const latest = useRef<T | null>(null);
+    /** A change that could not be sent, and when: it goes out again, as the same request, when the server is back. */
+    const [lost, setLost] = useState<{ next: T; attempt: Attempt; at: number } | null>(null);
+    const server = useServer();
 
     const reset = useCallback(() => {
         latest.current = null;
         setUnsaved(null);
         setSaving('saved');
         setErrors(NONE);
+        setLost(null);
     }, []);
 
     // What was saved comes back through the plan a moment later: until then it is shown from here, or the screen
@@ -49,11 +54,12 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
     useEffect(reset, [stored.id]);
 
     const change = useCallback(
-        async (next: T) => {
+        async (next: T, attempt: Attempt = newAttempt()) => {
             latest.current = next;
-            const sent = save(next);
+            const sent = save(next, attempt);
             setUnsaved(next);
             setSaving('saving');
+            setLost(null);
             try {
                 await sent;
                 if (latest.current === next) settle();
@@ -62,10 +68,18 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
                 const problem = error instanceof RefusedError ? error.problem : undefined;
                 setErrors(problem?.errors ?? [{ pointer: '', detail: problem?.detail ?? String(error), remedy: '' }]);
                 setSaving(problem?.status === 412 ? 'stale' : problem?.status === 422 ? 'refused' : 'offline');
+                if (error instanceof RefusedError && error.isOffline) {
+                    setLost({ next, attempt, at: Date.now() });
+                    server.lookAgain();
+                }
             }
         },
-        [save, settle],
+        [save, settle, server.lookAgain],
     );
+
+    useEffect(() => {
+        if (lost && server.seenAt > lost.at && latest.current === lost.next) change(lost.next, lost.attempt);
+    }, [lost, server.seenAt, change]);
 
     const retry = useCallback(async () => {
         const next = latest.current;
@@ -79,7 +93,9 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
         queries.refetchQueries({ queryKey: ['plan', 'draft'] });
     }, [queries, reset]);
 
-    return { value: unsaved ?? stored, saving, errors, change, retry, discard };
+    const changeTo = useCallback((next: T) => void change(next), [change]);
+
+    return { value: unsaved ?? stored, saving, errors, change: changeTo, retry, discard };
 }
 
 /** The reason at a field, or at anything inside it. */

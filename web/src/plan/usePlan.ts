@@ -29,7 +29,7 @@ function index(plan: Plan): PlanIndex {
     const order = new Intl.Collator('en', { numeric: true });
     return {
         plan,
-        stamp: stampOf(plan),
+        stamp: plan.revision,
         find,
         get: <K extends Kind>(kind: K, id: string | null | undefined) => {
             const element = find(id);
@@ -43,12 +43,6 @@ function index(plan: Plan): PlanIndex {
             return sorted as Of<K>[];
         },
     };
-}
-
-/** The draft's revisions only grow, and deletions take one away: both move the stamp. */
-function stampOf(plan: Plan): number {
-    const revisions = Object.values(plan.revisions);
-    return revisions.reduce((most, one) => Math.max(most, one), 0) * 100_000 + revisions.length;
 }
 
 const planKey = (which: string) => ['plan', which];
@@ -91,6 +85,8 @@ export function dropFetches(queries: QueryClient): void {
 /** Brings a change that the server made into the draft held here, without asking for all of it again. */
 export function patchDraft(queries: QueryClient, change: Change): void {
     dropFetches(queries);
+    // After a very large edit all of it is fetched anew.
+    if (!change.isTold) queries.invalidateQueries({ queryKey: planKey('draft') });
     queries.setQueryData<Plan>(planKey('draft'), (plan) => {
         if (!plan) return plan;
         const revisions = { ...plan.revisions };
@@ -101,9 +97,11 @@ export function patchDraft(queries: QueryClient, change: Change): void {
                 revisions[id] = change.revision;
             } else delete revisions[id];
         }
-        return { ...plan, elements: kept, revisions, undo: change.undo, redo: change.redo };
+        const unreadable = plan.unreadable.filter((one) => !(one.id in change.elements));
+        const { revision, undo, redo } = change;
+        return { ...plan, elements: kept, revision, revisions, unreadable, undo, redo };
     });
     // Marked only: the screens that show them ask again, and the answer to the edit comes first.
-    for (const key of ['editions', 'findings', 'uses'])
+    for (const key of ['pending', 'findings', 'uses'])
         queries.invalidateQueries({ queryKey: [key], refetchType: 'none' });
 }

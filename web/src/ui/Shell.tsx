@@ -10,6 +10,7 @@ import { useEdit } from '../plan/useEdit';
 import { usePlan, usePlanError } from '../plan/usePlan';
 import type { Mode } from '../theme';
 import { Mark } from './Mark';
+import { ServerNotice } from './ServerNotice';
 
 const GROUPS = [
     { title: 'What callers reach', kinds: ['number', 'journey', 'hours', 'calendar', 'prompt'] },
@@ -23,8 +24,8 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
     const plan = usePlan();
     const error = usePlanError();
     const edit = useEdit();
-    const undo = plan?.plan.undo;
-    const redo = plan?.plan.redo;
+    const undo = plan?.plan.undo?.label;
+    const redo = plan?.plan.redo?.label;
     const editable = moment.in === 'draft';
 
     useEffect(() => {
@@ -87,6 +88,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
             </nav>
             <div className="stage">
                 <header className="top">
+                    <ServerNotice />
                     <OverrideBanner />
                     <MomentBar />
                     <AnswerStrip />

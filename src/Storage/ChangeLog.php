@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Storage;
+
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Server\Now;
+use Meandros\Server\Storage\Entity\Edit;
+use Meandros\Server\Storage\Entity\EditState;
+
+/** What was done to the draft, with every element before and after. Lists are read without bodies. */
+final readonly class ChangeLog
+{
+    private const LABEL_CHARACTERS = 300;
+    /** Elements of an edit that a list names. */
+    private const NAMED = 20;
+    /** Elements of an edit that are shown with their bodies at once. */
+    private const SHOWN = 50;
+
+    public function __construct(private EntityManagerInterface $entities, private Connection $database, private Now $now)
+    {
+    }
+
+    /** The edit that undo would take back. */
+    public function lastDone(): ?Edit
+    {
+        return $this->entities->getRepository(Edit::class)->findOneBy(['state' => EditState::Done], ['id' => 'DESC']);
+    }
+
+    /** The edit that redo would do again. */
+    public function firstUndone(): ?Edit
+    {
+        return $this->entities->getRepository(Edit::class)->findOneBy(['state' => EditState::Undone], ['id' => 'ASC']);
+    }
+
+    /**
+     * @param int|null $before an edit's id: those before it
+     *
+     * @return list<array{edit: Edit, changed: int, elements: list<string>}> the latest first; the first few ids of what each changed
+     */
+    public function page(int $most, ?int $before): array
+    {
+        $query = $this->entities->createQueryBuilder()->select('e')->from(Edit::class, 'e')->orderBy('e.id', 'DESC')->setMaxResults($most);
+        if (null !== $before) {
+            $query->where('e.id < :before')->setParameter('before', $before);
+        }
+        /** @var list<Edit> $edits */
+        $edits = $query->getQuery()->getResult();
+        $changed = [];
+        /** @var array{edit_id: int, changed: int, elements: string} $row */
+        foreach ($this->database->iterateAssociative(\sprintf('SELECT edit_id, count(*) AS changed, to_json((array_agg(element_id ORDER BY id))[1:%d]) AS elements FROM edit_change WHERE edit_id IN (?) GROUP BY edit_id', self::NAMED), [array_column($edits, 'id')], [ArrayParameterType::INTEGER]) as $row) {
+            /** @var list<string> $elements */
+            $elements = json_decode($row['elements'], true, 3, \JSON_THROW_ON_ERROR);
+            $changed[$row['edit_id']] = [$row['changed'], $elements];
+        }
+
+        return array_map(static function (Edit $edit) use ($changed): array {
+            [$count, $elements] = $changed[$edit->id] ?? [0, []];
+
+            return ['edit' => $edit, 'changed' => $count, 'elements' => $elements];
+        }, $edits);
+    }
+
+    /**
+     * @param string|null $after an element's id: those that come after it
+     *
+     * @return list<array{id: string, before: mixed, after: mixed}> what an edit did, by the elements' ids, so many at once
+     */
+    public function changes(int $edit, ?string $after): array
+    {
+        /** @var list<array{id: string, before: string|null, after: string|null}> $rows */
+        $rows = $this->database->fetchAllAssociative('SELECT element_id AS id, before, after FROM edit_change WHERE edit_id = ? AND element_id > ? ORDER BY element_id LIMIT ?', [$edit, $after ?? '', self::SHOWN]);
+
+        return array_map(static fn (array $row): array => [
+            'id' => $row['id'],
+            'before' => null === $row['before'] ? null : json_decode($row['before'], true, 128, \JSON_THROW_ON_ERROR),
+            'after' => null === $row['after'] ? null : json_decode($row['after'], true, 128, \JSON_THROW_ON_ERROR),
+        ], $rows);
+    }
+
+    /**
+     * @param 'before'|'after' $side
+     *
+     * @return array<string, Element|null> by id
+     */
+    public function elements(int $edit, string $side): array
+    {
+        $elements = [];
+        /** @var array{string, string|null} $row */
+        foreach ($this->database->iterateNumeric("SELECT element_id, $side FROM edit_change WHERE edit_id = ? ORDER BY id", [$edit]) as $row) {
+            $elements[$row[0]] = null === $row[1] ? null : PlanCodec::storedElement($row[1]);
+        }
+
+        return $elements;
+    }
+
+    /**
+     * Logs an edit; called before its elements are written. Whatever was undone is given up by it.
+     *
+     * @param string      $rows       the elements as they are to be, encoded by ElementRows
+     * @param string|null $nameBefore the plan's name, where the edit changes it
+     */
+    public function record(PlannedEdit $planned, string $rows, EditState $state, ?string $nameBefore): void
+    {
+        $this->database->executeStatement('UPDATE edit SET state = ? WHERE state = ?', [EditState::Dropped->value, EditState::Undone->value]);
+        if ([] === $planned->elements && null === $nameBefore) {
+            return;
+        }
+        $edit = new Edit(mb_substr($planned->label, 0, self::LABEL_CHARACTERS), 'demo', $this->now->moment(), $nameBefore, null === $nameBefore ? null : $planned->name);
+        $edit->state = $state;
+        $this->entities->persist($edit);
+        $this->entities->flush();
+        $this->database->executeStatement('INSERT INTO edit_change (edit_id, element_id, before, after)
+            SELECT ?, r.id, e.body, r.body FROM jsonb_to_recordset(CAST(? AS jsonb)) AS r (id text, body jsonb) LEFT JOIN draft_element e ON e.id = r.id', [$edit->id, $rows]);
+    }
+
+    public function mark(Edit $edit, EditState $state): void
+    {
+        $edit->state = $state;
+        $this->entities->flush();
+    }
+
+    /** The latest body of an element, of those that were written, that can be read; null where there is none. */
+    public function lastReadable(string $id): ?Element
+    {
+        /** @var string $body */
+        foreach ($this->database->iterateColumn('SELECT body FROM (SELECT id, after AS body, 1 AS side FROM edit_change WHERE element_id = ? UNION ALL SELECT id, before, 0 FROM edit_change WHERE element_id = ?) AS states WHERE body IS NOT NULL ORDER BY id DESC, side DESC LIMIT 20', [$id, $id]) as $body) {
+            try {
+                return PlanCodec::storedElement($body);
+            } catch (\InvalidArgumentException) {
+                // An older one may do.
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,51 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { useEffect, useRef } from 'react';
+import { useEdit } from '../plan/useEdit';
+import { usePlan } from '../plan/usePlan';
+import { useServer } from '../plan/useServer';
+
+/** What stands above everything else: the server is away, or something that is stored needs somebody to see to it. */
+export function ServerNotice() {
+    const { away, alarms } = useServer();
+    const queries = useQueryClient();
+    const unreadable = usePlan()?.plan.unreadable ?? [];
+    const { save, remove, complain } = useEdit();
+    const wasAway = useRef(false);
+    // Whatever could not be fetched meanwhile is asked for again.
+    useEffect(() => {
+        if (wasAway.current && !away)
+            queries.invalidateQueries({
+                predicate: (query) => query.state.status === 'error' && query.queryKey[0] !== 'ready',
+            });
+        wasAway.current = away !== undefined;
+    }, [away, queries]);
+    if (!away && alarms.length === 0 && unreadable.length === 0) return null;
+    return (
+        <div className="server-notice" role="alert">
+            {away && (
+                <p>
+                    <b>Not connected.</b> {away} Meandros goes on by itself.
+                </p>
+            )}
+            {alarms.map((alarm) => (
+                <p key={alarm}>
+                    <b>Alarm.</b> {alarm}
+                </p>
+            ))}
+            {unreadable.map((one) => (
+                <p key={one.id}>
+                    <b>“{one.name}” cannot be read</b> and is left out of the draft ({one.detail}){' '}
+                    {one.lastGood && (
+                        <Button size="small" onClick={() => one.lastGood && save(one.lastGood).catch(complain)}>
+                            Put its last good state back
+                        </Button>
+                    )}{' '}
+                    <Button size="small" danger onClick={() => remove(one)}>
+                        Delete it
+                    </Button>
+                </p>
+            ))}
+        </div>
+    );
+}
