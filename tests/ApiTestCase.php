@@ -10,6 +10,7 @@ use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Entity\EditState;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
+use Symfony\Component\HttpFoundation\Response;
 
 /** Talks to the API with the demo plan in the draft and as edition 1; every answer is checked against the OpenAPI document. */
 abstract class ApiTestCase extends WebTestCase
@@ -37,16 +38,8 @@ abstract class ApiTestCase extends WebTestCase
      */
     protected function send(string $method, string $path, array|string|null $body = null, ?int $revision = null, string $host = '127.0.0.1', ?string $key = null): array
     {
-        $headers = ['HTTP_HOST' => $host, 'CONTENT_TYPE' => 'application/json'];
-        if (null !== $key) {
-            $headers['HTTP_IDEMPOTENCY_KEY'] = '"'.$key.'"';
-        }
-        if (null !== $revision) {
-            $headers['HTTP_IF_MATCH'] = '"'.$revision.'"';
-        }
-        $content = \is_array($body) ? json_encode([] === $body ? new \stdClass() : $body, \JSON_THROW_ON_ERROR) : $body;
-        $this->client->request($method, $path, [], [], $headers, $content ?? ('POST' === $method ? '{}' : null));
-        $response = $this->client->getResponse();
+        $this->request($method, $path, \is_array($body) ? json_encode([] === $body ? new \stdClass() : $body, \JSON_THROW_ON_ERROR) : $body, $revision, $host, $key);
+        $response = $this->answer();
         $this->status = $response->getStatusCode();
         $this->headers = $response->headers->all();
         OpenApi::check($method, $path, $this->status, (string) $response->getContent());
@@ -54,6 +47,30 @@ abstract class ApiTestCase extends WebTestCase
         $text = (string) $response->getContent();
 
         return str_contains((string) $response->headers->get('Content-Type'), 'json') ? json_decode($text, true, 64, \JSON_THROW_ON_ERROR) : ['text' => $text];
+    }
+
+    /** A request as it is, whose answer is checked by the test itself. */
+    protected function request(string $method, string $path, ?string $content = null, ?int $revision = null, string $host = '127.0.0.1', ?string $key = null): void
+    {
+        $headers = ['HTTP_HOST' => $host, 'CONTENT_TYPE' => 'application/json'];
+        if (null !== $key) {
+            $headers['HTTP_IDEMPOTENCY_KEY'] = '"'.$key.'"';
+        }
+        if (null !== $revision) {
+            $headers['HTTP_IF_MATCH'] = '"'.$revision.'"';
+        }
+        $this->requestWith($method, $path, $content ?? ('POST' === $method ? '{}' : null), $headers);
+    }
+
+    /** @param array<string, string> $headers as a server has them: HTTP_IF_MATCH, CONTENT_TYPE … */
+    protected function requestWith(string $method, string $path, ?string $content, array $headers): void
+    {
+        $this->client->request($method, $path, [], [], $headers + ['HTTP_HOST' => '127.0.0.1'], $content);
+    }
+
+    protected function answer(): Response
+    {
+        return $this->client->getResponse();
     }
 
     protected function assertStatus(int $status, string $why = ''): void

@@ -132,7 +132,7 @@ final readonly class CalendarController
             $until = CivilDate::of(CivilDate::year($this->now->day()) + self::IMPORT_YEARS, 1, 1);
 
             return HolidayImport::preview($calendar, (new FileReader($zone, $until))->read($in->field('ics')->long(FileReader::MOST_BYTES)))->toJson();
-        });
+        }, JsonBody::FILE);
 
         return new JsonResponse($preview);
     }
@@ -140,6 +140,6 @@ final readonly class CalendarController
     /** @throws NotFound */
     private function find(string $which, string $id): HolidayCalendar
     {
-        return $this->plans->get($which)->get(HolidayCalendar::class, $id) ?? throw new NotFound(\sprintf('There is no holiday calendar "%s" in this plan.', $id));
+        return $this->plans->get($which)->get(HolidayCalendar::class, $id) ?? throw new NotFound(\sprintf('There is no holiday calendar "%s" in this plan.', Input::quote($id)));
     }
 }

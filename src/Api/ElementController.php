@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Api;
 
 use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Place;
@@ -33,7 +34,7 @@ final readonly class ElementController
     #[Route('', methods: ['POST'])]
     public function add(Request $request): JsonResponse
     {
-        $data = JsonBody::data($request);
+        $data = JsonBody::data($request, JsonBody::ELEMENT);
         $kind = \is_array($data) && \is_string($data['kind'] ?? null) ? Kind::tryFrom($data['kind']) : null;
         if (\is_array($data) && null !== $kind && !isset($data['id'])) {
             $data['id'] = $kind->prefix().'_'.bin2hex(random_bytes(6));
@@ -52,9 +53,9 @@ final readonly class ElementController
     public function replace(string $id, Request $request): JsonResponse
     {
         $revision = Revision::demanded($request);
-        $element = PlanCodec::element(JsonBody::data($request));
+        $element = PlanCodec::element(JsonBody::data($request, JsonBody::ELEMENT));
         if ($element->id() !== $id) {
-            throw InvalidData::at('/id', 'The id is not the one in the address.', \sprintf('Send "%s".', $id));
+            throw InvalidData::at('/id', 'The id is not the one in the address.', \sprintf('Send "%s".', Input::quote($id)));
         }
 
         return self::saved($this->draft->replace($element, $revision), 200, $id);
@@ -77,7 +78,7 @@ final readonly class ElementController
     {
         $plan = $this->draft->plan();
         if (null === $plan->find($id)) {
-            throw new NotFound(\sprintf('There is no element "%s" in the draft.', $id));
+            throw new NotFound(\sprintf('There is no element "%s" in the draft.', Input::quote($id)));
         }
 
         return new JsonResponse(['places' => array_map(static fn (Place $place): array => $place->toJson(), $plan->usesOf($id))]);

@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\State;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Time\Band;
@@ -48,7 +49,7 @@ final readonly class HoursController
     public function states(string $which, Request $request): JsonResponse
     {
         $plan = $this->plans->get($which);
-        $running = new PlanHours($plan, $this->live->state()->overrides);
+        $running = new PlanHours($plan, $this->live->state($plan)->overrides);
         $instant = AskedMoment::of($request);
         $states = [];
         foreach ($plan->all(Hours::class) as $hours) {
@@ -79,7 +80,7 @@ final readonly class HoursController
     public function changes(string $which, string $id, Request $request): JsonResponse
     {
         [$plan, $hours] = $this->find($which, $id);
-        $running = new PlanHours($plan, $this->live->state()->overrides);
+        $running = new PlanHours($plan, $this->live->state($plan)->overrides);
         $most = max(1, min(self::MOST_CHANGES, $request->query->getInt('most', 20)));
         $changes = array_map(static fn (array $change): ?array => self::change($running, $hours, $change[0]), $running->changes($hours, AskedMoment::of($request), $most));
 
@@ -101,7 +102,7 @@ final readonly class HoursController
         $other = $request->query->getString('with');
         $second = '' === $other ? null : $this->find($which, $other)[1];
 
-        return new JsonResponse(YearReport::of(new PlanHours($plan, $this->live->state()->overrides), $hours, $year, $second));
+        return new JsonResponse(YearReport::of(new PlanHours($plan, $this->live->state($plan)->overrides), $hours, $year, $second));
     }
 
     /** @throws NotFound */
@@ -137,7 +138,7 @@ final readonly class HoursController
             $file = (new FileReader($running->zone($hours), $until))->read($in->field('ics')->long(FileReader::MOST_BYTES));
 
             return (new SpecialDayImport($running))->preview($hours, $file, $state->key ?? $hours->default)->toJson();
-        });
+        }, JsonBody::FILE);
 
         return new JsonResponse($preview);
     }
@@ -149,7 +150,7 @@ final readonly class HoursController
         $entries = JsonBody::read($request, static function (Input $in): array {
             $in->onlyFields(['text', 'states', 'daysNamed']);
             $states = [];
-            foreach ($in->field('states')->items() as $item) {
+            foreach ($in->field('states')->items(Limits::STATES) as $item) {
                 $state = State::fromJson($item);
                 $states[$state->key] = $state->name;
             }
@@ -192,6 +193,6 @@ final readonly class HoursController
     {
         $plan = $this->plans->get($which);
 
-        return [$plan, $plan->get(Hours::class, $id) ?? throw new NotFound(\sprintf('There are no hours "%s" in this plan.', $id))];
+        return [$plan, $plan->get(Hours::class, $id) ?? throw new NotFound(\sprintf('There are no hours "%s" in this plan.', Input::quote($id)))];
     }
 }

@@ -7,21 +7,39 @@ namespace Meandros\Server\Api;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\Input;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Exception\HttpException;
 use Symfony\Component\HttpKernel\Exception\UnsupportedMediaTypeHttpException;
 
 /** Reads a request's JSON. The content type is required: it keeps other sites' forms from writing here. */
 final class JsonBody
 {
-    private const DEEPEST = 128;
+    /** Bytes of a question, which is short: nothing is saved of it. */
+    public const QUESTION = 64_000;
+    /** Bytes of one element, the largest being hours with two thousand special days. */
+    public const ELEMENT = 512_000;
+    /** Bytes of a plan or of another file inside JSON. */
+    public const FILE = 8_000_000;
 
-    /** @throws InvalidData */
-    public static function data(Request $request): mixed
+    private const DEEPEST = 128;
+    /** Objects and lists of a document; each takes half a kilobyte of memory. A plan of ten thousand elements has some fifty thousand. */
+    private const MOST_PARTS = 120_000;
+
+    /**
+     * @param int $most bytes
+     *
+     * @throws InvalidData
+     */
+    public static function data(Request $request, int $most = self::QUESTION): mixed
     {
         if ('json' !== $request->getContentTypeFormat()) {
             throw new UnsupportedMediaTypeHttpException('Send JSON, with the content type application/json.');
         }
+        $text = $request->getContent();
+        if (\strlen($text) > $most || substr_count($text, '{') + substr_count($text, '[') > self::MOST_PARTS) {
+            throw new HttpException(413, \sprintf('This is too much at once: keep it to %d kB and %d objects and lists.', intdiv($most, 1000), self::MOST_PARTS));
+        }
         try {
-            return json_decode($request->getContent(), true, self::DEEPEST, \JSON_THROW_ON_ERROR);
+            return json_decode($text, true, self::DEEPEST, \JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
             throw InvalidData::at('', \sprintf('This is not a JSON document: %s.', $exception->getMessage()), 'Send well-formed JSON.');
         }
@@ -41,13 +59,14 @@ final class JsonBody
      * @template T
      *
      * @param \Closure(Input): T $read
+     * @param int                $most bytes
      *
      * @return T
      *
      * @throws InvalidData
      */
-    public static function read(Request $request, \Closure $read): mixed
+    public static function read(Request $request, \Closure $read, int $most = self::QUESTION): mixed
     {
-        return Input::read(self::data($request), $read);
+        return Input::read(self::data($request, $most), $read);
     }
 }

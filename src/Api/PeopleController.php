@@ -99,7 +99,7 @@ final readonly class PeopleController
             $cards = 1 === preg_match('/^\x{FEFF}?\s*BEGIN:VCARD/iu', $text);
 
             return ['' === $text ? [] : ($cards ? PeopleCards::read($text) : PeopleTable::read($text)), $in->field('leaveOut')->flag(false)];
-        });
+        }, JsonBody::FILE);
     }
 
     /**

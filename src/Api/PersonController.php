@@ -9,6 +9,7 @@ use Meandros\Core\People\RuleCopy;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Plan;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\NotFound;
@@ -62,13 +63,13 @@ final readonly class PersonController
     {
         $others = JsonBody::read($request, static function (Input $in): array {
             $in->onlyFields(['to']);
-            $others = array_map(static fn (Input $item): string => $item->text(80), $in->field('to')->items());
+            $others = array_map(static fn (Input $item): string => $item->text(80), $in->field('to')->items(Limits::PEOPLE));
             if ([] === $others) {
                 $in->field('to')->complain('Nobody is named here.', 'Choose at least one person.');
             }
 
             return $others;
-        });
+        }, JsonBody::ELEMENT);
         $leftOut = [];
         $change = $this->draft->writeAll(static function (Plan $plan) use ($id, $others, &$leftOut): PlannedEdit {
             $from = self::person($plan, $id);
@@ -94,6 +95,6 @@ final readonly class PersonController
     /** @throws NotFound */
     private static function person(Plan $plan, string $id): Person
     {
-        return $plan->get(Person::class, $id) ?? throw new NotFound(\sprintf('There is nobody "%s" in the draft.', $id));
+        return $plan->get(Person::class, $id) ?? throw new NotFound(\sprintf('There is nobody "%s" in the draft.', Input::quote($id)));
     }
 }

@@ -7,6 +7,7 @@ namespace Meandros\Server\Api;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Ringing\RingCadence;
 use Meandros\Server\Storage\Draft;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -26,7 +27,7 @@ final readonly class PhoneNumberController
     {
         $country = strtoupper($request->query->getString('country', 'ZZ'));
         if ('ZZ' !== $country && !PhoneNumber::knowsCountry($country)) {
-            throw InvalidData::at('/country', \sprintf('"%s" is not a country.', $country), 'Use a two-letter code such as GB or FR.');
+            throw InvalidData::at('/country', \sprintf('"%s" is not a country.', Input::quote($country)), 'Use a two-letter code such as GB or FR.');
         }
         $text = $request->query->getString('text');
         try {

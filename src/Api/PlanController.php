@@ -82,7 +82,7 @@ final readonly class PlanController
     {
         $revision = Revision::demanded($request);
 
-        return new JsonResponse($this->draft->replaceAll(PlanCodec::fromData(JsonBody::data($request)), 'Bring in a plan file', $revision)->toJson());
+        return new JsonResponse($this->draft->replaceAll(PlanCodec::fromData(JsonBody::data($request, JsonBody::FILE)), 'Bring in a plan file', $revision)->toJson());
     }
 
     /** @throws NotFound */

@@ -38,10 +38,11 @@ final readonly class RingPreviewController
             $in->onlyFields(['call', 'step', 'element', 'direct']);
 
             return [TrialCallRequest::from($in->field('call'), $this->plans), RingStep::fromJson($in->field('step')), $in->field('element')->isGiven() ? PlanCodec::readElement($in->field('element')) : null, $in->field('direct')->flag(false)];
-        });
+            // An element comes along.
+        }, JsonBody::ELEMENT);
         [$asked, $step, $element, $direct] = $read;
         $plan = null === $element ? $asked->plan : $asked->plan->with($element);
-        $trace = $this->router->ringing($plan, $step, $asked->call, $asked->assumptions, $this->live->state());
+        $trace = $this->router->ringing($plan, $step, $asked->call, $asked->assumptions, $this->live->state($asked->plan, $asked->call->instant));
         $report = TraceReport::of($trace, $plan, $asked->zone);
 
         $sentence = $direct ? $report['sentence'] : AnswerSentence::ofStep($trace, $plan);

@@ -31,7 +31,7 @@ final readonly class StateController
     {
         $known = array_map(static fn (string $file): string => basename($file, '.php'), glob($this->migrations.'/Version*.php') ?: []);
         $done = $this->database->fetchFirstColumn("SELECT regexp_replace(version, '^.*\\\\', '') FROM doctrine_migration_versions");
-        if ([] !== array_diff($known, $done)) {
+        if ([] !== array_filter($known, static fn (string $version): bool => !\in_array($version, $done, true))) {
             throw new ServiceUnavailableHttpException(5, 'The database is of an earlier version. Run bin/start to bring it up to date.');
         }
         $damaged = $this->editions->damagedLatest();

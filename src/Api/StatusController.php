@@ -49,7 +49,7 @@ final readonly class StatusController
     {
         $plan = $this->plans->get('draft');
         if (null === $plan->get(Person::class, $person)) {
-            throw new NotFound(\sprintf('There is nobody "%s" in the plan.', $person));
+            throw new NotFound(\sprintf('There is nobody "%s" in the plan.', Input::quote($person)));
         }
         $zone = self::zone($plan, $person);
         $now = $this->now->second();

@@ -32,7 +32,7 @@ final readonly class TrialCallController
     public function try(Request $request): JsonResponse
     {
         $asked = TrialCallRequest::read($request, $this->plans);
-        $trace = $this->router->trace($asked->plan, $asked->call, $asked->assumptions, $this->live->state());
+        $trace = $this->router->trace($asked->plan, $asked->call, $asked->assumptions, $this->live->state($asked->plan, $asked->call->instant));
 
         return new JsonResponse(['directSteps' => Entry::directSteps($asked->plan, $asked->call->dialled)] + TraceReport::of($trace, $asked->plan, $asked->zone));
     }
@@ -46,8 +46,8 @@ final readonly class TrialCallController
     {
         $asked = TrialCallRequest::read($request, $this->plans);
         $instant = 'next' === $direction
-            ? $this->changes->next($asked->plan, $asked->call, $asked->assumptions, $this->live->state())
-            : $this->changes->previous($asked->plan, $asked->call, $asked->assumptions, $this->live->state());
+            ? $this->changes->next($asked->plan, $asked->call, $asked->assumptions, $this->live->state($asked->plan))
+            : $this->changes->previous($asked->plan, $asked->call, $asked->assumptions, $this->live->state($asked->plan));
 
         return new JsonResponse(['at' => null === $instant ? null : Moment::format($instant, $asked->zone)]);
     }

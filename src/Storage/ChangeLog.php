@@ -102,21 +102,25 @@ final readonly class ChangeLog
     /**
      * Logs an edit; called before its elements are written. Whatever was undone is given up by it.
      *
-     * @param string      $rows       the elements as they are to be, encoded by ElementRows
-     * @param string|null $nameBefore the plan's name, where the edit changes it
+     * @param array<string, string|null> $rows       the elements as they are to be, encoded by ElementRows
+     * @param string|null                $nameBefore the plan's name, where the edit changes it
+     *
+     * @return int|null the edit's id; null where nothing changes
      */
-    public function record(PlannedEdit $planned, string $rows, EditState $state, ?string $nameBefore): void
+    public function record(PlannedEdit $planned, array $rows, EditState $state, ?string $nameBefore): ?int
     {
         $this->database->executeStatement('UPDATE edit SET state = ? WHERE state = ?', [EditState::Dropped->value, EditState::Undone->value]);
         if ([] === $planned->elements && null === $nameBefore) {
-            return;
+            return null;
         }
         $edit = new Edit(mb_substr($planned->label, 0, self::LABEL_CHARACTERS), 'demo', $this->now->moment(), $nameBefore, null === $nameBefore ? null : $planned->name);
         $edit->state = $state;
         $this->entities->persist($edit);
         $this->entities->flush();
         $this->database->executeStatement('INSERT INTO edit_change (edit_id, element_id, before, after)
-            SELECT ?, r.id, e.body, r.body FROM jsonb_to_recordset(CAST(? AS jsonb)) AS r (id text, body jsonb) LEFT JOIN draft_element e ON e.id = r.id', [$edit->id, $rows]);
+            SELECT ?, r.id, e.body, CAST(r.body AS jsonb) FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body) LEFT JOIN draft_element e ON e.id = r.id', [$edit->id, TextArray::of(array_keys($rows)), TextArray::of($rows)]);
+
+        return $edit->id;
     }
 
     public function mark(Edit $edit, EditState $state): void

@@ -145,11 +145,7 @@ final readonly class Draft
     {
         return $this->write(static function (DraftReading $draft) use ($work): PlannedEdit {
             $planned = $work($draft->plan);
-            $after = $draft->plan;
-            foreach ($planned->elements as $id => $element) {
-                $after = null === $element ? $after->without($id) : $after->with($element);
-            }
-            self::refuse((new Integrity($after))->problems());
+            self::refuse((new Integrity($draft->plan->withAll($planned->elements)))->problems());
 
             return $planned;
         });
@@ -173,12 +169,12 @@ final readonly class Draft
                 throw StaleRevision::of('The draft', $draft->revision);
             }
             $changed = [];
-            foreach ($this->database->iterateColumn('SELECT coalesce(r.id, e.id) FROM jsonb_to_recordset(CAST(? AS jsonb)) AS r (id text, body jsonb) FULL JOIN draft_element e ON e.id = r.id WHERE e.body IS DISTINCT FROM r.body', [$rows]) as $id) {
+            foreach ($this->database->iterateColumn('SELECT coalesce(r.id, e.id) FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body) FULL JOIN draft_element e ON e.id = r.id WHERE e.body IS DISTINCT FROM CAST(r.body AS jsonb)', [TextArray::of(array_keys($rows)), TextArray::of($rows)]) as $id) {
                 \assert(\is_string($id));
                 $changed[$id] = $elements[$id] ?? null;
             }
 
-            return new PlannedEdit($label, $changed, $plan->name);
+            return new PlannedEdit($label, $changed, $plan->name, array_map(static fn (string $id): ?string => $rows[$id] ?? null, array_combine(array_keys($changed), array_keys($changed))));
         }, $state);
     }
 
@@ -258,7 +254,7 @@ final readonly class Draft
         for ($try = 1; $try < self::TRIES; ++$try) {
             $draft = $this->read();
             $planned = $work($draft);
-            $rows = ElementRows::encode($planned->elements);
+            $rows = $planned->rows ?? ElementRows::encode($planned->elements);
             $change = $this->turn(fn (int $revision): ?Change => $revision === $draft->revision ? $this->store($planned, $rows, $draft->plan->name, $state) : null);
             if (null !== $change) {
                 return $change;
@@ -268,7 +264,7 @@ final readonly class Draft
             $draft = $this->read();
             $planned = $work($draft);
 
-            return $this->store($planned, ElementRows::encode($planned->elements), $draft->plan->name, $state);
+            return $this->store($planned, $planned->rows ?? ElementRows::encode($planned->elements), $draft->plan->name, $state);
         });
         \assert(null !== $change);
 
@@ -283,8 +279,7 @@ final readonly class Draft
     {
         // What an edit did never changes: it is read before the others wait.
         $elements = $this->log->elements($edit, $side);
-        $rows = ElementRows::encode($elements);
-        $change = $this->turn(function () use ($edit, $find, $side, $state, $nothing, $elements, $rows): Change {
+        $change = $this->turn(function () use ($edit, $find, $side, $state, $nothing, $elements): Change {
             $next = $find() ?? throw new NothingToUndo($nothing);
             if ($next->id !== $edit) {
                 throw StaleRevision::edit($next->label, (int) $next->id);
@@ -292,20 +287,21 @@ final readonly class Draft
             $this->log->mark($next, $state);
             $this->rename('before' === $side ? $next->nameBefore : $next->nameAfter);
 
-            return $this->apply($next->label, $elements, $rows);
+            return $this->apply($next->label, $edit, $side, $elements);
         });
         \assert(null !== $change);
 
         return $change;
     }
 
-    private function store(PlannedEdit $planned, string $rows, string $name, EditState $state): Change
+    /** @param array<string, string|null> $rows the elements, encoded */
+    private function store(PlannedEdit $planned, array $rows, string $name, EditState $state): Change
     {
         $isRenamed = null !== $planned->name && $planned->name !== $name;
-        $this->log->record($planned, $rows, $state, $isRenamed ? $name : null);
+        $edit = $this->log->record($planned, $rows, $state, $isRenamed ? $name : null);
         $this->rename($isRenamed ? $planned->name : null);
 
-        return $this->apply($planned->label, $planned->elements, $rows);
+        return $this->apply($planned->label, $edit, 'after', $planned->elements);
     }
 
     private function rename(?string $name): void
@@ -315,12 +311,16 @@ final readonly class Draft
         }
     }
 
-    /** @param array<string, Element|null> $elements by id; null for those that go */
-    private function apply(string $label, array $elements, string $rows): Change
+    /**
+     * @param int|null                    $edit     in the log; null where nothing changes
+     * @param 'before'|'after'            $side     of it
+     * @param array<string, Element|null> $elements by id; null for those that go
+     */
+    private function apply(string $label, ?int $edit, string $side, array $elements): Change
     {
         $revision = $this->database->fetchOne("UPDATE draft SET revision = nextval('draft_revision') RETURNING revision");
         \assert(is_numeric($revision));
-        $this->rows->write($rows, $elements, (int) $revision);
+        null === $edit || $this->rows->write($edit, $side, $elements, (int) $revision);
 
         return new Change($label, (int) $revision, $elements, $this->log->lastDone(), $this->log->firstUndone());
     }

@@ -37,22 +37,17 @@ final readonly class ElementRows implements MentionIndex
      *
      * @param array<string, Element|null> $elements by id
      *
-     * @return string a JSON list of {id, kind, name, body}; body is null for those that go
+     * @return array<string, string|null> their JSON by id; null for those that go
      *
      * @throws InvalidData
      */
-    public static function encode(array $elements): string
+    public static function encode(array $elements): array
     {
         $rows = $problems = [];
         foreach ($elements as $id => $element) {
-            if (null === $element) {
-                $rows[] = json_encode(['id' => $id, 'body' => null], \JSON_THROW_ON_ERROR);
-                continue;
-            }
             try {
-                $json = PlanCodec::encodeElement($element);
-                PlanCodec::storedElement($json);
-                $rows[] = \sprintf('{"id":%s,"kind":%s,"name":%s,"body":%s}', json_encode($id, \JSON_THROW_ON_ERROR), json_encode($element->kind(), \JSON_THROW_ON_ERROR), json_encode($element->name(), \JSON_THROW_ON_ERROR), $json);
+                $rows[$id] = null === $element ? null : PlanCodec::encodeElement($element);
+                null === $rows[$id] || PlanCodec::storedElement($rows[$id]);
             } catch (InvalidData $invalid) {
                 array_push($problems, ...array_map(static fn (Problem $problem): Problem => 1 === \count($elements) ? $problem : $problem->under('/'.$id), $invalid->problems));
             }
@@ -61,31 +56,47 @@ final readonly class ElementRows implements MentionIndex
             throw new InvalidData($problems);
         }
 
-        return '['.implode(',', $rows).']';
+        return $rows;
     }
 
     /**
-     * @param string                      $rows     the same elements, encoded
-     * @param array<string, Element|null> $elements by id
+     * Brings the draft to one side of an edit that is in the log.
+     *
+     * @param 'before'|'after'            $side
+     * @param array<string, Element|null> $elements the same, by id
      */
-    public function write(string $rows, array $elements, int $revision): void
+    public function write(int $edit, string $side, array $elements, int $revision): void
     {
         // Within one edit two extensions may change hands: what must hold is looked at when all of it is written.
         $this->database->executeStatement('SET CONSTRAINTS ALL DEFERRED');
-        $given = 'jsonb_to_recordset(CAST(? AS jsonb)) AS r (id text, kind text, name text, body jsonb)';
-        $this->database->executeStatement("DELETE FROM draft_element WHERE id IN (SELECT r.id FROM $given WHERE r.body IS NULL)", [$rows]);
-        $this->database->executeStatement("INSERT INTO draft_element (id, kind, name, body, revision) SELECT r.id, r.kind, r.name, r.body, ? FROM $given WHERE r.body IS NOT NULL
-            ON CONFLICT (id) DO UPDATE SET kind = EXCLUDED.kind, name = EXCLUDED.name, body = EXCLUDED.body, revision = EXCLUDED.revision", [$revision, $rows]);
+        $this->database->executeStatement("DELETE FROM draft_element WHERE id IN (SELECT element_id FROM edit_change WHERE edit_id = ? AND $side IS NULL)", [$edit]);
+        $this->database->executeStatement("INSERT INTO draft_element (id, kind, name, body, revision) SELECT element_id, $side->>'kind', $side->>'name', $side, ? FROM edit_change WHERE edit_id = ? AND $side IS NOT NULL
+            ON CONFLICT (id) DO UPDATE SET kind = EXCLUDED.kind, name = EXCLUDED.name, body = EXCLUDED.body, revision = EXCLUDED.revision", [$revision, $edit]);
         $following = ['draft_mention' => [], 'draft_dialled' => [], 'draft_reference' => []];
         foreach (array_filter($elements) as $id => $element) {
-            $following['draft_mention'][] = [$id, Mentions::by($element)];
-            $following['draft_dialled'][] = [$id, array_values(Dialled::by($element))];
-            $following['draft_reference'][] = [$id, array_values(array_unique(array_column($element->references(), 'id')))];
+            $following['draft_mention'][$id] = Mentions::by($element);
+            $following['draft_dialled'][$id] = array_values(Dialled::by($element));
+            $following['draft_reference'][$id] = array_values(array_unique(array_column($element->references(), 'id')));
         }
         foreach (self::FOLLOWING as $table => $column) {
-            $this->database->executeStatement("DELETE FROM $table WHERE element_id IN (SELECT r.id FROM $given)", [$rows]);
-            $this->database->executeStatement("INSERT INTO $table (element_id, $column) SELECT r->>0, x FROM jsonb_array_elements(CAST(? AS jsonb)) AS r, jsonb_array_elements_text(r->1) AS x", [json_encode($following[$table], \JSON_THROW_ON_ERROR)]);
+            $this->follow($table, $column, array_keys($elements), $following[$table]);
         }
         $this->database->executeStatement('SET CONSTRAINTS ALL IMMEDIATE');
+    }
+
+    /**
+     * @param list<string>                $written ids
+     * @param array<string, list<string>> $values  by id
+     */
+    private function follow(string $table, string $column, array $written, array $values): void
+    {
+        $this->database->executeStatement("DELETE FROM $table WHERE element_id = ANY(CAST(? AS text[]))", [TextArray::of($written)]);
+        $ids = [];
+        foreach ($values as $id => $ofElement) {
+            array_push($ids, ...array_fill(0, \count($ofElement), $id));
+        }
+        if ([] !== $ids) {
+            $this->database->executeStatement("INSERT INTO $table (element_id, $column) SELECT * FROM unnest(CAST(? AS text[]), CAST(? AS text[]))", [TextArray::of($ids), TextArray::of(array_merge(...array_values($values)))]);
+        }
     }
 }

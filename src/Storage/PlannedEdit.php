@@ -10,10 +10,11 @@ use Meandros\Core\Plan\Element;
 final readonly class PlannedEdit
 {
     /**
-     * @param array<string, Element|null> $elements as they are to be, by id; null for those that go
-     * @param string|null                 $name     the plan's new name, where it gets one
+     * @param array<string, Element|null>     $elements as they are to be, by id; null for those that go
+     * @param string|null                     $name     the plan's new name, where it gets one
+     * @param array<string, string|null>|null $rows     the elements encoded by ElementRows, where that is done already
      */
-    public function __construct(public string $label, public array $elements, public ?string $name = null)
+    public function __construct(public string $label, public array $elements, public ?string $name = null, public ?array $rows = null)
     {
     }
 

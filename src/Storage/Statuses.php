@@ -21,8 +21,9 @@ final readonly class Statuses
     public function now(int $now): array
     {
         $statuses = [];
-        foreach ($this->all($now) as $row) {
-            $statuses[$row->person] = new LiveStatus($row->status, $row->until);
+        /** @var array{string, string, int|null} $row */
+        foreach ($this->database->iterateNumeric('SELECT person, status, until_at FROM person_status WHERE status <> ? AND (until_at IS NULL OR until_at > ?)', [Status::Available->value, $now]) as $row) {
+            $statuses[$row[0]] = new LiveStatus(Status::from($row[1]), null === $row[2] ? null : (int) $row[2]);
         }
 
         return $statuses;
@@ -31,7 +32,11 @@ final readonly class Statuses
     /** @return list<PersonStatus> in force */
     public function all(int $now): array
     {
-        return array_values(array_filter($this->entities->getRepository(PersonStatus::class)->findAll(), static fn (PersonStatus $row): bool => $row->isInForce($now)));
+        /** @var list<PersonStatus> $rows */
+        $rows = $this->entities->createQuery('SELECT s FROM '.PersonStatus::class.' s WHERE s.status <> :available AND (s.until IS NULL OR s.until > :now) ORDER BY s.person')
+            ->setParameter('available', Status::Available->value)->setParameter('now', $now)->getResult();
+
+        return $rows;
     }
 
     public function set(string $person, Status $status, ?int $until, string $who, int $now): PersonStatus

@@ -16,10 +16,13 @@ export async function saved(page: Page) {
 
 /** Puts the first edition back, so that each test starts from the demo plan. */
 export async function startOver(request: APIRequestContext) {
-    const { revision } = await (await request.get('/api/plans/draft/pending')).json();
-    const headers = { 'If-Match': `"${revision}"` };
-    const answer = await request.post('/api/editions/1/restore', { data: {}, headers });
-    expect(answer.ok()).toBe(true);
+    // The page of the test before may still be saving.
+    await expect(async () => {
+        const { revision } = await (await request.get('/api/plans/draft/pending')).json();
+        const headers = { 'If-Match': `"${revision}"` };
+        const answer = await request.post('/api/editions/1/restore', { data: {}, headers });
+        expect(answer.ok()).toBe(true);
+    }).toPass();
 }
 
 /** Chooses in a select; types to search where it can be searched. */

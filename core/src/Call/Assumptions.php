@@ -7,6 +7,7 @@ namespace Meandros\Core\Call;
 use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Step\MenuStep;
 
 /**
@@ -43,7 +44,7 @@ final readonly class Assumptions
         }
         $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier', 'statuses', 'lines']);
         $keys = [];
-        foreach ($in->field('keys')->items() as $item) {
+        foreach ($in->field('keys')->items(Limits::KEYS) as $item) {
             $key = $item->text(1);
             if (!\in_array($key, MenuStep::KEYS, true)) {
                 $item->complain(\sprintf('"%s" is not a key.', $key), 'Press one of 0–9, * and #.');
@@ -59,7 +60,7 @@ final readonly class Assumptions
     private static function phones(Input $in): array
     {
         $phones = [];
-        foreach ($in->items() as $item) {
+        foreach ($in->items(Limits::ASSUMPTIONS) as $item) {
             $item->onlyFields(['who', 'does', 'after']);
             $who = $item->field('who')->once($phones);
             /** @var Behaviour $does */
@@ -74,7 +75,7 @@ final readonly class Assumptions
     private static function statuses(Input $in): array
     {
         $statuses = [];
-        foreach ($in->items() as $item) {
+        foreach ($in->items(Limits::ASSUMPTIONS) as $item) {
             $item->onlyFields(['who', 'status']);
             /** @var Status $status */
             $status = $item->field('status')->oneOf(Status::class, Status::Available);
@@ -88,7 +89,7 @@ final readonly class Assumptions
     private static function channelsTaken(Input $in): array
     {
         $taken = [];
-        foreach ($in->items() as $item) {
+        foreach ($in->items(Limits::ASSUMPTIONS) as $item) {
             $item->onlyFields(['line', 'taken']);
             $taken[$item->field('line')->once($taken)] = $item->field('taken')->whole(0, 10000, 'calls', 0);
         }

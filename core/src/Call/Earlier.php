@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Call;
 
 use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Limits;
 
 /** What earlier calls left behind, for the patterns that look back: an explicit input of a trial call. */
 final readonly class Earlier
@@ -28,11 +29,11 @@ final readonly class Earlier
         }
         $in->onlyFields(['last', 'members', 'seed']);
         $last = $idle = $calls = [];
-        foreach ($in->field('last')->items() as $item) {
+        foreach ($in->field('last')->items(Limits::MEMBERS) as $item) {
             $item->onlyFields(['team', 'who']);
             $last[$item->field('team')->once($last)] = $item->field('who')->text(160);
         }
-        foreach ($in->field('members')->items() as $item) {
+        foreach ($in->field('members')->items(Limits::ASSUMPTIONS) as $item) {
             $item->onlyFields(['who', 'idle', 'calls']);
             $who = $item->field('who')->once($calls);
             if ($item->field('idle')->isGiven()) {

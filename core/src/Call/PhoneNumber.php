@@ -19,6 +19,8 @@ use Meandros\Core\Plan\Json\Input;
  */
 final class PhoneNumber
 {
+    /** As typed, with spaces, brackets and dots. */
+    private const LONGEST = 60;
     /** The shape of a number in E.164, with its plus sign: a country code and up to 15 digits in all. */
     public const E164 = '/^\+[1-9][0-9]{4,14}$/D';
 
@@ -34,14 +36,17 @@ final class PhoneNumber
      */
     public static function parse(string $text, string $country): string
     {
+        if (\strlen($text) > self::LONGEST) {
+            throw InvalidData::at('', \sprintf('"%s" is too long for a phone number.', Input::quote($text)), 'Check the digits.');
+        }
         $util = PhoneNumberUtil::getInstance();
         if (ShortNumberInfo::getInstance()->isEmergencyNumber($text, $country)) {
-            throw InvalidData::at('', \sprintf('"%s" is an emergency number, and no call may be sent on to it.', $text), 'Use another number. Emergency calls are dialled at a phone.');
+            throw InvalidData::at('', \sprintf('"%s" is an emergency number, and no call may be sent on to it.', Input::quote($text)), 'Use another number. Emergency calls are dialled at a phone.');
         }
         try {
             $number = $util->parse($text, $country);
         } catch (NumberParseException) {
-            throw InvalidData::at('', \sprintf('"%s" is not a phone number.', $text), 'Type it as you would dial it, or in international form with a plus sign.');
+            throw InvalidData::at('', \sprintf('"%s" is not a phone number.', Input::quote($text)), 'Type it as you would dial it, or in international form with a plus sign.');
         }
         $reason = match ($util->isPossibleNumberWithReason($number)) {
             ValidationResult::TOO_SHORT, ValidationResult::IS_POSSIBLE_LOCAL_ONLY => 'is too short',
@@ -51,7 +56,7 @@ final class PhoneNumber
             ValidationResult::IS_POSSIBLE => null,
         };
         if (null !== $reason || $number->hasExtension()) {
-            throw InvalidData::at('', \sprintf('"%s" %s for a phone number.', $text, $reason ?? 'holds an extension, which is too much'), 'Check the digits, and type the area code too.');
+            throw InvalidData::at('', \sprintf('"%s" %s for a phone number.', Input::quote($text), $reason ?? 'holds an extension, which is too much'), 'Check the digits, and type the area code too.');
         }
 
         return $util->format($number, PhoneNumberFormat::E164);
@@ -77,7 +82,7 @@ final class PhoneNumber
             return '';
         }
         if (1 !== preg_match(self::E164, $text)) {
-            $in->complain(\sprintf('"%s" is not in international form.', $text), 'Write a plus sign, the country code and the number, digits only, such as +441632960100.');
+            $in->complain(\sprintf('"%s" is not in international form.', Input::quote($text)), 'Write a plus sign, the country code and the number, digits only, such as +441632960100.');
 
             return $text;
         }

@@ -15,6 +15,8 @@ final readonly class DayFilter
     private array $monthDays;
     /** @var list<array{nth: int, weekday: int}> */
     private array $weekdays;
+    /** Of looking at one day, as Effort counts. */
+    public int $cost;
 
     public function __construct(private RecurrenceRule $rule, private int $start)
     {
@@ -23,6 +25,7 @@ final readonly class DayFilter
         $yearly = Frequency::Yearly === $rule->frequency;
         $this->months = $open && $yearly && !$rule->has('BYMONTH') ? [$month] : $rule->by['BYMONTH'];
         $this->monthDays = $open && ($yearly || Frequency::Monthly === $rule->frequency) ? [$monthDay] : $rule->by['BYMONTHDAY'];
+        $this->cost = $rule->has('BYWEEKNO') ? 5 : 1;
         $byWeek = ($open && Frequency::Weekly === $rule->frequency) || ($yearly && $rule->has('BYWEEKNO') && !$rule->has('BYDAY') && !$rule->has('BYMONTHDAY') && !$rule->has('BYYEARDAY'));
         $this->weekdays = $byWeek ? [['nth' => 0, 'weekday' => CivilDate::weekday($start)]] : $rule->byDay;
     }
@@ -44,6 +47,21 @@ final readonly class DayFilter
         }
 
         return [$this->start + $ahead, $this->start + $ahead];
+    }
+
+    /** @return iterable<array{int, int}> the parts of a period in which there are days to look at: its months, where only some count */
+    public function stretches(int $first, int $last): iterable
+    {
+        if ([] === $this->months || $last - $first < 40) {
+            yield [$first, $last];
+
+            return;
+        }
+        for ($year = CivilDate::year($first), $month = 1; $month <= 12; ++$month) {
+            if (\in_array($month, $this->months, true)) {
+                yield [CivilDate::of($year, $month, 1), CivilDate::of($year, $month + 1, 1) - 1];
+            }
+        }
     }
 
     public function allows(int $day): bool

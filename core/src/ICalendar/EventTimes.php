@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\ICalendar;
 
+use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Zone;
 use Sabre\VObject\Component\VCalendar;
@@ -20,9 +21,14 @@ final readonly class EventTimes
     /** Occurrences of one event beyond this are a mistake, or mischief. */
     private const MOST = 4000;
     private const LONGEST_DAYS = 366;
+    /** More than a year in seconds has nine digits. */
+    private const FAR_TOO_LONG = '/\d{9}|.{80}/';
+
+    /** What a time costs that is brought from one wall clock to another, as Effort counts. */
+    private const COST_OF_A_TIME = 8;
 
     /** @param int $until local time at which to stop looking */
-    public function __construct(private VCalendar $calendar, private string $zone, private int $until)
+    public function __construct(private VCalendar $calendar, private string $zone, private int $until, private Effort $effort = new Effort())
     {
     }
 
@@ -40,9 +46,12 @@ final readonly class EventTimes
         [$extra, $except] = [$this->listed($entry, 'RDATE', $own), $this->listed($entry, 'EXDATE', $own)];
         $starts = array_diff(array_unique([...(null === $rule ? [$start] : $this->recur($rule, $start, $own)), ...$extra]), $except);
         $times = [];
+        $gone = array_flip($gone);
+        // Each day that an event takes is looked at by whoever takes it over.
+        $this->effort->spend(\count($starts) * (self::COST_OF_A_TIME + intdiv($seconds, CivilDate::SECONDS_PER_DAY)));
         foreach ($starts as $local) {
             $time = $this->time($local, $seconds, $own);
-            if ($time['start'] < $this->until && !\in_array($time['start'], $gone, true)) {
+            if ($time['start'] < $this->until && !isset($gone[$time['start']])) {
                 $times[] = $time;
             }
         }
@@ -67,7 +76,7 @@ final readonly class EventTimes
             $last = self::between(self::local($rule->until), str_ends_with($rule->until, 'Z') ? 'UTC' : '', $own)
                 + (8 === \strlen($rule->until) ? CivilDate::SECONDS_PER_DAY - 1 : 0);
         }
-        $found = Recurrence::of($rule, $start)->occurrences($last, $this->until, self::MOST + 1);
+        $found = Recurrence::of($rule, $start, $this->effort)->occurrences($last, $this->until, self::MOST + 1);
         if (\count($found) > self::MOST) {
             throw new \InvalidArgumentException(\sprintf('its RRULE names more than %d times', self::MOST));
         }
@@ -96,27 +105,32 @@ final readonly class EventTimes
 
     private static function duration(string $text): int
     {
+        if (1 === preg_match(self::FAR_TOO_LONG, $text)) {
+            throw new \InvalidArgumentException(\sprintf('its DURATION %s is not understood', Input::quote($text)));
+        }
         try {
             $interval = DateTimeParser::parseDuration($text);
         } catch (InvalidDataException) {
             throw new \InvalidArgumentException(\sprintf('its DURATION %s is not understood', $text));
         }
 
-        return $interval instanceof \DateInterval ? (new \DateTimeImmutable('@0'))->add($interval)->getTimestamp() : 0;
+        $seconds = $interval instanceof \DateInterval ? (new \DateTimeImmutable('@0'))->add($interval)->getTimestamp() : 0;
+
+        return abs($seconds) > self::LONGEST_DAYS * CivilDate::SECONDS_PER_DAY ? \PHP_INT_MAX : $seconds;
     }
 
     /** @return list<int> on the wall clock of the event */
     private function listed(Entry $entry, string $name, string $own): array
     {
         $times = [];
+        if (array_sum(array_map(static fn (Field $field): int => \count($field->values), $entry->all($name))) > self::MOST) {
+            throw new \InvalidArgumentException(\sprintf('its %s lists more than %d times', $name, self::MOST));
+        }
         foreach ($entry->all($name) as $field) {
             $zone = $this->zoneOf($field);
             foreach ($field->values as $text) {
                 $times[] = self::between(self::local($text), $zone, $own);
             }
-        }
-        if (\count($times) > self::MOST) {
-            throw new \InvalidArgumentException(\sprintf('its %s lists more than %d times', $name, self::MOST));
         }
 
         return $times;
@@ -154,7 +168,7 @@ final readonly class EventTimes
         try {
             return TimeZoneUtil::getTimeZone($field->zone, $this->calendar, true)->getName();
         } catch (\InvalidArgumentException) {
-            throw new \InvalidArgumentException(\sprintf('its time zone (TZID) “%s” is not known; the closest that is known is %s', $field->zone, Zone::closestTo($field->zone)));
+            throw new \InvalidArgumentException(\sprintf('its time zone (TZID) “%s” is not known; the closest that is known is %s', Input::quote($field->zone), Zone::closestTo($field->zone)));
         }
     }
 
@@ -163,7 +177,7 @@ final readonly class EventTimes
         $known = 1 === preg_match('/^(\d{4})(\d{2})(\d{2})(?:T([01]\d|2[0-3])([0-5]\d)([0-5]\d|60)Z?)?$/D', $text, $part);
         $day = $known ? CivilDate::parse(\sprintf('%s-%s-%s', $part[1], $part[2], $part[3])) : null;
         if (null === $day || (int) $part[1] < 1900 || (int) $part[1] > 2400) {
-            throw new \InvalidArgumentException(\sprintf('“%s” is not a date or time that exists, or that lies between 1900 and 2400', $text));
+            throw new \InvalidArgumentException(\sprintf('“%s” is not a date or time that exists, or that lies between 1900 and 2400', Input::quote($text)));
         }
 
         return $day * CivilDate::SECONDS_PER_DAY + (int) ($part[4] ?? 0) * 3600 + (int) ($part[5] ?? 0) * 60 + min(59, (int) ($part[6] ?? 0));

@@ -14,16 +14,13 @@ use Meandros\Core\Time\CivilDate;
  */
 final readonly class Recurrence
 {
-    /** A rule that has named nothing over so many periods is taken never to name anything more. */
-    private const MOST_PERIODS = 200_000;
-
-    private function __construct(private RecurrenceRule $rule, private int $start, private DayFilter $days)
+    private function __construct(private RecurrenceRule $rule, private int $start, private DayFilter $days, private Effort $effort)
     {
     }
 
-    public static function of(RecurrenceRule $rule, int $start): self
+    public static function of(RecurrenceRule $rule, int $start, Effort $effort): self
     {
-        return new self($rule, $start, new DayFilter($rule, intdiv($start - self::timeOf($start), CivilDate::SECONDS_PER_DAY)));
+        return new self($rule, $start, new DayFilter($rule, intdiv($start - self::timeOf($start), CivilDate::SECONDS_PER_DAY)), $effort);
     }
 
     /**
@@ -32,6 +29,8 @@ final readonly class Recurrence
      * @param int      $most  occurrences after which to stop
      *
      * @return list<int> local times in order, the start always among them
+     *
+     * @throws \InvalidArgumentException when it would take too long
      */
     public function occurrences(?int $last, int $until, int $most): array
     {
@@ -53,12 +52,8 @@ final readonly class Recurrence
     private function candidates(int $until): iterable
     {
         $step = $this->rule->frequency->seconds();
-        $idle = 0;
         foreach (null === $step ? $this->longPeriods($until) : $this->shortPeriods($step, $until) as $set) {
-            $idle = [] === $set ? $idle + 1 : 0;
-            if ($idle > self::MOST_PERIODS) {
-                return;
-            }
+            $this->effort->spend(1 + \count($set));
             foreach ($this->positions($set) as $local) {
                 if ($local >= $until) {
                     return;
@@ -78,9 +73,14 @@ final readonly class Recurrence
                 return;
             }
             $set = [];
-            for ($day = $first; $day <= $last; ++$day) {
-                foreach ($this->days->allows($day) ? $times : [] as $time) {
-                    $set[] = $day * CivilDate::SECONDS_PER_DAY + $time;
+            foreach ($this->days->stretches($first, $last) as [$from, $to]) {
+                $this->effort->spend(($to - $from + 1) * $this->days->cost);
+                for ($day = $from; $day <= $to; ++$day) {
+                    $allowed = $this->days->allows($day) ? $times : [];
+                    $this->effort->spend(\count($allowed));
+                    foreach ($allowed as $time) {
+                        $set[] = $day * CivilDate::SECONDS_PER_DAY + $time;
+                    }
                 }
             }
             yield $set;

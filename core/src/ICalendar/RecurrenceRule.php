@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\ICalendar;
 
+use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Time\Weekday;
 
 /** The parts of an RRULE (RFC 5545 3.3.10), read and checked. */
@@ -13,6 +14,9 @@ final readonly class RecurrenceRule
         'BYSECOND' => [0, 60], 'BYMINUTE' => [0, 59], 'BYHOUR' => [0, 23], 'BYMONTHDAY' => [-31, 31], 'BYYEARDAY' => [-366, 366],
         'BYWEEKNO' => [-53, 53], 'BYMONTH' => [1, 12], 'BYSETPOS' => [-366, 366],
     ];
+
+    /** Every day of a year, by number. */
+    private const LONGEST = 2000;
 
     /**
      * @param string|null                         $until as written: a date, a local time or a UTC time
@@ -33,6 +37,9 @@ final readonly class RecurrenceRule
     /** @throws \InvalidArgumentException that names the part */
     public static function parse(string $text): self
     {
+        if (\strlen($text) > self::LONGEST) {
+            throw new \InvalidArgumentException(\sprintf('its RRULE is longer than %d characters', self::LONGEST));
+        }
         $parts = [];
         foreach (explode(';', strtoupper(trim($text))) as $part) {
             [$name, $value] = explode('=', $part, 2) + [1 => ''];
@@ -40,7 +47,7 @@ final readonly class RecurrenceRule
                 $parts[$name] = $value;
             }
         }
-        $frequency = Frequency::tryFrom($parts['FREQ'] ?? '') ?? throw new \InvalidArgumentException(\sprintf('its RRULE has no frequency that is known (%s)', $text));
+        $frequency = Frequency::tryFrom($parts['FREQ'] ?? '') ?? throw new \InvalidArgumentException(\sprintf('its RRULE has no frequency that is known (%s)', Input::quote($text)));
         if (isset($parts['COUNT'], $parts['UNTIL'])) {
             throw new \InvalidArgumentException('its RRULE has both COUNT and UNTIL');
         }
@@ -68,7 +75,7 @@ final readonly class RecurrenceRule
     private static function positive(string $name, string $value): int
     {
         if (1 !== preg_match('/^[1-9]\d{0,5}$/D', $value)) {
-            throw new \InvalidArgumentException(\sprintf('its RRULE has %s=%s, which is not a whole number above 0', $name, $value));
+            throw new \InvalidArgumentException(\sprintf('its RRULE has %s=%s, which is not a whole number above 0', $name, Input::quote($value)));
         }
 
         return (int) $value;
@@ -80,7 +87,7 @@ final readonly class RecurrenceRule
         $numbers = [];
         foreach (explode(',', $value) as $one) {
             if (1 !== preg_match('/^[+-]?\d{1,3}$/D', $one) || (int) $one < $least || (int) $one > $most || (0 === (int) $one && $least < 0)) {
-                throw new \InvalidArgumentException(\sprintf('its RRULE has %s=%s, which does not exist', $name, $one));
+                throw new \InvalidArgumentException(\sprintf('its RRULE has %s=%s, which does not exist', $name, Input::quote($one)));
             }
             $numbers[] = (int) $one;
         }
@@ -93,7 +100,7 @@ final readonly class RecurrenceRule
     {
         $weekday = 1 === preg_match('/^([+-]?\d{1,2})?(MO|TU|WE|TH|FR|SA|SU)$/D', $text, $part) ? Weekday::tryFrom(strtolower($part[2])) : null;
         if (null === $weekday) {
-            throw new \InvalidArgumentException(\sprintf('its RRULE has BYDAY=%s, which is no weekday', $text));
+            throw new \InvalidArgumentException(\sprintf('its RRULE has BYDAY=%s, which is no weekday', Input::quote($text)));
         }
 
         return ['nth' => (int) $part[1], 'weekday' => $weekday->index()];

@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\PhoneType;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Plan;
 use Sabre\VObject\Component;
 use Sabre\VObject\Component\VCard;
@@ -25,7 +26,9 @@ final class PeopleCards
     private const SITE = 'X-MEANDROS-SITE';
     private const PHONE = 'X-MEANDROS-PHONE';
     private const MAILBOX = 'X-MEANDROS-MAILBOX';
-    private const MOST_BYTES = 8_000_000;
+    private const MOST_BYTES = 4_000_000;
+    /** Cards with a picture are some hundred lines long; it is passed over, and it takes time. */
+    private const MOST_LINES = 50_000;
 
     /**
      * @return list<PersonRow>
@@ -37,12 +40,7 @@ final class PeopleCards
         if (\strlen($text) > self::MOST_BYTES || !mb_check_encoding($text, 'UTF-8')) {
             throw InvalidData::at('/text', 'The file is too large, or is not UTF-8 text.', 'Export fewer people, as vCard 4.0.');
         }
-        $lines = [];
-        foreach (preg_split('/\R/', $text) ?: [] as $i => $line) {
-            if (0 === strcasecmp(trim($line), 'BEGIN:VCARD')) {
-                $lines[] = $i + 1;
-            }
-        }
+        $lines = self::lines($text);
         if ([] === $lines) {
             throw InvalidData::at('/text', 'There is no vCard in the file.', 'Choose a file whose name ends in .vcf.');
         }
@@ -61,6 +59,26 @@ final class PeopleCards
         }
 
         return $rows;
+    }
+
+    /**
+     * @return list<int> the line at which each card starts
+     *
+     * @throws InvalidData
+     */
+    private static function lines(string $text): array
+    {
+        if (substr_count($text, "\n") > self::MOST_LINES || preg_match_all('/^BEGIN:VCARD/mi', $text) > Limits::PEOPLE) {
+            throw InvalidData::at('/text', \sprintf('The file has more than %d people, or more than %d lines.', Limits::PEOPLE, self::MOST_LINES), 'Export fewer people at once.');
+        }
+        $lines = [];
+        foreach (preg_split('/\R/', $text) ?: [] as $i => $line) {
+            if (0 === strcasecmp(trim($line), 'BEGIN:VCARD')) {
+                $lines[] = $i + 1;
+            }
+        }
+
+        return $lines;
     }
 
     private static function row(int $line, Component $card): PersonRow

@@ -11,6 +11,9 @@ use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\PhoneType;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Plan;
 
 /**
@@ -79,7 +82,7 @@ final class PeopleImport
             $problems['name'] = 'There is no name.';
         }
         if ('' !== $row->extension && 1 !== preg_match('/^[0-9]{2,6}$/D', $row->extension)) {
-            $problems['extension'] = \sprintf('"%s" is not an extension of 2 to 6 digits.', $row->extension);
+            $problems['extension'] = \sprintf('"%s" is not an extension of 2 to 6 digits.', Input::quote($row->extension));
         } elseif (isset($this->taken[$row->extension])) {
             $problems['extension'] = \sprintf('Extension %s stands at line %d already.', $row->extension, $this->taken[$row->extension]);
         }
@@ -87,28 +90,26 @@ final class PeopleImport
             $problems['name'] = \sprintf('%s stands at line %d already.', $same->name(), $this->claimed[$same->id()]);
         }
         if (null === $site) {
-            $problems['site'] = \sprintf('There is no site "%s".', $row->site);
+            $problems['site'] = \sprintf('There is no site "%s".', Input::quote($row->site));
         }
         if ('' !== $row->mailbox && null === $mailbox) {
-            $problems['mailbox'] = \sprintf('There is no mailbox "%s".', $row->mailbox);
+            $problems['mailbox'] = \sprintf('There is no mailbox "%s".', Input::quote($row->mailbox));
         }
         $phones = $same->phones ?? [];
-        try {
-            $phones = self::phones($row, $phones, $site->country ?? 'ZZ');
-        } catch (InvalidData $invalid) {
-            $problems['outside'] = $invalid->problems[0]->message;
+        if (\count($row->desk) + \count($row->soft) + \count($row->outside) > Limits::PHONES) {
+            $problems['phones'] = \sprintf('Nobody has more than %d phones.', Limits::PHONES);
+        } else {
+            try {
+                $phones = self::phones($row, $phones, $site->country ?? 'ZZ');
+            } catch (InvalidData $invalid) {
+                $problems['outside'] = $invalid->problems[0]->message;
+            }
         }
         if ([] === $phones && [] === $problems) {
             $problems['phones'] = 'There is no number and no phone.';
         }
         if ([] !== $problems || null === $site) {
             return new PersonOutcome($row, null, false, $problems);
-        }
-        if (null !== $same) {
-            $this->claimed[$same->id()] = $row->line;
-        }
-        if ('' !== $row->extension) {
-            $this->taken[$row->extension] = $row->line;
         }
         $person = new Person(
             $same?->id() ?? ($this->newId)(),
@@ -120,8 +121,36 @@ final class PeopleImport
             $same->rules ?? [],
             $same->refusesForAll ?? false,
         );
+        $problems = self::problems($person);
+        if ([] !== $problems) {
+            return new PersonOutcome($row, null, false, $problems);
+        }
+        if (null !== $same) {
+            $this->claimed[$same->id()] = $row->line;
+        }
+        if ('' !== $row->extension) {
+            $this->taken[$row->extension] = $row->line;
+        }
 
         return new PersonOutcome($row, $person, null !== $same, [], null !== $same && $same->toJson() === $person->toJson());
+    }
+
+    /** @return array<string, string> what the plan would not take of a person, by column */
+    private static function problems(Person $person): array
+    {
+        try {
+            PlanCodec::element($person->toJson());
+        } catch (InvalidData $invalid) {
+            $problems = [];
+            foreach ($invalid->problems as $problem) {
+                $column = explode('/', $problem->pointer)[1] ?? '';
+                $problems[$column] ??= $problem->message.' '.$problem->remedy;
+            }
+
+            return $problems;
+        }
+
+        return [];
     }
 
     private static function without(?Person $person): ?Person

@@ -10,6 +10,8 @@ use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\PhoneType;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Plan;
 
 /** People as comma-separated values (RFC 4180): one header line, one line each; cells may hold quotes and line breaks. */
@@ -28,10 +30,10 @@ final class PeopleTable
         if (\strlen($text) > self::MOST_BYTES) {
             throw self::refused(\sprintf('The file is larger than %d kB.', self::MOST_BYTES / 1000), 'Split it.');
         }
-        foreach (preg_split('/\r\n|\n|\r/', $text) ?: [] as $i => $line) {
-            if (!mb_check_encoding($line, 'UTF-8')) {
-                throw self::refused(\sprintf('Line %d is not UTF-8: the file mixes encodings, or has another.', $i + 1), 'Save it as "CSV UTF-8".');
-            }
+        if (!mb_check_encoding($text, 'UTF-8')) {
+            $lines = preg_split('/\r\n|\n|\r/', $text) ?: [];
+            $wrong = array_key_first(array_filter($lines, static fn (string $line): bool => !mb_check_encoding($line, 'UTF-8')));
+            throw self::refused(\sprintf('Line %d is not UTF-8: the file mixes encodings, or has another.', 1 + (int) $wrong), 'Save it as "CSV UTF-8".');
         }
         $text = preg_replace('/^\x{FEFF}/u', '', $text) ?? $text;
         if (1 === substr_count($text, '"') % 2) {
@@ -56,6 +58,9 @@ final class PeopleTable
             $cells = array_map(static fn (?string $cell): string => trim((string) $cell), $cells);
             $columns ??= self::header($cells);
             if (1 < $line && [''] !== $cells) {
+                if (\count($rows) >= Limits::PEOPLE) {
+                    throw self::refused(\sprintf('The file has more than %d people.', Limits::PEOPLE), 'Split it, and bring in one after the other.');
+                }
                 if (\count($cells) !== \count($columns)) {
                     throw self::refused(\sprintf('Line %d has %d cells, and the header has %d.', $line, \count($cells), \count($columns)), 'Put cells that hold a comma in quotation marks.');
                 }
@@ -83,7 +88,7 @@ final class PeopleTable
         $columns = array_map(strtolower(...), $cells);
         $unknown = array_diff($columns, self::COLUMNS);
         if (!\in_array('name', $columns, true) || [] !== $unknown || \count($columns) !== \count(array_unique($columns))) {
-            throw self::refused([] === $unknown ? 'The first line does not name the columns, each once, with "name" among them.' : \sprintf('The column "%s" is not known.', implode('", "', $unknown)), 'The first line names the columns: '.implode(',', self::COLUMNS).'. All but the name may be left out.');
+            throw self::refused([] === $unknown ? 'The first line does not name the columns, each once, with "name" among them.' : \sprintf('The column "%s" is not known.', Input::quote(implode('", "', $unknown))), 'The first line names the columns: '.implode(',', self::COLUMNS).'. All but the name may be left out.');
         }
 
         return $columns;

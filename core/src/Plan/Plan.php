@@ -14,6 +14,8 @@ use Meandros\Core\Plan\Json\PlanCodec;
  */
 final class Plan
 {
+    /** Worked out when it is first wanted. */
+    private ?Mentions $ofChanged = null;
     /** @var array<string, InvalidData> stored elements that turned out not to be readable, by id */
     private array $unreadable = [];
 
@@ -122,14 +124,9 @@ final class Plan
     {
         $this->index ??= Mentions::in($this->elements());
         $wanted = array_filter($this->index->of($text), fn (string $id): bool => isset($this->elements[$id]) && !isset($this->changed[$id]));
-        foreach (array_keys($this->changed) as $id) {
-            $element = $this->find($id);
-            if (null !== $element && \in_array($text, Mentions::by($element), true)) {
-                $wanted[] = $id;
-            }
-        }
+        $this->ofChanged ??= Mentions::in($this->read(array_keys($this->changed)));
 
-        return $this->read(array_values($wanted));
+        return $this->read([...array_values($wanted), ...$this->ofChanged->of($text)]);
     }
 
     /** The element that is reached by what is dialled. */
@@ -146,12 +143,20 @@ final class Plan
 
     public function with(Element $element): self
     {
-        return new self($this->name, [$element->id() => $element] + $this->elements, $this->index, [$element->id() => true] + $this->changed);
+        return $this->withAll([$element->id() => $element]);
     }
 
     public function without(string $id): self
     {
-        return new self($this->name, array_diff_key($this->elements, [$id => true]), $this->index, $this->changed);
+        return $this->withAll([$id => null]);
+    }
+
+    /** @param array<string, Element|null> $elements by id; null for those that go */
+    public function withAll(array $elements): self
+    {
+        $put = array_filter($elements);
+
+        return new self($this->name, $put + array_diff_key($this->elements, $elements), $this->index, array_fill_keys(array_keys($put), true) + $this->changed);
     }
 
     /** @return list<Place> every place that mentions the element */

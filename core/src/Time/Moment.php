@@ -19,7 +19,7 @@ final class Moment
     public static function parse(string $text, string $zone): int
     {
         if (1 !== preg_match('/^(\d{4}-\d{2}-\d{2})(?:[T ](\d{1,2}:\d{2}(?::\d{2})?))?(Z|[+-](?:[01]\d|2[0-3]):[0-5]\d)?$/D', $text, $part)) {
-            throw new \InvalidArgumentException(\sprintf('"%s" is not a moment. Write it like 2026-11-23T10:30 or 2026-11-23T10:30:00+00:00.', $text));
+            throw new \InvalidArgumentException(\sprintf('"%s" is not a moment. Write it like 2026-11-23T10:30 or 2026-11-23T10:30:00+00:00.', mb_strimwidth($text, 0, 80, '…')));
         }
         $day = CivilDate::parse($part[1]);
         if (null === $day) {

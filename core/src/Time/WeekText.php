@@ -59,7 +59,7 @@ final readonly class WeekText
             $rest = $part[3];
         }
         if ([] === $found) {
-            throw new \InvalidArgumentException(\sprintf('“%s” does not begin with a day. Write mo, tu, we, th, fr, sa, su, a range such as mo-fr, weekdays, weekend or daily.', $line));
+            throw new \InvalidArgumentException(\sprintf('“%s” does not begin with a day. Write mo, tu, we, th, fr, sa, su, a range such as mo-fr, weekdays, weekend or daily.', mb_strimwidth($line, 0, 80, '…')));
         }
         ksort($found);
 
@@ -134,6 +134,6 @@ final readonly class WeekText
             }
         }
 
-        throw new \InvalidArgumentException(\sprintf('“%s” is not understood. End with one of the states: %s.', $words, implode(', ', $this->states)));
+        throw new \InvalidArgumentException(\sprintf('“%s” is not understood. End with one of the states: %s.', mb_strimwidth($words, 0, 80, '…'), implode(', ', $this->states)));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\ICalendar;
 
+use Meandros\Core\ICalendar\Effort;
 use Meandros\Core\ICalendar\Recurrence;
 use Meandros\Core\ICalendar\RecurrenceRule;
 use Meandros\Core\Tests\PythonReference;
@@ -26,7 +27,7 @@ final class RecurrenceReferenceTest extends TestCase
         $named = 0;
         foreach ($cases as $i => [$start, $rule, $until]) {
             $first = (int) strtotime($start.'Z');
-            $ours = \array_slice(Recurrence::of(RecurrenceRule::parse($rule), $first)->occurrences(null, (int) strtotime($until.'Z'), 31), 1, 30);
+            $ours = \array_slice(Recurrence::of(RecurrenceRule::parse($rule), $first, new Effort())->occurrences(null, (int) strtotime($until.'Z'), 31), 1, 30);
             self::assertSame($theirs[$i], array_map(static fn (int $local): string => gmdate('Y-m-d\TH:i:s', $local), $ours), "$start $rule");
             $named += \count($ours);
         }

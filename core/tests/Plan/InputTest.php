@@ -31,8 +31,8 @@ final class InputTest extends TestCase
     {
         $text = static fn (Input $in): string => $in->text(10);
         $whole = static fn (Input $in): int => $in->whole(1, 10, 'seconds');
-        $items = static fn (Input $in): array => array_map(static fn (Input $item): string => $item->text(), $in->items());
-        $entries = static fn (Input $in): array => array_map(static fn (Input $item): string => $item->text(), $in->entries());
+        $items = static fn (Input $in): array => array_map(static fn (Input $item): string => $item->text(), $in->items(5));
+        $entries = static fn (Input $in): array => array_map(static fn (Input $item): string => $item->text(), $in->entries(5));
         yield 'no text' => ['  ', $text, '/field', 'missing'];
         yield 'a number for text' => [5, $text, '/field', 'must be text'];
         yield 'text too long' => ['12345678901', $text, '/field', 'longer than 10 characters'];
@@ -71,7 +71,7 @@ final class InputTest extends TestCase
     public function testWhatMayBeLeftOutHasItsDefault(): void
     {
         $read = Input::read([], static fn (Input $in): array => [
-            $in->field('a')->optionalText(), $in->field('b')->whole(1, 9, 'tries', 3), $in->field('c')->flag(true), $in->field('d')->reference(), $in->field('e')->items(), $in->field('f')->entries(),
+            $in->field('a')->optionalText(), $in->field('b')->whole(1, 9, 'tries', 3), $in->field('c')->flag(true), $in->field('d')->reference(), $in->field('e')->items(5), $in->field('f')->entries(5),
             $in->field('g')->oneOf(PhoneType::class, PhoneType::Soft), $in->field('h')->isGiven(),
         ]);
         self::assertSame(['', 3, true, null, [], [], PhoneType::Soft, false], $read);

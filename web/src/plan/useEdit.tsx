@@ -136,6 +136,8 @@ export function useEdit() {
 
     const step = useCallback(
         async (direction: 'undo' | 'redo') => {
+            // What is still being saved is the edit that is meant.
+            await Promise.allSettled(waiting.values());
             const edit = draftOf(queries)?.[direction]?.edit;
             if (edit === undefined) return;
             try {

@@ -27,8 +27,9 @@ final readonly class Integrity
     public function problems(): array
     {
         $problems = [];
+        $endless = EndlessJourney::inPlan($this->plan);
         foreach ($this->plan->elements() as $id => $element) {
-            $found = [...$this->brokenReferences($element), ...$this->ownPhones($element), ...EndlessJourney::problems($this->plan, $element)];
+            $found = [...$this->brokenReferences($element), ...$this->ownPhones($element), ...$endless[$id] ?? []];
             if ([] !== $found) {
                 $problems[$id] = $found;
             }

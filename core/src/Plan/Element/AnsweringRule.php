@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Time\Moment;
@@ -35,7 +36,7 @@ final readonly class AnsweringRule
     {
         $in->onlyFields(['id', 'name', 'on', 'until', 'when', 'stages', 'againMinutes', 'next', 'greetings']);
         $stages = [];
-        foreach ($in->field('stages')->items() as $item) {
+        foreach ($in->field('stages')->items(Limits::STAGES) as $item) {
             $stage = RuleStage::fromJson($item, $phones);
             if (null !== $stage) {
                 $stages[] = $stage;

@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\WithoutParts;
 
@@ -33,12 +34,12 @@ final readonly class Mailbox implements Element
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'kind', 'name', 'owners', 'notify', 'greeting', 'longestSeconds']);
-        $owners = array_map(static fn (Input $item): string => $item->text(80), $in->field('owners')->items());
+        $owners = array_map(static fn (Input $item): string => $item->text(80), $in->field('owners')->items(Limits::OWNERS));
         $notify = [];
-        foreach ($in->field('notify')->items() as $item) {
+        foreach ($in->field('notify')->items(Limits::NOTIFY) as $item) {
             $address = $item->text();
             if ('' !== $address && false === filter_var($address, \FILTER_VALIDATE_EMAIL, \FILTER_FLAG_EMAIL_UNICODE)) {
-                $item->complain(\sprintf('"%s" is not an e-mail address.', $address), 'Write it like name@example.com.');
+                $item->complain(\sprintf('"%s" is not an e-mail address.', Input::quote($address)), 'Write it like name@example.com.');
             }
             $notify[] = $address;
         }

@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\WithoutParts;
 
@@ -38,7 +39,7 @@ final readonly class OutsideLine implements Element
             $in->field('prefix')->complain('These are not digits.', 'Use digits, * and # only, or leave it empty.');
         }
         $destinations = [];
-        foreach ($in->field('destinations')->items() as $item) {
+        foreach ($in->field('destinations')->items(Limits::DESTINATIONS) as $item) {
             /** @var Destination $destination */
             $destination = $item->oneOf(Destination::class, Destination::National);
             $destinations[] = $destination;

@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Parts;
 use Meandros\Core\Plan\Reference;
 
@@ -40,7 +41,7 @@ final readonly class Person implements Element
             $in->field('extension')->complain('This is not an extension.', 'Use 2 to 6 digits, or leave it empty.');
         }
         $phones = [];
-        foreach ($in->field('phones')->items() as $item) {
+        foreach ($in->field('phones')->items(Limits::PHONES) as $item) {
             $phone = Phone::fromJson($item);
             if (isset($phones[$phone->id])) {
                 $item->field('id')->complain('Two phones have this id.', 'Give each phone an id of its own.');
@@ -52,7 +53,7 @@ final readonly class Person implements Element
         }
 
         $rules = [];
-        foreach ($in->field('rules')->items() as $item) {
+        foreach ($in->field('rules')->items(Limits::RULES) as $item) {
             $rule = AnsweringRule::fromJson($item, array_map(static fn (Phone $phone): string => $phone->id, array_values($phones)));
             if (isset($rules[$rule->id])) {
                 $item->field('id')->complain('Two rules have this id.', 'Give each rule an id of its own.');

@@ -64,7 +64,7 @@ final readonly class Phone
         }
         $digits = $outside ? $in->field('digits')->optionalExactText(40) : '';
         if (1 !== preg_match('/^[0-9*#,]*$/D', $digits)) {
-            $in->field('digits')->complain(\sprintf('"%s" cannot be sent.', $digits), 'Use digits, * and #, and a comma for a second\'s pause.');
+            $in->field('digits')->complain(\sprintf('"%s" cannot be sent.', Input::quote($digits)), 'Use digits, * and #, and a comma for a second\'s pause.');
         }
 
         return new self(

@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Language;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\WithoutParts;
 
 /** Words that callers hear: a script per language. */
@@ -31,7 +32,8 @@ final readonly class Prompt implements Element
     {
         $in->onlyFields(['id', 'kind', 'name', 'scripts']);
         $scripts = [];
-        foreach ($in->field('scripts')->entries() as $language => $script) {
+        foreach ($in->field('scripts')->entries(Limits::LANGUAGES) as $language => $script) {
+            $language = (string) $language;
             Language::check($language, $script);
             $scripts[$language] = $script->optionalText(4000);
         }

@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\BandReader;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Reference;
 
 /** When an answering rule holds: every condition must be met. */
@@ -36,13 +37,13 @@ final readonly class RuleCondition
         }
         $in->onlyFields(['hours', 'states', 'windows', 'statuses', 'via', 'callers']);
         $statuses = $callers = $states = [];
-        foreach ($in->field('states')->items() as $item) {
+        foreach ($in->field('states')->items(Limits::STATES) as $item) {
             $states[] = $state = $item->exactText(64);
             if (\count(array_keys($states, $state, true)) > 1) {
                 $item->complain('This state is named twice.', 'Name each state once.');
             }
         }
-        foreach ($in->field('statuses')->items() as $item) {
+        foreach ($in->field('statuses')->items(Limits::STATUSES) as $item) {
             /** @var Status $status */
             $status = $item->oneOf(Status::class, Status::Available);
             if (\in_array($status, $statuses, true)) {
@@ -50,7 +51,7 @@ final readonly class RuleCondition
             }
             $statuses[] = $status;
         }
-        foreach ($in->field('callers')->items() as $item) {
+        foreach ($in->field('callers')->items(Limits::CALLERS) as $item) {
             $caller = $item->exactText(20);
             if (1 !== preg_match('/^(\+[0-9]{1,15}|withheld|internal)$/D', $caller)) {
                 $item->complain(\sprintf('"%s" is not a caller.', $caller), 'Write the beginning of a number with its country code, such as +4420, or withheld, or internal.');

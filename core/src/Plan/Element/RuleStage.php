@@ -6,6 +6,7 @@ namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Reference;
 
 /** Phones of a person, and teams, that ring together from some seconds after the rule begins, for so many seconds. */
@@ -30,10 +31,10 @@ final readonly class RuleStage
     {
         $in->onlyFields(['phones', 'teams', 'after', 'seconds']);
         $phones = $teams = [];
-        foreach ($in->field('teams')->items() as $item) {
+        foreach ($in->field('teams')->items(Limits::TEAMS) as $item) {
             $teams[] = $item->text(80);
         }
-        foreach ($in->field('phones')->items() as $item) {
+        foreach ($in->field('phones')->items(Limits::PHONES) as $item) {
             $phone = $item->exactText(64);
             if (!\in_array($phone, $known, true)) {
                 $item->complain(\sprintf('There is no phone "%s".', $phone), [] === $known ? 'Add a phone first.' : 'Choose one of: '.implode(', ', $known).'.');

@@ -40,7 +40,7 @@ final readonly class Site implements Element
         $zone = ZoneReader::read($in->field('zone'));
         $country = $in->field('country')->exactText(200);
         if ('' !== $country && !PhoneNumber::knowsCountry($country)) {
-            $in->field('country')->complain(\sprintf('"%s" is not a country.', $country), 'Use a two-letter code such as GB or FR.');
+            $in->field('country')->complain(\sprintf('"%s" is not a country.', Input::quote($country)), 'Use a two-letter code such as GB or FR.');
         }
 
         return new self($in->field('id')->id(), $in->field('name')->text(), $zone, $country, Language::read($in->field('language')), $in->field('address')->optionalText(400), $in->field('cadence')->optionalWhole(1000, 20000, 'milliseconds'));

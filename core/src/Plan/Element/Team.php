@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\WithoutParts;
 
 /** People and phones rung together in a pattern. */
@@ -63,7 +64,7 @@ final readonly class Team implements Element
     private static function members(Input $in): array
     {
         $members = [];
-        foreach ($in->items() as $item) {
+        foreach ($in->items(Limits::MEMBERS) as $item) {
             $member = TeamMember::fromJson($item);
             if (isset($members[$member->who->text()])) {
                 $item->complain('This member is in the team twice.', 'Remove one of the two.');
@@ -81,7 +82,7 @@ final readonly class Team implements Element
         foreach ($members as $i => $member) {
             for ($tier = 1; $tier < $member->tier; ++$tier) {
                 if (!\in_array($tier, $tiers, true)) {
-                    $in->field('members')->items()[$i]->field('tier')->complain(\sprintf('Tier %d waits for tier %d, which has nobody.', $member->tier, $tier), \sprintf('Move somebody to tier %d, or lower this one.', $tier));
+                    $in->field('members')->items(Limits::MEMBERS)[$i]->field('tier')->complain(\sprintf('Tier %d waits for tier %d, which has nobody.', $member->tier, $tier), \sprintf('Move somebody to tier %d, or lower this one.', $tier));
 
                     return;
                 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Json;
 
 use Meandros\Core\Plan\Element\WeekBand;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Time\Band;
+use Meandros\Core\Time\TakenTime;
 use Meandros\Core\Time\TimeOfDay;
 use Meandros\Core\Time\Weekday;
 
@@ -45,8 +47,9 @@ final readonly class BandReader
      */
     private function bands(Input $in, array $fields): array
     {
-        $week = $taken = [];
-        foreach ($in->items() as $item) {
+        $week = [];
+        $taken = new TakenTime();
+        foreach ($in->items(Limits::WEEK_BANDS) as $item) {
             $item->onlyFields($fields);
             $days = self::days($item->field('days'));
             $band = self::band($item, \in_array('state', $fields, true) ? $this->state($item->field('state')) : self::WINDOW);
@@ -66,8 +69,9 @@ final readonly class BandReader
     /** @return list<Band> */
     public function day(Input $in, string $date): array
     {
-        $bands = $taken = [];
-        foreach ($in->items() as $item) {
+        $bands = [];
+        $taken = new TakenTime();
+        foreach ($in->items(Limits::DAY_BANDS) as $item) {
             $item->onlyFields(['from', 'to', 'state']);
             $band = self::band($item, $this->state($item->field('state')));
             if (null !== $band) {
@@ -84,7 +88,7 @@ final readonly class BandReader
     {
         $state = $in->exactText(64);
         if ('' !== $state && !\in_array($state, $this->stateKeys, true)) {
-            $in->complain(\sprintf('"%s" is not a state of these hours.', $state), 'Choose one of: '.implode(', ', $this->stateKeys).'.');
+            $in->complain(\sprintf('"%s" is not a state of these hours.', Input::quote($state)), 'Choose one of: '.implode(', ', $this->stateKeys).'.');
         }
 
         return $state;
@@ -108,7 +112,7 @@ final readonly class BandReader
     public static function days(Input $in): array
     {
         $days = [];
-        foreach ($in->items() as $item) {
+        foreach ($in->items(Limits::DAYS) as $item) {
             /** @var Weekday $day */
             $day = $item->oneOf(Weekday::class, Weekday::Monday);
             if (isset($days[$day->index()])) {
@@ -143,22 +147,17 @@ final readonly class BandReader
         return new Band($from, $to, $state);
     }
 
-    /**
-     * Takes a stretch for a band; the week is a circle, so a stretch past Sunday's midnight meets Monday.
-     *
-     * @param list<array{int, int, string}> $taken
-     */
-    private static function claim(Input $in, array &$taken, int $start, int $end, string $day): void
+    /** Takes a stretch for a band; the week is a circle, so what runs past Sunday's midnight is of Monday. */
+    private static function claim(Input $in, TakenTime $taken, int $start, int $end, string $day): void
     {
-        foreach ($taken as [$from, $to, $pointer]) {
-            foreach ([0, self::WEEK_SECONDS, -self::WEEK_SECONDS] as $shift) {
-                if ($start + $shift < $to && $from < $end + $shift) {
-                    $in->complain(\sprintf('This band overlaps the one at %s on %s.', $pointer, $day), 'Move an edge, or remove one of the two.');
+        $pieces = $end <= self::WEEK_SECONDS ? [[$start, $end]] : [[$start, self::WEEK_SECONDS], [0, $end - self::WEEK_SECONDS]];
+        foreach ($pieces as [$from, $to]) {
+            $other = $taken->claim($from, $to, $in->pointer);
+            if (null !== $other) {
+                $in->complain(\sprintf('This band overlaps the one at %s on %s.', $other, $day), 'Move an edge, or remove one of the two.');
 
-                    return;
-                }
+                return;
             }
         }
-        $taken[] = [$start, $end, $in->pointer];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Json;
 
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Holiday\Church;
 use Meandros\Core\Time\Holiday\FromEaster;
@@ -30,7 +31,7 @@ final class HolidayReader
     public static function holidays(Input $in): Holidays
     {
         $entries = [];
-        foreach ($in->items() as $item) {
+        foreach ($in->items(Limits::HOLIDAYS) as $item) {
             $holiday = self::holiday($item);
             if (isset($entries[$holiday?->id])) {
                 $item->field('id')->complain('Two holidays have this id.', 'Give each holiday an id of its own.');
@@ -62,7 +63,7 @@ final class HolidayReader
     {
         $name = $in->field('on')->exactText(20);
         if ('' !== $name && !\in_array($name, self::RULES, true)) {
-            $in->field('on')->complain(\sprintf('"%s" is not a rule for holidays.', $name), 'Choose one of: '.implode(', ', self::RULES).'.');
+            $in->field('on')->complain(\sprintf('"%s" is not a rule for holidays.', Input::quote($name)), 'Choose one of: '.implode(', ', self::RULES).'.');
         }
 
         return match ($name) {
@@ -80,7 +81,7 @@ final class HolidayReader
     {
         $in->onlyFields(['on', 'dates']);
         $days = [];
-        foreach ($in->field('dates')->items() as $item) {
+        foreach ($in->field('dates')->items(Limits::DATES) as $item) {
             $day = DateReader::date($item);
             if (null !== $day) {
                 $days[$day] = $day;
@@ -200,7 +201,7 @@ final class HolidayReader
             $in->field('to')->complain(\sprintf('The last year, %d, comes before the first, %d.', $to, $from), 'Change one of the two.');
         }
 
-        return new Years($from, $to, array_map($year, $in->field('except')->items()));
+        return new Years($from, $to, array_map($year, $in->field('except')->items(Limits::YEARS)));
     }
 
     /** An id for a holiday called so: letters, digits and underscores. */

@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\OverrideEnd;
 use Meandros\Core\Plan\Element\SeasonWeek;
 use Meandros\Core\Plan\Element\State;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\SpecialDay;
 
@@ -42,7 +43,7 @@ final class HoursReader
     private static function states(Input $in): array
     {
         $states = $names = [];
-        foreach ($in->items() as $item) {
+        foreach ($in->items(Limits::STATES) as $item) {
             $state = State::fromJson($item);
             if (isset($states[$state->key])) {
                 $item->field('key')->complain('Two states have this key.', 'Give each state a key of its own.');
@@ -67,7 +68,7 @@ final class HoursReader
     private static function seasons(Input $in, BandReader $bands): array
     {
         $seasons = [];
-        foreach ($in->items() as $item) {
+        foreach ($in->items(Limits::SEASONS) as $item) {
             $item->onlyFields(['name', 'from', 'to', 'week']);
             $name = $item->field('name')->text(60);
             $span = DateReader::span($item);
@@ -94,10 +95,10 @@ final class HoursReader
     private static function calendars(Input $in, BandReader $bands): array
     {
         $uses = [];
-        foreach ($in->items() as $item) {
+        foreach ($in->items(Limits::CALENDARS) as $item) {
             $item->onlyFields(['calendar', 'state', 'exceptions']);
             $exceptions = [];
-            foreach ($item->field('exceptions')->items() as $exception) {
+            foreach ($item->field('exceptions')->items(Limits::EXCEPTIONS) as $exception) {
                 $exception->onlyFields(['holiday', 'state']);
                 $holiday = $exception->field('holiday')->id();
                 if (\array_key_exists($holiday, $exceptions)) {
@@ -119,7 +120,7 @@ final class HoursReader
     private static function specialDays(Input $in, BandReader $bands): array
     {
         $days = [];
-        foreach ($in->items() as $item) {
+        foreach ($in->items(Limits::SPECIAL_DAYS) as $item) {
             $item->onlyFields(['date', 'name', 'bands']);
             $day = DateReader::date($item->field('date'));
             if (null === $day) {
@@ -139,7 +140,7 @@ final class HoursReader
     private static function codes(Input $in, BandReader $bands): array
     {
         $codes = [];
-        foreach ($in->items() as $item) {
+        foreach ($in->items(Limits::CODES) as $item) {
             $item->onlyFields(['code', 'state', 'ends']);
             $code = $item->field('code')->exactText(8);
             if ('' !== $code && 1 !== preg_match(DialCode::PATTERN, $code)) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Json;
 
 use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Limits;
 
 /**
  * A value of decoded JSON with its place in the document. Reading a field of the wrong shape files a complaint and
@@ -14,8 +15,6 @@ final readonly class Input
 {
     /** The shape of ids. */
     public const ID = '/^[a-z][a-z0-9_]{1,63}$/D';
-    /** A plan of a large company has some ten thousand elements. */
-    private const MOST_ITEMS = 50000;
 
     private function __construct(private mixed $value, public string $pointer, private Complaints $complaints, private bool $given = true)
     {
@@ -33,10 +32,21 @@ final readonly class Input
     public static function read(mixed $value, \Closure $read): mixed
     {
         $complaints = new Complaints();
-        $result = $read(new self($value, '', $complaints));
+        try {
+            $result = $read(new self($value, '', $complaints));
+        } catch (TooManyProblems $enough) {
+            $complaints->throwIfAny();
+            throw $enough;
+        }
         $complaints->throwIfAny();
 
         return $result;
+    }
+
+    /** A value as it may be told back. */
+    public static function quote(string $value): string
+    {
+        return mb_strlen($value) > Limits::ECHOED ? mb_substr($value, 0, Limits::ECHOED - 1).'…' : $value;
     }
 
     public function complain(string $message, string $remedy): void
@@ -70,7 +80,7 @@ final readonly class Input
 
     public function field(string $name): self
     {
-        $pointer = $this->pointer.'/'.str_replace(['~', '/'], ['~0', '~1'], $name);
+        $pointer = $this->pointer.'/'.str_replace(['~', '/'], ['~0', '~1'], self::quote($name));
         $given = \is_array($this->value) && \array_key_exists($name, $this->value);
 
         return new self($given ? $this->value[$name] : null, $pointer, $this->complaints, $given);
@@ -84,6 +94,11 @@ final readonly class Input
 
             return;
         }
+        if (\count($this->value) > Limits::FIELDS) {
+            $this->complain('This has too many fields.', \sprintf('Keep it to %d.', Limits::FIELDS));
+
+            return;
+        }
         foreach (array_keys($this->value) as $name) {
             if (!\in_array((string) $name, $known, true)) {
                 $this->field((string) $name)->complain('This field is not known here.', 'Known fields: '.implode(', ', $known).'.');
@@ -91,8 +106,12 @@ final readonly class Input
         }
     }
 
-    /** @return list<self> */
-    public function items(): array
+    /**
+     * @param int $most of Limits
+     *
+     * @return list<self>
+     */
+    public function items(int $most): array
     {
         if (!$this->given) {
             return [];
@@ -102,8 +121,8 @@ final readonly class Input
 
             return [];
         }
-        if (\count($this->value) > self::MOST_ITEMS) {
-            $this->complain('This list is too long.', \sprintf('Keep it to %d entries.', self::MOST_ITEMS));
+        if (\count($this->value) > $most) {
+            $this->complain('This list is too long.', \sprintf('Keep it to %d entries.', $most));
 
             return [];
         }
@@ -115,14 +134,23 @@ final readonly class Input
         return $items;
     }
 
-    /** @return array<string, self> the fields of an object whose names are data */
-    public function entries(): array
+    /**
+     * @param int $most of Limits
+     *
+     * @return array<self> the fields of an object whose names are data, by name
+     */
+    public function entries(int $most): array
     {
         if (!$this->given) {
             return [];
         }
         if (!\is_array($this->value) || ([] !== $this->value && array_is_list($this->value))) {
             $this->complain('This must be an object.', 'Give its fields by name.');
+
+            return [];
+        }
+        if (\count($this->value) > $most) {
+            $this->complain('This has too many entries.', \sprintf('Keep it to %d.', $most));
 
             return [];
         }
@@ -187,6 +215,8 @@ final readonly class Input
         }
         if (mb_strlen($this->value) > $longest) {
             $this->complain(\sprintf('This is longer than %d characters.', $longest), 'Shorten it.');
+
+            return mb_substr($this->value, 0, $longest);
         }
 
         return $this->value;
@@ -201,7 +231,7 @@ final readonly class Input
     {
         $name = $this->exactText(160);
         if ('' !== $name && isset($taken[$name])) {
-            $this->complain(\sprintf('"%s" stands here twice.', mb_substr($name, 0, 80)), 'Keep one of the two.');
+            $this->complain(\sprintf('"%s" stands here twice.', self::quote($name)), 'Keep one of the two.');
         }
 
         return $name;

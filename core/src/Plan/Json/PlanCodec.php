@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Check\Integrity;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Plan;
 
 /**
@@ -66,7 +67,7 @@ final class PlanCodec
                 $in->field('elements')->complain('This is missing.', 'Give the list of elements.');
             }
             $elements = [];
-            foreach ($in->field('elements')->items() as $item) {
+            foreach ($in->field('elements')->items(Limits::ELEMENTS) as $item) {
                 $element = self::readElement($item);
                 if (isset($elements[$element?->id() ?? ''])) {
                     $item->field('id')->complain('Two elements have this id.', 'Give each element an id of its own.');
@@ -117,7 +118,7 @@ final class PlanCodec
         $kind = Kind::tryFrom($text);
         if (null === $kind) {
             $kinds = array_map(static fn (Kind $case): string => $case->value, Kind::cases());
-            $in->field('kind')->complain(\sprintf('"%s" is not a kind of element.', $text), 'Choose one of: '.implode(', ', $kinds).'.');
+            $in->field('kind')->complain(\sprintf('"%s" is not a kind of element.', Input::quote($text)), 'Choose one of: '.implode(', ', $kinds).'.');
 
             return null;
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Step;
 
 use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Limits;
 
 /** The exits of a step, in the order they are shown. An exit that is not listed falls through. */
 final readonly class Exits
@@ -18,7 +19,7 @@ final readonly class Exits
     public static function fromJson(Input $in, ?array $allowed): self
     {
         $exits = [];
-        foreach ($in->items() as $item) {
+        foreach ($in->items(Limits::EXITS) as $item) {
             $item->onlyFields(['on', 'label', 'steps']);
             $on = $item->field('on')->exactText(64);
             if (null !== $allowed && !\in_array($on, $allowed, true)) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Step;
 
 use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
 
@@ -26,7 +27,7 @@ final readonly class StepList
             return new self([]);
         }
         $steps = [];
-        foreach ($in->items() as $item) {
+        foreach ($in->items(Limits::STEPS) as $item) {
             $step = StepKinds::read($item);
             if (null !== $step) {
                 $steps[] = $step;
