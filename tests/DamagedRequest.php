@@ -17,8 +17,8 @@ final readonly class DamagedRequest
     }
 
     /**
-     * @param list<array<string, mixed>> $elements of the plan
-     * @param int                        $revision of the draft
+     * @param list<array<string, mixed>> $elements  of the plan
+     * @param int                        $revision  of the draft
      * @param array<string, int>         $revisions
      */
     public static function random(array $elements, int $revision, array $revisions): self

@@ -18,5 +18,9 @@ final readonly class SecurityHeaders
         $headers->set('Content-Security-Policy', "default-src 'none'; frame-ancestors 'none'");
         $headers->set('Cache-Control', 'no-store');
         $headers->set('Referrer-Policy', 'no-referrer');
+        $headers->set('X-Frame-Options', 'DENY');
+        $headers->set('Cross-Origin-Opener-Policy', 'same-origin');
+        $headers->set('Cross-Origin-Resource-Policy', 'same-origin');
+        $headers->set('Permissions-Policy', 'camera=(), microphone=(), geolocation=(), payment=(), usb=()');
     }
 }
