@@ -121,17 +121,17 @@ start_postgres() {
   [ -n "$PG_BIN" ] || fail 'PostgreSQL is installed but its programs are not in /usr/lib/postgresql.'
   local user; user=$(pg_user)
   pg_place
-  secret_of postgres; secret_of app.database; secret_of app
+  secret_of postgres.password; secret_of app.password; secret_of app.secret
   if [ ! -f "$PG_DATA/PG_VERSION" ]; then
     say 'Creating the database cluster'
     local handed; handed=$(mktemp)
-    cp "$RUN/postgres.secret" "$handed"
+    cp "$RUN/postgres.password" "$handed"
     if is_root; then chown "$user" "$handed"; fi
     as "$user" "$PG_BIN/initdb" -D "$PG_DATA" -U meandros --auth=scram-sha-256 --data-checksums --pwfile="$handed" --encoding=UTF8 --locale=C.UTF-8 >"$RUN/initdb.log" 2>&1 \
       || { rm -f "$handed"; tail -n 20 "$RUN/initdb.log" >&2; fail 'The database cluster could not be created.'; }
     rm -f "$handed"
   fi
-  export PGPASSWORD; PGPASSWORD=$(cat "$RUN/postgres.secret")
+  export PGPASSWORD; PGPASSWORD=$(cat "$RUN/postgres.password")
   export PGHOST=127.0.0.1 PGPORT=$PG_PORT PGUSER=meandros
   if ! is_up postgres; then
     # One that was started by hand, or by an earlier version, on the same data.
@@ -150,8 +150,8 @@ start_postgres() {
   fail 'The database did not start.'
 }
 
-# secret_of NAME: a secret of this instance, made once and kept in RUN/NAME.secret.
-secret_of() { [ -s "$RUN/$1.secret" ] || (umask 077; head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$RUN/$1.secret"); }
+# secret_of FILE: a secret of this instance, made once and kept in RUN.
+secret_of() { [ -s "$RUN/$1" ] || (umask 077; head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$RUN/$1"); }
 
 # The application's own user: no superuser, and nothing of it waits or works without end.
 app_role() {
@@ -163,7 +163,7 @@ ALTER ROLE meandros_app SET idle_in_transaction_session_timeout = '15s';
 REVOKE CONNECT ON DATABASE postgres, template1 FROM PUBLIC;
 SQL
   # Set anew it would refuse whoever logs in at that moment.
-  local secret; secret=$(cat "$RUN/app.database.secret")
+  local secret; secret=$(cat "$RUN/app.password")
   case $(PGPASSWORD=$secret psql -U meandros_app -d template0 -c '' 2>&1 || true) in
     *'password authentication failed'*) psql -q -d postgres -c "ALTER ROLE meandros_app PASSWORD '$secret'" ;;
   esac
@@ -174,7 +174,7 @@ stop_postgres() { pg_place; down postgres INT; as "$(pg_user)" "$PG_BIN/pg_ctl" 
 
 # use_database NAME: creates it if need be, for the application's user alone, and points the application at it.
 use_database() {
-  export DATABASE_URL="postgresql://meandros_app:$(cat "$RUN/app.database.secret")@127.0.0.1:$PG_PORT/$1?serverVersion=15&charset=utf8"
+  export DATABASE_URL="postgresql://meandros_app:$(cat "$RUN/app.password")@127.0.0.1:$PG_PORT/$1?serverVersion=15&charset=utf8"
   [ "$(psql -d postgres -Atc "SELECT 1 FROM pg_database WHERE datname = '$1'")" = 1 ] || psql -q -d postgres -c "CREATE DATABASE $1 OWNER meandros_app"
   psql -q -d "$1" -v ON_ERROR_STOP=1 >/dev/null <<SQL || fail "The database $1 could not be handed to the application."
 ALTER DATABASE $1 OWNER TO meandros_app;

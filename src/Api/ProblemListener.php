@@ -52,7 +52,7 @@ final readonly class ProblemListener
         };
         $detail = match (true) {
             500 === $status => 'This is a fault of the server, and is in its log. Nothing was changed.',
-            503 === $status && !$error instanceof HttpExceptionInterface => 'The database cannot be reached, or is too busy. Nothing was changed; ask again in a moment.',
+            503 === $status && !$error instanceof HttpExceptionInterface => 'The database cannot be reached, or is too busy. Ask again in a moment; with the same Idempotency-Key nothing is done twice.',
             $error instanceof ConstraintViolationException => 'Something that this builds on was changed at the same moment. Nothing was changed; look at it again.',
             $error instanceof InvalidData => 1 === \count($error->problems) ? $error->problems[0]->message.' '.$error->problems[0]->remedy : \sprintf('%d fields need a look.', \count($error->problems)),
             default => $error->getMessage(),
@@ -67,11 +67,11 @@ final readonly class ProblemListener
         $event->setResponse($response);
     }
 
-    /** Whether it is the database that does not do its part: gone, going, starting, or too busy (SQLSTATE classes 08, 53, 55, 57). */
+    /** Whether it is the database that does not do its part: gone, going, starting, or too busy (SQLSTATE classes 08, 53, 55, 57; HY000 is what PDO says of a connection that was cut). */
     private static function isAway(\Throwable $error): bool
     {
         return $error instanceof ConnectionException
-            || ($error instanceof DriverException && 1 === preg_match('/^(08|53|55P03|57|40P01|25P03)/', (string) $error->getSQLState()));
+            || ($error instanceof DriverException && 1 === preg_match('/^(08|53|55P03|57|40P01|25P03|HY000)/', (string) $error->getSQLState()));
     }
 
     /**

@@ -18,6 +18,8 @@ use Meandros\Core\Plan\Plan;
 final class PeopleTable
 {
     public const COLUMNS = ['name', 'extension', 'site', 'desk', 'soft', 'outside', 'mailbox'];
+    /** An apostrophe among them, so that one that stands there comes back too. */
+    private const FORMULA = "/^[=+\\-@'\t\r]/";
     private const MOST_BYTES = 4_000_000;
 
     /**
@@ -55,7 +57,7 @@ final class PeopleTable
         $columns = null;
         $rows = [];
         while (false !== $cells = fgetcsv($stream, null, ',', '"', '')) {
-            $cells = array_map(static fn (?string $cell): string => trim((string) $cell), $cells);
+            $cells = array_map(static fn (?string $cell): string => self::armed(trim((string) $cell)), $cells);
             $columns ??= self::header($cells);
             if (1 < $line && [''] !== $cells) {
                 if (\count($rows) >= Limits::PEOPLE) {
@@ -112,15 +114,27 @@ final class PeopleTable
                 static fn (Phone $phone): string => trim($phone->label.' '.$phone->number),
                 array_filter($person->phones, static fn (Phone $phone): bool => $phone->type === $type),
             ));
-            fputcsv($stream, [
+            fputcsv($stream, array_map(self::defused(...), [
                 $person->name(), $person->extension, $plan->get(Site::class, $person->site)?->name() ?? '',
                 $labels(PhoneType::Desk), $labels(PhoneType::Soft), $labels(PhoneType::Outside),
                 $plan->get(Mailbox::class, $person->mailbox)?->name() ?? '',
-            ], ',', '"', '', "\r\n");
+            ]), ',', '"', '', "\r\n");
         }
         rewind($stream);
 
         return (string) stream_get_contents($stream);
+    }
+
+    /** A cell that a spreadsheet would take for a formula is written after an apostrophe (OWASP, CSV Injection). */
+    private static function defused(string $cell): string
+    {
+        return 1 === preg_match(self::FORMULA, $cell) ? "'".$cell : $cell;
+    }
+
+    /** The same taken back: a cell that came out so comes in as it was. */
+    private static function armed(string $cell): string
+    {
+        return str_starts_with($cell, "'") && 1 === preg_match(self::FORMULA, substr($cell, 1)) ? substr($cell, 1) : $cell;
     }
 
     private static function refused(string $message, string $remedy): InvalidData

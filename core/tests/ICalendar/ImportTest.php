@@ -107,6 +107,37 @@ final class ImportTest extends TestCase
         yield 'an end before the start' => [self::file(self::event('DTSTART;VALUE=DATE:20260203', 'DTEND;VALUE=DATE:20260201', 'SUMMARY:Back')), 'no length'];
     }
 
+    #[DataProvider('endless')]
+    public function testWhatWouldTakeTooLongIsRefused(string $words, string ...$lines): void
+    {
+        try {
+            self::read(self::event(...$lines));
+            self::fail('It is refused.');
+        } catch (InvalidData $invalid) {
+            self::assertStringContainsString($words, $invalid->problems[0]->message);
+        }
+    }
+
+    /** @return iterable<string, list<string>> what is said, and the event */
+    public static function endless(): iterable
+    {
+        $enough = 'names more times than can be worked out at once';
+        yield 'a second position of one' => [$enough, 'DTSTART:20260101T000000', 'DURATION:PT1S', 'RRULE:FREQ=SECONDLY;BYSETPOS=2'];
+        yield 'years of hours, one after the other' => [$enough, 'DTSTART:20260101T000000', 'DURATION:P365D', 'RRULE:FREQ=HOURLY;COUNT=3999'];
+        yield 'every second' => ['names more than 4000 times', 'DTSTART:20260101T000000', 'DURATION:PT1S', 'RRULE:FREQ=DAILY;BYHOUR=1;BYMINUTE='.implode(',', range(0, 59)).';BYSECOND='.implode(',', range(0, 59))];
+        yield 'a rule of many days' => ['longer than 2000 characters', 'DTSTART:20260101T000000', 'DURATION:PT1S', 'RRULE:FREQ=YEARLY;BYDAY='.str_repeat('MO,', 700).'MO'];
+        yield 'ages' => ['is not understood', 'DTSTART:20260101T000000', 'DURATION:P999999999D'];
+        yield 'two years' => ['lasts longer than a year', 'DTSTART:20260101T000000', 'DURATION:P800D'];
+        yield 'many dates' => ['lists more than 4000 times', 'DTSTART;VALUE=DATE:20260101', 'RDATE;VALUE=DATE:'.implode(',', array_fill(0, 4001, '20260102'))];
+    }
+
+    public function testMonthsOfAYearlyRuleAreLookedAtAlone(): void
+    {
+        // Eight hundred birthdays over ten years: each looks at the days of one month a year.
+        $events = array_map(static fn (int $i): string => self::event('UID:'.$i, \sprintf('DTSTART;VALUE=DATE:2026%02d%02d', 1 + $i % 12, 1 + $i % 28), 'RRULE:FREQ=YEARLY', 'SUMMARY:Birthday '.$i), range(1, 800));
+        self::assertCount(800, self::read(...$events)->events);
+    }
+
     public function testARuleThatNeverComesStops(): void
     {
         $file = self::read(self::event('DTSTART:20260203T090000Z', 'DURATION:PT1S', 'RRULE:FREQ=SECONDLY;BYMONTH=2;BYMONTHDAY=30', 'SUMMARY:Never'));

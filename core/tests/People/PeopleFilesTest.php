@@ -9,9 +9,12 @@ use Meandros\Core\People\PeopleImport;
 use Meandros\Core\People\PeopleTable;
 use Meandros\Core\People\PersonOutcome;
 use Meandros\Core\People\PersonRow;
+use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
+use Meandros\Core\Plan\Element\PhoneType;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -100,6 +103,59 @@ final class PeopleFilesTest extends TestCase
             [8, 'refused', 'phones: There is no number and no phone.'],
         ], $report);
         self::assertSame(['Desk phone', 'Laptop', 'Private'], array_map(static fn (Phone $phone): string => $phone->label, $outcomes[1]->person->phones ?? []), 'Phones are added, none is taken away.');
+    }
+
+    #[DataProvider('formulas')]
+    public function testASpreadsheetComputesNothingAndEveryNameComesBack(string $name): void
+    {
+        $person = new Person('per_odd', $name, '299', 'sit_ternwick', [new Phone('desk', PhoneType::Desk, 'Desk phone')]);
+        $table = PeopleTable::write(Plan::of('Odd', [$person]));
+        self::assertStringContainsString("'".$name, $table);
+        self::assertSame($name, PeopleTable::read($table)[0]->name);
+    }
+
+    /** @return iterable<array{string}> OWASP, "CSV Injection": what a cell must not begin with; and what would look like the cure */
+    public static function formulas(): iterable
+    {
+        yield ['=1+1'];
+        yield ['+441632960110'];
+        yield ['-2+3'];
+        yield ['@SUM(A1)'];
+        yield ["'=1+1"];
+        yield ["''"];
+    }
+
+    public function testWhatThePlanWouldNotTakeIsRefusedAtItsLine(): void
+    {
+        $outcomes = self::outcomes(PeopleTable::read('name,desk
+'.str_repeat('n', 201).',Desk phone
+Ann Odd,'.str_repeat('d', 201)."
+Ben Odd,\"bell\x07\"\r\nCal Odd,\"".implode(';', array_map(static fn (int $i): string => 'Desk '.$i, range(1, Limits::PHONES + 1)))."\"\r\n"));
+        self::assertSame([
+            ['name: This is longer than 200 characters. Shorten it.'],
+            ['phones: This is longer than 200 characters. Shorten it.'],
+            ['phones: This holds characters that cannot be shown. Type it again as plain text.'],
+            ['phones: Nobody has more than 30 phones.'],
+        ], array_map(static fn (PersonOutcome $one): array => $one->toJson()['problems'], $outcomes));
+    }
+
+    public function testAFileHasSoManyPeople(): void
+    {
+        self::assertCount(Limits::PEOPLE, PeopleTable::read('name
+'.str_repeat('Ann
+', Limits::PEOPLE)));
+        $this->expectExceptionMessage('The file has more than 2000 people.');
+        PeopleTable::read('name
+'.str_repeat('Ann
+', Limits::PEOPLE + 1));
+    }
+
+    public function testCardsAreCountedBeforeTheyAreRead(): void
+    {
+        $this->expectExceptionMessage('The file has more than 2000 people');
+        PeopleCards::read(str_repeat('BEGIN:VCARD
+END:VCARD
+', Limits::PEOPLE + 1));
     }
 
     /** The examples of TEL in RFC 6350 6.4.1. */
