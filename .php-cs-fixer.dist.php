@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 $finder = (new PhpCsFixer\Finder())
-    ->in([__DIR__.'/core/src', __DIR__.'/core/tests', __DIR__.'/src', __DIR__.'/tests', __DIR__.'/config', __DIR__.'/migrations', __DIR__.'/public', __DIR__.'/bench'])
+    ->in([__DIR__.'/core/src', __DIR__.'/core/tests', __DIR__.'/src', __DIR__.'/tests', __DIR__.'/config', __DIR__.'/migrations', __DIR__.'/public', __DIR__.'/bench', __DIR__.'/soak'])
     ->notPath('assets')
     ->append([__DIR__.'/core/bin/meandros', __DIR__.'/bin/console', __FILE__]);
 

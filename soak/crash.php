@@ -5,7 +5,7 @@ declare(strict_types=1);
 /**
  * Kills -9 every kind of process of a server in the middle of writes by four clients, each of which sends a write again until
  * it is acknowledged; then counts: every write is there, once.
- *   php soak/crash.php http://127.0.0.1:PORT RUN WRITES
+ *   php soak/crash.php http://127.0.0.1:PORT RUN WRITES.
  */
 use Meandros\Soak\Client;
 

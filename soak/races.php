@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /**
  * Two to four clients at once at the same thing, so many times each; says what was lost, mixed or done twice.
- *   php soak/races.php http://127.0.0.1:PORT ROUNDS
+ *   php soak/races.php http://127.0.0.1:PORT ROUNDS.
  */
 use Meandros\Soak\Client;
 
@@ -131,7 +131,7 @@ $race('two people take one extension', static function (int $i) use ($client, $s
     return [201, 422, 422] === $sorted ? null : json_encode($sorted);
 });
 
-$race('publishing ships what was looked at', static function (int $i) use ($client, $tag, $statuses): ?string {
+$race('publishing ships what was looked at', static function (int $i) use ($client, $tag): ?string {
     [$team, $revision] = $client->element('team_port');
     $change = $client->one('PUT', '/api/plans/draft/elements/team_port', ['name' => "Looked at $i"] + $team, $tag($revision))['json'];
     $answers = $client->together([

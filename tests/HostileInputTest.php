@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Tests;
 
 use Doctrine\DBAL\Connection;
+use Meandros\Core\Plan\Limits;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /**
@@ -120,6 +121,44 @@ final class HostileInputTest extends ApiTestCase
         $this->weigh('POST', '/api/editions', ['note' => 'x']);
     }
 
+    public function testTheLargestHoursThereMayBe(): void
+    {
+        $week = self::minutes(Limits::WEEK_BANDS);
+        $day = static fn (int $i): string => gmdate('m-d', 86_400 * 3 * $i);
+        $hours = [
+            'id' => 'hrs_large', 'week' => $week,
+            'seasons' => array_map(static fn (int $i): array => ['name' => 'S'.$i, 'from' => $day($i), 'to' => gmdate('m-d', 86_400 * (3 * $i + 1)), 'week' => \array_slice($week, 0, 40)], range(0, Limits::SEASONS - 1)),
+            'specialDays' => array_map(static fn (int $i): array => ['date' => gmdate('Y-m-d', 1_795_000_000 + 86_400 * $i), 'name' => 'x', 'bands' => [['from' => '09:00', 'to' => '10:00', 'state' => 'open']]], range(0, Limits::SPECIAL_DAYS - 1)),
+            'calendars' => [['calendar' => 'cal_england', 'state' => 'closed', 'exceptions' => []], ['calendar' => 'cal_france', 'state' => 'closed', 'exceptions' => []]],
+        ] + self::HOURS;
+        $this->weigh('POST', '/api/plans/draft/elements', $hours);
+        self::assertSame(201, $this->answer()->getStatusCode(), (string) $this->answer()->getContent());
+        $this->weigh('POST', '/api/plans/draft/elements', ['id' => 'jrn_large', 'kind' => 'journey', 'name' => 'Large', 'steps' => array_map(static fn (int $i): array => ['id' => 's'.$i, 'do' => 'hours', 'hours' => 'hrs_large', 'exits' => []], range(1, Limits::STEPS))]);
+        self::assertSame(201, $this->answer()->getStatusCode(), (string) $this->answer()->getContent());
+        $this->weigh('POST', '/api/plans/draft/elements', ['kind' => 'number', 'name' => 'Large', 'number' => '+441632960177', 'site' => 'sit_ternwick', 'language' => 'en', 'target' => 'jrn_large']);
+        foreach (['hours?at=2026-11-23T10:30', 'hours/hrs_large/changes?at=2026-11-23T10:30&most=60', 'hours/hrs_large/year?year=2027&with=hrs_port', 'hours/hrs_large.ics', 'findings'] as $question) {
+            $this->weigh('GET', '/api/plans/draft/'.$question, null);
+        }
+        foreach (['trial-calls', 'trial-calls/next-change', 'trial-calls/previous-change'] as $question) {
+            $this->weigh('POST', '/api/'.$question, ['to' => '+441632960177', 'at' => '2026-11-23T10:30', 'zone' => 'Europe/Paris']);
+        }
+    }
+
+    public function testTheLargestTeamThereMayBe(): void
+    {
+        $phones = array_map(static fn (int $i): array => ['id' => 'p'.$i, 'type' => 'desk', 'label' => 'Desk '.$i], range(1, Limits::PHONES));
+        $stages = array_map(static fn (int $i): array => ['phones' => array_column($phones, 'id'), 'after' => $i, 'seconds' => 20], range(1, Limits::STAGES));
+        $rules = array_map(static fn (int $i): array => ['id' => 'r'.$i, 'name' => 'R', 'on' => true, 'when' => $i < Limits::RULES ? ['statuses' => ['on leave']] : new \stdClass(), 'stages' => $stages], range(1, Limits::RULES));
+        $people = array_map(static fn (int $i): array => ['id' => 'per_'.$i, 'site' => 'sit_a', 'phones' => $phones, 'rules' => $i < 4 ? $rules : [$rules[Limits::RULES - 1]]] + self::PERSON, range(1, Limits::MEMBERS));
+        $team = ['id' => 'team_all', 'kind' => 'team', 'name' => 'All', 'pattern' => 'widening', 'widenSeconds' => 1, 'followRules' => true, 'members' => array_map(static fn (int $i): array => ['who' => 'per_'.$i], range(1, Limits::MEMBERS))];
+        $this->request('PUT', '/api/plans/draft/file', (string) json_encode(self::plan([...$people, $team, ['id' => 'num_a', 'kind' => 'number', 'name' => 'All', 'number' => self::BOOKINGS, 'site' => 'sit_a', 'language' => 'en', 'target' => 'team_all']])), $this->draftRevision());
+        self::assertContains($this->answer()->getStatusCode(), [200, 413], (string) $this->answer()->getContent());
+        $call = ['to' => '+441632960110', 'at' => '2026-11-23T10:30', 'zone' => 'Europe/London'];
+        $this->weigh('POST', '/api/ring-previews', ['call' => $call, 'step' => ['id' => 's1', 'do' => 'ring', 'target' => 'team_all', 'seconds' => 600], 'direct' => true]);
+        self::assertSame(200, $this->answer()->getStatusCode(), (string) $this->answer()->getContent());
+        $this->weigh('GET', '/api/plans/draft/findings', null);
+    }
+
     public function testWhatIsOverAndWhatIsGoneDoesNotSlowCallsDown(): void
     {
         $database = self::getContainer()->get(Connection::class);
@@ -144,7 +183,7 @@ final class HostileInputTest extends ApiTestCase
     /** @return list<array<string, mixed>> */
     private static function minutes(int $count): array
     {
-        return array_map(static fn (int $i): array => ['days' => [['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'][intdiv($i, 1440)]], 'from' => \sprintf('%02d:%02d', intdiv($i % 1440, 60), $i % 60), 'to' => \sprintf('%02d:%02d', intdiv($i % 1440 + 1, 60), ($i + 1) % 60), 'state' => ['open', 'closed'][$i % 2]], range(0, $count - 1));
+        return array_map(static fn (int $i): array => ['days' => [['mo', 'tu', 'we', 'th', 'fr', 'sa', 'su'][intdiv($i, 1440)]], 'from' => \sprintf('%02d:%02d', intdiv($i % 1440, 60), $i % 60), 'to' => \sprintf('%02d:%02d', intdiv($i % 1440 + 1, 60), ($i + 1) % 60), 'state' => ['open', 'closed'][$i % 2]], range(0, $count - 1));
     }
 
     private static function table(int $people): string

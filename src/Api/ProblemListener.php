@@ -12,6 +12,7 @@ use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Place;
 use Meandros\Core\Plan\Problem;
+use Meandros\Core\Routing\TooMuchWork;
 use Meandros\Server\Storage\AlreadyExists;
 use Meandros\Server\Storage\Damaged;
 use Meandros\Server\Storage\InUse;
@@ -38,6 +39,7 @@ final readonly class ProblemListener
         $error = $event->getThrowable();
         [$status, $title, $more] = match (true) {
             $error instanceof InvalidData => [422, 'Some of this cannot be saved', self::listed('errors', array_map(static fn (Problem $problem): array => $problem->toJson(), $error->problems))],
+            $error instanceof TooMuchWork => [422, 'Too much at once', []],
             $error instanceof NotFound => [404, 'Not found', []],
             $error instanceof InUse => [409, 'In use', self::listed('places', array_map(static fn (Place $place): array => $place->toJson(), $error->places))],
             $error instanceof AlreadyExists => [409, 'Already there', []],

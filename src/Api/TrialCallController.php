@@ -8,6 +8,7 @@ use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Routing\AnswerChange;
 use Meandros\Core\Routing\Entry;
 use Meandros\Core\Routing\Router;
+use Meandros\Core\Routing\TooMuchWork;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\TraceReport;
 use Meandros\Server\Storage\Live;
@@ -45,10 +46,17 @@ final readonly class TrialCallController
     public function change(string $direction, Request $request): JsonResponse
     {
         $asked = TrialCallRequest::read($request, $this->plans);
-        $instant = 'next' === $direction
-            ? $this->changes->next($asked->plan, $asked->call, $asked->assumptions, $this->live->state($asked->plan))
-            : $this->changes->previous($asked->plan, $asked->call, $asked->assumptions, $this->live->state($asked->plan));
+        $live = $this->live->state($asked->plan);
+        $instant = $looked = null;
+        try {
+            $instant = 'next' === $direction
+                ? $this->changes->next($asked->plan, $asked->call, $asked->assumptions, $live)
+                : $this->changes->previous($asked->plan, $asked->call, $asked->assumptions, $live);
+        } catch (TooMuchWork $enough) {
+            $looked = $enough->instant ?? throw $enough;
+        }
+        $moment = static fn (?int $at): ?string => null === $at ? null : Moment::format($at, $asked->zone);
 
-        return new JsonResponse(['at' => null === $instant ? null : Moment::format($instant, $asked->zone)]);
+        return new JsonResponse(['at' => $moment($instant), 'looked' => $moment($looked)]);
     }
 }

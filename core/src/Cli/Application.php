@@ -19,6 +19,7 @@ use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Plan\Problem;
 use Meandros\Core\Routing\AssumptionCheck;
 use Meandros\Core\Routing\Router;
+use Meandros\Core\Routing\TooMuchWork;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Time\Zone;
 use Meandros\Core\Wording\StateReason;
@@ -55,7 +56,7 @@ final class Application
             });
 
             return 0;
-        } catch (\InvalidArgumentException|\JsonException $exception) {
+        } catch (\InvalidArgumentException|\JsonException|TooMuchWork $exception) {
             $err('meandros: '.$exception->getMessage()."\n");
 
             return 2;

@@ -38,6 +38,23 @@ final readonly class RingMember
     /**
      * @param list<self> $members
      *
+     * @return int how often their phones are to ring
+     */
+    public static function count(array $members): int
+    {
+        $count = 0;
+        foreach ($members as $member) {
+            foreach ($member->stages as $stage) {
+                $count += \count($stage->phones) + self::count($stage->team);
+            }
+        }
+
+        return $count;
+    }
+
+    /**
+     * @param list<self> $members
+     *
      * @return list<RingPhone> phones as they are listed: stage by stage, in each the phones before the team
      */
     public static function listed(array $members): array

@@ -18,8 +18,10 @@ use Meandros\Core\Plan\Plan;
  */
 final readonly class AnswerChange
 {
-    /** Stretches looked at before giving up; a plan that reads many hours changes often without changing the answer. */
-    private const MOST_STRETCHES = 3000;
+    /** A plan that reads many hours changes often without changing the answer. */
+    private const WORK = 150_000;
+    /** Of a stretch, whatever the call is. */
+    private const OF_A_STRETCH = 20;
 
     public function __construct(private Router $router)
     {
@@ -29,37 +31,45 @@ final readonly class AnswerChange
      * @return int|null the first instant after the call's at which the answer differs
      *
      * @throws InvalidData
+     * @throws TooMuchWork
      */
     public function next(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState()): ?int
     {
-        $trace = $this->router->trace($plan, $call, $assumptions, $live);
-        $answer = $trace->signature();
-        for ($i = 0; $i < self::MOST_STRETCHES && null !== $trace->holdsUntil; ++$i) {
-            $instant = $trace->holdsUntil;
-            $trace = $this->router->trace($plan, $call->at($instant), $assumptions, $live);
-            if ($trace->signature() !== $answer) {
-                return $instant;
-            }
-        }
-
-        return null;
+        return $this->change($plan, $call, $assumptions, $live, static fn (Trace $trace): ?int => $trace->holdsUntil, 0);
     }
 
     /**
      * @return int|null the last instant before the call's at which the answer changed
      *
      * @throws InvalidData
+     * @throws TooMuchWork
      */
     public function previous(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState()): ?int
     {
-        $trace = $this->router->trace($plan, $call->at($call->instant - 1), $assumptions, $live);
+        return $this->change($plan, $call->at($call->instant - 1), $assumptions, $live, static fn (Trace $trace): ?int => $trace->holdsSince, 1);
+    }
+
+    /**
+     * @param \Closure(Trace): (int|null) $edge of a stretch, where the neighbouring one begins
+     * @param int                         $back seconds before that edge at which the neighbour is looked at
+     */
+    private function change(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live, \Closure $edge, int $back): ?int
+    {
+        $work = new Work(self::WORK);
+        $trace = $this->router->trace($plan, $call, $assumptions, $live, $work);
         $answer = $trace->signature();
-        for ($i = 0; $i < self::MOST_STRETCHES && null !== $trace->holdsSince; ++$i) {
-            $instant = $trace->holdsSince;
-            $trace = $this->router->trace($plan, $call->at($instant - 1), $assumptions, $live);
-            if ($trace->signature() !== $answer) {
-                return $instant;
+        while (null !== $found = $edge($trace)) {
+            $at = $found - $back;
+            try {
+                $work->spend(self::OF_A_STRETCH);
+                $next = $this->router->trace($plan, $call->at($at), $assumptions, $live, $work);
+            } catch (TooMuchWork) {
+                throw new TooMuchWork($at);
             }
+            if ($next->signature() !== $answer) {
+                return $found;
+            }
+            $trace = $next;
         }
 
         return null;

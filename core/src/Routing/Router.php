@@ -39,11 +39,16 @@ final class Router
         $this->walkers = new Walkers();
     }
 
-    /** @throws InvalidData when what is dialled is neither a number, an extension nor a code of the plan */
-    public function trace(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState()): Trace
+    /**
+     * @param Work|null $work what is left of a larger question; null for this call alone
+     *
+     * @throws InvalidData when what is dialled is neither a number, an extension nor a code of the plan
+     * @throws TooMuchWork
+     */
+    public function trace(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState(), ?Work $work = null): Trace
     {
         $entry = Entry::find($plan, $call->dialled);
-        $walk = $this->walk($plan, $call, $assumptions, $live, $entry->by($call->caller));
+        $walk = $this->walk($plan, $call, $assumptions, $live, $entry->by($call->caller), $work ?? new Work());
         $hours = $plan->get(Hours::class, $entry->element);
         $code = $hours?->code($call->dialled);
         if (null !== $hours && null !== $code) {
@@ -61,11 +66,15 @@ final class Router
         return $walk->trace($ending);
     }
 
-    /** What a ring step alone would do to a call that comes to it at once: for looking at a person, a team or a step by itself. */
+    /**
+     * What a ring step alone would do to a call that comes to it at once: for looking at a person, a team or a step by itself.
+     *
+     * @throws TooMuchWork
+     */
     public function ringing(Plan $plan, RingStep $step, TrialCall $call, Assumptions $assumptions, LiveState $live): Trace
     {
         $entry = Entry::find($plan, $call->dialled);
-        $walk = $this->walk($plan, $call, $assumptions, $live, new Arrival($entry->element, '', $entry->language, $entry->site, $call->caller));
+        $walk = $this->walk($plan, $call, $assumptions, $live, new Arrival($entry->element, '', $entry->language, $entry->site, $call->caller), new Work());
         $walk->enter('', $step->id());
         try {
             $ending = $this->walkers->take($step, $walk)->ending ?? new Ending(EndingKind::RanOut);
@@ -76,7 +85,7 @@ final class Router
         return $walk->trace($ending);
     }
 
-    private function walk(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live, Arrival $arrival): Walk
+    private function walk(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live, Arrival $arrival, Work $work): Walk
     {
         $hours = $this->hoursOf($plan, $assumptions->withoutOverrides ? [] : $live->overrides);
         if (null === $this->lines || null === $this->phones || !$this->lines->isOf($plan)) {
@@ -84,7 +93,7 @@ final class Router
             $this->phones = new Phones($this->lines);
         }
 
-        return new Walk($plan, $call, $assumptions, $hours, $arrival, $live->statuses, $this->lines, $this->phones, $this->comeBackIn(...));
+        return new Walk($plan, $call, $assumptions, $hours, $arrival, $live->statuses, $this->lines, $this->phones, $this->comeBackIn(...), $work);
     }
 
     /** @throws CallOver */

@@ -66,6 +66,7 @@ final class Walk
         public readonly Lines $lines,
         public readonly Phones $phones,
         private readonly \Closure $arrive,
+        private readonly Work $work,
     ) {
         $this->arrivals = [$arrival];
     }
@@ -140,9 +141,23 @@ final class Walk
         return $this->step;
     }
 
-    /** @throws CallOver */
+    /**
+     * So many phones are to ring.
+     *
+     * @throws TooMuchWork
+     */
+    public function willRing(int $phones): void
+    {
+        $this->work->spend($phones * Work::OF_A_PHONE);
+    }
+
+    /**
+     * @throws CallOver
+     * @throws TooMuchWork
+     */
     public function enter(string $journey, string $step): void
     {
+        $this->work->spend(Work::OF_A_STEP);
         $this->journey = $journey;
         $this->step = $step;
         $place = $journey.'/'.$step;

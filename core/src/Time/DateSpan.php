@@ -46,27 +46,58 @@ final readonly class DateSpan
     /** @return list<int> the days of the span that lie in the year */
     public function daysIn(int $year): array
     {
-        return array_values(array_filter(range(CivilDate::of($year, 1, 1), CivilDate::of($year, 12, 31)), $this->contains(...)));
+        $days = [];
+        foreach ($this->stretchesIn($year) as [$from, $to]) {
+            array_push($days, ...range($from, $to));
+        }
+
+        return $days;
     }
 
     /** @return int|null the first day that both hold; spans that recur are compared over a leap year */
     public function meets(self $other): ?int
     {
-        $years = [2024];
-        foreach ([$this, $other] as $span) {
-            if (\is_int($span->from) && \is_int($span->to)) {
-                $years = range(CivilDate::year($span->from), CivilDate::year($span->to));
-            }
-        }
-        foreach ($years as $year) {
-            foreach ($this->daysIn($year) as $day) {
-                if ($other->contains($day)) {
-                    return $day;
+        foreach ($this->yearsWith($other) as $year) {
+            foreach ($this->stretchesIn($year) as [$from, $to]) {
+                foreach ($other->stretchesIn($year) as [$otherFrom, $otherTo]) {
+                    if (max($from, $otherFrom) <= min($to, $otherTo)) {
+                        return max($from, $otherFrom);
+                    }
                 }
             }
         }
 
         return null;
+    }
+
+    /** @return list<int> */
+    private function yearsWith(self $other): array
+    {
+        foreach ([$this, $other] as $span) {
+            if (\is_int($span->from) && \is_int($span->to)) {
+                return range(CivilDate::year($span->from), CivilDate::year($span->to));
+            }
+        }
+
+        return [2024];
+    }
+
+    /** @return list<array{int, int}> first and last days of its parts that lie in the year, in order */
+    private function stretchesIn(int $year): array
+    {
+        [$first, $last] = [CivilDate::of($year, 1, 1), CivilDate::of($year, 12, 31)];
+        if (\is_int($this->from) && \is_int($this->to)) {
+            return $this->from > $last || $this->to < $first ? [] : [[max($first, $this->from), min($last, $this->to)]];
+        }
+        \assert($this->from instanceof MonthDay && $this->to instanceof MonthDay);
+        // What begins or ends on 29 February does so next to it in other years.
+        $from = $this->from->in($year) ?? CivilDate::of($year, 3, 1);
+        $to = $this->to->in($year) ?? CivilDate::of($year, 2, 28);
+        if ($this->from->order() > $this->to->order()) {
+            return [[$first, $to], [$from, $last]];
+        }
+
+        return $from <= $to ? [[$from, $to]] : [];
     }
 
     /** @return int|null its last day; null when it recurs */

@@ -13,6 +13,7 @@ use Meandros\Core\Plan\Problem;
 use Meandros\Core\Routing\AnswerChange;
 use Meandros\Core\Routing\AssumptionCheck;
 use Meandros\Core\Routing\Router;
+use Meandros\Core\Routing\TooMuchWork;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -26,6 +27,35 @@ final class TraceRulesTest extends TestCase
         $steps = array_map(static fn (int $i): array => ['id' => 's'.$i, 'do' => 'say', 'prompt' => null], range(1, 600));
         $trace = (new PlanBuilder())->journey('jrn_main', $steps)->call();
         self::assertSame(['ran out of steps', 600], [$trace->ending->kind->value, \count($trace->visits)]);
+    }
+
+    public function testACallThatRingsFarTooMuchIsNotTried(): void
+    {
+        $builder = new PlanBuilder();
+        $people = array_map(static fn (int $i): string => 'per_'.$i, range(1, 100));
+        foreach ($people as $id) {
+            $builder->person($id, array_map(static fn (int $i): string => 'p'.$i, range(1, 30)));
+        }
+        $rings = static fn (int $times): array => array_map(static fn (int $i): array => ['id' => 's'.$i, 'do' => 'ring', 'target' => 'team_all', 'seconds' => 1], range(1, $times));
+        $builder->team('team_all', $people);
+        self::assertSame(8, $builder->journey('jrn_main', $rings(8))->call()->seconds, 'Three thousand phones eight times are tried.');
+        $this->expectException(TooMuchWork::class);
+        $builder->journey('jrn_main', $rings(9))->call();
+    }
+
+    public function testHowFarWasLookedIsSaid(): void
+    {
+        // Every step reads hours that change twice a day, and nothing ever comes of it.
+        $week = [['days' => ['mo', 'tu', 'we', 'th', 'fr', 'sa', 'su'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']];
+        $steps = array_map(static fn (int $i): array => ['id' => 's'.$i, 'do' => 'hours', 'hours' => 'hrs', 'exits' => []], range(1, 480));
+        $plan = (new PlanBuilder())->hours('hrs', $week)->journey('jrn_main', $steps)->plan();
+        $changes = new AnswerChange(new Router());
+        try {
+            $changes->next($plan, PlanBuilder::trial('2026-11-23T10:00'), new Assumptions());
+            self::fail('It is a large call.');
+        } catch (TooMuchWork $enough) {
+            self::assertSame('2027-04-22T09:00:00+01:00', Moment::format((int) $enough->instant, 'Europe/London'), '150,000 over 500 a stretch, less the first call: the 300th change, 150 days on.');
+        }
     }
 
     public function testStepsThatComeAgainAreCounted(): void

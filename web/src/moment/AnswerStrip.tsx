@@ -5,6 +5,7 @@ import type { Trace } from '../api/types';
 import { EndingIcon } from '../call/EndingIcon';
 import { DialledCode } from '../overrides/DialledCode';
 import { usePlan } from '../plan/usePlan';
+import { momentWords } from '../ui/when';
 import { useAnswer } from './useAnswer';
 import { toTrialCall, useMoment } from './useMoment';
 import { Why } from './Why';
@@ -19,13 +20,15 @@ export function AnswerStrip() {
     const step = useCallback(
         async (direction: 'next' | 'previous') => {
             try {
-                const { at } = await ask(
+                const { at, looked } = await ask(
                     api.POST('/api/trial-calls/{direction}-change', {
                         params: { path: { direction } },
                         body: toTrialCall(moment),
                     }),
                 );
                 if (at) change({ at: at.slice(0, 19) });
+                else if (looked)
+                    message.info(`No change as far as ${momentWords(looked, moment.at)}. Look on from there.`);
                 else
                     message.info(
                         direction === 'next'

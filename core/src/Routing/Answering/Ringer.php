@@ -54,6 +54,7 @@ final readonly class Ringer
             return Onward::by($exit);
         }
         [$members, $pattern] = $this->what($target, $choice, $site);
+        $walk->willRing(RingMember::count($members));
         $result = (new RingSimulation($walk->assumptions, $walk->lines, $walk->rungSeconds(), $walk->channelsInUse()))->run($members, $pattern, $seconds, $walk->secondsLeft());
         $rung = 0 === $start ? $result->rung : array_map(static fn (Rung $rung): Rung => $rung->later($start), $result->rung);
         $walk->rang($rung, $result->dialled);

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing;
+
+/**
+ * What one question about calls may set in motion: a step is one, a phone that is to ring is four. About a hundred thousand
+ * take a second.
+ */
+final class Work
+{
+    public const OF_A_STEP = 1;
+    public const OF_A_PHONE = 4;
+    private const OF_A_QUESTION = 100_000;
+
+    public function __construct(private int $left = self::OF_A_QUESTION)
+    {
+    }
+
+    /** @throws TooMuchWork when there is no more */
+    public function spend(int $units): void
+    {
+        $this->left -= $units;
+        if ($this->left < 0) {
+            throw new TooMuchWork(null);
+        }
+    }
+}
