@@ -154,8 +154,11 @@ final class HostileInputTest extends ApiTestCase
         $this->request('PUT', '/api/plans/draft/file', (string) json_encode(self::plan([...$people, $team, ['id' => 'num_a', 'kind' => 'number', 'name' => 'All', 'number' => self::BOOKINGS, 'site' => 'sit_a', 'language' => 'en', 'target' => 'team_all']])), $this->draftRevision());
         self::assertContains($this->answer()->getStatusCode(), [200, 413], (string) $this->answer()->getContent());
         $call = ['to' => '+441632960110', 'at' => '2026-11-23T10:30', 'zone' => 'Europe/London'];
-        $this->weigh('POST', '/api/ring-previews', ['call' => $call, 'step' => ['id' => 's1', 'do' => 'ring', 'target' => 'team_all', 'seconds' => 600], 'direct' => true]);
-        self::assertSame(200, $this->answer()->getStatusCode(), (string) $this->answer()->getContent());
+        $preview = ['call' => $call, 'step' => ['id' => 's1', 'do' => 'ring', 'target' => 'team_all', 'seconds' => 600], 'direct' => true];
+        $this->weigh('POST', '/api/ring-previews', $preview);
+        self::assertSame(422, $this->answer()->getStatusCode(), 'Fifteen thousand phones in thirty stages are too much at once.');
+        $this->weigh('POST', '/api/ring-previews', ['element' => ['followRules' => false] + $team] + $preview);
+        self::assertSame(200, $this->answer()->getStatusCode(), 'Fifteen thousand phones are not.');
         $this->weigh('GET', '/api/plans/draft/findings', null);
     }
 

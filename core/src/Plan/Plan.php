@@ -16,6 +16,8 @@ final class Plan
 {
     /** Worked out when it is first wanted. */
     private ?Mentions $ofChanged = null;
+    /** @var array<string, list<string>> what the index was asked already */
+    private array $indexed = [];
     /** @var array<string, InvalidData> stored elements that turned out not to be readable, by id */
     private array $unreadable = [];
 
@@ -123,7 +125,8 @@ final class Plan
     public function mentioning(string $text): array
     {
         $this->index ??= Mentions::in($this->elements());
-        $wanted = array_filter($this->index->of($text), fn (string $id): bool => isset($this->elements[$id]) && !isset($this->changed[$id]));
+        // Whoever looks for the next change asks for the same number again and again.
+        $wanted = array_filter($this->indexed[$text] ??= $this->index->of($text), fn (string $id): bool => isset($this->elements[$id]) && !isset($this->changed[$id]));
         $this->ofChanged ??= Mentions::in($this->read(array_keys($this->changed)));
 
         return $this->read([...array_values($wanted), ...$this->ofChanged->of($text)]);

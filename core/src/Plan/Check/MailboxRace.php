@@ -26,6 +26,11 @@ final class MailboxRace
     /** @var array<string, array{int, string}> by phone: the latest greeting that comes while it rings, and where */
     private array $greeted = [];
 
+    /** @var array<string, array{seconds?: array{RingStep, string}, greeting?: array{RingStep, string}}> by target: the step that rings it longest, and the one that greets last, each with where */
+    private array $steps = [];
+    /** @var array<string, array<string, int>> by person: positions of the phones that may answer by themselves, by their ids */
+    private array $atRisk = [];
+
     private readonly Lines $lines;
 
     private function __construct(private readonly Plan $plan)
@@ -39,13 +44,18 @@ final class MailboxRace
         $self = new self($plan);
         foreach ($plan->all(Journey::class) as $journey) {
             foreach ($journey->steps->everyStep('/steps') as $step) {
-                if ($step instanceof RingStep) {
-                    $self->step($step, $journey->name());
+                if ($step instanceof RingStep && null !== $step->target?->element) {
+                    $self->remember($step, $journey->name());
                 }
             }
         }
+        foreach ($self->steps as $ofTarget) {
+            foreach ($ofTarget as [$step, $where]) {
+                $self->step($step, $where);
+            }
+        }
         foreach ($plan->all(Person::class) as $person) {
-            foreach ($person->rules as $rule) {
+            foreach ([] === $self->atRisk($person) ? [] : $person->rules as $rule) {
                 foreach ($rule->on ? $rule->stages : [] as $stage) {
                     foreach ($stage->phones as $phone) {
                         $self->person($person, $phone, $stage->seconds, \sprintf('the rule “%s”', $rule->name));
@@ -76,6 +86,18 @@ final class MailboxRace
         return Finding::warning($person, \sprintf('/phones/%d', $i), $message, 'Ask before connecting, or do not ring this phone.', $fix);
     }
 
+    /** Of all the steps that ring one target, two can matter. */
+    private function remember(RingStep $step, string $where): void
+    {
+        $known = &$this->steps[(string) $step->target?->text()];
+        if ($step->seconds > ($known['seconds'][0]->seconds ?? -1)) {
+            $known['seconds'] = [$step, $where];
+        }
+        if (null !== $step->greeting && $step->greetAfter > ($known['greeting'][0]->greetAfter ?? -1)) {
+            $known['greeting'] = [$step, $where];
+        }
+    }
+
     private function step(RingStep $step, string $where): void
     {
         $target = $this->plan->find($step->target?->element);
@@ -102,17 +124,30 @@ final class MailboxRace
 
     private function person(Person $person, ?string $only, int $seconds, string $where, ?RingStep $step = null): void
     {
-        foreach ($person->phones as $i => $phone) {
-            if (self::isAtRisk($phone) && (null === $only || $only === $phone->id)) {
-                $key = $person->id().'/'.$phone->id;
-                if ($seconds > ($this->longest[$key][2] ?? -1)) {
-                    $this->longest[$key] = [$person, $i, $seconds, $where];
-                }
-                if (null !== $step?->greeting && $step->greetAfter > ($this->greeted[$key][0] ?? -1)) {
-                    $this->greeted[$key] = [$step->greetAfter, $where];
-                }
+        $phones = $this->atRisk($person);
+        foreach (null === $only ? $phones : array_intersect_key($phones, [$only => true]) as $id => $i) {
+            $key = $person->id().'/'.$id;
+            if ($seconds > ($this->longest[$key][2] ?? -1)) {
+                $this->longest[$key] = [$person, $i, $seconds, $where];
+            }
+            if (null !== $step?->greeting && $step->greetAfter > ($this->greeted[$key][0] ?? -1)) {
+                $this->greeted[$key] = [$step->greetAfter, $where];
             }
         }
+    }
+
+    /** @return array<string, int> */
+    private function atRisk(Person $person): array
+    {
+        if (!isset($this->atRisk[$person->id()])) {
+            $positions = [];
+            foreach (array_filter($person->phones, self::isAtRisk(...)) as $i => $phone) {
+                $positions[$phone->id] = $i;
+            }
+            $this->atRisk[$person->id()] = $positions;
+        }
+
+        return $this->atRisk[$person->id()];
     }
 
     private static function isAtRisk(Phone $phone): bool
