@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing;
 
 /**
- * What one question about calls may set in motion: a step is one, a phone that is to ring is four. About a hundred thousand
+ * What one question about calls may set in motion: a step is one, a phone that is to ring is eight. About a hundred thousand
  * take a second.
  */
 final class Work
 {
     public const OF_A_STEP = 1;
-    public const OF_A_PHONE = 4;
+    public const OF_A_PHONE = 8;
     private const OF_A_QUESTION = 100_000;
 
     public function __construct(private int $left = self::OF_A_QUESTION)
