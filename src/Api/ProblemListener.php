@@ -54,7 +54,7 @@ final readonly class ProblemListener
         };
         $detail = match (true) {
             500 === $status => 'This is a fault of the server, and is in its log. Nothing was changed.',
-            503 === $status && !$error instanceof HttpExceptionInterface => 'The database cannot be reached, or is too busy. Ask again in a moment; with the same Idempotency-Key nothing is done twice.',
+            503 === $status && !$error instanceof HttpExceptionInterface => 'The database cannot be reached, or is too busy. Ask again in a moment.',
             $error instanceof ConstraintViolationException => 'Something that this builds on was changed at the same moment. Nothing was changed; look at it again.',
             $error instanceof InvalidData => 1 === \count($error->problems) ? $error->problems[0]->message.' '.$error->problems[0]->remedy : \sprintf('%d fields need a look.', \count($error->problems)),
             default => $error->getMessage(),

@@ -36,7 +36,7 @@ test('with the network gone a change is kept on screen and saved afterwards', as
     await context.setOffline(true);
     await page.getByLabel('Extension').fill('277');
     await page.getByLabel('Extension').press('Enter');
-    await expect(page.locator('.notice.alarm')).toContainText('cannot be reached');
+    await expect(page.locator('.sheet-head .notice.alarm')).toContainText('cannot be reached');
     await expect(page.locator('.server-notice')).toContainText('goes on by itself');
     await context.setOffline(false);
     await saved(page);
@@ -60,6 +60,70 @@ test('a change whose answer is lost on the way is done once', async ({ page }) =
     await page.reload();
     await expect(page.getByRole('link', { name: /Fog crew/ })).toHaveCount(1);
     expect(lost).toBe(2);
+});
+
+test('what somebody must see to stands on every screen', async ({ page }) => {
+    await page.route('**/api/ready', (route) =>
+        route.fulfill({ json: { ready: true, alarms: ['Edition 2 is damaged in the database.'] } }),
+    );
+    for (const screen of ['/', '/people/per_dana', '/editions']) {
+        await page.goto(address(screen));
+        await expect(page.locator('.server-notice')).toContainText('Edition 2 is damaged');
+    }
+});
+
+test('while the database is away it is said, and afterwards everything goes on by itself', async ({ page }) => {
+    await page.goto(address('/people/per_dana'));
+    const away = {
+        status: 503,
+        contentType: 'application/problem+json',
+        json: {
+            type: 'about:blank',
+            title: 'The database is away',
+            status: 503,
+            detail: 'The database cannot be reached.',
+        },
+    };
+    await page.route('**/api/**', (route) => route.fulfill(away));
+    await page.getByLabel('Extension').fill('277');
+    await page.getByLabel('Extension').press('Enter');
+    await expect(page.locator('.sheet-head .notice.alarm')).toContainText('saved by itself when the server is back');
+    await expect(page.locator('.server-notice')).toContainText('The database cannot be reached');
+    await expect(page.getByLabel('Extension')).toHaveValue('277');
+    await page.unroute('**/api/**');
+    await saved(page);
+    await expect(page.locator('.server-notice')).toHaveCount(0);
+    await page.reload();
+    await expect(page.getByLabel('Extension')).toHaveValue('277');
+});
+
+test('an element that cannot be read is left out, and its last good state is one click away', async ({ page }) => {
+    let isBroken = true;
+    await page.route('**/api/plans/draft', async (route) => {
+        const answer = await route.fetch();
+        const plan = await answer.json();
+        const lastGood = plan.elements.find((one: { id: string }) => one.id === 'team_freight');
+        if (isBroken) {
+            plan.elements = plan.elements.filter((one: { id: string }) => one.id !== 'team_freight');
+            plan.unreadable = [
+                {
+                    id: 'team_freight',
+                    name: lastGood.name,
+                    revision: plan.revisions.team_freight,
+                    detail: '/pattern: odd',
+                    lastGood,
+                },
+            ];
+        }
+        await route.fulfill({ response: answer, json: plan });
+    });
+    await page.goto(address('/teams'));
+    await expect(page.locator('.server-notice')).toContainText('“Freight office” cannot be read');
+    await expect(page.locator('.list').getByRole('link', { name: /Freight office/ })).toHaveCount(0);
+    isBroken = false;
+    await page.getByRole('button', { name: 'Put its last good state back' }).click();
+    await expect(page.locator('.server-notice')).toHaveCount(0);
+    await expect(page.locator('.list').getByRole('link', { name: /Freight office/ })).toHaveCount(1);
 });
 
 test('undo in one window does not take back what another window did', async ({ page, context }) => {

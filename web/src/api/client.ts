@@ -41,7 +41,7 @@ const OFFLINE: Problem = {
     type: 'about:blank',
     title: 'No connection',
     status: 0,
-    detail: 'The server cannot be reached. What you entered is kept here, and saved when it is back.',
+    detail: 'The server cannot be reached.',
 };
 
 /** The data of an answer, or the problem thrown. */

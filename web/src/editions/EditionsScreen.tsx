@@ -37,6 +37,8 @@ export function EditionsScreen() {
     const pending = looked?.pending ?? [];
     const list = editions.data?.pages.flatMap((page) => page.editions) ?? [];
     const live = editions.data?.pages[0]?.live;
+    // Calls are routed by the last one that is intact.
+    const isDamaged = (number: number) => live !== undefined && number > (live ?? 0);
 
     const publish = async () => {
         if (!looked) return;
@@ -152,6 +154,7 @@ export function EditionsScreen() {
                             <div>
                                 <b>Edition {edition.number}</b>{' '}
                                 {edition.number === live && <span className="what added">live</span>}
+                                {isDamaged(edition.number) && <span className="what removed">damaged</span>}
                                 <div>{edition.note}</div>
                                 <div className="quiet">
                                     {new Date(edition.at).toLocaleString('en-GB', {
@@ -164,13 +167,18 @@ export function EditionsScreen() {
                             <span className="buttons">
                                 <Button
                                     size="small"
+                                    disabled={isDamaged(edition.number)}
                                     onClick={() =>
                                         change({ in: edition.number === live ? 'live' : String(edition.number) })
                                     }
                                 >
                                     Try calls on it
                                 </Button>
-                                <Button size="small" onClick={() => restore(edition.number)}>
+                                <Button
+                                    size="small"
+                                    disabled={isDamaged(edition.number)}
+                                    onClick={() => restore(edition.number)}
+                                >
                                     Put back into the draft
                                 </Button>
                             </span>

@@ -13,6 +13,8 @@ export interface ElementEditor<T extends Element> {
     /** Why the last change was refused, by the field's JSON Pointer. */
     errors: FieldError[];
     change: (next: T) => void;
+    /** Whether it is saved by itself when the server is back. */
+    goesOn: boolean;
     /** Saves again what was refused or could not be sent. */
     retry: () => void;
     /** Drops what is not saved. */
@@ -95,7 +97,7 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
 
     const changeTo = useCallback((next: T) => void change(next), [change]);
 
-    return { value: unsaved ?? stored, saving, errors, change: changeTo, retry, discard };
+    return { value: unsaved ?? stored, saving, errors, goesOn: lost !== null, change: changeTo, retry, discard };
 }
 
 /** The reason at a field, or at anything inside it. */

@@ -15,6 +15,7 @@ export function SavingNote({ editor }: { editor: ElementEditor<Element> }) {
     return (
         <div className="notice alarm" role="alert">
             <b>Not saved.</b> {first ? `${first.detail} ${first.remedy}` : ''}
+            {editor.goesOn && 'Your change is kept here, and saved by itself when the server is back.'}
             <span className="buttons">
                 {editor.saving !== 'refused' && (
                     <Button size="small" onClick={editor.retry}>

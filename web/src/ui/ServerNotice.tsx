@@ -25,7 +25,7 @@ export function ServerNotice() {
         <div className="server-notice" role="alert">
             {away && (
                 <p>
-                    <b>Not connected.</b> {away} Meandros goes on by itself.
+                    <b>Not connected.</b> {away} Meandros goes on by itself when it is back.
                 </p>
             )}
             {alarms.map((alarm) => (
