@@ -12,9 +12,10 @@ use Meandros\Soak\Client;
 require __DIR__.'/Client.php';
 
 [$base, $run, $writes] = [$argv[1], $argv[2], (int) ($argv[3] ?? 1000)];
+$database = $argv[4] ?? $run;
 $client = new Client($base);
 
-$leader = static fn (string $file): int => (int) @file_get_contents("$run/$file");
+$leader = static fn (string $file): int => (int) @file_get_contents((str_contains($file, 'postgres') ? $database : $run).'/'.$file);
 $parent = static fn (int $pid): int => preg_match('#^\d+ \(.*\) \S (\d+)#s', (string) @file_get_contents("/proc/$pid/stat"), $part) ? (int) $part[1] : 0;
 /** @return list<int> */
 $children = static fn (int $of): array => array_values(array_filter(array_map(static fn (string $path): int => (int) basename($path), glob('/proc/[0-9]*') ?: []), static fn (int $pid): bool => $parent($pid) === $of));
@@ -29,6 +30,8 @@ $kinds = [
     'the watcher of a server' => static fn (): array => array_map($parent, array_map($leader, ['services/postgres/own', 'services/php-fpm/own', 'services/nginx/own'])),
     'the watcher of watchers' => static fn (): array => [$leader('services.own')],
 ];
+// Each of them at least once.
+$every = min(10, intdiv($writes, 4 * count($kinds)));
 $killed = array_fill_keys(array_keys($kinds), 0);
 $mark = bin2hex(random_bytes(4));
 $acknowledged = 0;
@@ -36,8 +39,8 @@ $again = 0;
 $longest = 0.0;
 for ($i = 0; $acknowledged < $writes; ++$i) {
     $requests = array_map(static fn (int $n): array => ['POST', '/api/plans/draft/elements', ['kind' => 'prompt', 'name' => "Crash $mark $i $n", 'scripts' => []], ['Idempotency-Key' => '"'."$mark-$i-$n".'"']], range(0, 3));
-    if (9 === $i % 10) {
-        $kind = array_keys($kinds)[intdiv($i, 10) % count($kinds)];
+    if ($every - 1 === $i % $every) {
+        $kind = array_keys($kinds)[intdiv($i, $every) % count($kinds)];
         // In the middle of the requests, as near as can be.
         $victims = array_values(array_filter($kinds[$kind](), static fn (int $pid): bool => $pid > 1 && is_dir("/proc/$pid")));
         if ([] !== $victims) {
