@@ -54,7 +54,7 @@ final class StorageTest extends ApiTestCase
         $draft = self::getContainer()->get(Draft::class);
         $draft->replaceAll(Plan::of('Bare', []), 'Empty it', null);
         $reading = $draft->read();
-        self::assertSame(['Bare', [], []], [$reading->plan->name, $reading->plan->elements(), $reading->revisions]);
+        self::assertSame(['Bare', [], []], [$reading->plan->name, $reading->plan->elements(), $reading->revisions()]);
     }
 
     public function testRevisionsOnlyGrow(): void

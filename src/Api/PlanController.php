@@ -43,7 +43,7 @@ final readonly class PlanController
             'elements' => array_map(static fn (Element $element): array => $element->toJson(), array_values($plan->elements())),
             'international' => (object) self::international($plan),
             'revision' => $draft->revision ?? 0,
-            'revisions' => (object) ($draft->revisions ?? []),
+            'revisions' => (object) ($draft?->revisions() ?? []),
             'unreadable' => null === $draft ? [] : array_map(static fn (UnreadableElement $one): array => $one->toJson(), $this->draft->unreadable($draft)),
             'undo' => null === $draft ? null : $this->log->lastDone()?->named(),
             'redo' => null === $draft ? null : $this->log->firstUndone()?->named(),

@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Server\Now;
 use Meandros\Server\Storage\Entity\Edit;
 use Meandros\Server\Storage\Entity\EditState;
+use Symfony\Component\DependencyInjection\Attribute\Lazy;
 
 /** What was done to the draft, with every element before and after. Lists are read without bodies. */
 final readonly class ChangeLog
@@ -22,7 +23,7 @@ final readonly class ChangeLog
     /** Elements of an edit that are shown with their bodies at once. */
     private const SHOWN = 50;
 
-    public function __construct(private EntityManagerInterface $entities, private Connection $database, private Now $now)
+    public function __construct(#[Lazy] private EntityManagerInterface $entities, private Connection $database, private Now $now)
     {
     }
 

@@ -9,13 +9,12 @@ use Doctrine\ORM\EntityManagerInterface;
 use Meandros\Core\Plan\Check\Integrity;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Orphans;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Problem;
-use Meandros\Core\Plan\StoredElement;
 use Meandros\Server\Storage\Entity\Edit;
 use Meandros\Server\Storage\Entity\EditState;
+use Symfony\Component\DependencyInjection\Attribute\Lazy;
 
 /** The plan being edited. Every write is checked against the whole plan, logged, and can be undone. */
 final readonly class Draft
@@ -25,7 +24,7 @@ final readonly class Draft
     /** So often an edit is worked out beside other writers; then they wait for it. */
     private const TRIES = 3;
 
-    public function __construct(private EntityManagerInterface $entities, private Connection $database, private ElementRows $rows, private ChangeLog $log)
+    public function __construct(#[Lazy] private EntityManagerInterface $entities, private Connection $database, private ElementRows $rows, private ChangeLog $log, private SharedMemory $memory)
     {
     }
 
@@ -34,25 +33,14 @@ final readonly class Draft
         return $this->read()->plan;
     }
 
-    /** Name, elements and revisions of one moment, whatever is written meanwhile: they are read in one statement. */
+    /** The draft as it is now. What is fetched of it later is of the same moment, or DraftMoved is thrown. */
     public function read(): DraftReading
     {
-        $name = '';
-        $revision = 0;
-        $elements = $revisions = [];
-        /** @var array{string, int, string|null, string, string, int} $row */
-        foreach ($this->database->iterateNumeric('SELECT draft.name, draft.revision, e.id, e.kind, e.body, e.revision FROM draft LEFT JOIN draft_element e ON true ORDER BY e.kind, e.name, e.id') as $row) {
-            [$name, $revision] = [$row[0], (int) $row[1]];
-            if (null !== $row[2]) {
-                $revisions[$row[2]] = (int) $row[5];
-                $kind = Kind::tryFrom($row[3]);
-                if (null !== $kind) {
-                    $elements[$row[2]] = new StoredElement($kind, $row[4]);
-                }
-            }
-        }
+        /** @var array{string, int, string} $row */
+        $row = $this->database->fetchNumeric('SELECT name, revision, incarnation FROM draft');
+        $source = new DraftSource($this->database, $this->memory, 'draft.'.$row[2], $row[1]);
 
-        return new DraftReading(Plan::stored($name, $elements, $this->rows), $revision, $revisions);
+        return new DraftReading(Plan::from($row[0], $source), $row[1], $source);
     }
 
     /**
@@ -64,7 +52,7 @@ final readonly class Draft
     {
         $reasons = $draft->plan->unreadable();
         $unreadable = [];
-        foreach ($draft->revisions as $id => $revision) {
+        foreach ($draft->revisions() as $id => $revision) {
             if (isset($reasons[$id]) || null === $draft->plan->kindOf($id)) {
                 $name = $this->database->fetchOne('SELECT name FROM draft_element WHERE id = ?', [$id]);
                 $unreadable[] = new UnreadableElement($id, \is_string($name) ? $name : $id, $revision, isset($reasons[$id]) ? $reasons[$id]->problems : [], $this->log->lastReadable($id));
@@ -81,7 +69,7 @@ final readonly class Draft
     public function add(Element $element): Change
     {
         return $this->write(static function (DraftReading $draft) use ($element): PlannedEdit {
-            if (isset($draft->revisions[$element->id()])) {
+            if (null !== $draft->revisionOf($element->id())) {
                 throw new AlreadyExists($element->id());
             }
             self::check($draft->plan, $element);
@@ -235,7 +223,7 @@ final readonly class Draft
      */
     private static function demand(DraftReading $draft, string $id, int $revision): ?Element
     {
-        $current = $draft->revisions[$id] ?? throw new NotFound(\sprintf('There is no element "%s" in the draft; it may have been deleted.', mb_substr($id, 0, 80)));
+        $current = $draft->revisionOf($id) ?? throw new NotFound(\sprintf('There is no element "%s" in the draft; it may have been deleted.', mb_substr($id, 0, 80)));
         $element = $draft->plan->find($id);
         if ($current !== $revision) {
             throw StaleRevision::of($element?->name() ?? $id, $current);
@@ -252,8 +240,12 @@ final readonly class Draft
     private function write(\Closure $work, EditState $state = EditState::Done): Change
     {
         for ($try = 1; $try < self::TRIES; ++$try) {
-            $draft = $this->read();
-            $planned = $work($draft);
+            try {
+                $draft = $this->read();
+                $planned = $work($draft);
+            } catch (DraftMoved) {
+                continue;
+            }
             $rows = $planned->rows ?? ElementRows::encode($planned->elements);
             $change = $this->turn(fn (int $revision): ?Change => $revision === $draft->revision ? $this->store($planned, $rows, $draft->plan->name, $state) : null);
             if (null !== $change) {

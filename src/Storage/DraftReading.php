@@ -6,11 +6,27 @@ namespace Meandros\Server\Storage;
 
 use Meandros\Core\Plan\Plan;
 
-/** The draft at one moment. */
+/** The draft at one moment; its elements are fetched as they are wanted. */
 final readonly class DraftReading
 {
-    /** @param array<string, int> $revisions of the elements, by id */
-    public function __construct(public Plan $plan, public int $revision, public array $revisions)
+    public function __construct(public Plan $plan, public int $revision, private DraftSource $source)
     {
+    }
+
+    /** @return int|null the revision of an element; null where there is none */
+    public function revisionOf(string $id): ?int
+    {
+        return $this->source->revisionOf($id);
+    }
+
+    /** @return array<string, int> of all elements, by id */
+    public function revisions(): array
+    {
+        $revisions = [];
+        foreach ($this->source->ids() as $id) {
+            $revisions[$id] = (int) $this->source->revisionOf($id);
+        }
+
+        return $revisions;
     }
 }

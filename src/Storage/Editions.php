@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Server\Now;
 use Meandros\Server\Storage\Entity\Edition;
+use Symfony\Component\DependencyInjection\Attribute\Lazy;
 
 /** Published plans. The last one whose document is intact is live. */
 final readonly class Editions
@@ -20,7 +21,7 @@ final readonly class Editions
     /** Of what publishing would change, so much is listed. */
     private const MOST_PENDING = 200;
 
-    public function __construct(private EntityManagerInterface $entities, private Connection $database, private Draft $draft, private Now $now)
+    public function __construct(#[Lazy] private EntityManagerInterface $entities, private Connection $database, private Draft $draft, private Now $now)
     {
     }
 

@@ -9,7 +9,6 @@ use Meandros\Core\Plan\Dialled;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
-use Meandros\Core\Plan\MentionIndex;
 use Meandros\Core\Plan\Mentions;
 use Meandros\Core\Plan\Problem;
 
@@ -17,19 +16,12 @@ use Meandros\Core\Plan\Problem;
  * The rows of the draft's elements, and of what follows from each: what it mentions, what is dialled to reach it, what it
  * refers to. The last two are guarded by the database too: nothing is dialled twice, no reference leads nowhere.
  */
-final readonly class ElementRows implements MentionIndex
+final readonly class ElementRows
 {
     private const FOLLOWING = ['draft_mention' => 'mention', 'draft_dialled' => 'dialled', 'draft_reference' => 'target'];
 
     public function __construct(private Connection $database)
     {
-    }
-
-    public function of(string $text): array
-    {
-        $ids = $this->database->fetchFirstColumn('SELECT m.element_id FROM draft_mention m JOIN draft_element e ON e.id = m.element_id WHERE m.mention = ? ORDER BY e.kind, e.name, e.id', [$text]);
-
-        return array_values(array_filter($ids, \is_string(...)));
     }
 
     /**

@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Time\Override;
 use Meandros\Server\Now;
 use Meandros\Server\Storage\Entity\HoursOverride;
+use Symfony\Component\DependencyInjection\Attribute\Lazy;
 
 /** Hours that people force into a state: effective at once, at most one at a time for any hours. */
 final readonly class Overrides
@@ -22,7 +23,7 @@ final readonly class Overrides
     /** One for each of some thousand hours. */
     private const MOST_READ = 5000;
 
-    public function __construct(private EntityManagerInterface $entities, private Connection $database, private Now $now)
+    public function __construct(#[Lazy] private EntityManagerInterface $entities, private Connection $database, private Now $now)
     {
     }
 

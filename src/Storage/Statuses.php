@@ -9,11 +9,12 @@ use Doctrine\ORM\EntityManagerInterface;
 use Meandros\Core\Live\LiveStatus;
 use Meandros\Core\Plan\Element\Status;
 use Meandros\Server\Storage\Entity\PersonStatus;
+use Symfony\Component\DependencyInjection\Attribute\Lazy;
 
 /** What people say of themselves; somebody without an entry is available. */
 final readonly class Statuses
 {
-    public function __construct(private EntityManagerInterface $entities, private Connection $database)
+    public function __construct(#[Lazy] private EntityManagerInterface $entities, private Connection $database)
     {
     }
 

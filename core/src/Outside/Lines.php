@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element\Destination;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\OutsideLine;
 use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 
 /**
@@ -18,10 +19,10 @@ final class Lines
 {
     /** @var list<OutsideLine>|null by name; read when they are first wanted, as everything here is */
     private ?array $lines = null;
-    /** @var array<string, string>|null site by number of the plan */
-    private ?array $own = null;
     /** @var array<string, array<string, true>> area codes of the plan's numbers, by site */
     private array $areas = [];
+    /** @var array<string, bool> whether a number is one of the plan */
+    private array $own = [];
     /** @var array<string, PhoneRange> */
     private array $ranges = [];
     /** @var array<string, string> by number and line */
@@ -71,7 +72,7 @@ final class Lines
         $country = $this->plan->get(Site::class, $line->site)->country ?? '';
 
         return match (true) {
-            isset($this->own()[$number]) => Destination::Internal,
+            $this->isOwn($number) => Destination::Internal,
             $range->isPremium => Destination::Premium,
             $range->country !== $country => Destination::International,
             $range->isMobile => Destination::Mobile,
@@ -95,7 +96,7 @@ final class Lines
     /** Whether a call to it comes back in, and leaves by no line. */
     public function isOwn(string $number): bool
     {
-        return isset($this->own()[$number]);
+        return $this->own[$number] ??= $this->plan->dialled($number) instanceof Number;
     }
 
     public function isMobile(string $number): bool
@@ -126,19 +127,15 @@ final class Lines
         return $this->lines;
     }
 
-    /** @return array<string, string> site by number of the plan */
-    private function own(): array
-    {
-        return $this->own ??= array_column(array_map(static fn (Number $number): array => [$number->number, $number->site], $this->plan->all(Number::class)), 1, 0);
-    }
-
     /** @return array<string, true> */
     private function areas(string $site): array
     {
         if (!isset($this->areas[$site])) {
             $this->areas[$site] = [];
-            foreach (array_keys($this->own(), $site, true) as $number) {
-                $this->areas[$site][$this->range($number)->area] = true;
+            foreach ($this->plan->mentioning($site, Kind::Number) as $number) {
+                if ($number instanceof Number) {
+                    $this->areas[$site][$this->range($number->number)->area] = true;
+                }
             }
             // Mobiles and the like have none.
             unset($this->areas[$site]['']);

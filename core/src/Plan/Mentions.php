@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan;
 
 /** Who mentions what, worked out from the elements themselves. */
-final readonly class Mentions implements MentionIndex
+final readonly class Mentions
 {
     /** @param array<string, list<string>> $users by what is mentioned */
     private function __construct(private array $users)
@@ -36,6 +36,7 @@ final readonly class Mentions implements MentionIndex
         return array_values(array_unique($mentioned));
     }
 
+    /** @return list<string> ids of the elements that mention it */
     public function of(string $text): array
     {
         return $this->users[$text] ?? [];

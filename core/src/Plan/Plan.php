@@ -4,29 +4,23 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
-use Meandros\Core\Plan\Json\PlanCodec;
-
 /**
- * The whole routing: a set of elements by id, which never changes.
- *
- * Elements may be given as they are stored. They are then read from their JSON when they are first wanted: a trace
- * and a check of one element touch a few out of thousands.
+ * The whole routing: a set of elements by id, which never changes. They are fetched from their source when they are first
+ * wanted: a trace and a check of one element touch a few out of thousands.
  */
 final class Plan
 {
-    /** Worked out when it is first wanted. */
-    private ?Mentions $ofChanged = null;
-    /** @var array<string, list<string>> what the index was asked already */
-    private array $indexed = [];
-    /** @var array<string, InvalidData> stored elements that turned out not to be readable, by id */
+    /** @var array<string, Element|null> what was fetched already, by id */
+    private array $fetched = [];
+    /** @var array<string, InvalidData> elements that are kept and turned out not to be readable, by id */
     private array $unreadable = [];
+    /** @var array<string, list<string>> what the source was asked already: whoever looks for the next change asks again and again */
+    private array $mentioning = [];
+    /** Of the changed elements; worked out when it is first wanted. */
+    private ?Mentions $ofChanged = null;
 
-    /**
-     * @param array<string, Element|StoredElement> $elements by id
-     * @param MentionIndex|null                    $index    worked out when it is first wanted, where none is kept
-     * @param array<string, true>                  $changed  elements of which the index knows nothing, by id
-     */
-    private function __construct(public readonly string $name, private array $elements, private ?MentionIndex $index = null, private readonly array $changed = [])
+    /** @param array<string, Element|null> $changed elements in place of the source's, by id; null for those that are gone */
+    private function __construct(public readonly string $name, private readonly ElementSource $source, private readonly array $changed = [])
     {
     }
 
@@ -38,39 +32,38 @@ final class Plan
             $byId[$element->id()] = $element;
         }
 
-        return new self($name, $byId);
+        return new self($name, new GivenElements($byId));
     }
 
-    /** @param array<string, StoredElement> $elements by id, checked when they were stored */
-    public static function stored(string $name, array $elements, MentionIndex $index): self
+    public static function from(string $name, ElementSource $source): self
     {
-        return new self($name, $elements, $index);
+        return new self($name, $source);
     }
 
-    /** Null as well where an element is stored and cannot be read: the plan goes on without it. */
+    /** Null as well where an element is kept and cannot be read: the plan goes on without it. */
     public function find(?string $id): ?Element
     {
-        $element = null === $id || isset($this->unreadable[$id]) ? null : $this->elements[$id] ?? null;
-        if ($element instanceof StoredElement) {
+        if (null === $id || \array_key_exists($id, $this->changed)) {
+            return $this->changed[$id] ?? null;
+        }
+        if (!\array_key_exists($id, $this->fetched)) {
             try {
-                $element = $this->elements[$id] = PlanCodec::storedElement($element->json);
+                $this->fetched[$id] = $this->source->find($id);
             } catch (InvalidData $invalid) {
                 $this->unreadable[$id] = $invalid;
-                $element = null;
+                $this->fetched[$id] = null;
             }
         }
 
-        return $element;
+        return $this->fetched[$id];
     }
 
     public function kindOf(string $id): ?Kind
     {
-        $element = $this->elements[$id] ?? null;
-
-        return $element instanceof StoredElement ? $element->kind : $element?->kind();
+        return \array_key_exists($id, $this->changed) ? $this->changed[$id]?->kind() : $this->source->kindOf($id);
     }
 
-    /** @return array<string, InvalidData> elements that are stored and cannot be read, by id */
+    /** @return array<string, InvalidData> elements that are kept and cannot be read, by id */
     public function unreadable(): array
     {
         $this->elements();
@@ -95,7 +88,7 @@ final class Plan
     /** @return array<string, Element> */
     public function elements(): array
     {
-        return $this->read(array_keys($this->elements));
+        return $this->ofKind(null);
     }
 
     /**
@@ -107,29 +100,28 @@ final class Plan
      */
     public function all(string $class): array
     {
-        $wanted = [];
-        foreach ($this->elements as $id => $element) {
-            if ($element instanceof StoredElement ? is_a($element->kind->elementClass(), $class, true) : $element instanceof $class) {
-                $wanted[] = $id;
+        $all = [];
+        foreach (Kind::cases() as $kind) {
+            if (is_a($kind->elementClass(), $class, true)) {
+                array_push($all, ...array_values($this->ofKind($kind)));
             }
         }
 
-        return array_values(array_filter($this->read($wanted), static fn (Element $element): bool => $element instanceof $class));
+        return array_values(array_filter($all, static fn (Element $element): bool => $element instanceof $class));
     }
 
     /**
-     * @param string $text an element's id, something that can be dialled, or a number that is called
+     * @param string    $text an element's id, something that can be dialled, or a number that is called
+     * @param Kind|null $kind only of this kind; others are not even fetched
      *
      * @return array<string, Element> those that mention it
      */
-    public function mentioning(string $text): array
+    public function mentioning(string $text, ?Kind $kind = null): array
     {
-        $this->index ??= Mentions::in($this->elements());
-        // Whoever looks for the next change asks for the same number again and again.
-        $wanted = array_filter($this->indexed[$text] ??= $this->index->of($text), fn (string $id): bool => isset($this->elements[$id]) && !isset($this->changed[$id]));
-        $this->ofChanged ??= Mentions::in($this->read(array_keys($this->changed)));
+        $this->ofChanged ??= Mentions::in(array_filter($this->changed));
+        $ids = array_filter($this->mentioning[$text] ??= $this->source->mentioning($text), fn (string $id): bool => !\array_key_exists($id, $this->changed));
 
-        return $this->read([...array_values($wanted), ...$this->ofChanged->of($text)]);
+        return $this->fetch(array_filter([...$ids, ...$this->ofChanged->of($text)], fn (string $id): bool => null === $kind || $this->kindOf($id) === $kind));
     }
 
     /** The element that is reached by what is dialled. */
@@ -157,9 +149,10 @@ final class Plan
     /** @param array<string, Element|null> $elements by id; null for those that go */
     public function withAll(array $elements): self
     {
-        $put = array_filter($elements);
+        $plan = new self($this->name, $this->source, $elements + $this->changed);
+        [$plan->fetched, $plan->unreadable, $plan->mentioning] = [$this->fetched, $this->unreadable, $this->mentioning];
 
-        return new self($this->name, $put + array_diff_key($this->elements, $elements), $this->index, array_fill_keys(array_keys($put), true) + $this->changed);
+        return $plan;
     }
 
     /** @return list<Place> every place that mentions the element */
@@ -177,12 +170,20 @@ final class Plan
         return $places;
     }
 
+    /** @return array<string, Element> */
+    private function ofKind(?Kind $kind): array
+    {
+        $changed = array_filter($this->changed, static fn (?Element $element): bool => null !== $element && (null === $kind || $element->kind() === $kind));
+
+        return $this->fetch([...array_keys($changed), ...array_filter($this->source->ids($kind), fn (string $id): bool => !\array_key_exists($id, $this->changed))]);
+    }
+
     /**
-     * @param list<string> $ids
+     * @param iterable<string> $ids
      *
      * @return array<string, Element>
      */
-    private function read(array $ids): array
+    private function fetch(iterable $ids): array
     {
         $elements = [];
         foreach ($ids as $id) {

@@ -5,15 +5,14 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Plan;
 
 use Meandros\Core\Plan\Check\Integrity;
-use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Json\PlanCodec;
-use Meandros\Core\Plan\Mentions;
+use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Place;
 use Meandros\Core\Plan\Plan;
-use Meandros\Core\Plan\StoredElement;
+use Meandros\Core\Tests\KeptElements;
 use Meandros\Core\Tests\PlanBuilder;
 use PHPUnit\Framework\TestCase;
 
@@ -34,7 +33,7 @@ final class PlanTest extends TestCase
 
     public function testWhatIsNotWantedIsNotRead(): void
     {
-        $plan = Plan::stored('Broken inside', self::storedElements(self::demo()) + ['prm_broken' => new StoredElement(\Meandros\Core\Plan\Kind::Prompt, 'not JSON')], Mentions::in([]));
+        $plan = Plan::from('Broken inside', KeptElements::of(self::demo(), ['prm_broken' => [Kind::Prompt, 'not JSON']]));
         self::assertSame('Bookings desk', $plan->find('team_bookings')?->name());
         self::assertCount(11, $plan->all(Number::class));
         $this->expectException(\JsonException::class);
@@ -98,13 +97,7 @@ final class PlanTest extends TestCase
 
     private static function stored(Plan $plan): Plan
     {
-        return Plan::stored($plan->name, self::storedElements($plan), Mentions::in($plan->elements()));
-    }
-
-    /** @return array<string, StoredElement> */
-    private static function storedElements(Plan $plan): array
-    {
-        return array_map(static fn (Element $element): StoredElement => new StoredElement($element->kind(), PlanCodec::encodeElement($element)), $plan->elements());
+        return Plan::from($plan->name, KeptElements::of($plan));
     }
 
     /**

@@ -6,7 +6,6 @@ namespace Meandros\Core\Tests\Plan;
 
 use Meandros\Core\Plan\Check\Integrity;
 use Meandros\Core\Plan\Dialled;
-use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Json\PlanCodec;
@@ -15,8 +14,8 @@ use Meandros\Core\Plan\Orphans;
 use Meandros\Core\Plan\Place;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Problem;
-use Meandros\Core\Plan\StoredElement;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Tests\KeptElements;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Tests\Soak;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -152,7 +151,7 @@ final class ReferenceLawTest extends TestCase
 
     private static function stored(Plan $plan): Plan
     {
-        return Plan::stored($plan->name, array_map(static fn (Element $element): StoredElement => new StoredElement($element->kind(), PlanCodec::encodeElement($element)), $plan->elements()), Mentions::in($plan->elements()));
+        return Plan::from($plan->name, KeptElements::of($plan));
     }
 
     /**

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan;
+
+/**
+ * Where the elements of a plan come from. They are asked for by id, by kind, and by what they mention: what a call, a check
+ * or a preview costs does not grow with the plan.
+ */
+interface ElementSource
+{
+    /** @throws InvalidData when it is kept and cannot be read */
+    public function find(string $id): ?Element;
+
+    public function kindOf(string $id): ?Kind;
+
+    /** @return list<string> ids, in the order in which they are listed; of every kind where none is named */
+    public function ids(?Kind $kind = null): array;
+
+    /**
+     * @param string $text an element's id, something that can be dialled, or a number that is called
+     *
+     * @return list<string> ids of the elements that mention it
+     */
+    public function mentioning(string $text): array;
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan;
+
+/** Elements that are all there, as those of a file. */
+final class GivenElements implements ElementSource
+{
+    /** Worked out when it is first wanted. */
+    private ?Mentions $mentions = null;
+
+    /** @param array<string, Element> $elements by id */
+    public function __construct(private readonly array $elements)
+    {
+    }
+
+    public function find(string $id): ?Element
+    {
+        return $this->elements[$id] ?? null;
+    }
+
+    public function kindOf(string $id): ?Kind
+    {
+        return ($this->elements[$id] ?? null)?->kind();
+    }
+
+    public function ids(?Kind $kind = null): array
+    {
+        $elements = null === $kind ? $this->elements : array_filter($this->elements, static fn (Element $element): bool => $element->kind() === $kind);
+
+        return array_keys($elements);
+    }
+
+    public function mentioning(string $text): array
+    {
+        $this->mentions ??= Mentions::in($this->elements);
+
+        return $this->mentions->of($text);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Storage;
+
+/** What the processes of a server keep for each other (APCu); on the command line nothing is kept. */
+final readonly class SharedMemory
+{
+    private bool $isThere;
+
+    public function __construct()
+    {
+        $this->isThere = \function_exists('apcu_enabled') && apcu_enabled();
+    }
+
+    public function get(string $key): mixed
+    {
+        $value = $this->isThere ? apcu_fetch($key, $found) : null;
+
+        return $found ?? false ? $value : null;
+    }
+
+    public function keep(string $key, mixed $value): void
+    {
+        $this->isThere && apcu_store($key, $value);
+    }
+
+    /** @param array<string, mixed> $values by key */
+    public function keepAll(array $values): void
+    {
+        $this->isThere && apcu_store($values);
+    }
+}
