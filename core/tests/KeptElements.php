@@ -44,4 +44,9 @@ final readonly class KeptElements implements ElementSource
     {
         return $this->mentions->of($text);
     }
+
+    public function shelf(array $ids, string $more): null
+    {
+        return null;
+    }
 }

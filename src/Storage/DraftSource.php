@@ -36,7 +36,7 @@ final class DraftSource implements ElementSource
     {
         $entry = $this->entry($id);
         if (null === $entry['element'] && null !== $entry['json'] && null !== $entry['kind']) {
-            $this->entries[$id]['element'] = $entry['element'] = PlanCodec::storedElement($entry['json']);
+            $this->entries[$id]['element'] = $entry['element'] = $this->asBefore($id, $entry['revision']) ?? PlanCodec::storedElement($entry['json']);
             $this->keep('e.'.$id, [$entry['kind'], $entry['revision'], $entry['element']]);
         }
 
@@ -80,6 +80,13 @@ final class DraftSource implements ElementSource
         return $this->mentions[$text];
     }
 
+    public function shelf(array $ids, string $more): SharedBlocks
+    {
+        $revisions = array_map(fn (string $id): string => $id.' '.$this->revisionOf($id), $ids);
+
+        return new SharedBlocks($this->memory, $this->name.'.b.'.hash('xxh128', implode("\n", [...$revisions, $more])));
+    }
+
     /** What was wanted this time is what will be wanted after the next edit. */
     public function __destruct()
     {
@@ -92,7 +99,7 @@ final class DraftSource implements ElementSource
     private function entry(string $id): array
     {
         if (!isset($this->entries[$id])) {
-            /** @var array{Kind, int, Element}|null $kept */
+            /** @var array{Kind|null, int|null, Element|null}|null $kept */
             $kept = $this->kept('e.'.$id);
             if (null !== $kept) {
                 return $this->entries[$id] = ['kind' => $kept[0], 'json' => null, 'revision' => $kept[1], 'element' => $kept[2]];
@@ -102,8 +109,21 @@ final class DraftSource implements ElementSource
         if (!isset($this->entries[$id])) {
             $this->readElements([$id]);
         }
+        if (null === $this->entries[$id]['revision']) {
+            // That there is none is worth knowing too.
+            $this->keep('e.'.$id, [null, null, null]);
+        }
 
         return $this->entries[$id];
+    }
+
+    /** The element as it was read at an earlier revision of the draft, where it was not written since. */
+    private function asBefore(string $id, ?int $revision): ?Element
+    {
+        /** @var array{int, array{Kind|null, int|null, Element|null}}|null $kept */
+        $kept = $this->memory->get($this->name.'.e.'.$id);
+
+        return null !== $kept && $kept[1][1] === $revision ? $kept[1][2] : null;
     }
 
     /** The first time that something is missing, whatever was wanted lately is fetched too. */

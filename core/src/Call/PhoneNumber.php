@@ -86,6 +86,9 @@ final class PhoneNumber
 
             return $text;
         }
+        if ($in->isTrusted()) {
+            return $text;
+        }
         try {
             return self::parse($text, 'ZZ');
         } catch (InvalidData $invalid) {

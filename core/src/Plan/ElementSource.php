@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
+use Meandros\Core\Time\BlockShelf;
+
 /**
  * Where the elements of a plan come from. They are asked for by id, by kind, and by what they mention: what a call, a check
  * or a preview costs does not grow with the plan.
@@ -24,4 +26,12 @@ interface ElementSource
      * @return list<string> ids of the elements that mention it
      */
     public function mentioning(string $text): array;
+
+    /**
+     * @param list<string> $ids  of the elements from which hours are made
+     * @param string       $more whatever else they depend on
+     *
+     * @return BlockShelf|null for hours compiled from these elements as they are; null where nothing is put by
+     */
+    public function shelf(array $ids, string $more): ?BlockShelf;
 }

@@ -38,4 +38,9 @@ final class GivenElements implements ElementSource
 
         return $this->mentions->of($text);
     }
+
+    public function shelf(array $ids, string $more): null
+    {
+        return null;
+    }
 }

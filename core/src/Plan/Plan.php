@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
+use Meandros\Core\Time\BlockShelf;
+
 /**
  * The whole routing: a set of elements by id, which never changes. They are fetched from their source when they are first
  * wanted: a trace and a check of one element touch a few out of thousands.
@@ -168,6 +170,15 @@ final class Plan
         }
 
         return $places;
+    }
+
+    /**
+     * @param list<string> $ids  of the elements from which hours are made
+     * @param string       $more whatever else they depend on
+     */
+    public function shelf(array $ids, string $more): ?BlockShelf
+    {
+        return [] === array_intersect_key(array_flip($ids), $this->changed) ? $this->source->shelf($ids, $more) : null;
     }
 
     /** @return array<string, Element> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
+use Meandros\Core\Plan\Element\CalendarUse;
 use Meandros\Core\Plan\Element\HolidayCalendar;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Site;
@@ -40,10 +41,20 @@ final class PlanHours
         [$id, $last] = [$hours->id(), $this->last];
         // The rules of a whole team ask for the same hours at the same second.
         if ($id !== $last[0] || $instant !== $last[1] || null === $last[2]) {
-            $this->last = $last = [$id, $instant, ($this->books[$id] ??= new HoursBook($this->timetable($hours)))->read($instant)];
+            $this->last = $last = [$id, $instant, ($this->books[$id] ??= $this->book($hours))->read($instant)];
         }
 
         return $last[2];
+    }
+
+    private function book(Hours $hours): HoursBook
+    {
+        $timetable = $this->timetable($hours);
+        // Windows of rules are hours too, and no elements: they are quickly compiled.
+        $isElement = null !== $this->plan->kindOf($hours->id());
+        $from = [$hours->id(), $hours->site, ...array_map(static fn (CalendarUse $use): string => $use->calendar, $hours->calendars)];
+
+        return new HoursBook($timetable, $isElement ? $this->plan->shelf($from, serialize($timetable->overrides)) : null);
     }
 
     /**

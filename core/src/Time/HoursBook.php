@@ -24,7 +24,8 @@ final class HoursBook
     /** @var array<string, CompiledHours> by length and place */
     private array $blocks = [];
 
-    public function __construct(private readonly Timetable $hours)
+    /** @param BlockShelf|null $shelf of this very timetable */
+    public function __construct(private readonly Timetable $hours, private readonly ?BlockShelf $shelf = null)
     {
     }
 
@@ -81,11 +82,22 @@ final class HoursBook
     {
         $length = self::BLOCK_DAYS[$level] * self::DAY;
         $from = (int) floor($instant / $length) * $length;
-        $block = $this->blocks[$level.' '.$from] ??= HoursCompiler::compile($this->hours, $from, $from + $length);
+        $block = $this->blocks[$level.' '.$from] ??= $this->compiled($level.' '.$from, $from, $from + $length);
         if (\count($this->blocks) > self::MOST_KEPT) {
             array_shift($this->blocks);
         }
 
         return $block;
+    }
+
+    private function compiled(string $name, int $from, int $until): CompiledHours
+    {
+        $compiled = $this->shelf?->find($name);
+        if (null === $compiled) {
+            $compiled = HoursCompiler::compile($this->hours, $from, $until);
+            $this->shelf?->keep($name, $compiled);
+        }
+
+        return $compiled;
     }
 }

@@ -14,6 +14,11 @@ final class Complaints
     /** @var list<Problem> */
     private array $problems = [];
 
+    /** @param bool $isTrusted whether the document was read and checked before: what is costly is not checked again */
+    public function __construct(public readonly bool $isTrusted = false)
+    {
+    }
+
     /** @throws TooManyProblems */
     public function add(string $pointer, string $message, string $remedy): void
     {

@@ -24,14 +24,15 @@ final readonly class Input
      * @template T
      *
      * @param \Closure(self): T $read
+     * @param bool              $isTrusted whether it was read and checked before, and is kept since: what is costly is not checked again
      *
      * @return T
      *
      * @throws InvalidData with every problem that the reader found
      */
-    public static function read(mixed $value, \Closure $read): mixed
+    public static function read(mixed $value, \Closure $read, bool $isTrusted = false): mixed
     {
-        $complaints = new Complaints();
+        $complaints = new Complaints($isTrusted);
         try {
             $result = $read(new self($value, '', $complaints));
         } catch (TooManyProblems $enough) {
@@ -60,6 +61,11 @@ final readonly class Input
         foreach ($invalid->problems as $problem) {
             $this->complaints->add($this->pointer.$problem->pointer, $problem->message, $problem->remedy);
         }
+    }
+
+    public function isTrusted(): bool
+    {
+        return $this->complaints->isTrusted;
     }
 
     public function isText(): bool

@@ -54,11 +54,11 @@ final class PlanCodec
     /** A stored document: that its elements fit together was checked when it was written. */
     public static function storedPlan(string $json): Plan
     {
-        return self::read(json_decode($json, true, self::DEEPEST, \JSON_THROW_ON_ERROR));
+        return self::read(json_decode($json, true, self::DEEPEST, \JSON_THROW_ON_ERROR), true);
     }
 
     /** @throws InvalidData */
-    private static function read(mixed $document): Plan
+    private static function read(mixed $document, bool $isTrusted = false): Plan
     {
         return Input::read($document, static function (Input $in): Plan {
             $in->onlyFields(['meandros', 'name', 'elements']);
@@ -78,13 +78,13 @@ final class PlanCodec
             }
 
             return Plan::of($in->field('name')->text(), $elements);
-        });
+        }, $isTrusted);
     }
 
     /** @throws InvalidData */
-    public static function element(mixed $data): Element
+    public static function element(mixed $data, bool $isTrusted = false): Element
     {
-        $element = Input::read($data, self::readElement(...));
+        $element = Input::read($data, self::readElement(...), $isTrusted);
         \assert(null !== $element);
 
         return $element;
@@ -93,7 +93,7 @@ final class PlanCodec
     /** Stored data that was checked when it was written. */
     public static function storedElement(string $json): Element
     {
-        return self::element(json_decode($json, true, self::DEEPEST, \JSON_THROW_ON_ERROR));
+        return self::element(json_decode($json, true, self::DEEPEST, \JSON_THROW_ON_ERROR), true);
     }
 
     public static function encode(Plan $plan, bool $pretty = false): string
