@@ -324,12 +324,12 @@ start_server() {
   if is_root; then user_line="user $user;"; pool="user = $user\\ngroup = $user\\nlisten.owner = $user\\n"; fi
   pool="${pool}env[DATABASE_URL] = \"${DATABASE_URL//&/\\&}\"\\nenv[APP_SECRET] = \"$APP_SECRET\"\\nenv[APP_ENV] = prod\\nenv[APP_DEBUG] = 0\\nenv[MEANDROS_BUILD] = $MEANDROS_BUILD"
   [ "$user" = root ] && fpm_flag=-R
-  fill() { sed -e "s|@ROOT@|$ROOT|g; s|@RUN@|$RUN|g; s|@SOCKET@|$socket|g; s|@HTTP_PORT@|$HTTP_PORT|g; s|@POOL@|$pool|" "$ROOT/bin/lib/$1"; }
+  fill() { sed -e "s|@ROOT@|$ROOT|g; s|@RUN@|$RUN|g; s|@SOCKET@|$socket|g; s|@HTTP_PORT@|$HTTP_PORT|g; s|@POOL@|$pool|; s|@USER@|$user|g; s|@BUILD@|$MEANDROS_BUILD|g" "$ROOT/bin/lib/$1"; }
   problems | written "$RUN/problems.conf" && web_changed=1
   fill fastcgi.conf | written "$RUN/fastcgi.conf" && web_changed=1
   { echo "$user_line"; fill nginx.conf; } | written "$RUN/nginx.conf" && web_changed=1
   (umask 077; fill php-fpm.conf | written "$RUN/php-fpm.conf") && php_changed=1
-  cp "$ROOT/bin/lib/php.ini" "$RUN/php.ini.new"; if cmp -s "$RUN/php.ini.new" "$RUN/php.ini"; then rm "$RUN/php.ini.new"; else mv "$RUN/php.ini.new" "$RUN/php.ini"; php_changed=1; fi
+  fill php.ini | written "$RUN/php.ini" && php_changed=1
   local fpm; fpm=$(ls /usr/sbin/php-fpm8.* 2>/dev/null | sort -V | tail -n 1)
 
   expected php-fpm nginx
