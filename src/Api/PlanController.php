@@ -37,6 +37,7 @@ final readonly class PlanController
     {
         $draft = 'draft' === $which ? $this->draft->read() : null;
         $plan = $draft->plan ?? $this->plans->get($which);
+        [$undo, $redo] = null === $draft ? [null, null] : $this->log->next();
 
         return new JsonResponse([
             'name' => $plan->name,
@@ -45,8 +46,8 @@ final readonly class PlanController
             'revision' => $draft->revision ?? 0,
             'revisions' => (object) ($draft?->revisions() ?? []),
             'unreadable' => null === $draft ? [] : array_map(static fn (UnreadableElement $one): array => $one->toJson(), $this->draft->unreadable($draft)),
-            'undo' => null === $draft ? null : $this->log->lastDone()?->named(),
-            'redo' => null === $draft ? null : $this->log->firstUndone()?->named(),
+            'undo' => $undo?->toJson(),
+            'redo' => $redo?->toJson(),
         ]);
     }
 

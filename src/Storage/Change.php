@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Meandros\Server\Storage;
 
 use Meandros\Core\Plan\Element;
-use Meandros\Server\Storage\Entity\Edit;
 
 /** What a write did to the draft. */
 final readonly class Change
@@ -16,9 +15,9 @@ final readonly class Change
     /**
      * @param int                         $revision of the draft, and of every element that was written
      * @param array<string, Element|null> $elements by id; null where the element is gone
-     * @param Edit|null                   $undo     the edit that undo would take back
+     * @param EditName|null               $undo     the edit that undo would take back
      */
-    public function __construct(public string $label, public int $revision, public array $elements, public ?Edit $undo, public ?Edit $redo)
+    public function __construct(public string $label, public int $revision, public array $elements, public ?EditName $undo, public ?EditName $redo)
     {
     }
 
@@ -33,8 +32,8 @@ final readonly class Change
             'changed' => \count($this->elements),
             'isTold' => $isTold,
             'elements' => (object) ($isTold ? array_map(static fn (?Element $element): ?array => $element?->toJson(), $this->elements) : []),
-            'undo' => $this->undo?->named(),
-            'redo' => $this->redo?->named(),
+            'undo' => $this->undo?->toJson(),
+            'redo' => $this->redo?->toJson(),
         ];
     }
 }

@@ -27,16 +27,18 @@ final readonly class ChangeLog
     {
     }
 
-    /** The edit that undo would take back. */
-    public function lastDone(): ?Edit
+    /** @return array{EditName|null, EditName|null} what undo would take back, and what redo would do again */
+    public function next(): array
     {
-        return $this->entities->getRepository(Edit::class)->findOneBy(['state' => EditState::Done], ['id' => 'DESC']);
-    }
+        /** @var list<array{string, int, string, string|null, string|null}> $rows */
+        $rows = $this->database->fetchAllNumeric("(SELECT state, id, label, name_before, name_after FROM edit WHERE state = 'done' ORDER BY id DESC LIMIT 1)
+            UNION ALL (SELECT state, id, label, name_before, name_after FROM edit WHERE state = 'undone' ORDER BY id LIMIT 1)");
+        $next = ['done' => null, 'undone' => null];
+        foreach ($rows as $row) {
+            $next[$row[0]] = new EditName($row[1], $row[2], $row[3], $row[4]);
+        }
 
-    /** The edit that redo would do again. */
-    public function firstUndone(): ?Edit
-    {
-        return $this->entities->getRepository(Edit::class)->findOneBy(['state' => EditState::Undone], ['id' => 'ASC']);
+        return [$next['done'], $next['undone']];
     }
 
     /**
@@ -110,24 +112,25 @@ final readonly class ChangeLog
      */
     public function record(PlannedEdit $planned, array $rows, EditState $state, ?string $nameBefore): ?int
     {
-        $this->database->executeStatement('UPDATE edit SET state = ? WHERE state = ?', [EditState::Dropped->value, EditState::Undone->value]);
         if ([] === $planned->elements && null === $nameBefore) {
+            $this->database->executeStatement("UPDATE edit SET state = 'dropped' WHERE state = 'undone'");
+
             return null;
         }
-        $edit = new Edit(mb_substr($planned->label, 0, self::LABEL_CHARACTERS), 'demo', $this->now->moment(), $nameBefore, null === $nameBefore ? null : $planned->name);
-        $edit->state = $state;
-        $this->entities->persist($edit);
-        $this->entities->flush();
+        $edit = $this->database->fetchOne("WITH dropped AS (UPDATE edit SET state = 'dropped' WHERE state = 'undone')
+            INSERT INTO edit (label, who, made_at, state, name_before, name_after) VALUES (?, ?, ?, ?, ?, ?) RETURNING id", [
+            mb_substr($planned->label, 0, self::LABEL_CHARACTERS), 'demo', $this->now->moment()->format(\DATE_RFC3339), $state->value, $nameBefore, null === $nameBefore ? null : $planned->name,
+        ]);
+        \assert(is_numeric($edit));
         $this->database->executeStatement('INSERT INTO edit_change (edit_id, element_id, before, after)
-            SELECT ?, r.id, e.body, CAST(r.body AS jsonb) FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body) LEFT JOIN draft_element e ON e.id = r.id', [$edit->id, TextArray::of(array_keys($rows)), TextArray::of($rows)]);
+            SELECT ?, r.id, e.body, CAST(r.body AS jsonb) FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body) LEFT JOIN draft_element e ON e.id = r.id', [$edit, TextArray::of(array_keys($rows)), TextArray::of($rows)]);
 
-        return $edit->id;
+        return (int) $edit;
     }
 
-    public function mark(Edit $edit, EditState $state): void
+    public function mark(int $edit, EditState $state): void
     {
-        $edit->state = $state;
-        $this->entities->flush();
+        $this->database->executeStatement('UPDATE edit SET state = ? WHERE id = ?', [$state->value, $edit]);
     }
 
     /** The latest body of an element, of those that were written, that can be read; null where there is none. */

@@ -5,16 +5,13 @@ declare(strict_types=1);
 namespace Meandros\Server\Storage;
 
 use Doctrine\DBAL\Connection;
-use Doctrine\ORM\EntityManagerInterface;
 use Meandros\Core\Plan\Check\Integrity;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Orphans;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Problem;
-use Meandros\Server\Storage\Entity\Edit;
 use Meandros\Server\Storage\Entity\EditState;
-use Symfony\Component\DependencyInjection\Attribute\Lazy;
 
 /** The plan being edited. Every write is checked against the whole plan, logged, and can be undone. */
 final readonly class Draft
@@ -24,7 +21,7 @@ final readonly class Draft
     /** So often an edit is worked out beside other writers; then they wait for it. */
     private const TRIES = 3;
 
-    public function __construct(#[Lazy] private EntityManagerInterface $entities, private Connection $database, private ElementRows $rows, private ChangeLog $log, private SharedMemory $memory)
+    public function __construct(private Connection $database, private ElementRows $rows, private ChangeLog $log, private SharedMemory $memory)
     {
     }
 
@@ -174,7 +171,7 @@ final readonly class Draft
      */
     public function undo(int $edit): Change
     {
-        return $this->step($edit, $this->log->lastDone(...), 'before', EditState::Undone, 'There is nothing to undo.');
+        return $this->step($edit, 0, 'before', EditState::Undone, 'There is nothing to undo.');
     }
 
     /**
@@ -185,7 +182,7 @@ final readonly class Draft
      */
     public function redo(int $edit): Change
     {
-        return $this->step($edit, $this->log->firstUndone(...), 'after', EditState::Done, 'There is nothing to redo.');
+        return $this->step($edit, 1, 'after', EditState::Done, 'There is nothing to redo.');
     }
 
     /**
@@ -247,7 +244,7 @@ final readonly class Draft
                 continue;
             }
             $rows = $planned->rows ?? ElementRows::encode($planned->elements);
-            $change = $this->turn(fn (int $revision): ?Change => $revision === $draft->revision ? $this->store($planned, $rows, $draft->plan->name, $state) : null);
+            $change = $this->turn(fn (int $revision): ?Change => $revision === $draft->revision ? $this->store($planned, $rows, $draft->plan, $state) : null);
             if (null !== $change) {
                 return $change;
             }
@@ -256,7 +253,7 @@ final readonly class Draft
             $draft = $this->read();
             $planned = $work($draft);
 
-            return $this->store($planned, $planned->rows ?? ElementRows::encode($planned->elements), $draft->plan->name, $state);
+            return $this->store($planned, $planned->rows ?? ElementRows::encode($planned->elements), $draft->plan, $state);
         });
         \assert(null !== $change);
 
@@ -264,19 +261,19 @@ final readonly class Draft
     }
 
     /**
-     * @param \Closure(): (Edit|null) $find
-     * @param 'before'|'after'        $side
+     * @param 0|1              $which of ChangeLog::next()
+     * @param 'before'|'after' $side
      */
-    private function step(int $edit, \Closure $find, string $side, EditState $state, string $nothing): Change
+    private function step(int $edit, int $which, string $side, EditState $state, string $nothing): Change
     {
         // What an edit did never changes: it is read before the others wait.
         $elements = $this->log->elements($edit, $side);
-        $change = $this->turn(function () use ($edit, $find, $side, $state, $nothing, $elements): Change {
-            $next = $find() ?? throw new NothingToUndo($nothing);
-            if ($next->id !== $edit) {
-                throw StaleRevision::edit($next->label, (int) $next->id);
+        $change = $this->turn(function () use ($edit, $which, $side, $state, $nothing, $elements): Change {
+            $next = $this->log->next()[$which] ?? throw new NothingToUndo($nothing);
+            if ($next->edit !== $edit) {
+                throw StaleRevision::edit($next->label, $next->edit);
             }
-            $this->log->mark($next, $state);
+            $this->log->mark($edit, $state);
             $this->rename('before' === $side ? $next->nameBefore : $next->nameAfter);
 
             return $this->apply($next->label, $edit, $side, $elements);
@@ -287,13 +284,15 @@ final readonly class Draft
     }
 
     /** @param array<string, string|null> $rows the elements, encoded */
-    private function store(PlannedEdit $planned, array $rows, string $name, EditState $state): Change
+    private function store(PlannedEdit $planned, array $rows, Plan $before, EditState $state): Change
     {
-        $isRenamed = null !== $planned->name && $planned->name !== $name;
-        $edit = $this->log->record($planned, $rows, $state, $isRenamed ? $name : null);
+        $isRenamed = null !== $planned->name && $planned->name !== $before->name;
+        $edit = $this->log->record($planned, $rows, $state, $isRenamed ? $before->name : null);
         $this->rename($isRenamed ? $planned->name : null);
+        // Most edits change what an element does, and not what it mentions.
+        $isAsBefore = 1 === \count($planned->elements) && ElementRows::followAlike($before->find(array_key_first($planned->elements)), array_values($planned->elements)[0]);
 
-        return $this->apply($planned->label, $edit, 'after', $planned->elements);
+        return $this->apply($planned->label, $edit, 'after', $planned->elements, !$isAsBefore);
     }
 
     private function rename(?string $name): void
@@ -304,17 +303,18 @@ final readonly class Draft
     }
 
     /**
-     * @param int|null                    $edit     in the log; null where nothing changes
-     * @param 'before'|'after'            $side     of it
-     * @param array<string, Element|null> $elements by id; null for those that go
+     * @param int|null                    $edit          in the log; null where nothing changes
+     * @param 'before'|'after'            $side          of it
+     * @param array<string, Element|null> $elements      by id; null for those that go
+     * @param bool                        $withFollowing whether anything that follows from them may have changed
      */
-    private function apply(string $label, ?int $edit, string $side, array $elements): Change
+    private function apply(string $label, ?int $edit, string $side, array $elements, bool $withFollowing = true): Change
     {
         $revision = $this->database->fetchOne("UPDATE draft SET revision = nextval('draft_revision') RETURNING revision");
         \assert(is_numeric($revision));
-        null === $edit || $this->rows->write($edit, $side, $elements, (int) $revision);
+        null === $edit || $this->rows->write($edit, $side, $elements, (int) $revision, $withFollowing);
 
-        return new Change($label, (int) $revision, $elements, $this->log->lastDone(), $this->log->firstUndone());
+        return new Change($label, (int) $revision, $elements, ...$this->log->next());
     }
 
     /**
@@ -324,7 +324,6 @@ final readonly class Draft
     {
         return $this->database->transactional(function () use ($work): ?Change {
             $this->database->executeStatement('SELECT pg_advisory_xact_lock(?)', [self::LOCK]);
-            $this->entities->clear();
             $revision = $this->database->fetchOne('SELECT revision FROM draft');
             \assert(is_numeric($revision));
 

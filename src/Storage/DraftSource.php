@@ -26,6 +26,8 @@ final class DraftSource implements ElementSource
     /** @var array<string, list<string>> by kind */
     private array $ids = [];
     private bool $wasAskedLately = false;
+    /** Whether all of it was read: that is too much to share. */
+    private bool $isWhole = false;
 
     /** @param string $name of the database's draft in shared memory */
     public function __construct(private readonly Connection $database, private readonly SharedMemory $memory, private readonly string $name, public readonly int $revision)
@@ -37,7 +39,7 @@ final class DraftSource implements ElementSource
         $entry = $this->entry($id);
         if (null === $entry['element'] && null !== $entry['json'] && null !== $entry['kind']) {
             $this->entries[$id]['element'] = $entry['element'] = $this->asBefore($id, $entry['revision']) ?? PlanCodec::storedElement($entry['json']);
-            $this->keep('e.'.$id, [$entry['kind'], $entry['revision'], $entry['element']]);
+            $this->isWhole || $this->keep('e.'.$id, [$entry['kind'], $entry['revision'], $entry['element'], null]);
         }
 
         return $entry['element'];
@@ -99,31 +101,30 @@ final class DraftSource implements ElementSource
     private function entry(string $id): array
     {
         if (!isset($this->entries[$id])) {
-            /** @var array{Kind|null, int|null, Element|null}|null $kept */
+            /** @var array{Kind|null, int|null, Element|null, string|null}|null $kept */
             $kept = $this->kept('e.'.$id);
             if (null !== $kept) {
-                return $this->entries[$id] = ['kind' => $kept[0], 'json' => null, 'revision' => $kept[1], 'element' => $kept[2]];
+                return $this->entries[$id] = ['kind' => $kept[0], 'json' => $kept[3], 'revision' => $kept[1], 'element' => $kept[2]];
             }
             $this->askLately();
         }
         if (!isset($this->entries[$id])) {
             $this->readElements([$id]);
         }
-        if (null === $this->entries[$id]['revision']) {
-            // That there is none is worth knowing too.
-            $this->keep('e.'.$id, [null, null, null]);
-        }
+        // Also where there is none, or where nobody wants more than its kind.
+        $entry = $this->entries[$id];
+        $this->keep('e.'.$id, [$entry['kind'], $entry['revision'], $this->asBefore($id, $entry['revision']), $entry['json']]);
 
-        return $this->entries[$id];
+        return $entry;
     }
 
     /** The element as it was read at an earlier revision of the draft, where it was not written since. */
     private function asBefore(string $id, ?int $revision): ?Element
     {
-        /** @var array{int, array{Kind|null, int|null, Element|null}}|null $kept */
+        /** @var array{int, array{Kind|null, int|null, Element|null, string|null}}|null $kept */
         $kept = $this->memory->get($this->name.'.e.'.$id);
 
-        return null !== $kept && $kept[1][1] === $revision ? $kept[1][2] : null;
+        return null !== $kept && null !== $revision && $kept[1][1] === $revision ? $kept[1][2] : null;
     }
 
     /** The first time that something is missing, whatever was wanted lately is fetched too. */
@@ -157,6 +158,7 @@ final class DraftSource implements ElementSource
     private function readKind(?Kind $kind): array
     {
         $ids = [];
+        $this->isWhole = $this->isWhole || null === $kind;
         $rows = null === $kind
             ? $this->database->executeQuery('SELECT draft.revision, e.id, e.kind, e.body, e.revision FROM draft JOIN draft_element e ON true ORDER BY e.kind, e.name, e.id')
             : $this->database->executeQuery('SELECT draft.revision, e.id, e.kind, e.body, e.revision FROM draft JOIN draft_element e ON e.kind = ? ORDER BY e.name, e.id', [$kind->value]);

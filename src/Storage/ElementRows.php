@@ -55,15 +55,20 @@ final readonly class ElementRows
      * Brings the draft to one side of an edit that is in the log.
      *
      * @param 'before'|'after'            $side
-     * @param array<string, Element|null> $elements the same, by id
+     * @param array<string, Element|null> $elements      the same, by id
+     * @param bool                        $withFollowing whether anything that follows from them may have changed
      */
-    public function write(int $edit, string $side, array $elements, int $revision): void
+    public function write(int $edit, string $side, array $elements, int $revision, bool $withFollowing): void
     {
+        if (!$withFollowing) {
+            $this->writeElements($edit, $side, $revision);
+
+            return;
+        }
         // Within one edit two extensions may change hands: what must hold is looked at when all of it is written.
         $this->database->executeStatement('SET CONSTRAINTS ALL DEFERRED');
         $this->database->executeStatement("DELETE FROM draft_element WHERE id IN (SELECT element_id FROM edit_change WHERE edit_id = ? AND $side IS NULL)", [$edit]);
-        $this->database->executeStatement("INSERT INTO draft_element (id, kind, name, body, revision) SELECT element_id, $side->>'kind', $side->>'name', $side, ? FROM edit_change WHERE edit_id = ? AND $side IS NOT NULL
-            ON CONFLICT (id) DO UPDATE SET kind = EXCLUDED.kind, name = EXCLUDED.name, body = EXCLUDED.body, revision = EXCLUDED.revision", [$revision, $edit]);
+        $this->writeElements($edit, $side, $revision);
         $following = ['draft_mention' => [], 'draft_dialled' => [], 'draft_reference' => []];
         foreach (array_filter($elements) as $id => $element) {
             $following['draft_mention'][$id] = Mentions::by($element);
@@ -74,6 +79,21 @@ final readonly class ElementRows
             $this->follow($table, $column, array_keys($elements), $following[$table]);
         }
         $this->database->executeStatement('SET CONSTRAINTS ALL IMMEDIATE');
+    }
+
+    /** @param 'before'|'after' $side */
+    private function writeElements(int $edit, string $side, int $revision): void
+    {
+        $this->database->executeStatement("INSERT INTO draft_element (id, kind, name, body, revision) SELECT element_id, $side->>'kind', $side->>'name', $side, ? FROM edit_change WHERE edit_id = ? AND $side IS NOT NULL
+            ON CONFLICT (id) DO UPDATE SET kind = EXCLUDED.kind, name = EXCLUDED.name, body = EXCLUDED.body, revision = EXCLUDED.revision", [$revision, $edit]);
+    }
+
+    /** Whether the same follows from an element as from the one before. */
+    public static function followAlike(?Element $before, ?Element $after): bool
+    {
+        $following = static fn (Element $element): array => [Mentions::by($element), Dialled::by($element), array_column($element->references(), 'id')];
+
+        return null !== $before && null !== $after && $following($before) === $following($after);
     }
 
     /**

@@ -41,7 +41,7 @@ final readonly class RememberedAnswers
     public function keep(string $key, string $fingerprint, int $status, array $headers, string $body): void
     {
         $now = $this->now->second();
-        $this->database->executeStatement('DELETE FROM remembered_answer WHERE made_at <= ?', [$now - self::SECONDS]);
-        $this->database->executeStatement('INSERT INTO remembered_answer (key, fingerprint, status, headers, body, made_at) VALUES (?, ?, ?, ?, ?, ?)', [$key, $fingerprint, $status, json_encode((object) $headers, \JSON_THROW_ON_ERROR), $body, $now]);
+        $this->database->executeStatement('WITH gone AS (DELETE FROM remembered_answer WHERE made_at <= ? AND key <> ?) INSERT INTO remembered_answer (key, fingerprint, status, headers, body, made_at) VALUES (?, ?, ?, ?, ?, ?)
+            ON CONFLICT (key) DO UPDATE SET fingerprint = EXCLUDED.fingerprint, status = EXCLUDED.status, headers = EXCLUDED.headers, body = EXCLUDED.body, made_at = EXCLUDED.made_at', [$now - self::SECONDS, $key, $key, $fingerprint, $status, json_encode((object) $headers, \JSON_THROW_ON_ERROR), $body, $now]);
     }
 }

@@ -8,7 +8,7 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 
 /** One act of editing: undo, history and audit read from here. What it changed stands in edit_change, element by element. */
-#[ORM\Entity]
+#[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'edit')]
 class Edit
 {
@@ -33,11 +33,5 @@ class Edit
         #[ORM\Column(name: 'name_after', length: 200, nullable: true)]
         public readonly ?string $nameAfter = null,
     ) {
-    }
-
-    /** @return array{edit: int, label: string} what undo and redo are asked for by */
-    public function named(): array
-    {
-        return ['edit' => (int) $this->id, 'label' => $this->label];
     }
 }
