@@ -189,7 +189,7 @@ SQL
 # stays where it is for whoever still works with it. The web user may read it and not write it.
 build_container() {
   export MEANDROS_BUILD
-  MEANDROS_BUILD=$(cd "$ROOT" && { find src core/src config migrations public/index.php -type f -print0 | sort -z | xargs -0 cat; cat composer.json vendor/composer/installed.json; } | sha256sum | cut -c1-16)
+  MEANDROS_BUILD=$(cd "$ROOT" && { find src core/src config migrations public/index.php bin/lib/preload.php -type f -print0 | sort -z | xargs -0 cat; cat composer.json vendor/composer/installed.json; } | sha256sum | cut -c1-16)
   local cache=$ROOT/var/cache/${APP_ENV:-prod}-$MEANDROS_BUILD
   if [ ! -f "$cache/ready" ]; then
     local made; made=$(ls -dt "$ROOT/var/cache/${APP_ENV:-prod}"-* 2>/dev/null | tail -n +3 || true)

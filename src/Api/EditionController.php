@@ -28,7 +28,7 @@ final readonly class EditionController
     {
         [$most, $before] = Page::of($request);
 
-        return new JsonResponse(['editions' => $this->editions->page($most, $before), 'live' => $this->editions->live()?->number]);
+        return new JsonResponse(['editions' => $this->editions->page($most, $before), 'live' => $this->editions->live()]);
     }
 
     /** What publishing would change, and the revision of the draft that was looked at. */

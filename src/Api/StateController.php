@@ -35,7 +35,7 @@ final readonly class StateController
             throw new ServiceUnavailableHttpException(5, 'The database is of an earlier version. Run bin/start to bring it up to date.');
         }
         $damaged = $this->editions->damagedLatest();
-        $live = $this->editions->live()?->number;
+        $live = $this->editions->live();
 
         return new JsonResponse(['ready' => true, 'alarms' => null === $damaged ? [] : [\sprintf(
             'Edition %d is damaged in the database. %s Publish the draft again, and have the disk looked at.',

@@ -35,7 +35,7 @@ final readonly class Draft
     {
         /** @var array{string, int, string} $row */
         $row = $this->database->fetchNumeric('SELECT name, revision, incarnation FROM draft');
-        $source = new DraftSource($this->database, $this->memory, 'draft.'.$row[2], $row[1]);
+        $source = new DraftSource($this->database, $this->memory, DraftSource::name($row[2]), $row[1]);
 
         return new DraftReading(Plan::from($row[0], $source), $row[1], $source);
     }
@@ -310,11 +310,13 @@ final readonly class Draft
      */
     private function apply(string $label, ?int $edit, string $side, array $elements, bool $withFollowing = true): Change
     {
-        $revision = $this->database->fetchOne("UPDATE draft SET revision = nextval('draft_revision') RETURNING revision");
-        \assert(is_numeric($revision));
-        null === $edit || $this->rows->write($edit, $side, $elements, (int) $revision, $withFollowing);
+        /** @var array{int, int, string} $row */
+        $row = $this->database->fetchNumeric("WITH old AS (SELECT revision FROM draft) UPDATE draft SET revision = nextval('draft_revision') FROM old RETURNING draft.revision, old.revision, draft.incarnation");
+        [$revision, $before, $incarnation] = $row;
+        null === $edit || $this->rows->write($edit, $side, $elements, $revision, $withFollowing);
+        DraftSource::moved($this->memory, DraftSource::name($incarnation), $before, $revision, array_keys($elements), $withFollowing);
 
-        return new Change($label, (int) $revision, $elements, ...$this->log->next());
+        return new Change($label, $revision, $elements, ...$this->log->next());
     }
 
     /**

@@ -18,6 +18,8 @@ final class DraftSource implements ElementSource
 {
     /** Of what was wanted lately, so many are fetched together. */
     private const MOST_LATELY = 400;
+    /** What was looked at so many edits ago is looked at again. */
+    private const MOST_STEPS = 40;
 
     /** @var array<string, array{kind: Kind|null, json: string|null, revision: int|null, element: Element|null}> by id */
     private array $entries = [];
@@ -25,6 +27,8 @@ final class DraftSource implements ElementSource
     private array $mentions = [];
     /** @var array<string, list<string>> by kind */
     private array $ids = [];
+    /** @var array<int, mixed> what the edits that led to a revision changed */
+    private array $steps = [];
     private bool $wasAskedLately = false;
     /** Whether all of it was read: that is too much to share. */
     private bool $isWhole = false;
@@ -32,6 +36,23 @@ final class DraftSource implements ElementSource
     /** @param string $name of the database's draft in shared memory */
     public function __construct(private readonly Connection $database, private readonly SharedMemory $memory, private readonly string $name, public readonly int $revision)
     {
+    }
+
+    /** Of the draft in shared memory: another database has another one. */
+    public static function name(string $incarnation): string
+    {
+        return 'draft.'.$incarnation;
+    }
+
+    /**
+     * Says what an edit changed, so that what was looked at before it goes on being of use.
+     *
+     * @param list<string> $ids   of the elements that it wrote
+     * @param bool         $lists whether lists and mentions may be others now
+     */
+    public static function moved(SharedMemory $memory, string $name, int $before, int $revision, array $ids, bool $lists): void
+    {
+        $memory->keep($name.'.step.'.$revision, [$before, array_fill_keys($ids, true), $lists]);
     }
 
     public function find(string $id): ?Element
@@ -219,7 +240,26 @@ final class DraftSource implements ElementSource
         /** @var array{int, mixed}|null $kept */
         $kept = $this->memory->get($this->name.'.'.$key);
 
-        return null !== $kept && $kept[0] === $this->revision ? $kept[1] : null;
+        return null !== $kept && $this->isAsAt($kept[0], str_starts_with($key, 'e.') ? substr($key, 2) : null) ? $kept[1] : null;
+    }
+
+    /**
+     * Whether an element, or else the lists and mentions, are what they were at an earlier revision.
+     *
+     * @param string|null $id null for lists and mentions
+     */
+    private function isAsAt(int $revision, ?string $id): bool
+    {
+        for ($at = $this->revision, $steps = 0; $at !== $revision; ++$steps) {
+            /** @var array{int, array<string, true>, bool}|null $step */
+            $step = $this->steps[$at] ??= $this->memory->get($this->name.'.step.'.$at);
+            if (null === $step || $steps >= self::MOST_STEPS || (null === $id ? $step[2] : isset($step[1][$id]))) {
+                return false;
+            }
+            $at = $step[0];
+        }
+
+        return true;
     }
 
     private function keep(string $key, mixed $value): void

@@ -18,10 +18,12 @@ use Symfony\Component\DependencyInjection\Attribute\Lazy;
 final readonly class Editions
 {
     private const LOCK = 7120002;
+    /** Seconds after which a document is held against its checksum again. */
+    private const LOOKED_AT_EVERY = 60;
     /** Of what publishing would change, so much is listed. */
     private const MOST_PENDING = 200;
 
-    public function __construct(#[Lazy] private EntityManagerInterface $entities, private Connection $database, private Draft $draft, private Now $now)
+    public function __construct(#[Lazy] private EntityManagerInterface $entities, private Connection $database, private Draft $draft, private Now $now, private SharedMemory $memory)
     {
     }
 
@@ -68,16 +70,36 @@ final readonly class Editions
         return $this->entities->find(Edition::class, $number) ?? throw new NotFound(\sprintf('There is no edition %d.', $number));
     }
 
-    public function live(): ?Edition
+    /** The number of the edition that calls are routed by; null where there is none. */
+    public function live(): ?int
     {
-        $edition = $this->last();
-        while (null !== $edition && !$edition->isIntact()) {
-            $edition = $this->entities->createQuery('SELECT e FROM '.Edition::class.' e WHERE e.number < :number ORDER BY e.number DESC')
-                ->setParameter('number', $edition->number)->setMaxResults(1)->getOneOrNullResult();
-            \assert(null === $edition || $edition instanceof Edition);
+        for ($before = \PHP_INT_MAX >> 32; false !== $row = $this->database->fetchNumeric('SELECT number, checksum FROM edition WHERE number < ? ORDER BY number DESC LIMIT 1', [$before]);) {
+            /** @var array{int, string} $row */
+            [$before, $checksum] = $row;
+            if ($this->isIntact($before, $checksum)) {
+                return $before;
+            }
         }
 
-        return $edition;
+        return null;
+    }
+
+    /** Looked at once, and then now and then: a document does not change by itself. */
+    private function isIntact(int $number, string $checksum): bool
+    {
+        $name = self::name($number, $checksum).'.intact';
+        if (true === $this->memory->get($name)) {
+            return true;
+        }
+        $isIntact = $this->get($number)->isIntact();
+        $isIntact && $this->memory->keep($name, true, self::LOOKED_AT_EVERY);
+
+        return $isIntact;
+    }
+
+    private static function name(int $number, string $checksum): string
+    {
+        return \sprintf('edition.%d.%s', $number, $checksum);
     }
 
     /**
@@ -103,7 +125,7 @@ final readonly class Editions
                 CASE WHEN l.id IS NULL THEN 'added' WHEN e.id IS NULL THEN 'removed' ELSE 'changed' END AS what
             FROM draft_element e FULL JOIN (
                 SELECT one->>'id' AS id, one AS body FROM edition, jsonb_array_elements(document::jsonb->'elements') AS one WHERE number = ?
-            ) AS l ON l.id = e.id WHERE e.body IS DISTINCT FROM l.body) AS p ON true ORDER BY p.kind, p.name, p.id LIMIT ?", [$this->live()->number ?? 0, self::MOST_PENDING]);
+            ) AS l ON l.id = e.id WHERE e.body IS DISTINCT FROM l.body) AS p ON true ORDER BY p.kind, p.name, p.id LIMIT ?", [$this->live() ?? 0, self::MOST_PENDING]);
         $pending = [];
         foreach ($rows as $row) {
             if (null !== $row['id']) {
@@ -123,9 +145,10 @@ final readonly class Editions
     /** The latest edition, where it is damaged: calls are routed by an earlier one. */
     public function damagedLatest(): ?int
     {
-        $last = $this->last();
+        /** @var array{int, string}|false $last */
+        $last = $this->database->fetchNumeric('SELECT number, checksum FROM edition ORDER BY number DESC LIMIT 1');
 
-        return null === $last || $last->isIntact() ? null : $last->number;
+        return false === $last || $this->isIntact($last[0], $last[1]) ? null : $last[0];
     }
 
     /**
@@ -133,6 +156,20 @@ final readonly class Editions
      * @throws Damaged
      */
     public function plan(int $number): Plan
+    {
+        $checksum = $this->database->fetchOne('SELECT checksum FROM edition WHERE number = ?', [$number]);
+        $name = self::name($number, \is_string($checksum) ? $checksum : '');
+        $kept = $this->memory->get($name);
+        if (\is_string($kept)) {
+            return Plan::from($kept, new EditionSource($this->memory, $name, fn (): Plan => $this->document($number)));
+        }
+        $plan = $this->document($number);
+        EditionSource::share($this->memory, $name, $plan);
+
+        return $plan;
+    }
+
+    private function document(int $number): Plan
     {
         $edition = $this->get($number);
         if (!$edition->isIntact()) {

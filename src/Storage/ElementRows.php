@@ -88,10 +88,10 @@ final readonly class ElementRows
             ON CONFLICT (id) DO UPDATE SET kind = EXCLUDED.kind, name = EXCLUDED.name, body = EXCLUDED.body, revision = EXCLUDED.revision", [$revision, $edit]);
     }
 
-    /** Whether the same follows from an element as from the one before. */
+    /** Whether the same follows from an element as from the one before, and it is listed at the same place. */
     public static function followAlike(?Element $before, ?Element $after): bool
     {
-        $following = static fn (Element $element): array => [Mentions::by($element), Dialled::by($element), array_column($element->references(), 'id')];
+        $following = static fn (Element $element): array => [$element->kind(), $element->name(), Mentions::by($element), Dialled::by($element), array_column($element->references(), 'id')];
 
         return null !== $before && null !== $after && $following($before) === $following($after);
     }

@@ -18,7 +18,7 @@ final readonly class Plans
     {
         $live = $this->editions->live();
 
-        return null === $live ? $this->draft->plan() : $this->editions->plan($live->number);
+        return null === $live ? $this->draft->plan() : $this->editions->plan($live);
     }
 
     /** @throws NotFound */
@@ -26,7 +26,7 @@ final readonly class Plans
     {
         return match (true) {
             'draft' === $which => $this->draft->plan(),
-            'live' === $which => $this->editions->plan($this->editions->live()->number ?? throw new NotFound('Nothing is published yet, so nothing is live.')),
+            'live' === $which => $this->editions->plan($this->editions->live() ?? throw new NotFound('Nothing is published yet, so nothing is live.')),
             1 === preg_match('/^[1-9][0-9]{0,8}$/D', $which) => $this->editions->plan((int) $which),
             default => throw new NotFound(\sprintf('There is no plan "%s". Ask for draft, live, or the number of an edition.', mb_substr($which, 0, 80))),
         };

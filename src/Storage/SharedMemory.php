@@ -7,6 +7,8 @@ namespace Meandros\Server\Storage;
 /** What the processes of a server keep for each other (APCu); on the command line nothing is kept. */
 final readonly class SharedMemory
 {
+    private const SECONDS = 86400;
+
     private bool $isThere;
 
     public function __construct()
@@ -23,12 +25,6 @@ final readonly class SharedMemory
 
     public function keep(string $key, mixed $value): void
     {
-        $this->isThere && apcu_store($key, $value);
-    }
-
-    /** @param array<string, mixed> $values by key */
-    public function keepAll(array $values): void
-    {
-        $this->isThere && apcu_store($values);
+        $this->isThere && apcu_store($key, $value, self::SECONDS);
     }
 }

@@ -36,6 +36,12 @@ final readonly class Mentions
         return array_values(array_unique($mentioned));
     }
 
+    /** @return array<string, list<string>> ids of the elements that mention it, by what is mentioned */
+    public function all(): array
+    {
+        return $this->users;
+    }
+
     /** @return list<string> ids of the elements that mention it */
     public function of(string $text): array
     {
