@@ -49,7 +49,7 @@ final readonly class Editions
         }
         $document = PlanCodec::encode($draft->plan);
         // What could not be read back is never stored: this fails where anything in it does not hold.
-        PlanCodec::decode($document);
+        PlanCodec::readBack($document);
 
         return $this->entities->wrapInTransaction(function () use ($note, $document): Edition {
             $this->database->executeStatement('SELECT pg_advisory_xact_lock(?)', [self::LOCK]);

@@ -23,8 +23,8 @@ final readonly class SharedMemory
         return $found ?? false ? $value : null;
     }
 
-    public function keep(string $key, mixed $value): void
+    public function keep(string $key, mixed $value, int $seconds = self::SECONDS): void
     {
-        $this->isThere && apcu_store($key, $value, self::SECONDS);
+        $this->isThere && apcu_store($key, $value, $seconds);
     }
 }

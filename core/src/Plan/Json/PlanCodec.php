@@ -33,10 +33,20 @@ final class PlanCodec
         return self::fromData($document);
     }
 
-    /** @throws InvalidData */
-    public static function fromData(mixed $document): Plan
+    /**
+     * A document that was just made from a plan: whether it can be read, and holds together.
+     *
+     * @throws InvalidData
+     */
+    public static function readBack(string $json): Plan
     {
-        $plan = self::read($document);
+        return self::fromData(json_decode($json, true, self::DEEPEST, \JSON_THROW_ON_ERROR), true);
+    }
+
+    /** @throws InvalidData */
+    public static function fromData(mixed $document, bool $isTrusted = false): Plan
+    {
+        $plan = self::read($document, $isTrusted);
         $positions = array_flip(array_keys($plan->elements()));
         $problems = [];
         foreach ((new Integrity($plan))->problems() as $id => $found) {
