@@ -6,6 +6,7 @@ namespace Meandros\Core\Plan;
 
 use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Step\Exits;
+use Meandros\Core\Plan\Step\Unfinished;
 
 /** One thing that happens in a journey: a plain value, with its shape in JSON. */
 interface Step
@@ -18,6 +19,18 @@ interface Step
 
     /** @return array<string, mixed> */
     public function toJson(): array;
+
+    /** What must still be chosen before the step does anything; null where it is whole. */
+    public function unfinished(): ?Unfinished;
+
+    /** Whether a call can come past it with nobody asked and nobody rung. */
+    public function letsPassUnasked(): bool;
+
+    /** Whether no call goes on to the step after it. */
+    public function isLast(): bool;
+
+    /** The journey in which calls go on; null where it leads to none. */
+    public function leadsTo(): ?string;
 
     /** @return list<Reference> mentions in the step itself, not in its exits */
     public function references(string $pointer): array;

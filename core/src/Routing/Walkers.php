@@ -20,20 +20,32 @@ use Meandros\Core\Routing\Step\MessageWalker;
 use Meandros\Core\Routing\Step\RingWalker;
 use Meandros\Core\Routing\Step\SayWalker;
 
-/** Which walker takes which kind of step. */
-final readonly class Walkers
+/** Which walker takes which kind of step: one for every kind in StepKinds. */
+final class Walkers
 {
+    /** @var array<class-string<Step>, class-string<StepWalker>> */
+    public const CLASSES = [
+        SayStep::class => SayWalker::class,
+        HoursStep::class => HoursWalker::class,
+        MenuStep::class => MenuWalker::class,
+        RingStep::class => RingWalker::class,
+        MessageStep::class => MessageWalker::class,
+        GoStep::class => GoWalker::class,
+        EndStep::class => EndWalker::class,
+    ];
+
+    /** @var array<class-string<Step>, StepWalker> */
+    private array $walkers = [];
+
+    /**
+     * @throws CallOver
+     * @throws TimeUp
+     */
     public function take(Step $step, Walk $walk): Onward
     {
-        return match (true) {
-            $step instanceof SayStep => SayWalker::take($step, $walk),
-            $step instanceof HoursStep => HoursWalker::take($step, $walk),
-            $step instanceof MenuStep => MenuWalker::take($step, $walk),
-            $step instanceof RingStep => RingWalker::take($step, $walk),
-            $step instanceof MessageStep => MessageWalker::take($step, $walk),
-            $step instanceof GoStep => GoWalker::take($step, $walk),
-            $step instanceof EndStep => EndWalker::take(),
-            default => throw new \LogicException(\sprintf('No walker is registered for %s.', $step::class)),
-        };
+        $class = self::CLASSES[$step::class];
+        $walker = $this->walkers[$step::class] ??= new $class();
+
+        return $walker->take($step, $walk);
     }
 }

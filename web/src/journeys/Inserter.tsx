@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useEffect, useRef } from 'react';
 import type { Step } from '../api/types';
-import { STEP_KINDS } from './stepWords';
+import { STEP_KINDS } from './steps';
 
 /** Asks which kind of step to insert; each kind has a key of its own. */
 export function Inserter({

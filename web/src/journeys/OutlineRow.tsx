@@ -6,8 +6,7 @@ import { usePlan } from '../plan/usePlan';
 import { Findings } from '../ui/Findings';
 import type { Row } from './outlineModel';
 import { ExitFields, StepFields } from './StepFields';
-import { StepSentence } from './StepSentence';
-import { exitLabel } from './stepWords';
+import { exitLabel, moduleOf } from './steps';
 
 interface Props {
     row: Row;
@@ -141,4 +140,9 @@ function Tool({ label, sign, act }: { label: string; sign: string; act: () => vo
             {sign}
         </Button>
     );
+}
+
+function StepSentence({ step }: { step: Step }) {
+    const { Sentence } = moduleOf(step);
+    return <Sentence step={step} />;
 }

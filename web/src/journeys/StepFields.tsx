@@ -1,13 +1,9 @@
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
-import type { Exit, Hours, Kind, Step } from '../api/types';
+import type { Exit, Hours, Step } from '../api/types';
 import { usePlan } from '../plan/usePlan';
-import { StepRings } from '../ringing/StepRings';
-import { ElementPicker } from '../ui/ElementPicker';
-import { NumberInput } from '../ui/NumberInput';
 import { exitsOf } from './outlineModel';
-import { RingFields } from './RingFields';
-import { possibleExits } from './stepWords';
+import { moduleOf, possibleExits } from './steps';
 
 type ChangeExits = (change: (exits: Exit[]) => Exit[]) => void;
 
@@ -25,84 +21,11 @@ export function StepFields({
 }) {
     const plan = usePlan();
     const hours = step.do === 'hours' ? plan?.get('hours', step.hours) : undefined;
+    const { Fields, Picture } = moduleOf(step);
     const free = possibleExits(step, hours).filter((one) => !exitsOf(step).some((exit) => exit.on === one.on));
     return (
         <div className="step-fields">
-            {step.do === 'say' && (
-                <>
-                    Say{' '}
-                    <Pick
-                        label="Prompt"
-                        kind="prompt"
-                        value={step.prompt}
-                        onPick={(prompt) => onChange({ ...step, prompt })}
-                    />
-                </>
-            )}
-            {step.do === 'hours' && (
-                <>
-                    Look at{' '}
-                    <Pick
-                        label="Hours"
-                        kind="hours"
-                        value={step.hours}
-                        onPick={(next) => onChange({ ...step, hours: next })}
-                    />
-                </>
-            )}
-            {step.do === 'menu' && (
-                <>
-                    Ask with{' '}
-                    <Pick
-                        label="Prompt"
-                        kind="prompt"
-                        value={step.prompt}
-                        onPick={(prompt) => onChange({ ...step, prompt })}
-                    />
-                    wait{' '}
-                    <NumberInput
-                        label="Seconds to wait for a key"
-                        unit="s"
-                        min={1}
-                        max={60}
-                        value={step.wait}
-                        onSave={(wait) => onChange({ ...step, wait })}
-                    />
-                    ask{' '}
-                    <NumberInput
-                        label="Tries"
-                        unit="times"
-                        min={1}
-                        max={10}
-                        value={step.tries}
-                        onSave={(tries) => onChange({ ...step, tries })}
-                    />
-                </>
-            )}
-            {step.do === 'ring' && <RingFields step={step} onChange={onChange} />}
-            {step.do === 'message' && (
-                <>
-                    Take a message into{' '}
-                    <Pick
-                        label="Mailbox"
-                        kind="mailbox"
-                        value={step.mailbox}
-                        onPick={(mailbox) => onChange({ ...step, mailbox })}
-                    />
-                </>
-            )}
-            {step.do === 'go' && (
-                <>
-                    Go on in{' '}
-                    <Pick
-                        label="Journey"
-                        kind="journey"
-                        value={step.journey}
-                        onPick={(journey) => onChange({ ...step, journey })}
-                    />
-                </>
-            )}
-            {step.do === 'end' && 'End the call'}
+            <Fields step={step} onChange={onChange} />
             {free.length > 0 && (
                 <Select
                     size="small"
@@ -117,24 +40,9 @@ export function StepFields({
             <Button size="small" onClick={onDone}>
                 Done
             </Button>
-            {step.do === 'ring' && <StepRings step={step} onChange={onChange} />}
+            {Picture && <Picture step={step} onChange={onChange} />}
         </div>
     );
-}
-
-/** What a step is about, chosen or made right there. */
-function Pick({
-    label,
-    kind,
-    value,
-    onPick,
-}: {
-    label: string;
-    kind: Kind;
-    value: string | null;
-    onPick: (id: string | null) => void;
-}) {
-    return <ElementPicker autoFocus label={label} kinds={[kind]} value={value} onChange={onPick} />;
 }
 
 export function ExitFields({

@@ -1,4 +1,5 @@
 import type { Exit, Step } from '../api/types';
+import { STEPS } from './steps';
 
 /** Where a list of steps hangs: through which step's which exit, from the outside in. */
 type ListPath = { step: number; exit: number }[];
@@ -125,30 +126,5 @@ export function newStep(kind: Step['do'], steps: Step[]): Step {
     let n = taken.size + 1;
     while (taken.has(`s${n}`)) n++;
     const id = `s${n}`;
-    switch (kind) {
-        case 'say':
-            return { id, do: 'say', prompt: null };
-        case 'hours':
-            return { id, do: 'hours', hours: null, exits: [] };
-        case 'menu':
-            return { id, do: 'menu', prompt: null, wait: 5, tries: 2, exits: [{ on: '1', label: '', steps: [] }] };
-        case 'ring':
-            return {
-                id,
-                do: 'ring',
-                target: null,
-                seconds: 20,
-                handOver: false,
-                againMinutes: 0,
-                greeting: null,
-                greetAfter: 10,
-                exits: [],
-            };
-        case 'message':
-            return { id, do: 'message', mailbox: null };
-        case 'go':
-            return { id, do: 'go', journey: null };
-        case 'end':
-            return { id, do: 'end' };
-    }
+    return STEPS[kind].blank(id);
 }

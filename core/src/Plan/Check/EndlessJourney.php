@@ -8,11 +8,6 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Problem;
-use Meandros\Core\Plan\Step\EndStep;
-use Meandros\Core\Plan\Step\GoStep;
-use Meandros\Core\Plan\Step\MenuStep;
-use Meandros\Core\Plan\Step\MessageStep;
-use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\StepList;
 
 /**
@@ -141,12 +136,10 @@ final class EndlessJourney
     {
         foreach ($list->steps as $i => $step) {
             $place = $pointer.'/'.$i;
-            if ($step instanceof GoStep) {
-                null === $step->journey || $ways[$place.'/journey'] = $step->journey;
-
-                return;
+            if (null !== $step->leadsTo()) {
+                $ways[$place.'/journey'] = $step->leadsTo();
             }
-            if ($step instanceof MenuStep || $step instanceof RingStep || $step instanceof MessageStep || $step instanceof EndStep) {
+            if ($step->isLast() || !$step->letsPassUnasked()) {
                 return;
             }
             foreach ($step->exits()->items as $j => $exit) {

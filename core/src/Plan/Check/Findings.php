@@ -18,12 +18,8 @@ use Meandros\Core\Plan\Element\TeamMember;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Problem;
 use Meandros\Core\Plan\Step;
-use Meandros\Core\Plan\Step\GoStep;
 use Meandros\Core\Plan\Step\HoursStep;
 use Meandros\Core\Plan\Step\MenuStep;
-use Meandros\Core\Plan\Step\MessageStep;
-use Meandros\Core\Plan\Step\RingStep;
-use Meandros\Core\Plan\Step\SayStep;
 use Meandros\Core\Plan\Step\StepList;
 
 /** Looks through a plan for what is unfinished or would surprise callers. */
@@ -93,7 +89,7 @@ final class Findings
             if ($over) {
                 $this->warn($journey, $place, 'No call can come here: the step before it ends or leaves.', 'Move or remove it.');
             }
-            $over = $step instanceof Step\EndStep || ($step instanceof GoStep && null !== $step->journey) || ($step instanceof MessageStep && null !== $step->mailbox);
+            $over = $step->isLast();
             $this->step($journey, $step, $place);
             foreach ($step->exits()->items as $j => $exit) {
                 $this->list($journey, $exit->steps, \sprintf('%s/exits/%d/steps', $place, $j));
@@ -103,17 +99,9 @@ final class Findings
 
     private function step(Journey $journey, Step $step, string $place): void
     {
-        [$field, $missing] = match (true) {
-            $step instanceof SayStep => ['prompt', null === $step->prompt],
-            $step instanceof MenuStep => ['prompt', null === $step->prompt],
-            $step instanceof HoursStep => ['hours', null === $step->hours],
-            $step instanceof RingStep => ['target', null === $step->target],
-            $step instanceof MessageStep => ['mailbox', null === $step->mailbox],
-            $step instanceof GoStep => ['journey', null === $step->journey],
-            default => ['', false],
-        };
-        if ($missing) {
-            $this->block($journey, $place.'/'.$field, \sprintf('This step has no %s yet.', 'target' === $field ? 'one to ring' : $field), 'Choose one, or remove the step.');
+        $unfinished = $step->unfinished();
+        if (null !== $unfinished) {
+            $this->block($journey, $place.'/'.$unfinished->field, \sprintf('This step has no %s yet.', $unfinished->what), 'Choose one, or remove the step.');
         }
         if ($step instanceof HoursStep) {
             $this->unknownStates($journey, $step, $place);

@@ -37,4 +37,24 @@ final readonly class EndStep implements Step
     {
         return [];
     }
+
+    public function unfinished(): null
+    {
+        return null;
+    }
+
+    public function letsPassUnasked(): bool
+    {
+        return false;
+    }
+
+    public function isLast(): bool
+    {
+        return true;
+    }
+
+    public function leadsTo(): null
+    {
+        return null;
+    }
 }

@@ -39,4 +39,24 @@ final readonly class GoStep implements Step
     {
         return null === $this->journey ? [] : [new Reference($this->journey, $pointer.'/journey', [Kind::Journey], 'goes on there')];
     }
+
+    public function unfinished(): ?Unfinished
+    {
+        return Unfinished::without('journey', $this->journey);
+    }
+
+    public function letsPassUnasked(): bool
+    {
+        return true;
+    }
+
+    public function isLast(): bool
+    {
+        return null !== $this->journey;
+    }
+
+    public function leadsTo(): ?string
+    {
+        return $this->journey;
+    }
 }

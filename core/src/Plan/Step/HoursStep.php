@@ -42,4 +42,24 @@ final readonly class HoursStep implements Step
     {
         return null === $this->hours ? [] : [new Reference($this->hours, $pointer.'/hours', [Kind::Hours], 'branches on it')];
     }
+
+    public function unfinished(): ?Unfinished
+    {
+        return Unfinished::without('hours', $this->hours);
+    }
+
+    public function letsPassUnasked(): bool
+    {
+        return true;
+    }
+
+    public function isLast(): bool
+    {
+        return false;
+    }
+
+    public function leadsTo(): null
+    {
+        return null;
+    }
 }

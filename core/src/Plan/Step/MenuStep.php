@@ -53,4 +53,24 @@ final readonly class MenuStep implements Step
     {
         return null === $this->prompt ? [] : [new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'asks with it')];
     }
+
+    public function unfinished(): ?Unfinished
+    {
+        return Unfinished::without('prompt', $this->prompt);
+    }
+
+    public function letsPassUnasked(): bool
+    {
+        return false;
+    }
+
+    public function isLast(): bool
+    {
+        return false;
+    }
+
+    public function leadsTo(): null
+    {
+        return null;
+    }
 }

@@ -39,4 +39,24 @@ final readonly class MessageStep implements Step
     {
         return null === $this->mailbox ? [] : [new Reference($this->mailbox, $pointer.'/mailbox', [Kind::Mailbox], 'takes messages into it')];
     }
+
+    public function unfinished(): ?Unfinished
+    {
+        return Unfinished::without('mailbox', $this->mailbox);
+    }
+
+    public function letsPassUnasked(): bool
+    {
+        return false;
+    }
+
+    public function isLast(): bool
+    {
+        return null !== $this->mailbox;
+    }
+
+    public function leadsTo(): null
+    {
+        return null;
+    }
 }

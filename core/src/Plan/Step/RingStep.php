@@ -83,4 +83,24 @@ final readonly class RingStep implements Step
 
         return $references;
     }
+
+    public function unfinished(): ?Unfinished
+    {
+        return Unfinished::without('target', $this->target, 'one to ring');
+    }
+
+    public function letsPassUnasked(): bool
+    {
+        return false;
+    }
+
+    public function isLast(): bool
+    {
+        return false;
+    }
+
+    public function leadsTo(): null
+    {
+        return null;
+    }
 }

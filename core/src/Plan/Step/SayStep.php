@@ -39,4 +39,24 @@ final readonly class SayStep implements Step
     {
         return null === $this->prompt ? [] : [new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'plays it')];
     }
+
+    public function unfinished(): ?Unfinished
+    {
+        return Unfinished::without('prompt', $this->prompt);
+    }
+
+    public function letsPassUnasked(): bool
+    {
+        return true;
+    }
+
+    public function isLast(): bool
+    {
+        return false;
+    }
+
+    public function leadsTo(): null
+    {
+        return null;
+    }
 }

@@ -5,18 +5,19 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing\Step;
 
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\MenuStep;
-use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\StepWalker;
 use Meandros\Core\Routing\Walk;
 
 /** Callers hear the whole prompt and press at its end; a wrong key and silence each use up a try. */
-final class MenuWalker
+final class MenuWalker implements StepWalker
 {
-    /** @throws CallOver */
-    public static function take(MenuStep $step, Walk $walk): Onward
+    public function take(Step $step, Walk $walk): Onward
     {
+        \assert($step instanceof MenuStep);
         $heard = $walk->hear($walk->plan->get(Prompt::class, $step->prompt));
         for ($try = 1;; ++$try) {
             $start = $walk->second();

@@ -6,19 +6,21 @@ namespace Meandros\Core\Routing\Step;
 
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\MessageStep;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\MessageTaken;
 use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\StepWalker;
 use Meandros\Core\Routing\Walk;
 
-final class MessageWalker
+final class MessageWalker implements StepWalker
 {
-    /** @throws CallOver */
-    public static function take(MessageStep $step, Walk $walk): Onward
+    public function take(Step $step, Walk $walk): Onward
     {
+        \assert($step instanceof MessageStep);
         $mailbox = $walk->plan->get(Mailbox::class, $step->mailbox);
         if (null === $mailbox) {
             $walk->note(new MessageTaken(null, null, 0));

@@ -7,6 +7,7 @@ namespace Meandros\Core\Routing\Step;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Via;
+use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Routing\Answering\Answering;
 use Meandros\Core\Routing\Answering\HandOver;
@@ -15,13 +16,14 @@ use Meandros\Core\Routing\Answering\Ringer;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\StepWalker;
 use Meandros\Core\Routing\Walk;
 
-final class RingWalker
+final class RingWalker implements StepWalker
 {
-    /** @throws CallOver */
-    public static function take(RingStep $step, Walk $walk): Onward
+    public function take(Step $step, Walk $walk): Onward
     {
+        \assert($step instanceof RingStep);
         $person = $walk->plan->get(Person::class, $step->target?->element);
         if (null !== $person && $step->handOver) {
             return (new HandOver($walk))->to($person);

@@ -5,17 +5,18 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing\Step;
 
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\SayStep;
-use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\StepWalker;
 use Meandros\Core\Routing\Walk;
 
-final class SayWalker
+final class SayWalker implements StepWalker
 {
-    /** @throws CallOver */
-    public static function take(SayStep $step, Walk $walk): Onward
+    public function take(Step $step, Walk $walk): Onward
     {
+        \assert($step instanceof SayStep);
         $start = $walk->second();
         $heard = $walk->hear($walk->plan->get(Prompt::class, $step->prompt));
         $walk->listen($heard);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { Hours, Step } from '../api/types';
-import { newStep } from './outlineModel';
-import { exitLabel, possibleExits, STEP_KINDS } from './stepWords';
+import type { Hours, Step } from '../../api/types';
+import { newStep } from '../outlineModel';
+import { exitLabel, possibleExits, STEP_KINDS } from '.';
 
 const hours: Hours = {
     id: 'hrs_x',

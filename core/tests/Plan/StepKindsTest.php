@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Plan;
+
+use Meandros\Core\Plan\Check\Findings;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Step\StepKinds;
+use Meandros\Core\Routing\Walkers;
+use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Wording\TraceReport;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What every kind of step must have, wherever it is to be said: a kind that lacks something is named here before a call comes to it. */
+final class StepKindsTest extends TestCase
+{
+    private const ROOT = __DIR__.'/../../..';
+    /** Kinds of which a blank one is whole. */
+    private const WHOLE_WHEN_BLANK = ['end'];
+
+    #[DataProvider('kinds')]
+    public function testItIsInTheSchema(string $kind): void
+    {
+        $schema = json_decode((string) file_get_contents(self::ROOT.'/core/schema/plan.schema.json'), true, 64, \JSON_THROW_ON_ERROR);
+        $kinds = array_map(static fn (array $step): mixed => $schema['$defs'][basename((string) $step['$ref'])]['properties']['do']['const'] ?? null, $schema['$defs']['step']['oneOf']);
+        self::assertContains($kind, $kinds);
+    }
+
+    #[DataProvider('kinds')]
+    public function testABlankOneIsReadWrittenAndWalked(string $kind): void
+    {
+        $plan = self::with($kind);
+        self::assertSame(PlanCodec::encode($plan->plan()), PlanCodec::encode(PlanCodec::decode(PlanCodec::encode($plan->plan()))));
+        self::assertArrayHasKey(StepKinds::CLASSES[$kind], Walkers::CLASSES, 'It has a walker.');
+        $trace = $plan->call();
+        self::assertSame('it', $trace->visits[0]->step);
+        $report = TraceReport::of($trace, $plan->plan(), 'Europe/London');
+        foreach ($report['events'] as $event) {
+            self::assertNotSame('', $event['text'], 'What happens is put into words.');
+        }
+    }
+
+    #[DataProvider('kinds')]
+    public function testABlankOneIsFound(string $kind): void
+    {
+        $blocking = array_filter(Findings::in(self::with($kind)->plan()), static fn ($finding): bool => $finding->blocksPublishing && str_starts_with($finding->problem->pointer, '/steps/0'));
+        self::assertCount(\in_array($kind, self::WHOLE_WHEN_BLANK, true) ? 0 : 1, $blocking);
+    }
+
+    #[DataProvider('kinds')]
+    public function testItIsDocumentedAndOnTheScreen(string $kind): void
+    {
+        self::assertMatchesRegularExpression('/^\| '.$kind.' \|/m', (string) file_get_contents(self::ROOT.'/docs/plan-format.md'), 'docs/plan-format.md has a line about it.');
+        self::assertFileExists(self::ROOT.'/web/src/journeys/steps/'.$kind.'.tsx', 'The front end has a module for it.');
+    }
+
+    public function testNothingElseIsWalked(): void
+    {
+        self::assertSame([], array_diff(array_keys(Walkers::CLASSES), StepKinds::CLASSES));
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function kinds(): iterable
+    {
+        foreach (array_keys(StepKinds::CLASSES) as $kind) {
+            yield $kind => [$kind];
+        }
+    }
+
+    private static function with(string $kind): PlanBuilder
+    {
+        return (new PlanBuilder())->journey('jrn_main', [['id' => 'it', 'do' => $kind]]);
+    }
+}

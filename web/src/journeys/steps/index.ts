@@ -1,0 +1,28 @@
+import type { Hours, Step } from '../../api/types';
+import { end } from './end';
+import { go } from './go';
+import { hours } from './hours';
+import { menu } from './menu';
+import { message } from './message';
+import type { StepModule, StepOf } from './module';
+import { ring } from './ring';
+import { say } from './say';
+
+/** Every kind of step, in the order in which it is offered. */
+export const STEPS: { [K in Step['do']]: StepModule<StepOf<K>> } = { say, hours, menu, ring, message, go, end };
+
+/** The module of a step: what it says of its own kind holds for it. */
+export function moduleOf<S extends Step>(step: S): StepModule<S> {
+    return STEPS[step.do] as unknown as StepModule<S>;
+}
+
+export const STEP_KINDS = (Object.keys(STEPS) as Step['do'][]).map((kind) => ({ do: kind, ...STEPS[kind] }));
+
+/** The ways out that a step can have, with what people call them. */
+export function possibleExits(step: Step, of: Hours | undefined): { on: string; label: string }[] {
+    return STEPS[step.do].exits(of);
+}
+
+export function exitLabel(step: Step, on: string, of: Hours | undefined): string {
+    return possibleExits(step, of).find((one) => one.on === on)?.label ?? on;
+}

@@ -1,0 +1,51 @@
+import { NumberInput } from '../../ui/NumberInput';
+import type { StepModule, StepOf } from './module';
+import { Name, Pick } from './parts';
+
+const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '*', '0', '#'];
+
+export const menu: StepModule<StepOf<'menu'>> = {
+    // k for a menu of keys, since m is a message.
+    key: 'k',
+    label: 'Menu',
+    about: 'asks for a key',
+    blank: (id) => ({ id, do: 'menu', prompt: null, wait: 5, tries: 2, exits: [{ on: '1', label: '', steps: [] }] }),
+    exits: () => [
+        ...KEYS.map((key) => ({ on: key, label: `key ${key}` })),
+        { on: 'nothing', label: 'nothing pressed' },
+        { on: 'wrong', label: 'wrong key' },
+    ],
+    Sentence: ({ step }) => (
+        <span>
+            Ask with <Name id={step.prompt} missing="no prompt yet" />
+            <span className="quiet">
+                {' '}
+                wait {step.wait} s, {step.tries} {step.tries === 1 ? 'try' : 'tries'}
+            </span>
+        </span>
+    ),
+    Fields: ({ step, onChange }) => (
+        <>
+            Ask with{' '}
+            <Pick label="Prompt" kind="prompt" value={step.prompt} onPick={(prompt) => onChange({ ...step, prompt })} />
+            wait{' '}
+            <NumberInput
+                label="Seconds to wait for a key"
+                unit="s"
+                min={1}
+                max={60}
+                value={step.wait}
+                onSave={(wait) => onChange({ ...step, wait })}
+            />
+            ask{' '}
+            <NumberInput
+                label="Tries"
+                unit="times"
+                min={1}
+                max={10}
+                value={step.tries}
+                onSave={(tries) => onChange({ ...step, tries })}
+            />
+        </>
+    ),
+};

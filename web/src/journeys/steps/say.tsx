@@ -1,0 +1,21 @@
+import { NO_EXITS, type StepModule, type StepOf } from './module';
+import { Name, Pick } from './parts';
+
+export const say: StepModule<StepOf<'say'>> = {
+    key: 's',
+    label: 'Say',
+    about: 'plays a prompt',
+    blank: (id) => ({ id, do: 'say', prompt: null }),
+    exits: NO_EXITS,
+    Sentence: ({ step }) => (
+        <span>
+            Say <Name id={step.prompt} missing="no prompt yet" />
+        </span>
+    ),
+    Fields: ({ step, onChange }) => (
+        <>
+            Say{' '}
+            <Pick label="Prompt" kind="prompt" value={step.prompt} onPick={(prompt) => onChange({ ...step, prompt })} />
+        </>
+    ),
+};
