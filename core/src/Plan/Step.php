@@ -8,7 +8,11 @@ use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Step\Exits;
 use Meandros\Core\Plan\Step\Unfinished;
 
-/** One thing that happens in a journey: a plain value, with its shape in JSON. */
+/**
+ * One thing that happens in a journey: a plain value, with its shape in JSON.
+ *
+ * @phpstan-sealed Step\EndStep|Step\GoStep|Step\HoursStep|Step\MenuStep|Step\MessageStep|Step\RingStep|Step\SayStep
+ */
 interface Step
 {
     public static function fromJson(Input $in): static;

@@ -53,7 +53,6 @@ final readonly class EventWords
             $happening instanceof TriesAgain => \sprintf('Is kept, and it rings again for up to %s', Duration::words(60 * $happening->minutes)),
             $happening instanceof CodeDialled => ucfirst($this->names->code($happening)),
             $happening instanceof Over => $this->over($happening),
-            default => $happening->kind(),
         };
     }
 
@@ -76,7 +75,6 @@ final readonly class EventWords
             $happening instanceof Went => null === $happening->journey ? 'No journey is chosen.' : 'The step says so; the call does not come back.',
             $happening instanceof CodeDialled => $this->code($happening),
             $happening instanceof Over => $this->whyOver($happening),
-            default => '',
         };
     }
 

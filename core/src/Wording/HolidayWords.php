@@ -31,7 +31,6 @@ final class HolidayWords
             $rule instanceof FromEaster => self::easter($rule),
             $rule instanceof InSpan => self::span($rule),
             $rule instanceof OnDates => self::dates($rule),
-            default => '',
         };
 
         return $holiday->isWholeDay() ? $words : \sprintf('%s, %s–%s', $words, TimeOfDay::format($holiday->fromSeconds), TimeOfDay::format($holiday->toSeconds));

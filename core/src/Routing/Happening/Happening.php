@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Happening;
 
-/** What happened, as data; put into words elsewhere. */
+/**
+ * What happened, as data; put into words elsewhere.
+ *
+ * @phpstan-sealed Asked|CodeDialled|ComesBackIn|Dialled|HoursRead|MessageTaken|Over|Ringing|Said|TriesAgain|Went
+ */
 interface Happening
 {
     public function kind(): string;

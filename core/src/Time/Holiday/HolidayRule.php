@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Time\Holiday;
 
-/** Names the days of a holiday, year by year, before any substitute day. */
+/**
+ * Names the days of a holiday, year by year, before any substitute day.
+ *
+ * @phpstan-sealed FromEaster|InSpan|NthWeekday|OnDates|WeekdayNear|Yearly
+ */
 interface HolidayRule
 {
     /** @return list<int> days since 1970-01-01 that lie in the year */
