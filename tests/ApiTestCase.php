@@ -73,6 +73,13 @@ abstract class ApiTestCase extends WebTestCase
         return $this->client->getResponse();
     }
 
+    /** What processes know of the database is looked at again. */
+    protected function lookAgain(): void
+    {
+        self::getContainer()->get('doctrine')->getManager()->clear();
+        \function_exists('apcu_enabled') && apcu_enabled() && apcu_clear_cache();
+    }
+
     protected function assertStatus(int $status, string $why = ''): void
     {
         self::assertSame($status, $this->status, $why);

@@ -139,7 +139,7 @@ final class EditSafetyTest extends ApiTestCase
         $this->publish('A new name');
         self::assertSame([], $this->send('GET', '/api/ready')['alarms']);
         self::getContainer()->get(Connection::class)->executeStatement("UPDATE edition SET document = replace(document, 'Reservations', 'Bandits') WHERE number = 2");
-        self::getContainer()->get('doctrine')->getManager()->clear();
+        $this->lookAgain();
         self::assertStringContainsString('rings Bookings desk', $this->sentence(more: ['in' => 'live']));
         self::assertSame(1, $this->send('GET', '/api/editions')['live']);
         self::assertStringContainsString('Edition 2 is damaged in the database. Calls are routed by edition 1', $this->send('GET', '/api/ready')['alarms'][0]);

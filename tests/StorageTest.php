@@ -27,7 +27,7 @@ final class StorageTest extends ApiTestCase
     {
         $database = self::getContainer()->get(Connection::class);
         $database->executeStatement("UPDATE edition SET document = replace(document, 'Bookings desk', 'Bandits desk')");
-        self::getContainer()->get('doctrine')->getManager()->clear();
+        $this->lookAgain();
         $this->expectExceptionMessage('Edition 1 is damaged');
         self::getContainer()->get(Editions::class)->plan(1);
     }
