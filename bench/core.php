@@ -154,7 +154,7 @@ for ($i = 0; $i < 100_000; ++$i) {
     $lines[] = sprintf('Person %d,%d,,Desk phone', $i, 10_000 + $i);
 }
 $t = hrtime(true);
-$rows = PeopleTable::read("name,extension,site,desk\n".implode("\n", $lines));
+$rows = PeopleTable::read("name,extension,site,desk\n".implode("\n", $lines), 100_000);
 $ids = 0;
 $outcomes = PeopleImport::outcomes($plan, $rows, static function () use (&$ids): string {
     return 'per_new_'.++$ids;

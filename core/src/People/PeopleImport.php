@@ -139,7 +139,8 @@ final class PeopleImport
     private static function problems(Person $person): array
     {
         try {
-            PlanCodec::element($person->toJson());
+            // Its numbers were read as they were typed.
+            PlanCodec::element($person->toJson(), true);
         } catch (InvalidData $invalid) {
             $problems = [];
             foreach ($invalid->problems as $problem) {

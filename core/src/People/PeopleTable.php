@@ -23,11 +23,13 @@ final class PeopleTable
     private const MOST_BYTES = 4_000_000;
 
     /**
+     * @param int $most people that one file brings
+     *
      * @return list<PersonRow>
      *
      * @throws InvalidData at "/text" when the file cannot be a table of people
      */
-    public static function read(string $text): array
+    public static function read(string $text, int $most = Limits::PEOPLE): array
     {
         if (\strlen($text) > self::MOST_BYTES) {
             throw self::refused(\sprintf('The file is larger than %d kB.', self::MOST_BYTES / 1000), 'Split it.');
@@ -42,11 +44,11 @@ final class PeopleTable
             throw self::refused('A quotation mark is opened and never closed.', 'Close it; a quotation mark within a cell is written twice.');
         }
 
-        return self::rows($text);
+        return self::rows($text, $most);
     }
 
     /** @return list<PersonRow> */
-    private static function rows(string $text): array
+    private static function rows(string $text, int $most): array
     {
         $stream = fopen('php://memory', 'w+');
         \assert(false !== $stream);
@@ -60,8 +62,8 @@ final class PeopleTable
             $cells = array_map(static fn (?string $cell): string => self::armed(trim((string) $cell)), $cells);
             $columns ??= self::header($cells);
             if (1 < $line && [''] !== $cells) {
-                if (\count($rows) >= Limits::PEOPLE) {
-                    throw self::refused(\sprintf('The file has more than %d people.', Limits::PEOPLE), 'Split it, and bring in one after the other.');
+                if (\count($rows) >= $most) {
+                    throw self::refused(\sprintf('The file has more than %d people.', $most), 'Split it, and bring in one after the other.');
                 }
                 if (\count($cells) !== \count($columns)) {
                     throw self::refused(\sprintf('Line %d has %d cells, and the header has %d.', $line, \count($cells), \count($columns)), 'Put cells that hold a comma in quotation marks.');

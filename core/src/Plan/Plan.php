@@ -45,8 +45,8 @@ final class Plan
     /** Null as well where an element is kept and cannot be read: the plan goes on without it. */
     public function find(?string $id): ?Element
     {
-        if (null === $id || \array_key_exists($id, $this->changed)) {
-            return $this->changed[$id] ?? null;
+        if (null === $id || isset($this->fetched[$id])) {
+            return null === $id ? null : $this->fetched[$id];
         }
         if (!\array_key_exists($id, $this->fetched)) {
             try {
@@ -152,7 +152,7 @@ final class Plan
     public function withAll(array $elements): self
     {
         $plan = new self($this->name, $this->source, $elements + $this->changed);
-        [$plan->fetched, $plan->unreadable, $plan->mentioning] = [$this->fetched, $this->unreadable, $this->mentioning];
+        [$plan->fetched, $plan->unreadable, $plan->mentioning] = [$elements + $this->fetched, array_diff_key($this->unreadable, $elements), $this->mentioning];
 
         return $plan;
     }
