@@ -11,7 +11,7 @@ const AWAY = [502, 503, 504];
 export const newKey = () => `"${crypto.randomUUID()}"`;
 
 /** Writes carry a key, by which the server knows one that it did already: they can be sent again without harm. */
-async function send(request: Request): Promise<Response> {
+export async function send(request: Request): Promise<Response> {
     const isWrite = request.method !== 'GET' && !QUESTION.test(new URL(request.url).pathname);
     if (!isWrite) return fetch(request);
     if (!request.headers.has('Idempotency-Key')) request.headers.set('Idempotency-Key', newKey());
