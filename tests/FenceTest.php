@@ -40,7 +40,7 @@ final class FenceTest extends ApiTestCase
         yield 'another name' => [400, 'GET', '/api/up', ['HTTP_HOST' => 'evil.example']];
         yield 'a form' => [415, 'POST', '/api/trial-calls', ['CONTENT_TYPE' => 'text/plain'], '{}'];
         yield 'a key without quotes' => [400, 'POST', '/api/plans/draft/elements', ['HTTP_IDEMPOTENCY_KEY' => 'abc'] + $json, '{}'];
-        yield 'a question that is too long' => [413, 'POST', '/api/trial-calls', $json, '{"to": "'.str_repeat('1', 64_001).'"}'];
+        yield 'a question that is too long' => [413, 'POST', '/api/week-text', $json, '{"text": "'.str_repeat('1', 64_001).'"}'];
         yield 'too many lists' => [413, 'PUT', '/api/plans/draft/file', ['HTTP_IF_MATCH' => '"1"'] + $json, '['.str_repeat('[],', 120_001).'1]'];
         yield 'an address that is no text' => [400, 'GET', '/api/plans/%c3%28', []];
         yield 'a field that comes twice' => [400, 'GET', '/api/editions?most[]=1', []];

@@ -8,6 +8,15 @@ use PHPUnit\Framework\Attributes\DataProvider;
 
 final class TrialCallApiTest extends ApiTestCase
 {
+    public function testACallIsTriedWithAnElementAsItIsAboutToBe(): void
+    {
+        $team = ['name' => 'Reservations desk'] + $this->element('team_bookings');
+        self::assertStringContainsString('rings Reservations desk', $this->sentence(more: ['with' => $team]));
+        self::assertStringContainsString('rings Bookings desk', $this->sentence(), 'Nothing is written.');
+        $this->send('POST', '/api/trial-calls', ['to' => self::BOOKINGS, 'at' => '2026-11-23T10:30', 'with' => ['name' => ''] + $team]);
+        $this->assertStatus(422);
+    }
+
     public function testACallOnABankHolidayHearsSo(): void
     {
         self::assertSame('Hears “Public holiday”, then leaves a message with Bookings mailbox.', $this->sentence('2026-12-25T12:59'));

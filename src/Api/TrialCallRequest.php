@@ -14,6 +14,7 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Json\ZoneReader;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Routing\AssumptionCheck;
@@ -21,7 +22,7 @@ use Meandros\Core\Time\Moment;
 use Meandros\Server\Storage\Plans;
 use Symfony\Component\HttpFoundation\Request;
 
-/** A trial call as it is asked for: in which plan, to, from, at, and with which assumptions. */
+/** A trial call as it is asked for: in which plan (perhaps with one element as it is about to be), to, from, at, and with which assumptions. */
 final readonly class TrialCallRequest
 {
     private function __construct(public Plan $plan, public TrialCall $call, public Assumptions $assumptions, public string $zone)
@@ -33,13 +34,15 @@ final readonly class TrialCallRequest
      */
     public static function read(Request $request, Plans $plans): self
     {
-        return JsonBody::read($request, static fn (Input $in): self => self::from($in, $plans));
+        return JsonBody::read($request, static fn (Input $in): self => self::from($in, $plans), JsonBody::ELEMENT);
     }
 
     public static function from(Input $in, Plans $plans): self
     {
-        $in->onlyFields(['in', 'to', 'from', 'at', 'zone', 'assume']);
+        $in->onlyFields(['in', 'to', 'from', 'at', 'zone', 'assume', 'with']);
         $plan = $plans->get($in->field('in')->isGiven() ? $in->field('in')->text(12) : 'draft');
+        $element = $in->field('with')->isGiven() ? PlanCodec::readElement($in->field('with')) : null;
+        $plan = null === $element ? $plan : $plan->with($element);
         $to = $in->field('to')->text(40);
         $site = self::siteOf($plan, $to);
         $zone = $in->field('zone')->isGiven() ? ZoneReader::read($in->field('zone')) : $site->zone ?? 'UTC';

@@ -1,6 +1,6 @@
 import { keepPreviousData, type QueryClient, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
-import type { HoursState, Trace, TrialCall } from '../api/types';
+import type { Element, HoursState, Trace, TrialCall } from '../api/types';
 import { useOverrideStamp } from '../overrides/useOverrides';
 import { draftOf, indexOf, usePlan } from '../plan/usePlan';
 import { useCalm } from '../ui/useCalm';
@@ -26,15 +26,32 @@ const AFTER_THE_ANSWER = 150;
 
 const askAnswer = (call: TrialCall) => ask(api.POST('/api/trial-calls', { body: call }));
 
-/** Asks for the answer on screen at once after an edit, while the screens are still drawn anew. */
-export function askAhead(queries: QueryClient): void {
-    const draft = draftOf(queries);
+/** The call on screen, where it is tried in the draft. */
+function shownCall(queries: QueryClient): [TrialCall, string | undefined] | undefined {
     const shown = queries.getQueryCache().findAll({ queryKey: ['answer'], type: 'active' })[0];
     const [, call, , live] = (shown?.queryKey ?? []) as [string?, TrialCall?, number?, string?];
-    if (!draft || call?.in !== 'draft') return;
+    return call?.in === 'draft' ? [call, live] : undefined;
+}
+
+/** Asks what the answer on screen will be with an element that is being saved: both are on their way at once. */
+export function askEarly(queries: QueryClient, element: Element): Promise<Trace> | undefined {
+    const shown = shownCall(queries);
+    if (!shown) return undefined;
+    const early = askAnswer({ ...shown[0], with: element });
+    // Whatever is wrong with it, the save says.
+    early.catch(() => undefined);
+    return early;
+}
+
+/** Takes the answer on screen over after an edit, while the screens are still drawn anew. */
+export function askAhead(queries: QueryClient, early?: Promise<Trace>): void {
+    const draft = draftOf(queries);
+    const shown = shownCall(queries);
+    if (!draft || !shown) return;
+    const [call, live] = shown;
     queries.prefetchQuery({
         queryKey: ['answer', call, indexOf(draft).stamp, live],
-        queryFn: () => askAnswer(call),
+        queryFn: () => early?.catch(() => askAnswer(call)) ?? askAnswer(call),
         retry: false,
     });
 }

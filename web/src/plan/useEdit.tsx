@@ -3,7 +3,7 @@ import { App } from 'antd';
 import { useCallback, useMemo } from 'react';
 import { api, ask, newKey, RefusedError } from '../api/client';
 import type { Change, Element, Kind } from '../api/types';
-import { askAhead } from '../moment/useAnswer';
+import { askAhead, askEarly } from '../moment/useAnswer';
 import { newElement } from './kinds';
 import { draftOf, dropFetches, type PlanIndex, patchDraft } from './usePlan';
 
@@ -40,6 +40,7 @@ export function useEdit() {
             inTurn(element.id, async () => {
                 dropFetches(queries);
                 attempt.tag ??= tag(element.id);
+                const early = askEarly(queries, element);
                 const change = await ask(
                     api.PUT('/api/plans/draft/elements/{id}', {
                         params: { path: { id: element.id }, header: { 'If-Match': attempt.tag } },
@@ -48,7 +49,8 @@ export function useEdit() {
                     }),
                 );
                 patchDraft(queries, change);
-                askAhead(queries);
+                // Where other elements changed with it, the answer is asked for anew.
+                askAhead(queries, change.changed === 1 ? early : undefined);
                 return change;
             }),
         [queries, tag],
