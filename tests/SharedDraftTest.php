@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Tests;
 
-use Doctrine\DBAL\Connection;
 use Meandros\Core\Plan\Element\Team;
+use Meandros\Server\Api\DraftMovedListener;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\DraftMoved;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Event\ExceptionEvent;
+use Symfony\Component\HttpKernel\Exception\ServiceUnavailableHttpException;
+use Symfony\Component\HttpKernel\HttpKernelInterface;
 
 /** The draft is fetched as it is wanted, and shared: what is answered is of one moment all the same. */
 final class SharedDraftTest extends ApiTestCase
@@ -27,20 +31,23 @@ final class SharedDraftTest extends ApiTestCase
         }
     }
 
-    public function testAQuestionDuringWhichSomebodyWroteIsAskedAgain(): void
+    public function testAQuestionDuringWhichSomebodyWroteIsAskedAgainAndNotForEver(): void
     {
-        $this->lookAgain();
-        $draft = self::getContainer()->get(Draft::class);
-        $reading = $draft->read();
-        $database = self::getContainer()->get(Connection::class);
-        $database->executeStatement("UPDATE draft SET revision = nextval('draft_revision')");
-        self::assertStringContainsString('rings Bookings desk', $this->sentence());
-        try {
-            $reading->plan->find('prm_storm');
-            self::fail('It is of another moment.');
-        } catch (DraftMoved) {
-            self::assertSame('Port closed by storm', $draft->plan()->find('prm_storm')?->name());
-        }
+        $kernel = self::getContainer()->get('http_kernel');
+        $moved = static function (int $asked) use ($kernel): ExceptionEvent {
+            $request = Request::create('http://127.0.0.1/api/plans/draft/pending');
+            $request->attributes->set('_asked', $asked);
+            $event = new ExceptionEvent($kernel, $request, HttpKernelInterface::MAIN_REQUEST, new DraftMoved());
+            (new DraftMovedListener())($event);
+
+            return $event;
+        };
+        $answer = $moved(1)->getResponse();
+        self::assertSame(200, $answer?->getStatusCode());
+        self::assertSame($this->draftRevision(), json_decode((string) $answer->getContent(), true)['revision']);
+        $enough = $moved(5);
+        self::assertNull($enough->getResponse());
+        self::assertInstanceOf(ServiceUnavailableHttpException::class, $enough->getThrowable());
     }
 
     public function testEditsOfOneElementLeaveTheOthersAsTheyWereShared(): void

@@ -12,6 +12,8 @@ use Meandros\Core\Plan\Step;
 /** Branches on the state that hours are in; a state with no exit falls through. */
 final readonly class HoursStep implements Step
 {
+    use PassedUnasked;
+
     public function __construct(private string $id, public ?string $hours, private Exits $exits = new Exits())
     {
     }
@@ -46,20 +48,5 @@ final readonly class HoursStep implements Step
     public function unfinished(): ?Unfinished
     {
         return Unfinished::without('hours', $this->hours);
-    }
-
-    public function letsPassUnasked(): bool
-    {
-        return true;
-    }
-
-    public function isLast(): bool
-    {
-        return false;
-    }
-
-    public function leadsTo(): null
-    {
-        return null;
     }
 }

@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Step;
 /** Plays a prompt, then goes on. */
 final readonly class SayStep implements Step
 {
+    use PassedUnasked;
     use WithoutExits;
 
     public function __construct(private string $id, public ?string $prompt)
@@ -43,20 +44,5 @@ final readonly class SayStep implements Step
     public function unfinished(): ?Unfinished
     {
         return Unfinished::without('prompt', $this->prompt);
-    }
-
-    public function letsPassUnasked(): bool
-    {
-        return true;
-    }
-
-    public function isLast(): bool
-    {
-        return false;
-    }
-
-    public function leadsTo(): null
-    {
-        return null;
     }
 }
