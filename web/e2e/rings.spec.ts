@@ -88,7 +88,15 @@ test('the ring chart of a step: its limit is dragged, in rings or in seconds', a
     await page.getByLabel('Seconds to ring', { exact: true }).press('Enter');
     await page.getByRole('button', { name: 'Done' }).click();
     await expect(row).toContainText('The greeting is never heard: it would begin after 8 s');
-    await row.getByRole('button', { name: 'Greet half-way' }).click();
+    const mend = row.getByRole('button', { name: 'Greet half-way' });
+    // Nothing moves away when the pointer comes and the row's tools appear.
+    await page.mouse.move(0, 0);
+    await expect(row.getByRole('button', { name: 'Edit step ring' })).toHaveCount(0);
+    const place = await mend.boundingBox();
+    await row.hover();
+    await expect(row.getByRole('button', { name: 'Edit step ring' })).toBeVisible();
+    expect(await mend.boundingBox()).toEqual(place);
+    await mend.click();
     await expect(row).toContainText('after 4 s play Lost property');
 });
 
