@@ -84,12 +84,23 @@ final readonly class Input
         return $this->given && null !== $this->value;
     }
 
+    /** @param literal-string $name */
     public function field(string $name): self
     {
-        $pointer = $this->pointer.'/'.str_replace(['~', '/'], ['~0', '~1'], self::quote($name));
+        return $this->under($name, $name);
+    }
+
+    /** A field whose name is data: any text at all. */
+    private function entry(string $name): self
+    {
+        return $this->under($name, str_replace(['~', '/'], ['~0', '~1'], self::quote($name)));
+    }
+
+    private function under(string $name, string $token): self
+    {
         $given = \is_array($this->value) && \array_key_exists($name, $this->value);
 
-        return new self($given ? $this->value[$name] : null, $pointer, $this->complaints, $given);
+        return new self($given ? $this->value[$name] : null, $this->pointer.'/'.$token, $this->complaints, $given);
     }
 
     /** @param list<string> $known */
@@ -107,7 +118,7 @@ final readonly class Input
         }
         foreach (array_keys($this->value) as $name) {
             if (!\in_array((string) $name, $known, true)) {
-                $this->field((string) $name)->complain('This field is not known here.', 'Known fields: '.implode(', ', $known).'.');
+                $this->entry((string) $name)->complain('This field is not known here.', 'Known fields: '.implode(', ', $known).'.');
             }
         }
     }
@@ -162,7 +173,7 @@ final readonly class Input
         }
         $entries = [];
         foreach (array_keys($this->value) as $name) {
-            $entries[(string) $name] = $this->field((string) $name);
+            $entries[(string) $name] = $this->entry((string) $name);
         }
 
         return $entries;
@@ -214,12 +225,13 @@ final readonly class Input
 
             return '';
         }
-        if (!mb_check_encoding($this->value, 'UTF-8') || 1 === preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F]/', $this->value)) {
+        // False where it is not UTF-8.
+        if (0 !== preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F]/u', $this->value)) {
             $this->complain('This holds characters that cannot be shown.', 'Type it again as plain text.');
 
             return '';
         }
-        if (mb_strlen($this->value) > $longest) {
+        if (\strlen($this->value) > $longest && mb_strlen($this->value) > $longest) {
             $this->complain(\sprintf('This is longer than %d characters.', $longest), 'Shorten it.');
 
             return mb_substr($this->value, 0, $longest);
