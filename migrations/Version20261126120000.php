@@ -7,8 +7,8 @@ namespace Meandros\Server\Migrations;
 use Doctrine\DBAL\Schema\Schema;
 use Doctrine\Migrations\AbstractMigration;
 use Meandros\Core\Plan\Dialled;
-use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Reading\InvalidData;
 
 final class Version20261126120000 extends AbstractMigration
 {

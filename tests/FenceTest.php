@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Tests;
 
-use Meandros\Core\Plan\Limits;
+use Meandros\Core\Reading\Limits;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** What is turned away before anybody looks at it, and how. */

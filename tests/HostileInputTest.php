@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Tests;
 
 use Doctrine\DBAL\Connection;
-use Meandros\Core\Plan\Limits;
+use Meandros\Core\Reading\Limits;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /**

@@ -122,6 +122,10 @@ final class PlanApiTest extends ApiTestCase
         $this->change('num_paris', ['target' => null]);
         $findings = $this->send('GET', '/api/plans/draft/findings')['findings'];
         self::assertSame([['num_paris', true, '/target']], array_map(static fn (array $one): array => [$one['id'], $one['blocks'], $one['pointer']], $findings));
+        self::assertSame($findings, $this->send('GET', '/api/plans/draft/findings?element=num_paris')['findings'], 'A screen asks for its own.');
+        self::assertSame([], $this->send('GET', '/api/plans/draft/findings?element=per_dana')['findings']);
+        $this->send('GET', '/api/plans/draft/findings?element=num_lost');
+        $this->assertStatus(404);
         $problem = $this->publish('Half done');
         $this->assertStatus(409);
         self::assertSame($findings, $problem['findings']);

@@ -7,7 +7,7 @@ namespace Meandros\Core\Tests;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
-use Meandros\Core\Plan\Check\Findings;
+use Meandros\Core\Check\Checks;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Mailbox;
@@ -45,7 +45,7 @@ final class DemoPlanTest extends TestCase
             self::assertSame(['en', 'fr'], array_keys($prompt->scripts), $prompt->name());
         }
         self::assertCount(2, array_unique(array_map(static fn (Site $site): string => $site->zone, self::$plan->all(Site::class))));
-        self::assertSame([], Findings::in(self::$plan), 'Nothing in it is unfinished.');
+        self::assertSame([], Checks::in(self::$plan), 'Nothing in it is unfinished.');
     }
 
     #[DataProvider('states')]

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
-use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Time\Zone;
 use Symfony\Component\HttpFoundation\Request;

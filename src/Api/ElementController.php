@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Place;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Server\Storage\AlreadyExists;
 use Meandros\Server\Storage\Change;
 use Meandros\Server\Storage\Draft;

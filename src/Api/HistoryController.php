@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Server\Storage\ChangeLog;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\NothingToUndo;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Api;
 
 use Doctrine\DBAL\Connection;
-use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Server\Storage\RememberedAnswers;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Request;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
-use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Reading\InvalidData;
 use Symfony\Component\HttpFoundation\Request;
 
 /** Which part of a list is asked for, in the query: at most so many, before the one of that number. */

@@ -6,9 +6,9 @@ namespace Meandros\Server\Api;
 
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Outside\Lines;
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Json\Input;
-use Meandros\Core\Ringing\RingCadence;
+use Meandros\Core\Plan\Element\RingCadence;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Server\Storage\Draft;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;

@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace Meandros\Server\Api;
 
 use Meandros\Core\Call\PhoneNumber;
-use Meandros\Core\Plan\Check\Finding;
-use Meandros\Core\Plan\Check\Findings;
+use Meandros\Core\Check\Checks;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
-use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Wording\FindingWords;
 use Meandros\Server\Storage\ChangeLog;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\NotFound;
@@ -86,11 +87,23 @@ final readonly class PlanController
         return new JsonResponse($this->draft->replaceAll(PlanCodec::fromData(JsonBody::data($request, JsonBody::FILE)), 'Bring in a plan file', $revision)->toJson());
     }
 
-    /** @throws NotFound */
+    /**
+     * Of the whole plan, or of one element: a screen that shows one asks for its own.
+     *
+     * @throws NotFound
+     */
     #[Route('/api/plans/{which}/findings', methods: ['GET'])]
-    public function findings(string $which): JsonResponse
+    public function findings(string $which, Request $request): JsonResponse
     {
-        return new JsonResponse(['findings' => array_map(static fn (Finding $finding): array => $finding->toJson(), Findings::in($this->plans->get($which)))]);
+        $plan = $this->plans->get($which);
+        $id = $request->query->getString('element');
+        $findings = match (true) {
+            '' === $id => Checks::in($plan),
+            null === $element = $plan->find($id) => throw new NotFound(\sprintf('There is no element "%s" in this plan.', Input::quote($id))),
+            default => Checks::of($element, $plan),
+        };
+
+        return new JsonResponse(['findings' => array_map(FindingWords::report(...), $findings)]);
     }
 
     /** @throws NotFound */

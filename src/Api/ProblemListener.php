@@ -7,12 +7,12 @@ namespace Meandros\Server\Api;
 use Doctrine\DBAL\Exception\ConnectionException;
 use Doctrine\DBAL\Exception\ConstraintViolationException;
 use Doctrine\DBAL\Exception\DriverException;
-use Meandros\Core\Plan\Check\Finding;
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Place;
-use Meandros\Core\Plan\Problem;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
+use Meandros\Core\Reading\Problem;
 use Meandros\Core\Routing\TooMuchWork;
+use Meandros\Core\Wording\FindingWords;
 use Meandros\Server\Storage\AlreadyExists;
 use Meandros\Server\Storage\Damaged;
 use Meandros\Server\Storage\InUse;
@@ -44,7 +44,7 @@ final readonly class ProblemListener
             $error instanceof InUse => [409, 'In use', self::listed('places', array_map(static fn (Place $place): array => $place->toJson(), $error->places))],
             $error instanceof AlreadyExists => [409, 'Already there', []],
             $error instanceof NothingToUndo => [409, 'Nothing to do', []],
-            $error instanceof NotPublishable => [409, 'Not published', self::listed('findings', array_map(static fn (Finding $finding): array => $finding->toJson(), $error->findings))],
+            $error instanceof NotPublishable => [409, 'Not published', self::listed('findings', array_map(FindingWords::report(...), $error->findings))],
             $error instanceof Damaged => [409, 'Damaged', []],
             $error instanceof StaleRevision => [412, 'Changed meanwhile', ['revision' => $error->current]],
             $error instanceof ConstraintViolationException => [409, 'Changed meanwhile', []],

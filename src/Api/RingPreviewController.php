@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Meandros\Server\Api;
 
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Wording\AnswerSentence;
 use Meandros\Core\Wording\TraceReport;

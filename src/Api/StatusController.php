@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
+use Meandros\Core\Call\Status;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Site;
-use Meandros\Core\Plan\Element\Status;
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\When;
 use Meandros\Server\Now;

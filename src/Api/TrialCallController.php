@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
-use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\AnswerChange;
 use Meandros\Core\Routing\Entry;
 use Meandros\Core\Routing\Router;

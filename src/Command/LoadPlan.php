@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Command;
 
-use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Entity\EditState;

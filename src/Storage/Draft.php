@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Meandros\Server\Storage;
 
 use Doctrine\DBAL\Connection;
-use Meandros\Core\Plan\Check\Integrity;
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Integrity\Integrity;
 use Meandros\Core\Plan\Orphans;
 use Meandros\Core\Plan\Plan;
-use Meandros\Core\Plan\Problem;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Problem;
 use Meandros\Server\Storage\Entity\EditState;
 
 /** The plan being edited. Every write is checked against the whole plan, logged, and can be undone. */

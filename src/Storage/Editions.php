@@ -6,8 +6,8 @@ namespace Meandros\Server\Storage;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use Meandros\Core\Plan\Check\Finding;
-use Meandros\Core\Plan\Check\Findings;
+use Meandros\Core\Check\Checks;
+use Meandros\Core\Check\Finding;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Server\Now;
@@ -43,7 +43,7 @@ final readonly class Editions
         if ([] !== $unreadable) {
             throw new NotPublishable(\sprintf('%s cannot be read: put its last good state back, or delete it, first.', $unreadable[0]->name));
         }
-        $blocking = array_values(array_filter(Findings::in($draft->plan), static fn (Finding $finding): bool => $finding->blocksPublishing));
+        $blocking = array_values(array_filter(Checks::in($draft->plan), static fn (Finding $finding): bool => $finding->blocksPublishing));
         if ([] !== $blocking) {
             throw new NotPublishable(\sprintf('%d unfinished %s must be mended first.', \count($blocking), 1 === \count($blocking) ? 'thing' : 'things'), $blocking);
         }

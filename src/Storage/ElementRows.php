@@ -7,10 +7,10 @@ namespace Meandros\Server\Storage;
 use Doctrine\DBAL\Connection;
 use Meandros\Core\Plan\Dialled;
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Mentions;
-use Meandros\Core\Plan\Problem;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Problem;
 
 /**
  * The rows of the draft's elements, and of what follows from each: what it mentions, what is dialled to reach it, what it

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Storage;
 
-use Meandros\Core\Plan\Check\Finding;
+use Meandros\Core\Check\Finding;
 
 /** The draft holds something unfinished that callers would run into. */
 final class NotPublishable extends \RuntimeException

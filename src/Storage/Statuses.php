@@ -6,8 +6,8 @@ namespace Meandros\Server\Storage;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Meandros\Core\Call\Status;
 use Meandros\Core\Live\LiveStatus;
-use Meandros\Core\Plan\Element\Status;
 use Meandros\Server\Storage\Entity\PersonStatus;
 use Symfony\Component\DependencyInjection\Attribute\Lazy;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Storage;
 
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\Problem;
+use Meandros\Core\Reading\Problem;
 
 /** An element of the draft whose row cannot be read; the draft goes on without it. */
 final readonly class UnreadableElement

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Call;
 
-use Meandros\Core\Plan\Element\Status;
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Json\Input;
-use Meandros\Core\Plan\Limits;
-use Meandros\Core\Plan\Step\MenuStep;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
 
 /**
  * What a trial call takes for granted. With nothing stated callers press nothing and wait for ever, phones are
@@ -46,7 +44,7 @@ final readonly class Assumptions
         $keys = [];
         foreach ($in->field('keys')->items(Limits::KEYS) as $item) {
             $key = $item->text(1);
-            if (!\in_array($key, MenuStep::KEYS, true)) {
+            if (!\in_array($key, Keypad::KEYS, true)) {
                 $item->complain(\sprintf('"%s" is not a key.', $key), 'Press one of 0–9, * and #.');
             }
             $keys[] = $key;

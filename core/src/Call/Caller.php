@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Call;
 
-use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Reading\InvalidData;
 
 /** Who calls: a number in E.164, an internal extension, or somebody who withholds their number. */
 final readonly class Caller

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Call;
 
-use Meandros\Core\Plan\Json\Input;
-use Meandros\Core\Plan\Limits;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** What earlier calls left behind, for the patterns that look back: an explicit input of a trial call. */
 final readonly class Earlier

@@ -9,8 +9,8 @@ use libphonenumber\PhoneNumberFormat;
 use libphonenumber\PhoneNumberUtil;
 use libphonenumber\ShortNumberInfo;
 use libphonenumber\ValidationResult;
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
 
 /**
  * Phone numbers as ITU-T E.164 text (`+441632960100`), read from what people type with libphonenumber.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\ICalendar;
 
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Reading\Input;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Zone;
 use Sabre\VObject\Component\VCalendar;

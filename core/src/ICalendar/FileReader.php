@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\ICalendar;
 
-use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\CivilDate;
 use Sabre\VObject\Component;
 use Sabre\VObject\Component\VCalendar;

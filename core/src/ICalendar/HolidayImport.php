@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Meandros\Core\ICalendar;
 
 use Meandros\Core\Plan\Element\HolidayCalendar;
-use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\HolidayReader;
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\DateSpan;
 use Meandros\Core\Time\Holiday\Holiday;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\ICalendar;
 
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Reading\Input;
 use Meandros\Core\Time\Weekday;
 
 /** The parts of an RRULE (RFC 5545 3.3.10), read and checked. */

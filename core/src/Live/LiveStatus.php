@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Live;
 
-use Meandros\Core\Plan\Element\Status;
+use Meandros\Core\Call\Status;
 
 /** What somebody says of themselves, perhaps until an instant (Unix seconds) from which on they are available again. */
 final readonly class LiveStatus

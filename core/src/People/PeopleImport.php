@@ -10,11 +10,11 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\PhoneType;
 use Meandros\Core\Plan\Element\Site;
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Json\PlanCodec;
-use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
 
 /**
  * Works out what a file of people would do to a plan, row by row. Somebody with the same extension, or without one the

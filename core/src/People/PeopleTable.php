@@ -9,10 +9,10 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\PhoneType;
 use Meandros\Core\Plan\Element\Site;
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Json\Input;
-use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
 
 /** People as comma-separated values (RFC 4180): one header line, one line each; cells may hold quotes and line breaks. */
 final class PeopleTable

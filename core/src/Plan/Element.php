@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Reading\Input;
 
 /**
  * One part of a plan: a plain value, with its shape in JSON. Ids are stable and never shown; names are for people.

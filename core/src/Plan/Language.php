@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Reading\Input;
 
 /** Languages by their two-letter ISO 639-1 codes. */
 final class Language

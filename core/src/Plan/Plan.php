@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\BlockShelf;
 
 /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan;
 
 use Meandros\Core\Plan\Json\HolidayReader;
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Reading\Input;
 use Meandros\Core\Time\Holiday\Holidays;
 
 /** Calendars of public holidays that ship with the core, each from the published rule that it names. */

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Step\Exits;
-use Meandros\Core\Plan\Step\Unfinished;
+use Meandros\Core\Reading\Input;
 
 /**
  * One thing that happens in a journey: a plain value, with its shape in JSON.
@@ -24,8 +23,8 @@ interface Step
     /** @return array<string, mixed> */
     public function toJson(): array;
 
-    /** What must still be chosen before the step does anything; null where it is whole. */
-    public function unfinished(): ?Unfinished;
+    /** The field in which something must still be chosen before the step does anything; null where it is whole. */
+    public function unfinished(): ?string;
 
     /** Whether a call can come past it with nobody asked and nobody rung. */
     public function letsPassUnasked(): bool;

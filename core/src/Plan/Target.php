@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan;
 
 use Meandros\Core\Call\PhoneNumber;
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Reading\Input;
 
 /**
  * What a call may go to: an element, a single phone of a person, a number in E.164, or the end of the call. In JSON it

@@ -7,8 +7,8 @@ namespace Meandros\Core\Routing;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveState;
-use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Reading\InvalidData;
 
 /**
  * The neighbouring moments at which a call would fare differently.

@@ -9,10 +9,10 @@ use Meandros\Core\Plan\Called;
 use Meandros\Core\Plan\Element\OutsideLine;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Team;
-use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Plan;
-use Meandros\Core\Plan\Problem;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Problem;
 
 /** Assumptions about somebody or something that the plan does not have would silently test nothing: they are refused. */
 final class AssumptionCheck

@@ -13,13 +13,13 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Element\Team;
-use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Language;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\MessageStep;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Reading\InvalidData;
 
 /**
  * Where a dialled number enters the plan. A number that points straight at a person, a team or a mailbox is the

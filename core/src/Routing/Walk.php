@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Status;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveStatus;
 use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Prompt;
-use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Ringing\Phones;

@@ -6,7 +6,7 @@ namespace Meandros\Core\Tests\Call;
 
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
-use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Reading\InvalidData;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -6,7 +6,7 @@ namespace Meandros\Core\Tests\Outside;
 
 use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Element\OutsideLine;
-use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Trace;
 use Meandros\Core\Tests\PlanBuilder;

@@ -6,9 +6,9 @@ namespace Meandros\Core\Tests\People;
 
 use Meandros\Core\People\Merging;
 use Meandros\Core\People\RuleCopy;
-use Meandros\Core\Plan\Check\Integrity;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Integrity\Integrity;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Tests\PlanBuilder;
 use PHPUnit\Framework\TestCase;

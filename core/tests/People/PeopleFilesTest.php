@@ -12,10 +12,10 @@ use Meandros\Core\People\PersonRow;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\PhoneType;
-use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
-use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Plan;
 
 use Meandros\Core\Plan\Element\PhoneType;
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Plan;
 
 use Meandros\Core\Call\Assumptions;
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Json\PlanCodec;
-use Meandros\Core\Plan\Limits;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

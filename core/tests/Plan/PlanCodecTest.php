@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Plan;
 
-use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Tests\PlanBuilder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Plan;
 
-use Meandros\Core\Plan\Check\Integrity;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Team;
+use Meandros\Core\Plan\Integrity\Integrity;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Place;

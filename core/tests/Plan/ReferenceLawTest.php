@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Plan;
 
-use Meandros\Core\Plan\Check\Integrity;
 use Meandros\Core\Plan\Dialled;
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Plan\Integrity\Integrity;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Mentions;
 use Meandros\Core\Plan\Orphans;
 use Meandros\Core\Plan\Place;
 use Meandros\Core\Plan\Plan;
-use Meandros\Core\Plan\Problem;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Problem;
 use Meandros\Core\Tests\KeptElements;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Tests\Soak;

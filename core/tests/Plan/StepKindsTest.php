@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Plan;
 
-use Meandros\Core\Plan\Check\Findings;
+use Meandros\Core\Check\Checks;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Step\StepKinds;
 use Meandros\Core\Routing\Walkers;
 use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Wording\FindingWords;
 use Meandros\Core\Wording\TraceReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -45,8 +46,11 @@ final class StepKindsTest extends TestCase
     #[DataProvider('kinds')]
     public function testABlankOneIsFound(string $kind): void
     {
-        $blocking = array_filter(Findings::in(self::with($kind)->plan()), static fn ($finding): bool => $finding->blocksPublishing && str_starts_with($finding->problem->pointer, '/steps/0'));
+        $blocking = array_filter(Checks::in(self::with($kind)->plan()), static fn ($finding): bool => $finding->blocksPublishing && str_starts_with($finding->pointer, '/steps/0'));
         self::assertCount(\in_array($kind, self::WHOLE_WHEN_BLANK, true) ? 0 : 1, $blocking);
+        foreach ($blocking as $finding) {
+            self::assertStringNotContainsString('something', FindingWords::message($finding), 'What is to be chosen has a word.');
+        }
     }
 
     #[DataProvider('kinds')]

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Ringing;
 
+use Meandros\Core\Plan\Element\RingCadence;
 use Meandros\Core\Plan\Element\Site;
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Ringing\RingCadence;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Tests\PlanBuilder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Ringing;
 
-use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Trace;

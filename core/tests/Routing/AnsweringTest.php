@@ -6,18 +6,19 @@ namespace Meandros\Core\Tests\Routing;
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\Status;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Check\Checks;
+use Meandros\Core\Check\Finding;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Live\LiveStatus;
-use Meandros\Core\Plan\Check\Finding;
-use Meandros\Core\Plan\Check\Findings;
-use Meandros\Core\Plan\Element\Status;
-use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\Trace;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Wording\FindingWords;
 use Meandros\Core\Wording\TraceReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -146,7 +147,7 @@ final class AnsweringTest extends TestCase
     #[DataProvider('surprises')]
     public function testWhatWouldSurprise(array $rules, string $words, bool $handOver = true): void
     {
-        $messages = array_map(static fn (Finding $finding): string => $finding->problem->message, Findings::in(self::plan($rules, $handOver)));
+        $messages = array_map(static fn (Finding $finding): string => FindingWords::message($finding), Checks::in(self::plan($rules, $handOver)));
         self::assertContains($words, $messages);
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Routing;
 
-use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Trace;

@@ -6,9 +6,9 @@ namespace Meandros\Core\Tests\Routing;
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Live\LiveState;
-use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\Trace;

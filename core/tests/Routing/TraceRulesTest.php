@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Routing;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Status;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Live\LiveStatus;
-use Meandros\Core\Plan\Element\Status;
-use Meandros\Core\Plan\InvalidData;
-use Meandros\Core\Plan\Problem;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Problem;
 use Meandros\Core\Routing\AnswerChange;
 use Meandros\Core\Routing\AssumptionCheck;
 use Meandros\Core\Routing\Router;

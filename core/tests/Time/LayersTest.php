@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Time;
 
 use Meandros\Core\Plan\Element\Hours;
-use Meandros\Core\Plan\InvalidData;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\HoursCompiler;

@@ -6,7 +6,7 @@ namespace Meandros\Server\Storage\Entity;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
-use Meandros\Core\Plan\Element\Status;
+use Meandros\Core\Call\Status;
 
 /** The status that a person last set. Instants are Unix seconds. */
 #[ORM\Entity]

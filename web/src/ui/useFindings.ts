@@ -10,21 +10,22 @@ import { useCalm } from './useCalm';
 const CALM = 250;
 const NONE: Finding[] = [];
 
-/** What the server finds in a plan that callers would not want. */
-function useAllFindings(): Finding[] {
+/** What the server finds in an element that callers would not want, by its place in it: shown where the cause is. */
+export function useFindings(id: string): (pointer: string) => Finding[] {
     const { moment } = useMoment();
     const stamp = useCalm(usePlan()?.stamp, CALM);
     const { data } = useQuery({
-        queryKey: ['findings', moment.in, stamp],
-        queryFn: () => ask(api.GET('/api/plans/{which}/findings', { params: { path: { which: moment.in } } })),
-        placeholderData: (before) => before,
+        queryKey: ['findings', moment.in, id, stamp],
+        queryFn: () =>
+            ask(
+                api.GET('/api/plans/{which}/findings', {
+                    params: { path: { which: moment.in }, query: { element: id } },
+                }),
+            ),
+        // Those of the element before the edit, and never another's.
+        placeholderData: (before, query) => (query?.queryKey[2] === id ? before : undefined),
         retry: false,
     });
-    return data?.findings ?? NONE;
-}
-
-/** Those of one element, by their place in it: shown where the cause is. */
-export function useFindings(id: string): (pointer: string) => Finding[] {
-    const all = useAllFindings();
-    return useCallback((pointer) => all.filter((one) => one.id === id && one.pointer === pointer), [all, id]);
+    const all = data?.findings ?? NONE;
+    return useCallback((pointer) => all.filter((one) => one.pointer === pointer), [all]);
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
-use Meandros\Core\Plan\Json\Input;
-use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 use Meandros\Core\Time\Moment;
 
 /** When it holds: which phones ring, in which stages, and what happens if nobody answers, all are busy or out of reach. */

@@ -6,9 +6,9 @@ namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\HolidayReader;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Parts;
+use Meandros\Core\Reading\Input;
 use Meandros\Core\Time\Holiday\Holiday;
 use Meandros\Core\Time\Holiday\Holidays;
 

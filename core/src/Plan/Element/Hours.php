@@ -6,10 +6,10 @@ namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\HoursReader;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\WithoutParts;
+use Meandros\Core\Reading\Input;
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\SpecialDay;

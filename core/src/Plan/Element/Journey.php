@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Plan\WithoutParts;
+use Meandros\Core\Reading\Input;
 
 /** What callers go through: a list of steps, read top-down. */
 final readonly class Journey implements Element

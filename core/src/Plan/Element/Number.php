@@ -6,12 +6,12 @@ namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Language;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Plan\WithoutParts;
+use Meandros\Core\Reading\Input;
 
 /** A phone number that callers dial, with its label, its language and one target. */
 final readonly class Number implements Element

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
-use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\WithoutParts;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** How calls leave a site: the digits dialled first, the destinations allowed, and how many calls it carries at once. */
 final readonly class OutsideLine implements Element

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
-use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Parts;
 use Meandros\Core\Plan\Reference;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** Somebody who answers: an extension, phones, and a mailbox of their own if they have one. */
 final readonly class Person implements Element

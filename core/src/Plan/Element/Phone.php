@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Call\PhoneNumber;
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Reading\Input;
 
 /** A phone of a person: at the desk, in software, or outside (a mobile, a landline). */
 final readonly class Phone

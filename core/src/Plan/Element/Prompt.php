@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Language;
-use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\WithoutParts;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** Words that callers hear: a script per language. */
 final readonly class Prompt implements Element

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
+use Meandros\Core\Call\Status;
 use Meandros\Core\Plan\Json\BandReader;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
-use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Reference;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** When an answering rule holds: every condition must be met. */
 final readonly class RuleCondition

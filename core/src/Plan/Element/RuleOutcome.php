@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Reading\Input;
 
 /** Where a call goes from an answering rule when nobody answers, all are busy, or none can be reached. */
 final readonly class RuleOutcome

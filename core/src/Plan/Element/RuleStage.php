@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
-use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Reference;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** Phones of a person, and teams, that ring together from some seconds after the rule begins, for so many seconds. */
 final readonly class RuleStage

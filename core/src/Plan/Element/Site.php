@@ -6,12 +6,11 @@ namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Json\ZoneReader;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Language;
 use Meandros\Core\Plan\WithoutParts;
-use Meandros\Core\Ringing\RingCadence;
+use Meandros\Core\Reading\Input;
 
 /** A place: its time zone, its country, the language spoken there first, and how often a phone rings. */
 final readonly class Site implements Element

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Reading\Input;
 
 /** A state that hours can be in. Its key is stable: journeys branch on it, and its name may change. */
 final readonly class State

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
-use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\WithoutParts;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** People and phones rung together in a pattern. */
 final readonly class Team implements Element
@@ -88,6 +88,18 @@ final readonly class Team implements Element
                 }
             }
         }
+    }
+
+    /** @return array<int, TeamMember> those who are on, by their place among all */
+    public function ringing(): array
+    {
+        return array_filter($this->members, static fn (TeamMember $member): bool => $member->on);
+    }
+
+    /** Seconds after which a member begins to ring where all ring at once, or the team widens. */
+    public function joinsAfter(TeamMember $member): int
+    {
+        return RingPattern::Widening === $this->pattern ? ($member->tier - 1) * $this->widenSeconds : 0;
     }
 
     public function kind(): Kind

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Reading\Input;
 
 /** Somebody in a team: a person, a single phone of a person, or a number outside. */
 final readonly class TeamMember

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Json;
 
 use Meandros\Core\Plan\Element\WeekBand;
-use Meandros\Core\Plan\Limits;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\TakenTime;
 use Meandros\Core\Time\TimeOfDay;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Json;
 
+use Meandros\Core\Reading\Input;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\DateSpan;
 use Meandros\Core\Time\MonthDay;

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Json;
 
-use Meandros\Core\Plan\Limits;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Holiday\Church;
 use Meandros\Core\Time\Holiday\FromEaster;

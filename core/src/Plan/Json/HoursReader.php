@@ -10,7 +10,8 @@ use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\OverrideEnd;
 use Meandros\Core\Plan\Element\SeasonWeek;
 use Meandros\Core\Plan\Element\State;
-use Meandros\Core\Plan\Limits;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\SpecialDay;
 

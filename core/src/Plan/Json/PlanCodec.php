@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Json;
 
-use Meandros\Core\Plan\Check\Integrity;
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\InvalidData;
+use Meandros\Core\Plan\Integrity\Integrity;
 use Meandros\Core\Plan\Kind;
-use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
 
 /**
  * Plans to and from their JSON. The shape is published in core/schema/plan.schema.json; encoding is canonical, so

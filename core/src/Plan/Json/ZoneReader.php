@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Json;
 
+use Meandros\Core\Reading\Input;
 use Meandros\Core\Time\Zone;
 
 /** Reads the name of a time zone: one that is no zone is refused, with the usual or the closest name as remedy. */

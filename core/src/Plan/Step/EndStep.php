@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Step;
+use Meandros\Core\Reading\Input;
 
 /** Ends the call. */
 final readonly class EndStep implements Step

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Plan\Json\Input;
-use Meandros\Core\Plan\Limits;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** The exits of a step, in the order they are shown. An exit that is not listed falls through. */
 final readonly class Exits

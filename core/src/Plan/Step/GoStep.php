@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
+use Meandros\Core\Reading\Input;
 
 /** Goes on in another journey, and does not come back. */
 final readonly class GoStep implements Step
@@ -40,9 +40,9 @@ final readonly class GoStep implements Step
         return null === $this->journey ? [] : [new Reference($this->journey, $pointer.'/journey', [Kind::Journey], 'goes on there')];
     }
 
-    public function unfinished(): ?Unfinished
+    public function unfinished(): ?string
     {
-        return Unfinished::without('journey', $this->journey);
+        return null === $this->journey ? 'journey' : null;
     }
 
     public function letsPassUnasked(): bool

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
+use Meandros\Core\Reading\Input;
 
 /** Branches on the state that hours are in; a state with no exit falls through. */
 final readonly class HoursStep implements Step
@@ -45,8 +45,8 @@ final readonly class HoursStep implements Step
         return null === $this->hours ? [] : [new Reference($this->hours, $pointer.'/hours', [Kind::Hours], 'branches on it')];
     }
 
-    public function unfinished(): ?Unfinished
+    public function unfinished(): ?string
     {
-        return Unfinished::without('hours', $this->hours);
+        return null === $this->hours ? 'hours' : null;
     }
 }

@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Plan\Json\Input;
+use Meandros\Core\Call\Keypad;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
+use Meandros\Core\Reading\Input;
 
 /** Plays a prompt and takes one key; asks again until the tries are used up. */
 final readonly class MenuStep implements Step
 {
-    /** The keys of a telephone keypad, ITU-T E.161. */
-    public const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '*', '0', '#'];
     public const NOTHING = 'nothing';
     public const WRONG = 'wrong';
 
@@ -30,7 +29,7 @@ final readonly class MenuStep implements Step
             $in->field('prompt')->reference(),
             $in->field('wait')->whole(1, 60, 'seconds', 5),
             $in->field('tries')->whole(1, 10, 'tries', 2),
-            Exits::fromJson($in->field('exits'), [...self::KEYS, self::NOTHING, self::WRONG]),
+            Exits::fromJson($in->field('exits'), [...Keypad::KEYS, self::NOTHING, self::WRONG]),
         );
     }
 
@@ -54,9 +53,9 @@ final readonly class MenuStep implements Step
         return null === $this->prompt ? [] : [new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'asks with it')];
     }
 
-    public function unfinished(): ?Unfinished
+    public function unfinished(): ?string
     {
-        return Unfinished::without('prompt', $this->prompt);
+        return null === $this->prompt ? 'prompt' : null;
     }
 
     public function letsPassUnasked(): bool

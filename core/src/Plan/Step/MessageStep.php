@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
+use Meandros\Core\Reading\Input;
 
 /** Takes a message into a mailbox; the call ends with it. */
 final readonly class MessageStep implements Step
@@ -40,9 +40,9 @@ final readonly class MessageStep implements Step
         return null === $this->mailbox ? [] : [new Reference($this->mailbox, $pointer.'/mailbox', [Kind::Mailbox], 'takes messages into it')];
     }
 
-    public function unfinished(): ?Unfinished
+    public function unfinished(): ?string
     {
-        return Unfinished::without('mailbox', $this->mailbox);
+        return null === $this->mailbox ? 'mailbox' : null;
     }
 
     public function letsPassUnasked(): bool

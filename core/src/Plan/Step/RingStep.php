@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Reading\Input;
 
 /** Rings a person, a team or an outside number for so many seconds, then comes back. */
 final readonly class RingStep implements Step
@@ -17,6 +17,8 @@ final readonly class RingStep implements Step
     public const BUSY = 'busy';
     public const UNREACHABLE = 'unreachable';
     public const REFUSED = 'refused';
+    /** Seconds. */
+    public const LONGEST = 600;
     public const DEFAULT_SECONDS = 20;
     public const MOST_MINUTES = 60;
     private const DEFAULT_GREET_AFTER = 10;
@@ -47,12 +49,12 @@ final readonly class RingStep implements Step
         return new self(
             $in->field('id')->id(),
             Target::read($in->field('target')),
-            $in->field('seconds')->whole(1, 600, 'seconds', self::DEFAULT_SECONDS),
+            $in->field('seconds')->whole(1, self::LONGEST, 'seconds', self::DEFAULT_SECONDS),
             Exits::fromJson($in->field('exits'), [self::NOBODY, self::BUSY, self::UNREACHABLE, self::REFUSED]),
             $in->field('handOver')->flag(false),
             $in->field('againMinutes')->whole(0, self::MOST_MINUTES, 'minutes', 0),
             $in->field('greeting')->reference(),
-            $in->field('greetAfter')->whole(0, 600, 'seconds', self::DEFAULT_GREET_AFTER),
+            $in->field('greetAfter')->whole(0, self::LONGEST, 'seconds', self::DEFAULT_GREET_AFTER),
         );
     }
 
@@ -84,9 +86,9 @@ final readonly class RingStep implements Step
         return $references;
     }
 
-    public function unfinished(): ?Unfinished
+    public function unfinished(): ?string
     {
-        return Unfinished::without('target', $this->target, 'one to ring');
+        return null === $this->target ? 'target' : null;
     }
 
     public function letsPassUnasked(): bool

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
+use Meandros\Core\Reading\Input;
 
 /** Plays a prompt, then goes on. */
 final readonly class SayStep implements Step
@@ -41,8 +41,8 @@ final readonly class SayStep implements Step
         return null === $this->prompt ? [] : [new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'plays it')];
     }
 
-    public function unfinished(): ?Unfinished
+    public function unfinished(): ?string
     {
-        return Unfinished::without('prompt', $this->prompt);
+        return null === $this->prompt ? 'prompt' : null;
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Plan\Json\Input;
 use Meandros\Core\Plan\Step;
+use Meandros\Core\Reading\Input;
 
 /** The kinds of step by the word that stands in "do". */
 final class StepKinds

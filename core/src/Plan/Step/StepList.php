@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Plan\Json\Input;
-use Meandros\Core\Plan\Limits;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** Steps read top-down. When the list runs out, the call falls through to the step after the one that branched. */
 final readonly class StepList
@@ -44,6 +44,19 @@ final readonly class StepList
             yield $pointer.'/'.$i => $step;
             foreach ($step->exits()->items as $j => $exit) {
                 foreach ($exit->steps->everyStep(\sprintf('%s/%d/exits/%d/steps', $pointer, $i, $j)) as $place => $inner) {
+                    yield $place => $inner;
+                }
+            }
+        }
+    }
+
+    /** @return \Generator<string, self> this list and those inside its steps' exits, by JSON Pointer */
+    public function everyList(string $pointer): \Generator
+    {
+        yield $pointer => $this;
+        foreach ($this->steps as $i => $step) {
+            foreach ($step->exits()->items as $j => $exit) {
+                foreach ($exit->steps->everyList(\sprintf('%s/%d/exits/%d/steps', $pointer, $i, $j)) as $place => $inner) {
                     yield $place => $inner;
                 }
             }

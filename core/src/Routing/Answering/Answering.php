@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing\Answering;
 
 use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\Status;
 use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\RuleCondition;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Element\State;
-use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\Element\Via;
 use Meandros\Core\Plan\Json\BandReader;
 use Meandros\Core\Routing\Walk;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Answering;
 
+use Meandros\Core\Call\Status;
 use Meandros\Core\Plan\Element\AnsweringRule;
-use Meandros\Core\Plan\Element\Status;
 
 /** Which answering rule of a person holds, and why. */
 final readonly class Choice

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing\Answering;
 
 use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Call\Status;
 use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\RuleStage;
-use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Element\TeamMember;
 use Meandros\Core\Plan\Target;

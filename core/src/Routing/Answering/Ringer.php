@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Answering;
 
+use Meandros\Core\Call\Status;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
-use Meandros\Core\Plan\Element\Status;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Target;

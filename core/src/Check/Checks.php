@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Check;
+
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Plan;
+
+/** Everything that is looked for in plans. */
+final class Checks
+{
+    /** @var non-empty-list<class-string<Check<never>>> */
+    public const ALL = [
+        NumberWithoutTarget::class,
+        UnfinishedStep::class,
+        UnreachableStep::class,
+        MenuWithoutKeys::class,
+        ExitWithoutState::class,
+        GreetingTooLate::class,
+        StageCut::class,
+        EmptyCalendar::class,
+        PromptWithoutWords::class,
+        PersonWithoutPhone::class,
+        RuleNeverHolds::class,
+        RuleStateMissing::class,
+        CallsComeBack::class,
+        SharedPhone::class,
+        MailboxRace::class,
+        EmptyTeam::class,
+        TeamOff::class,
+        TierNeverRings::class,
+        MemberRingsTooLong::class,
+        OnlyFirstRings::class,
+        CallNotCarried::class,
+        LineFilledByTheCall::class,
+        NoEmergencyCalls::class,
+        OwnNumberCalled::class,
+        GivenUpUnrung::class,
+    ];
+
+    /** @return list<Finding> what callers would not want, element by element */
+    public static function in(Plan $plan): array
+    {
+        $survey = new Survey($plan);
+        $findings = [];
+        foreach ($plan->elements() as $element) {
+            array_push($findings, ...self::look($element, $survey));
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> those of one element, as it is in the plan */
+    public static function of(Element $element, Plan $plan): array
+    {
+        return self::look($element, new Survey($plan));
+    }
+
+    /** @return list<Finding> */
+    private static function look(Element $element, Survey $survey): array
+    {
+        $findings = [];
+        foreach (self::forElementsOf($element::class) as $check) {
+            foreach ($check->of($element, $survey) as $finding) {
+                $findings[] = $finding;
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
+     * @template E of Element
+     *
+     * @param class-string<E> $class
+     *
+     * @return list<Check<E>>
+     */
+    private static function forElementsOf(string $class): array
+    {
+        /** @var array<class-string<Element>, list<Check<never>>> $byClass */
+        static $byClass = [];
+        if ([] === $byClass) {
+            foreach (self::ALL as $name) {
+                $check = new $name();
+                foreach ($check->looksAt() as $looksAt) {
+                    $byClass[$looksAt][] = $check;
+                }
+            }
+        }
+        /** @var list<Check<E>> $checks */
+        $checks = $byClass[$class] ?? [];
+
+        return $checks;
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Check;
+
+use Meandros\Core\Call\Status;
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Element\AnsweringRule;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Via;
+
+/**
+ * An answering rule that holds only where one before it does.
+ *
+ * @implements Check<Person>
+ */
+final class RuleNeverHolds implements Check
+{
+    public function looksAt(): array
+    {
+        return [Person::class];
+    }
+
+    public function of(Element $element, Survey $survey): iterable
+    {
+        foreach ($element->rules as $i => $rule) {
+            foreach (\array_slice($element->rules, 0, $i) as $j => $earlier) {
+                if ($rule->on && $earlier->on && null === $earlier->until && self::covers($earlier, $rule)) {
+                    $fix = Fix::move($element, '/rules/'.$i, '/rules/'.$j);
+                    yield Finding::warning($element, '/rules/'.$i, 'rule-never-holds', ['rule' => $rule->name, 'earlier' => $earlier->name], $fix);
+                    break;
+                }
+            }
+        }
+    }
+
+    private static function covers(AnsweringRule $wideRule, AnsweringRule $narrowRule): bool
+    {
+        [$wide, $narrow] = [$wideRule->when, $narrowRule->when];
+
+        return (null === $wide->hours || ($wide->hours === $narrow->hours && [] === array_diff($narrow->states, $wide->states)))
+            && ([] === $wide->windows || $wide->windows == $narrow->windows)
+            && [] === array_filter($narrow->statusesMeant(), static fn (Status $status): bool => !\in_array($status, $wide->statusesMeant(), true))
+            && (Via::Any === $wide->via || $wide->via === $narrow->via)
+            && ([] === $wide->callers || ([] !== $narrow->callers && [] === array_diff($narrow->callers, $wide->callers)));
+    }
+}

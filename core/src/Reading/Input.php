@@ -1,0 +1,354 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Reading;
+
+/**
+ * A value of decoded JSON with its place in the document. Reading a field of the wrong shape files a complaint and
+ * gives a harmless value, so that one pass finds every problem.
+ */
+final readonly class Input
+{
+    /** The shape of ids. */
+    public const ID = '/^[a-z][a-z0-9_]{1,63}$/D';
+
+    private function __construct(private mixed $value, public string $pointer, private Complaints $complaints, private bool $given = true)
+    {
+    }
+
+    /**
+     * @template T
+     *
+     * @param \Closure(self): T $read
+     * @param bool              $isTrusted whether it was read and checked before, and is kept since: what is costly is not checked again
+     *
+     * @return T
+     *
+     * @throws InvalidData with every problem that the reader found
+     */
+    public static function read(mixed $value, \Closure $read, bool $isTrusted = false): mixed
+    {
+        $complaints = new Complaints($isTrusted);
+        try {
+            $result = $read(new self($value, '', $complaints));
+        } catch (TooManyProblems $enough) {
+            $complaints->throwIfAny();
+            throw $enough;
+        }
+        $complaints->throwIfAny();
+
+        return $result;
+    }
+
+    /** A value as it may be told back. */
+    public static function quote(string $value): string
+    {
+        return mb_strlen($value) > Limits::ECHOED ? mb_substr($value, 0, Limits::ECHOED - 1).'…' : $value;
+    }
+
+    public function complain(string $message, string $remedy): void
+    {
+        $this->complaints->add($this->pointer, $message, $remedy);
+    }
+
+    /** Files what somebody else found wrong with this value, and within it. */
+    public function take(InvalidData $invalid): void
+    {
+        foreach ($invalid->problems as $problem) {
+            $this->complaints->add($this->pointer.$problem->pointer, $problem->message, $problem->remedy);
+        }
+    }
+
+    public function isTrusted(): bool
+    {
+        return $this->complaints->isTrusted;
+    }
+
+    public function isText(): bool
+    {
+        return \is_string($this->value);
+    }
+
+    /** Whether the field stands there at all, even as null. */
+    public function isNamed(): bool
+    {
+        return $this->given;
+    }
+
+    public function isGiven(): bool
+    {
+        return $this->given && null !== $this->value;
+    }
+
+    /** @param literal-string $name */
+    public function field(string $name): self
+    {
+        return $this->under($name, $name);
+    }
+
+    /** A field whose name is data: any text at all. */
+    private function entry(string $name): self
+    {
+        return $this->under($name, str_replace(['~', '/'], ['~0', '~1'], self::quote($name)));
+    }
+
+    private function under(string $name, string $token): self
+    {
+        $given = \is_array($this->value) && \array_key_exists($name, $this->value);
+
+        return new self($given ? $this->value[$name] : null, $this->pointer.'/'.$token, $this->complaints, $given);
+    }
+
+    /** @param list<string> $known */
+    public function onlyFields(array $known): void
+    {
+        if (!\is_array($this->value) || ([] !== $this->value && array_is_list($this->value))) {
+            $this->complain('This must be an object.', 'Give its fields by name.');
+
+            return;
+        }
+        if (\count($this->value) > Limits::FIELDS) {
+            $this->complain('This has too many fields.', \sprintf('Keep it to %d.', Limits::FIELDS));
+
+            return;
+        }
+        foreach (array_keys($this->value) as $name) {
+            if (!\in_array((string) $name, $known, true)) {
+                $this->entry((string) $name)->complain('This field is not known here.', 'Known fields: '.implode(', ', $known).'.');
+            }
+        }
+    }
+
+    /**
+     * @param int $most of Limits
+     *
+     * @return list<self>
+     */
+    public function items(int $most): array
+    {
+        if (!$this->given) {
+            return [];
+        }
+        if (!\is_array($this->value) || !array_is_list($this->value)) {
+            $this->complain('This must be a list.', 'Write it in square brackets.');
+
+            return [];
+        }
+        if (\count($this->value) > $most) {
+            $this->complain('This list is too long.', \sprintf('Keep it to %d entries.', $most));
+
+            return [];
+        }
+        $items = [];
+        foreach ($this->value as $i => $item) {
+            $items[] = new self($item, $this->pointer.'/'.$i, $this->complaints);
+        }
+
+        return $items;
+    }
+
+    /**
+     * @param int $most of Limits
+     *
+     * @return array<self> the fields of an object whose names are data, by name
+     */
+    public function entries(int $most): array
+    {
+        if (!$this->given) {
+            return [];
+        }
+        if (!\is_array($this->value) || ([] !== $this->value && array_is_list($this->value))) {
+            $this->complain('This must be an object.', 'Give its fields by name.');
+
+            return [];
+        }
+        if (\count($this->value) > $most) {
+            $this->complain('This has too many entries.', \sprintf('Keep it to %d.', $most));
+
+            return [];
+        }
+        $entries = [];
+        foreach (array_keys($this->value) as $name) {
+            $entries[(string) $name] = $this->entry((string) $name);
+        }
+
+        return $entries;
+    }
+
+    public function text(int $longest = 200): string
+    {
+        $text = $this->isGiven() ? $this->optionalText($longest) : '';
+        if ('' === $text && (!$this->isGiven() || \is_string($this->value))) {
+            $this->complain('This is missing.', 'Enter some text.');
+        }
+
+        return $text;
+    }
+
+    /** Words: spaces around them are taken off. */
+    public function optionalText(int $longest = 200): string
+    {
+        return $this->given ? trim($this->anyText($longest)) : '';
+    }
+
+    /** A date, a time, a code: taken as it stands, spaces and all. */
+    public function exactText(int $longest = 200): string
+    {
+        $text = $this->given ? $this->anyText($longest) : '';
+        if (!$this->given || '' === $this->value) {
+            $this->complain('This is missing.', 'Enter some text.');
+        }
+
+        return $text;
+    }
+
+    /** Characters of a text; 0 where it is none. */
+    public function length(): int
+    {
+        return \is_string($this->value) ? mb_strlen($this->value) : 0;
+    }
+
+    /** The same, and it may be empty or missing. */
+    public function optionalExactText(int $longest): string
+    {
+        return $this->given ? $this->anyText($longest) : '';
+    }
+
+    private function anyText(int $longest): string
+    {
+        if (!\is_string($this->value)) {
+            $this->complain('This must be text.', 'Write it in quotes.');
+
+            return '';
+        }
+        // False where it is not UTF-8.
+        if (0 !== preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F]/u', $this->value)) {
+            $this->complain('This holds characters that cannot be shown.', 'Type it again as plain text.');
+
+            return '';
+        }
+        if (\strlen($this->value) > $longest && mb_strlen($this->value) > $longest) {
+            $this->complain(\sprintf('This is longer than %d characters.', $longest), 'Shorten it.');
+
+            return mb_substr($this->value, 0, $longest);
+        }
+
+        return $this->value;
+    }
+
+    /**
+     * A name that stands once in a list.
+     *
+     * @param array<string, mixed> $taken by name, of the entries before
+     */
+    public function once(array $taken): string
+    {
+        $name = $this->exactText(160);
+        if ('' !== $name && isset($taken[$name])) {
+            $this->complain(\sprintf('"%s" stands here twice.', self::quote($name)), 'Keep one of the two.');
+        }
+
+        return $name;
+    }
+
+    /** A text of several lines that is checked by whoever reads it, such as a file. */
+    public function long(int $mostBytes): string
+    {
+        if (!\is_string($this->value) || '' === $this->value) {
+            $this->complain('This is missing.', 'Give the text of the file.');
+
+            return '';
+        }
+        if (\strlen($this->value) > $mostBytes) {
+            $this->complain(\sprintf('The file is larger than %d kB.', intdiv($mostBytes, 1000)), 'Give a smaller one.');
+
+            return '';
+        }
+
+        return $this->value;
+    }
+
+    public function whole(int $least, int $most, string $unit, ?int $default = null): int
+    {
+        if (!$this->given && null !== $default) {
+            return $default;
+        }
+        // JSON knows no difference between 5 and 5.0.
+        $value = \is_float($this->value) && floor($this->value) === $this->value && abs($this->value) < 1e15 ? (int) $this->value : $this->value;
+        if (!\is_int($value) || $value < $least || $value > $most) {
+            $this->complain(\sprintf('This must be a whole number of %s from %d to %d.', $unit, $least, $most), 'Enter such a number.');
+
+            return $default ?? $least;
+        }
+
+        return $value;
+    }
+
+    /** @return int|null null where it is left open */
+    public function optionalWhole(int $least, int $most, string $unit): ?int
+    {
+        return $this->isGiven() ? $this->whole($least, $most, $unit) : null;
+    }
+
+    /** @return bool|null null where it is left open */
+    public function optionalFlag(): ?bool
+    {
+        return $this->isGiven() ? $this->flag(false) : null;
+    }
+
+    public function flag(bool $default): bool
+    {
+        if (!$this->given) {
+            return $default;
+        }
+        if (!\is_bool($this->value)) {
+            $this->complain('This must be true or false.', 'Choose one of the two.');
+
+            return $default;
+        }
+
+        return $this->value;
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $enum
+     *
+     * @return T
+     */
+    public function oneOf(string $enum, \BackedEnum $default): \BackedEnum
+    {
+        $choice = \is_string($this->value) ? $enum::tryFrom($this->value) : null;
+        if (null === $choice && $this->given) {
+            $values = array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases());
+            $this->complain('This is not one of the choices.', 'Choose one of: '.implode(', ', $values).'.');
+        }
+        if (null === $choice) {
+            \assert($default instanceof $enum);
+
+            return $default;
+        }
+
+        return $choice;
+    }
+
+    /** An id of another element; an empty text or null means that nothing is chosen yet. */
+    public function reference(): ?string
+    {
+        $id = $this->isGiven() ? $this->optionalText(80) : '';
+
+        return '' === $id ? null : $id;
+    }
+
+    public function id(): string
+    {
+        $id = \is_string($this->value) ? $this->value : '';
+        if (1 !== preg_match(self::ID, $id)) {
+            $this->complain('This is not an id.', 'Use 2 to 64 lower-case letters, digits and underscores, starting with a letter.');
+        }
+
+        return $id;
+    }
+}

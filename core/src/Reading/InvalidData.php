@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Reading;
+
+/** Given data was refused; every problem found is listed, not only the first. */
+final class InvalidData extends \InvalidArgumentException
+{
+    /** @param non-empty-list<Problem> $problems */
+    public function __construct(public readonly array $problems)
+    {
+        parent::__construct(implode("\n", array_map(
+            static fn (Problem $problem): string => \sprintf('%s: %s %s', '' === $problem->pointer ? '/' : $problem->pointer, $problem->message, $problem->remedy),
+            $problems,
+        )));
+    }
+
+    public static function at(string $pointer, string $message, string $remedy): self
+    {
+        return new self([new Problem($pointer, $message, $remedy)]);
+    }
+}

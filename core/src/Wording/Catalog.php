@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Wording;
+
+/** The sentences of one subject in one language, by their codes: patterns of ICU MessageFormat. */
+final class Catalog
+{
+    /** @var array<string, \MessageFormatter> */
+    private array $formatters = [];
+
+    /** @param array<string, string> $patterns by code */
+    private function __construct(private readonly string $language, private readonly array $patterns)
+    {
+    }
+
+    /** @param string $subject such as "findings" */
+    public static function of(string $subject, string $language = 'en'): self
+    {
+        /** @var array<string, self> $made */
+        static $made = [];
+
+        /** @var array<string, string> $patterns */
+        $patterns = isset($made[$subject.$language]) ? [] : require \sprintf('%s/messages/%s.%s.php', __DIR__, $subject, $language);
+
+        return $made[$subject.$language] ??= new self($language, $patterns);
+    }
+
+    /** @return list<string> every code there is */
+    public function codes(): array
+    {
+        return array_keys($this->patterns);
+    }
+
+    public function has(string $code): bool
+    {
+        return isset($this->patterns[$code]);
+    }
+
+    /**
+     * @param array<string, string|int> $arguments
+     *
+     * @throws \OutOfBoundsException where the code has no words
+     */
+    public function say(string $code, array $arguments = []): string
+    {
+        $this->formatters[$code] ??= new \MessageFormatter($this->language, $this->patterns[$code] ?? throw new \OutOfBoundsException(\sprintf('There are no words for "%s".', $code)));
+        // As text, numbers are not grouped by thousands: seconds and extensions are read as they are.
+        $said = $this->formatters[$code]->format(array_map(strval(...), $arguments));
+
+        return \is_string($said) ? $said : throw new \OutOfBoundsException(\sprintf('The words for "%s" do not fit: %s', $code, $this->formatters[$code]->getErrorMessage()));
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Check;
+
+use Meandros\Core\Check\Checks;
+use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Wording\FindingWords;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class FindingsTest extends TestCase
+{
+    #[DataProvider('findings')]
+    public function testWhatCallersWouldNotWantIsFound(PlanBuilder $plan, string $id, string $pointer, bool $blocks, string $words): void
+    {
+        $found = array_values(array_filter(Checks::in($plan->plan()), static fn ($finding): bool => $finding->element->id() === $id));
+        self::assertCount(1, $found);
+        self::assertSame([$pointer, $blocks], [$found[0]->pointer, $found[0]->blocksPublishing]);
+        self::assertStringContainsString($words, FindingWords::message($found[0]));
+        self::assertNotSame('', FindingWords::remedy($found[0]));
+    }
+
+    /** @return iterable<string, array{PlanBuilder, string, string, bool, string}> */
+    public static function findings(): iterable
+    {
+        $steps = static fn (array ...$steps): PlanBuilder => (new PlanBuilder())->prompt('prm_hello', 2)->mailbox('mbx_main')->hours('hrs', [])->journey('jrn_main', array_values($steps));
+        $number = ['id' => 'num_two', 'kind' => 'number', 'name' => 'Two', 'number' => '+441632960102', 'site' => 'sit_harbour', 'language' => 'en', 'target' => null];
+        yield 'a number that leads nowhere' => [(new PlanBuilder())->with($number), 'num_two', '/target', true, 'lead nowhere'];
+        yield 'a calendar without a holiday' => [(new PlanBuilder())->with(['id' => 'cal_none', 'kind' => 'calendar', 'name' => 'None', 'holidays' => []]), 'cal_none', '/holidays', false, 'no holiday'];
+        yield 'a person without a phone' => [(new PlanBuilder())->person('dana', []), 'dana', '/phones', false, 'no phone'];
+        yield 'a team without members' => [(new PlanBuilder())->team('team_two', []), 'team_two', '/members', false, 'Nobody is in this team'];
+        yield 'a prompt without words' => [(new PlanBuilder())->prompt('prm_none', 0), 'prm_none', '/scripts', false, 'no words'];
+        yield 'a step without a prompt' => [$steps(['id' => 's1', 'do' => 'say', 'prompt' => null]), 'jrn_main', '/steps/0/prompt', true, 'no prompt yet'];
+        yield 'a step without hours' => [$steps(['id' => 's1', 'do' => 'hours', 'hours' => null, 'exits' => []]), 'jrn_main', '/steps/0/hours', true, 'no hours yet'];
+        yield 'a step without anybody to ring' => [$steps(['id' => 's1', 'do' => 'ring', 'target' => null, 'seconds' => 5, 'exits' => []]), 'jrn_main', '/steps/0/target', true, 'no one to ring yet'];
+        yield 'a step without a mailbox' => [$steps(['id' => 's1', 'do' => 'message', 'mailbox' => null]), 'jrn_main', '/steps/0/mailbox', true, 'no mailbox yet'];
+        yield 'a step without a journey' => [$steps(['id' => 's1', 'do' => 'go', 'journey' => null]), 'jrn_main', '/steps/0/journey', true, 'no journey yet'];
+        yield 'a menu without keys' => [$steps(['id' => 's1', 'do' => 'menu', 'prompt' => 'prm_hello', 'wait' => 5, 'tries' => 1, 'exits' => []]), 'jrn_main', '/steps/0/exits', false, 'no key that leads anywhere'];
+        yield 'an exit for a state that is not there' => [$steps(['id' => 's1', 'do' => 'hours', 'hours' => 'hrs', 'exits' => [['on' => 'storm', 'label' => '', 'steps' => []]]]), 'jrn_main', '/steps/0/exits/0', true, 'no state “storm”'];
+        yield 'a step that no call can come to' => [$steps(['id' => 's1', 'do' => 'message', 'mailbox' => 'mbx_main'], ['id' => 's2', 'do' => 'end']), 'jrn_main', '/steps/1', false, 'No call can come here'];
+        yield 'deep inside' => [
+            $steps(['id' => 's1', 'do' => 'ring', 'target' => '+447700900123', 'seconds' => 5, 'exits' => [['on' => 'busy', 'label' => '', 'steps' => [['id' => 's2', 'do' => 'say', 'prompt' => null]]]]]),
+            'jrn_main', '/steps/0/exits/0/steps/0/prompt', true, 'no prompt yet',
+        ];
+    }
+
+    public function testAFinishedPlanHasNone(): void
+    {
+        $plan = (new PlanBuilder())->prompt('prm_hello', 2)->journey('jrn_main', [['id' => 's1', 'do' => 'say', 'prompt' => 'prm_hello'], ['id' => 's2', 'do' => 'end']]);
+        self::assertSame([], Checks::in($plan->plan()));
+    }
+}
