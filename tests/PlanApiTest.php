@@ -124,7 +124,7 @@ final class PlanApiTest extends ApiTestCase
         self::assertSame([['num_paris', true, '/target']], array_map(static fn (array $one): array => [$one['id'], $one['blocks'], $one['pointer']], $findings));
         self::assertSame($findings, $this->send('GET', '/api/plans/draft/findings?element=num_paris')['findings'], 'A screen asks for its own.');
         self::assertSame([], $this->send('GET', '/api/plans/draft/findings?element=per_dana')['findings']);
-        $this->send('GET', '/api/plans/draft/findings?element=num_lost');
+        $this->send('GET', '/api/plans/draft/findings?element=num_none');
         $this->assertStatus(404);
         $problem = $this->publish('Half done');
         $this->assertStatus(409);
