@@ -153,6 +153,40 @@ final class PlanApiTest extends ApiTestCase
         self::assertSame($before, $this->file());
     }
 
+    public function testWhatAFileWouldChangeIsToldBeforeItIsBroughtIn(): void
+    {
+        $plan = json_decode($this->file(), true);
+        $look = fn (array $plan): array => $this->send('POST', '/api/plans/draft/file/preview', $plan);
+        self::assertSame(['revision' => $this->draftRevision(), 'count' => 0, 'pending' => []], $look($plan));
+        $plan['elements'][0]['name'] = 'Ternwick Quay';
+        $plan['elements'][] = ['id' => 'mbx_new', 'kind' => 'mailbox', 'name' => 'New one'];
+        $plan['elements'] = array_values(array_filter($plan['elements'], static fn (array $one): bool => 'num_paris' !== $one['id']));
+        $told = $look($plan);
+        self::assertSame(3, $told['count']);
+        self::assertEqualsCanonicalizing(['changed', 'added', 'removed'], array_column($told['pending'], 'what'));
+        self::assertSame('mbx_new', array_column($told['pending'], 'id', 'what')['added']);
+        $plan['elements'][0]['zone'] = 'Nowhere/Atall';
+        self::assertSame('/elements/0/zone', $look($plan)['errors'][0]['pointer']);
+    }
+
+    public function testTheDemoPlanIsAFileToStartWith(): void
+    {
+        self::assertSame(0, $this->send('POST', '/api/plans/draft/file/preview', $this->send('GET', '/api/demo-plan'))['count']);
+    }
+
+    public function testTheChangeLogOfOneElement(): void
+    {
+        $this->change('sit_ternwick', ['name' => 'Quay']);
+        $this->change('num_paris', ['target' => null]);
+        $of = fn (string $query): array => array_column($this->send('GET', '/api/plans/draft/history?'.$query)['edits'], 'label', 'id');
+        $labels = array_values($of('element=sit_ternwick'));
+        self::assertSame('Change Ternwick Harbour', $labels[0]);
+        self::assertNotContains('Change Paris ventes', $labels);
+        $ids = array_keys($of('element=sit_ternwick'));
+        self::assertSame($labels[1] ?? null, array_values($of('element=sit_ternwick&before='.$ids[0]))[0] ?? null);
+        self::assertSame([], $of('element=sit_none'));
+    }
+
     /** @param array<string, mixed> $part */
     #[DataProvider('badInput')]
     public function testBadInputNamesTheFieldAndNothingIsLost(string $id, array $part, string $pointer): void

@@ -129,4 +129,18 @@ final class TrialCallApiTest extends ApiTestCase
         $this->send('PUT', '/api/statuses/per_nobody', ['status' => 'away']);
         $this->assertStatus(404);
     }
+
+    public function testTheSameCallToManyNumbers(): void
+    {
+        $call = ['to' => self::BOOKINGS, 'at' => '2026-11-23T10:30'];
+        $answers = $this->send('POST', '/api/number-answers', ['call' => $call, 'numbers' => ['num_bookings', 'num_paris', 'num_none', 'jrn_lost']])['answers'];
+        self::assertSame(['num_bookings', 'num_paris'], array_keys($answers));
+        self::assertSame($this->sentence(), $answers['num_bookings']['sentence']);
+        $number = $this->element('num_paris')['number'];
+        $alone = $this->send('POST', '/api/trial-calls', ['to' => $number, 'zone' => 'Europe/London'] + $call);
+        self::assertSame([$alone['sentence'], $alone['ending']['kind'], $alone['seconds']], [$answers['num_paris']['sentence'], $answers['num_paris']['ending'], $answers['num_paris']['seconds']]);
+        $problem = $this->send('POST', '/api/number-answers', ['call' => $call, 'numbers' => array_fill(0, 101, 'num_paris')]);
+        $this->assertStatus(422);
+        self::assertSame('/numbers', $problem['errors'][0]['pointer']);
+    }
 }

@@ -35,7 +35,7 @@ final readonly class HistoryController
             'state' => $row['edit']->state->value,
             'changed' => $row['changed'],
             'elements' => $row['elements'],
-        ], $this->log->page($most, $before))]);
+        ], $this->log->page($most, $before, $request->query->getString('element')))]);
     }
 
     /** What one edit did: elements before and after, some at a time. */

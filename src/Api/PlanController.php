@@ -20,6 +20,7 @@ use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
 use Meandros\Server\Storage\StaleRevision;
 use Meandros\Server\Storage\UnreadableElement;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -85,6 +86,24 @@ final readonly class PlanController
         $revision = Revision::demanded($request);
 
         return new JsonResponse($this->draft->replaceAll(PlanCodec::fromData(JsonBody::data($request, JsonBody::FILE)), 'Bring in a plan file', $revision)->toJson());
+    }
+
+    /**
+     * What bringing in a plan file would change.
+     *
+     * @throws InvalidData
+     */
+    #[Route('/api/plans/draft/file/preview', methods: ['POST'])]
+    public function preview(Request $request): JsonResponse
+    {
+        return new JsonResponse($this->draft->difference(PlanCodec::fromData(JsonBody::data($request, JsonBody::FILE))));
+    }
+
+    /** The demo plan, as a file. */
+    #[Route('/api/demo-plan', methods: ['GET'])]
+    public function demo(#[Autowire('%kernel.project_dir%/demo/ternwick-ferries.json')] string $file): Response
+    {
+        return new Response((string) file_get_contents($file), headers: ['Content-Type' => 'application/json']);
     }
 
     /**

@@ -42,15 +42,19 @@ final readonly class ChangeLog
     }
 
     /**
-     * @param int|null $before an edit's id: those before it
+     * @param int|null $before  an edit's id: those before it
+     * @param string   $element its id: only edits that changed it; empty: all
      *
      * @return list<array{edit: Edit, changed: int, elements: list<string>}> the latest first; the first few ids of what each changed
      */
-    public function page(int $most, ?int $before): array
+    public function page(int $most, ?int $before, string $element = ''): array
     {
         $query = $this->entities->createQueryBuilder()->select('e')->from(Edit::class, 'e')->orderBy('e.id', 'DESC')->setMaxResults($most);
         if (null !== $before) {
-            $query->where('e.id < :before')->setParameter('before', $before);
+            $query->andWhere('e.id < :before')->setParameter('before', $before);
+        }
+        if ('' !== $element) {
+            $query->andWhere('e.id IN (:edits)')->setParameter('edits', $this->database->fetchFirstColumn('SELECT edit_id FROM edit_change WHERE element_id = ? AND edit_id < ? ORDER BY edit_id DESC LIMIT ?', [$element, $before ?? \PHP_INT_MAX, $most]));
         }
         /** @var list<Edit> $edits */
         $edits = $query->getQuery()->getResult();

@@ -164,6 +164,16 @@ final readonly class Draft
     }
 
     /**
+     * @param Plan $plan one whose elements fit together
+     *
+     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>} what it would change
+     */
+    public function difference(Plan $plan): array
+    {
+        return (new Difference($this->database))->toPlan(ElementRows::encode($plan->elements()));
+    }
+
+    /**
      * @param int $edit the one that is to be taken back: it must be the last
      *
      * @throws NothingToUndo

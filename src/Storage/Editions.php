@@ -20,8 +20,6 @@ final readonly class Editions
     private const LOCK = 7120002;
     /** Seconds after which a document is held against its checksum again. */
     private const LOOKED_AT_EVERY = 60;
-    /** Of what publishing would change, so much is listed. */
-    private const MOST_PENDING = 200;
 
     public function __construct(#[Lazy] private EntityManagerInterface $entities, private Connection $database, private Draft $draft, private Now $now, private SharedMemory $memory)
     {
@@ -116,24 +114,10 @@ final readonly class Editions
         return array_map(static fn (array $row): array => ['number' => $row['number'], 'note' => $row['note'], 'who' => $row['who'], 'at' => $row['publishedAt']->format(\DATE_RFC3339), 'checksum' => $row['checksum']], $rows);
     }
 
-    /** @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>} what publishing would change; compared by the database, which reads neither plan into memory here */
+    /** @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>} what publishing would change */
     public function pending(): array
     {
-        /** @var non-empty-list<array{revision: int, count: int, id: string|null, kind: string, name: string, what: string}> $rows */
-        $rows = $this->database->fetchAllAssociative("SELECT draft.revision, count(p.id) OVER () AS count, p.* FROM draft LEFT JOIN (
-            SELECT coalesce(e.id, l.id) AS id, coalesce(e.kind, l.body->>'kind') AS kind, coalesce(e.name, l.body->>'name') AS name,
-                CASE WHEN l.id IS NULL THEN 'added' WHEN e.id IS NULL THEN 'removed' ELSE 'changed' END AS what
-            FROM draft_element e FULL JOIN (
-                SELECT one->>'id' AS id, one AS body FROM edition, jsonb_array_elements(document::jsonb->'elements') AS one WHERE number = ?
-            ) AS l ON l.id = e.id WHERE e.body IS DISTINCT FROM l.body) AS p ON true ORDER BY p.kind, p.name, p.id LIMIT ?", [$this->live() ?? 0, self::MOST_PENDING]);
-        $pending = [];
-        foreach ($rows as $row) {
-            if (null !== $row['id']) {
-                $pending[] = ['id' => $row['id'], 'kind' => $row['kind'], 'name' => $row['name'], 'what' => $row['what']];
-            }
-        }
-
-        return ['revision' => $rows[0]['revision'], 'count' => $rows[0]['count'], 'pending' => $pending];
+        return (new Difference($this->database))->fromEdition($this->live() ?? 0);
     }
 
     /** @return list<int> numbers of editions whose document is not the one that was published */

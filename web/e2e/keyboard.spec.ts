@@ -52,7 +52,9 @@ test('a published note is asked for, and what is unfinished blocks publishing an
     await page.goto(address('/journeys/jrn_lost'));
     await page.locator('[data-row]').last().focus();
     await page.keyboard.press('+');
-    await page.keyboard.press('s');
+    await page.keyboard.type('say');
+    await expect(page.locator('.row.editing')).toHaveCount(0);
+    await page.keyboard.press('Enter');
     await expect(page.locator('.row.editing')).toBeVisible();
     await saved(page);
     await page.goto(address('/editions'));

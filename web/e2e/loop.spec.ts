@@ -80,7 +80,12 @@ test('a journey is edited by keyboard alone', async ({ page }) => {
     await page.keyboard.press('Control+z');
     await expect(page.locator('[data-row]').last()).toContainText('Take a message');
     await page.keyboard.press('+');
-    await page.keyboard.press('e');
+    await page.keyboard.press('m');
+    await expect(page.getByRole('button', { name: 'Menu', exact: true })).toBeFocused();
+    await page.keyboard.type('es');
+    await expect(page.getByRole('button', { name: 'Message', exact: true })).toBeFocused();
+    await page.keyboard.type('end');
+    await page.keyboard.press('Enter');
     await expect(page.locator('[data-row]').last()).toContainText('End the call');
     await expect(page.locator('[data-row]:focus')).toContainText('End the call');
     await page.keyboard.press('Delete');

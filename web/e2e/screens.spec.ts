@@ -18,6 +18,9 @@ const SCREENS = [
     '/mailboxes',
     '/sites',
     '/editions',
+    '/all-numbers',
+    '/changes',
+    '/files',
 ];
 
 for (const mode of ['light', 'dark'] as const) {

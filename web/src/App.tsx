@@ -3,11 +3,14 @@ import { useEffect, useState } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { CalendarsScreen } from './calendars/CalendarsScreen';
 import { CallScreen } from './call/CallScreen';
+import { ChangesScreen } from './editions/ChangesScreen';
 import { EditionsScreen } from './editions/EditionsScreen';
+import { FilesScreen } from './files/FilesScreen';
 import { HoursScreen } from './hours/HoursScreen';
 import { JourneysScreen } from './journeys/JourneysScreen';
 import { LinesScreen } from './lines/LinesScreen';
 import { MailboxesScreen } from './mailboxes/MailboxesScreen';
+import { AllNumbersScreen } from './numbers/AllNumbersScreen';
 import { NumbersScreen } from './numbers/NumbersScreen';
 import { OpenNowScreen } from './overrides/OpenNowScreen';
 import { PeopleScreen } from './people/PeopleScreen';
@@ -49,7 +52,10 @@ export function App() {
                         <Route path="mailboxes/:id?" element={<MailboxesScreen />} />
                         <Route path="lines/:id?" element={<LinesScreen />} />
                         <Route path="sites/:id?" element={<SitesScreen />} />
+                        <Route path="all-numbers" element={<AllNumbersScreen />} />
                         <Route path="editions" element={<EditionsScreen />} />
+                        <Route path="changes/:id?" element={<ChangesScreen />} />
+                        <Route path="files" element={<FilesScreen />} />
                         <Route path="*" element={<Navigate to="/" replace />} />
                     </Route>
                 </Routes>

@@ -15,6 +15,11 @@ final readonly class TrialCall
     {
     }
 
+    public function to(string $dialled): self
+    {
+        return new self($dialled, $this->caller, $this->instant);
+    }
+
     public function at(int $instant): self
     {
         return new self($this->dialled, $this->caller, $instant);

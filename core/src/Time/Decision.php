@@ -20,6 +20,7 @@ final readonly class Decision
      * @param string|null $source id of the holiday calendar or the override
      * @param string|null $of     name of the holiday calendar, or who set the override
      * @param string|null $season the season whose week was looked at; null for the base week
+     * @param int|null    $ends   the instant at which the override ends; null until somebody lifts it
      */
     public function __construct(
         public string $by,
@@ -29,12 +30,13 @@ final readonly class Decision
         public ?string $source = null,
         public ?string $of = null,
         public ?string $season = null,
+        public ?int $ends = null,
     ) {
     }
 
     public function daysLater(int $days): self
     {
-        return new self($this->by, $this->day + $days, $this->band, $this->name, $this->source, $this->of, $this->season);
+        return new self($this->by, $this->day + $days, $this->band, $this->name, $this->source, $this->of, $this->season, $this->ends);
     }
 
     /** @return array<string, mixed> */

@@ -243,7 +243,7 @@ final class HoursCompiler
                 $resumed = $piece;
             }
         }
-        $forced = [$from, $override->state, new Decision(Decision::OVERRIDE, $day, null, $override->reason, $override->id, $override->who)];
+        $forced = [$from, $override->state, new Decision(Decision::OVERRIDE, $day, null, $override->reason, $override->id, $override->who, ends: $override->until)];
 
         return [...$before, $forced, ...($until < $end && null !== $resumed ? [[$until, $resumed[1], $resumed[2]]] : []), ...$after];
     }

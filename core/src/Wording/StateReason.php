@@ -13,6 +13,11 @@ final class StateReason
 {
     public static function words(Reading $reading, string $zone): string
     {
+        $ends = $reading->decision->ends;
+        if (null !== $ends && $ends !== $reading->until) {
+            return \sprintf('%s until %s, and it stays so %s.', self::decision($reading->decision), When::instant($ends, $zone), self::until($reading, $zone));
+        }
+
         return \sprintf('%s, %s.', self::decision($reading->decision), self::until($reading, $zone));
     }
 

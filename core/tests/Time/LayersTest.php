@@ -52,6 +52,8 @@ final class LayersTest extends TestCase
         yield 'an override over everything' => ['2026-11-23T11:00', 'storm', 'Dana forced it (“Force 10”), until Tue 24 Nov 2026 10:00.', [$storm]];
         yield 'ends to the second' => ['2026-11-24T10:00', 'open', 'the season “Winter timetable” has it on Tuesday 10:00–16:00, until Tue 24 Nov 2026 16:00.', [$storm]];
         yield 'and began to the second' => ['2026-11-23T07:59:59', 'closed', 'no band of the season “Winter timetable” covers this time, so the default state holds, until Mon 23 Nov 2026 08:00.', [$storm]];
+        $early = new Override('ovr', 'hrs_desk', 'closed', $storm->from, Moment::parse('2026-11-24T08:00', 'Europe/London'), 'Strike', 'Dana');
+        yield 'the state goes on after it' => ['2026-11-23T11:00', 'closed', 'Dana forced it (“Strike”) until Tue 24 Nov 2026 08:00, and it stays so until Tue 24 Nov 2026 10:00.', [$early]];
         yield 'until lifted' => ['2026-11-23T11:00', 'storm', 'Dana forced it (“Force 10”), with no change in sight.', [new Override('ovr', 'hrs_desk', 'storm', $storm->from, null, 'Force 10', 'Dana')]];
     }
 

@@ -11,6 +11,8 @@ const SHAPES: Record<Trace['ending']['kind'], { d: string; label: string }> = {
     'loop stopped': { d: 'M12.5 6.5A5 5 0 1 0 13 9M13 3v4H9', label: 'Loop stopped' },
 };
 
+export const endingLabel = (kind: Trace['ending']['kind']): string => SHAPES[kind].label;
+
 /** How a call ends, as a shape; the colour only adds to it. */
 export function EndingIcon({ kind }: { kind: Trace['ending']['kind'] }) {
     const shape = SHAPES[kind];

@@ -1,9 +1,13 @@
 import { Button } from 'antd';
 import { useEffect, useRef } from 'react';
 import type { Step } from '../api/types';
+import { typedEntry } from './outlineKeys';
 import { STEP_KINDS } from './steps';
 
-/** Asks which kind of step to insert; each kind has a key of its own. */
+/** Letters typed within this time of each other are one word. */
+const ONE_WORD = 1200;
+
+/** Asks which kind of step to insert. Typed letters lead to a kind, Enter chooses it. */
 export function Inserter({
     depth,
     onChoose,
@@ -14,7 +18,16 @@ export function Inserter({
     onCancel: () => void;
 }) {
     const box = useRef<HTMLDivElement>(null);
+    const typed = useRef({ word: '', at: 0 });
     useEffect(() => box.current?.querySelector('button')?.focus(), []);
+    const type = (letter: string, at: number): number => {
+        const word = at - typed.current.at < ONE_WORD ? typed.current.word + letter : letter;
+        typed.current = { word, at };
+        const labels = STEP_KINDS.map((kind) => kind.label);
+        const found = typedEntry(labels, word);
+        // A letter that does not go on with the word begins another.
+        return found < 0 && word !== letter ? type(letter, at + ONE_WORD) : found;
+    };
     return (
         <div
             ref={box}
@@ -28,28 +41,22 @@ export function Inserter({
                 if (event.key === 'Escape') onCancel();
                 else if (event.key === 'ArrowRight') buttons[(at + 1) % buttons.length]?.focus();
                 else if (event.key === 'ArrowLeft') buttons.at(at - 1)?.focus();
-                else {
-                    const kind = STEP_KINDS.find((one) => one.key === event.key.toLowerCase());
-                    if (!kind) return;
-                    onChoose(kind.do);
-                }
+                else if (/^\p{Letter}$/u.test(event.key) && !event.ctrlKey && !event.metaKey)
+                    buttons[type(event.key, event.timeStamp)]?.focus();
+                else return;
                 event.preventDefault();
                 event.stopPropagation();
             }}
         >
             {STEP_KINDS.map((kind) => (
-                <Button
-                    key={kind.do}
-                    size="small"
-                    title={`${kind.about} (key ${kind.key})`}
-                    onClick={() => onChoose(kind.do)}
-                >
+                <Button key={kind.do} size="small" title={kind.about} onClick={() => onChoose(kind.do)}>
                     {kind.label}
                 </Button>
             ))}
             <Button size="small" type="text" onClick={onCancel}>
                 Cancel
             </Button>
+            <span className="quiet">Type to find, Enter inserts</span>
         </div>
     );
 }

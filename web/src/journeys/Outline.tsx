@@ -8,6 +8,7 @@ import type { EditorProps } from '../ui/ElementScreen';
 import { useFindings } from '../ui/useFindings';
 import { Inserter } from './Inserter';
 import { OutlineRow } from './OutlineRow';
+import { outlineAct } from './outlineKeys';
 import {
     changeExits,
     insertAt,
@@ -19,13 +20,6 @@ import {
     replaceAt,
     rowsOf,
 } from './outlineModel';
-
-const MOVES: Record<string, 'up' | 'down' | 'in' | 'out'> = {
-    ArrowUp: 'up',
-    ArrowDown: 'down',
-    ArrowRight: 'in',
-    ArrowLeft: 'out',
-};
 
 /** A journey as an outline, edited in place, with the way that the trial call takes through it. */
 export function Outline({
@@ -116,36 +110,15 @@ export function Outline({
             }
             return;
         }
-        const handled = () => {
-            event.preventDefault();
-            event.stopPropagation();
-        };
-        const way = MOVES[event.key];
-        if (event.altKey && way && row.is === 'step' && !disabled) {
-            handled();
-            put(move(value.steps, row.place, way), row.key);
-        } else if (event.key === 'ArrowDown') {
-            handled();
-            focusRow(neighbour(row.key, 1));
-        } else if (event.key === 'ArrowUp') {
-            handled();
-            focusRow(neighbour(row.key, -1));
-        } else if (event.key === 'ArrowLeft') {
-            handled();
-            focusRow(rows.slice(0, rows.indexOf(row)).findLast((other) => other.depth < row.depth)?.key);
-        } else if (event.key === 'Home' || event.key === 'End') {
-            handled();
-            focusRow(rows.at(event.key === 'Home' ? 0 : -1)?.key);
-        } else if (!disabled && event.key === 'Enter') {
-            handled();
-            setEditing(row.key);
-        } else if (!disabled && (event.key === 'Insert' || event.key === '+')) {
-            handled();
-            startInsert(row);
-        } else if (!disabled && event.key === 'Delete') {
-            handled();
-            remove(row);
-        }
+        const wanted = outlineAct(rows, row, event, disabled);
+        if (!wanted) return;
+        event.preventDefault();
+        event.stopPropagation();
+        if (wanted.act === 'focus') focusRow(wanted.row);
+        else if (wanted.act === 'edit') setEditing(row.key);
+        else if (wanted.act === 'insert') startInsert(row);
+        else if (wanted.act === 'remove') remove(row);
+        else if (row.is === 'step') put(move(value.steps, row.place, wanted.way), row.key);
     };
 
     if (!plan) return null;
@@ -220,6 +193,7 @@ export function Outline({
             {!disabled && (
                 <Button
                     size="small"
+                    data-start
                     onClick={() =>
                         setInserting({
                             after: rows.filter((row) => row.depth === 0).at(-1) ? (rows.at(-1)?.key ?? '') : '',

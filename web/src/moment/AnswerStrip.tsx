@@ -5,6 +5,7 @@ import type { Trace } from '../api/types';
 import { EndingIcon } from '../call/EndingIcon';
 import { DialledCode } from '../overrides/DialledCode';
 import { usePlan } from '../plan/usePlan';
+import { keyNote, useSingleKey, useSingleKeys } from '../ui/singleKeys';
 import { momentWords } from '../ui/when';
 import { useAnswer } from './useAnswer';
 import { toTrialCall, useMoment } from './useMoment';
@@ -42,21 +43,13 @@ export function AnswerStrip() {
         [moment, change, message],
     );
 
-    useEffect(() => {
-        const onKey = (event: KeyboardEvent) => {
-            if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [contenteditable]'))
-                return;
-            if (event.ctrlKey || event.metaKey || event.altKey) return;
-            if (event.key === '[') step('previous');
-            if (event.key === ']') step('next');
-        };
-        window.addEventListener('keydown', onKey);
-        return () => window.removeEventListener('keydown', onKey);
-    }, [step]);
+    useSingleKey('before', () => step('previous'));
+    useSingleKey('after', () => step('next'));
+    const keys = useSingleKeys();
 
     return (
         <section className="answer" aria-label="Answer">
-            <Tooltip title="To the last moment at which the answer changed (key [)">
+            <Tooltip title={`To the last moment at which the answer changed${keyNote(keys.before)}`}>
                 <Button aria-label="Previous change of the answer" onClick={() => step('previous')}>
                     ‹ before
                 </Button>
@@ -79,7 +72,7 @@ export function AnswerStrip() {
                     <p className="quiet">Choose a number to try a call to.</p>
                 )}
             </div>
-            <Tooltip title="To the next moment at which the answer changes (key ])">
+            <Tooltip title={`To the next moment at which the answer changes${keyNote(keys.after)}`}>
                 <Button aria-label="Next change of the answer" onClick={() => step('next')}>
                     after ›
                 </Button>

@@ -3,21 +3,18 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import type { HoursState, Trace } from '../api/types';
 import { usePlan } from '../plan/usePlan';
+import { keyNote, useSingleKey, useSingleKeys } from '../ui/singleKeys';
 import { momentWords } from '../ui/when';
 import { useHoursStates } from './useAnswer';
 import { useMoment } from './useMoment';
 
-/** From any screen: why hours are in their states at this moment, until when, and what comes next. Key w. */
+/** From any screen: why hours are in their states at this moment, until when, and what comes next. */
 export function Why({ trace }: { trace: Trace }) {
     const [open, setOpen] = useState(false);
+    useSingleKey('why', () => setOpen((is) => !is));
+    const { why } = useSingleKeys();
     useEffect(() => {
-        const onKey = (event: KeyboardEvent) => {
-            if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [contenteditable]'))
-                return;
-            if (event.ctrlKey || event.metaKey || event.altKey) return;
-            if (event.key === 'w') setOpen((is) => !is);
-            if (event.key === 'Escape') setOpen(false);
-        };
+        const onKey = (event: KeyboardEvent) => event.key === 'Escape' && setOpen(false);
         window.addEventListener('keydown', onKey);
         return () => window.removeEventListener('keydown', onKey);
     }, []);
@@ -30,7 +27,12 @@ export function Why({ trace }: { trace: Trace }) {
             destroyOnHidden
             content={<Reasons trace={trace} />}
         >
-            <Button size="small" type="text" aria-expanded={open} title="Why the hours are as they are (key w)">
+            <Button
+                size="small"
+                type="text"
+                aria-expanded={open}
+                title={`Why the hours are as they are${keyNote(why)}`}
+            >
                 Why?
             </Button>
         </Popover>

@@ -1,6 +1,6 @@
 import { Button, Input } from 'antd';
 import { memo, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import type { Element, Kind, Of } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
@@ -62,7 +62,7 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
         const made = name.trim() && (await create(kind, name.trim(), plan));
         if (made) {
             setName('');
-            go({ pathname: `/${info.path}/${made}`, search });
+            go({ pathname: `/${info.path}/${made}`, search }, { state: { isNew: true } });
         }
     };
 
@@ -172,6 +172,13 @@ function Chosen<K extends Kind>({
     const go = useNavigate();
     const value = editing.value;
     const error = useCallback((pointer: string) => errorAt(editing.errors, pointer), [editing.errors]);
+    const fields = useRef<HTMLDivElement>(null);
+    const { isNew } = (useLocation().state ?? {}) as { isNew?: boolean };
+    // What was just added is worked on next: the keyboard goes there.
+    useEffect(() => {
+        const start = fields.current?.querySelector<HTMLElement>('[data-start]');
+        if (isNew) (start ?? fields.current?.querySelector<HTMLElement>('input, textarea, button'))?.focus();
+    }, [isNew]);
     return (
         <>
             <div className="sheet-head">
@@ -197,7 +204,7 @@ function Chosen<K extends Kind>({
                     </>
                 )}
             </div>
-            {editor({ value, change: editing.change, error, disabled })}
+            <div ref={fields}>{editor({ value, change: editing.change, error, disabled })}</div>
             {element.kind !== 'number' && element.kind !== 'line' && <UsedBy id={element.id} />}
         </>
     );

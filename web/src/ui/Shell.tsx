@@ -9,6 +9,7 @@ import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan, usePlanError } from '../plan/usePlan';
 import type { Mode } from '../theme';
+import { KeysButton } from './KeysButton';
 import { Mark } from './Mark';
 import { ServerNotice } from './ServerNotice';
 
@@ -68,7 +69,13 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                 <div className="rail-group">
                     <h2>In force</h2>
                     {link('/open-now', 'Open now')}
+                    {link('/all-numbers', 'All numbers now')}
+                </div>
+                <div className="rail-group">
+                    <h2>The plan</h2>
                     {link('/editions', 'Editions')}
+                    {link('/changes', 'Changes')}
+                    {link('/files', 'Plan files')}
                 </div>
                 <div className="rail-foot">
                     <Tooltip title={undo ? `Take back: ${undo} (Ctrl+Z)` : 'Nothing to take back'} placement="top">
@@ -81,6 +88,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                             Redo
                         </Button>
                     </Tooltip>
+                    <KeysButton />
                     <Button size="small" type="text" onClick={() => onMode(mode === 'dark' ? 'light' : 'dark')}>
                         {mode === 'dark' ? 'Light' : 'Dark'}
                     </Button>

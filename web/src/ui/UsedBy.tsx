@@ -37,6 +37,9 @@ export function UsedBy({ id }: { id: string }) {
                     ))}
                 </ul>
             )}
+            <p>
+                <Link to={{ pathname: `/changes/${id}`, search }}>Changes to it</Link>
+            </p>
         </div>
     );
 }

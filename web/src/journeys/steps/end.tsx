@@ -1,7 +1,6 @@
 import { NO_EXITS, type StepModule, type StepOf } from './module';
 
 export const end: StepModule<StepOf<'end'>> = {
-    key: 'e',
     label: 'End',
     about: 'ends the call',
     blank: (id) => ({ id, do: 'end' }),

@@ -2,7 +2,6 @@ import { NO_EXITS, type StepModule, type StepOf } from './module';
 import { Name, Pick } from './parts';
 
 export const go: StepModule<StepOf<'go'>> = {
-    key: 'g',
     label: 'Go',
     about: 'on in another journey',
     blank: (id) => ({ id, do: 'go', journey: null }),

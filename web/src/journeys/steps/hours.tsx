@@ -4,7 +4,6 @@ import type { StepModule, StepOf } from './module';
 import { Name, Pick } from './parts';
 
 export const hours: StepModule<StepOf<'hours'>> = {
-    key: 'h',
     label: 'Hours',
     about: 'branches on open, closed …',
     blank: (id) => ({ id, do: 'hours', hours: null, exits: [] }),

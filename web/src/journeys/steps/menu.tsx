@@ -6,7 +6,6 @@ const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '*', '0', '#'];
 
 export const menu: StepModule<StepOf<'menu'>> = {
     // k for a menu of keys, since m is a message.
-    key: 'k',
     label: 'Menu',
     about: 'asks for a key',
     blank: (id) => ({ id, do: 'menu', prompt: null, wait: 5, tries: 2, exits: [{ on: '1', label: '', steps: [] }] }),

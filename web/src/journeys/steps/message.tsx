@@ -2,7 +2,6 @@ import { NO_EXITS, type StepModule, type StepOf } from './module';
 import { Name, Pick } from './parts';
 
 export const message: StepModule<StepOf<'message'>> = {
-    key: 'm',
     label: 'Message',
     about: 'into a mailbox',
     blank: (id) => ({ id, do: 'message', mailbox: null }),

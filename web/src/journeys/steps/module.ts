@@ -5,8 +5,6 @@ export type StepOf<K extends Step['do']> = Extract<Step, { do: K }>;
 
 /** What the screen knows of a kind of step: everything about it stands in one module. */
 export interface StepModule<S extends Step> {
-    /** Inserts one. */
-    key: string;
     label: string;
     about: string;
     blank: (id: string) => S;

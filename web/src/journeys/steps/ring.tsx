@@ -11,7 +11,6 @@ const EXITS = [
 ];
 
 export const ring: StepModule<StepOf<'ring'>> = {
-    key: 'r',
     label: 'Ring',
     about: 'a person, a team, an outside number',
     blank: (id) => ({

@@ -2,7 +2,6 @@ import { NO_EXITS, type StepModule, type StepOf } from './module';
 import { Name, Pick } from './parts';
 
 export const say: StepModule<StepOf<'say'>> = {
-    key: 's',
     label: 'Say',
     about: 'plays a prompt',
     blank: (id) => ({ id, do: 'say', prompt: null }),

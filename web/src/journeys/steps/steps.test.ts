@@ -48,8 +48,8 @@ describe('the ways out of a step', () => {
         ]);
     });
 
-    it('come with a key of its own for every kind of step', () => {
-        expect(new Set(STEP_KINDS.map((kind) => kind.key)).size).toBe(STEP_KINDS.length);
+    it('come with a label of its own for every kind of step', () => {
+        expect(new Set(STEP_KINDS.map((kind) => kind.label)).size).toBe(STEP_KINDS.length);
     });
 
     it('of the others are none, and every kind can be inserted', () => {

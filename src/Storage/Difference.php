@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Storage;
+
+use Doctrine\DBAL\Connection;
+
+/** What differs between the draft and another plan; compared by the database, which reads neither into memory here. */
+final readonly class Difference
+{
+    /** Elements that are named. */
+    private const MOST = 200;
+
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /**
+     * @param int $edition 0: nothing at all
+     *
+     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>} what the draft would change
+     */
+    public function fromEdition(int $edition): array
+    {
+        return $this->read("SELECT one->>'id' AS id, one AS body FROM edition, jsonb_array_elements(document::jsonb->'elements') AS one WHERE number = ?", [$edition], 'added', 'removed');
+    }
+
+    /**
+     * @param array<string, string|null> $rows encoded elements by id
+     *
+     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>} what they would change in the draft
+     */
+    public function toPlan(array $rows): array
+    {
+        return $this->read('SELECT r.id, CAST(r.body AS jsonb) AS body FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body)', [TextArray::of(array_keys($rows)), TextArray::of($rows)], 'removed', 'added');
+    }
+
+    /**
+     * @param string            $other   a query for id and body
+     * @param list<mixed>       $values  of its parameters
+     * @param 'added'|'removed' $inDraft what an element is that only the draft has
+     * @param 'added'|'removed' $inOther or only the other
+     *
+     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>}
+     */
+    private function read(string $other, array $values, string $inDraft, string $inOther): array
+    {
+        /** @var non-empty-list<array{revision: int, count: int, id: string|null, kind: string, name: string, what: string}> $rows */
+        $rows = $this->database->fetchAllAssociative("SELECT draft.revision, count(p.id) OVER () AS count, p.* FROM draft LEFT JOIN (
+            SELECT coalesce(e.id, o.id) AS id, coalesce(e.kind, o.body->>'kind') AS kind, coalesce(e.name, o.body->>'name') AS name,
+                CASE WHEN o.id IS NULL THEN '$inDraft' WHEN e.id IS NULL THEN '$inOther' ELSE 'changed' END AS what
+            FROM draft_element e FULL JOIN ($other) AS o ON o.id = e.id WHERE e.body IS DISTINCT FROM o.body
+            ) AS p ON true ORDER BY p.kind, p.name, p.id LIMIT ?", [...$values, self::MOST]);
+        $pending = [];
+        foreach ($rows as $row) {
+            if (null !== $row['id']) {
+                $pending[] = ['id' => $row['id'], 'kind' => $row['kind'], 'name' => $row['name'], 'what' => $row['what']];
+            }
+        }
+
+        return ['revision' => $rows[0]['revision'], 'count' => $rows[0]['count'], 'pending' => $pending];
+    }
+}

@@ -1,0 +1,103 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test } from '@playwright/test';
+import { address, saved, sentence, startOver } from './helpers';
+
+test.beforeEach(({ request }) => startOver(request));
+
+test('all numbers at one moment, the worst endings first, and one of them tried', async ({ page }) => {
+    await page.goto(address('/all-numbers'));
+    const rows = page.getByRole('table').locator('tbody tr[data-row-key]');
+    await expect(rows).toHaveCount(11);
+    await expect(rows.first()).toContainText('Ran out of steps');
+    await expect(rows.first()).toContainText('Rings Réservations for 25 s');
+    await expect(page.getByText('…', { exact: true })).toHaveCount(0);
+    await page.getByRole('columnheader', { name: 'Number' }).click();
+    await expect(rows.first()).toContainText('Bookings');
+    await page.getByLabel('Search all numbers').fill('lost property');
+    await expect(rows).toHaveCount(1);
+    await rows.first().getByRole('button', { name: 'Try it' }).click();
+    await expect(sentence(page)).toContainText('Lost property');
+    await page.getByLabel('Search all numbers').fill('nowhere at all');
+    await expect(page.getByText('Nothing fits these words.')).toBeVisible();
+});
+
+test('what was changed, by whom and when, of all and of one element', async ({ page }) => {
+    await page.goto(address('/sites/sit_ternwick'));
+    await page.getByLabel('Name', { exact: true }).fill('Ternwick Quay');
+    await page.getByLabel('Name', { exact: true }).press('Enter');
+    await saved(page);
+    await page.getByRole('link', { name: 'Changes to it' }).click();
+    await expect(page.getByRole('heading', { name: 'Changes to Ternwick Quay' })).toBeVisible();
+    await page
+        .getByRole('button', { name: /What changed: / })
+        .first()
+        .click();
+    await expect(page.locator('.differences').first()).toContainText('Ternwick Harbour → Ternwick Quay');
+    await page.getByRole('link', { name: 'All changes' }).click();
+    await expect(page.locator('.changes > li').first()).toContainText('by demo');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.locator('.changes > li').first()).toContainText('taken back');
+});
+
+test('a plan is brought in after a look at what would change, and one that does not fit is not', async ({ page }) => {
+    await page.goto(address('/files'));
+    const bring = page.getByRole('region', { name: 'Bring in' });
+    await bring.getByLabel('Name of a new plan').fill('Blank');
+    await bring.getByRole('button', { name: 'Start with an empty plan' }).click();
+    await expect(bring.getByRole('status')).toContainText('the empty plan would change 77 elements (77 removed)');
+    await bring.getByRole('button', { name: 'Leave the draft as it is' }).click();
+    await expect(bring.getByRole('status')).toHaveCount(0);
+
+    const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('link', { name: 'Draft', exact: true }).click(),
+    ]);
+    const plan = JSON.parse(await readFile(await download.path(), 'utf8'));
+    plan.elements[0].name = 'Renamed';
+    const choose = (text: string) =>
+        bring
+            .getByLabel('Plan file')
+            .setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+    await choose(JSON.stringify({ ...plan, elements: [{ ...plan.elements[0], id: 'No id' }] }));
+    await expect(bring.getByRole('alert')).toContainText('/elements/0/id');
+    await choose('{"meandros": 1,');
+    await expect(bring.getByRole('alert')).toContainText('This file is not JSON');
+    await choose(JSON.stringify(plan));
+    await expect(bring.getByRole('status')).toContainText('would change 1 element (1 changed)');
+    await bring.getByRole('button', { name: 'Bring it in' }).click();
+    await expect(page.getByText('is the draft now')).toBeVisible();
+    await page.getByRole('link', { name: 'Changes', exact: true }).click();
+    await expect(page.locator('.changes > li').first()).toContainText('Bring in a plan file');
+    await page.getByRole('link', { name: 'Plan files' }).click();
+    await bring.getByRole('button', { name: 'Start with the demo plan' }).click();
+    await expect(bring.getByRole('status')).toContainText('would change 1 element');
+});
+
+test('keys of one character can be another, or none', async ({ page }) => {
+    await page.goto(address('/'));
+    await page.getByRole('button', { name: 'Keys' }).click();
+    const why = page.getByLabel('Why the hours are as they are');
+    await why.fill('?');
+    await page.getByLabel('To the next moment at which the answer changes').fill('');
+    await page.getByRole('button', { name: 'Done' }).click();
+    await page.reload();
+    await expect(sentence(page)).toContainText('Presses nothing');
+    await page.locator('#main').focus();
+    await page.keyboard.press(']');
+    await page.keyboard.press('w');
+    await expect(page.getByRole('tooltip')).toHaveCount(0);
+    await expect(page).toHaveURL(/at=2026-11-23T10%3A30%3A00/);
+    await page.keyboard.press('?');
+    await expect(page.locator('.ant-popover:visible')).toContainText('Bookings hours');
+});
+
+test('after something is added the keyboard is where the work goes on', async ({ page }) => {
+    await page.goto(address('/journeys'));
+    await page.getByLabel('Name of a new journey').fill('Night line');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('button', { name: 'Add a step at the end' })).toBeFocused();
+    await page.keyboard.press('Enter');
+    await page.keyboard.type('end');
+    await page.keyboard.press('Enter');
+    await expect(page.locator('[data-row]')).toContainText('End the call');
+});

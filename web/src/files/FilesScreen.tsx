@@ -1,0 +1,203 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { App, Button, Input } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, ask, RefusedError } from '../api/client';
+import type { FieldError, Pending, PlanFile } from '../api/types';
+import { useEditions } from '../editions/useEditions';
+import { useMoment } from '../moment/useMoment';
+import { patchDraft, usePlan } from '../plan/usePlan';
+import { Field } from '../ui/Field';
+import { FileButton } from '../ui/FileButton';
+
+/** A plan that is about to take the draft's place, and what it would change. */
+interface Brought {
+    from: string;
+    file: PlanFile;
+    changes: Pending;
+}
+
+const emptyPlan = (name: string) => ({ meandros: 1, name, elements: [] }) as Partial<PlanFile> as PlanFile;
+
+/** Plans as files: taken away, brought in after a look at what would change, or started afresh. */
+export function FilesScreen() {
+    const plan = usePlan();
+    const queries = useQueryClient();
+    const { message } = App.useApp();
+    const { moment, search } = useMoment();
+    const go = useNavigate();
+    const [brought, setBrought] = useState<Brought>();
+    const [errors, setErrors] = useState<FieldError[]>([]);
+    const [name, setName] = useState('');
+
+    const refuse = (error: unknown) => {
+        const problem = error instanceof RefusedError ? error.problem : undefined;
+        setErrors(problem?.errors ?? [{ pointer: '', detail: problem?.detail ?? String(error), remedy: '' }]);
+    };
+    const look = async (from: string, read: () => Promise<PlanFile> | PlanFile) => {
+        setBrought(undefined);
+        setErrors([]);
+        try {
+            const file = await read();
+            setBrought({ from, file, changes: await ask(api.POST('/api/plans/draft/file/preview', { body: file })) });
+        } catch (error) {
+            refuse(error instanceof SyntaxError ? new Error(`This file is not JSON: ${error.message}.`) : error);
+        }
+    };
+    const bringIn = async ({ file, changes }: Brought) => {
+        try {
+            const header = { 'If-Match': `"${changes.revision}"` };
+            patchDraft(queries, await ask(api.PUT('/api/plans/draft/file', { params: { header }, body: file })));
+            setBrought(undefined);
+            message.success(`${file.name} is the draft now. Undo brings the one before back.`);
+            go({ pathname: '/', search });
+        } catch (error) {
+            refuse(error);
+        }
+    };
+
+    return (
+        <div className="two even">
+            <section className="sheet" aria-label="Bring in">
+                <h1>Bring a plan in</h1>
+                <p className="quiet">
+                    It takes the draft’s place as one change that can be undone. Callers notice nothing until it is
+                    published.
+                </p>
+                <div className="ways">
+                    <FileButton
+                        label="Choose a plan file …"
+                        fileLabel="Plan file"
+                        accept=".json,application/json"
+                        onText={(text) => look('the file', () => JSON.parse(text) as PlanFile)}
+                    />
+                    <Button
+                        size="small"
+                        onClick={() => look('the demo plan', () => ask(api.GET('/api/demo-plan')) as Promise<PlanFile>)}
+                    >
+                        Start with the demo plan
+                    </Button>
+                </div>
+                <Field label="Name of a new plan" hint="An empty plan to start with: a site first, then numbers">
+                    {(a11y) => (
+                        <Input
+                            {...a11y}
+                            value={name}
+                            onChange={(event) => setName(event.target.value)}
+                            maxLength={200}
+                        />
+                    )}
+                </Field>
+                <div className="ways">
+                    <Button
+                        size="small"
+                        disabled={!name.trim()}
+                        onClick={() => look('the empty plan', () => emptyPlan(name.trim()))}
+                    >
+                        Start with an empty plan
+                    </Button>
+                </div>
+                {errors.length > 0 && (
+                    <div className="notice alarm" role="alert">
+                        <p>This cannot be brought in. Nothing was changed.</p>
+                        <ul className="pending">
+                            {errors.slice(0, 20).map((one) => (
+                                <li key={one.pointer + one.detail}>
+                                    {one.pointer && <code>{one.pointer}</code>} {one.detail} {one.remedy}
+                                </li>
+                            ))}
+                            {errors.length > 20 && <li>and {errors.length - 20} more</li>}
+                        </ul>
+                    </div>
+                )}
+                {brought && (
+                    <BroughtPreview
+                        brought={brought}
+                        onBringIn={() => bringIn(brought)}
+                        onDrop={() => setBrought(undefined)}
+                    />
+                )}
+            </section>
+            <TakeAway which={moment.in} name={plan?.plan.name ?? ''} />
+        </div>
+    );
+}
+
+function BroughtPreview({
+    brought: { from, file, changes },
+    onBringIn,
+    onDrop,
+}: {
+    brought: Brought;
+    onBringIn: () => void;
+    onDrop: () => void;
+}) {
+    const count = (what: string) => changes.pending.filter((one) => one.what === what).length;
+    const isNamedSo = usePlan()?.plan.name === file.name;
+    const same = changes.count === 0 && isNamedSo;
+    const counts = (['added', 'changed', 'removed'] as const).filter((what) => count(what) > 0);
+    return (
+        <div className="notice" role="status">
+            {changes.count === 0 ? (
+                <p>
+                    The elements of {from} are those of the draft already.{!isNamedSo && ` Its name is “${file.name}”.`}
+                </p>
+            ) : (
+                <>
+                    <p>
+                        <b>{file.name}</b>: {from} would change {changes.count}{' '}
+                        {changes.count === 1 ? 'element' : 'elements'}
+                        {changes.count === changes.pending.length &&
+                            ` (${counts.map((what) => `${count(what)} ${what}`).join(', ')})`}
+                        .
+                    </p>
+                    <ul className="pending">
+                        {changes.pending.slice(0, 12).map((one) => (
+                            <li key={one.id}>
+                                <span className={`what ${one.what}`}>{one.what}</span> {one.name}{' '}
+                                <span className="quiet">{one.kind}</span>
+                            </li>
+                        ))}
+                        {changes.count > 12 && <li className="quiet">and {changes.count - 12} more</li>}
+                    </ul>
+                </>
+            )}
+            <div className="ways">
+                {!same && (
+                    <Button type="primary" size="small" onClick={onBringIn}>
+                        Bring it in
+                    </Button>
+                )}
+                <Button size="small" onClick={onDrop}>
+                    {same ? 'Close' : 'Leave the draft as it is'}
+                </Button>
+            </div>
+        </div>
+    );
+}
+
+function TakeAway({ which, name }: { which: string; name: string }) {
+    const editions = useEditions();
+    const link = (path: string, label: string) => (
+        <li key={path}>
+            <a href={`/api/plans/${path}/file`} download={`${label}.json`}>
+                {label}
+            </a>
+            {path === which && <span className="quiet"> · on screen now</span>}
+        </li>
+    );
+    return (
+        <section className="sheet" aria-label="Take away">
+            <h1>Take a plan away</h1>
+            <p className="quiet">
+                A plan file holds all of {name || 'the plan'} as JSON: for keeping, for another Meandros, or for the
+                command line.
+            </p>
+            <ul className="pending">
+                {link('draft', 'Draft')}
+                {editions.length > 0 && link('live', 'Live')}
+                {editions.slice(0, 20).map((edition) => link(String(edition.number), `Edition ${edition.number}`))}
+            </ul>
+        </section>
+    );
+}

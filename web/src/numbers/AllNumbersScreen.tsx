@@ -1,0 +1,163 @@
+import { useQueries } from '@tanstack/react-query';
+import { Button, Input, Table, type TableColumnsType } from 'antd';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { api, ask } from '../api/client';
+import type { NumberAnswer, NumberElement } from '../api/types';
+import { EndingIcon, endingLabel } from '../call/EndingIcon';
+import { useLiveStamp } from '../moment/useLiveStamp';
+import { toTrialCall, useMoment } from '../moment/useMoment';
+import { KINDS } from '../plan/kinds';
+import { usePlan } from '../plan/usePlan';
+import { useCalm } from '../ui/useCalm';
+
+/** So many answers are asked for at once, and so many rows are on a page. */
+const AT_ONCE = 100;
+const AFTER_THE_ANSWER = 150;
+/** Endings, from the one that callers like least. */
+const ENDINGS: NumberAnswer['ending'][] = [
+    'loop stopped',
+    'ran out of steps',
+    'own mailbox',
+    'caller gave up',
+    'ended by plan',
+    'announced',
+    'message',
+    'answered',
+];
+
+interface Line {
+    number: NumberElement;
+    answer: NumberAnswer | undefined;
+}
+
+const rank = (line: Line) => (line.answer ? ENDINGS.indexOf(line.answer.ending) : ENDINGS.length);
+
+/** What a call to each number meets at the moment of the bar. */
+export function AllNumbersScreen() {
+    const plan = usePlan();
+    const { search, change } = useMoment();
+    const [wanted, setWanted] = useState('');
+    const numbers = useMemo(() => plan?.all('number') ?? [], [plan]);
+    const answers = useNumberAnswers(numbers);
+    if (!plan) return null;
+
+    const target = (number: NumberElement) => plan.find(number.target);
+    const site = (number: NumberElement) => plan.get('site', number.site)?.name ?? '';
+    const international = (number: NumberElement) => plan.plan.international[number.number] ?? number.number;
+    const words = wanted.toLowerCase().trim();
+    const lines = numbers
+        .map((number): Line => ({ number, answer: answers[number.id] }))
+        .filter(({ number, answer }) =>
+            `${number.name} ${number.number} ${international(number)} ${site(number)} ${target(number)?.name ?? ''} ${answer?.sentence ?? ''}`
+                .toLowerCase()
+                .includes(words),
+        );
+    const columns: TableColumnsType<Line> = [
+        {
+            title: 'Number',
+            width: 210,
+            sorter: (a, b) => a.number.name.localeCompare(b.number.name, 'en', { numeric: true }),
+            render: (_, { number }) => (
+                <>
+                    <Link to={{ pathname: `/numbers/${number.id}`, search }}>{number.name}</Link>
+                    {international(number) !== number.name && (
+                        <div className="quiet figures">{international(number)}</div>
+                    )}
+                </>
+            ),
+        },
+        {
+            title: 'Site',
+            width: 140,
+            sorter: (a, b) => site(a.number).localeCompare(site(b.number)),
+            render: (_, { number }) => site(number),
+        },
+        {
+            title: 'Leads to',
+            width: 170,
+            sorter: (a, b) => (target(a.number)?.name ?? '').localeCompare(target(b.number)?.name ?? ''),
+            render: (_, { number }) => {
+                const element = target(number);
+                return element ? (
+                    <Link to={{ pathname: `/${KINDS[element.kind].path}/${element.id}`, search }}>{element.name}</Link>
+                ) : (
+                    <span className="missing">nowhere yet</span>
+                );
+            },
+        },
+        {
+            title: 'Ends',
+            width: 190,
+            defaultSortOrder: 'ascend',
+            sorter: (a, b) => rank(a) - rank(b),
+            render: (_, { answer }) =>
+                answer && (
+                    <span className="line-row tight">
+                        <EndingIcon kind={answer.ending} /> {endingLabel(answer.ending)}
+                    </span>
+                ),
+        },
+        {
+            title: 'A call now',
+            render: (_, { number, answer }) =>
+                answer ? (
+                    <>
+                        {answer.sentence}{' '}
+                        <Button size="small" type="link" onClick={() => change({ to: number.number, zone: '' })}>
+                            Try it
+                        </Button>
+                    </>
+                ) : (
+                    <span className="quiet">…</span>
+                ),
+        },
+    ];
+    return (
+        <div className="one">
+            <section className="sheet" aria-label="All numbers now">
+                <h1>All numbers now</h1>
+                <p className="quiet">The call of the bar above, made to every number at its moment.</p>
+                <Input
+                    allowClear
+                    className="search"
+                    aria-label="Search all numbers"
+                    placeholder={`Search ${numbers.length}`}
+                    value={wanted}
+                    onChange={(event) => setWanted(event.target.value)}
+                />
+                <Table
+                    size="small"
+                    rowKey={({ number }) => number.id}
+                    columns={columns}
+                    dataSource={lines}
+                    showSorterTooltip={false}
+                    pagination={{ pageSize: AT_ONCE, hideOnSinglePage: true, showSizeChanger: false }}
+                    locale={{
+                        emptyText: numbers.length === 0 ? 'There is no number yet.' : 'Nothing fits these words.',
+                    }}
+                />
+            </section>
+        </div>
+    );
+}
+
+function useNumberAnswers(numbers: NumberElement[]): Record<string, NumberAnswer> {
+    const { moment } = useMoment();
+    const stamp = useCalm(usePlan()?.stamp, AFTER_THE_ANSWER);
+    const live = useLiveStamp();
+    const call = toTrialCall({ ...moment, to: moment.to || (numbers[0]?.number ?? '') });
+    const pages = [];
+    for (let i = 0; i < numbers.length; i += AT_ONCE) pages.push(numbers.slice(i, i + AT_ONCE).map((one) => one.id));
+    return useQueries({
+        queries: moment.at
+            ? pages.map((ids) => ({
+                  queryKey: ['number-answers', call, ids, stamp, live],
+                  queryFn: () => ask(api.POST('/api/number-answers', { body: { call, numbers: ids } })),
+                  placeholderData: <T,>(before: T) => before,
+                  retry: false,
+              }))
+            : [],
+        combine: (results) => Object.assign({}, ...results.map((one) => one.data?.answers ?? {})),
+    });
+}
