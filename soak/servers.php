@@ -90,7 +90,7 @@ $ready = static function () use ($client): bool {
 
     return 12 === $inARow;
 };
-foreach (['postgres' => $database, 'php-fpm' => $run, 'nginx' => $run] as $service => $folder) {
+foreach (['postgres' => $database, 'php-fpm' => $run, 'nginx' => $run, 'worker' => $run] as $service => $folder) {
     $seen = $kill($folder, $service);
     $expect([] === array_diff($seen, [200, 503, 0]) && 200 === end($seen), "$service is back: ".implode(', ', $seen));
 }

@@ -12,9 +12,7 @@ const sometimes = { phone: ['number', 'ownMailbox', 'mailboxWhenBusy', 'setUp', 
 function inFull(node, name) {
     if (Array.isArray(node)) return node.map((one) => inFull(one));
     if (node === null || typeof node !== 'object') return node;
-    const full = Object.fromEntries(
-        Object.entries(node).map(([key, value]) => [key, inFull(value, key)]),
-    );
+    const full = Object.fromEntries(Object.entries(node).map(([key, value]) => [key, inFull(value, key)]));
     if (full.properties !== undefined && full.additionalProperties === false) {
         const optional = sometimes[name] ?? [];
         full.required = Object.keys(full.properties).filter((key) => !optional.includes(key));
@@ -33,4 +31,20 @@ mkdirSync(`${work}/docs`, { recursive: true });
 mkdirSync(`${work}/core/schema`, { recursive: true });
 writeFileSync(`${work}/docs/openapi.yaml`, readFileSync('../docs/openapi.yaml'));
 writeFileSync(`${work}/core/schema/plan.schema.json`, JSON.stringify(written));
-execFileSync('node_modules/.bin/openapi-typescript', [`${work}/docs/openapi.yaml`, '-o', 'src/api/schema.d.ts'], { stdio: ['ignore', 'ignore', 'inherit'] });
+execFileSync('node_modules/.bin/openapi-typescript', [`${work}/docs/openapi.yaml`, '-o', 'src/api/schema.d.ts'], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+});
+
+// Limits of numbers and what stands there unasked, by definition and field: { min, max }, from the same schema.
+const limits = {};
+for (const [name, node] of Object.entries(schema.$defs)) {
+    for (const [field, { minimum, maximum, default: usual }] of Object.entries(node.properties ?? {})) {
+        if (minimum === undefined && maximum === undefined) continue;
+        limits[name] ??= {};
+        limits[name][field] = { min: minimum, max: maximum, ...(usual === undefined ? {} : { usual }) };
+    }
+}
+writeFileSync(
+    'src/api/limits.ts',
+    `// Made by types.mjs from core/schema/plan.schema.json.\nexport const LIMITS = ${JSON.stringify(limits, null, 4)} as const;\n`,
+);

@@ -273,7 +273,7 @@ web_user() {
   if ! is_root; then id -un; elif can www-data -r "$ROOT/public/index.php" && can www-data -r "$ROOT/vendor/autoload.php"; then echo www-data; else echo root; fi
 }
 
-stop_server() { down nginx QUIT; down php-fpm QUIT; }
+stop_server() { down nginx QUIT; down php-fpm QUIT; down worker TERM; }
 
 # written FILE: takes what is piped in; whether it differs from what FILE held.
 written() {
@@ -310,6 +310,16 @@ problems() {
 LIST
 }
 
+# start_worker USER: what does long work in the background. It ends every hour, and is started again.
+start_worker() {
+  local run php as_user=; run=$(service_folder worker)/run; php=$(readlink -f "$(command -v php)")
+  if is_root; then as_user="chpst -u $1"; fi
+  local before; before=$(cat "$run" 2>/dev/null || true)
+  service worker TERM "$RUN/worker.log" "$(basename "$php")" $as_user env DATABASE_URL="$DATABASE_URL" APP_SECRET="$APP_SECRET" APP_ENV=prod APP_DEBUG=0 MEANDROS_BUILD="$MEANDROS_BUILD" \
+    "$php" -d memory_limit=512M "$ROOT/bin/console" messenger:consume jobs --time-limit=3600 --memory-limit=256M --sleep=0.3 --no-interaction --quiet
+  if ! is_up worker; then up worker; elif [ "$before" != "$(cat "$run")" ]; then sv term "$(service_folder worker)" >/dev/null; fi
+}
+
 start_server() {
   local user; user=$(web_user)
   [ "$user" = root ] && say 'The user www-data cannot read this folder, so the server runs as root, on loopback only.'
@@ -332,7 +342,7 @@ start_server() {
   fill php.ini | written "$RUN/php.ini" && php_changed=1
   local fpm; fpm=$(ls /usr/sbin/php-fpm8.* 2>/dev/null | sort -V | tail -n 1)
 
-  expected php-fpm nginx
+  expected php-fpm nginx worker
   # What runs goes on: a change of code or settings is taken up without refusing anybody.
   if is_up php-fpm; then
     [ -z "$php_changed" ] || sv 2 "$(service_folder php-fpm)" >/dev/null
@@ -347,6 +357,7 @@ start_server() {
     service nginx QUIT "$RUN/nginx.log" nginx /usr/sbin/nginx -p "$RUN" -e "$RUN/nginx.log" -c "$RUN/nginx.conf"
     up nginx
   fi
+  start_worker "$user"
   local answer=
   for _ in $(seq 150); do
     answer=$( (exec 3<>"/dev/tcp/127.0.0.1/$HTTP_PORT"; printf 'GET /api/ready HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' >&3; cat <&3) 2>/dev/null || true)

@@ -5,18 +5,16 @@ declare(strict_types=1);
 namespace Meandros\Server\Api;
 
 use Meandros\Core\People\PeopleCards;
-use Meandros\Core\People\PeopleImport;
 use Meandros\Core\People\PeopleTable;
 use Meandros\Core\People\PersonOutcome;
 use Meandros\Core\People\PersonRow;
-use Meandros\Core\Plan\Kind;
-use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
-use Meandros\Core\Reading\Problem;
+use Meandros\Core\Reading\Limits;
+use Meandros\Server\Jobs\ImportPeople;
+use Meandros\Server\Jobs\Jobs;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\NotFound;
-use Meandros\Server\Storage\PlannedEdit;
 use Meandros\Server\Storage\Plans;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -28,7 +26,10 @@ final readonly class PeopleController
 {
     private const MOST_BYTES = 8_000_000;
 
-    public function __construct(private Plans $plans, private Draft $draft)
+    /** Rows of a large file that are looked at before it is brought in. */
+    private const SHOWN = 200;
+
+    public function __construct(private Plans $plans, private Draft $draft, private ImportPeople $people, private Jobs $jobs)
     {
     }
 
@@ -45,7 +46,7 @@ final readonly class PeopleController
     }
 
     /**
-     * What a file would do, row by row; nothing is written.
+     * What a file would do, row by row; nothing is written. Of a large one, what its first rows would do.
      *
      * @throws InvalidData
      */
@@ -53,41 +54,30 @@ final readonly class PeopleController
     public function preview(Request $request): JsonResponse
     {
         [$rows] = self::read($request);
-        $outcomes = self::outcomes($this->draft->plan(), $rows);
+        $isLarge = \count($rows) > Limits::PEOPLE;
+        $outcomes = ImportPeople::outcomes($this->draft->plan(), $isLarge ? \array_slice($rows, 0, self::SHOWN) : $rows);
 
-        return new JsonResponse(['rows' => array_map(static fn (PersonOutcome $one): array => $one->toJson(), $outcomes)]);
+        return new JsonResponse(['count' => \count($rows), 'inBackground' => $isLarge, 'rows' => array_map(static fn (PersonOutcome $one): array => $one->toJson(), $outcomes)]);
     }
 
     /**
-     * Takes a file over as one edit: every row, or with leaveOut those that can be taken.
+     * Takes a file over as one edit: every row, or with leaveOut those that can be taken. A large one in the background.
      *
      * @throws InvalidData
      */
     #[Route('/api/plans/draft/people', methods: ['POST'])]
     public function import(Request $request): JsonResponse
     {
-        [$rows, $leaveOut] = self::read($request);
+        [$rows, $leaveOut, $text] = self::read($request);
+        if (\count($rows) > Limits::PEOPLE) {
+            return new JsonResponse($this->jobs->start(ImportPeople::NAME, \sprintf('Bring in %d people', \count($rows)), ['text' => $text, 'leaveOut' => $leaveOut])->toJson(), Response::HTTP_ACCEPTED);
+        }
 
-        return new JsonResponse($this->draft->writeAll(static function (Plan $plan) use ($rows, $leaveOut): PlannedEdit {
-            $people = $problems = [];
-            foreach (self::outcomes($plan, $rows) as $outcome) {
-                foreach ($outcome->problems as $column => $problem) {
-                    $problems[] = new Problem('/text', \sprintf('Line %d, %s: %s', $outcome->row->line, $column, $problem), 'Mend it in the file, or leave such lines out.');
-                }
-                if (null !== $outcome->person && !$outcome->unchanged) {
-                    $people[] = $outcome->person;
-                }
-            }
-            if ([] !== $problems && !$leaveOut) {
-                throw new InvalidData($problems);
-            }
-
-            return PlannedEdit::of(\sprintf('Bring in %d people', \count($people)), $people);
-        })->toJson());
+        return new JsonResponse($this->people->import($rows, $leaveOut)->toJson());
     }
 
     /**
-     * @return array{list<PersonRow>, bool}
+     * @return array{list<PersonRow>, bool, string}
      *
      * @throws InvalidData
      */
@@ -96,19 +86,8 @@ final readonly class PeopleController
         return JsonBody::read($request, static function (Input $in): array {
             $in->onlyFields(['text', 'leaveOut']);
             $text = $in->field('text')->long(self::MOST_BYTES);
-            $cards = 1 === preg_match('/^\x{FEFF}?\s*BEGIN:VCARD/iu', $text);
 
-            return ['' === $text ? [] : ($cards ? PeopleCards::read($text) : PeopleTable::read($text)), $in->field('leaveOut')->flag(false)];
+            return ['' === $text ? [] : ImportPeople::rows($text), $in->field('leaveOut')->flag(false), $text];
         }, JsonBody::FILE);
-    }
-
-    /**
-     * @param list<PersonRow> $rows
-     *
-     * @return list<PersonOutcome>
-     */
-    private static function outcomes(Plan $plan, array $rows): array
-    {
-        return PeopleImport::outcomes($plan, $rows, static fn (): string => Kind::Person->prefix().'_'.bin2hex(random_bytes(6)));
     }
 }

@@ -16,8 +16,11 @@ use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Wording\FindingWords;
 use Meandros\Server\Storage\ChangeLog;
 use Meandros\Server\Storage\Draft;
+use Meandros\Server\Storage\DraftReading;
+use Meandros\Server\Storage\EditName;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
+use Meandros\Server\Storage\SharedMemory;
 use Meandros\Server\Storage\StaleRevision;
 use Meandros\Server\Storage\UnreadableElement;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -29,28 +32,56 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Whole plans: to read, to take away as a file, to bring in, and to look through for what is unfinished. */
 final readonly class PlanController
 {
-    public function __construct(private Plans $plans, private Draft $draft, private ChangeLog $log)
+    /** A large plan takes long to read and write out. */
+    private const KEPT_SECONDS = 600;
+
+    public function __construct(private Plans $plans, private Draft $draft, private ChangeLog $log, private SharedMemory $memory)
     {
     }
 
     /** @throws NotFound */
     #[Route('/api/plans/{which}', methods: ['GET'])]
-    public function show(string $which): JsonResponse
+    public function show(string $which, Request $request): Response
     {
         $draft = 'draft' === $which ? $this->draft->read() : null;
-        $plan = $draft->plan ?? $this->plans->get($which);
-        [$undo, $redo] = null === $draft ? [null, null] : $this->log->next();
+        if (null === $draft) {
+            return JsonResponse::fromJsonString(self::json($this->plans->get($which), null));
+        }
+        $next = $this->log->next();
+        $tag = \sprintf('%s.%d.%d', $draft->tag(), $next[0]->edit ?? 0, $next[1]->edit ?? 0);
+        $answer = (new JsonResponse('{}', json: true))->setEtag($tag);
+        if ($answer->isNotModified($request)) {
+            return $answer;
+        }
+        $kept = $this->memory->get('plan.'.$tag);
+        if (\is_string($kept)) {
+            return $answer->setJson($kept);
+        }
+        $unreadable = $this->draft->unreadable($draft);
+        $json = self::json($draft->plan, $draft, $unreadable, $next);
+        if ([] === $unreadable) {
+            $this->memory->keep('plan.'.$tag, $json, self::KEPT_SECONDS);
+        }
 
-        return new JsonResponse([
+        return $answer->setJson($json);
+    }
+
+    /**
+     * @param list<UnreadableElement>             $unreadable
+     * @param array{EditName|null, EditName|null} $next       what can be undone and redone
+     */
+    private static function json(Plan $plan, ?DraftReading $draft, array $unreadable = [], array $next = [null, null]): string
+    {
+        return json_encode([
             'name' => $plan->name,
             'elements' => array_map(static fn (Element $element): array => $element->toJson(), array_values($plan->elements())),
             'international' => (object) self::international($plan),
             'revision' => $draft->revision ?? 0,
             'revisions' => (object) ($draft?->revisions() ?? []),
-            'unreadable' => null === $draft ? [] : array_map(static fn (UnreadableElement $one): array => $one->toJson(), $this->draft->unreadable($draft)),
-            'undo' => $undo?->toJson(),
-            'redo' => $redo?->toJson(),
-        ]);
+            'unreadable' => array_map(static fn (UnreadableElement $one): array => $one->toJson(), $unreadable),
+            'undo' => $next[0]?->toJson(),
+            'redo' => $next[1]?->toJson(),
+        ], \JSON_THROW_ON_ERROR | JsonResponse::DEFAULT_ENCODING_OPTIONS);
     }
 
     /** @return array<string, string> the plan's numbers for reading, by their E.164 */

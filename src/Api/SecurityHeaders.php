@@ -16,7 +16,8 @@ final readonly class SecurityHeaders
         $headers = $event->getResponse()->headers;
         $headers->set('X-Content-Type-Options', 'nosniff');
         $headers->set('Content-Security-Policy', "default-src 'none'; frame-ancestors 'none'");
-        $headers->set('Cache-Control', 'no-store');
+        // What has a tag may be kept, and is asked for anew each time: the answer may be that it is still the same.
+        $headers->set('Cache-Control', $headers->has('ETag') ? 'private, no-cache' : 'no-store');
         $headers->set('Referrer-Policy', 'no-referrer');
         $headers->set('X-Frame-Options', 'DENY');
         $headers->set('Cross-Origin-Opener-Policy', 'same-origin');

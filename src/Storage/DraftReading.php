@@ -13,6 +13,12 @@ final readonly class DraftReading
     {
     }
 
+    /** Names this moment of the draft, among those of all databases. */
+    public function tag(): string
+    {
+        return $this->source->name.'.'.$this->revision;
+    }
+
     /** @return int|null the revision of an element; null where there is none */
     public function revisionOf(string $id): ?int
     {

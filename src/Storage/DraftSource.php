@@ -34,7 +34,7 @@ final class DraftSource implements ElementSource
     private bool $isWhole = false;
 
     /** @param string $name of the database's draft in shared memory */
-    public function __construct(private readonly Connection $database, private readonly SharedMemory $memory, private readonly string $name, public readonly int $revision)
+    public function __construct(private readonly Connection $database, private readonly SharedMemory $memory, public readonly string $name, public readonly int $revision)
     {
     }
 

@@ -4,10 +4,11 @@ import { address, choose, saved, sentence, startOver } from './helpers';
 test.beforeEach(({ request }) => startOver(request));
 
 const rows = (page: Page) => page.locator('[data-row]');
-const insert = async (page: Page, letter: string) => {
+const insert = async (page: Page, word: string) => {
     await page.keyboard.press('+');
     await expect(page.getByRole('toolbar', { name: 'Which step' })).toBeVisible();
-    await page.keyboard.press(letter);
+    await page.keyboard.type(word);
+    await page.keyboard.press('Enter');
 };
 
 test('a journey is made from nothing, step by step, with what it needs made on the way', async ({ page }) => {
@@ -42,7 +43,7 @@ test('a menu gets keys, each with its own steps, and refuses none twice', async 
     await page.goto(address('/journeys/jrn_lost', { to: '+441632960140' }));
     await rows(page).last().focus();
     await page.keyboard.press('ArrowUp');
-    await insert(page, 'k');
+    await insert(page, 'menu');
     await choose(page, 'Prompt', 'Terminal menu');
     await page.getByRole('combobox', { name: 'Add an exit' }).click();
     const options = page.locator('.ant-select-dropdown:visible .ant-select-item-option');
@@ -57,7 +58,7 @@ test('a menu gets keys, each with its own steps, and refuses none twice', async 
     await page.keyboard.press('Escape');
     await expect(rows(page).filter({ hasText: 'key 2 · Umbrellas' })).toBeVisible();
     await rows(page).filter({ hasText: 'key 2 · Umbrellas' }).focus();
-    await insert(page, 'e');
+    await insert(page, 'end');
     await saved(page);
     await page.goto(address('/journeys/jrn_lost', { to: '+441632960140', at: '2026-11-25T10:00:00', keys: '2' }));
     await expect(sentence(page)).toContainText('presses 2, then the plan ends the call');
@@ -67,7 +68,7 @@ test('an outside number is rung, typed as people type it', async ({ page }) => {
     await page.goto(address('/journeys/jrn_lost', { to: '+441632960140', at: '2026-11-25T10:00:00' }));
     const ring = rows(page).filter({ hasText: 'Ring Lost property counter' });
     await ring.focus();
-    await insert(page, 'r');
+    await insert(page, 'ring');
     await choose(page, 'Whom to ring', 'an outside number');
     await page.getByRole('textbox', { name: 'Outside number' }).fill('07700 900155');
     await page.getByRole('textbox', { name: 'Outside number' }).press('Enter');
@@ -105,7 +106,7 @@ test('an exit of an hours step is added, filled and removed', async ({ page }) =
         .or(page.locator('.row.exit', { hasText: 'open' }))
         .first();
     await exit.focus();
-    await insert(page, 'e');
+    await insert(page, 'end');
     await expect(sentence(page)).toContainText('The plan ends the call');
     await exit.focus();
     await page.keyboard.press('Delete');

@@ -101,3 +101,27 @@ test('after something is added the keyboard is where the work goes on', async ({
     await page.keyboard.press('Enter');
     await expect(page.locator('[data-row]')).toContainText('End the call');
 });
+
+test('a large file of people is brought in while other work goes on', async ({ page }) => {
+    await page.goto(address('/people'));
+    const lines = Array.from({ length: 2400 }, (_, i) => `Hand ${i},${40000 + i},Desk phone`);
+    const buffer = Buffer.from(`name,extension,desk\n${lines.join('\n')}\nNobody,1,Desk phone`);
+    const bring = () =>
+        page.getByLabel('File of people').setInputFiles({ name: 'people.csv', mimeType: 'text/csv', buffer });
+    const work = page.getByRole('region', { name: 'Work in the background' });
+    await bring();
+    const dialog = page.getByRole('dialog');
+    await expect(dialog).toContainText('The file has 2401 people.');
+    await dialog.getByRole('button', { name: 'Take over up to 2401' }).click();
+    await expect(work.getByRole('alert')).toContainText('Line 2402, extension: "1" is not an extension');
+    await work.getByRole('button', { name: 'Close' }).click();
+    await expect(work).toHaveCount(0);
+    await bring();
+    await dialog.getByLabel('Leave out whoever has problems').check();
+    await dialog.getByRole('button', { name: 'Take over up to 2401' }).click();
+    await page.getByRole('link', { name: 'Teams' }).click();
+    await expect(work.getByRole('status')).toContainText('is done: Bring in 2400 people');
+    await page.getByRole('link', { name: 'People', exact: true }).click();
+    await page.getByLabel('Search people').fill('Hand 2399');
+    await expect(page.getByRole('link', { name: /Hand 2399/ })).toBeVisible();
+});

@@ -59,16 +59,22 @@ final class PeopleImport
     }
 
     /**
-     * @param list<PersonRow>    $rows
-     * @param \Closure(): string $newId
+     * @param list<PersonRow>            $rows
+     * @param \Closure(): string         $newId
+     * @param (\Closure(int): void)|null $each  is told before each row how many were looked at
      *
      * @return list<PersonOutcome> one per row
      */
-    public static function outcomes(Plan $plan, array $rows, \Closure $newId): array
+    public static function outcomes(Plan $plan, array $rows, \Closure $newId, ?\Closure $each = null): array
     {
         $import = new self($plan, $newId);
+        $outcomes = [];
+        foreach ($rows as $i => $row) {
+            null === $each || $each($i);
+            $outcomes[] = $import->outcome($row);
+        }
 
-        return array_map($import->outcome(...), $rows);
+        return $outcomes;
     }
 
     private function outcome(PersonRow $row): PersonOutcome

@@ -33,6 +33,7 @@ export type Change = Schemas['Change'];
 export type Trace = Schemas['Trace'];
 export type NumberAnswer = Schemas['NumberAnswer'];
 export type PlanFile = Schemas['plan.schema'];
+export type Job = Schemas['Job'];
 export type Edit = Schemas['Edit'];
 export type Pending = Schemas['Pending'];
 export type TraceEvent = Schemas['Event'];

@@ -193,7 +193,7 @@ function TakeAway({ which, name }: { which: string; name: string }) {
                 A plan file holds all of {name || 'the plan'} as JSON: for keeping, for another Meandros, or for the
                 command line.
             </p>
-            <ul className="pending">
+            <ul className="pending downloads">
                 {link('draft', 'Draft')}
                 {editions.length > 0 && link('live', 'Live')}
                 {editions.slice(0, 20).map((edition) => link(String(edition.number), `Edition ${edition.number}`))}

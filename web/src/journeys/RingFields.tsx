@@ -1,5 +1,6 @@
 import { Select } from 'antd';
 import { useState } from 'react';
+import { LIMITS } from '../api/limits';
 import type { RingStep } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
@@ -64,8 +65,7 @@ export function RingFields({ step, onChange }: { step: RingStep; onChange: (step
                     <RingTimeInput
                         label="Seconds to ring"
                         site={site}
-                        min={1}
-                        max={600}
+                        {...LIMITS.ring.seconds}
                         value={step.seconds}
                         onSave={(seconds) => onChange({ ...step, seconds })}
                     />
@@ -73,8 +73,7 @@ export function RingFields({ step, onChange }: { step: RingStep; onChange: (step
                     <NumberInput
                         label="Minutes to try again"
                         unit="min"
-                        min={0}
-                        max={60}
+                        {...LIMITS.ring.againMinutes}
                         value={step.againMinutes}
                         onSave={(againMinutes) => onChange({ ...step, againMinutes })}
                     />
@@ -92,8 +91,7 @@ export function RingFields({ step, onChange }: { step: RingStep; onChange: (step
                             <RingTimeInput
                                 label="Seconds of ringing before the greeting"
                                 site={site}
-                                min={0}
-                                max={600}
+                                {...LIMITS.ring.greetAfter}
                                 value={step.greetAfter}
                                 onSave={(greetAfter) => onChange({ ...step, greetAfter })}
                             />

@@ -1,4 +1,5 @@
 import { Checkbox } from 'antd';
+import { LIMITS } from '../api/limits';
 import type { OutsideLine } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { SiteField } from '../ui/ElementField';
@@ -59,8 +60,7 @@ function LineEditor({ value, change, error, disabled }: EditorProps<OutsideLine>
                             id={a11y.id}
                             label="Calls at the same time"
                             unit="calls"
-                            min={1}
-                            max={10000}
+                            {...LIMITS.line.channels}
                             value={value.channels}
                             disabled={disabled}
                             onSave={(channels) => change({ ...value, channels })}

@@ -1,4 +1,5 @@
 import { Select } from 'antd';
+import { LIMITS } from '../api/limits';
 import type { Mailbox } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { usePlan } from '../plan/usePlan';
@@ -68,8 +69,7 @@ function MailboxEditor({ value, change, error, disabled }: EditorProps<Mailbox>)
                         id={a11y.id}
                         label="Longest message"
                         unit="s"
-                        min={10}
-                        max={600}
+                        {...LIMITS.mailbox.longestSeconds}
                         value={value.longestSeconds}
                         disabled={disabled}
                         onSave={(longestSeconds) => change({ ...value, longestSeconds })}

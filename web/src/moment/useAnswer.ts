@@ -16,7 +16,8 @@ export function useAnswer() {
     return useQuery<Trace>({
         queryKey: ['answer', call, plan?.stamp, live],
         queryFn: () => askAnswer(call),
-        enabled: Boolean(plan && moment.to && moment.at),
+        // The first answer does not wait for the plan.
+        enabled: Boolean(moment.to && moment.at),
         placeholderData: keepPreviousData,
         retry: false,
     });

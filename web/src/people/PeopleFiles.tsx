@@ -6,6 +6,7 @@ import { useMoment } from '../moment/useMoment';
 import { useEdit } from '../plan/useEdit';
 import { patchDraft } from '../plan/usePlan';
 import { FileButton, whyRefused } from '../ui/FileButton';
+import { useWatchJobs } from '../ui/JobsNotice';
 
 interface Row {
     line: number;
@@ -24,6 +25,9 @@ export function PeopleFiles() {
     const queries = useQueryClient();
     const [text, setText] = useState('');
     const [rows, setRows] = useState<Row[]>();
+    /** People of a file so large that it is brought in while other work goes on; 0: it is not. */
+    const [large, setLarge] = useState(0);
+    const watchJobs = useWatchJobs();
     const [problem, setProblem] = useState<string>();
     const [leaveOut, setLeaveOut] = useState(false);
     const [busy, setBusy] = useState(false);
@@ -38,6 +42,7 @@ export function PeopleFiles() {
             const found = await ask(api.POST('/api/plans/draft/people/preview', { body: { text: read } }));
             setText(read);
             setRows(found.rows);
+            setLarge(found.inBackground ? found.count : 0);
         } catch (error) {
             setProblem(whyRefused(error));
         }
@@ -45,8 +50,12 @@ export function PeopleFiles() {
     const take = async () => {
         setBusy(true);
         try {
-            patchDraft(queries, await ask(api.POST('/api/plans/draft/people', { body: { text, leaveOut } })));
-            message.success(`${takes} people are in the draft. Undo takes all of them back.`);
+            const answer = await ask(api.POST('/api/plans/draft/people', { body: { text, leaveOut } }));
+            if ('state' in answer) watchJobs();
+            else {
+                patchDraft(queries, answer);
+                message.success(`${takes} people are in the draft. Undo takes all of them back.`);
+            }
             setRows(undefined);
         } catch (error) {
             complain(error);
@@ -82,20 +91,28 @@ export function PeopleFiles() {
                 <Modal
                     open
                     title="What the file would bring"
-                    okText={takes === 0 ? 'Nothing to take over' : `Take over ${takes}`}
-                    okButtonProps={{ disabled: takes === 0 || (refused.length > 0 && !leaveOut) }}
+                    okText={
+                        large ? `Take over up to ${large}` : takes === 0 ? 'Nothing to take over' : `Take over ${takes}`
+                    }
+                    okButtonProps={{ disabled: (takes === 0 && !large) || (refused.length > 0 && !leaveOut) }}
                     confirmLoading={busy}
                     onOk={take}
                     onCancel={() => setRows(undefined)}
                     width={620}
                 >
+                    {large > 0 && (
+                        <p>
+                            The file has {large} people. It is brought in while you go on working, as one change; this
+                            is what its first {rows.length} rows would do.
+                        </p>
+                    )}
                     <p className="quiet">
                         {of('added').length} new, {of('changed').length} changed, {of('unchanged').length} already so,{' '}
                         {refused.length} with problems. Nothing is changed until you take it over.
                     </p>
-                    {refused.length > 0 && (
+                    {(refused.length > 0 || large > 0) && (
                         <Checkbox checked={leaveOut} onChange={(event) => setLeaveOut(event.target.checked)}>
-                            Leave out the {refused.length} with problems
+                            {large ? 'Leave out whoever has problems' : `Leave out the ${refused.length} with problems`}
                         </Checkbox>
                     )}
                     <ul className="import-list report">

@@ -1,4 +1,5 @@
 import { Checkbox, Select, Switch } from 'antd';
+import { LIMITS } from '../api/limits';
 import type { Finding, Phone, Rung } from '../api/types';
 import { Field } from '../ui/Field';
 import { Findings } from '../ui/Findings';
@@ -104,8 +105,7 @@ export function PhoneRow({
                         <NumberInput
                             label={`Seconds for which ${phone.label} is asked`}
                             unit="s"
-                            min={5}
-                            max={60}
+                            {...LIMITS.phone.confirm}
                             value={phone.confirm}
                             disabled={disabled}
                             onSave={(confirm) => onChange({ ...phone, confirm })}
@@ -118,8 +118,7 @@ export function PhoneRow({
                         <NumberInput
                             label={`Calls at the same time on ${phone.label}`}
                             unit={phone.calls === 1 ? 'call at a time' : 'calls at a time'}
-                            min={1}
-                            max={20}
+                            {...LIMITS.phone.calls}
                             value={phone.calls ?? 1}
                             disabled={disabled}
                             onSave={(calls) => onChange({ ...phone, calls })}

@@ -1,4 +1,5 @@
 import { Button, Select } from 'antd';
+import { LIMITS } from '../api/limits';
 import type { RuleStage } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import { NumberInput } from '../ui/NumberInput';
@@ -88,8 +89,7 @@ export function RuleStages({ rule, person, disabled, onChange }: RuleProps) {
                         <NumberInput
                             label={`Minutes to try again, by ${rule.name}`}
                             unit="min"
-                            min={0}
-                            max={60}
+                            {...LIMITS.answeringRule.againMinutes}
                             value={rule.againMinutes}
                             disabled={disabled}
                             onSave={(againMinutes) => onChange({ againMinutes })}

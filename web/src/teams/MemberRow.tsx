@@ -1,4 +1,5 @@
 import { Checkbox, Select, Switch } from 'antd';
+import { LIMITS } from '../api/limits';
 import type { Finding, Rung } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import { Findings } from '../ui/Findings';
@@ -74,8 +75,7 @@ export function MemberRow({
                 {member.seconds !== null && (
                     <RingTimeInput
                         label={`Seconds that ${name} rings at most`}
-                        min={1}
-                        max={600}
+                        {...LIMITS.teamMember.seconds}
                         value={member.seconds}
                         disabled={disabled}
                         onSave={(seconds) => onChange({ ...member, seconds })}

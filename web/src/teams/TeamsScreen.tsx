@@ -1,4 +1,5 @@
 import { Checkbox, Radio, Select } from 'antd';
+import { LIMITS } from '../api/limits';
 import type { Team } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { usualSite } from '../plan/kinds';
@@ -60,8 +61,7 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                     Each rings for{' '}
                     <RingTimeInput
                         label="Seconds each member rings"
-                        min={1}
-                        max={300}
+                        {...LIMITS.team.memberSeconds}
                         value={value.memberSeconds}
                         disabled={disabled}
                         onSave={(memberSeconds) => change({ ...value, memberSeconds })}
@@ -73,8 +73,7 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                     The next tier joins after{' '}
                     <RingTimeInput
                         label="Seconds until the next tier joins"
-                        min={1}
-                        max={300}
+                        {...LIMITS.team.widenSeconds}
                         value={value.widenSeconds}
                         disabled={disabled}
                         onSave={(widenSeconds) => change({ ...value, widenSeconds })}
@@ -110,8 +109,7 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                 <NumberInput
                     label="Seconds of pause after a call"
                     unit="s"
-                    min={0}
-                    max={600}
+                    {...LIMITS.team.pauseSeconds}
                     value={value.pauseSeconds}
                     disabled={disabled}
                     onSave={(pauseSeconds) => change({ ...value, pauseSeconds })}

@@ -9,6 +9,7 @@ import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan, usePlanError } from '../plan/usePlan';
 import type { Mode } from '../theme';
+import { JobsNotice } from './JobsNotice';
 import { KeysButton } from './KeysButton';
 import { Mark } from './Mark';
 import { ServerNotice } from './ServerNotice';
@@ -97,6 +98,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
             <div className="stage">
                 <header className="top">
                     <ServerNotice />
+                    <JobsNotice />
                     <OverrideBanner />
                     <MomentBar />
                     <AnswerStrip />

@@ -1,3 +1,4 @@
+import { LIMITS } from '../../api/limits';
 import { NumberInput } from '../../ui/NumberInput';
 import type { StepModule, StepOf } from './module';
 import { Name, Pick } from './parts';
@@ -31,8 +32,7 @@ export const menu: StepModule<StepOf<'menu'>> = {
             <NumberInput
                 label="Seconds to wait for a key"
                 unit="s"
-                min={1}
-                max={60}
+                {...LIMITS.menu.wait}
                 value={step.wait}
                 onSave={(wait) => onChange({ ...step, wait })}
             />
@@ -40,8 +40,7 @@ export const menu: StepModule<StepOf<'menu'>> = {
             <NumberInput
                 label="Tries"
                 unit="times"
-                min={1}
-                max={10}
+                {...LIMITS.menu.tries}
                 value={step.tries}
                 onSave={(tries) => onChange({ ...step, tries })}
             />

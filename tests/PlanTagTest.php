@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Tests;
+
+/** A plan that is still the same is not sent again (RFC 9110, 13.1.2). */
+final class PlanTagTest extends ApiTestCase
+{
+    public function testAPlanThatIsTheSameIsNotSentAgain(): void
+    {
+        $this->send('GET', '/api/plans/draft');
+        $tag = $this->header('ETag');
+        self::assertNotSame('', $tag);
+        self::assertStringContainsString('no-cache', $this->header('Cache-Control'));
+        $again = fn (): int => $this->statusWith($tag);
+        self::assertSame(304, $again());
+        self::assertSame('', $this->answer()->getContent());
+
+        $this->change('sit_ternwick', ['name' => 'Quay']);
+        self::assertSame(200, $again());
+        $this->undo();
+        self::assertSame(200, $again(), 'What can be done again is another edit now.');
+        $this->send('GET', '/api/plans/draft');
+        $tag = $this->header('ETag');
+        self::assertSame('Ternwick Harbour', $this->element('sit_ternwick')['name']);
+        self::assertSame(304, $this->statusWith($tag));
+    }
+
+    private function statusWith(string $tag): int
+    {
+        $this->requestWith('GET', '/api/plans/draft', null, ['HTTP_IF_NONE_MATCH' => $tag]);
+
+        return $this->answer()->getStatusCode();
+    }
+}
