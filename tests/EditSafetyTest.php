@@ -114,6 +114,8 @@ final class EditSafetyTest extends ApiTestCase
         $database = self::getContainer()->get(Connection::class);
         $database->executeStatement("UPDATE draft_element SET body = jsonb_set(body, '{pattern}', '\"upside down\"') WHERE id = 'team_port'");
         $database->executeStatement("UPDATE draft_element SET kind = 'oracle' WHERE id = 'mbx_port'");
+        // What was sent of this revision is kept for ten minutes.
+        $this->lookAgain();
         $plan = $this->send('GET', '/api/plans/draft');
         $this->assertStatus(200);
         self::assertSame(['mbx_port', 'team_port'], array_column($plan['unreadable'], 'id'));

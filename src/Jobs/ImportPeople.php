@@ -12,7 +12,6 @@ use Meandros\Core\People\PersonRow;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\InvalidData;
-use Meandros\Core\Reading\Limits;
 use Meandros\Core\Reading\Problem;
 use Meandros\Server\Storage\Change;
 use Meandros\Server\Storage\Draft;
@@ -74,7 +73,7 @@ final readonly class ImportPeople implements JobKind
                 }
             }
             if ([] !== $problems && !$leaveOut) {
-                throw new InvalidData(\array_slice($problems, 0, Limits::PROBLEMS));
+                throw new InvalidData($problems);
             }
 
             return PlannedEdit::of(\sprintf('Bring in %d people', \count($people)), $people);

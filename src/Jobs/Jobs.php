@@ -6,6 +6,7 @@ namespace Meandros\Server\Jobs;
 
 use Doctrine\DBAL\Connection;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
 use Meandros\Core\Reading\Problem;
 use Meandros\Server\Now;
 use Meandros\Server\Storage\NotFound;
@@ -115,7 +116,7 @@ final readonly class Jobs
     private function end(int $id, JobState $state, ?array $result, array $problems): void
     {
         $this->database->executeStatement("UPDATE job SET state = ?, result = CAST(? AS jsonb), problems = CAST(? AS jsonb), ended_at = ?, input = '{}', done = CASE WHEN ? = 'done' THEN of ELSE done END WHERE id = ?", [
-            $state->value, null === $result ? null : json_encode($result, \JSON_THROW_ON_ERROR), json_encode(array_map(static fn (Problem $one): array => $one->toJson(), $problems), \JSON_THROW_ON_ERROR), $this->time(), $state->value, $id,
+            $state->value, null === $result ? null : json_encode($result, \JSON_THROW_ON_ERROR), json_encode(array_map(static fn (Problem $one): array => $one->toJson(), \array_slice($problems, 0, Limits::PROBLEMS)), \JSON_THROW_ON_ERROR), $this->time(), $state->value, $id,
         ]);
     }
 

@@ -20,12 +20,18 @@ const views = [
     ['people', `/people/per_ines?to=205&at=2026-11-23T12:30:00`, 'light'],
     ['rings', `/people/per_duty?to=299&at=2026-11-23T12:30:00`, 'light', 'text=Answering rules'],
     ['teams', `/teams/team_freight?to=%2B441632960150&at=2026-11-23T12:30:00`, 'light'],
-    ['team-rings', `/teams/team_freight?to=%2B441632960150&at=2026-11-23T12:30:00`, 'light', 'text=/^Used by/'],
+    [
+        'queues',
+        `/queues/que_groups?to=%2B441632960130&at=2026-11-23T10:30:00&queues=que_groups~3~90&phones=*~answers~4`,
+        'light',
+    ],
     ['lines', `/lines/line_ternwick?to=%2B441632960150&at=2026-11-23T12:30:00`, 'light'],
     ['prompts', `/prompts/prm_bookings_lunch?${quiet}`, 'light'],
     ['mailboxes', `/mailboxes/mbx_bookings?${quiet}`, 'light'],
     ['sites', `/sites?${quiet}`, 'light'],
+    ['all-numbers', `/all-numbers?${quiet}`, 'light'],
     ['editions', `/editions?${quiet}`, 'light'],
+    ['changes', `/changes?${quiet}`, 'light'],
 ];
 for (const [name, path, colorScheme, until] of views) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme, locale: 'en-GB' });

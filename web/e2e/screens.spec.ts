@@ -14,6 +14,7 @@ const SCREENS = [
     '/people/per_duty',
     '/lines/line_ternwick',
     '/teams/team_freight',
+    '/queues/que_groups',
     '/prompts',
     '/mailboxes',
     '/sites',

@@ -17,15 +17,16 @@ final readonly class Assumptions
     public const EVERY_PHONE = '*';
 
     /**
-     * @param list<string>          $keys             pressed at one menu after the other
-     * @param list<PhoneAssumption> $phones           the most particular one holds: phone, then person, then every phone
-     * @param int|null              $patienceSeconds  when the caller gives up
-     * @param bool                  $withoutOverrides as if nobody had forced hours into a state
-     * @param array<string, Status> $statuses         by person, instead of the live ones
-     * @param Earlier               $earlier          what earlier calls left behind
-     * @param array<string, int>    $channelsTaken    channels of outside lines that other calls use, by line
+     * @param list<string>              $keys             pressed at one menu after the other
+     * @param list<PhoneAssumption>     $phones           the most particular one holds: phone, then person, then every phone
+     * @param int|null                  $patienceSeconds  when the caller gives up
+     * @param bool                      $withoutOverrides as if nobody had forced hours into a state
+     * @param array<string, Status>     $statuses         by person, instead of the live ones
+     * @param Earlier                   $earlier          what earlier calls left behind
+     * @param array<string, QueueState> $queues           by queue
+     * @param array<string, int>        $channelsTaken    channels of outside lines that other calls use, by line
      */
-    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false, public Earlier $earlier = new Earlier(), public array $statuses = [], public array $channelsTaken = [])
+    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false, public Earlier $earlier = new Earlier(), public array $statuses = [], public array $channelsTaken = [], public array $queues = [])
     {
     }
 
@@ -40,7 +41,7 @@ final readonly class Assumptions
         if (!$in->isGiven()) {
             return new self();
         }
-        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier', 'statuses', 'lines']);
+        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier', 'statuses', 'lines', 'queues']);
         $keys = [];
         foreach ($in->field('keys')->items(Limits::KEYS) as $item) {
             $key = $item->text(1);
@@ -51,7 +52,7 @@ final readonly class Assumptions
         }
         $patience = $in->field('patience');
 
-        return new self($keys, self::phones($in->field('phones')), $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')), self::statuses($in->field('statuses')), self::channelsTaken($in->field('lines')));
+        return new self($keys, self::phones($in->field('phones')), $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')), self::statuses($in->field('statuses')), self::channelsTaken($in->field('lines')), self::queues($in->field('queues')));
     }
 
     /** @return list<PhoneAssumption> */
@@ -81,6 +82,17 @@ final readonly class Assumptions
         }
 
         return $statuses;
+    }
+
+    /** @return array<string, QueueState> */
+    private static function queues(Input $in): array
+    {
+        $queues = [];
+        foreach ($in->items(Limits::ASSUMPTIONS) as $item) {
+            $queues[$item->field('queue')->once($queues)] = QueueState::fromJson($item);
+        }
+
+        return $queues;
     }
 
     /** @return array<string, int> */

@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\OutsideLine;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Element\Team;
 
@@ -26,6 +27,7 @@ enum Kind: string
     case Prompt = 'prompt';
     case Person = 'person';
     case Team = 'team';
+    case Queue = 'queue';
     case Mailbox = 'mailbox';
     case Line = 'line';
 
@@ -41,6 +43,7 @@ enum Kind: string
             self::Prompt => Prompt::class,
             self::Person => Person::class,
             self::Team => Team::class,
+            self::Queue => Queue::class,
             self::Mailbox => Mailbox::class,
             self::Line => OutsideLine::class,
         };

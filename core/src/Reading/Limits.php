@@ -34,6 +34,8 @@ final class Limits
     public const CALLERS = 200;
     public const STATUSES = 10;
     public const MEMBERS = 500;
+    /** Callers in a queue. */
+    public const WAITING = 500;
     public const OWNERS = 100;
     public const NOTIFY = 100;
     public const DESTINATIONS = 10;

@@ -8,6 +8,8 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Plan\Called;
 use Meandros\Core\Plan\Element\OutsideLine;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Queue;
+use Meandros\Core\Plan\Element\QueueMember;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Target;
@@ -36,6 +38,14 @@ final class AssumptionCheck
         }
         foreach (array_keys($assumptions->channelsTaken) as $i => $line) {
             null !== $plan->get(OutsideLine::class, $line) || $self->complain(\sprintf('/lines/%d/line', $i), $line, 'is no outside line of the plan');
+        }
+        foreach (array_keys($assumptions->queues) as $i => $id) {
+            $queue = $plan->get(Queue::class, $id);
+            null !== $queue || $self->complain(\sprintf('/queues/%d/queue', $i), $id, 'is no queue of the plan');
+            $members = array_flip(array_map(static fn (QueueMember $member): string => $member->who, $queue->members ?? []));
+            foreach (array_keys($assumptions->queues[$id]->agents) as $j => $who) {
+                null === $queue || isset($members[$who]) || $self->complain(\sprintf('/queues/%d/agents/%d/who', $i, $j), $who, 'is no agent of that queue');
+            }
         }
         foreach (array_keys($assumptions->earlier->last) as $i => $team) {
             $last = $assumptions->earlier->last[$team];

@@ -11,11 +11,13 @@ use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Language;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\MessageStep;
+use Meandros\Core\Plan\Step\QueueStep;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Plan\Target;
@@ -75,6 +77,7 @@ final readonly class Entry
         return new StepList(match (true) {
             $element instanceof Person => [new RingStep('ring', $target, self::RING_SECONDS, handOver: [] !== $element->rules), ...$mailbox],
             $element instanceof Team => [new RingStep('ring', $target, self::RING_SECONDS)],
+            $element instanceof Queue => [new QueueStep('queue', $element->id())],
             $element instanceof Mailbox => [new MessageStep('message', $element->id())],
             default => [],
         });

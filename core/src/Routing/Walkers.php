@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Step\GoStep;
 use Meandros\Core\Plan\Step\HoursStep;
 use Meandros\Core\Plan\Step\MenuStep;
 use Meandros\Core\Plan\Step\MessageStep;
+use Meandros\Core\Plan\Step\QueueStep;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\SayStep;
 use Meandros\Core\Routing\Step\EndWalker;
@@ -17,6 +18,7 @@ use Meandros\Core\Routing\Step\GoWalker;
 use Meandros\Core\Routing\Step\HoursWalker;
 use Meandros\Core\Routing\Step\MenuWalker;
 use Meandros\Core\Routing\Step\MessageWalker;
+use Meandros\Core\Routing\Step\QueueWalker;
 use Meandros\Core\Routing\Step\RingWalker;
 use Meandros\Core\Routing\Step\SayWalker;
 
@@ -29,6 +31,7 @@ final class Walkers
         HoursStep::class => HoursWalker::class,
         MenuStep::class => MenuWalker::class,
         RingStep::class => RingWalker::class,
+        QueueStep::class => QueueWalker::class,
         MessageStep::class => MessageWalker::class,
         GoStep::class => GoWalker::class,
         EndStep::class => EndWalker::class,

@@ -13,9 +13,11 @@ use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\MessageTaken;
+use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Routing\Happening\TriesAgain;
+use Meandros\Core\Routing\Happening\WaitedInVain;
 use Meandros\Core\Routing\Trace;
 
 /** The answer to a trial call in one plain sentence. */
@@ -44,8 +46,16 @@ final readonly class AnswerSentence
     private function sentence(Trace $trace, ?string $whenNothingIsLeft = null): string
     {
         $clauses = [];
+        $wasAsked = false;
         foreach ($trace->events as $event) {
             $clause = $this->clause($event->happening);
+            if ($event->happening instanceof WaitedInVain && !$wasAsked) {
+                // Nobody was asked meanwhile: the wait is told at once.
+                $waits = $this->waits($event->happening->queue);
+                $clauses = array_values(array_diff($clauses, [$waits]));
+                $clause = \sprintf('%s for %s', $waits, Duration::words($event->happening->seconds));
+            }
+            $wasAsked = !$event->happening instanceof QueueEntered && ($wasAsked || $event->happening instanceof Ringing);
             if (null !== $clause && $clause !== end($clauses)) {
                 $clauses[] = $clause;
             }
@@ -74,10 +84,21 @@ final readonly class AnswerSentence
             $happening instanceof Ringing => $this->ringing($happening),
             $happening instanceof TriesAgain => \sprintf('tries again for up to %s', Duration::words(60 * $happening->minutes)),
             $happening instanceof ComesBackIn => \sprintf('comes back in by %s', $this->names->of($happening->element)),
+            $happening instanceof QueueEntered => match (true) {
+                null === $happening->queue => null,
+                null === $happening->exit => $this->waits($happening->queue),
+                default => \sprintf('is not let into %s', $this->names->of($happening->queue)),
+            },
+            $happening instanceof WaitedInVain => \sprintf('has waited %s in all', Duration::words($happening->seconds)),
             $happening instanceof CodeDialled => $this->names->code($happening),
             $happening instanceof MessageTaken => null === $happening->mailbox ? null : 'leaves a message with '.$this->names->of($happening->mailbox),
             default => null,
         };
+    }
+
+    private function waits(string $queue): string
+    {
+        return \sprintf('waits in %s', $this->names->of($queue));
     }
 
     private function ringing(Ringing $ringing): string

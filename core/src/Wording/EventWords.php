@@ -17,9 +17,12 @@ use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
 use Meandros\Core\Routing\Happening\MessageTaken;
 use Meandros\Core\Routing\Happening\Over;
+use Meandros\Core\Routing\Happening\PlaceTold;
+use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Routing\Happening\TriesAgain;
+use Meandros\Core\Routing\Happening\WaitedInVain;
 use Meandros\Core\Routing\Happening\Went;
 use Meandros\Core\Routing\Stop;
 
@@ -29,10 +32,12 @@ final readonly class EventWords
     private const MOST_NAMES = 8;
 
     private Names $names;
+    private QueueWords $queue;
 
     public function __construct(Plan $plan)
     {
         $this->names = new Names($plan);
+        $this->queue = new QueueWords($this->names);
     }
 
     public function what(Happening $happening): string
@@ -51,6 +56,9 @@ final readonly class EventWords
             $happening instanceof MessageTaken => null === $happening->mailbox ? 'Takes no message' : \sprintf('Leaves a message with %s', $this->names->of($happening->mailbox)),
             $happening instanceof Went => null === $happening->journey ? 'Goes nowhere' : \sprintf('Goes on in %s', $this->names->of($happening->journey)),
             $happening instanceof TriesAgain => \sprintf('Is kept, and it rings again for up to %s', Duration::words(60 * $happening->minutes)),
+            $happening instanceof QueueEntered => $this->queue->entered($happening),
+            $happening instanceof PlaceTold => $this->queue->told($happening),
+            $happening instanceof WaitedInVain => \sprintf('Has waited in %s for %s', $this->names->of($happening->queue), Duration::words($happening->seconds)),
             $happening instanceof CodeDialled => ucfirst($this->names->code($happening)),
             $happening instanceof Over => $this->over($happening),
         };
@@ -73,6 +81,9 @@ final readonly class EventWords
             $happening instanceof ComesBackIn => 'It is one of our own numbers, so the call leaves by no line.',
             $happening instanceof TriesAgain => 'The step or the rule says so; rounds in which nobody answers are drawn as bars.',
             $happening instanceof Went => null === $happening->journey ? 'No journey is chosen.' : 'The step says so; the call does not come back.',
+            $happening instanceof QueueEntered => $this->queue->whyEntered($happening),
+            $happening instanceof PlaceTold => 'The queue announces it every so often; it is counted at this second.',
+            $happening instanceof WaitedInVain => $this->queue->whyInVain($happening),
             $happening instanceof CodeDialled => $this->code($happening),
             $happening instanceof Over => $this->whyOver($happening),
         };

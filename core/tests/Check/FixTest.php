@@ -85,6 +85,10 @@ final class FixTest extends TestCase
         yield 'a turn in which a number never rings' => [$team(['pattern' => 'one after the other', 'memberSeconds' => 2, 'members' => ['+441632960222', 'ben']]), 'team_one', '/memberSeconds', '“+44 1632 960222” never rings: it takes 2 s until its first ring, and is given up after 2 s.', 'Ring it for 17 s'];
         yield 'a turn of one\'s own, of a single phone' => [$team(['members' => [['who' => 'ann/mobile', 'seconds' => 1], 'ben']]), 'team_one', '/members/0/seconds', '“Mobile” never rings: it takes 3 s until its first ring, and is given up after 1 s.', 'Ring it for 18 s'];
         yield 'a step in which a number never rings' => [self::ann([self::MOBILE])->journey('jrn_main', $ring(['target' => '+447700900101', 'seconds' => 2])), 'jrn_main', '/steps/0/seconds', '“+44 7700 900101” never rings: it takes 3 s until its first ring, and is given up after 2 s.', 'Ring it for 18 s'];
+        $queue = static fn (array $more): PlanBuilder => self::ann([self::MOBILE])->prompt('prm_hello', 40)->with($more + ['id' => 'que', 'kind' => 'queue', 'name' => 'Queue', 'members' => [['who' => 'ann']]]);
+        yield 'one agent has all the time there is' => [$queue(['waiting' => ['longestSeconds' => 20], 'asking' => ['alertSeconds' => 20]]), 'que', '/asking', 'Only one agent is ever asked: for 20 s, and nobody may wait for longer than 20 s.', 'Ask each for 10 s'];
+        yield 'an introduction without end' => [$queue(['waiting' => ['longestSeconds' => 40, 'introduction' => 'prm_hello']]), 'que', '/waiting', 'Nobody is ever asked: the introduction takes 40 s, and nobody may wait for longer than 40 s.', 'Let them wait for 100 s'];
+        yield 'a long wait of which nothing is told' => [$queue(['waiting' => ['longestSeconds' => 660, 'announceSeconds' => 0]]), 'que', '/waiting', 'Callers may wait for 11 minutes and are told nothing meanwhile.', 'Announce it every minute'];
         yield 'no line for emergencies' => [self::ann([])->with($line(['national'])), 'line_one', '/destinations', 'No outside line may carry emergency calls.', 'Let “Quay” carry them'];
     }
 

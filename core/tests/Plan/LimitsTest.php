@@ -57,11 +57,12 @@ final class LimitsTest extends TestCase
         }
         yield 'days of a window' => [self::RULE.'/when/properties/windows/items/properties/days', Limits::DAYS, '/rules/0/when/windows/0/days', $inRule(static fn (array $list): array => ['when' => ['windows' => [['days' => $list]]]])];
         yield 'members' => ['/$defs/team/properties/members', Limits::MEMBERS, '/members', $field('team', 'members')];
+        yield 'agents' => ['/$defs/queue/properties/members', Limits::MEMBERS, '/members', $field('queue', 'members')];
         yield 'owners' => ['/$defs/mailbox/properties/owners', Limits::OWNERS, '/owners', $field('mailbox', 'owners')];
         yield 'who is told' => ['/$defs/mailbox/properties/notify', Limits::NOTIFY, '/notify', $field('mailbox', 'notify')];
         yield 'destinations' => ['/$defs/line/properties/destinations', Limits::DESTINATIONS, '/destinations', $field('line', 'destinations')];
         yield 'steps' => ['/$defs/steps', Limits::STEPS, '/steps', $field('journey', 'steps')];
-        foreach (['exits' => 'hours', 'menuExits' => 'menu', 'ringExits' => 'ring'] as $name => $do) {
+        foreach (['exits' => 'hours', 'menuExits' => 'menu', 'ringExits' => 'ring', 'queueExits' => 'queue'] as $name => $do) {
             yield $name => ['/$defs/'.$name, Limits::EXITS, '/steps/0/exits', static fn (array $list): array => ['kind' => 'journey', 'steps' => [['id' => 's1', 'do' => $do, 'exits' => $list]]]];
         }
     }

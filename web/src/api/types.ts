@@ -14,6 +14,7 @@ export type HolidayRule = Holiday['rule'];
 export type Season = Hours['seasons'][number];
 export type Person = Of<'person'>;
 export type Team = Of<'team'>;
+export type Queue = Of<'queue'>;
 export type Prompt = Of<'prompt'>;
 export type Mailbox = Of<'mailbox'>;
 export type Site = Of<'site'>;

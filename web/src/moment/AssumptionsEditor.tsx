@@ -1,8 +1,11 @@
 import { Button, Checkbox, Input, Select } from 'antd';
+import type { Queue } from '../api/types';
 import { type PlanIndex, usePlan } from '../plan/usePlan';
+import { QueueStateLine } from '../queues/QueueStateLine';
 import { NumberInput } from '../ui/NumberInput';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 import { RemoveButton } from '../ui/RowButtons';
+import { useAnswer } from './useAnswer';
 import { ASSUMED_STATUSES, type Assumed, isStatus, type Moment, useMoment } from './useMoment';
 
 const DOES: { value: Assumed['does']; label: string }[] = [
@@ -31,6 +34,7 @@ export function AssumptionsEditor() {
                 : []),
         ]),
     ];
+    const queues = useQueuesOfCall();
     const set = (i: number, part: Partial<Assumed>) =>
         change({
             phones: onceEach(
@@ -130,11 +134,27 @@ export function AssumptionsEditor() {
                     onChange={(value) => change({ patience: value || null })}
                 />
             </div>
+            {queues.map((queue) => (
+                <div key={queue.id} className="assumed-queue">
+                    <span>{queue.name}</span>
+                    <QueueStateLine queue={queue} />
+                </div>
+            ))}
             <Checkbox checked={moment.unforced} onChange={(event) => change({ unforced: event.target.checked })}>
                 As if no hours were forced, for this call
             </Checkbox>
         </div>
     );
+}
+
+/** Those that the call comes to, and those of which something is stated. */
+function useQueuesOfCall(): Queue[] {
+    const { moment } = useMoment();
+    const plan = usePlan();
+    const events = useAnswer().data?.events ?? [];
+    const met = events.map((event) => (event.what as { queue?: string }).queue);
+    const wanted = new Set([...Object.keys(moment.queues), ...met]);
+    return (plan?.all('queue') ?? []).filter((queue) => wanted.has(queue.id));
 }
 
 /** Nobody does two things: what was set last counts. */
@@ -162,6 +182,10 @@ export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined):
     if (moment.phones.length === 0) parts.push('nobody answers');
     if (moment.keys) parts.push(`keys ${[...moment.keys].join(' ')}`);
     if (moment.patience) parts.push(`gives up after ${moment.patience} s`);
+    for (const [id, { ahead, free }] of Object.entries(moment.queues))
+        parts.push(
+            `${plan?.find(id)?.name ?? id}: ${ahead} ahead, ${free === null ? 'nobody gets free' : `next agent free after ${free} s`}`,
+        );
     if (moment.unforced) parts.push('nothing is forced');
     return parts.join(' · ');
 }

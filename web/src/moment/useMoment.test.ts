@@ -34,6 +34,7 @@ describe('the moment in the address', () => {
             earlier: {},
             seed: 1,
             taken: {},
+            queues: {},
         });
         expect(writeMoment(read('')).toString()).toBe('');
     });
@@ -55,12 +56,14 @@ describe('the moment in the address', () => {
                 phones: [],
                 earlier: { last: [], members: [], seed: 1 },
                 lines: [],
+                queues: [],
             },
         });
     });
 
     it('says what earlier calls left behind, and which channels are taken', () => {
-        const text = 'last=team_a~per_b&earlier=per_b~60~2%2Cper_c~~3&seed=7&taken=line_a~4';
+        const text =
+            'last=team_a~per_b&earlier=per_b~60~2%2Cper_c~~3&seed=7&taken=line_a~4&queues=que_a~3~90%2Cque_b~0~';
         expect(read(writeMoment(read(text)).toString())).toEqual(read(text));
         expect(toTrialCall(read(text)).assume).toMatchObject({
             earlier: {
@@ -72,6 +75,10 @@ describe('the moment in the address', () => {
                 seed: 7,
             },
             lines: [{ line: 'line_a', taken: 4 }],
+            queues: [
+                { queue: 'que_a', ahead: 3, free: 90 },
+                { queue: 'que_b', ahead: 0, free: null },
+            ],
         });
     });
 

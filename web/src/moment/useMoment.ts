@@ -34,6 +34,8 @@ export interface Moment {
     seed: number;
     /** Channels of outside lines that other calls use, by line. */
     taken: Record<string, number>;
+    /** How queues stand when the call begins: callers ahead, and seconds until the next agent is free (null: none will be). */
+    queues: Record<string, { ahead: number; free: number | null }>;
 }
 
 export function useMoment() {
@@ -43,10 +45,11 @@ export function useMoment() {
     const moment = useMemo<Moment>(() => readMoment(params), [text]);
 
     const change = useCallback(
-        (part: Partial<Moment>) => {
+        (part: Partial<Moment> | ((now: Moment) => Partial<Moment>)) => {
             // The address itself, not what was last rendered: two changes in a row must not undo one another.
             const current = new URLSearchParams(window.location.search);
-            const next = writeMoment({ ...readMoment(current), ...part });
+            const now = readMoment(current);
+            const next = writeMoment({ ...now, ...(typeof part === 'function' ? part(now) : part) });
             for (const [name, value] of current) if (!NAMES.has(name)) next.set(name, value);
             setParams(next, { replace: true });
         },
@@ -70,6 +73,7 @@ const NAMES = new Set([
     'earlier',
     'seed',
     'taken',
+    'queues',
 ]);
 
 export function readMoment(params: URLSearchParams): Moment {
@@ -99,6 +103,12 @@ export function readMoment(params: URLSearchParams): Moment {
         ),
         seed: Number(params.get('seed')) || 1,
         taken: Object.fromEntries(tuples(params, 'taken', 2).map(([line, calls]) => [line, Number(calls) || 0])),
+        queues: Object.fromEntries(
+            tuples(params, 'queues', 3).map(([queue, ahead, free]) => [
+                queue,
+                { ahead: Number(ahead) || 0, free: free === '' ? null : Number(free) || 0 },
+            ]),
+        ),
     };
 }
 
@@ -125,6 +135,8 @@ export function writeMoment(moment: Moment): URLSearchParams {
     if (moment.seed !== 1) params.set('seed', String(moment.seed));
     const taken = Object.entries(moment.taken).map((pair) => pair.join('~'));
     if (taken.length > 0) params.set('taken', taken.join(','));
+    const queues = Object.entries(moment.queues).map(([queue, { ahead, free }]) => `${queue}~${ahead}~${free ?? ''}`);
+    if (queues.length > 0) params.set('queues', queues.join(','));
     return params;
 }
 
@@ -157,6 +169,7 @@ export function toTrialCall(moment: Moment): TrialCall {
                 seed: moment.seed,
             },
             lines: Object.entries(moment.taken).map(([line, taken]) => ({ line, taken })),
+            queues: Object.entries(moment.queues).map(([queue, { ahead, free }]) => ({ queue, ahead, free })),
         },
     };
 }

@@ -63,13 +63,17 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
                     error={error('/language')}
                     onChange={(language) => change({ ...value, language })}
                 />
-                <Field label="Calls go to" hint="A journey, a person, a team or a mailbox" error={error('/target')}>
+                <Field
+                    label="Calls go to"
+                    hint="A journey, a person, a team, a queue or a mailbox"
+                    error={error('/target')}
+                >
                     {(a11y) => (
                         <ElementPicker
                             id={a11y.id}
                             status={a11y.status}
                             label="Calls go to"
-                            kinds={['journey', 'person', 'team', 'mailbox']}
+                            kinds={['journey', 'person', 'team', 'queue', 'mailbox']}
                             value={value.target}
                             clearable
                             disabled={disabled}

@@ -15,6 +15,7 @@ export const KINDS: Record<Kind, KindInfo> = {
     calendar: { one: 'calendar', aNew: 'a new calendar', many: 'Holidays', path: 'holidays' },
     person: { one: 'person', aNew: 'a new person', many: 'People', path: 'people' },
     team: { one: 'team', aNew: 'a new team', many: 'Teams', path: 'teams' },
+    queue: { one: 'queue', aNew: 'a new queue', many: 'Queues', path: 'queues' },
     prompt: { one: 'prompt', aNew: 'a new prompt', many: 'Prompts', path: 'prompts' },
     mailbox: { one: 'mailbox', aNew: 'a new mailbox', many: 'Mailboxes', path: 'mailboxes' },
     site: { one: 'site', aNew: 'a new site', many: 'Sites', path: 'sites' },
@@ -41,6 +42,30 @@ export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Elem
             followRules: false,
             skipBusy: true,
             pauseSeconds: 0,
+        } as Omit<Element, 'id'>;
+    if (kind === 'queue')
+        return {
+            kind,
+            name,
+            members: [],
+            asking: {
+                order: 'longest idle first',
+                alertSeconds: 15,
+                widenSeconds: 30,
+                spillsOver: true,
+                notesSeconds: 10,
+                missedSeconds: 10,
+            },
+            waiting: {
+                longestSeconds: 300,
+                introduction: null,
+                music: null,
+                announceSeconds: 60,
+                tellsPosition: true,
+                tellsWait: false,
+            },
+            admission: { needsAgent: true, mostWaiting: null, mostExpectedSeconds: null, handlingSeconds: 180 },
+            promise: { percent: 80, seconds: 20 },
         } as Omit<Element, 'id'>;
     if (kind === 'mailbox')
         return { kind, name, owners: [], notify: [], greeting: null, longestSeconds: 180 } as Omit<Element, 'id'>;

@@ -16,7 +16,7 @@ import { ServerNotice } from './ServerNotice';
 
 const GROUPS = [
     { title: 'What callers reach', kinds: ['number', 'journey', 'hours', 'calendar', 'prompt'] },
-    { title: 'Who answers', kinds: ['person', 'team', 'mailbox'] },
+    { title: 'Who answers', kinds: ['person', 'team', 'queue', 'mailbox'] },
     { title: 'Where', kinds: ['site', 'line'] },
 ] as const;
 

@@ -19,7 +19,7 @@ final readonly class Number implements Element
     use Named;
     use WithoutParts;
 
-    public const TARGETS = [Kind::Journey, Kind::Person, Kind::Team, Kind::Mailbox];
+    public const TARGETS = [Kind::Journey, Kind::Person, Kind::Team, Kind::Queue, Kind::Mailbox];
 
     /** @param string $number E.164 with its plus sign */
     public function __construct(

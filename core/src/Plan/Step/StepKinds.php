@@ -16,6 +16,7 @@ final class StepKinds
         'hours' => HoursStep::class,
         'menu' => MenuStep::class,
         'ring' => RingStep::class,
+        'queue' => QueueStep::class,
         'message' => MessageStep::class,
         'go' => GoStep::class,
         'end' => EndStep::class,

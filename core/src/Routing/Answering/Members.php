@@ -45,6 +45,15 @@ final readonly class Members
         return null === $choice?->rule ? RingMember::all($person->id(), $this->phones($person)) : new RingMember($person->id(), $this->stages($person, $choice->rule, true));
     }
 
+    /** Whoever is asked for a queue is rung on every phone, whatever their rules say; not where their status says that they are not there. */
+    public function agent(Person $person): RingMember
+    {
+        $status = $this->walk->statusOf($person->id());
+        $ringing = RingMember::all($person->id(), $this->phones($person));
+
+        return \in_array($status, self::NOT_TO_RING, true) ? $ringing->keptBy(self::absent($status)) : $ringing;
+    }
+
     /** @return list<RingMember> those who are on, in the team's order */
     public function team(Team $team): array
     {

@@ -54,14 +54,49 @@ final readonly class Ringer
             return Onward::by($exit);
         }
         [$members, $pattern] = $this->what($target, $choice, $site);
-        $walk->willRing(RingMember::count($members));
-        $result = (new RingSimulation($walk->assumptions, $walk->lines, $walk->rungSeconds(), $walk->channelsInUse()))->run($members, $pattern, $seconds, $walk->secondsLeft());
-        $rung = 0 === $start ? $result->rung : array_map(static fn (Rung $rung): Rung => $rung->later($start), $result->rung);
-        $walk->rang($rung, $result->dialled);
+        [$result, $rung] = $this->simulate($members, $pattern, $seconds);
         $this->note(new Ringing($target, $rung, $result->seconds, $seconds, $result->exit, $choice), $start, $round);
         $walk->pass($result->seconds);
 
         return self::onward($result);
+    }
+
+    /**
+     * Asks agents, all of them at once.
+     *
+     * @param list<RingMember>    $members
+     * @param bool                $tell    whether it is told also where nobody takes the call
+     * @param \Closure(int): void $pass    lets so many seconds pass
+     *
+     * @throws CallOver when the caller gives up meanwhile
+     */
+    public function alert(Target $whom, array $members, int $seconds, bool $tell, \Closure $pass): Onward
+    {
+        $start = $this->walk->second();
+        [$result, $rung] = $this->simulate($members, new AllAtOnce(), $seconds);
+        if ($tell || null === $result->exit) {
+            $this->walk->note(new Ringing($whom, $rung, $result->seconds, $seconds, $result->exit), $start);
+        }
+        $pass($result->seconds);
+
+        return self::onward($result);
+    }
+
+    /**
+     * @param list<RingMember> $members
+     *
+     * @return array{RingResult, list<Rung>} and what rang, in seconds since the call began
+     */
+    private function simulate(array $members, Pattern $pattern, int $seconds): array
+    {
+        $walk = $this->walk;
+        $start = $walk->second();
+        $walk->willRing(RingMember::count($members));
+        $result = (new RingSimulation($walk->assumptions, $walk->lines, $walk->rungSeconds(), $walk->channelsInUse()))->run($members, $pattern, $seconds, $walk->secondsLeft());
+        $rung = 0 === $start ? $result->rung : array_map(static fn (Rung $rung): Rung => $rung->later($start), $result->rung);
+        $walk->rang($rung, $result->dialled);
+
+        return [$result, $rung];
     }
 
     /** @return array{list<RingMember>, Pattern} */

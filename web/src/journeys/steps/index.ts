@@ -5,11 +5,21 @@ import { hours } from './hours';
 import { menu } from './menu';
 import { message } from './message';
 import type { StepModule, StepOf } from './module';
+import { queue } from './queue';
 import { ring } from './ring';
 import { say } from './say';
 
 /** Every kind of step, in the order in which it is offered. */
-export const STEPS: { [K in Step['do']]: StepModule<StepOf<K>> } = { say, hours, menu, ring, message, go, end };
+export const STEPS: { [K in Step['do']]: StepModule<StepOf<K>> } = {
+    say,
+    hours,
+    menu,
+    ring,
+    queue,
+    message,
+    go,
+    end,
+};
 
 /** The module of a step: what it says of its own kind holds for it. */
 export function moduleOf<S extends Step>(step: S): StepModule<S> {

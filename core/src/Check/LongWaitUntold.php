@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Check;
+
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Element\Queue;
+
+/**
+ * A wait of more than ten minutes during which callers hear nothing of their place.
+ *
+ * @implements Check<Queue>
+ */
+final class LongWaitUntold implements Check
+{
+    /** Seconds. */
+    private const LONG = 600;
+
+    public function looksAt(): array
+    {
+        return [Queue::class];
+    }
+
+    public function of(Element $element, Survey $survey): iterable
+    {
+        if ($element->waiting->longestSeconds > self::LONG && !$element->waiting->announces()) {
+            $fix = Fix::replaceAll($element, ['/waiting/announceSeconds'], 60);
+            yield Finding::warning($element, '/waiting', 'long-wait-untold', ['minutes' => intdiv($element->waiting->longestSeconds, 60)], $element->waiting->tellsPosition || $element->waiting->tellsWait ? $fix : null);
+        }
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Element;
+
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Reference;
+use Meandros\Core\Reading\Input;
+
+/** What callers go through while they wait. */
+final readonly class QueueWaiting
+{
+    public const MOST_SECONDS = 7200;
+
+    /**
+     * @param int         $longestSeconds  of waiting, the introduction among them; then the call goes on
+     * @param string|null $introduction    a prompt that is heard to its end before anybody is asked
+     * @param string|null $music           a prompt that is played while they wait; null for a ringing tone
+     * @param int         $announceSeconds between announcements; 0 for none
+     * @param bool        $tellsPosition   whether announcements say how many are ahead
+     * @param bool        $tellsWait       or how long it is likely to take
+     */
+    public function __construct(
+        public int $longestSeconds = 300,
+        public ?string $introduction = null,
+        public ?string $music = null,
+        public int $announceSeconds = 60,
+        public bool $tellsPosition = true,
+        public bool $tellsWait = false,
+    ) {
+    }
+
+    public static function fromJson(Input $in): self
+    {
+        if (!$in->isGiven()) {
+            return new self();
+        }
+        $in->onlyFields(['longestSeconds', 'introduction', 'music', 'announceSeconds', 'tellsPosition', 'tellsWait']);
+        $usual = new self();
+
+        return new self(
+            $in->field('longestSeconds')->whole(1, self::MOST_SECONDS, 'seconds', $usual->longestSeconds),
+            $in->field('introduction')->reference(),
+            $in->field('music')->reference(),
+            $in->field('announceSeconds')->whole(0, 3600, 'seconds', $usual->announceSeconds),
+            $in->field('tellsPosition')->flag($usual->tellsPosition),
+            $in->field('tellsWait')->flag($usual->tellsWait),
+        );
+    }
+
+    /** Whether callers are told anything while they wait. */
+    public function announces(): bool
+    {
+        return $this->announceSeconds > 0 && ($this->tellsPosition || $this->tellsWait);
+    }
+
+    /** @return array<string, mixed> */
+    public function toJson(): array
+    {
+        return [
+            'longestSeconds' => $this->longestSeconds, 'introduction' => $this->introduction, 'music' => $this->music, 'announceSeconds' => $this->announceSeconds,
+            'tellsPosition' => $this->tellsPosition, 'tellsWait' => $this->tellsWait,
+        ];
+    }
+
+    /** @return list<Reference> */
+    public function references(string $pointer): array
+    {
+        $references = [];
+        if (null !== $this->introduction) {
+            $references[] = new Reference($this->introduction, $pointer.'/introduction', [Kind::Prompt], 'plays it to whoever begins to wait');
+        }
+        if (null !== $this->music) {
+            $references[] = new Reference($this->music, $pointer.'/music', [Kind::Prompt], 'plays it to whoever waits');
+        }
+
+        return $references;
+    }
+}

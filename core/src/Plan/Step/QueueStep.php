@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Step;
+
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Step;
+use Meandros\Core\Reading\Input;
+
+/** Lets the caller wait in a queue. Whoever is answered there stays; the exits are for the others. */
+final readonly class QueueStep implements Step
+{
+    public const NO_AGENTS = 'no agents';
+    public const FULL = 'full';
+    public const TOO_LONG = 'too long';
+    public const WAITED = 'waited';
+
+    public function __construct(private string $id, public ?string $queue, private Exits $exits = new Exits())
+    {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'do', 'queue', 'exits']);
+
+        return new self($in->field('id')->id(), $in->field('queue')->reference(), Exits::fromJson($in->field('exits'), [self::NO_AGENTS, self::FULL, self::TOO_LONG, self::WAITED]));
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function exits(): Exits
+    {
+        return $this->exits;
+    }
+
+    public function toJson(): array
+    {
+        return ['id' => $this->id, 'do' => 'queue', 'queue' => $this->queue, 'exits' => $this->exits->toJson()];
+    }
+
+    public function references(string $pointer): array
+    {
+        return null === $this->queue ? [] : [new Reference($this->queue, $pointer.'/queue', [Kind::Queue], 'lets callers wait in it')];
+    }
+
+    public function unfinished(): ?string
+    {
+        return null === $this->queue ? 'queue' : null;
+    }
+
+    public function letsPassUnasked(): bool
+    {
+        return false;
+    }
+
+    public function isLast(): bool
+    {
+        return false;
+    }
+
+    public function leadsTo(): null
+    {
+        return null;
+    }
+}

@@ -1,0 +1,215 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Queueing;
+
+use Meandros\Core\Call\AgentState;
+use Meandros\Core\Call\QueueState;
+use Meandros\Core\Plan\Element\AgentOrder;
+use Meandros\Core\Plan\Element\Queue;
+use Meandros\Core\Ringing\ByFigure;
+use Meandros\Core\Ringing\Order;
+use Meandros\Core\Ringing\RingMember;
+use Meandros\Core\Ringing\Rotating;
+use Meandros\Core\Ringing\Shuffled;
+use Meandros\Core\Ringing\TeamOrder;
+
+/**
+ * The agents of a queue and the callers ahead, second by second: who is free, who has joined, who is asked first. Callers
+ * ahead are taken in the second in which an agent is free for them, and hold that agent for the queue's mean handling time.
+ */
+final class Dispatcher
+{
+    private const WAITED_LONG = \PHP_INT_MAX;
+
+    private ?string $askedLast = null;
+    private int $asked = 0;
+
+    /** @param list<Agent> $agents in the queue's order, those who are on */
+    public function __construct(private readonly Queue $queue, private readonly array $agents, private int $ahead, private readonly int $seed = 1)
+    {
+    }
+
+    /** @param QueueState $state at the second at which the call begins */
+    public static function of(Queue $queue, QueueState $state, int $seed): self
+    {
+        $agents = [];
+        $free = $state->free;
+        foreach ($queue->asked() as $member) {
+            $given = $state->agents[$member->who] ?? null;
+            if (null === $given) {
+                // Of whom nothing is stated, one is free when the state says so; the others talk on.
+                $given = new AgentState(true, $free);
+                $free = null;
+            }
+            $agents[] = new Agent($member->who, $member->tier, $given->signedIn, $given->freeAfter, ($given->freeAfter ?? 0) - $given->idle, $given->calls, $given->talk);
+        }
+
+        return new self($queue, $agents, $state->ahead, $seed);
+    }
+
+    public function ahead(int $second): int
+    {
+        $this->advance($second);
+
+        return $this->ahead;
+    }
+
+    public function signedIn(): int
+    {
+        return \count(array_filter($this->agents, static fn (Agent $agent): bool => $agent->signedIn));
+    }
+
+    /**
+     * How long somebody is likely to wait who is behind those ahead: (callers ahead + 1) × mean handling time ÷ agents signed
+     * in, in whole seconds upwards; nothing where an agent is free and nobody is ahead.
+     *
+     * @return int|null null where nobody is signed in
+     */
+    public function expected(int $second): ?int
+    {
+        $this->advance($second);
+        $signedIn = $this->signedIn();
+        if (0 === $this->ahead && [] !== $this->free($second)) {
+            return 0;
+        }
+
+        return 0 === $signedIn ? null : (int) ceil(($this->ahead + 1) * $this->queue->admission->handlingSeconds / $signedIn);
+    }
+
+    /**
+     * Who may be asked for the caller whose turn it is, in the order in which they are.
+     *
+     * @param int $waited seconds
+     *
+     * @return list<Agent> none while others are ahead
+     */
+    public function candidates(int $second, int $waited): array
+    {
+        return $this->ahead($second) > 0 ? [] : $this->choose($second, $waited);
+    }
+
+    /** @return int|null the next second at which who may be asked can be others; null where nothing will change */
+    public function next(int $second, int $waited): ?int
+    {
+        $next = null;
+        foreach ($this->agents as $agent) {
+            if ($agent->signedIn && null !== $agent->freeAt && $agent->freeAt > $second) {
+                $next = min($next ?? \PHP_INT_MAX, $agent->freeAt);
+            }
+            $joins = $second - $waited + ($agent->tier - 1) * $this->queue->asking->widenSeconds;
+            if ($joins > $second) {
+                $next = min($next ?? \PHP_INT_MAX, $joins);
+            }
+        }
+
+        return $next;
+    }
+
+    /** An agent takes a call of so many seconds. */
+    public function take(Agent $agent, int $second, int $handling): void
+    {
+        $this->asked($agent);
+        ++$agent->calls;
+        $agent->talk += $handling;
+        $agent->freeAt = $agent->idleSince = $second + $handling + $this->queue->asking->notesSeconds;
+    }
+
+    /** An agent was asked, and did not take the call. */
+    public function miss(Agent $agent, int $second): void
+    {
+        $this->asked($agent);
+        $agent->freeAt = $second + $this->queue->asking->missedSeconds;
+    }
+
+    private function asked(Agent $agent): void
+    {
+        ++$this->asked;
+        $this->askedLast = $agent->who;
+    }
+
+    /** Those ahead are taken as agents become free, up to this second. */
+    private function advance(int $second): void
+    {
+        while ($this->ahead > 0) {
+            $soonest = null;
+            foreach ($this->agents as $agent) {
+                if ($agent->signedIn && null !== $agent->freeAt) {
+                    $soonest = min($soonest ?? \PHP_INT_MAX, max(0, $agent->freeAt));
+                }
+            }
+            if (null === $soonest || $soonest > $second) {
+                return;
+            }
+            $this->take($this->choose($soonest, self::WAITED_LONG)[0], $soonest, $this->queue->admission->handlingSeconds);
+            --$this->ahead;
+        }
+    }
+
+    /** @return list<Agent> */
+    private function free(int $second): array
+    {
+        return array_values(array_filter($this->agents, static fn (Agent $agent): bool => $agent->isFree($second)));
+    }
+
+    /** @return list<Agent> lower tiers first, within each in the queue's order of asking */
+    private function choose(int $second, int $waited): array
+    {
+        $byTier = [];
+        foreach ($this->free($second) as $agent) {
+            $byTier[$agent->tier][] = $agent;
+        }
+        ksort($byTier);
+        $order = $this->order();
+        $chosen = [];
+        foreach ($byTier as $tier => $agents) {
+            if ($waited >= ($tier - 1) * $this->queue->asking->widenSeconds || ($this->queue->asking->spillsOver && [] === $chosen)) {
+                array_push($chosen, ...self::sorted($agents, $order));
+            }
+        }
+
+        return $chosen;
+    }
+
+    /**
+     * @param list<Agent> $agents
+     *
+     * @return list<Agent>
+     */
+    private static function sorted(array $agents, Order $order): array
+    {
+        if (1 === \count($agents)) {
+            return $agents;
+        }
+        $byWho = array_column(array_map(static fn (Agent $agent): array => [$agent->who, $agent], $agents), 1, 0);
+
+        return array_map(static fn (RingMember $member): Agent => $byWho[$member->who], $order->of(array_map(static fn (Agent $agent): RingMember => new RingMember($agent->who, []), $agents)));
+    }
+
+    /** The orders of teams, by the agents' own figures. */
+    private function order(): Order
+    {
+        $everybody = array_map(static fn (Agent $agent): string => $agent->who, $this->agents);
+
+        return match ($this->queue->asking->order) {
+            AgentOrder::LongestIdle => $this->by('idleSince'),
+            AgentOrder::FewestCalls => $this->by('calls'),
+            AgentOrder::LeastTalk => $this->by('talk'),
+            AgentOrder::RoundRobin => new Rotating($everybody, $this->askedLast),
+            AgentOrder::Random => new Shuffled($everybody, $this->seed + $this->asked),
+            AgentOrder::InOrder, AgentOrder::AllAtOnce => new TeamOrder(),
+        };
+    }
+
+    /** @param 'idleSince'|'calls'|'talk' $figure of the agents */
+    private function by(string $figure): Order
+    {
+        $figures = [];
+        foreach ($this->agents as $agent) {
+            $figures[$agent->who] = $agent->$figure;
+        }
+
+        return new ByFigure(static fn (string $who): int => $figures[$who]);
+    }
+}

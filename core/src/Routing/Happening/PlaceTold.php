@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing\Happening;
+
+/** Whoever waits hears how many are ahead, and how long it is likely to take. */
+final readonly class PlaceTold implements Happening
+{
+    /**
+     * @param int|null $position from 1; null where it is not told
+     * @param int|null $expected seconds; null where it is not told, or nobody is signed in
+     */
+    public function __construct(public string $queue, public ?int $position, public ?int $expected)
+    {
+    }
+
+    public function kind(): string
+    {
+        return 'place told';
+    }
+
+    public function what(): array
+    {
+        return ['queue' => $this->queue, 'position' => $this->position, 'expected' => $this->expected];
+    }
+
+    public function because(): array
+    {
+        return [];
+    }
+
+    public function noticed(): array
+    {
+        return $this->what();
+    }
+}

@@ -1,0 +1,64 @@
+import { expect, test } from '@playwright/test';
+import { address, choose, saved, sentence, startOver } from './helpers';
+
+test.beforeEach(({ request }) => startOver(request));
+
+const GROUPS = { to: '+441632960130', at: '2026-11-23T10:30:00' };
+
+test('one call in a queue: stated in one line, told second by second', async ({ page }) => {
+    await page.goto(address('/queues/que_groups', GROUPS));
+    await expect(sentence(page)).toContainText('waits in Groups and coaches for 5 min, then leaves a message');
+    await page.getByLabel('Callers ahead in Groups and coaches').fill('3');
+    await page.getByLabel('Callers ahead in Groups and coaches').press('Enter');
+    await page.getByLabel('Seconds until an agent of Groups and coaches is free').fill('20');
+    await page.getByLabel('Seconds until an agent of Groups and coaches is free').press('Enter');
+    await expect(page).toHaveURL(/queues=que_groups%7E3%7E20/);
+    await page.getByRole('link', { name: 'This call' }).click();
+    const way = page.locator('main');
+    await expect(way).toContainText('Is let into Groups and coaches, 3 ahead');
+    // (3 + 1) × 150 ÷ 3.
+    await expect(way).toContainText('About 3 min 20 s to wait: (3 ahead + 1) × 2 min 30 s a call ÷ 3 signed in.');
+    await expect(way).toContainText('Hears: number 3');
+    await expect(way).toContainText('Still 1 ahead, and nobody may wait for longer.');
+});
+
+test('agents are added, put in tiers and order by mouse and keyboard, and the answer follows', async ({ page }) => {
+    await page.goto(address('/queues/que_groups', { ...GROUPS, queues: 'que_groups~0~0', phones: '*~answers~3' }));
+    await expect(sentence(page)).toContainText('rings Priya');
+    await page.getByRole('switch', { name: /^Priya .* is asked for this queue$/ }).click();
+    await expect(sentence(page)).toContainText(
+        ' Waits in Groups and coaches, hears “Connecting you to bookings”, rings Seun Adebayo',
+    );
+    await choose(page, 'Add an agent', 'Dana Whitlock');
+    await saved(page);
+    await expect(page.getByRole('combobox', { name: 'Tier of Dana Whitlock' })).toBeVisible();
+    await choose(page, 'Who is asked first', 'all who are free at once');
+    await choose(page, 'Tier of Dana Whitlock', 'tier 4');
+    await expect(page.getByRole('alert').first()).toContainText('Tier 4 waits for tier 3, which has nobody.');
+    await choose(page, 'Tier of Dana Whitlock', 'tier 2');
+    await expect(page.getByRole('alert')).toHaveCount(0);
+    await page.getByLabel('The longest wait').fill('20');
+    await page.getByLabel('The longest wait').press('Enter');
+    await expect(page.getByText('Only one agent is ever asked: for 20 s')).toBeVisible();
+    await page.getByRole('button', { name: 'Ask each for 10 s' }).click();
+    await expect(page.getByText('Only one agent is ever asked')).toHaveCount(0);
+    await expect(page.getByLabel('Seconds for which an agent is asked')).toHaveValue('10');
+});
+
+test('a queue step in a journey, and a number that leads straight to a queue', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_lost', { to: '+441632960140', at: '2026-11-25T11:00:00' }));
+    await page.locator('[data-row]').first().focus();
+    await page.keyboard.press('+');
+    await page.keyboard.type('queue');
+    await page.keyboard.press('Enter');
+    await choose(page, 'Queue', 'Groups and coaches');
+    await expect(sentence(page)).toContainText('waits in Groups and coaches for 5 min, rings Lost property counter');
+    await page.getByRole('combobox', { name: 'Add an exit' }).click();
+    await page
+        .locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: 'waited for too long' })
+        .click();
+    await expect(page.locator('[data-row]').filter({ hasText: 'waited for too long' })).toBeVisible();
+    await page.goto(address('/numbers/num_groups', GROUPS));
+    await choose(page, 'Calls go to', 'Groups and coaches');
+    await expect(sentence(page)).toContainText('the call ends because no step is left');
+});

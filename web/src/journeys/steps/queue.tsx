@@ -1,0 +1,32 @@
+import type { StepModule, StepOf } from './module';
+import { Name, Pick } from './parts';
+
+const EXITS = [
+    { on: 'no agents', label: 'nobody is signed in' },
+    { on: 'full', label: 'full' },
+    { on: 'too long', label: 'the expected wait is too long' },
+    { on: 'waited', label: 'waited for too long' },
+];
+
+export const queue: StepModule<StepOf<'queue'>> = {
+    label: 'Queue',
+    about: 'wait in order for an agent',
+    blank: (id) => ({ id, do: 'queue', queue: null, exits: [] }),
+    exits: () => EXITS,
+    Sentence: ({ step }) => (
+        <span>
+            Wait in <Name id={step.queue} missing="no queue yet" />
+        </span>
+    ),
+    Fields: ({ step, onChange }) => (
+        <>
+            Wait in{' '}
+            <Pick
+                label="Queue"
+                kind="queue"
+                value={step.queue}
+                onPick={(chosen) => onChange({ ...step, queue: chosen })}
+            />
+        </>
+    ),
+};

@@ -1,0 +1,75 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, ask } from '../api/client';
+import type { Queue } from '../api/types';
+import { clock } from '../call/clock';
+import { useMoment } from '../moment/useMoment';
+import { usePlan } from '../plan/usePlan';
+import { type Mark, waitMarks } from './wait';
+
+const WIDTH = 700;
+const TOP = 18;
+const LANES: Record<Mark['what'], number> = { introduction: 0, announcement: 0, tier: 1, promise: 2, end: 2 };
+const LANE = 22;
+
+/** One caller's wait on a time scale: what they hear, which tiers join, what is promised, when it is over. */
+export function WaitScale({ queue }: { queue: Queue }) {
+    const { moment } = useMoment();
+    const plan = usePlan();
+    const seconds = useQuery({
+        queryKey: ['prompt-seconds', moment.in, plan?.stamp],
+        queryFn: () => ask(api.GET('/api/plans/{which}/prompt-seconds', { params: { path: { which: moment.in } } })),
+        placeholderData: (before) => before,
+    }).data?.seconds;
+    const introduction = queue.waiting.introduction
+        ? Math.max(0, ...Object.values(seconds?.[queue.waiting.introduction] ?? {}))
+        : 0;
+    const marks = waitMarks(queue, introduction);
+    const end = Math.max(queue.waiting.longestSeconds, introduction);
+    const x = (second: number) => (WIDTH * second) / end;
+    return (
+        <figure className="wait-scale">
+            <svg viewBox={`-4 0 ${WIDTH + 8} ${TOP + 3 * LANE + 22}`} role="img" aria-label="One caller’s wait">
+                <rect x={0} y={TOP} width={WIDTH} height={3 * LANE} className="scale" />
+                {introduction > 0 && (
+                    <rect x={0} y={TOP} width={x(introduction)} height={LANE} className="introduction" />
+                )}
+                {marks.map((mark) => (
+                    <g key={`${mark.what}${mark.second}`} className={`mark ${mark.what}`}>
+                        <title>
+                            {clock(mark.second)} {mark.words}
+                        </title>
+                        <line
+                            x1={x(mark.second)}
+                            x2={x(mark.second)}
+                            y1={mark.what === 'end' ? TOP : TOP + LANES[mark.what] * LANE}
+                            y2={TOP + (mark.what === 'end' ? 3 : LANES[mark.what] + 1) * LANE}
+                        />
+                        {(mark.what === 'tier' || mark.what === 'promise') && (
+                            <text x={x(mark.second) + 4} y={TOP + LANES[mark.what] * LANE + 15}>
+                                {mark.words}
+                            </text>
+                        )}
+                    </g>
+                ))}
+                <text x={0} y={12}>
+                    0:00
+                </text>
+                <text x={WIDTH} y={12} textAnchor="end">
+                    {clock(end)} the call goes on
+                </text>
+                <text x={0} y={TOP + 3 * LANE + 16} className="quiet">
+                    {marks.some((mark) => mark.what === 'announcement')
+                        ? 'Above: what callers hear. Middle: who is asked. Below: what is promised.'
+                        : 'Nothing is announced while they wait.'}
+                </text>
+            </svg>
+            <ol className="hidden">
+                {marks.map((mark) => (
+                    <li key={`${mark.what}${mark.second}`}>
+                        {clock(mark.second)} {mark.words}
+                    </li>
+                ))}
+            </ol>
+        </figure>
+    );
+}
