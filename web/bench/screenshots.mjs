@@ -22,7 +22,7 @@ const views = [
     ['teams', `/teams/team_freight?to=%2B441632960150&at=2026-11-23T12:30:00`, 'light'],
     [
         'queues',
-        `/queues/que_groups?to=%2B441632960130&at=2026-11-23T10:30:00&queues=que_groups~3~90&phones=*~answers~4`,
+        `/queues/que_groups?to=%2B441632960130&at=2026-11-23T10:30:00&queues=que_groups~1~40~&phones=*~answers~4`,
         'light',
     ],
     ['lines', `/lines/line_ternwick?to=%2B441632960150&at=2026-11-23T12:30:00`, 'light'],

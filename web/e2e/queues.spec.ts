@@ -12,7 +12,7 @@ test('one call in a queue: stated in one line, told second by second', async ({ 
     await page.getByLabel('Callers ahead in Groups and coaches').press('Enter');
     await page.getByLabel('Seconds until an agent of Groups and coaches is free').fill('20');
     await page.getByLabel('Seconds until an agent of Groups and coaches is free').press('Enter');
-    await expect(page).toHaveURL(/queues=que_groups%7E3%7E20/);
+    await expect(page).toHaveURL(/queues=que_groups%7E3%7E20%7E/);
     await page.getByRole('link', { name: 'This call' }).click();
     const way = page.locator('main');
     await expect(way).toContainText('Is let into Groups and coaches, 3 ahead');
@@ -23,7 +23,7 @@ test('one call in a queue: stated in one line, told second by second', async ({ 
 });
 
 test('agents are added, put in tiers and order by mouse and keyboard, and the answer follows', async ({ page }) => {
-    await page.goto(address('/queues/que_groups', { ...GROUPS, queues: 'que_groups~0~0', phones: '*~answers~3' }));
+    await page.goto(address('/queues/que_groups', { ...GROUPS, queues: 'que_groups~0~0~', phones: '*~answers~3' }));
     await expect(sentence(page)).toContainText('rings Priya');
     await page.getByRole('switch', { name: /^Priya .* is asked for this queue$/ }).click();
     await expect(sentence(page)).toContainText(
@@ -45,6 +45,25 @@ test('agents are added, put in tiers and order by mouse and keyboard, and the an
     await expect(page.getByLabel('Seconds for which an agent is asked')).toHaveValue('10');
 });
 
+test('how each agent stands is stated at the agent, and why one is asked is told', async ({ page }) => {
+    await page.goto(address('/queues/que_groups', { ...GROUPS, phones: '*~answers~3' }));
+    await page.getByRole('button', { name: 'State how Priya Raman stands in the trial call' }).click();
+    await page.getByRole('button', { name: 'State how Seun Adebayo stands in the trial call' }).click();
+    await page.getByLabel('Seconds idle of Seun Adebayo').fill('75');
+    await page.getByLabel('Seconds idle of Seun Adebayo').press('Enter');
+    await expect(sentence(page)).toContainText('rings Seun Adebayo and is answered');
+    await choose(page, 'The key by which callers leave', '2');
+    await page.getByLabel('Seconds until Priya Raman is free').fill('');
+    await page.getByLabel('Seconds until Priya Raman is free').press('Enter');
+    await page.getByRole('checkbox', { name: 'signed in', exact: true }).last().click();
+    await page.getByLabel('Seconds until the caller leaves Groups and coaches').fill('25');
+    await page.getByLabel('Seconds until the caller leaves Groups and coaches').press('Enter');
+    await expect(sentence(page)).toContainText('presses 2 after 25 s');
+    await page.getByRole('checkbox', { name: 'signed in', exact: true }).last().click();
+    await page.getByRole('link', { name: 'This call' }).click();
+    await expect(page.locator('main')).toContainText('The only one who is free.');
+});
+
 test('a queue step in a journey, and a number that leads straight to a queue', async ({ page }) => {
     await page.goto(address('/journeys/jrn_lost', { to: '+441632960140', at: '2026-11-25T11:00:00' }));
     await page.locator('[data-row]').first().focus();
@@ -61,4 +80,21 @@ test('a queue step in a journey, and a number that leads straight to a queue', a
     await page.goto(address('/numbers/num_groups', GROUPS));
     await choose(page, 'Calls go to', 'Groups and coaches');
     await expect(sentence(page)).toContainText('the call ends because no step is left');
+});
+
+test('an agent is signed out and in on the board, and the answer follows at once', async ({ page }) => {
+    await page.goto(address('/on-duty', { ...GROUPS, queues: 'que_groups~0~0~', phones: '*~answers~3' }));
+    await expect(sentence(page)).toContainText('rings Priya Raman');
+    await choose(page, 'Priya Raman in Groups and coaches', 'signed out');
+    await expect(sentence(page)).toContainText('rings Seun Adebayo');
+    await choose(page, 'Seun Adebayo in Groups and coaches', 'in a pause');
+    await expect(sentence(page)).toContainText('rings Marcus Thole');
+    await page.getByLabel('Why Seun Adebayo is in a pause in Groups and coaches').fill('Lunch');
+    await page.getByLabel('Why Seun Adebayo is in a pause in Groups and coaches').press('Enter');
+    const log = page.getByRole('region', { name: 'Signed in and out' });
+    await expect(log.getByRole('listitem').first()).toContainText('Seun Adebayo in a pause Groups and coaches · Lunch');
+    await choose(page, 'Priya Raman in Groups and coaches', 'signed in');
+    await expect(sentence(page)).toContainText('rings Priya Raman');
+    await choose(page, 'Seun Adebayo in Groups and coaches', 'signed in');
+    await expect(log.getByRole('listitem').first()).toContainText('Seun Adebayo signed in');
 });

@@ -19,6 +19,7 @@ const SCREENS = [
     '/mailboxes',
     '/sites',
     '/editions',
+    '/on-duty',
     '/all-numbers',
     '/changes',
     '/files',

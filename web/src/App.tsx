@@ -15,6 +15,7 @@ import { NumbersScreen } from './numbers/NumbersScreen';
 import { OpenNowScreen } from './overrides/OpenNowScreen';
 import { PeopleScreen } from './people/PeopleScreen';
 import { PromptsScreen } from './prompts/PromptsScreen';
+import { OnDutyScreen } from './queues/OnDutyScreen';
 import { QueuesScreen } from './queues/QueuesScreen';
 import { SitesScreen } from './sites/SitesScreen';
 import { TeamsScreen } from './teams/TeamsScreen';
@@ -50,6 +51,7 @@ export function App() {
                         <Route path="people/:id?" element={<PeopleScreen />} />
                         <Route path="teams/:id?" element={<TeamsScreen />} />
                         <Route path="queues/:id?" element={<QueuesScreen />} />
+                        <Route path="on-duty" element={<OnDutyScreen />} />
                         <Route path="prompts/:id?" element={<PromptsScreen />} />
                         <Route path="mailboxes/:id?" element={<MailboxesScreen />} />
                         <Route path="lines/:id?" element={<LinesScreen />} />

@@ -36,6 +36,8 @@ final class Checks
         AlertLongerThanWait::class,
         IntroductionLongerThanWait::class,
         LongWaitUntold::class,
+        TierNeverAsked::class,
+        QueueNobodyReaches::class,
         CallNotCarried::class,
         LineFilledByTheCall::class,
         NoEmergencyCalls::class,

@@ -6,6 +6,7 @@ namespace Meandros\Core\Queueing;
 
 use Meandros\Core\Call\AgentState;
 use Meandros\Core\Call\QueueState;
+use Meandros\Core\Call\SignIn;
 use Meandros\Core\Plan\Element\AgentOrder;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Ringing\ByFigure;
@@ -31,17 +32,21 @@ final class Dispatcher
     {
     }
 
-    /** @param QueueState $state at the second at which the call begins */
-    public static function of(Queue $queue, QueueState $state, int $seed): self
+    /**
+     * @param QueueState            $state   at the second at which the call begins
+     * @param array<string, SignIn> $signIns live, by person, of those of whom nothing is stated; whoever is not listed is signed in
+     */
+    public static function of(Queue $queue, QueueState $state, int $seed, array $signIns = []): self
     {
         $agents = [];
         $free = $state->free;
         foreach ($queue->asked() as $member) {
             $given = $state->agents[$member->who] ?? null;
             if (null === $given) {
-                // Of whom nothing is stated, one is free when the state says so; the others talk on.
-                $given = new AgentState(true, $free);
-                $free = null;
+                // Of those who are signed in and of whom nothing is stated, one is free when the state says so; the others talk on.
+                $signIn = $signIns[$member->who] ?? SignIn::In;
+                $given = new AgentState(SignIn::Out !== $signIn, SignIn::In === $signIn ? $free : null);
+                $free = SignIn::In === $signIn ? null : $free;
             }
             $agents[] = new Agent($member->who, $member->tier, $given->signedIn, $given->freeAfter, ($given->freeAfter ?? 0) - $given->idle, $given->calls, $given->talk);
         }
@@ -88,6 +93,16 @@ final class Dispatcher
     public function candidates(int $second, int $waited): array
     {
         return $this->ahead($second) > 0 ? [] : $this->choose($second, $waited);
+    }
+
+    /** What the order looks at of an agent: seconds idle, calls or seconds of talking today. */
+    public function figure(Agent $agent, int $second): int
+    {
+        return match ($this->queue->asking->order) {
+            AgentOrder::FewestCalls => $agent->calls,
+            AgentOrder::LeastTalk => $agent->talk,
+            default => max(0, $second - $agent->idleSince),
+        };
     }
 
     /** @return int|null the next second at which who may be asked can be others; null where nothing will change */

@@ -93,7 +93,7 @@ final class Router
             $this->phones = new Phones($this->lines);
         }
 
-        return new Walk($plan, $call, $assumptions, $hours, $arrival, $live->statuses, $this->lines, $this->phones, $this->comeBackIn(...), $work);
+        return new Walk($plan, $call, $assumptions, $hours, $arrival, $live->statuses, $this->lines, $this->phones, $this->comeBackIn(...), $work, $live->signIns);
     }
 
     /** @throws CallOver */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\SignIn;
 use Meandros\Core\Call\Status;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveStatus;
@@ -53,8 +54,9 @@ final class Walk
     private ?int $hearsFrom = null;
 
     /**
-     * @param array<string, LiveStatus>      $statuses live, by person
-     * @param \Closure(self, string): Onward $arrive   lets it come in by one of our numbers, in E.164
+     * @param array<string, LiveStatus>            $statuses live, by person
+     * @param \Closure(self, string): Onward       $arrive   lets it come in by one of our numbers, in E.164
+     * @param array<string, array<string, SignIn>> $signIns  live, by queue and person
      */
     public function __construct(
         public readonly Plan $plan,
@@ -67,6 +69,7 @@ final class Walk
         public readonly Phones $phones,
         private readonly \Closure $arrive,
         private readonly Work $work,
+        private readonly array $signIns,
     ) {
         $this->arrivals = [$arrival];
     }
@@ -324,6 +327,12 @@ final class Walk
         }
 
         return null !== $live->until && $this->hasPassed($live->until) ? Status::Available : $live->status;
+    }
+
+    /** @return array<string, SignIn> live, by person; those not listed are signed in */
+    public function signInsOf(string $queue): array
+    {
+        return $this->signIns[$queue] ?? [];
     }
 
     /** @return array<string, int> channels of outside lines that are taken, by line: by other calls, and by this one if it came in by a line */

@@ -12,6 +12,7 @@ use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Happening;
+use Meandros\Core\Routing\Happening\LeftByKey;
 use Meandros\Core\Routing\Happening\MessageTaken;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
@@ -89,6 +90,7 @@ final readonly class AnswerSentence
                 null === $happening->exit => $this->waits($happening->queue),
                 default => \sprintf('is not let into %s', $this->names->of($happening->queue)),
             },
+            $happening instanceof LeftByKey => \sprintf('presses %s after %s', $happening->key, Duration::words($happening->seconds)),
             $happening instanceof WaitedInVain => \sprintf('has waited %s in all', Duration::words($happening->seconds)),
             $happening instanceof CodeDialled => $this->names->code($happening),
             $happening instanceof MessageTaken => null === $happening->mailbox ? null : 'leaves a message with '.$this->names->of($happening->mailbox),

@@ -15,6 +15,7 @@ use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Dialled;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
+use Meandros\Core\Routing\Happening\LeftByKey;
 use Meandros\Core\Routing\Happening\MessageTaken;
 use Meandros\Core\Routing\Happening\Over;
 use Meandros\Core\Routing\Happening\PlaceTold;
@@ -57,6 +58,7 @@ final readonly class EventWords
             $happening instanceof Went => null === $happening->journey ? 'Goes nowhere' : \sprintf('Goes on in %s', $this->names->of($happening->journey)),
             $happening instanceof TriesAgain => \sprintf('Is kept, and it rings again for up to %s', Duration::words(60 * $happening->minutes)),
             $happening instanceof QueueEntered => $this->queue->entered($happening),
+            $happening instanceof LeftByKey => \sprintf('Presses %s and leaves %s', $happening->key, $this->names->of($happening->queue)),
             $happening instanceof PlaceTold => $this->queue->told($happening),
             $happening instanceof WaitedInVain => \sprintf('Has waited in %s for %s', $this->names->of($happening->queue), Duration::words($happening->seconds)),
             $happening instanceof CodeDialled => ucfirst($this->names->code($happening)),
@@ -71,7 +73,7 @@ final readonly class EventWords
             $happening instanceof Said => $this->said($happening),
             $happening instanceof HoursRead => $this->hours($happening),
             $happening instanceof Asked => $this->asked($happening),
-            $happening instanceof Ringing => $this->rung($happening),
+            $happening instanceof Ringing => trim($this->queue->turn($happening->turn).' '.$this->rung($happening)),
             $happening instanceof MessageTaken => match (true) {
                 null === $happening->mailbox => 'No mailbox is chosen.',
                 null === $happening->greeting => 'The mailbox has no greeting, so it records at once.',
@@ -82,6 +84,7 @@ final readonly class EventWords
             $happening instanceof TriesAgain => 'The step or the rule says so; rounds in which nobody answers are drawn as bars.',
             $happening instanceof Went => null === $happening->journey ? 'No journey is chosen.' : 'The step says so; the call does not come back.',
             $happening instanceof QueueEntered => $this->queue->whyEntered($happening),
+            $happening instanceof LeftByKey => \sprintf('After %s of waiting.', Duration::words($happening->seconds)),
             $happening instanceof PlaceTold => 'The queue announces it every so often; it is counted at this second.',
             $happening instanceof WaitedInVain => $this->queue->whyInVain($happening),
             $happening instanceof CodeDialled => $this->code($happening),

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Wording;
 
+use Meandros\Core\Plan\Element\AgentOrder;
 use Meandros\Core\Plan\Step\QueueStep;
 use Meandros\Core\Routing\Happening\PlaceTold;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\WaitedInVain;
+use Meandros\Core\Routing\Waiting\Turn;
 
 /** A wait in a queue, in words. */
 final readonly class QueueWords
@@ -50,6 +52,29 @@ final readonly class QueueWords
     public function whyInVain(WaitedInVain $waited): string
     {
         return 0 === $waited->ahead ? 'Nobody took the call, and nobody may wait for longer.' : \sprintf('Still %s, and nobody may wait for longer.', self::ahead($waited->ahead));
+    }
+
+    /** Why an agent is asked; nothing where it is no agent's turn. */
+    public function turn(?Turn $turn): string
+    {
+        if (null === $turn) {
+            return '';
+        }
+        $tier = $turn->tier > 1 ? \sprintf(', of tier %d', $turn->tier) : '';
+        if (1 === $turn->free) {
+            return \sprintf('The only one who is free%s.', $tier);
+        }
+        $why = match ($turn->order) {
+            AgentOrder::LongestIdle => \sprintf('has been idle longest, for %s', Duration::words($turn->figure)),
+            AgentOrder::InOrder => 'comes first in the list',
+            AgentOrder::RoundRobin => 'comes after whoever was asked last',
+            AgentOrder::FewestCalls => \sprintf('took the fewest calls today, %d', $turn->figure),
+            AgentOrder::LeastTalk => \sprintf('talked least today, %s', Duration::words($turn->figure)),
+            AgentOrder::Random => 'is drawn by the seed',
+            AgentOrder::AllAtOnce => null,
+        };
+
+        return null === $why ? \sprintf('All %d who are free.', $turn->free) : \sprintf('Of %d who are free the one who %s%s.', $turn->free, $why, $tier);
     }
 
     private static function ahead(int $callers): string

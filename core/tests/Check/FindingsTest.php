@@ -31,7 +31,8 @@ final class FindingsTest extends TestCase
         yield 'a calendar without a holiday' => [(new PlanBuilder())->with(['id' => 'cal_none', 'kind' => 'calendar', 'name' => 'None', 'holidays' => []]), 'cal_none', '/holidays', false, 'no holiday'];
         yield 'a person without a phone' => [(new PlanBuilder())->person('dana', []), 'dana', '/phones', false, 'no phone'];
         yield 'a team without members' => [(new PlanBuilder())->team('team_two', []), 'team_two', '/members', false, 'Nobody is in this team'];
-        $queue = static fn (array $members, array $more = []): PlanBuilder => (new PlanBuilder())->person('dana')->with($more + ['id' => 'que', 'kind' => 'queue', 'name' => 'Queue', 'members' => $members]);
+        $queue = static fn (array $members, array $more = []): PlanBuilder => (new PlanBuilder())->person('dana')->with($more + ['id' => 'que', 'kind' => 'queue', 'name' => 'Queue', 'members' => $members])->journey('jrn_main', [] === $more ? [['id' => 'wait', 'do' => 'queue', 'queue' => 'que']] : []);
+        yield 'a queue that nobody reaches' => [$queue([['who' => 'dana']], ['promise' => []]), 'que', '/name', false, 'No call comes here'];
         yield 'a queue without agents' => [$queue([]), 'que', '/members', false, 'Nobody takes calls'];
         yield 'a queue in which everybody is off' => [$queue([['who' => 'dana', 'on' => false]]), 'que', '/members', false, 'Everybody in this queue is off'];
         yield 'a prompt without words' => [(new PlanBuilder())->prompt('prm_none', 0), 'prm_none', '/scripts', false, 'no words'];

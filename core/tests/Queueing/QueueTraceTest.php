@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Queueing;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\SignIn;
+use Meandros\Core\Live\LiveState;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\Event;
+use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\Trace;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\AnswerSentence;
@@ -69,8 +72,54 @@ final class QueueTraceTest extends TestCase
         // (2 + 1) × 60 ÷ 2 = 90 s.
         yield 'an expected wait that is just allowed' => [['admission' => ['mostExpectedSeconds' => 90, 'handlingSeconds' => 60], 'waiting' => ['longestSeconds' => 9] + $quiet], ['ahead' => 2], [], ['0 Is let into Desk, 2 ahead', '9 Has waited in Desk for 9 s', \sprintf($mailbox, 9)]];
         yield 'and a second too long' => [['admission' => ['mostExpectedSeconds' => 89, 'handlingSeconds' => 60]], ['ahead' => 2], [], ['0 Is not let into Desk', \sprintf($mailbox, 0)]];
+        $key = ['longestSeconds' => 60, 'leaveKey' => '2'] + $quiet;
+        yield 'a key leaves' => [['waiting' => $key], ['leaves' => 25], [], ['0 Is let into Desk, as the first', '25 Presses 2 and leaves Desk', \sprintf($mailbox, 25)]];
+        yield 'also while somebody is asked' => [['waiting' => $key], ['leaves' => 25, 'free' => 20], $answers('ann', 5), ['0 Is let into Desk, as the first', '20 Rings Ann for 5 s', '25 Presses 2 and leaves Desk', \sprintf($mailbox, 25)]];
+        yield 'not before the introduction is over' => [['waiting' => ['introduction' => 'prm_hello'] + $key], ['leaves' => 1], [], ['0 Is let into Desk, as the first', '0 Hears “prm_hello”', '4 Presses 2 and leaves Desk', \sprintf($mailbox, 4)]];
+        yield 'when the wait is over, it is over' => [['waiting' => $key], ['leaves' => 60], [], ['0 Is let into Desk, as the first', '60 Has waited in Desk for 1 min', \sprintf($mailbox, 60)]];
+        yield 'where no key leaves none is pressed' => [['waiting' => ['longestSeconds' => 9] + $quiet], ['leaves' => 5], [], ['0 Is let into Desk, as the first', '9 Has waited in Desk for 9 s', \sprintf($mailbox, 9)]];
         yield 'the caller gives up' => [['waiting' => $quiet], [], ['patience' => 50], ['0 Is let into Desk, as the first', '50 The caller gives up']];
         yield 'somebody on leave is not rung' => [['members' => [['who' => 'ann']], 'waiting' => ['longestSeconds' => 20] + $quiet, 'asking' => ['missedSeconds' => 60]], ['free' => 0], ['statuses' => [['who' => 'ann', 'status' => 'on leave']]], ['0 Is let into Desk, as the first', '0 Ann: unreachable', '20 Has waited in Desk for 20 s', \sprintf($mailbox, 20)]];
+    }
+
+    /**
+     * @param array<string, mixed> $ann
+     * @param array<string, mixed> $ben
+     */
+    #[DataProvider('turns')]
+    public function testWhyThatOneIsAskedIsTold(string $order, array $ann, array $ben, string $why): void
+    {
+        $plan = self::plan(['asking' => ['order' => $order], 'members' => [['who' => 'ann'], ['who' => 'ben', 'tier' => 'in order' === $order ? 2 : 1]]]);
+        $trace = $plan->call(['phones' => [['who' => '*', 'does' => 'answers', 'after' => 1]], 'queues' => [['queue' => 'que', 'agents' => [['who' => 'ann'] + $ann, ['who' => 'ben'] + $ben]]]]);
+        self::assertStringStartsWith($why, (new EventWords($plan->plan()))->because($trace->events[2]->happening));
+    }
+
+    /** @return iterable<array{string, array<string, mixed>, array<string, mixed>, string}> */
+    public static function turns(): iterable
+    {
+        yield ['longest idle first', ['idle' => 90], ['idle' => 80], 'Of 2 who are free the one who has been idle longest, for 1 min 30 s.'];
+        yield ['fewest calls first', ['calls' => 3], ['calls' => 2], 'Of 2 who are free the one who took the fewest calls today, 2.'];
+        yield ['least talk time first', ['talk' => 61], ['talk' => 70], 'Of 2 who are free the one who talked least today, 1 min 1 s.'];
+        yield ['round robin', [], [], 'Of 2 who are free the one who comes after whoever was asked last.'];
+        yield ['random', [], [], 'Of 2 who are free the one who is drawn by the seed.'];
+        yield ['all at once', [], [], 'All 2 who are free.'];
+        yield ['in order', ['freeAfter' => null], [], 'The only one who is free, of tier 2.'];
+        yield ['longest idle first', ['freeAfter' => null], [], 'The only one who is free.'];
+    }
+
+    public function testWhoIsSignedInLiveIsAskedWhereNothingIsStated(): void
+    {
+        $plan = self::plan(['waiting' => ['longestSeconds' => 30, 'announceSeconds' => 0]]);
+        $told = static function (array $signIns, array $state) use ($plan): array {
+            $assume = Assumptions::fromData(['queues' => [['queue' => 'que'] + $state], 'phones' => [['who' => '*', 'does' => 'answers', 'after' => 1]]]);
+
+            return self::told($plan, (new Router())->trace($plan->plan(), PlanBuilder::trial('2026-11-23T10:30'), $assume, new LiveState(signIns: ['que' => $signIns])));
+        };
+        self::assertSame('0 Rings Ben, answered after 1 s', $told(['ann' => SignIn::Out], ['free' => 0])[1]);
+        self::assertSame('0 Rings Ben, answered after 1 s', $told(['ann' => SignIn::Paused], ['free' => 0])[1]);
+        self::assertSame('0 Is not let into Desk', $told(['ann' => SignIn::Out, 'ben' => SignIn::Out], ['free' => 0])[0]);
+        self::assertSame('0 Is let into Desk, as the first', $told(['ann' => SignIn::Out, 'ben' => SignIn::Paused], ['free' => 0])[0], 'Whoever is in a pause is signed in.');
+        self::assertSame('0 Rings Ann, answered after 1 s', $told(['ann' => SignIn::Out], ['agents' => [['who' => 'ann']]])[1], 'What is stated counts.');
     }
 
     public function testANumberCanLeadToAQueue(): void

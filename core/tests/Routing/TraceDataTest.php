@@ -33,7 +33,7 @@ final class TraceDataTest extends TestCase
             [12, 'answered', ['target' => 'ann', 'seconds' => 19, 'exit' => null], [
                 'rule' => 'two', 'status' => 'available',
                 'considered' => [['rule' => 'one', 'name' => 'One', 'why' => 'somebody else calls'], ['rule' => 'two', 'name' => 'Two', 'why' => null]],
-                'limit' => 30,
+                'turn' => null, 'limit' => 30,
                 'phones' => [
                     ['phone' => 'ann/desk', 'person' => 'ann', 'label' => 'Desk', 'type' => 'desk', 'from' => 12, 'rings' => 12, 'until' => 22, 'outcome' => 'not answered', 'askedAt' => null, 'ownMailbox' => null, 'line' => null, 'dials' => '', 'shows' => null],
                     ['phone' => 'ann/mobile', 'person' => 'ann', 'label' => 'Mobile', 'type' => 'outside', 'from' => 17, 'rings' => 20, 'until' => 31, 'outcome' => 'answered', 'askedAt' => 27, 'ownMailbox' => 20, 'line' => 'line_quay', 'dials' => '907700900101', 'shows' => 'num_main'],
@@ -62,7 +62,7 @@ final class TraceDataTest extends TestCase
         ])->call();
         self::assertSame([
             ['said', ['wantedLanguage' => 'en', 'toTheEnd' => true, 'ringing' => 0]], ['hours', ['missing' => 'hours']],
-            ['not answered', ['rule' => null, 'status' => null, 'considered' => [], 'limit' => 20, 'phones' => []]], ['message', ['missing' => 'mailbox']], ['went', ['missing' => 'journey']],
+            ['not answered', ['rule' => null, 'status' => null, 'considered' => [], 'turn' => null, 'limit' => 20, 'phones' => []]], ['message', ['missing' => 'mailbox']], ['went', ['missing' => 'journey']],
             ['ran out of steps', ['lastStep' => 'go', 'stop' => null, 'limit' => null]],
         ], array_map(static fn (array $one): array => [$one[1], $one[3]], \array_slice(self::data($trace), 1)));
     }

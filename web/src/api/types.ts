@@ -34,6 +34,7 @@ export type Change = Schemas['Change'];
 export type Trace = Schemas['Trace'];
 export type NumberAnswer = Schemas['NumberAnswer'];
 export type PlanFile = Schemas['plan.schema'];
+export type SignInState = Schemas['SignInState'];
 export type Job = Schemas['Job'];
 export type Edit = Schemas['Edit'];
 export type Pending = Schemas['Pending'];

@@ -35,6 +35,7 @@ describe('the moment in the address', () => {
             seed: 1,
             taken: {},
             queues: {},
+            agents: {},
         });
         expect(writeMoment(read('')).toString()).toBe('');
     });
@@ -63,7 +64,7 @@ describe('the moment in the address', () => {
 
     it('says what earlier calls left behind, and which channels are taken', () => {
         const text =
-            'last=team_a~per_b&earlier=per_b~60~2%2Cper_c~~3&seed=7&taken=line_a~4&queues=que_a~3~90%2Cque_b~0~';
+            'last=team_a~per_b&earlier=per_b~60~2%2Cper_c~~3&seed=7&taken=line_a~4&queues=que_a~3~90~%2Cque_b~0~~25&agents=que_a%2Fper_b~in~0~60~2~300%2Cque_c%2Fper_d~out~~0~0~0';
         expect(read(writeMoment(read(text)).toString())).toEqual(read(text));
         expect(toTrialCall(read(text)).assume).toMatchObject({
             earlier: {
@@ -76,8 +77,18 @@ describe('the moment in the address', () => {
             },
             lines: [{ line: 'line_a', taken: 4 }],
             queues: [
-                { queue: 'que_a', ahead: 3, free: 90 },
-                { queue: 'que_b', ahead: 0, free: null },
+                {
+                    queue: 'que_a',
+                    ahead: 3,
+                    free: 90,
+                    leaves: null,
+                    agents: [{ who: 'per_b', signedIn: true, freeAfter: 0, idle: 60, calls: 2, talk: 300 }],
+                },
+                { queue: 'que_b', ahead: 0, free: null, leaves: 25, agents: [] },
+                {
+                    queue: 'que_c',
+                    agents: [{ who: 'per_d', signedIn: false, freeAfter: null, idle: 0, calls: 0, talk: 0 }],
+                },
             ],
         });
     });

@@ -10,6 +10,26 @@ export interface Assumed {
     after: number | null;
 }
 
+export interface AssumedQueue {
+    /** Callers who wait already. */
+    ahead: number;
+    /** Seconds until the first agent is free of whom nothing is stated; null: none will be. */
+    free: number | null;
+    /** Seconds of waiting after which the caller presses the key that leaves; null: never. */
+    leaves: number | null;
+}
+
+export interface AssumedAgent {
+    signedIn: boolean;
+    /** Seconds until they can be asked; null: on a call without a known end. */
+    freeAfter: number | null;
+    idle: number;
+    calls: number;
+    talk: number;
+}
+
+const orNull = (text: string | undefined) => (text ? Number(text) || 0 : null);
+
 export const ASSUMED_STATUSES: Status[] = ['available', 'away', 'do not disturb', 'on leave', 'signed out'];
 export const isStatus = (does: Assumed['does']): does is Status => (ASSUMED_STATUSES as string[]).includes(does);
 
@@ -34,8 +54,10 @@ export interface Moment {
     seed: number;
     /** Channels of outside lines that other calls use, by line. */
     taken: Record<string, number>;
-    /** How queues stand when the call begins: callers ahead, and seconds until the next agent is free (null: none will be). */
-    queues: Record<string, { ahead: number; free: number | null }>;
+    /** How queues stand when the call begins. */
+    queues: Record<string, AssumedQueue>;
+    /** How agents stand when the call begins, by queue and person ("que_x/per_y"). */
+    agents: Record<string, AssumedAgent>;
 }
 
 export function useMoment() {
@@ -74,6 +96,7 @@ const NAMES = new Set([
     'seed',
     'taken',
     'queues',
+    'agents',
 ]);
 
 export function readMoment(params: URLSearchParams): Moment {
@@ -104,9 +127,21 @@ export function readMoment(params: URLSearchParams): Moment {
         seed: Number(params.get('seed')) || 1,
         taken: Object.fromEntries(tuples(params, 'taken', 2).map(([line, calls]) => [line, Number(calls) || 0])),
         queues: Object.fromEntries(
-            tuples(params, 'queues', 3).map(([queue, ahead, free]) => [
+            tuples(params, 'queues', 4).map(([queue, ahead, free, leaves]) => [
                 queue,
-                { ahead: Number(ahead) || 0, free: free === '' ? null : Number(free) || 0 },
+                { ahead: Number(ahead) || 0, free: orNull(free), leaves: orNull(leaves) },
+            ]),
+        ),
+        agents: Object.fromEntries(
+            tuples(params, 'agents', 6).map(([who, signedIn, freeAfter, idle, calls, talk]) => [
+                who,
+                {
+                    signedIn: signedIn !== 'out',
+                    freeAfter: orNull(freeAfter),
+                    idle: Number(idle) || 0,
+                    calls: Number(calls) || 0,
+                    talk: Number(talk) || 0,
+                },
             ]),
         ),
     };
@@ -135,9 +170,29 @@ export function writeMoment(moment: Moment): URLSearchParams {
     if (moment.seed !== 1) params.set('seed', String(moment.seed));
     const taken = Object.entries(moment.taken).map((pair) => pair.join('~'));
     if (taken.length > 0) params.set('taken', taken.join(','));
-    const queues = Object.entries(moment.queues).map(([queue, { ahead, free }]) => `${queue}~${ahead}~${free ?? ''}`);
+    const queues = Object.entries(moment.queues).map(
+        ([queue, { ahead, free, leaves }]) => `${queue}~${ahead}~${free ?? ''}~${leaves ?? ''}`,
+    );
     if (queues.length > 0) params.set('queues', queues.join(','));
+    const agents = Object.entries(moment.agents).map(
+        ([who, one]) =>
+            `${who}~${one.signedIn ? 'in' : 'out'}~${one.freeAfter ?? ''}~${one.idle}~${one.calls}~${one.talk}`,
+    );
+    if (agents.length > 0) params.set('agents', agents.join(','));
     return params;
+}
+
+function assumedQueues(moment: Moment) {
+    const agents = Object.entries(moment.agents).map(([key, state]) => {
+        const [queue = '', who = ''] = key.split('/');
+        return { queue, agent: { who, ...state } };
+    });
+    const ids = new Set([...Object.keys(moment.queues), ...agents.map((one) => one.queue)]);
+    return [...ids].map((queue) => ({
+        queue,
+        ...moment.queues[queue],
+        agents: agents.filter((one) => one.queue === queue).map((one) => one.agent),
+    }));
 }
 
 export function toTrialCall(moment: Moment): TrialCall {
@@ -169,7 +224,7 @@ export function toTrialCall(moment: Moment): TrialCall {
                 seed: moment.seed,
             },
             lines: Object.entries(moment.taken).map(([line, taken]) => ({ line, taken })),
-            queues: Object.entries(moment.queues).map(([queue, { ahead, free }]) => ({ queue, ahead, free })),
+            queues: assumedQueues(moment),
         },
     };
 }

@@ -63,6 +63,7 @@ export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Elem
                 announceSeconds: 60,
                 tellsPosition: true,
                 tellsWait: false,
+                leaveKey: null,
             },
             admission: { needsAgent: true, mostWaiting: null, mostExpectedSeconds: null, handlingSeconds: 180 },
             promise: { percent: 80, seconds: 20 },

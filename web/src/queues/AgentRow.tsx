@@ -1,9 +1,11 @@
 import { Select, Switch } from 'antd';
 import { Link } from 'react-router';
-import type { Queue } from '../api/types';
+import type { Finding, Queue } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import { Findings } from '../ui/Findings';
 import { MoveButton, RemoveButton } from '../ui/RowButtons';
+import { AgentStateLine } from './AgentStateLine';
 
 type Member = Queue['members'][number];
 
@@ -11,20 +13,24 @@ const TIERS = [1, 2, 3, 4, 5, 6, 7, 8, 9].map((tier) => ({ value: tier, label: `
 
 /** An agent of a queue, in place: on or off, and the tier. */
 export function AgentRow({
+    queue,
     member,
     rang,
     disabled,
     error,
+    found,
     onChange,
     onUp,
     onDown,
     onRemove,
 }: {
+    queue: string;
     member: Member;
     /** When they were asked in the trial call. */
     rang: string;
     disabled: boolean;
     error: string | undefined;
+    found: Finding[];
     onChange: (member: Member) => void;
     onUp: (() => void) | undefined;
     onDown: (() => void) | undefined;
@@ -66,6 +72,8 @@ export function AgentRow({
                     </>
                 )}
             </div>
+            <AgentStateLine queue={queue} who={member.who} name={name} />
+            <Findings found={found} />
             {error && (
                 <p className="alarm" role="alert">
                     {error}

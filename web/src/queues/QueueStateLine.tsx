@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import type { Queue } from '../api/types';
-import { useMoment } from '../moment/useMoment';
+import { type AssumedQueue, useMoment } from '../moment/useMoment';
 import { NumberInput } from '../ui/NumberInput';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 
@@ -8,9 +8,9 @@ import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 export function QueueStateLine({ queue }: { queue: Queue }) {
     const { moment, change } = useMoment();
     const state = moment.queues[queue.id];
-    const set = (part: { ahead?: number; free?: number | null }) =>
+    const set = (part: Partial<AssumedQueue>) =>
         change(({ queues }) => ({
-            queues: { ...queues, [queue.id]: { ahead: 0, free: null, ...queues[queue.id], ...part } },
+            queues: { ...queues, [queue.id]: { ahead: 0, free: null, leaves: null, ...queues[queue.id], ...part } },
         }));
     const clear = () => change(({ queues: { [queue.id]: _, ...others } }) => ({ queues: others }));
     return (
@@ -32,6 +32,20 @@ export function QueueStateLine({ queue }: { queue: Queue }) {
                 value={state?.free ?? null}
                 onSave={(free) => set({ free })}
             />
+            {queue.waiting.leaveKey && (
+                <>
+                    <span>; the caller presses {queue.waiting.leaveKey} after</span>
+                    <OptionalNumberInput
+                        label={`Seconds until the caller leaves ${queue.name}`}
+                        open="never"
+                        unit="s"
+                        min={0}
+                        max={86400}
+                        value={state?.leaves ?? null}
+                        onSave={(leaves) => set({ leaves })}
+                    />
+                </>
+            )}
             {state && (
                 <Button size="small" type="text" onClick={clear}>
                     Nothing stated

@@ -1,7 +1,7 @@
 import { Checkbox, Select } from 'antd';
 import type { ReactNode } from 'react';
 import { LIMITS } from '../api/limits';
-import type { Queue } from '../api/types';
+import type { Finding, Queue } from '../api/types';
 import { clock } from '../call/clock';
 import { useAnswer } from '../moment/useAnswer';
 import { ElementPicker } from '../ui/ElementPicker';
@@ -25,6 +25,8 @@ const ORDERS: { value: Queue['asking']['order']; label: string }[] = [
     { value: 'all at once', label: 'all who are free at once' },
 ];
 
+const LEAVE_KEYS = ['', ...'123456789*0#'].map((key) => ({ value: key, label: key || 'no key' }));
+
 export function QueuesScreen() {
     return (
         <ElementScreen
@@ -43,11 +45,12 @@ function QueueEditor(props: EditorProps<Queue>) {
     const findings = useFindings(value.id);
     return (
         <>
+            <Findings found={findings('/name')} />
             <WaitScale queue={value} />
             <Findings found={findings('/waiting')} />
             <h2>When the trial call comes to it</h2>
             <QueueStateLine queue={value} />
-            <Agents {...props} />
+            <Agents {...props} findings={findings} />
             <Findings found={findings('/members')} />
             <Asking {...props} />
             <Findings found={findings('/asking')} />
@@ -58,7 +61,13 @@ function QueueEditor(props: EditorProps<Queue>) {
     );
 }
 
-function Agents({ value, change, error, disabled }: EditorProps<Queue>) {
+function Agents({
+    value,
+    change,
+    error,
+    disabled,
+    findings,
+}: EditorProps<Queue> & { findings: (pointer: string) => Finding[] }) {
     const { data: trace } = useAnswer();
     const swap = (i: number, j: number) => {
         const [a, b] = [value.members[i], value.members[j]];
@@ -75,10 +84,12 @@ function Agents({ value, change, error, disabled }: EditorProps<Queue>) {
                 {value.members.map((member, i) => (
                     <AgentRow
                         key={member.who}
+                        queue={value.id}
                         member={member}
                         rang={rang(member.who)}
                         disabled={disabled}
                         error={error(`/members/${i}`)}
+                        found={findings(`/members/${i}`)}
                         onChange={(next) => change({ ...value, members: value.members.with(i, next) })}
                         onUp={i > 0 ? () => swap(i, i - 1) : undefined}
                         onDown={i < value.members.length - 1 ? () => swap(i, i + 1) : undefined}
@@ -235,6 +246,17 @@ function Waiting({ value, change, error, disabled }: EditorProps<Queue>) {
                 >
                     the expected wait
                 </Checkbox>
+            </Line>
+            <Line error={error('/waiting/leaveKey')}>
+                <span>They leave by pressing</span>
+                <Select
+                    aria-label="The key by which callers leave"
+                    value={waiting.leaveKey ?? ''}
+                    disabled={disabled}
+                    style={{ width: 110 }}
+                    options={LEAVE_KEYS}
+                    onChange={(key) => set({ leaveKey: key || null })}
+                />
             </Line>
         </>
     );

@@ -70,6 +70,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                 <div className="rail-group">
                     <h2>In force</h2>
                     {link('/open-now', 'Open now')}
+                    {link('/on-duty', 'On duty')}
                     {link('/all-numbers', 'All numbers now')}
                 </div>
                 <div className="rail-group">

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
+use Meandros\Core\Call\Keypad;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Reading\Input;
@@ -20,6 +21,7 @@ final readonly class QueueWaiting
      * @param int         $announceSeconds between announcements; 0 for none
      * @param bool        $tellsPosition   whether announcements say how many are ahead
      * @param bool        $tellsWait       or how long it is likely to take
+     * @param string|null $leaveKey        of a telephone keypad, by which callers leave; null where they cannot
      */
     public function __construct(
         public int $longestSeconds = 300,
@@ -28,6 +30,7 @@ final readonly class QueueWaiting
         public int $announceSeconds = 60,
         public bool $tellsPosition = true,
         public bool $tellsWait = false,
+        public ?string $leaveKey = null,
     ) {
     }
 
@@ -36,7 +39,7 @@ final readonly class QueueWaiting
         if (!$in->isGiven()) {
             return new self();
         }
-        $in->onlyFields(['longestSeconds', 'introduction', 'music', 'announceSeconds', 'tellsPosition', 'tellsWait']);
+        $in->onlyFields(['longestSeconds', 'introduction', 'music', 'announceSeconds', 'tellsPosition', 'tellsWait', 'leaveKey']);
         $usual = new self();
 
         return new self(
@@ -46,7 +49,21 @@ final readonly class QueueWaiting
             $in->field('announceSeconds')->whole(0, 3600, 'seconds', $usual->announceSeconds),
             $in->field('tellsPosition')->flag($usual->tellsPosition),
             $in->field('tellsWait')->flag($usual->tellsWait),
+            self::leaveKey($in->field('leaveKey')),
         );
+    }
+
+    private static function leaveKey(Input $in): ?string
+    {
+        if (!$in->isGiven()) {
+            return null;
+        }
+        $key = $in->exactText(1);
+        if (!\in_array($key, Keypad::KEYS, true)) {
+            $in->complain(\sprintf('"%s" is not a key.', $key), 'Choose one of 0–9, * and #, or leave it open.');
+        }
+
+        return $key;
     }
 
     /** Whether callers are told anything while they wait. */
@@ -60,7 +77,7 @@ final readonly class QueueWaiting
     {
         return [
             'longestSeconds' => $this->longestSeconds, 'introduction' => $this->introduction, 'music' => $this->music, 'announceSeconds' => $this->announceSeconds,
-            'tellsPosition' => $this->tellsPosition, 'tellsWait' => $this->tellsWait,
+            'tellsPosition' => $this->tellsPosition, 'tellsWait' => $this->tellsWait, 'leaveKey' => $this->leaveKey,
         ];
     }
 

@@ -16,6 +16,7 @@ final readonly class QueueStep implements Step
     public const FULL = 'full';
     public const TOO_LONG = 'too long';
     public const WAITED = 'waited';
+    public const KEY = 'key';
 
     public function __construct(private string $id, public ?string $queue, private Exits $exits = new Exits())
     {
@@ -25,7 +26,7 @@ final readonly class QueueStep implements Step
     {
         $in->onlyFields(['id', 'do', 'queue', 'exits']);
 
-        return new self($in->field('id')->id(), $in->field('queue')->reference(), Exits::fromJson($in->field('exits'), [self::NO_AGENTS, self::FULL, self::TOO_LONG, self::WAITED]));
+        return new self($in->field('id')->id(), $in->field('queue')->reference(), Exits::fromJson($in->field('exits'), [self::NO_AGENTS, self::FULL, self::TOO_LONG, self::WAITED, self::KEY]));
     }
 
     public function id(): string

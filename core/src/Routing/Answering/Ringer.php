@@ -22,6 +22,7 @@ use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\Waiting\Turn;
 use Meandros\Core\Routing\Walk;
 
 /** Rings a person, a team or a number, and tells what became of it. */
@@ -65,17 +66,17 @@ final readonly class Ringer
      * Asks agents, all of them at once.
      *
      * @param list<RingMember>    $members
-     * @param bool                $tell    whether it is told also where nobody takes the call
+     * @param Turn|null           $turn    why they are asked; null where it is told only if somebody takes the call
      * @param \Closure(int): void $pass    lets so many seconds pass
      *
      * @throws CallOver when the caller gives up meanwhile
      */
-    public function alert(Target $whom, array $members, int $seconds, bool $tell, \Closure $pass): Onward
+    public function alert(Target $whom, array $members, int $seconds, ?Turn $turn, \Closure $pass): Onward
     {
         $start = $this->walk->second();
         [$result, $rung] = $this->simulate($members, new AllAtOnce(), $seconds);
-        if ($tell || null === $result->exit) {
-            $this->walk->note(new Ringing($whom, $rung, $result->seconds, $seconds, $result->exit), $start);
+        if (null !== $turn || null === $result->exit) {
+            $this->walk->note(new Ringing($whom, $rung, $result->seconds, $seconds, $result->exit, null, $turn), $start);
         }
         $pass($result->seconds);
 

@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Target;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Answering\Choice;
 use Meandros\Core\Routing\Answering\Considered;
+use Meandros\Core\Routing\Waiting\Turn;
 
 /** Phones rang, or could not. */
 final readonly class Ringing implements Happening
@@ -17,8 +18,9 @@ final readonly class Ringing implements Happening
      * @param list<Rung>  $rung   in seconds since the call began
      * @param string|null $exit   null when somebody answered
      * @param Choice|null $choice which of the person's answering rules held
+     * @param Turn|null   $turn   why an agent of a queue was asked
      */
-    public function __construct(public ?Target $target, public array $rung, public int $seconds, public int $limitSeconds, public ?string $exit, public ?Choice $choice = null)
+    public function __construct(public ?Target $target, public array $rung, public int $seconds, public int $limitSeconds, public ?string $exit, public ?Choice $choice = null, public ?Turn $turn = null)
     {
     }
 
@@ -40,6 +42,7 @@ final readonly class Ringing implements Happening
             'rule' => $choice?->rule?->id,
             'status' => $choice?->status->value,
             'considered' => array_map(static fn (Considered $one): array => $one->toJson(), $choice->considered ?? []),
+            'turn' => $this->turn?->toJson(),
             'limit' => $this->limitSeconds, 'phones' => array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung),
         ];
     }

@@ -15,6 +15,7 @@ use Meandros\Core\Queueing\Dispatcher;
 use Meandros\Core\Routing\Answering\Members;
 use Meandros\Core\Routing\Answering\Ringer;
 use Meandros\Core\Routing\CallOver;
+use Meandros\Core\Routing\Happening\LeftByKey;
 use Meandros\Core\Routing\Happening\PlaceTold;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Said;
@@ -30,6 +31,7 @@ final class Wait
     private const MOST_TOLD = 40;
 
     private readonly Dispatcher $dispatcher;
+    private readonly QueueState $state;
     private readonly int $start;
     private readonly int $ends;
     private int $told = 0;
@@ -40,7 +42,8 @@ final class Wait
     {
         $this->start = $this->began = $walk->second();
         $this->ends = $this->start + $queue->waiting->longestSeconds;
-        $this->dispatcher = Dispatcher::of($queue, $walk->assumptions->queues[$queue->id()] ?? new QueueState(), $walk->assumptions->earlier->seed);
+        $this->state = $walk->assumptions->queues[$queue->id()] ?? new QueueState();
+        $this->dispatcher = Dispatcher::of($queue, $this->state, $walk->assumptions->earlier->seed, $walk->signInsOf($queue->id()));
     }
 
     /**
@@ -56,15 +59,28 @@ final class Wait
             return Onward::by($exit);
         }
         $this->introduce();
-        while ($this->walk->second() < $this->ends) {
+        while ($this->walk->second() < $this->until()) {
             $onward = $this->ask();
             if (null !== $onward) {
                 return $onward;
             }
         }
+        if ($this->walk->second() < $this->ends) {
+            $this->walk->note(new LeftByKey($this->queue->id(), (string) $this->queue->waiting->leaveKey, $this->walk->second() - $this->start));
+
+            return Onward::by(QueueStep::KEY);
+        }
         $this->walk->note(new WaitedInVain($this->queue->id(), $this->walk->second() - $this->start, $this->dispatcher->ahead($this->walk->second())));
 
         return Onward::by(QueueStep::WAITED);
+    }
+
+    /** The second at which the wait is over: the longest one, or when the caller presses the key that leaves. */
+    private function until(): int
+    {
+        $leaves = null === $this->queue->waiting->leaveKey ? null : $this->state->leaves;
+
+        return null === $leaves ? $this->ends : min($this->ends, max($this->began, $this->start + $leaves));
     }
 
     private function whyNotLetIn(): ?string
@@ -102,7 +118,7 @@ final class Wait
         $waited = $now - $this->start;
         $agents = $this->dispatcher->candidates($now, $waited);
         if ([] === $agents) {
-            $this->wait(min($this->ends, $this->dispatcher->next($now, $waited) ?? $this->ends));
+            $this->wait(min($this->until(), $this->dispatcher->next($now, $waited) ?? $this->ends));
 
             return null;
         }
@@ -112,8 +128,9 @@ final class Wait
             $person = $this->walk->plan->get(Person::class, $agent->who);
             null === $person || $members[] = (new Members($this->walk))->agent($person);
         }
+        $turn = new Turn($this->queue->asking->order, \count($agents), $asked[0]->tier, $this->dispatcher->figure($asked[0], $now));
         $whom = Target::element(1 === \count($asked) ? $asked[0]->who : $this->queue->id());
-        $onward = (new Ringer($this->walk))->alert($whom, $members, min($this->queue->asking->alertSeconds, $this->ends - $now), ++$this->told <= self::MOST_TOLD, fn (int $seconds) => $this->wait($now + $seconds));
+        $onward = (new Ringer($this->walk))->alert($whom, $members, min($this->queue->asking->alertSeconds, $this->until() - $now), ++$this->told <= self::MOST_TOLD ? $turn : null, fn (int $seconds) => $this->wait($now + $seconds));
         if (null !== $onward->ending) {
             return $onward;
         }

@@ -6,6 +6,7 @@ const EXITS = [
     { on: 'full', label: 'full' },
     { on: 'too long', label: 'the expected wait is too long' },
     { on: 'waited', label: 'waited for too long' },
+    { on: 'key', label: 'left by key' },
 ];
 
 export const queue: StepModule<StepOf<'queue'>> = {

@@ -1,0 +1,64 @@
+import { Button, Checkbox } from 'antd';
+import { type AssumedAgent, useMoment } from '../moment/useMoment';
+import { NumberInput } from '../ui/NumberInput';
+import { OptionalNumberInput } from '../ui/OptionalNumberInput';
+
+const FREE: AssumedAgent = { signedIn: true, freeAfter: 0, idle: 0, calls: 0, talk: 0 };
+
+/** How an agent stands when the trial call begins; with nothing stated the queue's line decides. */
+export function AgentStateLine({ queue, who, name }: { queue: string; who: string; name: string }) {
+    const { moment, change } = useMoment();
+    const key = `${queue}/${who}`;
+    const state = moment.agents[key];
+    const set = (part: Partial<AssumedAgent>) =>
+        change(({ agents }) => ({ agents: { ...agents, [key]: { ...FREE, ...agents[key], ...part } } }));
+    const clear = () => change(({ agents: { [key]: _, ...others } }) => ({ agents: others }));
+    if (!state)
+        return (
+            <Button
+                size="small"
+                type="text"
+                aria-label={`State how ${name} stands in the trial call`}
+                onClick={() => set({})}
+            >
+                State …
+            </Button>
+        );
+    const figure = (label: string, unit: string, field: 'idle' | 'calls' | 'talk', max: number) => (
+        <NumberInput
+            label={`${label} of ${name}`}
+            unit={unit}
+            min={0}
+            max={max}
+            value={state[field]}
+            onSave={(value) => set({ [field]: value })}
+        />
+    );
+    return (
+        <div className="line-row wrap agent-state">
+            <Checkbox checked={state.signedIn} onChange={(event) => set({ signedIn: event.target.checked })}>
+                signed in
+            </Checkbox>
+            {state.signedIn && (
+                <>
+                    <span>free after</span>
+                    <OptionalNumberInput
+                        label={`Seconds until ${name} is free`}
+                        open="a call without end"
+                        unit="s, idle for"
+                        min={0}
+                        max={86400}
+                        value={state.freeAfter}
+                        onSave={(freeAfter) => set({ freeAfter })}
+                    />
+                    {figure('Seconds idle', 's; today', 'idle', 604800)}
+                    {figure('Calls today', 'calls,', 'calls', 100000)}
+                    {figure('Seconds of talking today', 's of talking', 'talk', 604800)}
+                </>
+            )}
+            <Button size="small" type="text" onClick={clear}>
+                Nothing stated
+            </Button>
+        </div>
+    );
+}
