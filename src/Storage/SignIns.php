@@ -14,18 +14,6 @@ final readonly class SignIns
     {
     }
 
-    /** @return array<string, array<string, SignIn>> by queue and person; those not listed are signed in */
-    public function now(): array
-    {
-        $signIns = [];
-        /** @var array{string, string, string} $row */
-        foreach ($this->database->iterateNumeric('SELECT queue, person, state FROM sign_in WHERE state <> ?', [SignIn::In->value]) as $row) {
-            $signIns[$row[0]][$row[1]] = SignIn::from($row[2]);
-        }
-
-        return $signIns;
-    }
-
     /** @return list<array{queue: string, person: string, state: string, reason: string, who: string, setAt: int}> of those who ever changed it */
     public function all(): array
     {

@@ -7,7 +7,6 @@ namespace Meandros\Server\Storage;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Meandros\Core\Call\Status;
-use Meandros\Core\Live\LiveStatus;
 use Meandros\Server\Storage\Entity\PersonStatus;
 use Symfony\Component\DependencyInjection\Attribute\Lazy;
 
@@ -16,18 +15,6 @@ final readonly class Statuses
 {
     public function __construct(#[Lazy] private EntityManagerInterface $entities, private Connection $database)
     {
-    }
-
-    /** @return array<string, LiveStatus> by person */
-    public function now(int $now): array
-    {
-        $statuses = [];
-        /** @var array{string, string, int|null} $row */
-        foreach ($this->database->iterateNumeric('SELECT person, status, until_at FROM person_status WHERE status <> ? AND (until_at IS NULL OR until_at > ?)', [Status::Available->value, $now]) as $row) {
-            $statuses[$row[0]] = new LiveStatus(Status::from($row[1]), null === $row[2] ? null : (int) $row[2]);
-        }
-
-        return $statuses;
     }
 
     /** @return list<PersonStatus> in force */

@@ -26,6 +26,8 @@ final class Dispatcher
 
     private ?string $askedLast = null;
     private int $asked = 0;
+    /** @var array<string, RingMember> agents as the orders of teams know them */
+    private array $members = [];
 
     /** @param list<Agent> $agents in the queue's order, those who are on */
     public function __construct(private readonly Queue $queue, private readonly array $agents, private int $ahead, private readonly int $seed = 1)
@@ -84,7 +86,7 @@ final class Dispatcher
     }
 
     /**
-     * Who may be asked for the caller whose turn it is, in the order in which they are.
+     * Who may be asked for the caller whose turn it is: whoever is asked first, then the others.
      *
      * @param int $waited seconds
      *
@@ -165,10 +167,17 @@ final class Dispatcher
     /** @return list<Agent> */
     private function free(int $second): array
     {
-        return array_values(array_filter($this->agents, static fn (Agent $agent): bool => $agent->isFree($second)));
+        $free = [];
+        foreach ($this->agents as $agent) {
+            if ($agent->isFree($second)) {
+                $free[] = $agent;
+            }
+        }
+
+        return $free;
     }
 
-    /** @return list<Agent> lower tiers first, within each in the queue's order of asking */
+    /** @return list<Agent> whoever is asked first, then the others, lower tiers before those that joined them */
     private function choose(int $second, int $waited): array
     {
         $byTier = [];
@@ -176,11 +185,10 @@ final class Dispatcher
             $byTier[$agent->tier][] = $agent;
         }
         ksort($byTier);
-        $order = $this->order();
         $chosen = [];
         foreach ($byTier as $tier => $agents) {
             if ($waited >= ($tier - 1) * $this->queue->asking->widenSeconds || ($this->queue->asking->spillsOver && [] === $chosen)) {
-                array_push($chosen, ...self::sorted($agents, $order));
+                array_push($chosen, ...[] === $chosen ? $this->firstAhead($agents) : $agents);
             }
         }
 
@@ -188,40 +196,51 @@ final class Dispatcher
     }
 
     /**
-     * @param list<Agent> $agents
+     * @param non-empty-list<Agent> $agents
      *
-     * @return list<Agent>
+     * @return non-empty-list<Agent> the same, whoever is asked first ahead of the others
      */
-    private static function sorted(array $agents, Order $order): array
+    private function firstAhead(array $agents): array
     {
-        if (1 === \count($agents)) {
+        if (1 === \count($agents) || AgentOrder::AllAtOnce === $this->queue->asking->order) {
             return $agents;
         }
-        $byWho = array_column(array_map(static fn (Agent $agent): array => [$agent->who, $agent], $agents), 1, 0);
+        $members = [];
+        foreach ($agents as $agent) {
+            $members[] = $this->members[$agent->who] ??= new RingMember($agent->who, []);
+        }
+        $place = (int) array_search($this->order($agents)->first($members), $members, true);
 
-        return array_map(static fn (RingMember $member): Agent => $byWho[$member->who], $order->of(array_map(static fn (Agent $agent): RingMember => new RingMember($agent->who, []), $agents)));
+        return [$agents[$place], ...\array_slice($agents, 0, $place), ...\array_slice($agents, $place + 1)];
     }
 
-    /** The orders of teams, by the agents' own figures. */
-    private function order(): Order
+    /**
+     * The orders of teams, by the agents' own figures.
+     *
+     * @param list<Agent> $agents those of whom one is to be found
+     */
+    private function order(array $agents): Order
     {
         $everybody = array_map(static fn (Agent $agent): string => $agent->who, $this->agents);
 
         return match ($this->queue->asking->order) {
-            AgentOrder::LongestIdle => $this->by('idleSince'),
-            AgentOrder::FewestCalls => $this->by('calls'),
-            AgentOrder::LeastTalk => $this->by('talk'),
+            AgentOrder::LongestIdle => self::by('idleSince', $agents),
+            AgentOrder::FewestCalls => self::by('calls', $agents),
+            AgentOrder::LeastTalk => self::by('talk', $agents),
             AgentOrder::RoundRobin => new Rotating($everybody, $this->askedLast),
             AgentOrder::Random => new Shuffled($everybody, $this->seed + $this->asked),
             AgentOrder::InOrder, AgentOrder::AllAtOnce => new TeamOrder(),
         };
     }
 
-    /** @param 'idleSince'|'calls'|'talk' $figure of the agents */
-    private function by(string $figure): Order
+    /**
+     * @param 'idleSince'|'calls'|'talk' $figure
+     * @param list<Agent>                $agents
+     */
+    private static function by(string $figure, array $agents): Order
     {
         $figures = [];
-        foreach ($this->agents as $agent) {
+        foreach ($agents as $agent) {
             $figures[$agent->who] = $agent->$figure;
         }
 

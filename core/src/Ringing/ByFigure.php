@@ -18,4 +18,18 @@ final readonly class ByFigure implements Order
 
         return $members;
     }
+
+    public function first(array $members): RingMember
+    {
+        $first = $members[0];
+        $least = ($this->figure)($first->who);
+        foreach ($members as $member) {
+            $figure = ($this->figure)($member->who);
+            if ($figure < $least) {
+                [$first, $least] = [$member, $figure];
+            }
+        }
+
+        return $first;
+    }
 }

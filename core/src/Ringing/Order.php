@@ -13,4 +13,7 @@ interface Order
      * @return list<RingMember>
      */
     public function of(array $members): array;
+
+    /** @param non-empty-list<RingMember> $members in the team's order */
+    public function first(array $members): RingMember;
 }

@@ -27,4 +27,9 @@ final readonly class Rotating implements Order
 
         return $members;
     }
+
+    public function first(array $members): RingMember
+    {
+        return $this->of($members)[0] ?? $members[0];
+    }
 }

@@ -22,4 +22,9 @@ final readonly class Shuffled implements Order
 
         return $members;
     }
+
+    public function first(array $members): RingMember
+    {
+        return $this->of($members)[0] ?? $members[0];
+    }
 }

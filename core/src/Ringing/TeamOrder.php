@@ -11,4 +11,9 @@ final readonly class TeamOrder implements Order
     {
         return $members;
     }
+
+    public function first(array $members): RingMember
+    {
+        return $members[0];
+    }
 }
