@@ -9,5 +9,5 @@ export default defineConfig({
         chunkSizeWarningLimit: 1500,
     },
     server: { port: 5173, proxy: { '/api': 'http://127.0.0.1:8080' } },
-    test: { include: ['src/**/*.test.ts'], environment: 'node' },
+    test: { include: ['src/**/*.test.{ts,tsx}'], environment: 'node' },
 });

@@ -60,10 +60,17 @@ final class QueueTraceTest extends TestCase
         yield 'fewest calls first' => $first('fewest calls first', $both(['calls' => 3], ['calls' => 2]), 'Ben');
         yield 'least talk time first' => $first('least talk time first', $both(['talk' => 300], ['talk' => 299]), 'Ben');
         yield 'round robin begins at the top' => $first('round robin', $both([], []), 'Ann');
+        $three = [['who' => 'ann'], ['who' => 'ben'], ['who' => 'cid']];
+        $round = static fn (string $order): array => ['members' => $three, 'waiting' => ['longestSeconds' => 30] + $quiet, 'asking' => ['order' => $order, 'alertSeconds' => 10, 'missedSeconds' => 1]];
+        $all = ['agents' => array_map(static fn (array $one): array => $one + ['freeAfter' => 0], $three)];
+        yield 'in order, whoever is free again comes first' => [$round('in order'), $all, [], ['0 Is let into Desk, as the first', '0 Rings Ann for 10 s', '10 Rings Ben for 10 s', '20 Rings Ann for 10 s', '30 Has waited in Desk for 30 s', \sprintf($mailbox, 30)]];
+        yield 'round robin goes on' => [$round('round robin'), $all, [], ['0 Is let into Desk, as the first', '0 Rings Ann for 10 s', '10 Rings Ben for 10 s', '20 Rings Cid for 10 s', '30 Has waited in Desk for 30 s', \sprintf($mailbox, 30)]];
         yield 'all at once' => [['waiting' => $quiet, 'asking' => ['order' => 'all at once']], $both([], []), $answers('ben', 3), ['0 Is let into Desk, as the first', '0 Rings Desk, answered after 3 s']];
         $tiers = ['members' => [['who' => 'ann'], ['who' => 'ben', 'tier' => 2]]];
         yield 'the second tier at once while the first is busy' => [$tiers + ['waiting' => $quiet], ['agents' => [['who' => 'ann', 'freeAfter' => null], ['who' => 'ben', 'freeAfter' => 0]]], $answers('*', 1), ['0 Is let into Desk, as the first', '0 Rings Ben, answered after 1 s']];
         yield 'or only when its time has come' => [$tiers + ['waiting' => $quiet, 'asking' => ['spillsOver' => false, 'widenSeconds' => 25]], ['agents' => [['who' => 'ann', 'freeAfter' => null], ['who' => 'ben', 'freeAfter' => 0]]], $answers('*', 1), ['0 Is let into Desk, as the first', '25 Rings Ben, answered after 1 s']];
+        yield 'also after somebody was asked in vain' => [$tiers + ['waiting' => $quiet, 'asking' => ['spillsOver' => false, 'widenSeconds' => 25, 'alertSeconds' => 10, 'missedSeconds' => 60]], ['agents' => [['who' => 'ann', 'freeAfter' => 0], ['who' => 'ben', 'freeAfter' => 0]]], $answers('ben', 1), ['0 Is let into Desk, as the first', '0 Rings Ann for 10 s', '25 Rings Ben, answered after 1 s']];
+        yield 'an announcement in the second in which asking ends' => [['waiting' => ['longestSeconds' => 45, 'announceSeconds' => 40], 'asking' => ['alertSeconds' => 10, 'missedSeconds' => 60], 'members' => [['who' => 'ann']]], ['free' => 30], [], ['0 Is let into Desk, as the first', '30 Rings Ann for 10 s', '40 Hears: number 1', '45 Has waited in Desk for 45 s', \sprintf($mailbox, 45)]];
         yield 'the introduction is heard first' => [['waiting' => ['introduction' => 'prm_hello'] + $quiet], ['free' => 0], $answers('*', 1), ['0 Is let into Desk, as the first', '0 Hears “prm_hello”', '4 Rings Ann, answered after 1 s']];
         yield 'nobody is signed in' => [[], ['agents' => [['who' => 'ann', 'signedIn' => false], ['who' => 'ben', 'signedIn' => false]]], [], ['0 Is not let into Desk', \sprintf($mailbox, 0)]];
         yield 'let in though nobody is' => [['admission' => ['needsAgent' => false], 'waiting' => ['longestSeconds' => 9] + $quiet], ['agents' => [['who' => 'ann', 'signedIn' => false], ['who' => 'ben', 'signedIn' => false]]], [], ['0 Is let into Desk, as the first', '9 Has waited in Desk for 9 s', \sprintf($mailbox, 9)]];
@@ -71,6 +78,7 @@ final class QueueTraceTest extends TestCase
         yield 'one place left' => [['admission' => ['mostWaiting' => 4], 'waiting' => ['longestSeconds' => 9] + $quiet], ['ahead' => 3], [], ['0 Is let into Desk, 3 ahead', '9 Has waited in Desk for 9 s', \sprintf($mailbox, 9)]];
         // (2 + 1) × 60 ÷ 2 = 90 s.
         yield 'an expected wait that is just allowed' => [['admission' => ['mostExpectedSeconds' => 90, 'handlingSeconds' => 60], 'waiting' => ['longestSeconds' => 9] + $quiet], ['ahead' => 2], [], ['0 Is let into Desk, 2 ahead', '9 Has waited in Desk for 9 s', \sprintf($mailbox, 9)]];
+        yield 'where somebody is free nothing is expected' => [['admission' => ['mostExpectedSeconds' => 1], 'waiting' => $quiet], ['free' => 0], $answers('*', 1), ['0 Is let into Desk, as the first', '0 Rings Ann, answered after 1 s']];
         yield 'and a second too long' => [['admission' => ['mostExpectedSeconds' => 89, 'handlingSeconds' => 60]], ['ahead' => 2], [], ['0 Is not let into Desk', \sprintf($mailbox, 0)]];
         $key = ['longestSeconds' => 60, 'leaveKey' => '2'] + $quiet;
         yield 'a key leaves' => [['waiting' => $key], ['leaves' => 25], [], ['0 Is let into Desk, as the first', '25 Presses 2 and leaves Desk', \sprintf($mailbox, 25)]];
@@ -105,6 +113,20 @@ final class QueueTraceTest extends TestCase
         yield ['all at once', [], [], 'All 2 who are free.'];
         yield ['in order', ['freeAfter' => null], [], 'The only one who is free, of tier 2.'];
         yield ['longest idle first', ['freeAfter' => null], [], 'The only one who is free.'];
+    }
+
+    public function testAWaitCountsFromWhereItBegins(): void
+    {
+        $queue = ['longestSeconds' => 20, 'announceSeconds' => 0, 'leaveKey' => '1'];
+        $plan = self::plan(['waiting' => $queue])->journey('jrn_main', [['id' => 'say', 'do' => 'say', 'prompt' => 'prm_hello'], ['id' => 'wait', 'do' => 'queue', 'queue' => 'que']]);
+        $words = new EventWords($plan->plan());
+        $last = static function (array $state) use ($plan, $words): array {
+            $event = \array_slice($plan->call(['queues' => [['queue' => 'que'] + $state]])->events, -2)[0];
+
+            return [$event->second, $words->what($event->happening), $words->because($event->happening)];
+        };
+        self::assertSame([24, 'Has waited in Desk for 20 s', 'Nobody took the call, and nobody may wait for longer.'], $last([]));
+        self::assertSame([14, 'Presses 1 and leaves Desk', 'After 10 s of waiting.'], $last(['leaves' => 10]));
     }
 
     public function testWhoIsSignedInLiveIsAskedWhereNothingIsStated(): void
@@ -153,7 +175,7 @@ final class QueueTraceTest extends TestCase
     /** @param array<string, mixed> $queue */
     private static function plan(array $queue): PlanBuilder
     {
-        return (new PlanBuilder())->person('ann')->person('ben')->prompt('prm_hello', 4)->mailbox('mbx')
+        return (new PlanBuilder())->person('ann')->person('ben')->person('cid')->prompt('prm_hello', 4)->mailbox('mbx')
             ->with($queue + ['id' => 'que', 'kind' => 'queue', 'name' => 'Desk', 'members' => [['who' => 'ann'], ['who' => 'ben']]])
             ->journey('jrn_main', [['id' => 'wait', 'do' => 'queue', 'queue' => 'que'], ['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx']]);
     }
