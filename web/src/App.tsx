@@ -1,6 +1,7 @@
 import { App as AntApp, ConfigProvider } from 'antd';
-import { useEffect, useState } from 'react';
+import { type ComponentType, useEffect, useState } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
+import type { Kind } from './api/types';
 import { CalendarsScreen } from './calendars/CalendarsScreen';
 import { CallScreen } from './call/CallScreen';
 import { ChangesScreen } from './editions/ChangesScreen';
@@ -14,6 +15,7 @@ import { AllNumbersScreen } from './numbers/AllNumbersScreen';
 import { NumbersScreen } from './numbers/NumbersScreen';
 import { OpenNowScreen } from './overrides/OpenNowScreen';
 import { PeopleScreen } from './people/PeopleScreen';
+import { ALL_KINDS, KINDS } from './plan/kinds';
 import { PromptsScreen } from './prompts/PromptsScreen';
 import { OnDutyScreen } from './queues/OnDutyScreen';
 import { QueuesScreen } from './queues/QueuesScreen';
@@ -21,6 +23,21 @@ import { SitesScreen } from './sites/SitesScreen';
 import { TeamsScreen } from './teams/TeamsScreen';
 import { type Mode, themeFor } from './theme';
 import { Shell } from './ui/Shell';
+
+/** The screen of every kind of element. */
+const SCREENS: Record<Kind, ComponentType> = {
+    number: NumbersScreen,
+    journey: JourneysScreen,
+    hours: HoursScreen,
+    calendar: CalendarsScreen,
+    person: PeopleScreen,
+    team: TeamsScreen,
+    queue: QueuesScreen,
+    prompt: PromptsScreen,
+    mailbox: MailboxesScreen,
+    line: LinesScreen,
+    site: SitesScreen,
+};
 
 const STORED_MODE = 'meandros.mode';
 
@@ -43,19 +60,12 @@ export function App() {
                 <Routes>
                     <Route element={<Shell mode={mode} onMode={setMode} />}>
                         <Route index element={<CallScreen />} />
-                        <Route path="numbers/:id?" element={<NumbersScreen />} />
-                        <Route path="journeys/:id?" element={<JourneysScreen />} />
-                        <Route path="hours/:id?" element={<HoursScreen />} />
-                        <Route path="holidays/:id?" element={<CalendarsScreen />} />
+                        {ALL_KINDS.map((kind) => {
+                            const Screen = SCREENS[kind];
+                            return <Route key={kind} path={`${KINDS[kind].path}/:id?`} element={<Screen />} />;
+                        })}
                         <Route path="open-now" element={<OpenNowScreen />} />
-                        <Route path="people/:id?" element={<PeopleScreen />} />
-                        <Route path="teams/:id?" element={<TeamsScreen />} />
-                        <Route path="queues/:id?" element={<QueuesScreen />} />
                         <Route path="on-duty" element={<OnDutyScreen />} />
-                        <Route path="prompts/:id?" element={<PromptsScreen />} />
-                        <Route path="mailboxes/:id?" element={<MailboxesScreen />} />
-                        <Route path="lines/:id?" element={<LinesScreen />} />
-                        <Route path="sites/:id?" element={<SitesScreen />} />
                         <Route path="all-numbers" element={<AllNumbersScreen />} />
                         <Route path="editions" element={<EditionsScreen />} />
                         <Route path="changes/:id?" element={<ChangesScreen />} />

@@ -1,40 +1,115 @@
-import type { Element, Kind, Site, Step } from '../api/types';
+import type { Element, Kind, Of, Site } from '../api/types';
 import type { PlanIndex } from './usePlan';
 
-export interface KindInfo {
+/** What a new element is made of beside its kind and its name. */
+type Fields<K extends Kind> = Omit<Of<K>, 'id' | 'kind' | 'name'>;
+
+interface KindInfo<K extends Kind> {
     one: string;
     aNew: string;
     many: string;
+    /** Of its screen. */
     path: string;
+    /** Under which heading its screen stands. */
+    group: 'reached' | 'answers' | 'where';
+    /** With sensible defaults; null where something else must exist first. */
+    blank: (plan: PlanIndex, site: Site | undefined) => Fields<K> | null;
 }
 
-export const KINDS: Record<Kind, KindInfo> = {
-    number: { one: 'number', aNew: 'a new number', many: 'Numbers', path: 'numbers' },
-    journey: { one: 'journey', aNew: 'a new journey', many: 'Journeys', path: 'journeys' },
-    hours: { one: 'hours', aNew: 'new hours', many: 'Hours', path: 'hours' },
-    calendar: { one: 'calendar', aNew: 'a new calendar', many: 'Holidays', path: 'holidays' },
-    person: { one: 'person', aNew: 'a new person', many: 'People', path: 'people' },
-    team: { one: 'team', aNew: 'a new team', many: 'Teams', path: 'teams' },
-    queue: { one: 'queue', aNew: 'a new queue', many: 'Queues', path: 'queues' },
-    prompt: { one: 'prompt', aNew: 'a new prompt', many: 'Prompts', path: 'prompts' },
-    mailbox: { one: 'mailbox', aNew: 'a new mailbox', many: 'Mailboxes', path: 'mailboxes' },
-    site: { one: 'site', aNew: 'a new site', many: 'Sites', path: 'sites' },
-    line: { one: 'outside line', aNew: 'a new outside line', many: 'Outside lines', path: 'lines' },
-};
-
-/** A new element with sensible defaults; null where something else must exist first. */
-export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Element, 'id'> | null {
-    const site = usualSite(plan);
-    if (kind === 'site')
-        return { kind, name, zone: 'Europe/London', country: 'GB', language: 'en', address: '', cadence: null } as Omit<
-            Element,
-            'id'
-        >;
-    if (kind === 'prompt') return { kind, name, scripts: { en: '' } } as Omit<Element, 'id'>;
-    if (kind === 'team')
-        return {
-            kind,
-            name,
+/** Every kind of element, in the order in which screens are listed. */
+export const KINDS: { [K in Kind]: KindInfo<K> } = {
+    number: {
+        one: 'number',
+        aNew: 'a new number',
+        many: 'Numbers',
+        path: 'numbers',
+        group: 'reached',
+        // It has a field of its own to be typed in.
+        blank: () => null,
+    },
+    journey: {
+        one: 'journey',
+        aNew: 'a new journey',
+        many: 'Journeys',
+        path: 'journeys',
+        group: 'reached',
+        blank: () => ({ steps: [] }),
+    },
+    hours: {
+        one: 'hours',
+        aNew: 'new hours',
+        many: 'Hours',
+        path: 'hours',
+        group: 'reached',
+        blank: (_, site) =>
+            site
+                ? {
+                      site: site.id,
+                      zone: null,
+                      states: [
+                          { key: 'open', name: 'Open', open: true },
+                          { key: 'closed', name: 'Closed', open: false },
+                      ],
+                      default: 'closed',
+                      week: [{ days: ['mo', 'tu', 'we', 'th', 'fr'], from: '09:00', to: '17:00', state: 'open' }],
+                      seasons: [],
+                      calendars: [],
+                      specialDays: [],
+                      codes: [],
+                  }
+                : null,
+    },
+    calendar: {
+        one: 'calendar',
+        aNew: 'a new calendar',
+        many: 'Holidays',
+        path: 'holidays',
+        group: 'reached',
+        blank: () => ({ holidays: [] }),
+    },
+    prompt: {
+        one: 'prompt',
+        aNew: 'a new prompt',
+        many: 'Prompts',
+        path: 'prompts',
+        group: 'reached',
+        blank: () => ({ scripts: { en: '' } }),
+    },
+    person: {
+        one: 'person',
+        aNew: 'a new person',
+        many: 'People',
+        path: 'people',
+        group: 'answers',
+        blank: (plan, site) =>
+            site
+                ? {
+                      extension: freeExtension(plan),
+                      site: site.id,
+                      phones: [
+                          {
+                              id: 'desk',
+                              type: 'desk',
+                              label: 'Desk phone',
+                              on: true,
+                              askFirst: false,
+                              confirm: 10,
+                              calls: 1,
+                          },
+                      ],
+                      refusesForAll: false,
+                      mailbox: null,
+                      rules: [],
+                  }
+                : null,
+    },
+    team: {
+        one: 'team',
+        aNew: 'a new team',
+        many: 'Teams',
+        path: 'teams',
+        group: 'answers',
+        blank: () => ({
             pattern: 'all at once',
             members: [],
             memberSeconds: 15,
@@ -42,11 +117,15 @@ export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Elem
             followRules: false,
             skipBusy: true,
             pauseSeconds: 0,
-        } as Omit<Element, 'id'>;
-    if (kind === 'queue')
-        return {
-            kind,
-            name,
+        }),
+    },
+    queue: {
+        one: 'queue',
+        aNew: 'a new queue',
+        many: 'Queues',
+        path: 'queues',
+        group: 'answers',
+        blank: () => ({
             members: [],
             asking: {
                 order: 'longest idle first',
@@ -67,52 +146,48 @@ export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Elem
             },
             admission: { needsAgent: true, mostWaiting: null, mostExpectedSeconds: null, handlingSeconds: 180 },
             promise: { percent: 80, seconds: 20 },
-        } as Omit<Element, 'id'>;
-    if (kind === 'mailbox')
-        return { kind, name, owners: [], notify: [], greeting: null, longestSeconds: 180 } as Omit<Element, 'id'>;
-    if (kind === 'journey') return { kind, name, steps: [] as Step[] } as Omit<Element, 'id'>;
-    if (kind === 'calendar') return { kind, name, holidays: [] } as Omit<Element, 'id'>;
-    if (!site) return null;
-    if (kind === 'person') {
-        return {
-            kind,
-            name,
-            extension: freeExtension(plan),
-            site: site.id,
-            phones: [{ id: 'desk', type: 'desk', label: 'Desk phone', on: true, askFirst: false, calls: 1 }],
-            mailbox: null,
-            rules: [],
-        } as Omit<Element, 'id'>;
-    }
-    if (kind === 'line') {
-        return {
-            kind,
-            name,
-            site: site.id,
-            prefix: '',
-            destinations: ['internal', 'local', 'national', 'mobile', 'emergency'],
-            channels: 2,
-        } as Omit<Element, 'id'>;
-    }
-    if (kind === 'hours') {
-        return {
-            kind,
-            name,
-            site: site.id,
-            zone: null,
-            states: [
-                { key: 'open', name: 'Open', open: true },
-                { key: 'closed', name: 'Closed', open: false },
-            ],
-            default: 'closed',
-            week: [{ days: ['mo', 'tu', 'we', 'th', 'fr'], from: '09:00', to: '17:00', state: 'open' }],
-            seasons: [],
-            calendars: [],
-            specialDays: [],
-            codes: [],
-        } as Omit<Element, 'id'>;
-    }
-    return null;
+        }),
+    },
+    mailbox: {
+        one: 'mailbox',
+        aNew: 'a new mailbox',
+        many: 'Mailboxes',
+        path: 'mailboxes',
+        group: 'answers',
+        blank: () => ({ owners: [], notify: [], greeting: null, longestSeconds: 180 }),
+    },
+    site: {
+        one: 'site',
+        aNew: 'a new site',
+        many: 'Sites',
+        path: 'sites',
+        group: 'where',
+        blank: () => ({ zone: 'Europe/London', country: 'GB', language: 'en', address: '', cadence: null }),
+    },
+    line: {
+        one: 'outside line',
+        aNew: 'a new outside line',
+        many: 'Outside lines',
+        path: 'lines',
+        group: 'where',
+        blank: (_, site) =>
+            site
+                ? {
+                      site: site.id,
+                      prefix: '',
+                      destinations: ['internal', 'local', 'national', 'mobile', 'emergency'],
+                      channels: 2,
+                  }
+                : null,
+    },
+};
+
+export const ALL_KINDS = Object.keys(KINDS) as Kind[];
+
+/** A new element with sensible defaults; null where something else must exist first. */
+export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Element, 'id'> | null {
+    const fields = KINDS[kind].blank(plan, usualSite(plan));
+    return fields && ({ kind, name, ...fields } as Omit<Element, 'id'>);
 }
 
 /** The site that most people, numbers and hours belong to. */

@@ -5,7 +5,7 @@ import { AnswerStrip } from '../moment/AnswerStrip';
 import { MomentBar } from '../moment/MomentBar';
 import { useMoment } from '../moment/useMoment';
 import { OverrideBanner } from '../overrides/OverrideBanner';
-import { KINDS } from '../plan/kinds';
+import { ALL_KINDS, KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan, usePlanError } from '../plan/usePlan';
 import type { Mode } from '../theme';
@@ -15,9 +15,9 @@ import { Mark } from './Mark';
 import { ServerNotice } from './ServerNotice';
 
 const GROUPS = [
-    { title: 'What callers reach', kinds: ['number', 'journey', 'hours', 'calendar', 'prompt'] },
-    { title: 'Who answers', kinds: ['person', 'team', 'queue', 'mailbox'] },
-    { title: 'Where', kinds: ['site', 'line'] },
+    { title: 'What callers reach', group: 'reached' },
+    { title: 'Who answers', group: 'answers' },
+    { title: 'Where', group: 'where' },
 ] as const;
 
 /** The frame of every screen: the moment bar, its answer, and the way to the screens. */
@@ -61,10 +61,12 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                     <Mark /> Meandros
                 </div>
                 {link('/', 'This call')}
-                {GROUPS.map((group) => (
-                    <div key={group.title} className="rail-group">
-                        <h2>{group.title}</h2>
-                        {group.kinds.map((kind) => link(`/${KINDS[kind].path}`, KINDS[kind].many))}
+                {GROUPS.map(({ title, group }) => (
+                    <div key={title} className="rail-group">
+                        <h2>{title}</h2>
+                        {ALL_KINDS.filter((kind) => KINDS[kind].group === group).map((kind) =>
+                            link(`/${KINDS[kind].path}`, KINDS[kind].many),
+                        )}
                     </div>
                 ))}
                 <div className="rail-group">
