@@ -1,11 +1,11 @@
-import { Select, Switch } from 'antd';
+import { Button, Select, Switch } from 'antd';
 import { Link } from 'react-router';
 import type { Finding, Queue } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { Findings } from '../ui/Findings';
 import { MoveButton, RemoveButton } from '../ui/RowButtons';
-import { AgentStateLine } from './AgentStateLine';
+import { AgentStateLine, useAssumedAgent } from './AgentStateLine';
 
 type Member = Queue['members'][number];
 
@@ -39,6 +39,7 @@ export function AgentRow({
     const plan = usePlan();
     const { search } = useMoment();
     const name = plan?.find(member.who)?.name ?? member.who;
+    const assumed = useAssumedAgent(queue, member.who);
     return (
         <li className={member.on ? '' : 'off'}>
             <div className="line-row wrap">
@@ -48,6 +49,16 @@ export function AgentRow({
                     </Link>{' '}
                     <span className="quiet">{rang}</span>
                 </span>
+                {!assumed.state && (
+                    <Button
+                        size="small"
+                        type="text"
+                        aria-label={`State how ${name} stands in the trial call`}
+                        onClick={() => assumed.set({})}
+                    >
+                        In this call …
+                    </Button>
+                )}
                 <Switch
                     size="small"
                     aria-label={`${name} is asked for this queue`}
@@ -72,7 +83,9 @@ export function AgentRow({
                     </>
                 )}
             </div>
-            <AgentStateLine queue={queue} who={member.who} name={name} />
+            {assumed.state && (
+                <AgentStateLine name={name} state={assumed.state} set={assumed.set} clear={assumed.clear} />
+            )}
             <Findings found={found} />
             {error && (
                 <p className="alarm" role="alert">

@@ -5,25 +5,27 @@ import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 
 const FREE: AssumedAgent = { signedIn: true, freeAfter: 0, idle: 0, calls: 0, talk: 0 };
 
-/** How an agent stands when the trial call begins; with nothing stated the queue's line decides. */
-export function AgentStateLine({ queue, who, name }: { queue: string; who: string; name: string }) {
+/** How an agent is assumed to stand when the trial call begins; with nothing stated the queue's line decides. */
+export function useAssumedAgent(queue: string, who: string) {
     const { moment, change } = useMoment();
     const key = `${queue}/${who}`;
-    const state = moment.agents[key];
     const set = (part: Partial<AssumedAgent>) =>
         change(({ agents }) => ({ agents: { ...agents, [key]: { ...FREE, ...agents[key], ...part } } }));
     const clear = () => change(({ agents: { [key]: _, ...others } }) => ({ agents: others }));
-    if (!state)
-        return (
-            <Button
-                size="small"
-                type="text"
-                aria-label={`State how ${name} stands in the trial call`}
-                onClick={() => set({})}
-            >
-                State …
-            </Button>
-        );
+    return { state: moment.agents[key], set, clear };
+}
+
+export function AgentStateLine({
+    name,
+    state,
+    set,
+    clear,
+}: {
+    name: string;
+    state: AssumedAgent;
+    set: (part: Partial<AssumedAgent>) => void;
+    clear: () => void;
+}) {
     const figure = (label: string, unit: string, field: 'idle' | 'calls' | 'talk', max: number) => (
         <NumberInput
             label={`${label} of ${name}`}

@@ -34,7 +34,7 @@ export function QueueStateLine({ queue }: { queue: Queue }) {
             />
             {queue.waiting.leaveKey && (
                 <>
-                    <span>; the caller presses {queue.waiting.leaveKey} after</span>
+                    <span>and the caller presses {queue.waiting.leaveKey} after</span>
                     <OptionalNumberInput
                         label={`Seconds until the caller leaves ${queue.name}`}
                         open="never"
