@@ -10,6 +10,7 @@ import { Field } from '../ui/Field';
 import { Findings } from '../ui/Findings';
 import { NumberInput } from '../ui/NumberInput';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
+import { rowActs } from '../ui/rowActs';
 import { useFindings } from '../ui/useFindings';
 import { AgentRow } from './AgentRow';
 import { QueueStateLine } from './QueueStateLine';
@@ -69,10 +70,6 @@ function Agents({
     findings,
 }: EditorProps<Queue> & { findings: (pointer: string) => Finding[] }) {
     const { data: trace } = useAnswer();
-    const swap = (i: number, j: number) => {
-        const [a, b] = [value.members[i], value.members[j]];
-        if (a && b) change({ ...value, members: value.members.with(i, b).with(j, a) });
-    };
     const rang = (who: string) => {
         const times = trace?.rung.filter((one) => one.person === who && one.until > one.from) ?? [];
         return times.length === 0 ? '' : `asked at ${[...new Set(times.map((one) => clock(one.from)))].join(', ')}`;
@@ -90,10 +87,7 @@ function Agents({
                         disabled={disabled}
                         error={error(`/members/${i}`)}
                         found={findings(`/members/${i}`)}
-                        onChange={(next) => change({ ...value, members: value.members.with(i, next) })}
-                        onUp={i > 0 ? () => swap(i, i - 1) : undefined}
-                        onDown={i < value.members.length - 1 ? () => swap(i, i + 1) : undefined}
-                        onRemove={() => change({ ...value, members: value.members.toSpliced(i, 1) })}
+                        acts={rowActs(value.members, i, (members) => change({ ...value, members }))}
                     />
                 ))}
             </ol>

@@ -1,10 +1,11 @@
-import { Checkbox, Select, Switch } from 'antd';
+import { Checkbox, Select } from 'antd';
 import { LIMITS } from '../api/limits';
 import type { Finding, Rung } from '../api/types';
 import { usePlan } from '../plan/usePlan';
-import { Findings } from '../ui/Findings';
+import { MemberFrame } from '../ui/MemberFrame';
 import { RingTimeInput } from '../ui/RingTimeInput';
-import { MoveButton, RemoveButton } from '../ui/RowButtons';
+import type { RowActs } from '../ui/rowActs';
+import { TIERS } from '../ui/tiers';
 import type { Member } from './patterns';
 
 const USUAL_SECONDS = 15;
@@ -14,24 +15,18 @@ export function MemberRow({
     member,
     tiers,
     rung,
+    acts,
     disabled,
     error,
     found,
-    onChange,
-    onUp,
-    onDown,
-    onRemove,
 }: {
     member: Member;
     tiers: boolean;
     rung: Rung[];
+    acts: RowActs<Member>;
     disabled: boolean;
     error: string | undefined;
     found: Finding[];
-    onChange: (member: Member) => void;
-    onUp: (() => void) | undefined;
-    onDown: (() => void) | undefined;
-    onRemove: () => void;
 }) {
     const plan = usePlan();
     const [id, phone] = member.who.split('/');
@@ -41,67 +36,55 @@ export function MemberRow({
         : member.who;
     const rang = rung.find((one) => one.until > one.from);
     return (
-        <li className={member.on ? '' : 'off'}>
-            <div className="line-row wrap">
-                <span className="grow">
+        <MemberFrame
+            name={name}
+            title={
+                <>
                     {name}{' '}
                     <span className="quiet">{rang ? `rings ${rang.from}–${rang.until} s into this call` : ''}</span>
-                </span>
-                <Switch
+                </>
+            }
+            does="rings in this team"
+            member={member}
+            acts={acts}
+            disabled={disabled}
+            error={error}
+            found={found}
+        >
+            {tiers && (
+                <Select
+                    aria-label={`Tier of ${name}`}
                     size="small"
-                    aria-label={`${name} rings in this team`}
-                    checked={member.on}
+                    style={{ width: 82 }}
+                    value={member.tier}
                     disabled={disabled}
-                    onChange={(on) => onChange({ ...member, on })}
+                    options={TIERS}
+                    onChange={(tier) => acts.change({ ...member, tier })}
                 />
-                {tiers && (
-                    <Select
-                        aria-label={`Tier of ${name}`}
-                        size="small"
-                        style={{ width: 82 }}
-                        value={member.tier}
-                        disabled={disabled}
-                        options={[1, 2, 3, 4, 5, 6, 7, 8, 9].map((tier) => ({ value: tier, label: `tier ${tier}` }))}
-                        onChange={(tier) => onChange({ ...member, tier })}
-                    />
-                )}
-                <Checkbox
-                    checked={member.seconds !== null}
-                    disabled={disabled}
-                    onChange={(event) => onChange({ ...member, seconds: event.target.checked ? USUAL_SECONDS : null })}
-                >
-                    at most
-                </Checkbox>
-                {member.seconds !== null && (
-                    <RingTimeInput
-                        label={`Seconds that ${name} rings at most`}
-                        {...LIMITS.teamMember.seconds}
-                        value={member.seconds}
-                        disabled={disabled}
-                        onSave={(seconds) => onChange({ ...member, seconds })}
-                    />
-                )}
-                <Checkbox
-                    checked={member.askFirst}
-                    disabled={disabled}
-                    onChange={(event) => onChange({ ...member, askFirst: event.target.checked })}
-                >
-                    ask first
-                </Checkbox>
-                {!disabled && (
-                    <>
-                        <MoveButton what={name} way="up" onClick={onUp} />
-                        <MoveButton what={name} way="down" onClick={onDown} />
-                        <RemoveButton label={`Remove ${name}`} onClick={onRemove} />
-                    </>
-                )}
-            </div>
-            <Findings found={found} />
-            {error && (
-                <p className="alarm" role="alert">
-                    {error}
-                </p>
             )}
-        </li>
+            <Checkbox
+                checked={member.seconds !== null}
+                disabled={disabled}
+                onChange={(event) => acts.change({ ...member, seconds: event.target.checked ? USUAL_SECONDS : null })}
+            >
+                at most
+            </Checkbox>
+            {member.seconds !== null && (
+                <RingTimeInput
+                    label={`Seconds that ${name} rings at most`}
+                    {...LIMITS.teamMember.seconds}
+                    value={member.seconds}
+                    disabled={disabled}
+                    onSave={(seconds) => acts.change({ ...member, seconds })}
+                />
+            )}
+            <Checkbox
+                checked={member.askFirst}
+                disabled={disabled}
+                onChange={(event) => acts.change({ ...member, askFirst: event.target.checked })}
+            >
+                ask first
+            </Checkbox>
+        </MemberFrame>
     );
 }

@@ -12,6 +12,7 @@ import { Findings } from '../ui/Findings';
 import { NumberInput } from '../ui/NumberInput';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { RingTimeInput } from '../ui/RingTimeInput';
+import { rowActs } from '../ui/rowActs';
 import { useFindings } from '../ui/useFindings';
 import { EarlierCalls } from './EarlierCalls';
 import { MemberRow } from './MemberRow';
@@ -36,10 +37,6 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
     const findings = useFindings(value.id);
     const pattern = PATTERNS.find((one) => one.pattern === value.pattern);
     const country = (plan && usualSite(plan)?.country) ?? 'GB';
-    const swap = (i: number, j: number) => {
-        const [a, b] = [value.members[i], value.members[j]];
-        if (a && b) change({ ...value, members: value.members.with(i, b).with(j, a) });
-    };
     const add = (who: string) => change({ ...value, members: [...value.members, newMember(who)] });
     return (
         <>
@@ -127,10 +124,7 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                         disabled={disabled}
                         error={error(`/members/${i}`)}
                         found={findings(`/members/${i}`)}
-                        onChange={(next) => change({ ...value, members: value.members.with(i, next) })}
-                        onUp={i > 0 ? () => swap(i, i - 1) : undefined}
-                        onDown={i < value.members.length - 1 ? () => swap(i, i + 1) : undefined}
-                        onRemove={() => change({ ...value, members: value.members.toSpliced(i, 1) })}
+                        acts={rowActs(value.members, i, (members) => change({ ...value, members }))}
                     />
                 ))}
             </ol>
