@@ -35,7 +35,7 @@ final readonly class PlanController
     /** A large plan takes long to read and write out. */
     private const KEPT_SECONDS = 600;
 
-    public function __construct(private Plans $plans, private Draft $draft, private ChangeLog $log, private SharedMemory $memory)
+    public function __construct(private Plans $plans, private Draft $draft, private ChangeLog $log, private SharedMemory $memory, #[Autowire('%env(default::MEANDROS_BUILD)%')] private ?string $build)
     {
     }
 
@@ -48,7 +48,8 @@ final readonly class PlanController
             return JsonResponse::fromJsonString(self::json($this->plans->get($which), null));
         }
         $next = $this->log->next();
-        $tag = \sprintf('%s.%d.%d', $draft->tag(), $next[0]->edit ?? 0, $next[1]->edit ?? 0);
+        // Other code may read the same rows otherwise.
+        $tag = \sprintf('%s.%d.%d.%s', $draft->tag(), $next[0]->edit ?? 0, $next[1]->edit ?? 0, $this->build ?? '');
         $answer = (new JsonResponse('{}', json: true))->setEtag($tag);
         if ($answer->isNotModified($request)) {
             return $answer;
