@@ -155,6 +155,16 @@ final class Walk
     }
 
     /**
+     * So many phones may come to ring.
+     *
+     * @throws TooMuchWork when that would be too many
+     */
+    public function mayRing(int $phones): void
+    {
+        $this->work->demand($phones * Work::OF_A_PHONE);
+    }
+
+    /**
      * @throws CallOver
      * @throws TooMuchWork
      */

@@ -18,6 +18,14 @@ final class Work
     {
     }
 
+    /** @throws TooMuchWork when there is not so much left: what is only prepared is given up before it is large */
+    public function demand(int $units): void
+    {
+        if ($this->left < $units) {
+            throw new TooMuchWork(null);
+        }
+    }
+
     /** @throws TooMuchWork when there is no more */
     public function spend(int $units): void
     {

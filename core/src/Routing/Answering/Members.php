@@ -58,9 +58,12 @@ final readonly class Members
     public function team(Team $team): array
     {
         $members = [];
+        $phones = 0;
         foreach ($team->members as $member) {
             $ringing = $member->on ? $this->member($team, $member) : null;
             if (null !== $ringing) {
+                $phones += RingMember::count([$ringing]);
+                $this->walk->mayRing($phones);
                 $members[] = $this->isPausing($team, $member) ? $ringing->keptBy(Rung::PAUSING) : $ringing;
             }
         }
