@@ -13,6 +13,8 @@ use Meandros\Core\Reading\Input;
 /** Plays a prompt and takes one key; asks again until the tries are used up. */
 final readonly class MenuStep implements Step
 {
+    use AsksSomebody;
+
     public const NOTHING = 'nothing';
     public const WRONG = 'wrong';
 
@@ -56,20 +58,5 @@ final readonly class MenuStep implements Step
     public function unfinished(): ?string
     {
         return null === $this->prompt ? 'prompt' : null;
-    }
-
-    public function letsPassUnasked(): bool
-    {
-        return false;
-    }
-
-    public function isLast(): bool
-    {
-        return false;
-    }
-
-    public function leadsTo(): null
-    {
-        return null;
     }
 }

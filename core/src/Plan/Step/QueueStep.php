@@ -12,6 +12,8 @@ use Meandros\Core\Reading\Input;
 /** Lets the caller wait in a queue. Whoever is answered there stays; the exits are for the others. */
 final readonly class QueueStep implements Step
 {
+    use AsksSomebody;
+
     public const NO_AGENTS = 'no agents';
     public const FULL = 'full';
     public const TOO_LONG = 'too long';
@@ -52,20 +54,5 @@ final readonly class QueueStep implements Step
     public function unfinished(): ?string
     {
         return null === $this->queue ? 'queue' : null;
-    }
-
-    public function letsPassUnasked(): bool
-    {
-        return false;
-    }
-
-    public function isLast(): bool
-    {
-        return false;
-    }
-
-    public function leadsTo(): null
-    {
-        return null;
     }
 }

@@ -13,6 +13,8 @@ use Meandros\Core\Reading\Input;
 /** Rings a person, a team or an outside number for so many seconds, then comes back. */
 final readonly class RingStep implements Step
 {
+    use AsksSomebody;
+
     public const NOBODY = 'nobody';
     public const BUSY = 'busy';
     public const UNREACHABLE = 'unreachable';
@@ -89,20 +91,5 @@ final readonly class RingStep implements Step
     public function unfinished(): ?string
     {
         return null === $this->target ? 'target' : null;
-    }
-
-    public function letsPassUnasked(): bool
-    {
-        return false;
-    }
-
-    public function isLast(): bool
-    {
-        return false;
-    }
-
-    public function leadsTo(): null
-    {
-        return null;
     }
 }
