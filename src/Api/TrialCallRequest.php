@@ -49,7 +49,7 @@ final readonly class TrialCallRequest
         $call = new TrialCall(self::dialled($in->field('to'), $to, $site), self::caller($in->field('from'), $site), self::instant($in->field('at'), $zone));
 
         $assumptions = Assumptions::fromJson($in->field('assume'));
-        self::orComplain($in->field('assume'), static fn () => AssumptionCheck::check($plan, $assumptions), null);
+        self::orComplain($in->field('assume'), static fn () => AssumptionCheck::check($plan, $assumptions, $call), null);
 
         return new self($plan, $call, $assumptions, $zone);
     }

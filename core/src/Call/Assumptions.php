@@ -24,9 +24,10 @@ final readonly class Assumptions
      * @param array<string, Status>     $statuses         by person, instead of the live ones
      * @param Earlier                   $earlier          what earlier calls left behind
      * @param array<string, QueueState> $queues           by queue
+     * @param list<string>              $sitesDown        sites whose phones cannot be reached
      * @param array<string, int>        $channelsTaken    channels of outside lines that other calls use, by line
      */
-    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false, public Earlier $earlier = new Earlier(), public array $statuses = [], public array $channelsTaken = [], public array $queues = [])
+    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false, public Earlier $earlier = new Earlier(), public array $statuses = [], public array $channelsTaken = [], public array $queues = [], public array $sitesDown = [])
     {
     }
 
@@ -41,7 +42,7 @@ final readonly class Assumptions
         if (!$in->isGiven()) {
             return new self();
         }
-        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier', 'statuses', 'lines', 'queues']);
+        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier', 'statuses', 'lines', 'queues', 'down']);
         $keys = [];
         foreach ($in->field('keys')->items(Limits::KEYS) as $item) {
             $key = $item->text(1);
@@ -52,7 +53,7 @@ final readonly class Assumptions
         }
         $patience = $in->field('patience');
 
-        return new self($keys, self::phones($in->field('phones')), $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')), self::statuses($in->field('statuses')), self::channelsTaken($in->field('lines')), self::queues($in->field('queues')));
+        return new self($keys, self::phones($in->field('phones')), $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')), self::statuses($in->field('statuses')), self::channelsTaken($in->field('lines')), self::queues($in->field('queues')), array_map(static fn (Input $item): string => $item->text(80), $in->field('down')->items(Limits::ASSUMPTIONS)));
     }
 
     /** @return list<PhoneAssumption> */

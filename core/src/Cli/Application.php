@@ -73,9 +73,9 @@ final class Application
         }
         $caller = self::named('from', static fn (): Caller => Caller::parse($options->get('from', Caller::WITHHELD), $site->country));
         $call = new TrialCall($to, $caller, self::named('at', static fn (): int => Moment::parse($options->get('at'), $zone)));
-        $assumptions = self::named('assume', static function () use ($options, $plan): Assumptions {
+        $assumptions = self::named('assume', static function () use ($options, $plan, $call): Assumptions {
             $assumptions = $options->has('assume') ? Assumptions::fromData(json_decode(self::read($options->get('assume')), true, 32, \JSON_THROW_ON_ERROR)) : new Assumptions();
-            AssumptionCheck::check($plan, $assumptions);
+            AssumptionCheck::check($plan, $assumptions, $call);
 
             return $assumptions;
         });

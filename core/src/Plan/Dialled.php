@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Queue;
 
 /**
  * What can be dialled to reach an element: no two elements may have the same. Numbers start with a plus sign, codes
@@ -21,8 +22,20 @@ final class Dialled
             $element instanceof Number => ['/number' => $element->number],
             $element instanceof Person && '' !== $element->extension => ['/extension' => $element->extension],
             $element instanceof Hours => self::codes($element),
+            $element instanceof Queue => self::signs($element),
             default => [],
         };
+    }
+
+    /** @return array<string, string> */
+    private static function signs(Queue $queue): array
+    {
+        $codes = [];
+        foreach ($queue->duty->codes() as $field => $code) {
+            $codes['/duty/'.$field] = $code;
+        }
+
+        return $codes;
     }
 
     /** @return array<string, string> */

@@ -63,6 +63,15 @@ enum Kind: string
         };
     }
 
+    /** @return list<self> those of elements that a call can be sent straight to */
+    public static function takingCalls(): array
+    {
+        /** @var list<self>|null $kinds */
+        static $kinds = null;
+
+        return $kinds ??= array_values(array_filter(self::cases(), static fn (self $kind): bool => is_subclass_of($kind->elementClass(), TakesCalls::class)));
+    }
+
     public function article(): string
     {
         return match ($this) {

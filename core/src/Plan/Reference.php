@@ -8,10 +8,10 @@ namespace Meandros\Core\Plan;
 final readonly class Reference
 {
     /**
-     * @param string               $pointer JSON Pointer within the element that mentions
-     * @param non-empty-list<Kind> $allowed
-     * @param string               $role    what the mentioned element does there, for people: "rings it", "plays it"
-     * @param string|null          $part    which of the mentioned element's parts is meant; null for the element itself
+     * @param string      $pointer JSON Pointer within the element that mentions
+     * @param list<Kind>  $allowed
+     * @param string      $role    what the mentioned element does there, for people: "rings it", "plays it"
+     * @param string|null $part    which of the mentioned element's parts is meant; null for the element itself
      */
     public function __construct(public string $id, public string $pointer, public array $allowed, public string $role, public ?string $part = null)
     {

@@ -112,7 +112,7 @@ final readonly class Target
     }
 
     /**
-     * @param non-empty-list<Kind> $allowed
+     * @param list<Kind> $allowed
      *
      * @return list<Reference> none for a number and for the end
      */

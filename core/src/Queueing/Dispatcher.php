@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Queueing;
 
-use Meandros\Core\Call\AgentState;
-use Meandros\Core\Call\QueueState;
-use Meandros\Core\Call\SignIn;
 use Meandros\Core\Plan\Element\AgentOrder;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Ringing\ByFigure;
@@ -29,31 +26,12 @@ final class Dispatcher
     /** @var array<string, RingMember> agents as the orders of teams know them */
     private array $members = [];
 
-    /** @param list<Agent> $agents in the queue's order, those who are on */
-    public function __construct(private readonly Queue $queue, private readonly array $agents, private int $ahead, private readonly int $seed = 1)
-    {
-    }
-
     /**
-     * @param QueueState            $state   at the second at which the call begins
-     * @param array<string, SignIn> $signIns live, by person, of those of whom nothing is stated; whoever is not listed is signed in
+     * @param list<Agent> $agents in the queue's order, those who are on
+     * @param list<self>  $before queues with callers whose turn comes before ours where an agent is in both, as they stand now
      */
-    public static function of(Queue $queue, QueueState $state, int $seed, array $signIns = []): self
+    public function __construct(private readonly Queue $queue, private readonly array $agents, private int $ahead, private readonly int $seed = 1, private readonly array $before = [])
     {
-        $agents = [];
-        $free = $state->free;
-        foreach ($queue->asked() as $member) {
-            $given = $state->agents[$member->who] ?? null;
-            if (null === $given) {
-                // Of those who are signed in and of whom nothing is stated, one is free when the state says so; the others talk on.
-                $signIn = $signIns[$member->who] ?? SignIn::In;
-                $given = new AgentState(SignIn::Out !== $signIn, SignIn::In === $signIn ? $free : null);
-                $free = SignIn::In === $signIn ? null : $free;
-            }
-            $agents[] = new Agent($member->who, $member->tier, $given->signedIn, $given->freeAfter, ($given->freeAfter ?? 0) - $given->idle, $given->calls, $given->talk);
-        }
-
-        return new self($queue, $agents, $state->ahead, $seed);
     }
 
     public function ahead(int $second): int
@@ -63,9 +41,10 @@ final class Dispatcher
         return $this->ahead;
     }
 
-    public function signedIn(): int
+    /** @return list<Agent> */
+    public function signedIn(): array
     {
-        return \count(array_filter($this->agents, static fn (Agent $agent): bool => $agent->signedIn));
+        return array_values(array_filter($this->agents, static fn (Agent $agent): bool => $agent->signedIn));
     }
 
     /**
@@ -77,7 +56,7 @@ final class Dispatcher
     public function expected(int $second): ?int
     {
         $this->advance($second);
-        $signedIn = $this->signedIn();
+        $signedIn = \count($this->signedIn());
         if (0 === $this->ahead && [] !== $this->free($second)) {
             return 0;
         }
@@ -101,9 +80,9 @@ final class Dispatcher
     public function figure(Agent $agent, int $second): int
     {
         return match ($this->queue->asking->order) {
-            AgentOrder::FewestCalls => $agent->calls,
-            AgentOrder::LeastTalk => $agent->talk,
-            default => max(0, $second - $agent->idleSince),
+            AgentOrder::FewestCalls => $agent->now->calls,
+            AgentOrder::LeastTalk => $agent->now->talk,
+            default => max(0, $second - $agent->now->idleSince),
         };
     }
 
@@ -112,8 +91,8 @@ final class Dispatcher
     {
         $next = null;
         foreach ($this->agents as $agent) {
-            if ($agent->signedIn && null !== $agent->freeAt && $agent->freeAt > $second) {
-                $next = min($next ?? \PHP_INT_MAX, $agent->freeAt);
+            if ($agent->signedIn && null !== $agent->now->freeAt && $agent->now->freeAt > $second) {
+                $next = min($next ?? \PHP_INT_MAX, $agent->now->freeAt);
             }
             $joins = $second - $waited + ($agent->tier - 1) * $this->queue->asking->widenSeconds;
             if ($joins > $second) {
@@ -128,16 +107,24 @@ final class Dispatcher
     public function take(Agent $agent, int $second, int $handling): void
     {
         $this->asked($agent);
-        ++$agent->calls;
-        $agent->talk += $handling;
-        $agent->freeAt = $agent->idleSince = $second + $handling + $this->queue->asking->notesSeconds;
+        $agent->now->take($second, $handling, $this->queue->asking->notesSeconds, $agent->atOnce);
     }
 
-    /** An agent was asked, and did not take the call. */
-    public function miss(Agent $agent, int $second): void
+    /**
+     * An agent was asked, and did not take the call.
+     *
+     * @return int|null calls missed one after the other, where they are signed out for it
+     */
+    public function miss(Agent $agent, int $second): ?int
     {
         $this->asked($agent);
-        $agent->freeAt = $second + $this->queue->asking->missedSeconds;
+        $missed = $agent->now->miss($second, $this->queue->asking->missedSeconds);
+        if ($missed < ($this->queue->duty->signOutAfter ?? \PHP_INT_MAX)) {
+            return null;
+        }
+        $agent->signedIn = false;
+
+        return $missed;
     }
 
     private function asked(Agent $agent): void
@@ -146,22 +133,41 @@ final class Dispatcher
         $this->askedLast = $agent->who;
     }
 
-    /** Those ahead are taken as agents become free, up to this second. */
+    /** Those ahead are taken as agents become free, up to this second: here, and in queues whose callers come before ours. */
     private function advance(int $second): void
     {
-        while ($this->ahead > 0) {
-            $soonest = null;
-            foreach ($this->agents as $agent) {
-                if ($agent->signedIn && null !== $agent->freeAt) {
-                    $soonest = min($soonest ?? \PHP_INT_MAX, max(0, $agent->freeAt));
-                }
-            }
-            if (null === $soonest || $soonest > $second) {
-                return;
-            }
-            $this->take($this->choose($soonest, self::WAITED_LONG)[0], $soonest, $this->queue->admission->handlingSeconds);
-            --$this->ahead;
+        while (null !== $turn = $this->nextTurn($second)) {
+            [$dispatcher, $soonest] = $turn;
+            $dispatcher->take($dispatcher->choose($soonest, self::WAITED_LONG)[0], $soonest, $dispatcher->queue->admission->handlingSeconds);
+            --$dispatcher->ahead;
         }
+    }
+
+    /** @return array{self, int}|null whose caller is taken next, and when; null where none is up to this second */
+    private function nextTurn(int $second): ?array
+    {
+        $turn = null;
+        foreach ([...$this->before, $this] as $dispatcher) {
+            $soonest = $dispatcher->ahead > 0 ? $dispatcher->soonest() : null;
+            if (null !== $soonest && $soonest <= $second && $soonest < ($turn[1] ?? \PHP_INT_MAX)) {
+                $turn = [$dispatcher, $soonest];
+            }
+        }
+
+        return $turn;
+    }
+
+    /** The second at which the first agent is free. */
+    private function soonest(): ?int
+    {
+        $soonest = null;
+        foreach ($this->agents as $agent) {
+            if ($agent->signedIn && null !== $agent->now->freeAt) {
+                $soonest = min($soonest ?? \PHP_INT_MAX, max(0, $agent->now->freeAt));
+            }
+        }
+
+        return $soonest;
     }
 
     /** @return list<Agent> */
@@ -241,7 +247,7 @@ final class Dispatcher
     {
         $figures = [];
         foreach ($agents as $agent) {
-            $figures[$agent->who] = $agent->$figure;
+            $figures[$agent->who] = $agent->now->$figure;
         }
 
         return new ByFigure(static fn (string $who): int => $figures[$who]);

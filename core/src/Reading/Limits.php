@@ -36,6 +36,8 @@ final class Limits
     public const MEMBERS = 500;
     /** Callers in a queue. */
     public const WAITING = 500;
+    /** Of music. */
+    public const PIECES = 20;
     public const OWNERS = 100;
     public const NOTIFY = 100;
     public const DESTINATIONS = 10;

@@ -52,6 +52,11 @@ final readonly class Fate
         };
     }
 
+    public static function atOnce(): self
+    {
+        return new self(0);
+    }
+
     private static function mailbox(?int $after): self
     {
         return new self($after, null !== $after);

@@ -37,6 +37,7 @@ final class Reach
         return match (true) {
             // One that is busy or out of reach and has a mailbox of its own is dialled: the mailbox picks up.
             Behaviour::Busy === $does, Behaviour::OnACall === $does && $phone->calls < 2 => $hasMailbox && $outside->mailboxWhenBusy ? null : Rung::BUSY,
+            $this->isDown($phone) => Rung::UNREACHABLE,
             Behaviour::Unreachable === $does => $hasMailbox ? null : Rung::UNREACHABLE,
             null !== $this->lines && null !== $outside && [] === $this->lines->carriers($outside->number, $phone->site) => Rung::NO_LINE,
             default => null,
@@ -49,6 +50,7 @@ final class Reach
         return match (true) {
             null !== $phone->kept => $phone->kept,
             null !== $phone->outside => Rung::NOT_PAGED,
+            $this->isDown($phone) => Rung::UNREACHABLE,
             default => match ($this->assumed($phone)->does) {
                 Behaviour::Busy, Behaviour::OnACall => Rung::BUSY,
                 Behaviour::Unreachable => Rung::UNREACHABLE,
@@ -60,11 +62,20 @@ final class Reach
     /** @param int $rangBefore seconds for which it rang earlier in the call */
     public function fate(RingPhone $phone, int $rangBefore): Fate
     {
+        if ($phone->answersByItself) {
+            return Fate::atOnce();
+        }
         if ($this->isAnythingAssumed) {
             return Fate::of($phone, $this->assumed($phone), $rangBefore);
         }
 
         return $this->fates[$phone->outside->mailbox ?? -1] ??= Fate::of($phone, $this->assumed($phone));
+    }
+
+    /** Phones at a site that is down cannot be reached; those outside can. */
+    private function isDown(RingPhone $phone): bool
+    {
+        return null === $phone->outside && null !== $phone->site && \in_array($phone->site, $this->assumptions->sitesDown, true);
     }
 
     private function assumed(RingPhone $phone): PhoneAssumption

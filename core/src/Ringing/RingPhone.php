@@ -12,12 +12,13 @@ use Meandros\Core\Plan\Element\PhoneType;
 final readonly class RingPhone
 {
     /**
-     * @param string|null       $person        whose it is
-     * @param string|null       $site          of its owner, or where the call came in
-     * @param OutsidePhone|null $outside       what is known of phones outside
-     * @param int               $calls         how many it takes at the same time
-     * @param bool              $refusesForAll whether refusing on it silences its owner's other phones too
-     * @param string|null       $kept          an outcome, when something keeps it from ringing
+     * @param string|null       $person          whose it is
+     * @param string|null       $site            of its owner, or where the call came in
+     * @param OutsidePhone|null $outside         what is known of phones outside
+     * @param int               $calls           how many it takes at the same time
+     * @param bool              $refusesForAll   whether refusing on it silences its owner's other phones too
+     * @param string|null       $kept            an outcome, when something keeps it from ringing
+     * @param bool              $answersByItself in the second in which it is dialled, without anybody touching it
      */
     public function __construct(
         public string $id,
@@ -30,13 +31,20 @@ final readonly class RingPhone
         public int $calls = 1,
         public bool $refusesForAll = false,
         public ?string $kept = null,
+        public bool $answersByItself = false,
     ) {
     }
 
     /** The same phone, kept from ringing. */
     public function keptBy(string $outcome): self
     {
-        return new self($this->id, $this->person, $this->label, $this->type, $this->askFirst, $this->site, $this->outside, $this->calls, $this->refusesForAll, $this->kept ?? $outcome);
+        return new self($this->id, $this->person, $this->label, $this->type, $this->askFirst, $this->site, $this->outside, $this->calls, $this->refusesForAll, $this->kept ?? $outcome, $this->answersByItself);
+    }
+
+    /** The same phone, answering by itself; phones outside do not. */
+    public function answeringByItself(): self
+    {
+        return null !== $this->outside ? $this : new self($this->id, $this->person, $this->label, $this->type, false, $this->site, null, $this->calls, $this->refusesForAll, $this->kept, true);
     }
 
     /**

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Called;
 use Meandros\Core\Plan\Element\OutsideLine;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Element\QueueMember;
+use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Target;
@@ -27,7 +30,7 @@ final class AssumptionCheck
     }
 
     /** @throws InvalidData at the field, within the assumptions */
-    public static function check(Plan $plan, Assumptions $assumptions): void
+    public static function check(Plan $plan, Assumptions $assumptions, TrialCall $call): void
     {
         $self = new self($plan);
         foreach ($assumptions->phones as $i => $phone) {
@@ -46,6 +49,16 @@ final class AssumptionCheck
             foreach (array_keys($assumptions->queues[$id]->agents) as $j => $who) {
                 null === $queue || isset($members[$who]) || $self->complain(\sprintf('/queues/%d/agents/%d/who', $i, $j), $who, 'is no agent of that queue');
             }
+        }
+        $place = 0;
+        foreach ($assumptions->queues as $state) {
+            if (null !== $state->caller->keeps && Caller::WITHHELD === $call->caller->text) {
+                $self->problems[] = new Problem(\sprintf('/queues/%d/keeps', $place), 'Whoever withholds their number cannot be called back.', 'State a number that the call comes from, or take this assumption away.');
+            }
+            ++$place;
+        }
+        foreach ($assumptions->sitesDown as $i => $site) {
+            null !== $plan->get(Site::class, $site) || $self->complain('/down/'.$i, $site, 'is no site of the plan');
         }
         foreach (array_keys($assumptions->earlier->last) as $i => $team) {
             $last = $assumptions->earlier->last[$team];

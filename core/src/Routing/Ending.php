@@ -8,7 +8,7 @@ namespace Meandros\Core\Routing;
 final readonly class Ending
 {
     /**
-     * @param string|null $who   the person who answered or the mailbox that took the message; null for an outside number
+     * @param string|null $who   the person who answered, the mailbox that took the message, or the queue in which a place was kept; null for an outside number
      * @param string|null $phone the phone that was answered
      */
     public function __construct(public EndingKind $kind, public ?string $who = null, public ?string $phone = null)

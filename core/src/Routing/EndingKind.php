@@ -12,6 +12,10 @@ enum EndingKind: string
     case Announced = 'announced';
     /** The own mailbox of somebody's phone took the call. */
     case OwnMailbox = 'own mailbox';
+    /** Somebody keeps a place, and is called back when this is over. */
+    case CallbackKept = 'callback kept';
+    /** Somebody kept a place, and was not reached. */
+    case CallbackInVain = 'callback in vain';
     case EndedByPlan = 'ended by plan';
     case RanOut = 'ran out of steps';
     case CallerGaveUp = 'caller gave up';

@@ -8,18 +8,15 @@ use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Hours;
-use Meandros\Core\Plan\Element\Mailbox;
+use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Element\Site;
-use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Language;
 use Meandros\Core\Plan\Plan;
-use Meandros\Core\Plan\Step\MessageStep;
-use Meandros\Core\Plan\Step\QueueStep;
-use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Reading\InvalidData;
 
@@ -29,8 +26,6 @@ use Meandros\Core\Reading\InvalidData;
  */
 final readonly class Entry
 {
-    public const RING_SECONDS = 25;
-
     private function __construct(
         public string $element,
         public string $label,
@@ -50,12 +45,13 @@ final readonly class Entry
             $element instanceof Number => new self($element->id(), $element->name(), $element->language, $element->site, $element->target, self::direct($plan, $element->target)),
             $element instanceof Person => self::inside($plan, $element, $element->site, Target::element($element->id())),
             $element instanceof Hours => self::inside($plan, $element, $element->site, null),
+            $element instanceof Queue => self::inside($plan, $element, null, null),
             default => throw InvalidData::at('/to', \sprintf('%s is not a number of this plan.', PhoneNumber::international($dialled)), 'Choose one of its numbers, or add this one.'),
         };
     }
 
     /** An extension or a code: dialled inside, in the language of its site. */
-    private static function inside(Plan $plan, Element $element, string $site, ?Target $target): self
+    private static function inside(Plan $plan, Element $element, ?string $site, ?Target $target): self
     {
         return new self($element->id(), $element->name(), $plan->get(Site::class, $site)->language ?? Language::DEFAULT, $site, $target, self::direct($plan, $target));
     }
@@ -66,26 +62,21 @@ final readonly class Entry
     }
 
     /**
-     * The steps behind a target that is not a journey. A rule that passes a call back passes it on to the mailbox: there
-     * is nowhere else that a direct call came from.
+     * The steps behind a target. A rule that passes a call back passes it on to the mailbox: there is nowhere else that a
+     * direct call came from.
      */
     private static function direct(Plan $plan, ?Target $target): StepList
     {
         $element = $plan->find($target?->element);
-        $mailbox = $element instanceof Person && null !== $element->mailbox ? [new MessageStep('message', $element->mailbox)] : [];
 
-        return new StepList(match (true) {
-            $element instanceof Person => [new RingStep('ring', $target, self::RING_SECONDS, handOver: [] !== $element->rules), ...$mailbox],
-            $element instanceof Team => [new RingStep('ring', $target, self::RING_SECONDS)],
-            $element instanceof Queue => [new QueueStep('queue', $element->id())],
-            $element instanceof Mailbox => [new MessageStep('message', $element->id())],
-            default => [],
-        });
+        return $element instanceof TakesCalls ? $element->directSteps() : new StepList([]);
     }
 
     /** @return list<array<string, mixed>> the steps of a number without a journey, for showing them */
     public static function directSteps(Plan $plan, string $dialled): array
     {
-        return self::find($plan, $dialled)->steps->toJson();
+        $entry = self::find($plan, $dialled);
+
+        return $plan->find($entry->target?->element) instanceof Journey ? [] : $entry->steps->toJson();
     }
 }

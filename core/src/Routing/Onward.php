@@ -7,7 +7,7 @@ namespace Meandros\Core\Routing;
 /** Where a call goes from a step: on to the next one, out by an exit, to another journey, or nowhere. */
 final readonly class Onward
 {
-    private function __construct(public ?string $exit = null, public ?string $journey = null, public ?Ending $ending = null)
+    private function __construct(public ?string $exit = null, public ?string $journey = null, public ?Ending $ending = null, public ?Ending $otherwise = null)
     {
     }
 
@@ -16,9 +16,10 @@ final readonly class Onward
         return new self();
     }
 
-    public static function by(string $exit): self
+    /** @param Ending|null $otherwise how the call ends where the exit is not listed, or its steps run out; null to go on with the next step */
+    public static function by(string $exit, ?Ending $otherwise = null): self
     {
-        return new self(exit: $exit);
+        return new self(exit: $exit, otherwise: $otherwise);
     }
 
     public static function to(string $journey): self

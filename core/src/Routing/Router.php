@@ -9,10 +9,11 @@ use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Outside\Lines;
-use Meandros\Core\Plan\Element\DialCode;
+use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\OverrideEnd;
+use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Plan\Step;
@@ -23,7 +24,9 @@ use Meandros\Core\Ringing\Phones;
 use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Dialled;
+use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\Over;
+use Meandros\Core\Routing\Happening\SignedByCode;
 use Meandros\Core\Time\Override;
 
 /** Walks a call through a plan. Pure: the same plan, call and assumptions give the same trace. */
@@ -49,14 +52,17 @@ final class Router
     {
         $entry = Entry::find($plan, $call->dialled);
         $walk = $this->walk($plan, $call, $assumptions, $live, $entry->by($call->caller), $work ?? new Work());
-        $hours = $plan->get(Hours::class, $entry->element);
-        $code = $hours?->code($call->dialled);
-        if (null !== $hours && null !== $code) {
-            return self::dialCode($walk, $hours, $code);
+        $code = self::code($walk, $call->dialled, $plan->find($entry->element));
+        if (null !== $code) {
+            $ending = new Ending(EndingKind::EndedByPlan);
+            $walk->note($code);
+            $walk->note(new Over($ending, null));
+
+            return $walk->trace($ending);
         }
         $walk->note(new Dialled($entry->element, $entry->target));
         try {
-            $ending = $this->come($walk, $entry)->ending ?? new Ending(EndingKind::RanOut);
+            $ending = $this->hungUp($walk, fn (): Ending => $this->come($walk, $entry)->ending ?? new Ending(EndingKind::RanOut));
             $walk->note(new Over($ending, $walk->lastStep()));
         } catch (CallOver $over) {
             $ending = $over->ending;
@@ -94,6 +100,27 @@ final class Router
         }
 
         return new Walk($plan, $call, $assumptions, $hours, $arrival, $live->statuses, $this->lines, $this->phones, $this->comeBackIn(...), $work, $live->signIns);
+    }
+
+    /**
+     * What a call comes to, with what goes on after the caller has hung up.
+     *
+     * @param \Closure(): Ending $call
+     *
+     * @throws CallOver
+     */
+    private function hungUp(Walk $walk, \Closure $call): Ending
+    {
+        try {
+            $ending = $call();
+        } catch (CallOver $over) {
+            if (!$walk->goesOnAfter($over->ending)) {
+                throw $over;
+            }
+            $ending = $over->ending;
+        }
+
+        return $walk->hungUp($ending);
     }
 
     /** @throws CallOver */
@@ -144,18 +171,29 @@ final class Router
         $exit = null === $onward->exit ? null : $step->exits()->find($onward->exit);
         $walk->leave($since, $onward->exit, null !== $exit);
 
-        return null === $exit ? $onward : $this->walkList($walk, $journey, $exit->steps);
+        $after = null === $exit ? $onward : $this->walkList($walk, $journey, $exit->steps);
+
+        return null === $onward->otherwise || null !== $after->ending || null !== $after->journey ? $after : Onward::end($onward->otherwise);
     }
 
-    private static function dialCode(Walk $walk, Hours $hours, DialCode $code): Trace
+    /** What a code does that was dialled; null where it is none. */
+    private static function code(Walk $walk, string $dialled, ?Element $element): ?Happening
     {
-        $usual = new PlanHours($walk->plan);
-        $until = OverrideEnd::NextChange === $code->ends && null !== $code->state ? $usual->read($hours, $walk->call->instant)->until : null;
-        $walk->note(new CodeDialled($hours->id(), $code, $until, $usual->zone($hours), $walk->call->caller->isExtension()));
-        $ending = new Ending(EndingKind::EndedByPlan);
-        $walk->note(new Over($ending, null));
+        $caller = $walk->call->caller;
+        if ($element instanceof Queue) {
+            $signIn = $element->duty->does($dialled);
+            $who = $caller->isExtension() ? $walk->plan->dialled($caller->text) : null;
 
-        return $walk->trace($ending);
+            return null === $signIn ? null : new SignedByCode($element->id(), $dialled, $signIn, null !== $who && $element->hasAgent($who->id()) ? $who->id() : null);
+        }
+        $code = $element instanceof Hours ? $element->code($dialled) : null;
+        if (null === $code) {
+            return null;
+        }
+        $usual = new PlanHours($walk->plan);
+        $until = OverrideEnd::NextChange === $code->ends && null !== $code->state ? $usual->read($element, $walk->call->instant)->until : null;
+
+        return new CodeDialled($element->id(), $code, $until, $usual->zone($element), $caller->isExtension());
     }
 
     /** @param list<Override> $overrides */

@@ -8,12 +8,14 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\SignIn;
 use Meandros\Core\Call\Status;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Call\Urgency;
 use Meandros\Core\Live\LiveStatus;
 use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
+use Meandros\Core\Queueing\Roster;
 use Meandros\Core\Ringing\Phones;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\Happening;
@@ -52,6 +54,10 @@ final class Walk
     private array $legs = [];
     /** The second from which on a greeting is heard while it rings. */
     private ?int $hearsFrom = null;
+    /** @var array{string|null, string|null, \Closure(): Ending}|null where it was, and what goes on once the caller has hung up */
+    private ?array $afterwards = null;
+    private bool $isHungUp = false;
+    public readonly Roster $roster;
 
     /**
      * @param array<string, LiveStatus>            $statuses live, by person
@@ -69,9 +75,10 @@ final class Walk
         public readonly Phones $phones,
         private readonly \Closure $arrive,
         private readonly Work $work,
-        private readonly array $signIns,
+        array $signIns,
     ) {
         $this->arrivals = [$arrival];
+        $this->roster = new Roster($plan, $assumptions, $signIns);
     }
 
     /** Seconds since the call began. */
@@ -131,6 +138,52 @@ final class Walk
     public function willHear(?int $second): void
     {
         $this->hearsFrom = $second;
+    }
+
+    /** What the call carries changes, from here on. */
+    public function tag(?string $label, ?string $language, ?Urgency $urgency): void
+    {
+        $this->arrivals = [...\array_slice($this->arrivals, 0, -1), $this->arrival()->tagged($label, $language, $urgency)];
+    }
+
+    /**
+     * Something goes on once the caller has hung up, and decides how it all ends.
+     *
+     * @param \Closure(): Ending $do
+     */
+    public function afterwards(\Closure $do): void
+    {
+        $this->afterwards = [$this->journey, $this->step, $do];
+    }
+
+    /** Whether something goes on once the call itself has ended so. */
+    public function goesOnAfter(Ending $ending): bool
+    {
+        return null !== $this->afterwards && EndingKind::LoopStopped !== $ending->kind;
+    }
+
+    /**
+     * The caller has hung up: what goes on then does.
+     *
+     * @param Ending $ending of the call itself
+     *
+     * @return Ending of it all
+     *
+     * @throws CallOver
+     */
+    public function hungUp(Ending $ending): Ending
+    {
+        if (null === $this->afterwards || !$this->goesOnAfter($ending)) {
+            return $ending;
+        }
+        [$this->journey, $this->step, $do] = $this->afterwards;
+        [$this->afterwards, $this->legs, $this->isHungUp] = [null, [], true];
+        $since = $this->second;
+        try {
+            return $do();
+        } finally {
+            $this->leave($since, null, false);
+        }
     }
 
     /** The caller hears something: whoever called one of our numbers is through. */
@@ -197,7 +250,7 @@ final class Walk
     public function pass(int $seconds): void
     {
         $until = $this->second + $seconds;
-        $patience = $this->assumptions->patienceSeconds ?? \PHP_INT_MAX;
+        $patience = $this->patience();
         $leg = $this->firstLeg();
         $legEnds = null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg];
         $this->second = min($until, $patience, $legEnds, self::MOST_SECONDS);
@@ -218,7 +271,13 @@ final class Walk
     {
         $leg = $this->firstLeg();
 
-        return max(0, min($this->assumptions->patienceSeconds ?? \PHP_INT_MAX, null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg], self::MOST_SECONDS) - $this->second);
+        return max(0, min($this->patience(), null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg], self::MOST_SECONDS) - $this->second);
+    }
+
+    /** The second at which the caller gives up; nobody does who has hung up already. */
+    private function patience(): int
+    {
+        return $this->isHungUp ? \PHP_INT_MAX : $this->assumptions->patienceSeconds ?? \PHP_INT_MAX;
     }
 
     /** Which of the calls within the call is given up first; the outer one where two are at the same second. */
@@ -295,6 +354,11 @@ final class Walk
         }
     }
 
+    public function zoneOf(Hours $hours): string
+    {
+        return $this->hours->zone($hours);
+    }
+
     public function noteHours(?Hours $hours, ?Reading $reading, bool $hasExit): void
     {
         $this->note(new HoursRead($hours?->id(), $reading, null === $hours ? 'UTC' : $this->hours->zone($hours), $hasExit));
@@ -321,6 +385,12 @@ final class Walk
         return $this->rungSeconds;
     }
 
+    /** Phones ring as if they had not rung before in this call. */
+    public function ringsAnew(): void
+    {
+        $this->rungSeconds = [];
+    }
+
     /** How many times phones were dialled. */
     public function timesDialled(): int
     {
@@ -337,12 +407,6 @@ final class Walk
         }
 
         return null !== $live->until && $this->hasPassed($live->until) ? Status::Available : $live->status;
-    }
-
-    /** @return array<string, SignIn> live, by person; those not listed are signed in */
-    public function signInsOf(string $queue): array
-    {
-        return $this->signIns[$queue] ?? [];
     }
 
     /** @return array<string, int> channels of outside lines that are taken, by line: by other calls, and by this one if it came in by a line */

@@ -13,6 +13,8 @@ use Meandros\Core\Plan\Step\MessageStep;
 use Meandros\Core\Plan\Step\QueueStep;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\SayStep;
+use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Plan\Step\TagStep;
 use Meandros\Core\Routing\Step\EndWalker;
 use Meandros\Core\Routing\Step\GoWalker;
 use Meandros\Core\Routing\Step\HoursWalker;
@@ -21,6 +23,7 @@ use Meandros\Core\Routing\Step\MessageWalker;
 use Meandros\Core\Routing\Step\QueueWalker;
 use Meandros\Core\Routing\Step\RingWalker;
 use Meandros\Core\Routing\Step\SayWalker;
+use Meandros\Core\Routing\Step\TagWalker;
 
 /** Which walker takes which kind of step: one for every kind in StepKinds. */
 final class Walkers
@@ -32,6 +35,7 @@ final class Walkers
         MenuStep::class => MenuWalker::class,
         RingStep::class => RingWalker::class,
         QueueStep::class => QueueWalker::class,
+        TagStep::class => TagWalker::class,
         MessageStep::class => MessageWalker::class,
         GoStep::class => GoWalker::class,
         EndStep::class => EndWalker::class,
@@ -50,5 +54,24 @@ final class Walkers
         $walker = $this->walkers[$step::class] ??= new $class();
 
         return $walker->take($step, $walk);
+    }
+
+    /**
+     * Steps without exits of their own, one after the other, as part of the step that the call is at.
+     *
+     * @throws CallOver
+     * @throws TimeUp
+     */
+    public function through(StepList $list, Walk $walk): Onward
+    {
+        $onward = Onward::next();
+        foreach ($list->steps as $step) {
+            $onward = $this->take($step, $walk);
+            if (null !== $onward->journey || null !== $onward->ending) {
+                break;
+            }
+        }
+
+        return $onward;
     }
 }

@@ -9,6 +9,8 @@ use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Asked;
+use Meandros\Core\Routing\Happening\CallbackTaken;
+use Meandros\Core\Routing\Happening\CallbackTried;
 use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Happening;
@@ -17,6 +19,7 @@ use Meandros\Core\Routing\Happening\MessageTaken;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
+use Meandros\Core\Routing\Happening\SignedByCode;
 use Meandros\Core\Routing\Happening\TriesAgain;
 use Meandros\Core\Routing\Happening\WaitedInVain;
 use Meandros\Core\Routing\Trace;
@@ -92,6 +95,9 @@ final readonly class AnswerSentence
             },
             $happening instanceof LeftByKey => \sprintf('presses %s after %s', $happening->key, Duration::words($happening->seconds)),
             $happening instanceof WaitedInVain => \sprintf('has waited %s in all', Duration::words($happening->seconds)),
+            $happening instanceof CallbackTaken => \sprintf('keeps the place after %s', Duration::words($happening->seconds)),
+            $happening instanceof CallbackTried => $happening->taken ? \sprintf('is called back and answers after %s', Duration::words($happening->seconds)) : 'is called back in vain',
+            $happening instanceof SignedByCode => (new QueueWords($this->names))->signs($happening),
             $happening instanceof CodeDialled => $this->names->code($happening),
             $happening instanceof MessageTaken => null === $happening->mailbox ? null : 'leaves a message with '.$this->names->of($happening->mailbox),
             default => null,
@@ -122,6 +128,8 @@ final readonly class AnswerSentence
             EndingKind::Answered => 'talks to '.(null === $ending->who ? $this->names->of($ending->phone) : $this->names->of($ending->who)),
             EndingKind::Message, EndingKind::Announced => null,
             EndingKind::OwnMailbox => \sprintf('the own mailbox of %s has the call', $this->names->of($ending->who ?? $ending->phone)),
+            EndingKind::CallbackKept => \sprintf('is called back by %s when it opens again', $this->names->of($ending->who)),
+            EndingKind::CallbackInVain => \sprintf('the place in %s is given up', $this->names->of($ending->who)),
             EndingKind::EndedByPlan => 'the plan ends the call',
             EndingKind::RanOut => 'the call ends because no step is left',
             EndingKind::CallerGaveUp => 'the caller gives up',

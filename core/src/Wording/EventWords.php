@@ -15,15 +15,13 @@ use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Dialled;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
-use Meandros\Core\Routing\Happening\LeftByKey;
 use Meandros\Core\Routing\Happening\MessageTaken;
 use Meandros\Core\Routing\Happening\Over;
-use Meandros\Core\Routing\Happening\PlaceTold;
-use Meandros\Core\Routing\Happening\QueueEntered;
+use Meandros\Core\Routing\Happening\QueueHappening;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
+use Meandros\Core\Routing\Happening\Tagged;
 use Meandros\Core\Routing\Happening\TriesAgain;
-use Meandros\Core\Routing\Happening\WaitedInVain;
 use Meandros\Core\Routing\Happening\Went;
 use Meandros\Core\Routing\Stop;
 
@@ -57,10 +55,8 @@ final readonly class EventWords
             $happening instanceof MessageTaken => null === $happening->mailbox ? 'Takes no message' : \sprintf('Leaves a message with %s', $this->names->of($happening->mailbox)),
             $happening instanceof Went => null === $happening->journey ? 'Goes nowhere' : \sprintf('Goes on in %s', $this->names->of($happening->journey)),
             $happening instanceof TriesAgain => \sprintf('Is kept, and it rings again for up to %s', Duration::words(60 * $happening->minutes)),
-            $happening instanceof QueueEntered => $this->queue->entered($happening),
-            $happening instanceof LeftByKey => \sprintf('Presses %s and leaves %s', $happening->key, $this->names->of($happening->queue)),
-            $happening instanceof PlaceTold => $this->queue->told($happening),
-            $happening instanceof WaitedInVain => \sprintf('Has waited in %s for %s', $this->names->of($happening->queue), Duration::words($happening->seconds)),
+            $happening instanceof QueueHappening => $this->queue->what($happening),
+            $happening instanceof Tagged => 'From here on: '.implode(', ', self::tags($happening)),
             $happening instanceof CodeDialled => ucfirst($this->names->code($happening)),
             $happening instanceof Over => $this->over($happening),
         };
@@ -83,10 +79,8 @@ final readonly class EventWords
             $happening instanceof ComesBackIn => 'It is one of our own numbers, so the call leaves by no line.',
             $happening instanceof TriesAgain => 'The step or the rule says so; rounds in which nobody answers are drawn as bars.',
             $happening instanceof Went => null === $happening->journey ? 'No journey is chosen.' : 'The step says so; the call does not come back.',
-            $happening instanceof QueueEntered => $this->queue->whyEntered($happening),
-            $happening instanceof LeftByKey => \sprintf('After %s of waiting.', Duration::words($happening->seconds)),
-            $happening instanceof PlaceTold => 'The queue announces it every so often; it is counted at this second.',
-            $happening instanceof WaitedInVain => $this->queue->whyInVain($happening),
+            $happening instanceof QueueHappening => $this->queue->because($happening),
+            $happening instanceof Tagged => 'The step says so.',
             $happening instanceof CodeDialled => $this->code($happening),
             $happening instanceof Over => $this->whyOver($happening),
         };
@@ -201,6 +195,16 @@ final readonly class EventWords
         return \sprintf('%s: %s%s.', ucfirst($outcome), implode(', ', \array_slice($people, 0, self::MOST_NAMES)), $more > 0 ? \sprintf(' and %d more', $more) : '');
     }
 
+    /** @return list<string> */
+    private static function tags(Tagged $tagged): array
+    {
+        return array_values(array_filter([
+            null === $tagged->label ? null : \sprintf('shown as “%s”', $tagged->label),
+            null === $tagged->language ? null : \sprintf('in “%s”', $tagged->language),
+            null === $tagged->urgency ? null : \sprintf('urgency: %s', $tagged->urgency->value),
+        ]));
+    }
+
     private function over(Over $over): string
     {
         $ending = $over->ending;
@@ -210,6 +214,8 @@ final readonly class EventWords
             EndingKind::Message => 'The message is left',
             EndingKind::Announced => \sprintf('Speaks to %s', $this->names->of($ending->who)),
             EndingKind::OwnMailbox => \sprintf('Lost to the own mailbox of %s', $this->names->of($ending->who ?? $ending->phone)),
+            EndingKind::CallbackKept => 'Keeps a place, to be called back',
+            EndingKind::CallbackInVain => 'Kept a place and is not reached',
             EndingKind::EndedByPlan => 'The plan ends the call',
             EndingKind::RanOut => 'The call ends: no step is left',
             EndingKind::CallerGaveUp => 'The caller gives up',
@@ -228,6 +234,7 @@ final readonly class EventWords
                 Stop::Seconds => \sprintf('It lasted for %s, which is the longest that a trial call is followed.', Duration::words((int) $over->limit)),
                 default => \sprintf('It came to steps that it had been through %d times.', (int) $over->limit),
             },
+            EndingKind::CallbackInVain => 'No agent could call them back in time, or they did not take the call.',
             EndingKind::OwnMailbox => 'Nobody picked up before it did, and it was not asked first.',
             EndingKind::EndedByPlan => null === $over->lastStep ? 'A code does nothing else.' : 'An end step, or an answering rule, says so.',
             default => '',

@@ -8,9 +8,7 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\SignIn;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Reading\InvalidData;
-use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Router;
-use Meandros\Core\Routing\Trace;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\AnswerSentence;
 use Meandros\Core\Wording\EventWords;
@@ -20,6 +18,8 @@ use PHPUnit\Framework\TestCase;
 /** One call in a queue, second by second; each figure worked out by hand. */
 final class QueueTraceTest extends TestCase
 {
+    use ToldWaits;
+
     /**
      * @param array<string, mixed> $queue
      * @param array<string, mixed> $state
@@ -87,7 +87,7 @@ final class QueueTraceTest extends TestCase
         yield 'when the wait is over, it is over' => [['waiting' => $key], ['leaves' => 60], [], ['0 Is let into Desk, as the first', '60 Has waited in Desk for 1 min', \sprintf($mailbox, 60)]];
         yield 'where no key leaves none is pressed' => [['waiting' => ['longestSeconds' => 9] + $quiet], ['leaves' => 5], [], ['0 Is let into Desk, as the first', '9 Has waited in Desk for 9 s', \sprintf($mailbox, 9)]];
         yield 'the caller gives up' => [['waiting' => $quiet], [], ['patience' => 50], ['0 Is let into Desk, as the first', '50 The caller gives up']];
-        yield 'somebody on leave is not rung' => [['members' => [['who' => 'ann']], 'waiting' => ['longestSeconds' => 20] + $quiet, 'asking' => ['missedSeconds' => 60]], ['free' => 0], ['statuses' => [['who' => 'ann', 'status' => 'on leave']]], ['0 Is let into Desk, as the first', '0 Ann: unreachable', '20 Has waited in Desk for 20 s', \sprintf($mailbox, 20)]];
+        yield 'somebody on leave is not rung' => [['waiting' => ['longestSeconds' => 20] + $quiet, 'asking' => ['missedSeconds' => 60]], ['agents' => [['who' => 'ann', 'freeAfter' => 0], ['who' => 'ben', 'freeAfter' => null]]], ['statuses' => [['who' => 'ann', 'status' => 'on leave']]], ['0 Is let into Desk, as the first', '0 Ann: unreachable', '20 Has waited in Desk for 20 s', \sprintf($mailbox, 20)]];
     }
 
     /**
@@ -170,21 +170,5 @@ final class QueueTraceTest extends TestCase
         yield 'idle since tomorrow' => [['agents' => [['who' => 'ann', 'idle' => -86400]]], '/queues/0/agents/0/idle'];
         yield 'the same agent twice' => [['agents' => [['who' => 'ann'], ['who' => 'ann']]], '/queues/0/agents/1/who'];
         yield 'free before now' => [['free' => -5], '/queues/0/free'];
-    }
-
-    /** @param array<string, mixed> $queue */
-    private static function plan(array $queue): PlanBuilder
-    {
-        return (new PlanBuilder())->person('ann')->person('ben')->person('cid')->prompt('prm_hello', 4)->mailbox('mbx')
-            ->with($queue + ['id' => 'que', 'kind' => 'queue', 'name' => 'Desk', 'members' => [['who' => 'ann'], ['who' => 'ben']]])
-            ->journey('jrn_main', [['id' => 'wait', 'do' => 'queue', 'queue' => 'que'], ['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx']]);
-    }
-
-    /** @return list<string> */
-    private static function told(PlanBuilder $plan, Trace $trace): array
-    {
-        $words = new EventWords($plan->plan());
-
-        return array_values(array_map(static fn (Event $event): string => $event->second.' '.$words->what($event->happening), \array_slice($trace->events, 1, 'answered' === $trace->ending->kind->value ? -1 : ('message' === $trace->ending->kind->value ? -1 : null))));
     }
 }

@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Element\QueueAsking;
 use Meandros\Core\Plan\Element\QueueMember;
 use Meandros\Core\Queueing\Agent;
 use Meandros\Core\Queueing\Dispatcher;
+use Meandros\Core\Queueing\Occupation;
 use Meandros\Core\Tests\PythonReference;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -120,7 +121,7 @@ final class SimpyTest extends TestCase
         $members = $agents = [];
         foreach ($scenario['tiers'] as $i => $tier) {
             $members[] = new QueueMember('per_'.$i, $tier);
-            $agents[] = new Agent('per_'.$i, $tier, true, 0, 0);
+            $agents[] = new Agent('per_'.$i, $tier, true, new Occupation(0, 0));
         }
         $queue = new Queue('que', 'Queue', $members, new QueueAsking(AgentOrder::from($scenario['order']), widenSeconds: $scenario['widen'], spillsOver: $scenario['spills'], notesSeconds: $scenario['notes']));
         $dispatcher = new Dispatcher($queue, $agents, 0);

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
-use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Plan\WithoutParts;
 use Meandros\Core\Reading\Input;
 
 /** What callers go through: a list of steps, read top-down. */
-final readonly class Journey implements Element
+final readonly class Journey implements TakesCalls
 {
     use Named;
     use WithoutParts;
@@ -33,6 +33,11 @@ final readonly class Journey implements Element
         }
 
         return new self($in->field('id')->id(), $in->field('name')->text(), $steps);
+    }
+
+    public function directSteps(): StepList
+    {
+        return $this->steps;
     }
 
     public function kind(): Kind

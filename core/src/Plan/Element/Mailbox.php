@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
-use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Step\MessageStep;
+use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Plan\WithoutParts;
+use Meandros\Core\Reading\EmailAddress;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
 
 /** Where messages are left: who owns it, who is told, and what callers hear first. */
-final readonly class Mailbox implements Element
+final readonly class Mailbox implements TakesCalls
 {
     use Named;
     use WithoutParts;
@@ -35,16 +38,13 @@ final readonly class Mailbox implements Element
     {
         $in->onlyFields(['id', 'kind', 'name', 'owners', 'notify', 'greeting', 'longestSeconds']);
         $owners = array_map(static fn (Input $item): string => $item->text(80), $in->field('owners')->items(Limits::OWNERS));
-        $notify = [];
-        foreach ($in->field('notify')->items(Limits::NOTIFY) as $item) {
-            $address = $item->text();
-            if ('' !== $address && false === filter_var($address, \FILTER_VALIDATE_EMAIL, \FILTER_FLAG_EMAIL_UNICODE)) {
-                $item->complain(\sprintf('"%s" is not an e-mail address.', Input::quote($address)), 'Write it like name@example.com.');
-            }
-            $notify[] = $address;
-        }
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $owners, $notify, $in->field('greeting')->reference(), $in->field('longestSeconds')->whole(10, 600, 'seconds', 180));
+        return new self($in->field('id')->id(), $in->field('name')->text(), $owners, EmailAddress::list($in->field('notify'), Limits::NOTIFY), $in->field('greeting')->reference(), $in->field('longestSeconds')->whole(10, 600, 'seconds', 180));
+    }
+
+    public function directSteps(): StepList
+    {
+        return new StepList([new MessageStep('message', $this->id)]);
     }
 
     public function kind(): Kind

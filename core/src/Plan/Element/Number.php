@@ -19,8 +19,6 @@ final readonly class Number implements Element
     use Named;
     use WithoutParts;
 
-    public const TARGETS = [Kind::Journey, Kind::Person, Kind::Team, Kind::Queue, Kind::Mailbox];
-
     /** @param string $number E.164 with its plus sign */
     public function __construct(
         private string $id,
@@ -58,6 +56,6 @@ final readonly class Number implements Element
 
     public function references(): array
     {
-        return [new Reference($this->site, '/site', [Kind::Site], 'belongs to it'), ...($this->target?->references('/target', self::TARGETS, 'sends its calls there') ?? [])];
+        return [new Reference($this->site, '/site', [Kind::Site], 'belongs to it'), ...($this->target?->references('/target', Kind::takingCalls(), 'sends its calls there') ?? [])];
     }
 }

@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
-use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Parts;
 use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Step\MessageStep;
+use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Plan\TakesCalls;
+use Meandros\Core\Plan\Target;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
 
 /** Somebody who answers: an extension, phones, and a mailbox of their own if they have one. */
-final readonly class Person implements Element
+final readonly class Person implements TakesCalls
 {
     use Named;
 
@@ -84,6 +88,13 @@ final readonly class Person implements Element
         }
 
         return null;
+    }
+
+    public function directSteps(): StepList
+    {
+        $mailbox = null === $this->mailbox ? [] : [new MessageStep('message', $this->mailbox)];
+
+        return new StepList([new RingStep('ring', Target::element($this->id), RingStep::DIRECT_SECONDS, handOver: [] !== $this->rules), ...$mailbox]);
     }
 
     public function kind(): Kind

@@ -17,7 +17,6 @@ final readonly class QueueWaiting
     /**
      * @param int         $longestSeconds  of waiting, the introduction among them; then the call goes on
      * @param string|null $introduction    a prompt that is heard to its end before anybody is asked
-     * @param string|null $music           a prompt that is played while they wait; null for a ringing tone
      * @param int         $announceSeconds between announcements; 0 for none
      * @param bool        $tellsPosition   whether announcements say how many are ahead
      * @param bool        $tellsWait       or how long it is likely to take
@@ -26,7 +25,6 @@ final readonly class QueueWaiting
     public function __construct(
         public int $longestSeconds = 300,
         public ?string $introduction = null,
-        public ?string $music = null,
         public int $announceSeconds = 60,
         public bool $tellsPosition = true,
         public bool $tellsWait = false,
@@ -39,31 +37,17 @@ final readonly class QueueWaiting
         if (!$in->isGiven()) {
             return new self();
         }
-        $in->onlyFields(['longestSeconds', 'introduction', 'music', 'announceSeconds', 'tellsPosition', 'tellsWait', 'leaveKey']);
+        $in->onlyFields(['longestSeconds', 'introduction', 'announceSeconds', 'tellsPosition', 'tellsWait', 'leaveKey']);
         $usual = new self();
 
         return new self(
             $in->field('longestSeconds')->whole(1, self::MOST_SECONDS, 'seconds', $usual->longestSeconds),
             $in->field('introduction')->reference(),
-            $in->field('music')->reference(),
             $in->field('announceSeconds')->whole(0, 3600, 'seconds', $usual->announceSeconds),
             $in->field('tellsPosition')->flag($usual->tellsPosition),
             $in->field('tellsWait')->flag($usual->tellsWait),
-            self::leaveKey($in->field('leaveKey')),
+            Keypad::optional($in->field('leaveKey')),
         );
-    }
-
-    private static function leaveKey(Input $in): ?string
-    {
-        if (!$in->isGiven()) {
-            return null;
-        }
-        $key = $in->exactText(1);
-        if (!\in_array($key, Keypad::KEYS, true)) {
-            $in->complain(\sprintf('"%s" is not a key.', $key), 'Choose one of 0–9, * and #, or leave it open.');
-        }
-
-        return $key;
     }
 
     /** Whether callers are told anything while they wait. */
@@ -76,7 +60,7 @@ final readonly class QueueWaiting
     public function toJson(): array
     {
         return [
-            'longestSeconds' => $this->longestSeconds, 'introduction' => $this->introduction, 'music' => $this->music, 'announceSeconds' => $this->announceSeconds,
+            'longestSeconds' => $this->longestSeconds, 'introduction' => $this->introduction, 'announceSeconds' => $this->announceSeconds,
             'tellsPosition' => $this->tellsPosition, 'tellsWait' => $this->tellsWait, 'leaveKey' => $this->leaveKey,
         ];
     }
@@ -84,14 +68,6 @@ final readonly class QueueWaiting
     /** @return list<Reference> */
     public function references(string $pointer): array
     {
-        $references = [];
-        if (null !== $this->introduction) {
-            $references[] = new Reference($this->introduction, $pointer.'/introduction', [Kind::Prompt], 'plays it to whoever begins to wait');
-        }
-        if (null !== $this->music) {
-            $references[] = new Reference($this->music, $pointer.'/music', [Kind::Prompt], 'plays it to whoever waits');
-        }
-
-        return $references;
+        return null === $this->introduction ? [] : [new Reference($this->introduction, $pointer.'/introduction', [Kind::Prompt], 'plays it to whoever begins to wait')];
     }
 }

@@ -15,7 +15,7 @@ final readonly class RuleOutcome
     private const NAMES = ['nobody', 'busy', 'unreachable'];
 
     /**
-     * @param Target|null $to       a mailbox, a person, a team, a journey, a number or the end; null to go on where the call came from
+     * @param Target|null $to       what takes calls, a number or the end; null to go on where the call came from
      * @param string|null $greeting the prompt that callers hear before their message; null for the mailbox's own
      */
     public function __construct(public ?Target $to = null, public ?string $greeting = null)
@@ -39,7 +39,7 @@ final readonly class RuleOutcome
     /** @return list<Reference> */
     public function references(string $rule, string $name): array
     {
-        $references = $this->to?->references(\sprintf('%s/next/%s', $rule, $name), [Kind::Mailbox, Kind::Person, Kind::Team, Kind::Journey], 'passes calls on to it') ?? [];
+        $references = $this->to?->references(\sprintf('%s/next/%s', $rule, $name), Kind::takingCalls(), 'passes calls on to it') ?? [];
         if (null !== $this->greeting) {
             $references[] = new Reference($this->greeting, \sprintf('%s/greetings/%s', $rule, $name), [Kind::Prompt], 'greets with it');
         }

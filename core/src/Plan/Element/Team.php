@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
-use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Plan\TakesCalls;
+use Meandros\Core\Plan\Target;
 use Meandros\Core\Plan\WithoutParts;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
 
 /** People and phones rung together in a pattern. */
-final readonly class Team implements Element
+final readonly class Team implements TakesCalls
 {
     use Named;
     use WithoutParts;
@@ -100,6 +103,11 @@ final readonly class Team implements Element
     public function joinsAfter(TeamMember $member): int
     {
         return RingPattern::Widening === $this->pattern ? ($member->tier - 1) * $this->widenSeconds : 0;
+    }
+
+    public function directSteps(): StepList
+    {
+        return new StepList([new RingStep('ring', Target::element($this->id), RingStep::DIRECT_SECONDS)]);
     }
 
     public function kind(): Kind

@@ -19,6 +19,11 @@ final readonly class QueueStep implements Step
     public const TOO_LONG = 'too long';
     public const WAITED = 'waited';
     public const KEY = 'key';
+    /** Nobody who is signed in can be reached by any phone. */
+    public const UNREACHABLE = 'unreachable';
+    /** The caller keeps the place and hangs up: what is heard before that. */
+    public const CALLBACK = 'callback';
+    public const EXITS = [self::NO_AGENTS, self::UNREACHABLE, self::FULL, self::TOO_LONG, self::WAITED, self::KEY, self::CALLBACK];
 
     public function __construct(private string $id, public ?string $queue, private Exits $exits = new Exits())
     {
@@ -28,7 +33,7 @@ final readonly class QueueStep implements Step
     {
         $in->onlyFields(['id', 'do', 'queue', 'exits']);
 
-        return new self($in->field('id')->id(), $in->field('queue')->reference(), Exits::fromJson($in->field('exits'), [self::NO_AGENTS, self::FULL, self::TOO_LONG, self::WAITED, self::KEY]));
+        return new self($in->field('id')->id(), $in->field('queue')->reference(), Exits::fromJson($in->field('exits'), self::EXITS));
     }
 
     public function id(): string

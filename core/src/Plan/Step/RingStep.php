@@ -22,6 +22,8 @@ final readonly class RingStep implements Step
     /** Seconds. */
     public const LONGEST = 600;
     public const DEFAULT_SECONDS = 20;
+    /** Of a call that is sent straight to somebody. */
+    public const DIRECT_SECONDS = 25;
     public const MOST_MINUTES = 60;
     private const DEFAULT_GREET_AFTER = 10;
 

@@ -17,6 +17,7 @@ final class StepKinds
         'menu' => MenuStep::class,
         'ring' => RingStep::class,
         'queue' => QueueStep::class,
+        'tag' => TagStep::class,
         'message' => MessageStep::class,
         'go' => GoStep::class,
         'end' => EndStep::class,

@@ -10,15 +10,16 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\RuleOutcome;
 use Meandros\Core\Plan\Element\Via;
 use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
-use Meandros\Core\Routing\Entry;
 use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\Step\MessageWalker;
 use Meandros\Core\Routing\Stop;
 use Meandros\Core\Routing\Walk;
+use Meandros\Core\Routing\Walkers;
 
 /** A call is somebody's for good: their answering rule says which phones ring, and where it goes from there. */
 final readonly class HandOver
@@ -44,7 +45,7 @@ final readonly class HandOver
             $onward = Persistence::ring(
                 $this->walk,
                 $rule->againMinutes ?? 0,
-                null === $rule ? Entry::RING_SECONDS : $rule->seconds(),
+                null === $rule ? RingStep::DIRECT_SECONDS : $rule->seconds(),
                 fn (int $round, int $seconds): Onward => (new Ringer($this->walk))->ring(Target::element($person->id()), $seconds, $choice, $round),
             );
             if (null !== $onward->ending) {
@@ -73,7 +74,8 @@ final readonly class HandOver
             $element instanceof Mailbox => MessageWalker::leave($element, $this->walk, $greeting),
             $element instanceof Person => $this->to($element, $passed),
             $element instanceof Journey => Onward::to($element->id()),
-            default => (new Ringer($this->walk))->ring($to, Entry::RING_SECONDS, site: $from->site),
+            $element instanceof TakesCalls => (new Walkers())->through($element->directSteps(), $this->walk),
+            default => (new Ringer($this->walk))->ring($to, RingStep::DIRECT_SECONDS, site: $from->site),
         };
     }
 }

@@ -9,10 +9,12 @@ use Meandros\Core\Call\Status;
 use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
+use Meandros\Core\Plan\Element\PickUp;
 use Meandros\Core\Plan\Element\RuleStage;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Element\TeamMember;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Ringing\Reach;
 use Meandros\Core\Ringing\RingMember;
 use Meandros\Core\Ringing\RingPhone;
 use Meandros\Core\Ringing\RingStage;
@@ -46,12 +48,22 @@ final readonly class Members
     }
 
     /** Whoever is asked for a queue is rung on every phone, whatever their rules say; not where their status says that they are not there. */
-    public function agent(Person $person): RingMember
+    public function agent(Person $person, PickUp $pickUp): RingMember
     {
         $status = $this->walk->statusOf($person->id());
-        $ringing = RingMember::all($person->id(), $this->phones($person));
+        $phones = $this->phones($person, PickUp::AskedFirst === $pickUp);
+        $ringing = RingMember::all($person->id(), PickUp::ByItself === $pickUp ? array_map(static fn (RingPhone $phone): RingPhone => $phone->answeringByItself(), $phones) : $phones);
 
         return \in_array($status, self::NOT_TO_RING, true) ? $ringing->keptBy(self::absent($status)) : $ringing;
+    }
+
+    /** Whether somebody is there, and has a phone that can be reached, be it busy or not. */
+    public function reaches(Person $person): bool
+    {
+        $reach = new Reach($this->walk->assumptions, $this->walk->lines->areKnown() ? $this->walk->lines : null);
+        $phones = \in_array($this->walk->statusOf($person->id()), self::NOT_TO_RING, true) ? [] : $this->phones($person);
+
+        return [] !== array_filter($phones, static fn (RingPhone $phone): bool => \in_array($reach->silence($phone), [null, Rung::BUSY], true));
     }
 
     /** @return list<RingMember> those who are on, in the team's order */

@@ -7,7 +7,7 @@ namespace Meandros\Core\Routing\Happening;
 /**
  * What happened, as data; put into words elsewhere.
  *
- * @phpstan-sealed Asked|CodeDialled|ComesBackIn|Dialled|HoursRead|LeftByKey|MessageTaken|Over|PlaceTold|QueueEntered|Ringing|Said|TriesAgain|WaitedInVain|Went
+ * @phpstan-sealed Asked|CodeDialled|ComesBackIn|Dialled|HoursRead|MessageTaken|Over|QueueHappening|Ringing|Said|Tagged|TriesAgain|Went
  */
 interface Happening
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing\Happening;
 
 /** Whoever waits presses the key that leaves the queue. */
-final readonly class LeftByKey implements Happening
+final readonly class LeftByKey implements QueueHappening
 {
     public function __construct(public string $queue, public string $key, public int $seconds)
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing\Happening;
 
 /** Whoever waits hears how many are ahead, and how long it is likely to take. */
-final readonly class PlaceTold implements Happening
+final readonly class PlaceTold implements QueueHappening
 {
     /**
      * @param int|null $position from 1; null where it is not told

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing\Happening;
 
 /** The caller is let into a queue, or is not. */
-final readonly class QueueEntered implements Happening
+final readonly class QueueEntered implements QueueHappening
 {
     /**
      * @param string|null $queue    null where none is chosen

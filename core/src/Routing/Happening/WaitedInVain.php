@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing\Happening;
 
 /** The longest wait of a queue is over. */
-final readonly class WaitedInVain implements Happening
+final readonly class WaitedInVain implements QueueHappening
 {
     public function __construct(public string $queue, public int $seconds, public int $ahead)
     {

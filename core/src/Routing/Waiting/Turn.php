@@ -10,17 +10,18 @@ use Meandros\Core\Plan\Element\AgentOrder;
 final readonly class Turn
 {
     /**
-     * @param int $free   agents who could be asked
-     * @param int $tier   of the one who is
-     * @param int $figure that the order looks at: seconds idle, calls or seconds of talking today
+     * @param int  $free     agents who could be asked
+     * @param int  $tier     of the one who is
+     * @param int  $figure   that the order looks at: seconds idle, calls or seconds of talking today
+     * @param bool $byItself whether their phone answers by itself
      */
-    public function __construct(public AgentOrder $order, public int $free, public int $tier, public int $figure)
+    public function __construct(public AgentOrder $order, public int $free, public int $tier, public int $figure, public bool $byItself = false)
     {
     }
 
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['order' => $this->order->value, 'free' => $this->free, 'tier' => $this->tier, 'figure' => $this->figure];
+        return ['order' => $this->order->value, 'free' => $this->free, 'tier' => $this->tier, 'figure' => $this->figure, 'byItself' => $this->byItself];
     }
 }

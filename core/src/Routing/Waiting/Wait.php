@@ -4,19 +4,17 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Waiting;
 
-use Meandros\Core\Call\QueueState;
-use Meandros\Core\Plan\Element\AgentOrder;
-use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Call\WaitingCaller;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Step\QueueStep;
-use Meandros\Core\Plan\Target;
 use Meandros\Core\Queueing\Dispatcher;
-use Meandros\Core\Routing\Answering\Members;
-use Meandros\Core\Routing\Answering\Ringer;
 use Meandros\Core\Routing\CallOver;
+use Meandros\Core\Routing\Ending;
+use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Happening\CallbackTaken;
 use Meandros\Core\Routing\Happening\LeftByKey;
-use Meandros\Core\Routing\Happening\PlaceTold;
+use Meandros\Core\Routing\Happening\MusicBegins;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Routing\Happening\WaitedInVain;
@@ -24,26 +22,26 @@ use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\TimeUp;
 use Meandros\Core\Routing\Walk;
 
-/** One caller's wait in a queue: let in or not, the introduction, announcements, agents who are asked, the longest wait. */
+/** One caller's wait in a queue: let in or not, the introduction, what is heard meanwhile, agents who are asked, and how it is over. */
 final class Wait
 {
-    /** Of agents who are asked in vain, only so many are told one by one; all of them are drawn as bars. */
-    private const MOST_TOLD = 40;
-
     private readonly Dispatcher $dispatcher;
-    private readonly QueueState $state;
+    private readonly Agents $agents;
+    private readonly WaitingCaller $caller;
+    private readonly ?CallbackRoute $callback;
     private readonly int $start;
     private readonly int $ends;
-    private int $told = 0;
-    /** The second from which on announcements are counted. */
+    /** The second at which the introduction is over. */
     private int $began;
 
     public function __construct(private readonly Queue $queue, private readonly Walk $walk)
     {
         $this->start = $this->began = $walk->second();
         $this->ends = $this->start + $queue->waiting->longestSeconds;
-        $this->state = $walk->assumptions->queues[$queue->id()] ?? new QueueState();
-        $this->dispatcher = Dispatcher::of($queue, $this->state, $walk->assumptions->earlier->seed, $walk->signInsOf($queue->id()));
+        $this->caller = $walk->assumptions->queues[$queue->id()]->caller ?? new WaitingCaller();
+        $this->dispatcher = $walk->roster->dispatcher($queue, $walk->arrival()->urgency);
+        $this->agents = new Agents($queue, $walk, $this->dispatcher);
+        $this->callback = CallbackRoute::of($queue, $walk);
     }
 
     /**
@@ -54,33 +52,78 @@ final class Wait
     {
         $exit = $this->whyNotLetIn();
         $admission = $this->queue->admission;
-        $this->walk->note(new QueueEntered($this->queue->id(), $exit, $this->dispatcher->ahead($this->start), $this->dispatcher->signedIn(), $this->dispatcher->expected($this->start), $admission->handlingSeconds));
+        $this->walk->note(new QueueEntered($this->queue->id(), $exit, $this->dispatcher->ahead($this->start), \count($this->dispatcher->signedIn()), $this->dispatcher->expected($this->start), $admission->handlingSeconds));
         if (null !== $exit) {
             return Onward::by($exit);
         }
         $this->introduce();
+        $meanwhile = new Meanwhile($this->queue, $this->walk, $this->dispatcher, $this->start, $this->began, $this->ends, $this->offered());
         while ($this->walk->second() < $this->until()) {
-            $onward = $this->ask();
-            if (null !== $onward) {
-                return $onward;
+            $ending = $this->agents->ask($this->walk->second() - $this->start, $this->until(), $meanwhile->pass(...));
+            if (null !== $ending) {
+                return Onward::end($ending);
             }
         }
-        if ($this->walk->second() < $this->ends) {
-            $this->walk->note(new LeftByKey($this->queue->id(), (string) $this->queue->waiting->leaveKey, $this->walk->second() - $this->start));
+
+        return $this->over();
+    }
+
+    private function over(): Onward
+    {
+        $now = $this->walk->second();
+        $waited = $now - $this->start;
+        if (null !== $this->callback && ($now < $this->ends ? $now === $this->keeps() : $this->callback->offer->atTheEnd)) {
+            return $this->keepThePlace($this->callback);
+        }
+        if ($now < $this->ends) {
+            $this->walk->note(new LeftByKey($this->queue->id(), (string) $this->queue->waiting->leaveKey, $waited));
 
             return Onward::by(QueueStep::KEY);
         }
-        $this->walk->note(new WaitedInVain($this->queue->id(), $this->walk->second() - $this->start, $this->dispatcher->ahead($this->walk->second())));
+        $this->walk->note(new WaitedInVain($this->queue->id(), $waited, $this->dispatcher->ahead($now)));
 
         return Onward::by(QueueStep::WAITED);
     }
 
-    /** The second at which the wait is over: the longest one, or when the caller presses the key that leaves. */
+    /** The caller is told who will be called back, and hangs up; what the exit lists is heard before that. */
+    private function keepThePlace(CallbackRoute $route): Onward
+    {
+        $now = $this->walk->second();
+        $this->walk->note(new CallbackTaken($this->queue->id(), $route->number, $now < $this->ends ? $route->offer->key : null, $now - $this->start, $this->dispatcher->ahead($now)));
+        $confirm = $this->walk->plan->get(Prompt::class, $route->offer->confirm);
+        if (null !== $confirm) {
+            $heard = $this->walk->hear($confirm);
+            $this->walk->listen($heard);
+            $this->walk->note(Said::all($heard, $this->walk->arrival()->language), $now);
+        }
+        $this->walk->afterwards((new Callback($this->queue, $this->walk, $this->agents, $this->start, $route))->run(...));
+
+        return Onward::by(QueueStep::CALLBACK, new Ending(EndingKind::CallbackKept, $this->queue->id()));
+    }
+
+    /** The second at which the wait is over: the longest one, or when the caller presses a key that ends it. */
     private function until(): int
     {
-        $leaves = null === $this->queue->waiting->leaveKey ? null : $this->state->leaves;
+        return min($this->ends, $this->leaves() ?? $this->ends, $this->keeps() ?? $this->ends);
+    }
 
-        return null === $leaves ? $this->ends : min($this->ends, max($this->began, $this->start + $leaves));
+    private function leaves(): ?int
+    {
+        return null === $this->queue->waiting->leaveKey || null === $this->caller->leaves ? null : max($this->began, $this->start + $this->caller->leaves);
+    }
+
+    /** Keys that keep the place count from the offer on. */
+    private function keeps(): ?int
+    {
+        $offered = $this->offered();
+
+        return null === $offered || null === $this->caller->keeps ? null : max($offered, $this->start + $this->caller->keeps);
+    }
+
+    /** The second at which the offer to call back is heard. */
+    private function offered(): ?int
+    {
+        return null === $this->callback?->offer->key ? null : max($this->began, $this->start + $this->callback->offer->afterSeconds);
     }
 
     private function whyNotLetIn(): ?string
@@ -89,7 +132,8 @@ final class Wait
         $expected = $this->dispatcher->expected($this->start);
 
         return match (true) {
-            $admission->needsAgent && 0 === $this->dispatcher->signedIn() => QueueStep::NO_AGENTS,
+            $admission->needsAgent && [] === $this->dispatcher->signedIn() => QueueStep::NO_AGENTS,
+            $admission->needsAgent && !$this->agents->anyReachable() => QueueStep::UNREACHABLE,
             null !== $admission->mostWaiting && $this->dispatcher->ahead($this->start) >= $admission->mostWaiting => QueueStep::FULL,
             null !== $admission->mostExpectedSeconds && ($expected ?? \PHP_INT_MAX) > $admission->mostExpectedSeconds => QueueStep::TOO_LONG,
             default => null,
@@ -98,62 +142,23 @@ final class Wait
 
     private function introduce(): void
     {
-        $waiting = $this->queue->waiting;
-        if (null !== $waiting->music || $waiting->announces()) {
+        $music = $this->queue->music;
+        if ([] !== $music->pieces || $this->queue->waiting->announces()) {
             $this->walk->answer();
         }
-        $prompt = $this->walk->plan->get(Prompt::class, $waiting->introduction);
-        if (null !== $prompt) {
-            $heard = $this->walk->hear($prompt);
-            $this->walk->listen($heard);
-            $this->walk->note(Said::all($heard, $this->walk->arrival()->language), $this->start);
+        $recording = $this->queue->recording;
+        foreach ([$recording->on ? $recording->notice : null, $this->queue->waiting->introduction] as $id) {
+            $prompt = $this->walk->plan->get(Prompt::class, $id);
+            if (null !== $prompt) {
+                $from = $this->walk->second();
+                $heard = $this->walk->hear($prompt);
+                $this->walk->listen($heard);
+                $this->walk->note(Said::all($heard, $this->walk->arrival()->language), $from);
+            }
         }
         $this->began = $this->walk->second();
-    }
-
-    /** Asks whoever is free, or lets time pass until that can change. Null where the caller waits on. */
-    private function ask(): ?Onward
-    {
-        $now = $this->walk->second();
-        $waited = $now - $this->start;
-        $agents = $this->dispatcher->candidates($now, $waited);
-        if ([] === $agents) {
-            $this->wait(min($this->until(), $this->dispatcher->next($now, $waited) ?? $this->ends));
-
-            return null;
+        if ([] !== $music->pieces) {
+            $this->walk->note(MusicBegins::of($music, $this->walk->assumptions->earlier->seed));
         }
-        $asked = AgentOrder::AllAtOnce === $this->queue->asking->order ? $agents : [$agents[0]];
-        $members = [];
-        foreach ($asked as $agent) {
-            $person = $this->walk->plan->get(Person::class, $agent->who);
-            null === $person || $members[] = (new Members($this->walk))->agent($person);
-        }
-        $turn = new Turn($this->queue->asking->order, \count($agents), $asked[0]->tier, $this->dispatcher->figure($asked[0], $now));
-        $whom = Target::element(1 === \count($asked) ? $asked[0]->who : $this->queue->id());
-        $onward = (new Ringer($this->walk))->alert($whom, $members, min($this->queue->asking->alertSeconds, $this->until() - $now), ++$this->told <= self::MOST_TOLD ? $turn : null, fn (int $seconds) => $this->wait($now + $seconds));
-        if (null !== $onward->ending) {
-            return $onward;
-        }
-        foreach ($asked as $agent) {
-            $this->dispatcher->miss($agent, $this->walk->second());
-        }
-
-        return null;
-    }
-
-    /** The caller waits until a second, and hears what is announced meanwhile. */
-    private function wait(int $until): void
-    {
-        $waiting = $this->queue->waiting;
-        while ($waiting->announces()) {
-            $next = $this->began + (intdiv($this->walk->second() - $this->began, $waiting->announceSeconds) + 1) * $waiting->announceSeconds;
-            if ($next > $until || $next >= $this->ends) {
-                break;
-            }
-            $this->walk->pass($next - $this->walk->second());
-            $ahead = $this->dispatcher->ahead($next);
-            $this->walk->note(new PlaceTold($this->queue->id(), $waiting->tellsPosition ? $ahead + 1 : null, $waiting->tellsWait ? $this->dispatcher->expected($next) : null));
-        }
-        $this->walk->pass($until - $this->walk->second());
     }
 }

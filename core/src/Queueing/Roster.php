@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Queueing;
+
+use Meandros\Core\Call\AgentState;
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Call\QueueState;
+use Meandros\Core\Call\SignIn;
+use Meandros\Core\Call\Urgency;
+use Meandros\Core\Plan\Element\Queue;
+use Meandros\Core\Plan\Plan;
+
+/**
+ * The agents of one call: how they stand when it begins, from what is stated and who is signed in, and what they do
+ * meanwhile. Somebody who is in several queues is the same somebody in each.
+ */
+final class Roster
+{
+    /** Of somebody whose phones are assumed to do one of these. */
+    private const AT_THE_DESK = [Behaviour::Answers, Behaviour::Refuses, Behaviour::Rings];
+
+    /** @var array<string, Occupation> by person */
+    private array $occupations = [];
+    /** @var array<string, list<Agent>> by queue */
+    private array $agents = [];
+    /** @var array<string, Dispatcher> by queue and urgency */
+    private array $dispatchers = [];
+    /** @var array<string, true>|null people of whose phones something is assumed that needs somebody at the desk */
+    private ?array $atTheDesk = null;
+
+    /** @param array<string, array<string, SignIn>> $signIns live, by queue and person; whoever is not listed is signed in */
+    public function __construct(private readonly Plan $plan, private readonly Assumptions $assumptions, private readonly array $signIns)
+    {
+    }
+
+    public function dispatcher(Queue $queue, Urgency $urgency): Dispatcher
+    {
+        return $this->dispatchers[$queue->id().' '.$urgency->value] ??= new Dispatcher($queue, $this->agents($queue), $this->stated($queue)->ahead->of($urgency), $this->seed(), $this->before($queue));
+    }
+
+    /** @return list<Dispatcher> of queues whose callers are taken before those of this one, where somebody is in both: the lowest rank first */
+    private function before(Queue $queue): array
+    {
+        $before = [];
+        foreach ($this->assumptions->queues as $id => $state) {
+            $other = $id === $queue->id() ? null : $this->plan->get(Queue::class, $id);
+            if (null !== $other && $other->rank <= $queue->rank && $state->ahead->all() > 0) {
+                $before[$other->rank][] = new Dispatcher($other, $this->agents($other), $state->ahead->all(), $this->seed());
+            }
+        }
+        ksort($before);
+
+        return array_merge(...array_values($before));
+    }
+
+    /** @return list<Agent> those who are on, in the queue's order */
+    private function agents(Queue $queue): array
+    {
+        return $this->agents[$queue->id()] ??= $this->asStated($queue);
+    }
+
+    /** @return list<Agent> */
+    private function asStated(Queue $queue): array
+    {
+        $state = $this->stated($queue);
+        $free = $this->firstFree($queue, $state);
+        $agents = [];
+        foreach ($queue->asked() as $member) {
+            $given = $state->agents[$member->who] ?? $this->usually($queue, $member->who, $free);
+            $now = $this->occupations[$member->who] ??= new Occupation($given->freeAfter, ($given->freeAfter ?? 0) - $given->idle, $given->calls, $given->talk);
+            $agents[] = new Agent($member->who, $member->tier, $given->signedIn, $now, $member->calls);
+        }
+
+        return $agents;
+    }
+
+    /** How somebody stands of whom nothing is stated. */
+    private function usually(Queue $queue, string $who, ?string $free): AgentState
+    {
+        $signIn = $this->signIn($queue, $who);
+        $freeAfter = match (true) {
+            SignIn::In !== $signIn => null,
+            $who === $free => $this->stated($queue)->free,
+            default => isset($this->assumptions->queues[$queue->id()]) || !$this->isAtTheDesk($who) ? null : 0,
+        };
+
+        return new AgentState(SignIn::Out !== $signIn, $freeAfter);
+    }
+
+    /** Who is free when the state says so: of those of whom nothing is stated one whose phones are assumed to do something, or the first. */
+    private function firstFree(Queue $queue, QueueState $state): ?string
+    {
+        $first = null;
+        foreach (null === $state->free ? [] : $queue->asked() as $member) {
+            if (!isset($state->agents[$member->who]) && SignIn::In === $this->signIn($queue, $member->who)) {
+                if ($this->isAtTheDesk($member->who)) {
+                    return $member->who;
+                }
+                $first ??= $member->who;
+            }
+        }
+
+        return $first;
+    }
+
+    private function isAtTheDesk(string $who): bool
+    {
+        if (null === $this->atTheDesk) {
+            $this->atTheDesk = [];
+            foreach ($this->assumptions->phones as $phone) {
+                if (\in_array($phone->does, self::AT_THE_DESK, true)) {
+                    $this->atTheDesk[explode('/', $phone->who)[0]] = true;
+                }
+            }
+        }
+
+        return isset($this->atTheDesk[$who]);
+    }
+
+    private function signIn(Queue $queue, string $who): SignIn
+    {
+        return $this->signIns[$queue->id()][$who] ?? SignIn::In;
+    }
+
+    private function stated(Queue $queue): QueueState
+    {
+        return $this->assumptions->queues[$queue->id()] ?? new QueueState();
+    }
+
+    private function seed(): int
+    {
+        return $this->assumptions->earlier->seed;
+    }
+}

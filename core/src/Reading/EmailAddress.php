@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Reading;
+
+/** E-mail addresses that come in from outside. */
+final class EmailAddress
+{
+    /** @return list<string> empty ones stay: they are being written */
+    public static function list(Input $in, int $most): array
+    {
+        $addresses = [];
+        foreach ($in->items($most) as $item) {
+            $address = $item->text();
+            if ('' !== $address && false === filter_var($address, \FILTER_VALIDATE_EMAIL, \FILTER_FLAG_EMAIL_UNICODE)) {
+                $item->complain(\sprintf('"%s" is not an e-mail address.', Input::quote($address)), 'Write it like name@example.com.');
+            }
+            $addresses[] = $address;
+        }
+
+        return $addresses;
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing\Step;
+
+use Meandros\Core\Plan\Step;
+use Meandros\Core\Plan\Step\TagStep;
+use Meandros\Core\Routing\Happening\Tagged;
+use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\StepWalker;
+use Meandros\Core\Routing\Walk;
+
+final class TagWalker implements StepWalker
+{
+    public function take(Step $step, Walk $walk): Onward
+    {
+        \assert($step instanceof TagStep);
+        $label = '' === $step->label ? null : $step->label;
+        $walk->tag($label, $step->language, $step->urgency);
+        $walk->note(new Tagged($label, $step->language, $step->urgency));
+
+        return Onward::next();
+    }
+}

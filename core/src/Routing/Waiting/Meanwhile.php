@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing\Waiting;
+
+use Meandros\Core\Plan\Element\Queue;
+use Meandros\Core\Queueing\Dispatcher;
+use Meandros\Core\Routing\Happening\CallbackOffered;
+use Meandros\Core\Routing\Happening\NoticeSent;
+use Meandros\Core\Routing\Happening\PlaceTold;
+use Meandros\Core\Routing\Walk;
+
+/** What whoever waits hears, and who is told of it, each at its second: announcements, the offer to call back, the notice. */
+final class Meanwhile
+{
+    /** @var array<int, list<\Closure(int): void>> what happens once, by its second, in order */
+    private array $once = [];
+
+    /**
+     * @param int      $start second at which the wait began
+     * @param int      $began second from which on announcements are counted: the introduction is over
+     * @param int      $ends  second at which the wait is over
+     * @param int|null $offer second at which the offer to call back is heard; null where there is none
+     */
+    public function __construct(private readonly Queue $queue, private readonly Walk $walk, private readonly Dispatcher $dispatcher, int $start, private readonly int $began, private readonly int $ends, ?int $offer)
+    {
+        $callback = $queue->callback?->offer;
+        if (null !== $offer && null !== $callback?->key) {
+            $this->once[$offer][] = static fn (int $second) => $walk->note(new CallbackOffered($queue->id(), $callback->key, $callback->prompt), $second);
+        }
+        $notice = $queue->promise->noticeSeconds;
+        if (null !== $notice && [] !== $queue->promise->notify) {
+            $this->once[$start + $notice][] = static fn (int $second) => $walk->note(new NoticeSent($queue->id(), $notice, $queue->promise->notify), $second);
+        }
+        ksort($this->once);
+        // What was due while the introduction was heard comes now, at its own second.
+        $this->doOnce($began - 1);
+    }
+
+    /** The caller waits until a second. */
+    public function pass(int $until): void
+    {
+        while (null !== $next = $this->next($until)) {
+            $this->walk->pass($next - $this->walk->second());
+            if ($next === $this->announcement($next)) {
+                $this->announce($next);
+            }
+            $this->doOnce($next);
+        }
+        $this->walk->pass($until - $this->walk->second());
+    }
+
+    /** The next second, up to this one, at which something happens; what was done is over. */
+    private function next(int $until): ?int
+    {
+        $announcement = $this->announcement($this->walk->second() + 1);
+        $once = array_key_first($this->once);
+        $next = min($announcement ?? \PHP_INT_MAX, $once ?? \PHP_INT_MAX);
+
+        return $next <= $until && $next < $this->ends ? $next : null;
+    }
+
+    /** The first announcement from a second on. */
+    private function announcement(int $from): ?int
+    {
+        $every = $this->queue->waiting->announceSeconds;
+
+        return $this->queue->waiting->announces() ? $this->began + max(1, intdiv($from - $this->began + $every - 1, $every)) * $every : null;
+    }
+
+    private function announce(int $second): void
+    {
+        $waiting = $this->queue->waiting;
+        $ahead = $this->dispatcher->ahead($second);
+        $this->walk->note(new PlaceTold($this->queue->id(), $waiting->tellsPosition ? $ahead + 1 : null, $waiting->tellsWait ? $this->dispatcher->expected($second) : null));
+    }
+
+    private function doOnce(int $until): void
+    {
+        foreach ($this->once as $second => $things) {
+            if ($second > $until) {
+                break;
+            }
+            unset($this->once[$second]);
+            foreach ($things as $do) {
+                $do($second);
+            }
+        }
+    }
+}
