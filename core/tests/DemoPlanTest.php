@@ -102,11 +102,11 @@ final class DemoPlanTest extends TestCase
         [$main, $bookings, $freight, $lost, $harbour, $gare, $paris] = ['+441632960100', '+441632960110', '+441632960150', '+441632960140', '+441632960101', '+33261910100', '+33199000120'];
         $answers = static fn (string $who, int $after): array => [['who' => $who, 'does' => 'answers', 'after' => $after]];
         yield 'bookings, Saturday morning, key 1, Priya is quickest' => [$bookings, '2026-11-28T09:00', ['keys' => ['1'], 'phones' => [...$answers('per_priya', 4), ...$answers('*', 9)]],
-            'Presses 1, hears “Connecting you to bookings”, rings Bookings desk and is answered after 4 s, then talks to Priya Raman.'];
+            'Presses 1, waits in Bookings queue, hears “Calls are recorded”, hears “Connecting you to bookings”, rings Priya Raman and is answered after 4 s, then talks to Priya Raman.'];
         yield 'bookings, the second before Saturday opens' => [$bookings, '2026-11-28T08:59:59', [], 'Hears “Bookings closed”, then leaves a message with Bookings mailbox.'];
         yield 'bookings, Christmas Eve after one' => [$bookings, '2026-12-24T13:00', [], 'Hears “Bookings closed”, then leaves a message with Bookings mailbox.'];
         yield 'bookings, the desk is all on the phone' => [$bookings, '2026-11-23T15:00', ['keys' => ['2'], 'phones' => [['who' => '*', 'does' => 'busy', 'after' => 0]]],
-            'Presses 2, hears “Connecting you to bookings”, finds Bookings desk busy, hears “Everybody is busy”, finds Bea Longstaff busy, then leaves a message with Bookings mailbox.'];
+            'Presses 2, hears “Calls are recorded”, hears “Connecting you to bookings”, waits in Bookings queue for 4 min, rings Port office for 13 s, finds Bea Longstaff busy, then leaves a message with Bookings mailbox.'];
         yield 'the main line, today\'s sailings' => [$main, '2026-11-23T15:00', ['keys' => ['2']], 'Hears “Welcome”, presses 2, hears “Today\'s sailings”, then the plan ends the call.'];
         yield 'the main line, silence leads to reception' => [$main, '2026-11-23T15:00', ['phones' => $answers('per_reception', 3)],
             'Hears “Welcome”, presses nothing at “Main menu”, rings Bea Longstaff and is answered after 3 s, then talks to Bea Longstaff.'];

@@ -22,8 +22,10 @@ final class IntroductionLongerThanWait implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        $prompt = $survey->plan->get(Prompt::class, $element->waiting->introduction);
-        $seconds = null === $prompt ? 0 : max(0, ...array_map($prompt->seconds(...), array_keys($prompt->scripts)));
+        $seconds = 0;
+        foreach ([$element->recording->on ? $element->recording->notice : null, $element->waiting->introduction] as $prompt) {
+            $seconds += $survey->plan->get(Prompt::class, $prompt)?->longest() ?? 0;
+        }
         if ($seconds >= $element->waiting->longestSeconds) {
             $enough = min($seconds + 60, $element->waiting::MOST_SECONDS);
             yield Finding::warning($element, '/waiting', 'introduction-longer-than-wait', ['seconds' => $seconds, 'longest' => $element->waiting->longestSeconds], Fix::replace($element, '/waiting/longestSeconds', $enough, ['enough' => $enough]));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Check;
 
 use Meandros\Core\Outside\Lines;
+use Meandros\Core\Overflow\Overflow;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Person;
@@ -18,6 +19,7 @@ use Meandros\Core\Plan\Step\RingStep;
 final class Survey
 {
     public readonly Lines $lines;
+    public readonly Overflow $overflow;
     /** @var array<string, array<string, RingStep>> by journey and pointer */
     private array $ringSteps = [];
     /** @var array<string, list<Rings>> by target */
@@ -26,6 +28,7 @@ final class Survey
     public function __construct(public readonly Plan $plan)
     {
         $this->lines = new Lines($plan);
+        $this->overflow = new Overflow($plan);
     }
 
     /** @return array<string, RingStep> by pointer */

@@ -35,6 +35,16 @@ interface Step
     /** The journey in which calls go on; null where it leads to none. */
     public function leadsTo(): ?string;
 
+    /** Who or what may take calls here: an element by id, a number in E.164; null where nothing does. */
+    public function takenBy(): ?string;
+
+    /**
+     * By which exits calls leave it with nobody doing anything, and how many seconds may have passed by then: at most.
+     *
+     * @return array<string, int> '' for going on without an exit; none where they do not leave it
+     */
+    public function waysOn(Plan $plan): array;
+
     /** @return list<Reference> mentions in the step itself, not in its exits */
     public function references(string $pointer): array;
 }

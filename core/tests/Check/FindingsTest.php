@@ -44,6 +44,13 @@ final class FindingsTest extends TestCase
         yield 'a menu without keys' => [$steps(['id' => 's1', 'do' => 'menu', 'prompt' => 'prm_hello', 'wait' => 5, 'tries' => 1, 'exits' => []]), 'jrn_main', '/steps/0/exits', false, 'no key that leads anywhere'];
         yield 'an exit for a state that is not there' => [$steps(['id' => 's1', 'do' => 'hours', 'hours' => 'hrs', 'exits' => [['on' => 'storm', 'label' => '', 'steps' => []]]]), 'jrn_main', '/steps/0/exits/0', true, 'no state “storm”'];
         yield 'a step that no call can come to' => [$steps(['id' => 's1', 'do' => 'message', 'mailbox' => 'mbx_main'], ['id' => 's2', 'do' => 'end']), 'jrn_main', '/steps/1', false, 'No call can come here'];
+        $queues = static fn (array ...$steps): PlanBuilder => (new PlanBuilder())->person('dana')->mailbox('mbx')->hours('hrs_day', [['days' => ['mo', 'tu'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']])->hours('hrs_short', [['days' => ['mo', 'tu'], 'from' => '09:00', 'to' => '16:00', 'state' => 'open']])
+            ->with(['id' => 'que', 'kind' => 'queue', 'name' => 'Queue', 'members' => [['who' => 'dana']]])->journey('jrn_main', array_values($steps));
+        $wait = static fn (string $id): array => ['id' => $id, 'do' => 'queue', 'queue' => 'que'];
+        $closes = static fn (string $hours, string $id, array $exit): array => ['id' => $id, 'do' => 'hours', 'hours' => $hours, 'exits' => [['on' => 'closed', 'steps' => $exit]]];
+        $message = static fn (string $id): array => ['id' => $id, 'do' => 'message', 'mailbox' => 'mbx'];
+        yield 'an overflow that comes back' => [$queues($wait('s1'), ['id' => 's2', 'do' => 'go', 'journey' => 'jrn_two'])->journey('jrn_two', [['id' => 's1', 'do' => 'ring', 'target' => 'dana', 'seconds' => 20], ['id' => 's2', 'do' => 'go', 'journey' => 'jrn_main']]), 'jrn_main', '/steps/0', false, 'Queue → Dana → Queue'];
+        yield 'an overflow into something closed' => [$queues($closes('hrs_day', 's1', [$message('s2')]), $wait('s3'), $closes('hrs_short', 's4', [['id' => 's5', 'do' => 'end']]), $message('s6')), 'jrn_main', '/steps/1', false, 'come to “hrs_short”, which is closed then: for instance on Monday at 16:00'];
         yield 'deep inside' => [
             $steps(['id' => 's1', 'do' => 'ring', 'target' => '+447700900123', 'seconds' => 5, 'exits' => [['on' => 'busy', 'label' => '', 'steps' => [['id' => 's2', 'do' => 'say', 'prompt' => null]]]]]),
             'jrn_main', '/steps/0/exits/0/steps/0/prompt', true, 'no prompt yet',

@@ -154,7 +154,7 @@ final class TraceRulesTest extends TestCase
             ->with(['id' => 'line_quay', 'kind' => 'line', 'name' => 'Quay', 'site' => 'sit_harbour'])->plan();
         $found = [];
         try {
-            AssumptionCheck::check($plan, Assumptions::fromData($assume));
+            AssumptionCheck::check($plan, Assumptions::fromData($assume), PlanBuilder::trial('2026-11-23T10:30'));
         } catch (InvalidData $invalid) {
             $found = array_map(static fn (Problem $problem): string => $problem->pointer, $invalid->problems);
         }

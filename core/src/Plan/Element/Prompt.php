@@ -54,6 +54,12 @@ final readonly class Prompt implements Element
         return $wanted;
     }
 
+    /** Seconds, in whichever language it is longest. */
+    public function longest(): int
+    {
+        return max([0, ...array_map($this->seconds(...), array_keys($this->scripts))]);
+    }
+
     /**
      * Estimated from the script, rounded up to whole seconds; 0 where there are no words. Words that a hyphen joins are
      * read one by one; scripts that are written without spaces are counted by characters.

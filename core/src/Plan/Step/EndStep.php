@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
 
@@ -56,5 +57,15 @@ final readonly class EndStep implements Step
     public function leadsTo(): null
     {
         return null;
+    }
+
+    public function takenBy(): null
+    {
+        return null;
+    }
+
+    public function waysOn(Plan $plan): array
+    {
+        return [];
     }
 }

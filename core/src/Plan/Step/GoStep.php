@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Step;
 
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
@@ -58,5 +59,15 @@ final readonly class GoStep implements Step
     public function leadsTo(): ?string
     {
         return $this->journey;
+    }
+
+    public function takenBy(): null
+    {
+        return null;
+    }
+
+    public function waysOn(Plan $plan): array
+    {
+        return null === $this->journey ? ['' => 0] : [];
     }
 }

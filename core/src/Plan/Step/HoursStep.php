@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
+use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\State;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
@@ -48,5 +51,12 @@ final readonly class HoursStep implements Step
     public function unfinished(): ?string
     {
         return null === $this->hours ? 'hours' : null;
+    }
+
+    public function waysOn(Plan $plan): array
+    {
+        $hours = $plan->get(Hours::class, $this->hours);
+
+        return null === $hours ? ['' => 0] : array_fill_keys(array_map(static fn (State $state): string => $state->key, $hours->states), 0);
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Step;
 
 use Meandros\Core\Call\Keypad;
+use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
@@ -58,5 +60,15 @@ final readonly class MenuStep implements Step
     public function unfinished(): ?string
     {
         return null === $this->prompt ? 'prompt' : null;
+    }
+
+    public function takenBy(): null
+    {
+        return null;
+    }
+
+    public function waysOn(Plan $plan): array
+    {
+        return [self::NOTHING => $this->tries * ($this->waitSeconds + ($plan->get(Prompt::class, $this->prompt)?->longest() ?? 0))];
     }
 }

@@ -21,4 +21,9 @@ trait PassedUnasked
     {
         return null;
     }
+
+    public function takenBy(): null
+    {
+        return null;
+    }
 }

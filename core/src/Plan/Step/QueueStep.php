@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
+use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
@@ -59,5 +61,23 @@ final readonly class QueueStep implements Step
     public function unfinished(): ?string
     {
         return null === $this->queue ? 'queue' : null;
+    }
+
+    public function takenBy(): ?string
+    {
+        return $this->queue;
+    }
+
+    public function waysOn(Plan $plan): array
+    {
+        $queue = $plan->get(Queue::class, $this->queue);
+
+        return null === $queue ? ['' => 0] : array_filter([
+            self::NO_AGENTS => $queue->admission->needsAgent ? 0 : null,
+            self::UNREACHABLE => $queue->admission->needsAgent ? 0 : null,
+            self::FULL => null === $queue->admission->mostWaiting ? null : 0,
+            self::TOO_LONG => null === $queue->admission->mostExpectedSeconds ? null : 0,
+            self::WAITED => true === $queue->callback?->offer->atTheEnd ? null : $queue->waiting->longestSeconds,
+        ], static fn (?int $seconds): bool => null !== $seconds);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Step;
 
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Target;
@@ -93,5 +94,17 @@ final readonly class RingStep implements Step
     public function unfinished(): ?string
     {
         return null === $this->target ? 'target' : null;
+    }
+
+    public function takenBy(): ?string
+    {
+        return $this->target?->text();
+    }
+
+    public function waysOn(Plan $plan): array
+    {
+        $seconds = $this->againMinutes > 0 ? 60 * $this->againMinutes : $this->seconds;
+
+        return [self::NOBODY => $seconds, self::BUSY => 0, self::UNREACHABLE => 0];
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
+use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
@@ -44,5 +46,10 @@ final readonly class SayStep implements Step
     public function unfinished(): ?string
     {
         return null === $this->prompt ? 'prompt' : null;
+    }
+
+    public function waysOn(Plan $plan): array
+    {
+        return ['' => $plan->get(Prompt::class, $this->prompt)?->longest() ?? 0];
     }
 }

@@ -6,6 +6,7 @@ namespace Meandros\Core\Plan\Step;
 
 use Meandros\Core\Call\Urgency;
 use Meandros\Core\Plan\Language;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
 
@@ -51,5 +52,10 @@ final readonly class TagStep implements Step
     public function unfinished(): ?string
     {
         return '' === $this->label && null === $this->language && null === $this->urgency ? 'label' : null;
+    }
+
+    public function waysOn(Plan $plan): array
+    {
+        return ['' => 0];
     }
 }
