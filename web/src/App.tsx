@@ -18,6 +18,7 @@ import { PeopleScreen } from './people/PeopleScreen';
 import { ALL_KINDS, KINDS } from './plan/kinds';
 import { PromptsScreen } from './prompts/PromptsScreen';
 import { OnDutyScreen } from './queues/OnDutyScreen';
+import { OverflowScreen } from './queues/OverflowScreen';
 import { QueuesScreen } from './queues/QueuesScreen';
 import { SitesScreen } from './sites/SitesScreen';
 import { TeamsScreen } from './teams/TeamsScreen';
@@ -66,6 +67,7 @@ export function App() {
                         })}
                         <Route path="open-now" element={<OpenNowScreen />} />
                         <Route path="on-duty" element={<OnDutyScreen />} />
+                        <Route path="overflow" element={<OverflowScreen />} />
                         <Route path="all-numbers" element={<AllNumbersScreen />} />
                         <Route path="editions" element={<EditionsScreen />} />
                         <Route path="changes/:id?" element={<ChangesScreen />} />

@@ -6,6 +6,7 @@ namespace Meandros\Core\Overflow;
 
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Element\State;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step;
@@ -18,6 +19,8 @@ use Meandros\Core\Plan\Step\StepList;
  */
 final class Overflow
 {
+    /** @var array<string, Journey> those that were asked for, also such that are not in the plan by themselves */
+    private array $journeys = [];
     /** @var array<string, array<string, Rest>> what comes after each step, by journey and pointer */
     private array $rests = [];
     /** @var array<string, array<string, array<string, list<string>>>> in which states of which hours calls come to a step, by journey and pointer */
@@ -31,9 +34,56 @@ final class Overflow
     {
     }
 
+    /**
+     * Every queue that a call can come to, and where it comes to it: by steps, or sent straight there.
+     *
+     * @param string|null $queue only this one
+     *
+     * @return list<Stay>
+     */
+    public function queues(?string $queue = null): array
+    {
+        $only = null === $queue ? null : $this->plan->get(Queue::class, $queue);
+        $stays = [];
+        foreach (null === $only ? $this->plan->all(Queue::class) : [$only] as $one) {
+            foreach ($this->plan->mentioning($one->id()) as $user) {
+                // What sends calls straight to it goes through the shortest of journeys.
+                $journey = $user instanceof Journey ? $user : new Journey($one->id(), $one->name(), $one->directSteps());
+                foreach ($this->staysOf($journey) as $stay) {
+                    if ($stay->by === $one->id()) {
+                        $stays[$stay->key()] = $stay;
+                    }
+                }
+            }
+        }
+
+        return array_values($stays);
+    }
+
+    /**
+     * @param list<Stay> $starts
+     *
+     * @return list<Stay> these, and all that calls flow to from there
+     */
+    public function reachable(array $starts): array
+    {
+        $reached = [];
+        while (null !== $stay = array_shift($starts)) {
+            if (!isset($reached[$stay->key()])) {
+                $reached[$stay->key()] = $stay;
+                foreach ($this->from($stay) as $flow) {
+                    null === $flow->to || $starts[] = $flow->to;
+                }
+            }
+        }
+
+        return array_values($reached);
+    }
+
     /** @return list<Stay> in the order in which they are read */
     public function staysOf(Journey $journey): array
     {
+        $this->journeys[$journey->id()] ??= $journey;
         $stays = [];
         foreach ($journey->steps->everyStep('/steps') as $place => $step) {
             if (null !== $step->takenBy()) {
@@ -181,7 +231,7 @@ final class Overflow
     {
         if (!isset($this->rests[$id])) {
             $this->rests[$id] = $this->given[$id] = [];
-            $journey = $this->plan->get(Journey::class, $id);
+            $journey = $this->journeys[$id] ?? $this->plan->get(Journey::class, $id);
             null === $journey || $this->readList(new Rest($id, '/steps', $journey->steps), []);
         }
     }

@@ -57,7 +57,7 @@ final readonly class QueueWords
             $happening instanceof PlaceTold => 'The queue announces it every so often; it is counted at this second.',
             $happening instanceof NoticeSent => \sprintf('Somebody has waited for %s, which is the longest that is tolerated.', Duration::words($happening->seconds)),
             $happening instanceof SignedOutForMissing => \sprintf('%d missed one after the other.', $happening->missed),
-            $happening instanceof WordHeard => \sprintf('For %s; the caller waits meanwhile.', Duration::words($happening->seconds)),
+            $happening instanceof WordHeard => \sprintf('For %s, before the caller is through.', Duration::words($happening->seconds)),
             $happening instanceof LeftByKey => \sprintf('After %s of waiting.', Duration::words($happening->seconds)),
             $happening instanceof WaitedInVain => 0 === $happening->ahead ? 'Nobody took the call, and nobody may wait for longer.' : \sprintf('Still %s, and nobody may wait for longer.', self::ahead($happening->ahead)),
             $happening instanceof CallbackOffered => 'Their number is known, and a line may carry the call.',

@@ -36,6 +36,7 @@ export type NumberAnswer = Schemas['NumberAnswer'];
 export type PlanFile = Schemas['plan.schema'];
 export type SignInState = Schemas['SignInState'];
 export type Job = Schemas['Job'];
+export type Stay = Schemas['Stay'];
 export type Edit = Schemas['Edit'];
 export type Pending = Schemas['Pending'];
 export type TraceEvent = Schemas['Event'];

@@ -140,6 +140,21 @@ export function AssumptionsEditor() {
                     <QueueStateLine queue={queue} />
                 </div>
             ))}
+            {(plan?.all('site') ?? []).length > 0 && (
+                <div className="line">
+                    <span>Sites that are down</span>
+                    <Select
+                        aria-label="Sites that are down"
+                        size="small"
+                        mode="multiple"
+                        style={{ minWidth: 160 }}
+                        placeholder="none"
+                        value={moment.down}
+                        options={plan?.all('site').map((site) => ({ value: site.id, label: site.name })) ?? []}
+                        onChange={(down) => change({ down })}
+                    />
+                </div>
+            )}
             <Checkbox checked={moment.unforced} onChange={(event) => change({ unforced: event.target.checked })}>
                 As if no hours were forced, for this call
             </Checkbox>
@@ -182,10 +197,13 @@ export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined):
     if (moment.phones.length === 0) parts.push('nobody answers');
     if (moment.keys) parts.push(`keys ${[...moment.keys].join(' ')}`);
     if (moment.patience) parts.push(`gives up after ${moment.patience} s`);
-    for (const [id, { ahead, free }] of Object.entries(moment.queues))
+    for (const [id, { ahead, urgentAhead, canWaitAhead, free, keeps }] of Object.entries(moment.queues)) {
+        const waiting = ahead + urgentAhead + canWaitAhead;
         parts.push(
-            `${plan?.find(id)?.name ?? id}: ${ahead} ahead, ${free === null ? 'nobody gets free' : `next agent free after ${free} s`}`,
+            `${plan?.find(id)?.name ?? id}: ${waiting} ahead, ${free === null ? 'nobody gets free' : `next agent free after ${free} s`}${keeps === null ? '' : `, keeps the place after ${keeps} s`}`,
         );
+    }
+    for (const id of moment.down) parts.push(`${plan?.find(id)?.name ?? id} is down`);
     if (moment.unforced) parts.push('nothing is forced');
     return parts.join(' · ');
 }

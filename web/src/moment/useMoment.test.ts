@@ -36,6 +36,7 @@ describe('the moment in the address', () => {
             taken: {},
             queues: {},
             agents: {},
+            down: [],
         });
         expect(writeMoment(read('')).toString()).toBe('');
     });
@@ -89,6 +90,18 @@ describe('the moment in the address', () => {
                     queue: 'que_c',
                     agents: [{ who: 'per_d', signedIn: false, freeAfter: null, idle: 0, calls: 0, talk: 0 }],
                 },
+            ],
+        });
+    });
+
+    it('says how the caller keeps a place, who else waits, and which sites are down', () => {
+        const text = 'queues=que_a~3~90~~1~2~40~6~2%2Cque_b~0~~~~~40&down=sit_a%2Csit_b';
+        expect(writeMoment(read(text)).toString()).toBe(new URLSearchParams(text).toString());
+        expect(toTrialCall(read(text)).assume).toMatchObject({
+            down: ['sit_a', 'sit_b'],
+            queues: [
+                { queue: 'que_a', urgentAhead: 1, canWaitAhead: 2, keeps: 40, picksUp: 6, onTry: 2 },
+                { queue: 'que_b', urgentAhead: 0, canWaitAhead: 0, keeps: 40, picksUp: null, onTry: 1 },
             ],
         });
     });

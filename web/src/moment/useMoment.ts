@@ -17,7 +17,27 @@ export interface AssumedQueue {
     free: number | null;
     /** Seconds of waiting after which the caller presses the key that leaves; null: never. */
     leaves: number | null;
+    /** Callers who wait already and come first, or last, for their urgency; those ahead are usual ones. */
+    urgentAhead: number;
+    canWaitAhead: number;
+    /** Seconds of waiting after which the caller presses the key that keeps the place; null: never. */
+    keeps: number | null;
+    /** Seconds of ringing after which the caller takes the call back; null: they do not. */
+    picksUp: number | null;
+    /** At which call back they do. */
+    onTry: number;
 }
+
+export const NOTHING_STATED: AssumedQueue = {
+    ahead: 0,
+    free: null,
+    leaves: null,
+    urgentAhead: 0,
+    canWaitAhead: 0,
+    keeps: null,
+    picksUp: null,
+    onTry: 1,
+};
 
 export interface AssumedAgent {
     signedIn: boolean;
@@ -58,6 +78,8 @@ export interface Moment {
     queues: Record<string, AssumedQueue>;
     /** How agents stand when the call begins, by queue and person ("que_x/per_y"). */
     agents: Record<string, AssumedAgent>;
+    /** Sites whose phones cannot be reached. */
+    down: string[];
 }
 
 export function useMoment() {
@@ -97,6 +119,7 @@ const NAMES = new Set([
     'taken',
     'queues',
     'agents',
+    'down',
 ]);
 
 export function readMoment(params: URLSearchParams): Moment {
@@ -127,10 +150,21 @@ export function readMoment(params: URLSearchParams): Moment {
         seed: Number(params.get('seed')) || 1,
         taken: Object.fromEntries(tuples(params, 'taken', 2).map(([line, calls]) => [line, Number(calls) || 0])),
         queues: Object.fromEntries(
-            tuples(params, 'queues', 4).map(([queue, ahead, free, leaves]) => [
-                queue,
-                { ahead: Number(ahead) || 0, free: orNull(free), leaves: orNull(leaves) },
-            ]),
+            tuples(params, 'queues', 4).map(
+                ([queue, ahead, free, leaves, urgentAhead, canWaitAhead, keeps, picksUp, onTry]) => [
+                    queue,
+                    {
+                        ahead: Number(ahead) || 0,
+                        free: orNull(free),
+                        leaves: orNull(leaves),
+                        urgentAhead: Number(urgentAhead) || 0,
+                        canWaitAhead: Number(canWaitAhead) || 0,
+                        keeps: orNull(keeps),
+                        picksUp: orNull(picksUp),
+                        onTry: Number(onTry) || 1,
+                    },
+                ],
+            ),
         ),
         agents: Object.fromEntries(
             tuples(params, 'agents', 6).map(([who, signedIn, freeAfter, idle, calls, talk]) => [
@@ -144,15 +178,16 @@ export function readMoment(params: URLSearchParams): Moment {
                 },
             ]),
         ),
+        down: (params.get('down') ?? '').split(',').filter(Boolean),
     };
 }
 
-/** A list in one parameter: entries are parted by commas, their parts by tildes. */
+/** A list in one parameter: entries are parted by commas, their parts by tildes; later parts may be missing. */
 function tuples(params: URLSearchParams, name: string, size: number): string[][] {
     return (params.get(name) ?? '')
         .split(',')
         .map((one) => one.split('~'))
-        .filter((parts) => parts.length === size);
+        .filter((parts) => parts.length >= size);
 }
 
 export function writeMoment(moment: Moment): URLSearchParams {
@@ -171,7 +206,14 @@ export function writeMoment(moment: Moment): URLSearchParams {
     const taken = Object.entries(moment.taken).map((pair) => pair.join('~'));
     if (taken.length > 0) params.set('taken', taken.join(','));
     const queues = Object.entries(moment.queues).map(
-        ([queue, { ahead, free, leaves }]) => `${queue}~${ahead}~${free ?? ''}~${leaves ?? ''}`,
+        ([queue, one]) =>
+            `${queue}~${one.ahead}~${one.free ?? ''}~${one.leaves ?? ''}${laterParts([
+                one.urgentAhead || '',
+                one.canWaitAhead || '',
+                one.keeps ?? '',
+                one.picksUp ?? '',
+                one.onTry === 1 ? '' : one.onTry,
+            ])}`,
     );
     if (queues.length > 0) params.set('queues', queues.join(','));
     const agents = Object.entries(moment.agents).map(
@@ -179,7 +221,16 @@ export function writeMoment(moment: Moment): URLSearchParams {
             `${who}~${one.signedIn ? 'in' : 'out'}~${one.freeAfter ?? ''}~${one.idle}~${one.calls}~${one.talk}`,
     );
     if (agents.length > 0) params.set('agents', agents.join(','));
+    if (moment.down.length > 0) params.set('down', moment.down.join(','));
     return params;
+}
+
+/** Parts that are seldom stated: those at the end that say nothing are left out. */
+function laterParts(parts: (string | number)[]): string {
+    return parts
+        .slice(0, parts.findLastIndex((part) => part !== '') + 1)
+        .map((part) => `~${part}`)
+        .join('');
 }
 
 function assumedQueues(moment: Moment) {
@@ -225,6 +276,7 @@ export function toTrialCall(moment: Moment): TrialCall {
             },
             lines: Object.entries(moment.taken).map(([line, taken]) => ({ line, taken })),
             queues: assumedQueues(moment),
+            ...(moment.down.length > 0 ? { down: moment.down } : {}),
         },
     };
 }

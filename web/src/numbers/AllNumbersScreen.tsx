@@ -17,6 +17,7 @@ const AFTER_THE_ANSWER = 150;
 /** Endings, from the one that callers like least. */
 const ENDINGS: NumberAnswer['ending'][] = [
     'loop stopped',
+    'callback in vain',
     'ran out of steps',
     'own mailbox',
     'caller gave up',

@@ -5,7 +5,7 @@ import { api, ask, RefusedError } from '../api/client';
 import type { NumberElement } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { useMoment } from '../moment/useMoment';
-import { usualSite } from '../plan/kinds';
+import { TAKING_CALLS, usualSite } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';
 import { SiteField } from '../ui/ElementField';
@@ -73,7 +73,7 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
                             id={a11y.id}
                             status={a11y.status}
                             label="Calls go to"
-                            kinds={['journey', 'person', 'team', 'queue', 'mailbox']}
+                            kinds={TAKING_CALLS}
                             value={value.target}
                             clearable
                             disabled={disabled}

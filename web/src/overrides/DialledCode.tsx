@@ -1,10 +1,43 @@
 import { App, Button } from 'antd';
 import { RefusedError } from '../api/client';
-import type { Override, Trace } from '../api/types';
+import type { Override, SignInState, Trace } from '../api/types';
+import { useEdit } from '../plan/useEdit';
+import { useSignIns } from '../queues/useSignIns';
 import { useForce, useOverrides } from './useOverrides';
 
 /** A trial call that dials a code only tells what the code does; this does it. */
 export function DialledCode({ trace }: { trace: Trace }) {
+    const event = trace.events.find((one) => one.kind === 'code dialled');
+    if (!event) return null;
+    return 'queue' in event.what ? (
+        <SignInCode what={event.what as unknown as SignInWhat} trace={trace} />
+    ) : (
+        <ForceCode trace={trace} />
+    );
+}
+
+interface SignInWhat {
+    queue: string;
+    signIn: SignInState;
+    who: string | null;
+}
+
+function SignInCode({ what: { queue, signIn, who }, trace }: { what: SignInWhat; trace: Trace }) {
+    const { set } = useSignIns();
+    const { complain } = useEdit();
+    if (who === null) return null;
+    return <DoIt act={() => set(queue, who, signIn, `Code ${trace.call.to} dialled`).catch(complain)} />;
+}
+
+function DoIt({ act }: { act: () => void }) {
+    return (
+        <Button size="small" onClick={act}>
+            Do it now, not only on trial
+        </Button>
+    );
+}
+
+function ForceCode({ trace }: { trace: Trace }) {
     const { force, lift } = useForce();
     const { on } = useOverrides();
     const { message } = App.useApp();
@@ -27,9 +60,5 @@ export function DialledCode({ trace }: { trace: Trace }) {
             message.error(error instanceof RefusedError ? error.problem.detail : String(error));
         }
     };
-    return (
-        <Button size="small" onClick={act}>
-            Do it now, not only on trial
-        </Button>
-    );
+    return <DoIt act={act} />;
 }

@@ -1,6 +1,7 @@
 import { Checkbox } from 'antd';
 import { useState } from 'react';
 import type { AnsweringRule, Person } from '../api/types';
+import { TAKING_CALLS } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
@@ -89,7 +90,7 @@ function OutcomeField({
             <span className="field-name">{label}</span>
             <ElementPicker
                 label={`${label}, by ${rule.name}`}
-                kinds={['mailbox', 'person', 'team', 'journey']}
+                kinds={TAKING_CALLS}
                 clearable
                 placeholder="back to where it came from"
                 exclude={[person.id]}

@@ -12,6 +12,8 @@ interface KindInfo<K extends Kind> {
     path: string;
     /** Under which heading its screen stands. */
     group: 'reached' | 'answers' | 'where';
+    /** Whether a call can be sent straight to one. */
+    takesCalls?: true;
     /** With sensible defaults; null where something else must exist first. */
     blank: (plan: PlanIndex, site: Site | undefined) => Fields<K> | null;
 }
@@ -33,6 +35,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         many: 'Journeys',
         path: 'journeys',
         group: 'reached',
+        takesCalls: true,
         blank: () => ({ steps: [] }),
     },
     hours: {
@@ -81,6 +84,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         many: 'People',
         path: 'people',
         group: 'answers',
+        takesCalls: true,
         blank: (plan, site) =>
             site
                 ? {
@@ -109,6 +113,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         many: 'Teams',
         path: 'teams',
         group: 'answers',
+        takesCalls: true,
         blank: () => ({
             pattern: 'all at once',
             members: [],
@@ -125,6 +130,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         many: 'Queues',
         path: 'queues',
         group: 'answers',
+        takesCalls: true,
         blank: () => ({
             members: [],
             asking: {
@@ -135,17 +141,23 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
                 notesSeconds: 10,
                 missedSeconds: 10,
             },
+            taking: { pickUp: 'by hand', word: null },
+            duty: { signOutAfter: null, codeIn: '', codePause: '', codeOut: '' },
             waiting: {
                 longestSeconds: 300,
                 introduction: null,
-                music: null,
                 announceSeconds: 60,
                 tellsPosition: true,
                 tellsWait: false,
                 leaveKey: null,
             },
+            music: { pieces: [], shuffled: false },
+            recording: { on: false, notice: null },
             admission: { needsAgent: true, mostWaiting: null, mostExpectedSeconds: null, handlingSeconds: 180 },
-            promise: { percent: 80, seconds: 20 },
+            callback: null,
+            promise: { percent: 80, seconds: 20, shortSeconds: 0, noticeSeconds: null, notify: [] },
+            rank: 1,
+            mailbox: null,
         }),
     },
     mailbox: {
@@ -154,6 +166,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         many: 'Mailboxes',
         path: 'mailboxes',
         group: 'answers',
+        takesCalls: true,
         blank: () => ({ owners: [], notify: [], greeting: null, longestSeconds: 180 }),
     },
     site: {
@@ -183,6 +196,9 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
 };
 
 export const ALL_KINDS = Object.keys(KINDS) as Kind[];
+
+/** Those of elements that a call can be sent straight to. */
+export const TAKING_CALLS = ALL_KINDS.filter((kind) => KINDS[kind].takesCalls);
 
 /** A new element with sensible defaults; null where something else must exist first. */
 export function newElement(kind: Kind, name: string, plan: PlanIndex): Omit<Element, 'id'> | null {

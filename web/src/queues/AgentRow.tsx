@@ -1,5 +1,6 @@
 import { Button, Select } from 'antd';
 import { Link } from 'react-router';
+import { LIMITS } from '../api/limits';
 import type { Finding, Queue } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
@@ -9,6 +10,11 @@ import { TIERS } from '../ui/tiers';
 import { AgentStateLine, useAssumedAgent } from './AgentStateLine';
 
 type Member = Queue['members'][number];
+
+const CALLS = Array.from({ length: LIMITS.queueMember.calls.max }, (_, i) => ({
+    value: i + 1,
+    label: i === 0 ? 'one call' : `${i + 1} calls at once`,
+}));
 
 /** An agent of a queue, in place: on or off, the tier, and how they stand in the trial call. */
 export function AgentRow({
@@ -60,6 +66,15 @@ export function AgentRow({
                 disabled={disabled}
                 options={TIERS}
                 onChange={(tier) => acts.change({ ...member, tier })}
+            />
+            <Select
+                aria-label={`Calls that ${name} has at once`}
+                size="small"
+                style={{ width: 118 }}
+                value={member.calls}
+                disabled={disabled}
+                options={CALLS}
+                onChange={(calls) => acts.change({ ...member, calls })}
             />
             {!state && (
                 <Button

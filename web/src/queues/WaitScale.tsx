@@ -8,8 +8,18 @@ import { type Mark, waitMarks } from './wait';
 
 const WIDTH = 700;
 const TOP = 18;
-const LANES: Record<Mark['what'], number> = { introduction: 0, announcement: 0, tier: 1, promise: 2, end: 2 };
+const LANES: Record<Mark['what'], number> = {
+    introduction: 0,
+    announcement: 0,
+    offer: 0,
+    tier: 1,
+    promise: 2,
+    notice: 2,
+    end: 2,
+};
 const LANE = 22;
+/** Of these the words stand in the picture. */
+const TOLD: Mark['what'][] = ['offer', 'tier', 'promise', 'notice'];
 
 /** One caller's wait on a time scale: what they hear, which tiers join, what is promised, when it is over. */
 export function WaitScale({ queue }: { queue: Queue }) {
@@ -20,9 +30,10 @@ export function WaitScale({ queue }: { queue: Queue }) {
         queryFn: () => ask(api.GET('/api/plans/{which}/prompt-seconds', { params: { path: { which: moment.in } } })),
         placeholderData: (before) => before,
     }).data?.seconds;
-    const introduction = queue.waiting.introduction
-        ? Math.max(0, ...Object.values(seconds?.[queue.waiting.introduction] ?? {}))
-        : 0;
+    const saidFirst = [queue.recording.on ? queue.recording.notice : null, queue.waiting.introduction];
+    const introduction = saidFirst
+        .map((prompt) => Math.max(0, ...Object.values((prompt && seconds?.[prompt]) || {})))
+        .reduce((sum, one) => sum + one, 0);
     const marks = waitMarks(queue, introduction);
     const end = Math.max(queue.waiting.longestSeconds, introduction);
     const x = (second: number) => (WIDTH * second) / end;
@@ -44,7 +55,7 @@ export function WaitScale({ queue }: { queue: Queue }) {
                             y1={mark.what === 'end' ? TOP : TOP + LANES[mark.what] * LANE}
                             y2={TOP + (mark.what === 'end' ? 3 : LANES[mark.what] + 1) * LANE}
                         />
-                        {(mark.what === 'tier' || mark.what === 'promise') && (
+                        {TOLD.includes(mark.what) && (
                             <text x={x(mark.second) + 4} y={TOP + LANES[mark.what] * LANE + 15}>
                                 {mark.words}
                             </text>
@@ -55,7 +66,7 @@ export function WaitScale({ queue }: { queue: Queue }) {
                     0:00
                 </text>
                 <text x={WIDTH} y={12} textAnchor="end">
-                    {clock(end)} the call goes on
+                    {clock(end)} {marks.find((mark) => mark.what === 'end')?.words}
                 </text>
                 <text x={0} y={TOP + 3 * LANE + 16} className="quiet">
                     {marks.some((mark) => mark.what === 'announcement')

@@ -70,13 +70,14 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                     </div>
                 ))}
                 <div className="rail-group">
+                    <h2>What will happen</h2>
+                    {link('/all-numbers', 'All numbers now')}
+                    {link('/overflow', 'Overflow')}
+                </div>
+                <div className="rail-group">
                     <h2>In force</h2>
                     {link('/open-now', 'Open now')}
                     {link('/on-duty', 'On duty')}
-                    {link('/all-numbers', 'All numbers now')}
-                </div>
-                <div className="rail-group">
-                    <h2>The plan</h2>
                     {link('/editions', 'Editions')}
                     {link('/changes', 'Changes')}
                     {link('/files', 'Plan files')}

@@ -8,6 +8,7 @@ import type { StepModule, StepOf } from './module';
 import { queue } from './queue';
 import { ring } from './ring';
 import { say } from './say';
+import { tag } from './tag';
 
 /** Every kind of step, in the order in which it is offered. */
 export const STEPS: { [K in Step['do']]: StepModule<StepOf<K>> } = {
@@ -16,6 +17,7 @@ export const STEPS: { [K in Step['do']]: StepModule<StepOf<K>> } = {
     menu,
     ring,
     queue,
+    tag,
     message,
     go,
     end,

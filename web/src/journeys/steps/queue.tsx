@@ -3,10 +3,12 @@ import { Name, Pick } from './parts';
 
 const EXITS = [
     { on: 'no agents', label: 'nobody is signed in' },
+    { on: 'unreachable', label: 'nobody can be reached' },
     { on: 'full', label: 'full' },
     { on: 'too long', label: 'the expected wait is too long' },
     { on: 'waited', label: 'waited for too long' },
     { on: 'key', label: 'left by key' },
+    { on: 'callback', label: 'before they hang up, to be called back' },
 ];
 
 export const queue: StepModule<StepOf<'queue'>> = {

@@ -1,8 +1,10 @@
 import { Input, Select } from 'antd';
-import { LanguageSelect } from '../../ui/LanguageSelect';
+import { missingLanguages } from '../../ui/LanguageSelect';
 import { NO_EXITS, type StepModule, type StepOf } from './module';
 
-const URGENCIES: { value: NonNullable<StepOf<'tag'>['urgency']> | ''; label: string }[] = [
+type Urgency = StepOf<'tag'>['urgency'];
+
+const URGENCIES: { value: NonNullable<Urgency> | ''; label: string }[] = [
     { value: '', label: 'as it is' },
     { value: 'urgent', label: 'urgent: before others' },
     { value: 'usual', label: 'usual' },
@@ -30,21 +32,24 @@ export const tag: StepModule<StepOf<'tag'>> = {
                 maxLength={80}
                 style={{ width: 180 }}
                 defaultValue={step.label}
-                onBlur={(event) => event.target.value !== step.label && onChange({ ...step, label: event.target.value })}
+                onBlur={(event) =>
+                    event.target.value !== step.label && onChange({ ...step, label: event.target.value })
+                }
                 onPressEnter={(event) => event.currentTarget.blur()}
             />{' '}
             in{' '}
-            <LanguageSelect
-                label="Language from here on"
-                open="the language as it is"
-                value={step.language}
-                onChange={(language) => onChange({ ...step, language })}
+            <Select
+                aria-label="Language from here on"
+                style={{ width: 190 }}
+                value={step.language ?? ''}
+                options={[{ value: '', label: 'the language as it is' }, ...missingLanguages([])]}
+                onChange={(language) => onChange({ ...step, language: language || null })}
             />{' '}
             urgency{' '}
             <Select
                 aria-label="Urgency in queues"
                 style={{ width: 190 }}
-                value={step.urgency ?? ''}
+                value={step.urgency ?? ('' as NonNullable<Urgency> | '')}
                 options={URGENCIES}
                 onChange={(urgency) => onChange({ ...step, urgency: urgency || null })}
             />

@@ -1,0 +1,62 @@
+import type { Finding, Queue } from '../api/types';
+import { clock } from '../call/clock';
+import { useAnswer } from '../moment/useAnswer';
+import { ElementPicker } from '../ui/ElementPicker';
+import type { EditorProps } from '../ui/ElementScreen';
+import { Field } from '../ui/Field';
+import { rowActs } from '../ui/rowActs';
+import { AgentRow } from './AgentRow';
+import { AgentsPicture } from './AgentsPicture';
+
+/** Who takes calls of the queue, as a picture and as rows to be edited. */
+export function AgentsSection({
+    value,
+    change,
+    error,
+    disabled,
+    findings,
+}: EditorProps<Queue> & { findings: (pointer: string) => Finding[] }) {
+    const { data: trace } = useAnswer();
+    const rang = (who: string) => {
+        const times = trace?.rung.filter((one) => one.person === who && one.until > one.from) ?? [];
+        return times.length === 0 ? '' : `asked at ${[...new Set(times.map((one) => clock(one.from)))].join(', ')}`;
+    };
+    return (
+        <>
+            <h2>Agents</h2>
+            <AgentsPicture queue={value} />
+            <ol className="members">
+                {value.members.map((member, i) => (
+                    <AgentRow
+                        key={member.who}
+                        queue={value.id}
+                        member={member}
+                        rang={rang(member.who)}
+                        disabled={disabled}
+                        error={error(`/members/${i}`)}
+                        found={findings(`/members/${i}`)}
+                        acts={rowActs(value.members, i, (members) => change({ ...value, members }))}
+                    />
+                ))}
+            </ol>
+            {!disabled && (
+                <Field label="Add an agent">
+                    {(a11y) => (
+                        <ElementPicker
+                            id={a11y.id}
+                            label="Add an agent"
+                            kinds={['person']}
+                            exclude={value.members.map((one) => one.who)}
+                            value={null}
+                            placeholder="Choose or name somebody"
+                            onChange={(who) =>
+                                who &&
+                                change({ ...value, members: [...value.members, { who, tier: 1, on: true, calls: 1 }] })
+                            }
+                        />
+                    )}
+                </Field>
+            )}
+        </>
+    );
+}
