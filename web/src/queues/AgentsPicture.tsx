@@ -102,7 +102,8 @@ function askedOf(queue: Queue, trace: Trace | undefined): Map<string, { second: 
         const { turn, phones } = event.because as { turn?: object | null; phones?: { person: string | null }[] };
         if (!turn) continue;
         // The reason begins with the turn's, in one sentence.
-        const why = event.reason.split('. ')[0]?.replace(/\.$/, '') ?? '';
+        const first = event.reason.split('. ')[0]?.replace(/\.$/, '') ?? '';
+        const why = first.charAt(0).toLowerCase() + first.slice(1);
         for (const who of new Set(phones?.map((phone) => phone.person))) {
             if (!who || !agents.has(who)) continue;
             const times = asked.get(who) ?? [];

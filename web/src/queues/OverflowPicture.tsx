@@ -10,7 +10,6 @@ import styles from './queues.module.css';
 
 const BOX = { width: 168, height: 38 };
 const GAP = { x: 92, y: 48 };
-const LABEL = 13;
 
 /** Where calls flow that nobody takes, from one queue on or from all: whatever the time, with callers who do nothing. */
 export function OverflowPicture({ queue }: { queue?: string }) {
@@ -28,19 +27,11 @@ export function OverflowPicture({ queue }: { queue?: string }) {
     });
     if (isPending || !data) return null;
     if (data.stays.length === 0) return <p className="quiet">No call comes to {queue ? 'this' : 'a'} queue.</p>;
-    const starts = data.stays.filter((one) => one.start);
     return (
-        <div>
+        <div className={styles.flows}>
             {groups(data.stays).map((stays) => (
                 <Flowing key={stays[0]?.key} stays={stays} />
             ))}
-            <ul className={styles.longest}>
-                {starts.map((stay) => (
-                    <li key={stay.key}>
-                        <b>{stay.name}</b> {journeyName(stay, plan?.find(stay.journey)?.name)}: {longestWords(stay)}
-                    </li>
-                ))}
-            </ul>
         </div>
     );
 }
@@ -51,7 +42,7 @@ const journeyName = (stay: Stay, name: string | undefined) =>
 function longestWords({ longest, comesBack }: Stay): string {
     if (comesBack) return 'calls come back here, and may go round for ever.';
     if (longest === null) return 'calls may go round for ever.';
-    return `over after ${span(longest)} at most, if nobody takes the call.`;
+    return `over after ${span(longest)} at most.`;
 }
 
 /** Those that lead to one another, apart from those that do not. */
@@ -77,13 +68,23 @@ function groups(stays: Stay[]): Stay[][] {
 
 function Flowing({ stays }: { stays: Stay[] }) {
     const { search } = useMoment();
+    const plan = usePlan();
     const { boxes, arrows } = layOut(stays);
     const at = new Map(boxes.map((box) => [box.id, corner(box)]));
-    const width = Math.max(...boxes.map((box) => corner(box).x + BOX.width)) + 150;
+    const width = Math.max(...boxes.map((box) => corner(box).x + BOX.width)) + 90;
     const height = Math.max(...boxes.map((box) => corner(box).y + BOX.height)) + 8;
     const names = new Map(boxes.map((box) => [box.id, box.name]));
     return (
         <figure className={styles.overflow}>
+            <figcaption>
+                {stays
+                    .filter((one) => one.start)
+                    .map((stay) => (
+                        <div key={stay.key}>
+                            <b>{stay.name}</b> {journeyName(stay, plan?.find(stay.journey)?.name)}: {longestWords(stay)}
+                        </div>
+                    ))}
+            </figcaption>
             <svg
                 viewBox={`-4 -4 ${width} ${height + 4}`}
                 width={width}
@@ -177,7 +178,7 @@ function ArrowLine({
     const words = arrow.seconds === 0 ? 'at once' : `≤ ${span(arrow.seconds)}`;
     const label = isLong
         ? { x: side + 12, y: from.y + BOX.height / 2 + 3 }
-        : { x: x2 + 7 + (into.length > 1 ? 20 : 0), y: y2 - 8 - LABEL * (into.length - 1 - turn) * 0 };
+        : { x: x2 + 7 + (into.length > 1 ? 20 : 0), y: y2 - 8 };
     return (
         <g className={`${styles.arrow} ${arrow.back ? styles.back : ''}`}>
             <title>{arrowWords(arrow)}</title>

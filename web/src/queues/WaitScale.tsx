@@ -4,6 +4,7 @@ import type { Queue } from '../api/types';
 import { clock } from '../call/clock';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import styles from './queues.module.css';
 import { type Mark, waitMarks } from './wait';
 
 const WIDTH = 700;
@@ -38,14 +39,14 @@ export function WaitScale({ queue }: { queue: Queue }) {
     const end = Math.max(queue.waiting.longestSeconds, introduction);
     const x = (second: number) => (WIDTH * second) / end;
     return (
-        <figure className="wait-scale">
+        <figure className={styles.wait}>
             <svg viewBox={`-4 0 ${WIDTH + 8} ${TOP + 3 * LANE + 22}`} role="img" aria-label="One caller’s wait">
-                <rect x={0} y={TOP} width={WIDTH} height={3 * LANE} className="scale" />
+                <rect x={0} y={TOP} width={WIDTH} height={3 * LANE} className={styles.ground} />
                 {introduction > 0 && (
-                    <rect x={0} y={TOP} width={x(introduction)} height={LANE} className="introduction" />
+                    <rect x={0} y={TOP} width={x(introduction)} height={LANE} className={styles.introduction} />
                 )}
                 {marks.map((mark) => (
-                    <g key={`${mark.what}${mark.second}`} className={`mark ${mark.what}`}>
+                    <g key={`${mark.what}${mark.second}`} className={styles[mark.what]}>
                         <title>
                             {clock(mark.second)} {mark.words}
                         </title>
@@ -55,20 +56,27 @@ export function WaitScale({ queue }: { queue: Queue }) {
                             y1={mark.what === 'end' ? TOP : TOP + LANES[mark.what] * LANE}
                             y2={TOP + (mark.what === 'end' ? 3 : LANES[mark.what] + 1) * LANE}
                         />
-                        {TOLD.includes(mark.what) && (
-                            <text x={x(mark.second) + 4} y={TOP + LANES[mark.what] * LANE + 15}>
-                                {mark.words}
-                            </text>
-                        )}
                     </g>
                 ))}
+                {marks
+                    .filter((mark) => TOLD.includes(mark.what))
+                    .map((mark) => (
+                        <text
+                            key={`${mark.what}${mark.second}`}
+                            className={styles.told}
+                            x={x(mark.second) + 4}
+                            y={TOP + LANES[mark.what] * LANE + 15}
+                        >
+                            {mark.words}
+                        </text>
+                    ))}
                 <text x={0} y={12}>
                     0:00
                 </text>
                 <text x={WIDTH} y={12} textAnchor="end">
                     {clock(end)} {marks.find((mark) => mark.what === 'end')?.words}
                 </text>
-                <text x={0} y={TOP + 3 * LANE + 16} className="quiet">
+                <text x={0} y={TOP + 3 * LANE + 16} className={styles.quiet}>
                     {marks.some((mark) => mark.what === 'announcement')
                         ? 'Above: what callers hear. Middle: who is asked. Below: what is promised.'
                         : 'Nothing is announced while they wait.'}
