@@ -121,7 +121,7 @@ final class EditSafetyTest extends ApiTestCase
         self::assertSame(['mbx_port', 'team_port'], array_column($plan['unreadable'], 'id'));
         self::assertSame(['Its kind is not known.', '/pattern: This is not one of the choices.'], array_column($plan['unreadable'], 'detail'));
         self::assertEquals($good, $plan['unreadable'][1]['lastGood']);
-        self::assertStringContainsString('rings Bookings desk', $this->sentence(), 'Calls that do not come there are tried as ever.');
+        self::assertStringContainsString('waits in Bookings queue', $this->sentence(), 'Calls that do not come there are tried as ever.');
         $this->publish('With a hole');
         $this->assertStatus(409);
         $command = new CommandTester((new Application(self::$kernel))->find('meandros:check-stored'));
@@ -137,18 +137,18 @@ final class EditSafetyTest extends ApiTestCase
 
     public function testADamagedEditionIsPassedOverWithAnAlarm(): void
     {
-        $this->change('team_bookings', ['name' => 'Reservations desk']);
+        $this->change('que_bookings', ['name' => 'Reservations queue']);
         $this->publish('A new name');
         self::assertSame([], $this->send('GET', '/api/ready')['alarms']);
         self::getContainer()->get(Connection::class)->executeStatement("UPDATE edition SET document = replace(document, 'Reservations', 'Bandits') WHERE number = 2");
         $this->lookAgain();
-        self::assertStringContainsString('rings Bookings desk', $this->sentence(more: ['in' => 'live']));
+        self::assertStringContainsString('waits in Bookings queue', $this->sentence(more: ['in' => 'live']));
         self::assertSame(1, $this->send('GET', '/api/editions')['live']);
         self::assertStringContainsString('Edition 2 is damaged in the database. Calls are routed by edition 1', $this->send('GET', '/api/ready')['alarms'][0]);
         $this->send('GET', '/api/plans/2');
         $this->assertStatus(409);
         self::assertSame(3, $this->publish('The same again')['number'], 'What is damaged can be published again.');
-        self::assertStringContainsString('rings Reservations desk', $this->sentence(more: ['in' => 'live']));
+        self::assertStringContainsString('waits in Reservations queue', $this->sentence(more: ['in' => 'live']));
     }
 
     #[DataProvider('wrongRows')]

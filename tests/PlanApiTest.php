@@ -11,17 +11,17 @@ final class PlanApiTest extends ApiTestCase
 {
     public function testAChangedJourneyChangesTheAnswerAtOnce(): void
     {
-        self::assertStringContainsString('rings Bookings desk for 25 s', $this->sentence());
+        self::assertStringContainsString('rings Port office for 20 s', $this->sentence());
         $journey = $this->element('jrn_bookings');
         foreach ($journey['steps'] as $i => $step) {
-            if ('team_bookings' === ($step['target'] ?? null)) {
+            if ('team_port' === ($step['target'] ?? null)) {
                 $journey['steps'][$i]['seconds'] = 40;
             }
         }
         $this->change('jrn_bookings', $journey);
         $this->assertStatus(200);
-        self::assertStringContainsString('rings Bookings desk for 40 s', $this->sentence());
-        self::assertStringContainsString('rings Bookings desk for 25 s', $this->sentence(more: ['in' => 'live']), 'What is live stays as it was.');
+        self::assertStringContainsString('rings Port office for 40 s', $this->sentence());
+        self::assertStringContainsString('rings Port office for 20 s', $this->sentence(more: ['in' => 'live']), 'What is live stays as it was.');
     }
 
     public function testANewElementGetsAnIdAndCanBeUsedAtOnce(): void
@@ -47,11 +47,11 @@ final class PlanApiTest extends ApiTestCase
 
     public function testWhatIsInUseIsNotDeletedAndThePlacesAreListed(): void
     {
-        $problem = $this->send('DELETE', '/api/plans/draft/elements/team_bookings', null, $this->revision('team_bookings'));
+        $problem = $this->send('DELETE', '/api/plans/draft/elements/que_bookings', null, $this->revision('que_bookings'));
         $this->assertStatus(409);
-        self::assertSame(['Bookings line', 'Reception'], array_column($problem['places'], 'name'));
-        self::assertSame($problem['places'], $this->send('GET', '/api/plans/draft/elements/team_bookings/uses')['places']);
-        self::assertSame('Bookings desk', $this->element('team_bookings')['name']);
+        self::assertSame(['Bookings line', 'Freight account line'], array_column($problem['places'], 'name'));
+        self::assertSame($problem['places'], $this->send('GET', '/api/plans/draft/elements/que_bookings/uses')['places']);
+        self::assertSame('Bookings queue', $this->element('que_bookings')['name']);
     }
 
     public function testWhatIsUnusedIsDeleted(): void
@@ -101,18 +101,18 @@ final class PlanApiTest extends ApiTestCase
         $this->assertStatus(422);
 
         $before = $this->file();
-        $this->change('team_bookings', ['name' => 'Reservations desk']);
-        self::assertSame([['id' => 'team_bookings', 'kind' => 'team', 'name' => 'Reservations desk', 'what' => 'changed']], $this->send('GET', '/api/plans/draft/pending')['pending']);
+        $this->change('que_bookings', ['name' => 'Reservations queue']);
+        self::assertSame([['id' => 'que_bookings', 'kind' => 'queue', 'name' => 'Reservations queue', 'what' => 'changed']], $this->send('GET', '/api/plans/draft/pending')['pending']);
         $edition = $this->publish('A new name');
         $this->assertStatus(201);
         self::assertSame(2, $edition['number']);
-        self::assertStringContainsString('Reservations desk', $this->sentence(more: ['in' => 'live']));
-        self::assertStringContainsString('Bookings desk', $this->sentence(more: ['in' => '1']));
+        self::assertStringContainsString('Reservations queue', $this->sentence(more: ['in' => 'live']));
+        self::assertStringContainsString('Bookings queue', $this->sentence(more: ['in' => '1']));
 
         $this->restore(1);
         self::assertSame($before, $this->file());
         $this->undo();
-        self::assertStringContainsString('Reservations desk', $this->sentence());
+        self::assertStringContainsString('Reservations queue', $this->sentence());
         $this->restore(9);
         $this->assertStatus(404);
     }

@@ -52,18 +52,18 @@ final class SharedDraftTest extends ApiTestCase
 
     public function testEditsOfOneElementLeaveTheOthersAsTheyWereShared(): void
     {
-        self::assertStringContainsString('rings Bookings desk for 25 s', $this->sentence());
+        self::assertStringContainsString('rings Bea Longstaff for 15 s', $this->sentence());
         foreach ([11, 12, 13] as $seconds) {
             $this->change('team_port', ['memberSeconds' => $seconds]);
-            self::assertStringContainsString('rings Bookings desk for 25 s', $this->sentence());
+            self::assertStringContainsString('rings Bea Longstaff for 15 s', $this->sentence());
             $team = self::getContainer()->get(Draft::class)->plan()->find('team_port');
             self::assertInstanceOf(Team::class, $team);
             self::assertSame($seconds, $team->memberSeconds);
         }
-        $this->change('team_bookings', ['name' => 'Reservations desk']);
-        self::assertStringContainsString('rings Reservations desk', $this->sentence());
+        $this->change('que_bookings', ['name' => 'Reservations queue']);
+        self::assertStringContainsString('waits in Reservations queue', $this->sentence());
         $this->undo();
-        self::assertStringContainsString('rings Bookings desk', $this->sentence());
+        self::assertStringContainsString('waits in Bookings queue', $this->sentence());
         $this->change('per_dana', ['extension' => '288']);
         self::assertStringContainsString('Dana Whitlock', $this->sentence(more: ['to' => '288']));
         $this->send('POST', '/api/trial-calls', ['to' => '201', 'at' => '2026-11-23T10:30']);

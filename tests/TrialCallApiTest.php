@@ -10,10 +10,10 @@ final class TrialCallApiTest extends ApiTestCase
 {
     public function testACallIsTriedWithAnElementAsItIsAboutToBe(): void
     {
-        $team = ['name' => 'Reservations desk'] + $this->element('team_bookings');
-        self::assertStringContainsString('rings Reservations desk', $this->sentence(more: ['with' => $team]));
-        self::assertStringContainsString('rings Bookings desk', $this->sentence(), 'Nothing is written.');
-        $this->send('POST', '/api/trial-calls', ['to' => self::BOOKINGS, 'at' => '2026-11-23T10:30', 'with' => ['name' => ''] + $team]);
+        $queue = ['name' => 'Reservations queue'] + $this->element('que_bookings');
+        self::assertStringContainsString('waits in Reservations queue', $this->sentence(more: ['with' => $queue]));
+        self::assertStringContainsString('waits in Bookings queue', $this->sentence(), 'Nothing is written.');
+        $this->send('POST', '/api/trial-calls', ['to' => self::BOOKINGS, 'at' => '2026-11-23T10:30', 'with' => ['name' => ''] + $queue]);
         $this->assertStatus(422);
     }
 
@@ -46,9 +46,9 @@ final class TrialCallApiTest extends ApiTestCase
         $at = fn (string $way, string $from): ?string => $this->send('POST', "/api/trial-calls/$way-change", ['to' => self::BOOKINGS, 'at' => $from])['at'];
         self::assertSame('2026-11-23T12:00:00+00:00', $at('next', '2026-11-23T10:00'));
         self::assertSame('2026-11-23T13:30:00+00:00', $at('next', '2026-11-23T12:00'));
-        // The call comes to reception after 57 s, and from 08:30 on somebody is at the desk there.
-        self::assertSame('2026-11-23T08:29:03+00:00', $at('previous', '2026-11-23T10:00'));
-        self::assertSame('2026-11-23T08:00:00+00:00', $at('previous', '2026-11-23T08:29'));
+        // The call comes to reception after 4 min 48 s, and from 08:30 on somebody is at the desk there.
+        self::assertSame('2026-11-23T08:25:12+00:00', $at('previous', '2026-11-23T10:00'));
+        self::assertSame('2026-11-23T08:00:00+00:00', $at('previous', '2026-11-23T08:25'));
         self::assertSame('2026-11-22T17:00:00+00:00', $at('previous', '2026-11-23T08:00'));
     }
 

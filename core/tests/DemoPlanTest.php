@@ -23,6 +23,7 @@ use Meandros\Core\Routing\Router;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\AnswerSentence;
 use Meandros\Core\Wording\StateReason;
+use Meandros\Core\Wording\TraceReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -102,11 +103,11 @@ final class DemoPlanTest extends TestCase
         [$main, $bookings, $freight, $lost, $harbour, $gare, $paris] = ['+441632960100', '+441632960110', '+441632960150', '+441632960140', '+441632960101', '+33261910100', '+33199000120'];
         $answers = static fn (string $who, int $after): array => [['who' => $who, 'does' => 'answers', 'after' => $after]];
         yield 'bookings, Saturday morning, key 1, Priya is quickest' => [$bookings, '2026-11-28T09:00', ['keys' => ['1'], 'phones' => [...$answers('per_priya', 4), ...$answers('*', 9)]],
-            'Presses 1, waits in Bookings queue, hears “Calls are recorded”, hears “Connecting you to bookings”, rings Priya Raman and is answered after 4 s, then talks to Priya Raman.'];
+            'Presses 1, waits in Bookings queue, rings Priya Raman and is answered after 4 s, then talks to Priya Raman.'];
         yield 'bookings, the second before Saturday opens' => [$bookings, '2026-11-28T08:59:59', [], 'Hears “Bookings closed”, then leaves a message with Bookings mailbox.'];
         yield 'bookings, Christmas Eve after one' => [$bookings, '2026-12-24T13:00', [], 'Hears “Bookings closed”, then leaves a message with Bookings mailbox.'];
         yield 'bookings, the desk is all on the phone' => [$bookings, '2026-11-23T15:00', ['keys' => ['2'], 'phones' => [['who' => '*', 'does' => 'busy', 'after' => 0]]],
-            'Presses 2, hears “Calls are recorded”, hears “Connecting you to bookings”, waits in Bookings queue for 4 min, rings Port office for 13 s, finds Bea Longstaff busy, then leaves a message with Bookings mailbox.'];
+            'Presses 2, waits in Bookings queue for 4 min, rings Port office for 13 s, finds Bea Longstaff busy, then leaves a message with Bookings mailbox.'];
         yield 'the main line, today\'s sailings' => [$main, '2026-11-23T15:00', ['keys' => ['2']], 'Hears “Welcome”, presses 2, hears “Today\'s sailings”, then the plan ends the call.'];
         yield 'the main line, silence leads to reception' => [$main, '2026-11-23T15:00', ['phones' => $answers('per_reception', 3)],
             'Hears “Welcome”, presses nothing at “Main menu”, rings Bea Longstaff and is answered after 3 s, then talks to Bea Longstaff.'];
@@ -134,5 +135,28 @@ final class DemoPlanTest extends TestCase
         yield 'the storm day ends at midnight in France, at 23:00 in England' => [$gare, '2026-11-26T23:00', [], 'Hears “Reception closed”, then leaves a message with Port office mailbox.'];
         yield 'a French holiday is a working day in England' => [$gare, '2027-05-01T10:00', [], 'Hears “Public holiday”, then leaves a message with Port office mailbox.'];
         yield 'a caller who gives up' => [$bookings, '2026-11-23T15:00', ['patience' => 20], 'Presses nothing at “Bookings menu”, hears “Bookings menu”, then the caller gives up.'];
+    }
+
+    /** A call with three ahead, as it can be read aloud. */
+    public function testACallInTheBookingsQueueReadsWell(): void
+    {
+        $call = new TrialCall('+441632960110', Caller::parse('07700 900123', 'GB'), Moment::parse('2026-11-23T10:30', 'Europe/London'));
+        $assume = ['keys' => ['1'], 'queues' => [['queue' => 'que_bookings', 'ahead' => 3, 'free' => 90, 'keeps' => 70, 'picksUp' => 8]], 'phones' => [['who' => 'per_priya', 'does' => 'answers', 'after' => 6]]];
+        $report = TraceReport::of((new Router())->trace(self::$plan, $call, Assumptions::fromData($assume)), self::$plan, 'Europe/London');
+        self::assertSame('Presses 1, waits in Bookings queue, keeps the place after 1 min 10 s, rings Priya Raman and is answered after 6 s, is called back and answers after 8 s, then talks to Priya Raman.', $report['sentence']);
+        self::assertSame([
+            '9 Is let into Bookings queue, 3 ahead. About 2 min to wait: (3 ahead + 1) × 2 min a call ÷ 4 signed in.',
+            '9 Hears “Calls are recorded”. Heard for 6 s in “en”, the number\'s language.',
+            '15 Hears “Connecting you to bookings”. Heard for 4 s in “en”, the number\'s language.',
+            '19 Hears music: “Music: harbour”, “Music: crossing”. In order, then again from the first; what is announced is heard over it.',
+            '69 Hears that 5 keeps the place: “We can call you back”. Their number is known, and a line may carry the call.',
+            '79 Hears: number 4, about 2 min to go. The queue announces it every so often; it is counted at this second.',
+            '79 Presses 5, keeps the place and is to be called back on +44 7700 900123. After 1 min 10 s of waiting. The place is kept: 3 ahead.',
+            '79 Hears “We will call you back”. Heard for 6 s in “en”, the number\'s language.',
+            '510 Rings Priya Raman, answered after 6 s. The only one who is free, of tier 2. Answered: Priya Raman (Desk phone). Taken elsewhere: Priya Raman (Laptop).',
+            '516 The agent hears “Word for agents: bookings”. For 2 s, before the caller is through.',
+            '518 Is called back on +44 7700 900123, and answers after 8 s. Try 1 of 2, by Ternwick trunk, showing +44 1632 960110.',
+            '526 Talks to Priya Raman. ',
+        ], array_map(static fn (array $event): string => \sprintf('%d %s. %s', $event['second'], $event['text'], $event['reason']), \array_slice($report['events'], 3)));
     }
 }

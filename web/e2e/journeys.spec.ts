@@ -98,7 +98,7 @@ test('a step is moved in under an exit and out again by keyboard', async ({ page
 
 test('an exit of an hours step is added, filled and removed', async ({ page }) => {
     await page.goto(address('/journeys/jrn_freight', { to: '+441632960150' }));
-    await rows(page).first().dblclick();
+    await rows(page).filter({ hasText: 'Look at Freight hours' }).dblclick();
     await choose(page, 'Add an exit', 'open');
     await page.keyboard.press('Escape');
     const exit = rows(page)

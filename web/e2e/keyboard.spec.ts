@@ -14,14 +14,14 @@ async function tabTo(page: Page, wanted: string, most = 60) {
 
 test('the whole loop without a mouse: look, edit, check, publish', async ({ page }) => {
     await page.goto(address('/'));
-    await expect(sentence(page)).toContainText('rings Bookings desk for 25 s');
+    await expect(sentence(page)).toContainText('rings Port office for 20 s');
     await page.keyboard.press('Tab');
     await expect(page.getByRole('link', { name: 'Skip to the screen' })).toBeFocused();
     await tabTo(page, 'nav a[href^="/journeys"]');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('treegrid')).toBeVisible();
     await tabTo(page, '[data-row]');
-    while (!(await page.locator('[data-row]:focus').textContent())?.includes('Ring Bookings desk')) {
+    while (!(await page.locator('[data-row]:focus').textContent())?.includes('Ring Port office')) {
         await page.keyboard.press('ArrowDown');
     }
     await page.keyboard.press('Enter');
@@ -29,10 +29,10 @@ test('the whole loop without a mouse: look, edit, check, publish', async ({ page
     await page.keyboard.press('Control+a');
     await page.keyboard.type('33');
     await page.keyboard.press('Enter');
-    await expect(sentence(page)).toContainText('rings Bookings desk for 33 s');
-    await expect(page.locator('.was')).toContainText('rings Bookings desk for 25 s');
+    await expect(sentence(page)).toContainText('rings Port office for 33 s');
+    await expect(page.locator('.was')).toContainText('rings Port office for 20 s');
     await page.keyboard.press('Escape');
-    await expect(page.locator('[data-row]:focus')).toContainText('Ring Bookings desk for 33 s');
+    await expect(page.locator('[data-row]:focus')).toContainText('Ring Port office for 33 s');
     await saved(page);
 
     await page.keyboard.press(']');

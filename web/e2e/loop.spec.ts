@@ -42,14 +42,14 @@ test('numbers are added as they are typed, and pointed at a journey', async ({ p
 
 test('a journey is edited by mouse, and the answer follows', async ({ page }) => {
     await page.goto(address('/journeys/jrn_bookings'));
-    await expect(sentence(page)).toContainText('rings Bookings desk for 25 s');
+    await expect(sentence(page)).toContainText('rings Port office for 20 s');
     await expect(page.locator('.outline-box .course path')).toBeAttached();
-    const row = page.getByRole('row').filter({ hasText: 'Ring Bookings desk' });
+    const row = page.getByRole('row').filter({ hasText: 'Ring Port office' });
     await row.hover();
     await row.getByRole('button', { name: 'Edit step ring' }).click();
     await page.getByLabel('Seconds to ring').fill('40');
     await page.getByLabel('Seconds to ring').press('Enter');
-    await expect(sentence(page)).toContainText('rings Bookings desk for 40 s');
+    await expect(sentence(page)).toContainText('rings Port office for 40 s');
     await page.locator('.row').getByRole('button', { name: 'Done' }).last().click();
 
     // A prompt that does not exist yet is made where it is chosen.
@@ -131,7 +131,7 @@ test('hours are painted with the mouse and with the keyboard', async ({ page }) 
     for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+ArrowRight');
     await expect(page.locator('.week-strip .about')).toContainText('Mon 10:00–11:00');
     await page.keyboard.press('Enter');
-    await expect(sentence(page)).toContainText('rings Bookings desk');
+    await expect(sentence(page)).toContainText('waits in Bookings queue');
     await saved(page);
 });
 
@@ -155,7 +155,7 @@ test('the moment is chosen, stepped through, and kept in the address', async ({ 
     await expect(page.getByLabel('Time', { exact: true })).toHaveValue(/^12:00/);
     await expect(sentence(page)).toContainText('Hears “Lunch, fewer staff”');
     await page.keyboard.press('[');
-    await expect(page.getByLabel('Time', { exact: true })).toHaveValue('08:29:03');
+    await expect(page.getByLabel('Time', { exact: true })).toHaveValue('08:25:12');
     await page.getByRole('button', { name: /Assuming/ }).click();
     await page.getByRole('button', { name: 'Somebody answers' }).click();
     await page.getByLabel('Keys pressed').fill('3');
@@ -169,22 +169,22 @@ test('the moment is chosen, stepped through, and kept in the address', async ({ 
 });
 
 test('the draft is published, tried beside what is live, and an old edition comes back', async ({ page }) => {
-    await page.goto(address('/teams/team_bookings'));
-    await page.getByLabel('Name', { exact: true }).fill('Ticket desk');
+    await page.goto(address('/queues/que_bookings'));
+    await page.getByLabel('Name', { exact: true }).fill('Ticket queue');
     await page.getByLabel('Name', { exact: true }).press('Enter');
-    await expect(sentence(page)).toContainText('rings Ticket desk');
+    await expect(sentence(page)).toContainText('waits in Ticket queue');
     await page.getByRole('link', { name: 'Editions' }).click();
-    await expect(page.locator('.pending')).toContainText('changed Ticket desk');
+    await expect(page.locator('.pending')).toContainText('changed Ticket queue');
     await page.getByLabel('Note').fill('The desk has a new name');
     await page.getByRole('button', { name: /Publish as edition/ }).click();
     await expect(page.locator('.editions li').first()).toContainText('The desk has a new name');
     await expect(page.locator('.editions li').first()).toContainText('live');
     await page.locator('.editions li').last().getByRole('button', { name: 'Try calls on it' }).click();
-    await expect(sentence(page)).toContainText('rings Bookings desk');
+    await expect(sentence(page)).toContainText('waits in Bookings queue');
     await expect(page.getByText('You are looking at edition 1')).toBeVisible();
     await page.locator('.editions li').first().getByRole('button', { name: 'Try calls on it' }).click();
-    await expect(sentence(page)).toContainText('rings Ticket desk');
+    await expect(sentence(page)).toContainText('waits in Ticket queue');
     await page.locator('.editions li').last().getByRole('button', { name: 'Put back into the draft' }).click();
-    await page.goto(address('/teams/team_bookings'));
-    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Bookings desk');
+    await page.goto(address('/queues/que_bookings'));
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Bookings queue');
 });

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { address, choose, saved, sentence, startOver } from './helpers';
 
 test.beforeEach(({ request }) => startOver(request));
@@ -13,7 +13,9 @@ test('one call in a queue: stated in one line, told second by second', async ({ 
     await page.getByLabel('Seconds until an agent of Groups and coaches is free').fill('20');
     await page.getByLabel('Seconds until an agent of Groups and coaches is free').press('Enter');
     await expect(page).toHaveURL(/queues=que_groups%7E3%7E20%7E/);
-    await page.getByRole('link', { name: 'This call' }).click();
+    const thisCall = page.getByRole('link', { name: 'This call' });
+    await expect(thisCall).toHaveAttribute('href', /que_groups%7E3%7E20/);
+    await thisCall.click();
     const way = page.locator('main');
     await expect(way).toContainText('Is let into Groups and coaches, 3 ahead');
     // (3 + 1) × 150 ÷ 3.
@@ -27,7 +29,7 @@ test('agents are added, put in tiers and order by mouse and keyboard, and the an
     await expect(sentence(page)).toContainText('rings Priya');
     await page.getByRole('switch', { name: /^Priya .* is asked for this queue$/ }).click();
     await expect(sentence(page)).toContainText(
-        ' Waits in Groups and coaches, hears “Connecting you to bookings”, rings Seun Adebayo',
+        ' Waits in Groups and coaches, rings Seun Adebayo',
     );
     await choose(page, 'Add an agent', 'Dana Whitlock');
     await saved(page);
@@ -97,4 +99,96 @@ test('an agent is signed out and in on the board, and the answer follows at once
     await expect(sentence(page)).toContainText('rings Priya Raman');
     await choose(page, 'Seun Adebayo in Groups and coaches', 'signed in');
     await expect(log.getByRole('listitem').first()).toContainText('Seun Adebayo signed in');
+});
+
+const BOOKINGS = { at: '2026-11-23T10:30:00', from: '01632 960999', keys: '1', phones: 'per_priya~answers~6' };
+
+async function type(page: Page, label: string, text: string) {
+    await page.getByLabel(label, { exact: true }).fill(text);
+    await page.getByLabel(label, { exact: true }).press('Enter');
+}
+
+test('a caller keeps the place and is called back: by mouse and keyboard, told to the end', async ({ page }) => {
+    await page.goto(address('/queues/que_bookings', { ...BOOKINGS, queues: 'que_bookings~3~90~' }));
+    await expect(sentence(page)).toContainText('waits in Bookings queue for 4 min');
+    await type(page, 'Seconds until the caller keeps the place in Bookings queue', '70');
+    await expect(sentence(page)).toContainText('keeps the place after 1 min 10 s');
+    await type(page, 'Seconds until the caller takes the call back of Bookings queue', '8');
+    await expect(sentence(page)).toContainText('talks to Priya Raman');
+    await expect(page.getByRole('region', { name: 'Tier 2' })).toContainText('asked at 8:30: the only one who is free');
+    await type(page, 'Seconds for which a call back rings', '8');
+    await expect(sentence(page)).toContainText('the place in Bookings queue is given up');
+    await choose(page, 'The key that keeps the place', 'no key');
+    await expect(page.getByText('no key keeps the place')).toBeVisible();
+    await page.getByRole('button', { name: 'Let key 1 keep the place' }).click();
+    await expect(page.getByText('no key keeps the place')).toHaveCount(0);
+    await choose(page, 'The key by which callers leave', '1');
+    await expect(page.getByText('Key 1 leaves the queue already.').first()).toBeVisible();
+});
+
+test('how agents take calls, what they hear, when a notice goes out', async ({ page }) => {
+    await page.goto(address('/queues/que_bookings', { ...BOOKINGS, queues: 'que_bookings~0~30~' }));
+    await expect(sentence(page)).toContainText('rings Priya Raman and is answered after 6 s');
+    await choose(page, 'How agents take a call', 'by pressing 1');
+    await expect(sentence(page)).toContainText('rings Priya Raman and is answered after 10 s');
+    await choose(page, 'How agents take a call', 'without touching the phone');
+    await expect(sentence(page)).toContainText('rings Priya Raman and is answered after 0 s');
+    await type(page, 'Seconds of waiting after which a notice is sent', '20');
+    await page.getByRole('link', { name: 'This call' }).click();
+    await expect(page.locator('main')).toContainText('A notice goes to bookings-lead@ternwick.example');
+    await expect(page.locator('main')).toContainText('The agent hears “Word for agents: bookings”');
+});
+
+test('a site that is down, and a queue whose agents nobody can reach', async ({ page }) => {
+    await page.goto(address('/queues/que_bookings', { ...BOOKINGS, down: 'sit_ternwick' }));
+    await expect(sentence(page)).toContainText('is not let into Bookings queue');
+    await page.getByRole('button', { name: /Assuming/ }).click();
+    await expect(page.getByRole('button', { name: /Ternwick Harbour is down/ })).toBeVisible();
+    await page.locator('.assumptions .ant-select-selection-item-remove').click();
+    await expect(sentence(page)).not.toContainText('is not let into');
+});
+
+test('an agent dials the code, and it is done at once', async ({ page }) => {
+    await page.goto(address('/', { to: '*33', from: '201', at: '2026-11-23T10:30:00' }));
+    await expect(sentence(page)).toContainText('Signs Dana Whitlock out of Bookings queue');
+    await page.getByRole('button', { name: 'Do it now, not only on trial' }).click();
+    await page.getByRole('link', { name: 'On duty' }).click();
+    const log = page.getByRole('region', { name: 'Signed in and out' });
+    await expect(log.getByRole('listitem').first()).toContainText('Dana Whitlock signed out Bookings queue · Code *33');
+    await choose(page, 'Dana Whitlock in Bookings queue', 'signed in');
+    await expect(log.getByRole('listitem').first()).toContainText('Dana Whitlock signed in');
+});
+
+test('a tag makes a call urgent, by keyboard', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_groups', { ...GROUPS, queues: 'que_groups~4~~' }));
+    await page.locator('[data-row]').first().focus();
+    await page.keyboard.press('+');
+    await page.keyboard.type('tag');
+    await page.keyboard.press('Enter');
+    await choose(page, 'Urgency in queues', 'urgent');
+    await page.keyboard.press('Escape');
+    await page.getByRole('row').filter({ hasText: 'From here on: urgent' }).press('Alt+ArrowUp');
+    await saved(page);
+    await page.getByRole('link', { name: 'This call' }).click();
+    await expect(page.locator('main')).toContainText('Is let into Groups and coaches, as the first');
+});
+
+test('an overflow is drawn, and one that comes back is told', async ({ page }) => {
+    await page.goto(address('/overflow', {}));
+    await expect(page.locator('main')).toContainText('Bookings queue in Bookings line: over after 4 min 35 s at most.');
+    await expect(page.getByRole('group', { name: 'Overflow' }).first()).toBeVisible();
+    await page.goto(address('/journeys/jrn_groups', GROUPS));
+    await page.locator('[data-row]').last().focus();
+    await page.keyboard.press('Delete');
+    await page.locator('[data-row]').last().focus();
+    await page.keyboard.press('+');
+    await page.keyboard.type('go');
+    await page.keyboard.press('Enter');
+    await choose(page, 'Journey', 'Groups line');
+    await page.keyboard.press('Escape');
+    await expect(
+        page.getByText('Calls that nobody takes go round: Groups and coaches → Groups and coaches.'),
+    ).toBeVisible();
+    await page.getByRole('link', { name: 'Overflow' }).click();
+    await expect(page.locator('main')).toContainText('calls come back here, and may go round for ever.');
 });

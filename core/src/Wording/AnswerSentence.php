@@ -51,8 +51,12 @@ final readonly class AnswerSentence
     {
         $clauses = [];
         $wasAsked = false;
+        $queue = null;
         foreach ($trace->events as $event) {
-            $clause = $this->clause($event->happening);
+            $place = $event->journey.' '.$event->step;
+            $queue = $event->happening instanceof QueueEntered ? $place : $queue;
+            // What is said in a queue is part of the wait.
+            $clause = $event->happening instanceof Said && $place === $queue ? null : $this->clause($event->happening);
             if ($event->happening instanceof WaitedInVain && !$wasAsked) {
                 // Nobody was asked meanwhile: the wait is told at once.
                 $waits = $this->waits($event->happening->queue);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Queueing;
 
 use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Happening\SignedOutForMissing;
 use Meandros\Core\Routing\Happening\WaitedInVain;
 use Meandros\Core\Tests\PlanBuilder;
 use PHPUnit\Framework\TestCase;
@@ -37,6 +38,8 @@ final class QueueLawTest extends TestCase
                 $until[$who] = $rung->until;
             }
             foreach ($trace->events as $event) {
+                $out = $event->happening instanceof SignedOutForMissing ? $event->happening->who : null;
+                null === $out || self::assertSame([], array_filter($trace->rung, static fn ($rung): bool => $rung->phone->person === $out && $rung->until > $event->second), 'Signed out for missing, and asked: '.$label);
                 !$event->happening instanceof WaitedInVain || self::assertSame($queue['waiting']['longestSeconds'], $event->happening->seconds, $label);
             }
             $answered += EndingKind::Answered === $trace->ending->kind ? 1 : 0;
@@ -77,7 +80,7 @@ final class QueueLawTest extends TestCase
         }
         $queue = [
             'members' => $members, 'asking' => ['order' => self::ORDERS[$random->getInt(0, 6)], 'alertSeconds' => $random->getInt(1, 30), 'widenSeconds' => $random->getInt(1, 60), 'spillsOver' => 1 === $random->getInt(0, 1), 'missedSeconds' => $random->getInt(1, 40)],
-            'waiting' => ['longestSeconds' => $random->getInt(1, 200), 'announceSeconds' => $random->getInt(0, 50)], 'admission' => ['handlingSeconds' => $random->getInt(1, 90)],
+            'duty' => 1 === $random->getInt(0, 2) ? ['signOutAfter' => $random->getInt(1, 3)] : [], 'waiting' => ['longestSeconds' => $random->getInt(1, 200), 'announceSeconds' => $random->getInt(0, 50)], 'admission' => ['handlingSeconds' => $random->getInt(1, 90)],
         ];
         $plan->with($queue + ['id' => 'que', 'kind' => 'queue', 'name' => 'Queue'])->journey('jrn_main', [['id' => 'it', 'do' => 'queue', 'queue' => 'que']]);
 

@@ -61,6 +61,80 @@ final class SimpyTest extends TestCase
         }
     }
 
+    /** Erlang B: nobody waits. Whoever finds no agent free is lost. */
+    public function testCallsAreLostAsErlangSays(): void
+    {
+        foreach ([[2.0, 3], [5.0, 5], [4.0, 6], [8.0, 10], [10.0, 12], [17.0, 20]] as $i => [$traffic, $agents]) {
+            [$lost] = self::patient($traffic, $agents, 0.0, 40 + $i);
+            self::assertEqualsWithDelta(self::erlangB($traffic, $agents), $lost[0], $lost[1], \sprintf('The share that is lost, %.0f erlang, %d agents.', $traffic, $agents));
+        }
+    }
+
+    /**
+     * Erlang A: callers give up after an exponential time. The share that gives up and the share that waits, from the balance
+     * of its states (C. Palm's model, as in O. Garnett, A. Mandelbaum, M. Reiman, Designing a Call Center with Impatient
+     * Customers, 2002; from memory).
+     */
+    public function testImpatientCallersGiveUpAsErlangSays(): void
+    {
+        foreach ([[2.0, 3, 1.0], [5.0, 5, 2.0], [6.0, 5, 0.5], [8.0, 10, 1.0], [12.0, 12, 0.25], [20.0, 18, 1.0]] as $i => [$traffic, $agents, $patience]) {
+            [$givesUp, $waits] = self::erlangA($traffic, $agents, $patience);
+            [$lost, $waited] = self::patient($traffic, $agents, $patience, 60 + $i);
+            self::assertEqualsWithDelta($givesUp, $lost[0], $lost[1], \sprintf('The share that gives up, %.0f erlang, %d agents.', $traffic, $agents));
+            self::assertEqualsWithDelta($waits, $waited[0], $waited[1], \sprintf('The share that waits, %.0f erlang, %d agents.', $traffic, $agents));
+        }
+    }
+
+    /** @return array{float, float} the share that gives up, and the share that waits; patience in mean times of a call */
+    private static function erlangA(float $traffic, int $agents, float $patience): array
+    {
+        $sum = $state = 1.0;
+        $waiting = $queued = 0.0;
+        for ($n = 1; $n <= 20 * $agents; ++$n) {
+            $state *= $traffic / (min($n, $agents) + max(0, $n - $agents) / $patience);
+            $sum += $state;
+            $waiting += $n >= $agents ? $state : 0.0;
+            $queued += max(0, $n - $agents) * $state;
+        }
+
+        return [$queued / $sum / $patience / $traffic, $waiting / $sum];
+    }
+
+    /** @return array{array{float, float}, array{float, float}} the share of calls that are lost and the share that waits, each with the half-width of its 99 % interval */
+    private static function patient(float $traffic, int $agents, float $patience, int $seed): array
+    {
+        $random = new Randomizer(new Mt19937($seed));
+        $exponential = static fn (float $mean): float => -$mean * log(1 - $random->getInt(0, 2 ** 53 - 1) / 2 ** 53);
+        $mean = 100_000;
+        $dispatcher = self::dispatcher(['order' => 'longest idle first', 'widen' => 30, 'spills' => true, 'notes' => 0, 'tiers' => array_fill(0, $agents, 1)]);
+        [$batches, $size] = [20, 3000];
+        $lost = $waited = array_fill(0, $batches + 1, 0);
+        $arrives = 0.0;
+        $now = 0;
+        for ($i = 0; $i < ($batches + 1) * $size; ++$i) {
+            $arrives += $exponential($mean / $traffic);
+            $arrival = (int) $arrives;
+            $gone = $arrival + ($patience > 0 ? (int) $exponential($patience * $mean) : 0);
+            $handling = max(1, (int) round($exponential($mean)));
+            $now = max($now, $arrival);
+            $who = [];
+            while ($now <= $gone && [] === $who = $dispatcher->candidates($now, $now - $arrival)) {
+                $next = $dispatcher->next($now, $now - $arrival);
+                if (null === $next || $next > $gone) {
+                    break;
+                }
+                $now = $next;
+            }
+            $lost[intdiv($i, $size)] += [] === $who ? 1 : 0;
+            $waited[intdiv($i, $size)] += [] === $who || $now > $arrival ? 1 : 0;
+            [] === $who || $dispatcher->take($who[0], $now, $handling);
+        }
+        // The first batch warms up.
+        $share = static fn (array $counts): array => self::interval(array_map(static fn (int $count): float => $count / $size, \array_slice($counts, 1)));
+
+        return [$share($lost), $share($waited)];
+    }
+
     /** @return array{float, float, float, float} the share of calls that wait and the mean wait in units of the mean time, each with the half-width of its 99 % interval, by batch means */
     private static function measure(float $traffic, int $agents, int $seed): array
     {
@@ -118,13 +192,7 @@ final class SimpyTest extends TestCase
      */
     private static function drive(array $scenario): array
     {
-        $members = $agents = [];
-        foreach ($scenario['tiers'] as $i => $tier) {
-            $members[] = new QueueMember('per_'.$i, $tier);
-            $agents[] = new Agent('per_'.$i, $tier, true, new Occupation(0, 0));
-        }
-        $queue = new Queue('que', 'Queue', $members, new QueueAsking(AgentOrder::from($scenario['order']), widenSeconds: $scenario['widen'], spillsOver: $scenario['spills'], notesSeconds: $scenario['notes']));
-        $dispatcher = new Dispatcher($queue, $agents, 0);
+        $dispatcher = self::dispatcher($scenario);
         $answered = [];
         $now = 0;
         foreach ($scenario['calls'] as [$arrival, $seconds]) {
@@ -138,5 +206,18 @@ final class SimpyTest extends TestCase
         }
 
         return $answered;
+    }
+
+    /** @param array{order: string, widen: int, spills: bool, notes: int, tiers: list<int>} $scenario */
+    private static function dispatcher(array $scenario): Dispatcher
+    {
+        $members = $agents = [];
+        foreach ($scenario['tiers'] as $i => $tier) {
+            $members[] = new QueueMember('per_'.$i, $tier);
+            $agents[] = new Agent('per_'.$i, $tier, true, new Occupation(0, 0));
+        }
+        $queue = new Queue('que', 'Queue', $members, new QueueAsking(AgentOrder::from($scenario['order']), widenSeconds: $scenario['widen'], spillsOver: $scenario['spills'], notesSeconds: $scenario['notes']));
+
+        return new Dispatcher($queue, $agents, 0);
     }
 }
