@@ -28,9 +28,7 @@ test('agents are added, put in tiers and order by mouse and keyboard, and the an
     await page.goto(address('/queues/que_groups', { ...GROUPS, queues: 'que_groups~0~0~', phones: '*~answers~3' }));
     await expect(sentence(page)).toContainText('rings Priya');
     await page.getByRole('switch', { name: /^Priya .* is asked for this queue$/ }).click();
-    await expect(sentence(page)).toContainText(
-        ' Waits in Groups and coaches, rings Seun Adebayo',
-    );
+    await expect(sentence(page)).toContainText(' Waits in Groups and coaches, rings Seun Adebayo');
     await choose(page, 'Add an agent', 'Dana Whitlock');
     await saved(page);
     await expect(page.getByRole('combobox', { name: 'Tier of Dana Whitlock' })).toBeVisible();

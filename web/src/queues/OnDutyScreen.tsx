@@ -53,9 +53,7 @@ export function OnDutyScreen() {
                                         </th>
                                         {queues.map((queue) => (
                                             <td key={queue.id}>
-                                                {queue.members.some((member) => member.who === agent.id) && (
-                                                    <SignInCell queue={queue} person={agent} />
-                                                )}
+                                                <DutyCell queue={queue} person={agent} />
                                             </td>
                                         ))}
                                     </tr>
@@ -68,6 +66,13 @@ export function OnDutyScreen() {
             <Log />
         </div>
     );
+}
+
+/** Somebody who is off in a queue is never asked: they look after the others only. */
+function DutyCell({ queue, person }: { queue: Queue; person: { id: string; name: string } }) {
+    const member = queue.members.find((one) => one.who === person.id);
+    if (!member) return null;
+    return member.on ? <SignInCell queue={queue} person={person} /> : <span className="quiet">supervises only</span>;
 }
 
 function SignInCell({ queue, person }: { queue: Queue; person: { id: string; name: string } }) {
