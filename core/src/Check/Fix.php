@@ -30,6 +30,12 @@ final readonly class Fix
         return new self($element->id(), [['op' => 'add', 'path' => $path, 'value' => $value]], $arguments);
     }
 
+    /** @param non-empty-array<string, mixed> $values by path */
+    public static function replaceEach(Element $element, array $values): self
+    {
+        return new self($element->id(), array_map(static fn (string $path, mixed $value): array => ['op' => 'replace', 'path' => $path, 'value' => $value], array_keys($values), array_values($values)), []);
+    }
+
     public static function move(Element $element, string $from, string $path): self
     {
         return new self($element->id(), [['op' => 'move', 'from' => $from, 'path' => $path]], []);

@@ -96,6 +96,13 @@ final class FixTest extends TestCase
         yield 'a notice that goes to nobody' => [$queue(['promise' => ['noticeSeconds' => 60, 'notify' => []]]), 'que', '/promise/notify', 'Whoever waits for too long raises a notice, but it goes to nobody.', 'Raise no notice'];
         yield 'a notice and an introduction that fill the wait' => [$queue(['recording' => ['on' => true, 'notice' => 'prm_hello'], 'waiting' => ['longestSeconds' => 80, 'introduction' => 'prm_hello']]), 'que', '/waiting', 'Nobody is ever asked: the introduction takes 80 s, and nobody may wait for longer than 80 s.', 'Let them wait for 140 s'];
         yield 'a long wait of which nothing is told' => [$queue(['waiting' => ['longestSeconds' => 660, 'announceSeconds' => 0]]), 'que', '/waiting', 'Callers may wait for 11 minutes and are told nothing meanwhile.', 'Announce it every minute'];
+        $menu = static fn (array $scripts, array ...$exits): PlanBuilder => self::ann([])->person('ben')->with(['id' => 'prm_menu', 'kind' => 'prompt', 'name' => 'Menu', 'scripts' => $scripts])
+            ->journey('jrn_main', [['id' => 'menu', 'do' => 'menu', 'prompt' => 'prm_menu', 'exits' => array_values($exits)]]);
+        $key = static fn (string $on, string $label, string $who = 'ann'): array => ['on' => $on, 'label' => $label, 'steps' => [['id' => 'ring'.$on, 'do' => 'ring', 'target' => $who, 'seconds' => 5]]];
+        yield 'a key that is promised and missing' => [$menu(['en' => 'For sales, press 1. For freight, press 2.'], $key('1', 'Sales')), 'jrn_main', '/steps/0/exits', '“Menu” promises key 2 for “freight”, and it leads nowhere.', 'Add key 2'];
+        yield 'a key that is never mentioned' => [$menu(['en' => 'For sales, press 1.', 'fr' => 'Pour les ventes, tapez 1. Pour Ben, tapez 2.', 'de' => 'Für Ben die 9.'], $key('1', 'Sales'), $key('2', '', 'ben')), 'jrn_main', '/steps/0/exits/1', '“Menu” says nothing of key 2 (en).', 'Let the script name it'];
+        yield 'keys in another order' => [$menu(['en' => 'For freight, press 2. For sales, press 1.'], $key('1', 'Sales'), ['on' => 'nothing', 'label' => '', 'steps' => []], $key('2', 'Freight')), 'jrn_main', '/steps/0/exits', '“Menu” names the keys as 2 1, and they are listed as 1 2.', 'List them as they are said'];
+        yield 'a key that perhaps leads elsewhere' => [$menu(['en' => 'For bookings, press 1. For freight, press 2.'], $key('1', 'Freight'), $key('2', 'New booking')), 'jrn_main', '/steps/0/exits', '“Menu” says “bookings” for key 1, which perhaps is key 2, “New booking”.', 'Write the script from the keys'];
         yield 'no line for emergencies' => [self::ann([])->with($line(['national'])), 'line_one', '/destinations', 'No outside line may carry emergency calls.', 'Let “Quay” carry them'];
     }
 

@@ -2,6 +2,7 @@ import { LIMITS } from '../../api/limits';
 import { NumberInput } from '../../ui/NumberInput';
 import type { StepModule, StepOf } from './module';
 import { Name, Pick } from './parts';
+import { WriteScript } from './WriteScript';
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '*', '0', '#'];
 
@@ -46,4 +47,5 @@ export const menu: StepModule<StepOf<'menu'>> = {
             />
         </>
     ),
+    Picture: ({ step }) => <WriteScript step={step} />,
 };
