@@ -7,7 +7,7 @@ const GROUPS = { to: '+441632960130', at: '2026-11-23T10:30:00' };
 
 test('one call in a queue: stated in one line, told second by second', async ({ page }) => {
     await page.goto(address('/queues/que_groups', GROUPS));
-    await expect(sentence(page)).toContainText('waits in Groups and coaches for 5 min, then leaves a message');
+    await expect(sentence(page)).toContainText('Waits in Groups and coaches for 5 min, then leaves a message');
     await page.getByLabel('Callers ahead in Groups and coaches').fill('3');
     await page.getByLabel('Callers ahead in Groups and coaches').press('Enter');
     await page.getByLabel('Seconds until an agent of Groups and coaches is free').fill('20');
@@ -71,7 +71,7 @@ test('a queue step in a journey, and a number that leads straight to a queue', a
     await page.keyboard.type('queue');
     await page.keyboard.press('Enter');
     await choose(page, 'Queue', 'Groups and coaches');
-    await expect(sentence(page)).toContainText('waits in Groups and coaches for 5 min, rings Lost property counter');
+    await expect(sentence(page)).toContainText('Waits in Groups and coaches for 5 min, rings Lost property counter');
     await page.getByRole('combobox', { name: 'Add an exit' }).click();
     await page
         .locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: 'waited for too long' })

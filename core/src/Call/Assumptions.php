@@ -17,7 +17,7 @@ final readonly class Assumptions
     public const EVERY_PHONE = '*';
 
     /**
-     * @param list<string>              $keys             pressed at one menu after the other
+     * @param list<KeyPress>            $keys             pressed at one menu after the other
      * @param list<PhoneAssumption>     $phones           the most particular one holds: phone, then person, then every phone
      * @param int|null                  $patienceSeconds  when the caller gives up
      * @param bool                      $withoutOverrides as if nobody had forced hours into a state
@@ -43,14 +43,7 @@ final readonly class Assumptions
             return new self();
         }
         $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier', 'statuses', 'lines', 'queues', 'down']);
-        $keys = [];
-        foreach ($in->field('keys')->items(Limits::KEYS) as $item) {
-            $key = $item->text(1);
-            if (!\in_array($key, Keypad::KEYS, true)) {
-                $item->complain(\sprintf('"%s" is not a key.', $key), 'Press one of 0–9, * and #.');
-            }
-            $keys[] = $key;
-        }
+        $keys = array_map(KeyPress::fromJson(...), $in->field('keys')->items(Limits::KEYS));
         $patience = $in->field('patience');
 
         return new self($keys, self::phones($in->field('phones')), $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')), self::statuses($in->field('statuses')), self::channelsTaken($in->field('lines')), self::queues($in->field('queues')), array_map(static fn (Input $item): string => $item->text(80), $in->field('down')->items(Limits::ASSUMPTIONS)));

@@ -7,7 +7,7 @@ namespace Meandros\Core\Routing;
 /** Where a call goes from a step: on to the next one, out by an exit, to another journey, or nowhere. */
 final readonly class Onward
 {
-    private function __construct(public ?string $exit = null, public ?string $journey = null, public ?Ending $ending = null, public ?Ending $otherwise = null)
+    private function __construct(public ?string $exit = null, public ?string $journey = null, public ?Ending $ending = null, public ?Ending $otherwise = null, public ?int $again = null)
     {
     }
 
@@ -25,6 +25,18 @@ final readonly class Onward
     public static function to(string $journey): self
     {
         return new self(journey: $journey);
+    }
+
+    /** @param int $up menus further up than the one that the step stands in */
+    public static function again(int $up): self
+    {
+        return new self(again: $up);
+    }
+
+    /** Whether the call goes on with the step after this one. */
+    public function goesOn(): bool
+    {
+        return null === $this->journey && null === $this->ending && null === $this->again;
     }
 
     public static function end(Ending $ending): self

@@ -17,6 +17,7 @@ use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Plan\Step;
+use Meandros\Core\Plan\Step\MenuStep;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Reading\InvalidData;
@@ -150,7 +151,7 @@ final class Router
     {
         foreach ($list->steps as $step) {
             $onward = $this->walkStep($walk, $journey, $step);
-            if (null !== $onward->journey || null !== $onward->ending) {
+            if (!$onward->goesOn()) {
                 return $onward;
             }
         }
@@ -173,7 +174,11 @@ final class Router
 
         $after = null === $exit ? $onward : $this->walkList($walk, $journey, $exit->steps);
 
-        return null === $onward->otherwise || null !== $after->ending || null !== $after->journey ? $after : Onward::end($onward->otherwise);
+        if (null !== $after->again && $step instanceof MenuStep) {
+            return 0 === $after->again ? $this->walkStep($walk, $journey, $step) : Onward::again($after->again - 1);
+        }
+
+        return null === $onward->otherwise || !$after->goesOn() ? $after : Onward::end($onward->otherwise);
     }
 
     /** What a code does that was dialled; null where it is none. */

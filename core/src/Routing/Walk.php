@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\SignIn;
 use Meandros\Core\Call\Status;
 use Meandros\Core\Call\TrialCall;
@@ -299,25 +300,27 @@ final class Walk
     }
 
     /**
-     * Lets the caller hear a prompt. Where they do not hear its end, what they heard is noted.
+     * Lets the caller hear a prompt. Where they are gone before its end, what they heard is noted.
+     *
+     * @param int|null $seconds only its first ones; null for all
      *
      * @throws CallOver
      * @throws TimeUp
      */
-    public function listen(Heard $heard): void
+    public function listen(Heard $heard, ?int $seconds = null): void
     {
         $this->answer();
         $start = $this->second;
         try {
-            $this->pass($heard->seconds);
+            $this->pass($seconds ?? $heard->seconds);
         } catch (CallOver $over) {
             $this->note(Said::partly($heard, $this->arrival()->language, $this->second - $start), $start);
             throw $over;
         }
     }
 
-    /** The next key that the caller presses, if any is left. */
-    public function takeKey(): ?string
+    /** What the caller presses at the next menu, if anything is left. */
+    public function takeKey(): ?KeyPress
     {
         $key = $this->assumptions->keys[$this->keysTaken] ?? null;
         ++$this->keysTaken;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing;
 
 use Meandros\Core\Plan\Step;
+use Meandros\Core\Plan\Step\AgainStep;
 use Meandros\Core\Plan\Step\EndStep;
 use Meandros\Core\Plan\Step\GoStep;
 use Meandros\Core\Plan\Step\HoursStep;
@@ -15,6 +16,7 @@ use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\SayStep;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Plan\Step\TagStep;
+use Meandros\Core\Routing\Step\AgainWalker;
 use Meandros\Core\Routing\Step\EndWalker;
 use Meandros\Core\Routing\Step\GoWalker;
 use Meandros\Core\Routing\Step\HoursWalker;
@@ -37,6 +39,7 @@ final class Walkers
         QueueStep::class => QueueWalker::class,
         TagStep::class => TagWalker::class,
         MessageStep::class => MessageWalker::class,
+        AgainStep::class => AgainWalker::class,
         GoStep::class => GoWalker::class,
         EndStep::class => EndWalker::class,
     ];
@@ -67,7 +70,7 @@ final class Walkers
         $onward = Onward::next();
         foreach ($list->steps as $step) {
             $onward = $this->take($step, $walk);
-            if (null !== $onward->journey || null !== $onward->ending) {
+            if (!$onward->goesOn()) {
                 break;
             }
         }

@@ -87,8 +87,8 @@ final readonly class AnswerSentence
         return match (true) {
             $happening instanceof Said => 0 === $happening->seconds ? null : 'hears “'.$this->names->of($happening->prompt).'”',
             $happening instanceof Asked => null === $happening->key
-                ? \sprintf('presses nothing at “%s”', $this->names->of($happening->prompt))
-                : \sprintf($happening->known ? 'presses %s' : 'presses %s, which leads nowhere', $happening->key),
+                ? \sprintf('presses nothing at “%s”', $this->names->of($happening->heard->prompt))
+                : \sprintf($happening->known ? (\strlen($happening->key) > 1 ? 'dials %s' : 'presses %s') : 'presses %s, which leads nowhere', $happening->key),
             $happening instanceof Ringing => $this->ringing($happening),
             $happening instanceof TriesAgain => \sprintf('tries again for up to %s', Duration::words(60 * $happening->minutes)),
             $happening instanceof ComesBackIn => \sprintf('comes back in by %s', $this->names->of($happening->element)),

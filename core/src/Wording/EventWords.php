@@ -10,9 +10,11 @@ use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Answering\Choice;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Asked;
+use Meandros\Core\Routing\Happening\AskedAgain;
 use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Dialled;
+use Meandros\Core\Routing\Happening\ExtensionDialled;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
 use Meandros\Core\Routing\Happening\MessageTaken;
@@ -47,15 +49,17 @@ final readonly class EventWords
             $happening instanceof Said => null === $happening->prompt ? 'Says nothing' : \sprintf('Hears “%s”', $this->names->of($happening->prompt)),
             $happening instanceof HoursRead => null === $happening->reading ? 'No hours to look at' : \sprintf('%s: %s', $this->names->of($happening->hours), $this->stateName($happening)),
             $happening instanceof Asked => match ($happening->kind()) {
-                'key pressed' => \sprintf('Presses %s', $happening->key),
+                'key pressed' => \sprintf(\strlen((string) $happening->key) > 1 ? 'Dials %s' : 'Presses %s', $happening->key),
                 'wrong key' => \sprintf('Presses %s, which leads nowhere', $happening->key),
-                default => \sprintf('Presses nothing for %s', Duration::words($happening->waitSeconds)),
+                default => \sprintf('Presses nothing for %s', Duration::words($happening->menu->waitSeconds)),
             },
             $happening instanceof Ringing => $this->ringing($happening),
             $happening instanceof MessageTaken => null === $happening->mailbox ? 'Takes no message' : \sprintf('Leaves a message with %s', $this->names->of($happening->mailbox)),
             $happening instanceof Went => null === $happening->journey ? 'Goes nowhere' : \sprintf('Goes on in %s', $this->names->of($happening->journey)),
             $happening instanceof TriesAgain => \sprintf('Is kept, and it rings again for up to %s', Duration::words(60 * $happening->minutes)),
             $happening instanceof QueueHappening => $this->queue->what($happening),
+            $happening instanceof AskedAgain => 0 === $happening->up ? 'Goes back to the menu' : \sprintf('Goes up %d %s', $happening->up, 1 === $happening->up ? 'menu' : 'menus'),
+            $happening instanceof ExtensionDialled => \sprintf('Reaches extension %s, %s', $happening->extension, $this->names->of($happening->who)),
             $happening instanceof Tagged => 'From here on: '.implode(', ', self::tags($happening)),
             $happening instanceof CodeDialled => ucfirst($this->names->code($happening)),
             $happening instanceof Over => $this->over($happening),
@@ -80,6 +84,8 @@ final readonly class EventWords
             $happening instanceof TriesAgain => 'The step or the rule says so; rounds in which nobody answers are drawn as bars.',
             $happening instanceof Went => null === $happening->journey ? 'No journey is chosen.' : 'The step says so; the call does not come back.',
             $happening instanceof QueueHappening => $this->queue->because($happening),
+            $happening instanceof AskedAgain => 'The step says so.',
+            $happening instanceof ExtensionDialled => null === $happening->closed ? 'Extensions may be dialled at this menu.' : \sprintf('%s is closed, so their mailbox takes the call.', $this->names->of($happening->closed)),
             $happening instanceof Tagged => 'The step says so.',
             $happening instanceof CodeDialled => $this->code($happening),
             $happening instanceof Over => $this->whyOver($happening),
@@ -126,9 +132,17 @@ final readonly class EventWords
 
     private function asked(Asked $asked): string
     {
-        $heard = null === $asked->prompt ? 'No prompt is chosen' : \sprintf('After “%s” of %s', $this->names->of($asked->prompt), Duration::words($asked->promptSeconds));
+        $heard = $asked->heard;
+        $prompt = \sprintf('“%s” of %s', $this->names->of($heard->prompt), Duration::words($heard->seconds));
+        $when = match (true) {
+            null === $heard->prompt => 'No prompt is chosen',
+            null !== $asked->at && $asked->at < $heard->seconds => \sprintf('%s into %s', Duration::words($asked->at), $prompt),
+            null !== $asked->at && $asked->at > $heard->seconds => \sprintf('%s after %s', Duration::words($asked->at - $heard->seconds), $prompt),
+            default => 'After '.$prompt,
+        };
+        $more = 0 === $asked->more ? '' : \sprintf(' It takes %s in which more digits may follow.', Duration::words($asked->more));
 
-        return \sprintf('%s; try %d of %d.', $heard, $asked->try, $asked->tries);
+        return \sprintf('%s; try %d of %d.%s', $when, $asked->try, $asked->menu->tries, $more);
     }
 
     private function ringing(Ringing $ringing): string

@@ -19,7 +19,7 @@ final class StepKindsTest extends TestCase
 {
     private const ROOT = __DIR__.'/../../..';
     /** Kinds of which a blank one is whole. */
-    private const WHOLE_WHEN_BLANK = ['end'];
+    private const WHOLE_WHEN_BLANK = ['end', 'again'];
 
     #[DataProvider('kinds')]
     public function testItIsInTheSchema(string $kind): void

@@ -27,8 +27,8 @@ final class TraceDataTest extends TestCase
                 'decision' => ['by' => 'override', 'date' => '2026-11-23', 'band' => null, 'name' => 'Storm', 'source' => 'ovr_1', 'of' => 'Dana', 'season' => null],
                 'hasExit' => true, 'since' => '2026-11-23T09:30:00+00:00', 'until' => '2026-11-23T11:00:00+00:00',
             ]],
-            [4, 'wrong key', ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4, 'key' => '5'], ['wait' => 5, 'try' => 1, 'tries' => 2]],
-            [8, 'key pressed', ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4, 'key' => '1'], ['wait' => 5, 'try' => 2, 'tries' => 2]],
+            [4, 'wrong key', ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4, 'key' => '5'], ['wait' => 5, 'try' => 1, 'tries' => 2, 'at' => 4, 'more' => 0]],
+            [8, 'key pressed', ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4, 'key' => '1'], ['wait' => 5, 'try' => 2, 'tries' => 2, 'at' => 4, 'more' => 0]],
             [12, 'went', ['journey' => 'jrn_ring'], []],
             [12, 'answered', ['target' => 'ann', 'seconds' => 19, 'exit' => null], [
                 'rule' => 'two', 'status' => 'available',

@@ -102,7 +102,7 @@ final class TraceRulesTest extends TestCase
         $say = static fn (string $state, string $prompt): array => ['on' => $state, 'label' => '', 'steps' => [['id' => $state, 'do' => 'say', 'prompt' => $prompt]]];
         $builder = (new PlanBuilder())->hours('hrs', [['days' => ['mo'], 'from' => '09:00', 'to' => '12:00', 'state' => 'open'], ['days' => ['mo'], 'from' => '12:00', 'to' => '13:00', 'state' => 'lunch']])
             ->prompt('prm_one', 4)->prompt('prm_two', 4)->with(['id' => 'prm_silent', 'kind' => 'prompt', 'name' => 'Silent', 'scripts' => []]);
-        $next = static fn (array ...$exits): string => Moment::format((int) (new AnswerChange(new Router()))->next($builder->journey('jrn_main', [['id' => 'look', 'do' => 'hours', 'hours' => 'hrs', 'exits' => $exits]])->plan(), PlanBuilder::trial('2026-11-23T10:00'), new Assumptions(['1'])), 'Europe/London');
+        $next = static fn (array ...$exits): string => Moment::format((int) (new AnswerChange(new Router()))->next($builder->journey('jrn_main', [['id' => 'look', 'do' => 'hours', 'hours' => 'hrs', 'exits' => $exits]])->plan(), PlanBuilder::trial('2026-11-23T10:00'), Assumptions::fromData(['keys' => ['1']])), 'Europe/London');
         self::assertSame('2026-11-23T12:00:00+00:00', $next($say('open', 'prm_one'), $say('lunch', 'prm_two')));
         self::assertSame('2026-11-23T13:00:00+00:00', $next($say('lunch', 'prm_silent'), $say('closed', 'prm_one')));
         $menu = static fn (string $state, int $wait): array => ['on' => $state, 'label' => '', 'steps' => [['id' => $state, 'do' => 'menu', 'prompt' => 'prm_one', 'wait' => $wait, 'exits' => [['on' => '1', 'steps' => []]]]]];

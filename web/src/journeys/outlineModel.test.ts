@@ -9,6 +9,10 @@ const menu = (id: string, ...lists: Step[][]): Step => ({
     prompt: null,
     wait: 5,
     tries: 2,
+    duringPrompt: true,
+    secondPrompt: null,
+    wrongPrompt: null,
+    dial: null,
     exits: lists.map((steps, i) => ({ on: String(i + 1), label: '', steps })),
 });
 const outline = (steps: Step[]) => rowsOf(steps).map((row) => `${' '.repeat(row.depth)}${row.key}`);

@@ -6,7 +6,7 @@ import { NumberInput } from '../ui/NumberInput';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 import { RemoveButton } from '../ui/RowButtons';
 import { useAnswer } from './useAnswer';
-import { ASSUMED_STATUSES, type Assumed, isStatus, type Moment, useMoment } from './useMoment';
+import { ASSUMED_STATUSES, type Assumed, isStatus, keyPresses, type Moment, useMoment } from './useMoment';
 
 const DOES: { value: Assumed['does']; label: string }[] = [
     { value: 'answers', label: 'answers after' },
@@ -109,15 +109,15 @@ export function AssumptionsEditor() {
                 Somebody answers
             </Button>
             <div className="line">
-                <span>Keys pressed, menu by menu</span>
+                <span>Keys pressed, menu by menu (2@3: after 3 s)</span>
                 <Input
                     aria-label="Keys pressed"
                     size="small"
-                    style={{ width: 90 }}
-                    placeholder="none"
+                    style={{ width: 130 }}
+                    placeholder="1 2, 201, 2@3"
                     value={moment.keys}
-                    maxLength={20}
-                    onChange={(event) => change({ keys: event.target.value.replaceAll(/[^0-9*#]/g, '') })}
+                    maxLength={60}
+                    onChange={(event) => change({ keys: event.target.value.replaceAll(/[^0-9*#@, ]/g, '') })}
                 />
             </div>
             <div className="line">
@@ -195,7 +195,10 @@ export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined):
     });
     if (moment.phones.length > 2) parts.push(`${moment.phones.length - 2} more`);
     if (moment.phones.length === 0) parts.push('nobody answers');
-    if (moment.keys) parts.push(`keys ${[...moment.keys].join(' ')}`);
+    const keys = keyPresses(moment.keys).map((one) =>
+        typeof one === 'string' ? one : `${one.press} after ${one.after} s`,
+    );
+    if (keys.length > 0) parts.push(`keys ${keys.join(', ')}`);
     if (moment.patience) parts.push(`gives up after ${moment.patience} s`);
     for (const [id, { ahead, urgentAhead, canWaitAhead, free, keeps }] of Object.entries(moment.queues)) {
         const waiting = ahead + urgentAhead + canWaitAhead;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { nowIn, readMoment, toTrialCall, writeMoment } from './useMoment';
+import { keyPresses, nowIn, readMoment, toTrialCall, writeMoment } from './useMoment';
 
 const read = (text: string) => readMoment(new URLSearchParams(text));
 
@@ -104,6 +104,14 @@ describe('the moment in the address', () => {
                 { queue: 'que_b', urgentAhead: 0, canWaitAhead: 0, keeps: 40, picksUp: null, onTry: 1 },
             ],
         });
+    });
+
+    it('reads keys one by one, or apart with when they are pressed', () => {
+        expect(keyPresses('12*')).toEqual(['1', '2', '*']);
+        expect(keyPresses('201,')).toEqual(['201']);
+        expect(keyPresses('2@3')).toEqual([{ press: '2', after: 3 }]);
+        expect(keyPresses('1, 201#@12')).toEqual(['1', { press: '201#', after: 12 }]);
+        expect(keyPresses('@3, ,x')).toEqual([]);
     });
 
     it('starts now, on the clock of the zone', () => {

@@ -254,7 +254,7 @@ export function toTrialCall(moment: Moment): TrialCall {
         at: moment.at,
         ...(moment.zone ? { zone: moment.zone } : {}),
         assume: {
-            keys: [...moment.keys.replaceAll(/[^0-9*#]/g, '')],
+            keys: keyPresses(moment.keys),
             phones: moment.phones.flatMap(({ who, does, after }) => (isStatus(does) ? [] : [{ who, does, after }])),
             ...(moment.phones.some((one) => isStatus(one.does))
                 ? {
@@ -279,6 +279,19 @@ export function toTrialCall(moment: Moment): TrialCall {
             ...(moment.down.length > 0 ? { down: moment.down } : {}),
         },
     };
+}
+
+/** What is pressed at one menu after the other: "12" is two keys; "2@3, 201" is 2 after 3 s, then an extension; "201," is that extension alone. */
+export function keyPresses(text: string): NonNullable<NonNullable<TrialCall['assume']>['keys']> {
+    if (!/[\s,@]/.test(text)) return [...text.replaceAll(/[^0-9*#]/g, '')];
+    return text
+        .split(/[\s,]+/)
+        .filter((one) => /[0-9*#]/.test(one.split('@')[0] ?? ''))
+        .map((one) => {
+            const [keys = '', after] = one.split('@');
+            const press = keys.replaceAll(/[^0-9*#]/g, '');
+            return after ? { press, after: Number(after) || 0 } : press;
+        });
 }
 
 /** Now, on this computer's wall clock in the zone, to the minute. */

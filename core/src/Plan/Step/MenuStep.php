@@ -19,21 +19,25 @@ final readonly class MenuStep implements Step
 
     public const NOTHING = 'nothing';
     public const WRONG = 'wrong';
+    /** An extension was dialled, and nobody took the call. */
+    public const DIALLED = 'dialled';
 
-    public function __construct(private string $id, public ?string $prompt, public int $waitSeconds = 5, public int $tries = 2, private Exits $exits = new Exits())
+    public function __construct(private string $id, public ?string $prompt, public int $waitSeconds = 5, public int $tries = 2, private Exits $exits = new Exits(), public MenuManner $manner = new MenuManner(), public ?MenuDialling $dial = null)
     {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'prompt', 'wait', 'tries', 'exits']);
+        $in->onlyFields(['id', 'do', 'prompt', 'wait', 'tries', 'exits', 'duringPrompt', 'secondPrompt', 'wrongPrompt', 'dial']);
 
         return new self(
             $in->field('id')->id(),
             $in->field('prompt')->reference(),
             $in->field('wait')->whole(1, 60, 'seconds', 5),
             $in->field('tries')->whole(1, 10, 'tries', 2),
-            Exits::fromJson($in->field('exits'), [...Keypad::KEYS, self::NOTHING, self::WRONG]),
+            Exits::fromJson($in->field('exits'), [...Keypad::KEYS, self::NOTHING, self::WRONG, self::DIALLED]),
+            MenuManner::fromJson($in),
+            MenuDialling::fromJson($in->field('dial')),
         );
     }
 
@@ -49,12 +53,14 @@ final readonly class MenuStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'menu', 'prompt' => $this->prompt, 'wait' => $this->waitSeconds, 'tries' => $this->tries, 'exits' => $this->exits->toJson()];
+        return ['id' => $this->id, 'do' => 'menu', 'prompt' => $this->prompt, 'wait' => $this->waitSeconds, 'tries' => $this->tries] + $this->manner->toJson() + ['dial' => $this->dial?->toJson(), 'exits' => $this->exits->toJson()];
     }
 
     public function references(string $pointer): array
     {
-        return null === $this->prompt ? [] : [new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'asks with it')];
+        $own = null === $this->prompt ? [] : [new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'asks with it')];
+
+        return [...$own, ...$this->manner->references($pointer), ...$this->dial?->references($pointer.'/dial') ?? []];
     }
 
     public function unfinished(): ?string

@@ -19,6 +19,7 @@ final class StepKinds
         'queue' => QueueStep::class,
         'tag' => TagStep::class,
         'message' => MessageStep::class,
+        'again' => AgainStep::class,
         'go' => GoStep::class,
         'end' => EndStep::class,
     ];

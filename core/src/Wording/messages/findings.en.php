@@ -130,4 +130,13 @@ return [
     'key-leads-elsewhere' => '“{prompt}” says “{destination}” for key {key}, which perhaps is key {other}, “{label}”.',
     'key-leads-elsewhere.remedy' => 'Swap the keys, or let the script say what they do.',
     'key-leads-elsewhere.fix' => 'Write the script from the keys',
+    'again-without-menu' => 'There {menus, plural, =0 {is no menu} one {is only one menu} other {are only # menus}} around this step, so it cannot go back so far.',
+    'again-without-menu.remedy' => 'Put it under a key of the menu that is to ask again.',
+    'again-without-menu.fix' => 'Go back to the uppermost one',
+    'dials-nobody' => 'Extensions may be dialled at this menu, but of nobody.',
+    'dials-nobody.remedy' => 'Say whose, or let nobody be dialled.',
+    'dials-nobody.fix' => 'Let nobody be dialled',
+    'keys-wait-for-digits' => 'Whoever presses {keys} waits for {seconds} s, in which an extension could go on.',
+    'keys-wait-for-digits.remedy' => 'Wait for less long, or let extensions be dialled at a menu of their own.',
+    'keys-wait-for-digits.fix' => 'Wait for 3 s',
 ];

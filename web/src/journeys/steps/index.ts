@@ -1,4 +1,5 @@
 import type { Hours, Step } from '../../api/types';
+import { again } from './again';
 import { end } from './end';
 import { go } from './go';
 import { hours } from './hours';
@@ -20,6 +21,7 @@ export const STEPS: { [K in Step['do']]: StepModule<StepOf<K>> } = {
     tag,
     message,
     go,
+    again,
     end,
 };
 

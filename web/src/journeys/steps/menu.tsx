@@ -1,8 +1,8 @@
 import { LIMITS } from '../../api/limits';
 import { NumberInput } from '../../ui/NumberInput';
+import { MenuMore } from './MenuMore';
 import type { StepModule, StepOf } from './module';
 import { Name, Pick } from './parts';
-import { WriteScript } from './WriteScript';
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '*', '0', '#'];
 
@@ -10,11 +10,23 @@ export const menu: StepModule<StepOf<'menu'>> = {
     // k for a menu of keys, since m is a message.
     label: 'Menu',
     about: 'asks for a key',
-    blank: (id) => ({ id, do: 'menu', prompt: null, wait: 5, tries: 2, exits: [{ on: '1', label: '', steps: [] }] }),
+    blank: (id) => ({
+        id,
+        do: 'menu',
+        prompt: null,
+        wait: 5,
+        tries: 2,
+        duringPrompt: true,
+        secondPrompt: null,
+        wrongPrompt: null,
+        dial: null,
+        exits: [{ on: '1', label: '', steps: [] }],
+    }),
     exits: () => [
         ...KEYS.map((key) => ({ on: key, label: `key ${key}` })),
         { on: 'nothing', label: 'nothing pressed' },
         { on: 'wrong', label: 'wrong key' },
+        { on: 'dialled', label: 'dialled in vain' },
     ],
     Sentence: ({ step }) => (
         <span>
@@ -47,5 +59,5 @@ export const menu: StepModule<StepOf<'menu'>> = {
             />
         </>
     ),
-    Picture: ({ step }) => <WriteScript step={step} />,
+    Picture: MenuMore,
 };

@@ -24,9 +24,9 @@ const hours: Hours = {
 describe('the ways out of a step', () => {
     const step = (kind: Step['do']) => newStep(kind, []);
 
-    it('of a menu are the twelve keys, silence and a wrong key', () => {
+    it('of a menu are the twelve keys, silence, a wrong key and whoever was dialled in vain', () => {
         const exits = possibleExits(step('menu'), undefined).map((one) => one.on);
-        expect(exits).toHaveLength(14);
+        expect(exits).toHaveLength(15);
         expect(exits.slice(0, 12).toSorted()).toEqual([...'#*0123456789']);
     });
 
