@@ -49,7 +49,7 @@ test('a menu gets keys, each with its own steps, and refuses none twice', async 
     const options = page.locator('.ant-select-dropdown:visible .ant-select-item-option');
     await expect(options.filter({ hasText: /^key 1$/ })).toHaveCount(0);
     await options.filter({ hasText: /^key 2$/ }).click();
-    const key = rows(page).filter({ hasText: 'key 2' });
+    const key = page.locator('.row.exit').filter({ hasText: 'key 2' });
     await expect(key).toContainText('goes on with the next step');
     await key.focus();
     await page.keyboard.press('Enter');

@@ -88,7 +88,7 @@ final readonly class AnswerSentence
             $happening instanceof Said => 0 === $happening->seconds ? null : 'hears “'.$this->names->of($happening->prompt).'”',
             $happening instanceof Asked => null === $happening->key
                 ? \sprintf('presses nothing at “%s”', $this->names->of($happening->heard->prompt))
-                : \sprintf($happening->known ? (\strlen($happening->key) > 1 ? 'dials %s' : 'presses %s') : 'presses %s, which leads nowhere', $happening->key),
+                : \sprintf($happening->known ? '%s %s' : '%s %s, which leads nowhere', \strlen($happening->key) > 1 ? 'dials' : 'presses', $happening->key),
             $happening instanceof Ringing => $this->ringing($happening),
             $happening instanceof TriesAgain => \sprintf('tries again for up to %s', Duration::words(60 * $happening->minutes)),
             $happening instanceof ComesBackIn => \sprintf('comes back in by %s', $this->names->of($happening->element)),

@@ -50,7 +50,7 @@ final readonly class EventWords
             $happening instanceof HoursRead => null === $happening->reading ? 'No hours to look at' : \sprintf('%s: %s', $this->names->of($happening->hours), $this->stateName($happening)),
             $happening instanceof Asked => match ($happening->kind()) {
                 'key pressed' => \sprintf(\strlen((string) $happening->key) > 1 ? 'Dials %s' : 'Presses %s', $happening->key),
-                'wrong key' => \sprintf('Presses %s, which leads nowhere', $happening->key),
+                'wrong key' => \sprintf('%s %s, which leads nowhere', \strlen((string) $happening->key) > 1 ? 'Dials' : 'Presses', $happening->key),
                 default => \sprintf('Presses nothing for %s', Duration::words($happening->menu->waitSeconds)),
             },
             $happening instanceof Ringing => $this->ringing($happening),

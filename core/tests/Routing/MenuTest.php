@@ -49,8 +49,8 @@ final class MenuTest extends TestCase
         yield 'ended by #' => [$dial, [['press' => '201#', 'after' => 2]], ['0 Dials 201', '4 Reaches extension 201, Ann', '4 Rings Ann for 25 s', '29 Rings Ben for 20 s']];
         yield 'a key waits for digits' => [$dial, [['press' => '1', 'after' => 2]], ['0 Presses 1', $box(5)]];
         yield 'a star does not' => [$dial + ['exits' => [['on' => '*', 'steps' => [['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx']]]]], [['press' => '*', 'after' => 2]], ['0 Presses *', $box(2)]];
-        yield 'nobody has it' => [$dial + ['tries' => 1], ['299'], ['0 Presses 299, which leads nowhere', '15 Rings Ben for 20 s']];
-        yield 'not one of those who may be dialled' => [['dial' => ['scope' => 'some', 'people' => ['ben']], 'tries' => 1], ['201'], ['0 Presses 201, which leads nowhere', '15 Rings Ben for 20 s']];
+        yield 'nobody has it' => [$dial + ['tries' => 1], ['299'], ['0 Dials 299, which leads nowhere', '15 Rings Ben for 20 s']];
+        yield 'not one of those who may be dialled' => [['dial' => ['scope' => 'some', 'people' => ['ben']], 'tries' => 1], ['201'], ['0 Dials 201, which leads nowhere', '15 Rings Ben for 20 s']];
         yield 'one of them' => [['dial' => ['scope' => 'some', 'people' => ['ann']]], ['201'], ['0 Dials 201', '15 Reaches extension 201, Ann', '15 Rings Ann for 25 s', '40 Rings Ben for 20 s']];
         yield 'at the site' => [['dial' => ['scope' => 'site', 'site' => 'sit_harbour']], ['201#'], ['0 Dials 201', '12 Reaches extension 201, Ann', '12 Rings Ann for 25 s', '37 Rings Ben for 20 s']];
         yield 'the exit for whoever was dialled in vain' => [$dial + ['exits' => [['on' => 'dialled', 'steps' => [['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx']]]]], ['201#'], ['0 Dials 201', '12 Reaches extension 201, Ann', '12 Rings Ann for 25 s', $box(37)]];

@@ -5,12 +5,13 @@ import type { Journey, Step, Trace } from '../api/types';
 import { CourseLine } from '../call/CourseLine';
 import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
-import { useFindings } from '../ui/useFindings';
+import { useAllFindings } from '../ui/useFindings';
 import { Inserter } from './Inserter';
 import { OutlineRow } from './OutlineRow';
 import { outlineAct } from './outlineKeys';
 import {
     changeExits,
+    foundAt,
     insertAt,
     move,
     newStep,
@@ -30,7 +31,7 @@ export function Outline({
     trace,
 }: EditorProps<Journey> & { trace: Trace | undefined }) {
     const plan = usePlan();
-    const findings = useFindings(value.id);
+    const findings = useAllFindings(value.id);
     const rows = useMemo(() => rowsOf(value.steps), [value.steps]);
     const [current, setCurrent] = useState<string>();
     const [editing, setEditing] = useState<string>();
@@ -156,7 +157,7 @@ export function Outline({
                                     editing={editing === row.key && !disabled}
                                     disabled={disabled}
                                     error={row.is === 'step' ? error(row.pointer) : undefined}
-                                    found={row.is === 'step' ? findings(row.pointer) : []}
+                                    found={foundAt(row, findings)}
                                     onFocus={() => setCurrent(row.key)}
                                     onKeyDown={(event) => onKey(event, row)}
                                     onEdit={() => setEditing(row.key)}

@@ -96,7 +96,7 @@ export function OutlineRow(props: Props) {
                             {row.exit.steps.length === 0 && <span className="quiet"> goes on with the next step</span>}
                         </span>
                     )}
-                    {row.is === 'step' && <Findings found={props.found} />}
+                    <Findings found={props.found} />
                     {error && (
                         <span className="alarm" role="alert">
                             {error}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Step } from '../api/types';
-import { insertAt, move, newStep, removeAt, rowsOf } from './outlineModel';
+import type { Finding, Step } from '../api/types';
+import { foundAt, insertAt, move, newStep, removeAt, rowsOf } from './outlineModel';
 
 const say = (id: string): Step => ({ id, do: 'say', prompt: null });
 const menu = (id: string, ...lists: Step[][]): Step => ({
@@ -75,5 +75,23 @@ describe('the outline of a journey', () => {
     it('gives a new step an id that no other has', () => {
         expect(newStep('end', [say('s1'), say('s3')]).id).toBe('s4');
         expect(newStep('end', [say('s1'), say('s2')]).id).toBe('s3');
+    });
+});
+
+describe('findings of a row', () => {
+    it('are those of the step and its fields, or of the exit', () => {
+        const found = (pointer: string, blocks = false) => ({ pointer, blocks }) as Finding;
+        const [step, exit] = rowsOf([menu('one', [say('in')])]);
+        if (!step || !exit) throw new Error('Two rows and more.');
+        const all = [
+            found('/steps/0'),
+            found('/steps/0/exits'),
+            found('/steps/0/prompt', true),
+            found('/steps/0/exits/0'),
+            found('/steps/0/exits/0/steps/0'),
+            found('/steps/01'),
+        ];
+        expect(foundAt(step, all).map((one) => one.pointer)).toEqual(['/steps/0', '/steps/0/exits']);
+        expect(foundAt(exit, all).map((one) => one.pointer)).toEqual(['/steps/0/exits/0']);
     });
 });

@@ -1,4 +1,4 @@
-import type { Exit, Step } from '../api/types';
+import type { Exit, Finding, Step } from '../api/types';
 import { STEPS } from './steps';
 
 /** Where a list of steps hangs: through which step's which exit, from the outside in. */
@@ -27,6 +27,22 @@ function withExits(step: Step, exits: Exit[]): Step {
 }
 
 /** The outline's rows, read top-down: each step, then its exits with their steps below and further in. */
+/**
+ * Findings of a row: of an exit those that are about it, of a step also those about its fields. What must be chosen before
+ * it can be published shows as missing in the step itself.
+ */
+export function foundAt(row: Row, findings: Finding[]): Finding[] {
+    const field = `${row.pointer}/`;
+    return findings.filter(
+        ({ pointer, blocks }) =>
+            pointer === row.pointer ||
+            (row.is === 'step' &&
+                !blocks &&
+                pointer.startsWith(field) &&
+                !/exits\/\d/.test(pointer.slice(field.length))),
+    );
+}
+
 export function rowsOf(steps: Step[], list: ListPath = [], depth = 0, pointer = '/steps'): Row[] {
     return steps.flatMap((step, index): Row[] => {
         const place = { list, index };

@@ -10,8 +10,8 @@ import { useCalm } from './useCalm';
 const CALM = 250;
 const NONE: Finding[] = [];
 
-/** What the server finds in an element that callers would not want, by its place in it: shown where the cause is. */
-export function useFindings(id: string): (pointer: string) => Finding[] {
+/** What the server finds in an element that callers would not want. */
+export function useAllFindings(id: string): Finding[] {
     const { moment } = useMoment();
     const stamp = useCalm(usePlan()?.stamp, CALM);
     const { data } = useQuery({
@@ -26,6 +26,11 @@ export function useFindings(id: string): (pointer: string) => Finding[] {
         placeholderData: (before, query) => (query?.queryKey[2] === id ? before : undefined),
         retry: false,
     });
-    const all = data?.findings ?? NONE;
+    return data?.findings ?? NONE;
+}
+
+/** The same by its place in the element: shown where the cause is. */
+export function useFindings(id: string): (pointer: string) => Finding[] {
+    const all = useAllFindings(id);
     return useCallback((pointer) => all.filter((one) => one.pointer === pointer), [all]);
 }

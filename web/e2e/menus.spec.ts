@@ -1,0 +1,62 @@
+import { expect, test } from '@playwright/test';
+import { address, choose, saved, sentence, startOver } from './helpers';
+
+test.beforeEach(({ request }) => startOver(request));
+
+const TERMINAL = { to: '+33261910100', at: '2026-11-23T09:30:00' };
+
+test('a key that the script promises and that leads nowhere is found, and added in one click', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_port', TERMINAL));
+    const found = page.getByText('“Terminal menu” promises key * for “hear this again”, and it leads nowhere.');
+    await expect(found.first()).toBeVisible();
+    await page.getByRole('button', { name: 'Add key *' }).click();
+    await expect(found).toHaveCount(0);
+    // It hears it again from here on.
+    await page.locator('.row.exit', { hasText: 'key *' }).first().focus();
+    await page.keyboard.press('+');
+    await page.keyboard.type('back');
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Escape');
+    await saved(page);
+    await page.getByRole('button', { name: /Assuming/ }).click();
+    await page.getByLabel('Keys pressed').fill('*2');
+    await expect(sentence(page)).toContainText('presses *, presses 2');
+    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'This call' }).click();
+    await expect(page.locator('main')).toContainText('Goes back to the menu');
+    await expect(page.locator('main')).toContainText('Presses 2');
+});
+
+test('a script is written from the keys, and undo brings the old one back', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_port', TERMINAL));
+    await page.getByRole('row').filter({ hasText: 'Ask with Terminal menu' }).dblclick();
+    await page.getByRole('button', { name: 'Write the script from the keys' }).click();
+    await expect(
+        page.getByText('For foot passengers, press one. For vehicles, press two.', { exact: false }).first(),
+    ).toBeVisible();
+    await expect(page.getByText('promises key *')).toHaveCount(0);
+    await page.goto(address('/prompts/prm_terminal_menu', TERMINAL));
+    await expect(page.getByText('Pour foot passengers, tapez un.', { exact: false }).first()).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('To hear this again, press star.', { exact: false }).first()).toBeVisible();
+});
+
+test('a key while the prompt plays, an extension dialled, and words that must be heard', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_bookings', { keys: '3@2' }));
+    await expect(sentence(page)).toContainText('Presses 3');
+    const menu = page.getByRole('row').filter({ hasText: 'Ask with Bookings menu' });
+    await menu.dblclick();
+    await page.getByRole('checkbox', { name: 'keys count while it plays' }).click();
+    await expect(sentence(page)).toContainText('Presses nothing at “Bookings menu”');
+    await page.getByRole('checkbox', { name: 'extensions can be dialled' }).click();
+    await saved(page);
+    await page.getByRole('button', { name: /Assuming/ }).click();
+    await page.getByLabel('Keys pressed').fill('205,');
+    await page.keyboard.press('Escape');
+    await expect(sentence(page)).toContainText('Dials 205, rings Ines Carreira');
+    await choose(page, 'Whose extensions', 'some');
+    await expect(page.getByText('Extensions may be dialled at this menu, but of nobody.').first()).toBeVisible();
+    await expect(sentence(page)).toContainText('Dials 205, which leads nowhere');
+    await page.getByRole('button', { name: 'Let nobody be dialled' }).click();
+    await expect(page.getByRole('checkbox', { name: 'extensions can be dialled' })).not.toBeChecked();
+});
