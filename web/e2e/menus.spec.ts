@@ -60,3 +60,29 @@ test('a key while the prompt plays, an extension dialled, and words that must be
     await page.getByRole('button', { name: 'Let nobody be dialled' }).click();
     await expect(page.getByRole('checkbox', { name: 'extensions can be dialled' })).not.toBeChecked();
 });
+
+test('account customers skip the menu, by a list that is pasted and a step that looks at it', async ({ page }) => {
+    await page.goto(address('/callers/clr_accounts', { to: '+441632960100', from: '01632 960701' }));
+    await expect(sentence(page)).toContainText('Is one of Account customers, hears “Freight welcome”');
+    await expect(page.locator('.callers .matched')).toContainText('this call');
+    await page.getByLabel('Add callers, a line each').fill('01632 960703, Quay Parcels\nnobody\n01632 960701');
+    await page.getByRole('button', { name: 'Add these' }).click();
+    await expect(page.getByText('1 added, 1 here already')).toBeVisible();
+    await expect(page.getByText('Line 2: "nobody" tells no callers apart.')).toBeVisible();
+    await expect(page.getByLabel('Add callers, a line each')).toHaveValue('nobody');
+    await page.getByLabel('Label of +441632960703').fill('Account: Quay');
+    await page.getByLabel('Label of +441632960703').press('Enter');
+    await saved(page);
+    await page.goto(address('/', { to: '+441632960100', from: '01632 960703' }));
+    await expect(page.locator('main')).toContainText('The person who answers sees “Account: Quay”');
+    await page.goto(
+        address('/journeys/jrn_lost', { to: '+441632960140', at: '2026-11-25T11:00:00', from: '01632 960702' }),
+    );
+    await page.locator('[data-row]').first().focus();
+    await page.keyboard.press('+');
+    await page.keyboard.type('caller');
+    await page.keyboard.press('Enter');
+    await choose(page, 'Add a list of callers', 'Account customers');
+    await expect(page.locator('.row.exit', { hasText: 'one of Account customers' })).toBeVisible();
+    await expect(sentence(page)).toContainText('Is one of Account customers');
+});

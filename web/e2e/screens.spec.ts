@@ -15,6 +15,7 @@ const SCREENS = [
     '/lines/line_ternwick',
     '/teams/team_freight',
     '/queues/que_bookings',
+    '/callers/clr_accounts',
     '/prompts',
     '/mailboxes',
     '/sites',

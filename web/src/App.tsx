@@ -4,6 +4,7 @@ import { Navigate, Route, Routes } from 'react-router';
 import type { Kind } from './api/types';
 import { CalendarsScreen } from './calendars/CalendarsScreen';
 import { CallScreen } from './call/CallScreen';
+import { CallersScreen } from './callers/CallersScreen';
 import { ChangesScreen } from './editions/ChangesScreen';
 import { EditionsScreen } from './editions/EditionsScreen';
 import { FilesScreen } from './files/FilesScreen';
@@ -34,6 +35,7 @@ const SCREENS: Record<Kind, ComponentType> = {
     person: PeopleScreen,
     team: TeamsScreen,
     queue: QueuesScreen,
+    callers: CallersScreen,
     prompt: PromptsScreen,
     mailbox: MailboxesScreen,
     line: LinesScreen,

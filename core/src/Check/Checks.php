@@ -26,6 +26,8 @@ final class Checks
         ExitWithoutState::class,
         GreetingTooLate::class,
         StageCut::class,
+        EmptyCallerList::class,
+        CallerInEarlierList::class,
         EmptyCalendar::class,
         PromptWithoutWords::class,
         PersonWithoutPhone::class,

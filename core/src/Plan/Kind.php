@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
+use Meandros\Core\Plan\Element\CallerList;
 use Meandros\Core\Plan\Element\HolidayCalendar;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
@@ -24,6 +25,7 @@ enum Kind: string
     case Calendar = 'calendar';
     case Hours = 'hours';
     case Journey = 'journey';
+    case CallerList = 'callers';
     case Prompt = 'prompt';
     case Person = 'person';
     case Team = 'team';
@@ -40,6 +42,7 @@ enum Kind: string
             self::Calendar => HolidayCalendar::class,
             self::Hours => Hours::class,
             self::Journey => Journey::class,
+            self::CallerList => CallerList::class,
             self::Prompt => Prompt::class,
             self::Person => Person::class,
             self::Team => Team::class,
@@ -59,6 +62,7 @@ enum Kind: string
             self::Journey => 'jrn',
             self::Prompt => 'prm',
             self::Line => 'line',
+            self::CallerList => 'clr',
             default => substr($this->value, 0, 3),
         };
     }
@@ -78,6 +82,7 @@ enum Kind: string
             self::Hours => 'hours',
             self::Calendar => 'a holiday calendar',
             self::Line => 'an outside line',
+            self::CallerList => 'a list of callers',
             default => 'a '.$this->value,
         };
     }

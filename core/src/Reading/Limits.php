@@ -32,6 +32,8 @@ final class Limits
     public const STAGES = 30;
     public const TEAMS = 30;
     public const CALLERS = 200;
+    /** Of a list of callers. */
+    public const CALLER_ENTRIES = 10_000;
     public const STATUSES = 10;
     public const MEMBERS = 500;
     /** Callers in a queue. */

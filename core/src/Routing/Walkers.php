@@ -6,6 +6,7 @@ namespace Meandros\Core\Routing;
 
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\AgainStep;
+use Meandros\Core\Plan\Step\CallerStep;
 use Meandros\Core\Plan\Step\EndStep;
 use Meandros\Core\Plan\Step\GoStep;
 use Meandros\Core\Plan\Step\HoursStep;
@@ -17,6 +18,7 @@ use Meandros\Core\Plan\Step\SayStep;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Plan\Step\TagStep;
 use Meandros\Core\Routing\Step\AgainWalker;
+use Meandros\Core\Routing\Step\CallerWalker;
 use Meandros\Core\Routing\Step\EndWalker;
 use Meandros\Core\Routing\Step\GoWalker;
 use Meandros\Core\Routing\Step\HoursWalker;
@@ -34,6 +36,7 @@ final class Walkers
     public const CLASSES = [
         SayStep::class => SayWalker::class,
         HoursStep::class => HoursWalker::class,
+        CallerStep::class => CallerWalker::class,
         MenuStep::class => MenuWalker::class,
         RingStep::class => RingWalker::class,
         QueueStep::class => QueueWalker::class,

@@ -11,6 +11,7 @@ use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\CallbackTaken;
 use Meandros\Core\Routing\Happening\CallbackTried;
+use Meandros\Core\Routing\Happening\CallerToldApart;
 use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Happening;
@@ -89,6 +90,7 @@ final readonly class AnswerSentence
             $happening instanceof Asked => null === $happening->key
                 ? \sprintf('presses nothing at “%s”', $this->names->of($happening->heard->prompt))
                 : \sprintf($happening->known ? '%s %s' : '%s %s, which leads nowhere', \strlen($happening->key) > 1 ? 'dials' : 'presses', $happening->key),
+            $happening instanceof CallerToldApart => null === $happening->list ? null : \sprintf('is one of %s', $this->names->of($happening->list)),
             $happening instanceof Ringing => $this->ringing($happening),
             $happening instanceof TriesAgain => \sprintf('tries again for up to %s', Duration::words(60 * $happening->minutes)),
             $happening instanceof ComesBackIn => \sprintf('comes back in by %s', $this->names->of($happening->element)),

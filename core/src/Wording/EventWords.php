@@ -11,6 +11,7 @@ use Meandros\Core\Routing\Answering\Choice;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\AskedAgain;
+use Meandros\Core\Routing\Happening\CallerToldApart;
 use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Dialled;
@@ -60,6 +61,7 @@ final readonly class EventWords
             $happening instanceof QueueHappening => $this->queue->what($happening),
             $happening instanceof AskedAgain => 0 === $happening->up ? 'Goes back to the menu' : \sprintf('Goes up %d %s', $happening->up, 1 === $happening->up ? 'menu' : 'menus'),
             $happening instanceof ExtensionDialled => \sprintf('Reaches extension %s, %s', $happening->extension, $this->names->of($happening->who)),
+            $happening instanceof CallerToldApart => null === $happening->list ? 'The caller is in none of the lists' : \sprintf('The caller is %s of %s', '' === $happening->entry?->name ? 'one' : $happening->entry?->name, $this->names->of($happening->list)),
             $happening instanceof Tagged => 'From here on: '.implode(', ', self::tags($happening)),
             $happening instanceof CodeDialled => ucfirst($this->names->code($happening)),
             $happening instanceof Over => $this->over($happening),
@@ -86,6 +88,7 @@ final readonly class EventWords
             $happening instanceof QueueHappening => $this->queue->because($happening),
             $happening instanceof AskedAgain => 'The step says so.',
             $happening instanceof ExtensionDialled => null === $happening->closed ? 'Extensions may be dialled at this menu.' : \sprintf('%s is closed, so their mailbox takes the call.', $this->names->of($happening->closed)),
+            $happening instanceof CallerToldApart => $this->toldApart($happening),
             $happening instanceof Tagged => 'The step says so.',
             $happening instanceof CodeDialled => $this->code($happening),
             $happening instanceof Over => $this->whyOver($happening),
@@ -207,6 +210,16 @@ final readonly class EventWords
         $more = \count($people) - self::MOST_NAMES;
 
         return \sprintf('%s: %s%s.', ucfirst($outcome), implode(', ', \array_slice($people, 0, self::MOST_NAMES)), $more > 0 ? \sprintf(' and %d more', $more) : '');
+    }
+
+    private function toldApart(CallerToldApart $told): string
+    {
+        $why = null === $told->entry ? [] : [\sprintf('By “%s”%s.', $told->entry->match, '' === $told->entry->label ? '' : \sprintf(', shown as “%s”', $told->entry->label))];
+        if ([] !== $told->passed) {
+            $why[] = \sprintf('Not in %s.', implode(', ', array_map($this->names->of(...), $told->passed)));
+        }
+
+        return implode(' ', $why);
     }
 
     /** @return list<string> */

@@ -51,6 +51,10 @@ final class FindingsTest extends TestCase
         $message = static fn (string $id): array => ['id' => $id, 'do' => 'message', 'mailbox' => 'mbx'];
         yield 'an overflow that comes back' => [$queues($wait('s1'), ['id' => 's2', 'do' => 'go', 'journey' => 'jrn_two'])->journey('jrn_two', [['id' => 's1', 'do' => 'ring', 'target' => 'dana', 'seconds' => 20], ['id' => 's2', 'do' => 'go', 'journey' => 'jrn_main']]), 'jrn_main', '/steps/0', false, 'Queue → Dana → Queue'];
         yield 'an overflow into something closed' => [$queues($closes('hrs_day', 's1', [$message('s2')]), $wait('s3'), $closes('hrs_short', 's4', [['id' => 's5', 'do' => 'end']]), $message('s6')), 'jrn_main', '/steps/1', false, 'come to “hrs_short”, which is closed then: for instance on Monday at 16:00'];
+        yield 'an empty list of callers' => [(new PlanBuilder())->with(['id' => 'clr', 'kind' => 'callers', 'name' => 'Nobody', 'entries' => []]), 'clr', '/entries', false, 'Nobody is in this list'];
+        $list = static fn (string $id, string ...$matches): array => ['id' => $id, 'kind' => 'callers', 'name' => $id, 'entries' => array_map(static fn (string $match): array => ['match' => $match], array_values($matches))];
+        yield 'a caller in two lists' => [(new PlanBuilder())->with($list('clr_one', '+441632960999', 'GB'))->with($list('clr_two', 'FR', 'GB'))->journey('jrn_main', [['id' => 's1', 'do' => 'caller', 'exits' => [['on' => 'clr_one'], ['on' => 'clr_two']]]]), 'jrn_main', '/steps/0/exits/1', false, 'GB of “clr_two” is in “clr_one” too'];
+        yield 'a step without lists' => [$steps(['id' => 's1', 'do' => 'caller']), 'jrn_main', '/steps/0/callers', true, 'no list of callers yet'];
         yield 'deep inside' => [
             $steps(['id' => 's1', 'do' => 'ring', 'target' => '+447700900123', 'seconds' => 5, 'exits' => [['on' => 'busy', 'label' => '', 'steps' => [['id' => 's2', 'do' => 'say', 'prompt' => null]]]]]),
             'jrn_main', '/steps/0/exits/0/steps/0/prompt', true, 'no prompt yet',

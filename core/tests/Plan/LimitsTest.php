@@ -58,6 +58,7 @@ final class LimitsTest extends TestCase
         yield 'days of a window' => [self::RULE.'/when/properties/windows/items/properties/days', Limits::DAYS, '/rules/0/when/windows/0/days', $inRule(static fn (array $list): array => ['when' => ['windows' => [['days' => $list]]]])];
         yield 'members' => ['/$defs/team/properties/members', Limits::MEMBERS, '/members', $field('team', 'members')];
         yield 'agents' => ['/$defs/queue/properties/members', Limits::MEMBERS, '/members', $field('queue', 'members')];
+        yield 'callers of a list' => ['/$defs/callers/properties/entries', Limits::CALLER_ENTRIES, '/entries', $field('callers', 'entries')];
         yield 'pieces of music' => ['/$defs/queueMusic/properties/pieces', Limits::PIECES, '/music/pieces', static fn (array $list): array => ['kind' => 'queue', 'music' => ['pieces' => $list]]];
         yield 'who is told of a wait' => ['/$defs/servicePromise/properties/notify', Limits::NOTIFY, '/promise/notify', static fn (array $list): array => ['kind' => 'queue', 'promise' => ['notify' => $list]]];
         yield 'owners' => ['/$defs/mailbox/properties/owners', Limits::OWNERS, '/owners', $field('mailbox', 'owners')];

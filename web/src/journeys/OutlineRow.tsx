@@ -91,7 +91,7 @@ export function OutlineRow(props: Props) {
                         />
                     ) : (
                         <span className="exit-name">
-                            {exitLabel(row.of, row.exit.on, hoursOf(row.of))}
+                            {exitLabel(row.of, row.exit.on, hoursOf(row.of), plan)}
                             {row.exit.label && <span> · {row.exit.label}</span>}
                             {row.exit.steps.length === 0 && <span className="quiet"> goes on with the next step</span>}
                         </span>

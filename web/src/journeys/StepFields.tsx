@@ -22,7 +22,7 @@ export function StepFields({
     const plan = usePlan();
     const hours = step.do === 'hours' ? plan?.get('hours', step.hours) : undefined;
     const { Fields, Picture } = moduleOf(step);
-    const free = possibleExits(step, hours).filter((one) => !exitsOf(step).some((exit) => exit.on === one.on));
+    const free = possibleExits(step, hours, plan).filter((one) => !exitsOf(step).some((exit) => exit.on === one.on));
     return (
         <div className="step-fields">
             <Fields step={step} onChange={onChange} />
@@ -63,7 +63,8 @@ export function ExitFields({
     const [label, setLabel] = useState(exit.label);
     const set = (part: Partial<Exit>) =>
         onExits((exits) => exits.map((one, j) => (j === exitIndex ? { ...one, ...part } : one)));
-    const options = possibleExits(step, hours).map((one) => ({
+    const plan = usePlan();
+    const options = possibleExits(step, hours, plan).map((one) => ({
         value: one.on,
         label: one.label,
         disabled: one.on !== exit.on && exitsOf(step).some((other) => other.on === one.on),

@@ -70,6 +70,14 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         group: 'reached',
         blank: () => ({ holidays: [] }),
     },
+    callers: {
+        one: 'list of callers',
+        aNew: 'a new list of callers',
+        many: 'Callers',
+        path: 'callers',
+        group: 'reached',
+        blank: () => ({ entries: [] }),
+    },
     prompt: {
         one: 'prompt',
         aNew: 'a new prompt',

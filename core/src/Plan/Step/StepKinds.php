@@ -14,6 +14,7 @@ final class StepKinds
     public const CLASSES = [
         'say' => SayStep::class,
         'hours' => HoursStep::class,
+        'caller' => CallerStep::class,
         'menu' => MenuStep::class,
         'ring' => RingStep::class,
         'queue' => QueueStep::class,

@@ -6,7 +6,7 @@ declare(strict_types=1);
 return [
     'number-without-target' => 'Calls to this number lead nowhere.',
     'number-without-target.remedy' => 'Choose a target.',
-    'unfinished-step' => 'This step has {field, select, prompt {no prompt} hours {no hours} target {no one to ring} mailbox {no mailbox} journey {no journey} queue {no queue} label {nothing to change} other {something missing:}} yet.',
+    'unfinished-step' => 'This step has {field, select, prompt {no prompt} hours {no hours} target {no one to ring} mailbox {no mailbox} journey {no journey} queue {no queue} label {nothing to change} callers {no list of callers} other {something missing:}} yet.',
     'unfinished-step.remedy' => 'Choose one, or remove the step.',
     'unreachable-step' => 'No call can come here: the step before it ends or leaves.',
     'unreachable-step.remedy' => 'Move or remove it.',
@@ -139,4 +139,8 @@ return [
     'keys-wait-for-digits' => 'Whoever presses {keys} waits for {seconds} s, in which an extension could go on.',
     'keys-wait-for-digits.remedy' => 'Wait for less long, or let extensions be dialled at a menu of their own.',
     'keys-wait-for-digits.fix' => 'Wait for 3 s',
+    'empty-caller-list' => 'Nobody is in this list.',
+    'empty-caller-list.remedy' => 'Add a number, a beginning, a country or a kind of caller.',
+    'caller-in-earlier-list' => '{count, plural, one {{match} of “{list}” is} other {{match} and others of “{list}” are}} in “{earlier}” too, which is looked at before.',
+    'caller-in-earlier-list.remedy' => 'Take them out of one of the two, or look at this list first.',
 ];

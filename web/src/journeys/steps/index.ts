@@ -1,5 +1,7 @@
 import type { Hours, Step } from '../../api/types';
+import type { PlanIndex } from '../../plan/usePlan';
 import { again } from './again';
+import { caller } from './caller';
 import { end } from './end';
 import { go } from './go';
 import { hours } from './hours';
@@ -15,6 +17,7 @@ import { tag } from './tag';
 export const STEPS: { [K in Step['do']]: StepModule<StepOf<K>> } = {
     say,
     hours,
+    caller,
     menu,
     ring,
     queue,
@@ -33,10 +36,10 @@ export function moduleOf<S extends Step>(step: S): StepModule<S> {
 export const STEP_KINDS = (Object.keys(STEPS) as Step['do'][]).map((kind) => ({ do: kind, ...STEPS[kind] }));
 
 /** The ways out that a step can have, with what people call them. */
-export function possibleExits(step: Step, of: Hours | undefined): { on: string; label: string }[] {
-    return STEPS[step.do].exits(of);
+export function possibleExits(step: Step, of: Hours | undefined, plan?: PlanIndex): { on: string; label: string }[] {
+    return STEPS[step.do].exits(of, plan);
 }
 
-export function exitLabel(step: Step, on: string, of: Hours | undefined): string {
-    return possibleExits(step, of).find((one) => one.on === on)?.label ?? on;
+export function exitLabel(step: Step, on: string, of: Hours | undefined, plan?: PlanIndex): string {
+    return possibleExits(step, of, plan).find((one) => one.on === on)?.label ?? on;
 }

@@ -1,0 +1,133 @@
+import { Input } from 'antd';
+import { useState } from 'react';
+import type { CallerEntry, CallerList } from '../api/types';
+import { useAnswer } from '../moment/useAnswer';
+import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
+import { Findings } from '../ui/Findings';
+import { RemoveButton } from '../ui/RowButtons';
+import { useFindings } from '../ui/useFindings';
+import { PasteCallers } from './PasteCallers';
+
+/** Of a long list only so many are drawn; the others are found by searching. */
+const MOST_SHOWN = 200;
+
+export function CallersScreen() {
+    return (
+        <ElementScreen
+            kind="callers"
+            empty="There is no list of callers yet. Name one below, then say who is in it: account customers, suppliers, a country."
+            note={({ entries }) => `${entries.length} ${entries.length === 1 ? 'entry' : 'entries'}`}
+            editor={(props) => <CallersEditor {...props} />}
+        />
+    );
+}
+
+function CallersEditor({ value, change, error, disabled }: EditorProps<CallerList>) {
+    const findings = useFindings(value.id);
+    const [search, setSearch] = useState('');
+    const matched = useMatched(value.id);
+    const wanted = search.trim().toLowerCase();
+    const found = value.entries.filter(
+        (one) => wanted === '' || [one.match, one.name, one.label].some((text) => text.toLowerCase().includes(wanted)),
+    );
+    const set = (entry: CallerEntry, next: CallerEntry | null) =>
+        change({ ...value, entries: value.entries.flatMap((one) => (one === entry ? (next ? [next] : []) : [one])) });
+    return (
+        <>
+            <Findings found={findings('/entries')} />
+            {value.entries.length > 10 && (
+                <Input
+                    className="search"
+                    aria-label="Search this list"
+                    placeholder={`Search ${value.entries.length}`}
+                    allowClear
+                    value={search}
+                    onChange={(event) => setSearch(event.target.value)}
+                />
+            )}
+            <table className="callers">
+                <thead>
+                    <tr>
+                        <th scope="col">Number, beginning, country or kind</th>
+                        <th scope="col">Name</th>
+                        <th scope="col">Shown to whoever answers</th>
+                        <th scope="col">
+                            <span className="hidden">Remove</span>
+                        </th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {found.slice(0, MOST_SHOWN).map((entry) => (
+                        <EntryRow
+                            key={entry.match}
+                            entry={entry}
+                            isMatched={entry.match === matched}
+                            disabled={disabled}
+                            error={error(`/entries/${value.entries.indexOf(entry)}`)}
+                            onChange={(next) => set(entry, next)}
+                        />
+                    ))}
+                </tbody>
+            </table>
+            {found.length > MOST_SHOWN && <p className="quiet">{found.length - MOST_SHOWN} more: search for them.</p>}
+            {!disabled && (
+                <PasteCallers
+                    known={value.entries}
+                    onAdd={(entries) => change({ ...value, entries: [...value.entries, ...entries] })}
+                />
+            )}
+        </>
+    );
+}
+
+/** By which entry of the list the caller of the bar is recognised. */
+function useMatched(list: string): string | undefined {
+    const events = useAnswer().data?.events ?? [];
+    const event = events.find((one) => (one.what as { list?: string }).list === list);
+    return (event?.because as { match?: string } | undefined)?.match;
+}
+
+function EntryRow({
+    entry,
+    isMatched,
+    disabled,
+    error,
+    onChange,
+}: {
+    entry: CallerEntry;
+    isMatched: boolean;
+    disabled: boolean;
+    error: string | undefined;
+    onChange: (next: CallerEntry | null) => void;
+}) {
+    const text = (field: 'name' | 'label', label: string, maxLength: number) => (
+        <Input
+            key={entry[field]}
+            aria-label={`${label} of ${entry.match}`}
+            size="small"
+            maxLength={maxLength}
+            disabled={disabled}
+            defaultValue={entry[field]}
+            onBlur={(event) =>
+                event.target.value !== entry[field] && onChange({ ...entry, [field]: event.target.value })
+            }
+            onPressEnter={(event) => event.currentTarget.blur()}
+        />
+    );
+    return (
+        <tr className={isMatched ? 'matched' : ''}>
+            <td className="figures">
+                {entry.match}
+                {isMatched && <span className="quiet"> · this call</span>}
+                {error && (
+                    <p className="alarm" role="alert">
+                        {error}
+                    </p>
+                )}
+            </td>
+            <td>{text('name', 'Name', 200)}</td>
+            <td>{text('label', 'Label', 80)}</td>
+            <td>{!disabled && <RemoveButton label={`Remove ${entry.match}`} onClick={() => onChange(null)} />}</td>
+        </tr>
+    );
+}
