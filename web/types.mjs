@@ -25,7 +25,7 @@ function inFull(node, name) {
 
 const written = inFull(schema);
 // Exits are handled alike, whatever their step.
-written.$defs.menuExits = written.$defs.ringExits = written.$defs.queueExits = written.$defs.exits;
+written.$defs.menuExits = written.$defs.ringExits = written.$defs.queueExits = written.$defs.forwardExits = written.$defs.exits;
 written.$defs.team.properties.members.items = { $ref: '#/$defs/teamMember' };
 mkdirSync(`${work}/docs`, { recursive: true });
 mkdirSync(`${work}/core/schema`, { recursive: true });

@@ -86,3 +86,23 @@ test('account customers skip the menu, by a list that is pasted and a step that 
     await expect(page.locator('.row.exit', { hasText: 'one of Account customers' })).toBeVisible();
     await expect(sentence(page)).toContainText('Is one of Account customers');
 });
+
+test('a call is sent on for good, by keyboard, and goes on where it does not get through', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_lost', { to: '+441632960140', at: '2026-11-25T11:00:00' }));
+    await page.locator('[data-row]').first().focus();
+    await page.keyboard.press('+');
+    await page.keyboard.type('forward');
+    await page.keyboard.press('Enter');
+    await page.getByLabel('Number to send calls to').fill('07700 900155');
+    await page.getByLabel('Number to send calls to').press('Enter');
+    await expect(sentence(page)).toContainText('Is sent on to +44 7700 900155');
+    await saved(page);
+    await page.goto(
+        address('/journeys/jrn_lost', {
+            to: '+441632960140',
+            at: '2026-11-25T11:00:00',
+            phones: '+447700900155~busy~0',
+        }),
+    );
+    await expect(sentence(page)).toContainText('Is not sent on to +44 7700 900155, rings Lost property counter');
+});

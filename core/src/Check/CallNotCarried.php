@@ -25,7 +25,7 @@ final class CallNotCarried implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         $lines = $survey->lines;
-        foreach ($lines->areKnown() ? Outgoing::of($element, $survey) : [] as $call) {
+        foreach ($lines->areKnown() ? Outgoing::of($element) : [] as $call) {
             if ([] === $lines->carriers($call->number, $call->site) && !$lines->isOwn($call->number)) {
                 $line = $lines->from($call->site)[0];
                 $destination = $lines->destination($call->number, $line)->value;

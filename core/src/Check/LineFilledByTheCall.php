@@ -22,7 +22,7 @@ final class LineFilledByTheCall implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        foreach ($survey->lines->areKnown() ? Outgoing::of($element, $survey) : [] as $call) {
+        foreach ($survey->lines->areKnown() ? Outgoing::of($element) : [] as $call) {
             $carriers = $survey->lines->carriers($call->number, $call->site);
             if (1 === \count($carriers) && 1 === $carriers[0]->channels && $carriers[0] === ($survey->lines->of($call->site)[0] ?? null)) {
                 $arguments = ['line' => $carriers[0]->name(), 'number' => PhoneNumber::international($call->number)];

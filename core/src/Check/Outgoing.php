@@ -22,12 +22,12 @@ final readonly class Outgoing
     }
 
     /** @return iterable<self> */
-    public static function of(Person|Team|Journey $element, Survey $survey): iterable
+    public static function of(Person|Team|Journey $element): iterable
     {
         return match (true) {
             $element instanceof Person => self::person($element),
             $element instanceof Team => self::team($element),
-            default => self::journey($element, $survey),
+            default => self::journey($element),
         };
     }
 
@@ -58,11 +58,12 @@ final readonly class Outgoing
     }
 
     /** @return iterable<self> */
-    private static function journey(Journey $journey, Survey $survey): iterable
+    private static function journey(Journey $journey): iterable
     {
-        foreach ($survey->ringStepsOf($journey) as $place => $step) {
-            if (null !== $step->target?->number) {
-                yield new self($place, $step->target->number, null);
+        foreach ($journey->steps->everyStep('/steps') as $place => $step) {
+            $number = $step->takenBy() ?? '';
+            if (str_starts_with($number, '+')) {
+                yield new self($place, $number, null);
             }
         }
     }

@@ -30,7 +30,8 @@ final class OwnNumberCalled implements Check
             if ($number instanceof Number) {
                 $target = $survey->plan->find($number->target?->element);
                 $fits = $element instanceof Person || $target instanceof Person || $target instanceof Team;
-                $fix = null === $target || !$fits ? null : Fix::replace($element, $pointer, $target->id(), ['target' => $target->name()]);
+                $isForward = str_ends_with($pointer, '/number');
+                $fix = null === $target || !$fits || $isForward ? null : Fix::replace($element, $pointer, $target->id(), ['target' => $target->name()]);
                 yield Finding::warning($element, $pointer, 'own-number-called', ['number' => $number->name()], $fix);
             }
         }

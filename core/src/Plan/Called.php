@@ -79,8 +79,9 @@ final class Called
     {
         $numbers = [];
         foreach ($journey->steps->everyStep('/steps') as $place => $step) {
-            if ($step instanceof RingStep && null !== $step->target?->number) {
-                $numbers[$place.'/target'] = $step->target->number;
+            $number = $step->takenBy() ?? '';
+            if (str_starts_with($number, '+')) {
+                $numbers[$place.($step instanceof RingStep ? '/target' : '/number')] = $number;
             }
         }
 

@@ -12,6 +12,8 @@ enum EndingKind: string
     case Announced = 'announced';
     /** The own mailbox of somebody's phone took the call. */
     case OwnMailbox = 'own mailbox';
+    /** Sent on to a number outside, for good. */
+    case Forwarded = 'forwarded';
     /** Somebody keeps a place, and is called back when this is over. */
     case CallbackKept = 'callback kept';
     /** Somebody kept a place, and was not reached. */

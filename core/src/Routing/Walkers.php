@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\AgainStep;
 use Meandros\Core\Plan\Step\CallerStep;
 use Meandros\Core\Plan\Step\EndStep;
+use Meandros\Core\Plan\Step\ForwardStep;
 use Meandros\Core\Plan\Step\GoStep;
 use Meandros\Core\Plan\Step\HoursStep;
 use Meandros\Core\Plan\Step\MenuStep;
@@ -20,6 +21,7 @@ use Meandros\Core\Plan\Step\TagStep;
 use Meandros\Core\Routing\Step\AgainWalker;
 use Meandros\Core\Routing\Step\CallerWalker;
 use Meandros\Core\Routing\Step\EndWalker;
+use Meandros\Core\Routing\Step\ForwardWalker;
 use Meandros\Core\Routing\Step\GoWalker;
 use Meandros\Core\Routing\Step\HoursWalker;
 use Meandros\Core\Routing\Step\MenuWalker;
@@ -42,6 +44,7 @@ final class Walkers
         QueueStep::class => QueueWalker::class,
         TagStep::class => TagWalker::class,
         MessageStep::class => MessageWalker::class,
+        ForwardStep::class => ForwardWalker::class,
         AgainStep::class => AgainWalker::class,
         GoStep::class => GoWalker::class,
         EndStep::class => EndWalker::class,

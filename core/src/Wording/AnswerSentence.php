@@ -20,6 +20,7 @@ use Meandros\Core\Routing\Happening\MessageTaken;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
+use Meandros\Core\Routing\Happening\SentOn;
 use Meandros\Core\Routing\Happening\SignedByCode;
 use Meandros\Core\Routing\Happening\TriesAgain;
 use Meandros\Core\Routing\Happening\WaitedInVain;
@@ -90,6 +91,7 @@ final readonly class AnswerSentence
             $happening instanceof Asked => null === $happening->key
                 ? \sprintf('presses nothing at “%s”', $this->names->of($happening->heard->prompt))
                 : \sprintf($happening->known ? '%s %s' : '%s %s, which leads nowhere', \strlen($happening->key) > 1 ? 'dials' : 'presses', $happening->key),
+            $happening instanceof SentOn => null === $happening->exit ? null : \sprintf('is not sent on to %s', $this->names->of($happening->number)),
             $happening instanceof CallerToldApart => null === $happening->list ? null : \sprintf('is one of %s', $this->names->of($happening->list)),
             $happening instanceof Ringing => $this->ringing($happening),
             $happening instanceof TriesAgain => \sprintf('tries again for up to %s', Duration::words(60 * $happening->minutes)),
@@ -134,6 +136,7 @@ final readonly class AnswerSentence
             EndingKind::Answered => 'talks to '.(null === $ending->who ? $this->names->of($ending->phone) : $this->names->of($ending->who)),
             EndingKind::Message, EndingKind::Announced => null,
             EndingKind::OwnMailbox => \sprintf('the own mailbox of %s has the call', $this->names->of($ending->who ?? $ending->phone)),
+            EndingKind::Forwarded => \sprintf('is sent on to %s', $this->names->of($ending->phone)),
             EndingKind::CallbackKept => \sprintf('is called back by %s when it opens again', $this->names->of($ending->who)),
             EndingKind::CallbackInVain => \sprintf('the place in %s is given up', $this->names->of($ending->who)),
             EndingKind::EndedByPlan => 'the plan ends the call',

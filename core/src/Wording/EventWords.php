@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Wording;
 
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Step\ForwardStep;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Answering\Choice;
@@ -23,6 +24,7 @@ use Meandros\Core\Routing\Happening\Over;
 use Meandros\Core\Routing\Happening\QueueHappening;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
+use Meandros\Core\Routing\Happening\SentOn;
 use Meandros\Core\Routing\Happening\Tagged;
 use Meandros\Core\Routing\Happening\TriesAgain;
 use Meandros\Core\Routing\Happening\Went;
@@ -61,6 +63,7 @@ final readonly class EventWords
             $happening instanceof QueueHappening => $this->queue->what($happening),
             $happening instanceof AskedAgain => 0 === $happening->up ? 'Goes back to the menu' : \sprintf('Goes up %d %s', $happening->up, 1 === $happening->up ? 'menu' : 'menus'),
             $happening instanceof ExtensionDialled => \sprintf('Reaches extension %s, %s', $happening->extension, $this->names->of($happening->who)),
+            $happening instanceof SentOn => $this->sentOn($happening),
             $happening instanceof CallerToldApart => null === $happening->list ? 'The caller is in none of the lists' : \sprintf('The caller is %s of %s', '' === $happening->entry?->name ? 'one' : $happening->entry?->name, $this->names->of($happening->list)),
             $happening instanceof Tagged => 'From here on: '.implode(', ', self::tags($happening)),
             $happening instanceof CodeDialled => ucfirst($this->names->code($happening)),
@@ -88,6 +91,7 @@ final readonly class EventWords
             $happening instanceof QueueHappening => $this->queue->because($happening),
             $happening instanceof AskedAgain => 'The step says so.',
             $happening instanceof ExtensionDialled => null === $happening->closed ? 'Extensions may be dialled at this menu.' : \sprintf('%s is closed, so their mailbox takes the call.', $this->names->of($happening->closed)),
+            $happening instanceof SentOn => $this->whySentOn($happening),
             $happening instanceof CallerToldApart => $this->toldApart($happening),
             $happening instanceof Tagged => 'The step says so.',
             $happening instanceof CodeDialled => $this->code($happening),
@@ -212,6 +216,31 @@ final readonly class EventWords
         return \sprintf('%s: %s%s.', ucfirst($outcome), implode(', ', \array_slice($people, 0, self::MOST_NAMES)), $more > 0 ? \sprintf(' and %d more', $more) : '');
     }
 
+    private function sentOn(SentOn $sent): string
+    {
+        $number = $this->names->of($sent->number);
+
+        return match (true) {
+            null === $sent->number => 'Is sent nowhere',
+            null === $sent->exit => \sprintf('Is sent on to %s', $number),
+            default => \sprintf('Is not sent on to %s', $number),
+        };
+    }
+
+    private function whySentOn(SentOn $sent): string
+    {
+        return match ($sent->exit) {
+            ForwardStep::NOT_CARRIED => 'No outside line may carry the call, or all channels are taken.',
+            ForwardStep::BUSY => 'It is busy.',
+            ForwardStep::UNREACHABLE => 'It cannot be reached.',
+            default => match (true) {
+                null === $sent->number => 'No number is chosen.',
+                null === $sent->line => \sprintf('For good%s.', null === $sent->shows ? '' : ', showing '.$this->names->of($sent->shows)),
+                default => \sprintf('For good, by %s%s.', $this->names->of($sent->line), null === $sent->shows ? '' : ', showing '.$this->names->of($sent->shows)),
+            },
+        };
+    }
+
     private function toldApart(CallerToldApart $told): string
     {
         $why = null === $told->entry ? [] : [\sprintf('By “%s”%s.', $told->entry->match, '' === $told->entry->label ? '' : \sprintf(', shown as “%s”', $told->entry->label))];
@@ -241,6 +270,7 @@ final readonly class EventWords
             EndingKind::Message => 'The message is left',
             EndingKind::Announced => \sprintf('Speaks to %s', $this->names->of($ending->who)),
             EndingKind::OwnMailbox => \sprintf('Lost to the own mailbox of %s', $this->names->of($ending->who ?? $ending->phone)),
+            EndingKind::Forwarded => 'The call is elsewhere from here on',
             EndingKind::CallbackKept => 'Keeps a place, to be called back',
             EndingKind::CallbackInVain => 'Kept a place and is not reached',
             EndingKind::EndedByPlan => 'The plan ends the call',

@@ -66,7 +66,7 @@ final class LimitsTest extends TestCase
         yield 'destinations' => ['/$defs/line/properties/destinations', Limits::DESTINATIONS, '/destinations', $field('line', 'destinations')];
         yield 'steps' => ['/$defs/steps', Limits::STEPS, '/steps', $field('journey', 'steps')];
         yield 'people who may be dialled' => ['/$defs/menuDialling/properties/people', Limits::MEMBERS, '/steps/0/dial/people', static fn (array $list): array => ['kind' => 'journey', 'steps' => [['id' => 's1', 'do' => 'menu', 'dial' => ['people' => $list]]]]];
-        foreach (['exits' => 'hours', 'menuExits' => 'menu', 'ringExits' => 'ring', 'queueExits' => 'queue'] as $name => $do) {
+        foreach (['exits' => 'hours', 'menuExits' => 'menu', 'ringExits' => 'ring', 'queueExits' => 'queue', 'forwardExits' => 'forward'] as $name => $do) {
             yield $name => ['/$defs/'.$name, Limits::EXITS, '/steps/0/exits', static fn (array $list): array => ['kind' => 'journey', 'steps' => [['id' => 's1', 'do' => $do, 'exits' => $list]]]];
         }
     }

@@ -5,6 +5,7 @@ const SHAPES: Record<Trace['ending']['kind'], { d: string; label: string }> = {
     message: { d: 'M2.5 4h11v8h-11zM2.5 4.5L8 9l5.5-4.5', label: 'Message' },
     announced: { d: 'M3 6.5h2.5L9 3.5v9L5.5 9.5H3zM11 6a3 3 0 010 4M12.6 4.2a5.5 5.5 0 010 7.6', label: 'Announced' },
     'own mailbox': { d: 'M2.5 4h11v8h-11zM5 7l6 3M11 7l-6 3', label: 'Lost to an own mailbox' },
+    forwarded: { d: 'M2.5 8h10M9 4.5L12.5 8L9 11.5', label: 'Sent on' },
     'callback kept': { d: 'M4 8a4 4 0 1 0 4-4M8 1.5v5L5 4z', label: 'Is called back later' },
     'callback in vain': { d: 'M4 8a4 4 0 1 0 4-4M6 6l4 4M10 6l-4 4', label: 'Called back in vain' },
     'ended by plan': { d: 'M4 4h8v8H4z', label: 'Ended by the plan' },
@@ -18,7 +19,7 @@ export const endingLabel = (kind: Trace['ending']['kind']): string => SHAPES[kin
 /** How a call ends, as a shape; the colour only adds to it. */
 export function EndingIcon({ kind }: { kind: Trace['ending']['kind'] }) {
     const shape = SHAPES[kind];
-    const tone = ['answered', 'message', 'announced', 'callback kept'].includes(kind) ? 'good' : 'bad';
+    const tone = ['answered', 'message', 'announced', 'forwarded', 'callback kept'].includes(kind) ? 'good' : 'bad';
     return (
         <svg
             className={`ending ${tone}`}

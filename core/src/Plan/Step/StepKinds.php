@@ -20,6 +20,7 @@ final class StepKinds
         'queue' => QueueStep::class,
         'tag' => TagStep::class,
         'message' => MessageStep::class,
+        'forward' => ForwardStep::class,
         'again' => AgainStep::class,
         'go' => GoStep::class,
         'end' => EndStep::class,

@@ -6,7 +6,7 @@ declare(strict_types=1);
 return [
     'number-without-target' => 'Calls to this number lead nowhere.',
     'number-without-target.remedy' => 'Choose a target.',
-    'unfinished-step' => 'This step has {field, select, prompt {no prompt} hours {no hours} target {no one to ring} mailbox {no mailbox} journey {no journey} queue {no queue} label {nothing to change} callers {no list of callers} other {something missing:}} yet.',
+    'unfinished-step' => 'This step has {field, select, prompt {no prompt} hours {no hours} target {no one to ring} mailbox {no mailbox} journey {no journey} queue {no queue} label {nothing to change} callers {no list of callers} number {no number to send calls to} other {something missing:}} yet.',
     'unfinished-step.remedy' => 'Choose one, or remove the step.',
     'unreachable-step' => 'No call can come here: the step before it ends or leaves.',
     'unreachable-step.remedy' => 'Move or remove it.',

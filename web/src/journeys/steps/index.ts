@@ -3,6 +3,7 @@ import type { PlanIndex } from '../../plan/usePlan';
 import { again } from './again';
 import { caller } from './caller';
 import { end } from './end';
+import { forward } from './forward';
 import { go } from './go';
 import { hours } from './hours';
 import { menu } from './menu';
@@ -23,6 +24,7 @@ export const STEPS: { [K in Step['do']]: StepModule<StepOf<K>> } = {
     queue,
     tag,
     message,
+    forward,
     go,
     again,
     end,
