@@ -106,3 +106,20 @@ test('a call is sent on for good, by keyboard, and goes on where it does not get
     );
     await expect(sentence(page)).toContainText('Is not sent on to +44 7700 900155, rings Lost property counter');
 });
+
+test('a journey is a part of another, and comes back', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_lost', { to: '+441632960140', at: '2026-11-25T11:00:00' }));
+    await page.locator('[data-row]').first().focus();
+    await page.keyboard.press('+');
+    await page.keyboard.type('go');
+    await page.keyboard.press('Enter');
+    await choose(page, 'Journey', 'Groups line');
+    await expect(sentence(page)).toContainText('then leaves a message with Groups mailbox');
+    await page.getByRole('checkbox', { name: 'and come back when it runs out' }).click();
+    await expect(page.locator('[data-row]').filter({ hasText: 'and come back' }).first()).toBeVisible();
+    await saved(page);
+    await page.goto(address('/journeys/jrn_groups', { to: '+441632960140', at: '2026-11-25T11:00:00' }));
+    await page.locator('[data-row]').last().focus();
+    await page.keyboard.press('Delete');
+    await expect(sentence(page)).toContainText('Waits in Groups and coaches for 5 min, rings Lost property counter');
+});

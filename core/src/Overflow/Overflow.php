@@ -205,7 +205,7 @@ final class Overflow
         $journey = $this->plan->get(Journey::class, $step->leadsTo());
         if (null !== $journey) {
             // A journey that is come to again on the way is not followed again: no time passes in going round.
-            isset($seen['in '.$journey->id()]) || $this->follow($this->start($journey, $seen), $seconds, $seen, $found, $hours);
+            isset($seen['in '.$journey->id()]) || $this->follow($this->start($journey, $seen, $step->isLast() ? null : $at->after()), $seconds, $seen, $found, $hours);
 
             return;
         }
@@ -219,12 +219,15 @@ final class Overflow
         }
     }
 
-    /** @param array<string, int> $seen */
-    private function start(Journey $journey, array &$seen): Rest
+    /**
+     * @param array<string, int> $seen
+     * @param Rest|null          $after where the call comes back to when the journey runs out
+     */
+    private function start(Journey $journey, array &$seen, ?Rest $after): Rest
     {
         $seen['in '.$journey->id()] = 0;
 
-        return new Rest($journey->id(), '/steps', $journey->steps);
+        return new Rest($journey->id(), '/steps', $journey->steps, 0, $after);
     }
 
     private function read(string $id): void

@@ -7,7 +7,7 @@ namespace Meandros\Core\Routing;
 /** Where a call goes from a step: on to the next one, out by an exit, to another journey, or nowhere. */
 final readonly class Onward
 {
-    private function __construct(public ?string $exit = null, public ?string $journey = null, public ?Ending $ending = null, public ?Ending $otherwise = null, public ?int $again = null)
+    private function __construct(public ?string $exit = null, public ?string $journey = null, public ?Ending $ending = null, public ?Ending $otherwise = null, public ?int $again = null, public bool $comesBack = false)
     {
     }
 
@@ -22,9 +22,10 @@ final readonly class Onward
         return new self(exit: $exit, otherwise: $otherwise);
     }
 
-    public static function to(string $journey): self
+    /** @param bool $comesBack whether the call goes on after the step when that journey runs out */
+    public static function to(string $journey, bool $comesBack = false): self
     {
-        return new self(journey: $journey);
+        return new self(journey: $journey, comesBack: $comesBack);
     }
 
     /** @param int $up menus further up than the one that the step stands in */

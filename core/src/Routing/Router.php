@@ -128,7 +128,17 @@ final class Router
     private function come(Walk $walk, Entry $entry): Onward
     {
         $journey = $walk->plan->get(Journey::class, $entry->target?->element);
-        $onward = null === $journey ? $this->walkList($walk, $entry->element, $entry->steps) : Onward::to($journey->id());
+
+        return $this->follow($walk, null === $journey ? $this->walkList($walk, $entry->element, $entry->steps) : Onward::to($journey->id()));
+    }
+
+    /**
+     * From journey to journey, as long as one leads to another.
+     *
+     * @throws CallOver
+     */
+    private function follow(Walk $walk, Onward $onward): Onward
+    {
         while (null !== $onward->journey) {
             $journey = $walk->plan->get(Journey::class, $onward->journey);
             $onward = null === $journey ? Onward::next() : $this->walkList($walk, $journey->id(), $journey->steps);
@@ -168,6 +178,11 @@ final class Router
         } catch (CallOver|TimeUp $over) {
             $walk->leave($since, null, false);
             throw $over;
+        }
+        if ($onward->comesBack) {
+            $walk->leave($since, null, false);
+
+            return $this->follow($walk, $onward);
         }
         $exit = null === $onward->exit ? null : $step->exits()->find($onward->exit);
         $walk->leave($since, $onward->exit, null !== $exit);

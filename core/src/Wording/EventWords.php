@@ -87,7 +87,7 @@ final readonly class EventWords
             },
             $happening instanceof ComesBackIn => 'It is one of our own numbers, so the call leaves by no line.',
             $happening instanceof TriesAgain => 'The step or the rule says so; rounds in which nobody answers are drawn as bars.',
-            $happening instanceof Went => null === $happening->journey ? 'No journey is chosen.' : 'The step says so; the call does not come back.',
+            $happening instanceof Went => null === $happening->journey ? 'No journey is chosen.' : ($happening->comesBack ? 'The step says so; the call comes back when that runs out.' : 'The step says so; the call does not come back.'),
             $happening instanceof QueueHappening => $this->queue->because($happening),
             $happening instanceof AskedAgain => 'The step says so.',
             $happening instanceof ExtensionDialled => null === $happening->closed ? 'Extensions may be dialled at this menu.' : \sprintf('%s is closed, so their mailbox takes the call.', $this->names->of($happening->closed)),

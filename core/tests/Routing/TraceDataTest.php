@@ -29,7 +29,7 @@ final class TraceDataTest extends TestCase
             ]],
             [4, 'wrong key', ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4, 'key' => '5'], ['wait' => 5, 'try' => 1, 'tries' => 2, 'at' => 4, 'more' => 0]],
             [8, 'key pressed', ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4, 'key' => '1'], ['wait' => 5, 'try' => 2, 'tries' => 2, 'at' => 4, 'more' => 0]],
-            [12, 'went', ['journey' => 'jrn_ring'], []],
+            [12, 'went', ['journey' => 'jrn_ring'], ['comesBack' => false]],
             [12, 'answered', ['target' => 'ann', 'seconds' => 19, 'exit' => null], [
                 'rule' => 'two', 'status' => 'available',
                 'considered' => [['rule' => 'one', 'name' => 'One', 'why' => 'somebody else calls'], ['rule' => 'two', 'name' => 'Two', 'why' => null]],

@@ -10,20 +10,20 @@ use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
 
-/** Goes on in another journey, and does not come back. */
+/** Goes on in another journey: for good, or as a part of this one that comes back when it runs out. */
 final readonly class GoStep implements Step
 {
     use WithoutExits;
 
-    public function __construct(private string $id, public ?string $journey)
+    public function __construct(private string $id, public ?string $journey, public bool $comesBack = false)
     {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'journey']);
+        $in->onlyFields(['id', 'do', 'journey', 'comesBack']);
 
-        return new self($in->field('id')->id(), $in->field('journey')->reference());
+        return new self($in->field('id')->id(), $in->field('journey')->reference(), $in->field('comesBack')->flag(false));
     }
 
     public function id(): string
@@ -33,7 +33,7 @@ final readonly class GoStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'go', 'journey' => $this->journey];
+        return ['id' => $this->id, 'do' => 'go', 'journey' => $this->journey, 'comesBack' => $this->comesBack];
     }
 
     public function references(string $pointer): array
@@ -48,12 +48,13 @@ final readonly class GoStep implements Step
 
     public function letsPassUnasked(): bool
     {
-        return true;
+        // What comes after is for the journey to say that it comes back from.
+        return !$this->comesBack;
     }
 
     public function isLast(): bool
     {
-        return null !== $this->journey;
+        return null !== $this->journey && !$this->comesBack;
     }
 
     public function leadsTo(): ?string

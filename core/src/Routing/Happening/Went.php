@@ -6,7 +6,7 @@ namespace Meandros\Core\Routing\Happening;
 
 final readonly class Went implements Happening
 {
-    public function __construct(public ?string $journey)
+    public function __construct(public ?string $journey, public bool $comesBack = false)
     {
     }
 
@@ -22,7 +22,7 @@ final readonly class Went implements Happening
 
     public function because(): array
     {
-        return null === $this->journey ? ['missing' => 'journey'] : [];
+        return null === $this->journey ? ['missing' => 'journey'] : ['comesBack' => $this->comesBack];
     }
 
     public function noticed(): array

@@ -18,8 +18,8 @@ final class GoWalker implements StepWalker
     {
         \assert($step instanceof GoStep);
         $journey = $walk->plan->get(Journey::class, $step->journey);
-        $walk->note(new Went($journey?->id()));
+        $walk->note(new Went($journey?->id(), $step->comesBack));
 
-        return null === $journey ? Onward::next() : Onward::to($journey->id());
+        return null === $journey ? Onward::next() : Onward::to($journey->id(), $step->comesBack);
     }
 }
