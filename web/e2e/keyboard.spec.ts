@@ -39,7 +39,7 @@ test('the whole loop without a mouse: look, edit, check, publish', async ({ page
     await expect(sentence(page)).toContainText('Hears “Lunch, fewer staff”');
     await page.locator('nav a[href^="/editions"]').focus();
     await page.keyboard.press('Enter');
-    await expect(page.locator('.pending')).toContainText('Bookings line');
+    await expect(page.locator('.pending').first()).toContainText('Bookings line');
     await tabTo(page, 'textarea');
     await page.keyboard.type('The desk rings longer');
     await tabTo(page, 'button.ant-btn-primary', 3);

@@ -174,7 +174,7 @@ test('the draft is published, tried beside what is live, and an old edition come
     await page.getByLabel('Name', { exact: true }).press('Enter');
     await expect(sentence(page)).toContainText('waits in Ticket queue');
     await page.getByRole('link', { name: 'Editions' }).click();
-    await expect(page.locator('.pending')).toContainText('changed Ticket queue');
+    await expect(page.locator('.pending').first()).toContainText('changed Ticket queue');
     await page.getByLabel('Note').fill('The desk has a new name');
     await page.getByRole('button', { name: /Publish as edition/ }).click();
     await expect(page.locator('.editions li').first()).toContainText('The desk has a new name');
