@@ -11,8 +11,11 @@ declare(strict_types=1);
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Callers\CallerLookup;
 use Meandros\Core\People\PeopleImport;
 use Meandros\Core\People\PeopleTable;
+use Meandros\Core\Plan\Element\CallerEntry;
+use Meandros\Core\Plan\Element\CallerList;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
@@ -182,3 +185,19 @@ for ($i = 0; $i < 60; ++$i) {
     $times[] = (hrtime(true) - $t) / 1e6;
 }
 printf("queue   200 agents in 5 tiers, 50 ahead, nobody answers for ten minutes: %s (bar 10 ms); p95 %s\n", figures($times), bar(part($times, 0.95), $decoded, 30, 'json'));
+
+$entries = array_map(static fn (int $i): CallerEntry => new CallerEntry(sprintf('+44%010d%s', 1_100_000_000 + 7 * $i, 0 === $i % 5 ? '*' : '')), range(0, 9_999));
+$list = new CallerList('clr_wide', 'Wide', $entries);
+$lookup = new CallerLookup();
+$callers = array_map(static fn (int $i): Caller => Caller::parse(sprintf('+44%010d', 1_100_000_000 + 35 * $i), 'GB'), range(0, 499));
+$lookup->find($list, $callers[0]);
+$t = hrtime(true);
+foreach ($callers as $caller) {
+    $lookup->find($list, $caller);
+}
+$each = (hrtime(true) - $t) / 1e3 / count($callers);
+$t = hrtime(true);
+foreach (array_slice($callers, 0, 50) as $caller) {
+    array_filter($entries, static fn (CallerEntry $entry): bool => str_ends_with($entry->match, '*') ? str_starts_with($caller->text, rtrim($entry->match, '*')) : $entry->match === $caller->text);
+}
+printf("callers a list of %s entries: %.1f µs a caller, bar 20 µs: %s; a linear scan %.0f µs\n", number_format(count($entries)), $each, $each <= 20 ? 'met' : 'MISSED', (hrtime(true) - $t) / 1e3 / 50);

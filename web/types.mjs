@@ -7,7 +7,7 @@ const work = '../var/types';
 const schema = JSON.parse(readFileSync('../core/schema/plan.schema.json', 'utf8'));
 
 /** Fields that stand in some elements of a kind only. */
-const sometimes = { phone: ['number', 'ownMailbox', 'mailboxWhenBusy', 'setUp', 'digits', 'shows'] };
+const sometimes = { queueWaiting: ['music'], phone: ['number', 'ownMailbox', 'mailboxWhenBusy', 'setUp', 'digits', 'shows'] };
 
 function inFull(node, name) {
     if (Array.isArray(node)) return node.map((one) => inFull(one));

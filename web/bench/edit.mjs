@@ -10,7 +10,7 @@ const browser = await chromium.launch({
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await page.goto(`${base}/journeys/jrn_bookings?to=%2B441632960110&at=2026-11-23T10:30:00`);
 await page.waitForLoadState('networkidle');
-const row = page.getByRole('row').filter({ hasText: 'Ring Bookings desk' });
+const row = page.getByRole('row').filter({ hasText: 'Ring Port office' });
 await row.hover();
 await row.getByRole('button', { name: 'Edit step ring' }).click();
 const times = [];
@@ -34,7 +34,7 @@ for (let i = 0; i < 44; i++) {
                         new KeyboardEvent(way, { key: 'Enter', code: 'Enter', keyCode: 13, bubbles: true }),
                     );
             }),
-        `rings Bookings desk for ${seconds >= 60 ? `1 min${seconds === 60 ? '' : ` ${seconds - 60} s`}` : `${seconds} s`}`,
+        `rings Port office for ${seconds >= 60 ? `1 min${seconds === 60 ? '' : ` ${seconds - 60} s`}` : `${seconds} s`}`,
     );
     if (i >= 4) times.push(took);
 }

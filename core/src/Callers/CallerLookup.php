@@ -14,8 +14,8 @@ final class CallerLookup
 {
     /** @var \WeakMap<CallerList, array<string, CallerEntry>> entries by what they match, by list */
     private \WeakMap $entries;
-    /** @var array<string, list<string>> what a caller may be matched by, the most particular first */
-    private array $names = [];
+    /** @var array<string, PhoneRange> what libphonenumber says of callers, by number */
+    private array $ranges = [];
 
     public function __construct()
     {
@@ -26,27 +26,22 @@ final class CallerLookup
     public function find(CallerList $list, Caller $caller): ?CallerEntry
     {
         $entries = $this->entries[$list] ??= array_combine(array_map(static fn (CallerEntry $entry): string => $entry->match, $list->entries), $list->entries);
-        foreach ($this->names[$caller->text] ??= self::names($caller) as $name) {
-            if (isset($entries[$name])) {
-                return $entries[$name];
-            }
+        if (Caller::WITHHELD === $caller->text || $caller->isExtension()) {
+            return $entries[$caller->isExtension() ? CallerEntry::INTERNAL : Caller::WITHHELD] ?? null;
+        }
+        $number = $entries[$caller->text] ?? null;
+        for ($length = \strlen($caller->text); null === $number && $length > 1; --$length) {
+            $number = $entries[substr($caller->text, 0, $length).'*'] ?? null;
         }
 
-        return null;
+        return $number ?? $this->byRange($entries, $caller->text);
     }
 
-    /** @return list<string> */
-    private static function names(Caller $caller): array
+    /** @param array<string, CallerEntry> $entries */
+    private function byRange(array $entries, string $number): ?CallerEntry
     {
-        if (Caller::WITHHELD === $caller->text || $caller->isExtension()) {
-            return [$caller->isExtension() ? CallerEntry::INTERNAL : Caller::WITHHELD];
-        }
-        $names = [$caller->text];
-        for ($length = \strlen($caller->text); $length > 1; --$length) {
-            $names[] = substr($caller->text, 0, $length).'*';
-        }
-        $range = PhoneRange::of($caller->text);
+        $range = $this->ranges[$number] ??= PhoneRange::of($number);
 
-        return [...$names, $range->country, $range->isMobile ? CallerEntry::MOBILE : CallerEntry::FIXED];
+        return $entries[$range->country] ?? $entries[$range->isMobile ? CallerEntry::MOBILE : CallerEntry::FIXED] ?? null;
     }
 }

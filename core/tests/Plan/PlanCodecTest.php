@@ -20,6 +20,14 @@ final class PlanCodecTest extends TestCase
         self::assertSame($json, PlanCodec::encode(PlanCodec::decode($json), true));
     }
 
+    public function testAQueueOfAnEarlierVersionKeepsItsMusic(): void
+    {
+        $queue = PlanCodec::element(['id' => 'que', 'kind' => 'queue', 'name' => 'Queue', 'members' => [], 'waiting' => ['longestSeconds' => 60, 'music' => 'prm_waltz']])->toJson();
+        self::assertSame(['pieces' => ['prm_waltz'], 'shuffled' => false], $queue['music']);
+        \assert(\is_array($queue['waiting']));
+        self::assertArrayNotHasKey('music', $queue['waiting']);
+    }
+
     /** @param array<string, mixed> $element */
     #[DataProvider('badInput')]
     public function testBadInputIsRefusedAtTheField(array $element, string $pointer, string $words): void
@@ -38,6 +46,17 @@ final class PlanCodecTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function badInput(): iterable
     {
+        $queue = static fn (array $more): array => $more + ['id' => 'que', 'kind' => 'queue', 'name' => 'Queue', 'members' => []];
+        yield 'one key for two things' => [$queue(['waiting' => ['leaveKey' => '5'], 'callback' => ['offer' => ['key' => '5']]]), '/callback/offer/key', 'leaves the queue already'];
+        yield 'a code that is none' => [$queue(['duty' => ['codeIn' => '31']]), '/duty/codeIn', 'not a code'];
+        yield 'one code for two things' => [$queue(['duty' => ['codeIn' => '*31', 'codeOut' => '*31']]), '/duty/codeOut', 'stands here twice'];
+        yield 'a place that is kept for no time' => [$queue(['callback' => ['window' => ['keptMinutes' => 0]]]), '/callback/window/keptMinutes', 'minutes'];
+        yield 'a notice to no address' => [$queue(['promise' => ['notify' => ['the boss']]]), '/promise/notify/0', 'not an e-mail address'];
+        $callers = static fn (string ...$matches): array => ['id' => 'clr', 'kind' => 'callers', 'name' => 'Callers', 'entries' => array_map(static fn (string $match): array => ['match' => $match], array_values($matches))];
+        yield 'a pattern that matches everything' => [$callers('+*'), '/entries/0/match', 'tells no callers apart'];
+        yield 'a country that is none' => [$callers('XX'), '/entries/0/match', 'is not a country'];
+        yield 'a caller twice' => [$callers('GB', 'FR', 'GB'), '/entries/2/match', 'twice'];
+        yield 'a step that goes back by less than nothing' => [['id' => 'jrn_main', 'kind' => 'journey', 'name' => 'Main', 'steps' => [['id' => 's1', 'do' => 'again', 'up' => -1]]], '/steps/0/up', 'menus'];
         $number = ['id' => 'num_two', 'kind' => 'number', 'name' => 'Two', 'number' => '+441632960102', 'site' => 'sit_harbour', 'language' => 'en', 'target' => null];
         yield 'a number that is not a number' => [['number' => '+44 abc'] + $number, '/number', 'not in international form'];
         yield 'a number too short' => [['number' => '+441632'] + $number, '/number', 'too short'];

@@ -24,7 +24,7 @@ final class SchemaTest extends TestCase
         'is not in the plan', 'cannot stand here', 'is in the plan already', 'belongs to', 'has no phone', 'has no holiday', 'There is no phone', 'is not a state of these hours', 'is our own number',
         'The date', 'before it starts', 'longer than ten years', 'overlaps', 'One of the two dates', 'None of its days', 'is a weekday already', 'comes before the first', 'is not a time here',
         'is not a phone number', 'is too short', 'is too long for a phone', 'has the wrong length', 'has an unknown country code', 'is an emergency number', 'holds an extension', 'is not a time zone', 'is not a country', 'is not an e-mail address',
-        'No state of these hours is chosen', 'These are states of no hours', 'waits for tier', 'go round here for ever', 'nested more than', 'This list is too long', 'is nothing that a call can go to here',
+        'No state of these hours is chosen', 'These are states of no hours', 'waits for tier', 'leaves the queue already', 'is in this list twice', 'go round here for ever', 'nested more than', 'This list is too long', 'is nothing that a call can go to here',
     ];
 
     public function testTheDemoFollowsTheSchema(): void

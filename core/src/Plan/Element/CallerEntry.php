@@ -14,6 +14,7 @@ final readonly class CallerEntry
     public const MOBILE = 'mobile';
     public const FIXED = 'fixed';
     public const INTERNAL = 'internal';
+    private const COUNTRY = '/^[A-Z]{2}$/D';
     private const KINDS = [Caller::WITHHELD, self::INTERNAL, self::MOBILE, self::FIXED];
 
     /**
@@ -33,13 +34,17 @@ final readonly class CallerEntry
             $field->complain(\sprintf('"%s" tells no callers apart.', Input::quote($match)), 'Write a number in E.164, a beginning such as +4420*, a country such as GB, or one of: '.implode(', ', self::KINDS).'.');
         }
 
+        if (1 === preg_match(self::COUNTRY, $match) && !PhoneNumber::knowsCountry($match)) {
+            $field->complain(\sprintf('"%s" is not a country.', $match), 'Use a two-letter code such as GB or FR.');
+        }
+
         return new self($match, $in->field('name')->optionalText(), $in->field('label')->optionalText(80));
     }
 
     private static function isOne(string $match): bool
     {
         return \in_array($match, self::KINDS, true) || 1 === preg_match(PhoneNumber::E164, $match) || 1 === preg_match('/^\+[1-9][0-9]{0,13}\*$/D', $match)
-            || (1 === preg_match('/^[A-Z]{2}$/D', $match) && PhoneNumber::knowsCountry($match));
+            || 1 === preg_match(self::COUNTRY, $match);
     }
 
     /** @return array{match: string, name: string, label: string} */

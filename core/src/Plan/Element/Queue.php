@@ -52,6 +52,7 @@ final readonly class Queue implements TakesCalls
         $members = self::members($in->field('members'));
         self::refuseGaps($in, $members);
         $waiting = QueueWaiting::fromJson($in->field('waiting'));
+        $before = QueueWaiting::musicBefore($in->field('waiting'));
         $callback = QueueCallback::fromJson($in->field('callback'));
         if (null !== $waiting->leaveKey && $waiting->leaveKey === $callback?->offer->key) {
             $in->field('callback')->field('offer')->field('key')->complain(\sprintf('Key %s leaves the queue already.', $waiting->leaveKey), 'Choose another key to keep the place.');
@@ -65,7 +66,7 @@ final readonly class Queue implements TakesCalls
             QueueTaking::fromJson($in->field('taking')),
             QueueDuty::fromJson($in->field('duty')),
             $waiting,
-            QueueMusic::fromJson($in->field('music')),
+            null === $before ? QueueMusic::fromJson($in->field('music')) : new QueueMusic([$before]),
             QueueRecording::fromJson($in->field('recording')),
             QueueAdmission::fromJson($in->field('admission')),
             $callback,

@@ -13,6 +13,8 @@ use Meandros\Core\Reading\Input;
 final readonly class QueueWaiting
 {
     public const MOST_SECONDS = 7200;
+    /** Where plans of earlier versions have one piece of music: it is read, and written with the others. */
+    private const MUSIC_BEFORE = 'music';
 
     /**
      * @param int         $longestSeconds  of waiting, the introduction among them; then the call goes on
@@ -37,7 +39,7 @@ final readonly class QueueWaiting
         if (!$in->isGiven()) {
             return new self();
         }
-        $in->onlyFields(['longestSeconds', 'introduction', 'announceSeconds', 'tellsPosition', 'tellsWait', 'leaveKey']);
+        $in->onlyFields([self::MUSIC_BEFORE, 'longestSeconds', 'introduction', 'announceSeconds', 'tellsPosition', 'tellsWait', 'leaveKey']);
         $usual = new self();
 
         return new self(
@@ -48,6 +50,12 @@ final readonly class QueueWaiting
             $in->field('tellsWait')->flag($usual->tellsWait),
             Keypad::optional($in->field('leaveKey')),
         );
+    }
+
+    /** The piece of music of a plan of an earlier version; null where it has none. */
+    public static function musicBefore(Input $in): ?string
+    {
+        return $in->isGiven() ? $in->field(self::MUSIC_BEFORE)->reference() : null;
     }
 
     /** Whether callers are told anything while they wait. */
