@@ -70,7 +70,17 @@ for ($i = 0; $acknowledged < $writes; ++$i) {
     }
     $longest = max($longest, microtime(true) - $began);
 }
-$names = array_count_values(array_column($client->one('GET', '/api/plans/draft')['json']['elements'], 'name'));
+// What was killed last may still be coming back.
+$began = microtime(true);
+do {
+    $plan = $client->one('GET', '/api/plans/draft');
+    if (microtime(true) - $began > 30) {
+        exit("The plan could not be read within 30 s of the last kill.\n");
+    }
+    $isThere = 200 === $plan['status'];
+    $isThere || usleep(100_000);
+} while (!$isThere);
+$names = array_count_values(array_column($plan['json']['elements'], 'name'));
 $mine = array_filter($names, static fn (int|string $name): bool => str_starts_with((string) $name, "Crash $mark "), \ARRAY_FILTER_USE_KEY);
 printf("crash   %d kills (%s); %d writes acknowledged, %d lost, %d done twice; sent again %d times; the longest wait %.1f s\n", array_sum($killed), implode(', ', array_map(static fn (string $kind, int $times): string => "$times × $kind", array_keys($killed), $killed)), $acknowledged, $acknowledged - count($mine), array_sum($mine) - count($mine), $again, $longest);
 exit($acknowledged === array_sum($mine) && count($mine) === array_sum($mine) && min($killed) > 0 ? 0 : 1);
