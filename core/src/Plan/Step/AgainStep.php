@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
 
 /** Goes back to the menu that it stands in, or to the one above that: it asks again. */
 final readonly class AgainStep implements Step
 {
+    use LastOfItsList;
     use WithoutExits;
 
     private const HIGHEST = 9;
@@ -35,40 +35,5 @@ final readonly class AgainStep implements Step
     public function toJson(): array
     {
         return ['id' => $this->id, 'do' => 'again', 'up' => $this->up];
-    }
-
-    public function references(string $pointer): array
-    {
-        return [];
-    }
-
-    public function unfinished(): null
-    {
-        return null;
-    }
-
-    public function letsPassUnasked(): bool
-    {
-        return false;
-    }
-
-    public function isLast(): bool
-    {
-        return true;
-    }
-
-    public function leadsTo(): null
-    {
-        return null;
-    }
-
-    public function takenBy(): null
-    {
-        return null;
-    }
-
-    public function waysOn(Plan $plan): array
-    {
-        return [];
     }
 }

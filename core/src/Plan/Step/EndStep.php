@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
 
 /** Ends the call. */
 final readonly class EndStep implements Step
 {
+    use LastOfItsList;
     use WithoutExits;
 
     public function __construct(private string $id)
@@ -32,40 +32,5 @@ final readonly class EndStep implements Step
     public function toJson(): array
     {
         return ['id' => $this->id, 'do' => 'end'];
-    }
-
-    public function references(string $pointer): array
-    {
-        return [];
-    }
-
-    public function unfinished(): null
-    {
-        return null;
-    }
-
-    public function letsPassUnasked(): bool
-    {
-        return false;
-    }
-
-    public function isLast(): bool
-    {
-        return true;
-    }
-
-    public function leadsTo(): null
-    {
-        return null;
-    }
-
-    public function takenBy(): null
-    {
-        return null;
-    }
-
-    public function waysOn(Plan $plan): array
-    {
-        return [];
     }
 }
