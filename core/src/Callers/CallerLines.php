@@ -53,8 +53,6 @@ final class CallerLines
     private static function entry(array $cells, string $country): CallerEntry
     {
         $match = $cells[0] ?? '';
-        // A tel: URI (RFC 3966) is a number too.
-        $match = 1 === preg_match('/^tel:/i', $match) ? substr($match, 4) : $match;
         $isNumber = 1 === preg_match('/\d/', $match) && !str_ends_with($match, '*');
         $match = $isNumber ? PhoneNumber::parse($match, $country) : (1 === preg_match('/^[a-z]{2}$/iD', $match) ? strtoupper($match) : (str_ends_with($match, '*') ? str_replace(' ', '', $match) : strtolower($match)));
 

@@ -45,6 +45,13 @@ final class OverflowTest extends TestCase
         self::assertSame([[], ['hrs' => ['lunch']], ['hrs' => ['open', 'lunch']]], array_map($overflow->givenAt(...), $stays));
     }
 
+    public function testWhereNothingFollowsTheCallEnds(): void
+    {
+        [$overflow, $stays] = self::read(self::plan([['id' => 's1', 'do' => 'queue', 'queue' => 'que']]));
+        self::assertSame([['no agents, unreachable, full, waited', 300, null]], self::told($overflow->from($stays[0])));
+        self::assertSame(300, $overflow->longest($stays[0]));
+    }
+
     public function testRoundAndRound(): void
     {
         $plan = self::plan([['id' => 's1', 'do' => 'queue', 'queue' => 'que'], ['id' => 's2', 'do' => 'go', 'journey' => 'jrn_two']])->journey('jrn_two', [['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 9], ['id' => 's2', 'do' => 'go', 'journey' => 'jrn_main']]);
