@@ -70,11 +70,28 @@ final class Roster
         $agents = [];
         foreach ($queue->asked() as $member) {
             $given = $state->agents[$member->who] ?? $this->usually($queue, $member->who, $free);
-            $now = $this->occupations[$member->who] ??= new Occupation($given->freeAfter, ($given->freeAfter ?? 0) - $given->idle, $given->calls, $given->talk);
-            $agents[] = new Agent($member->who, $member->tier, $given->signedIn, $now, $member->calls);
+            $isAway = !$given->signedIn || (!isset($state->agents[$member->who]) && SignIn::In !== $this->signIn($queue, $member->who));
+            $agents[] = new Agent($member->who, $member->tier, $given->signedIn, $this->occupation($member->who, $given, $isAway), $member->calls);
         }
 
         return $agents;
+    }
+
+    /**
+     * What somebody is busy with: the same in all of their queues. Being signed out of one, or in a pause there, says nothing
+     * of the others; nor does a call without a known end of which nothing was stated.
+     */
+    private function occupation(string $who, AgentState $given, bool $isAway): Occupation
+    {
+        if ($isAway) {
+            return new Occupation(null, 0);
+        }
+        $now = $this->occupations[$who] ?? new Occupation($given->freeAfter, ($given->freeAfter ?? 0) - $given->idle, $given->calls, $given->talk);
+        if (null !== $given->freeAfter) {
+            $this->occupations[$who] = $now;
+        }
+
+        return $now;
     }
 
     /** How somebody stands of whom nothing is stated. */

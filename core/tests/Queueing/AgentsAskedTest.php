@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Queueing;
 
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\SignIn;
+use Meandros\Core\Live\LiveState;
+use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Router;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\AnswerSentence;
 use Meandros\Core\Wording\EventWords;
@@ -57,6 +62,37 @@ final class AgentsAskedTest extends TestCase
         yield 'and is the one who is free after a while' => [[], ['phones' => $answers('ben', 2), 'queues' => [['queue' => 'que', 'free' => 30]]], [$in, '30 Rings Ben, answered after 2 s']];
         // Ann and Ben take two of the three who come before.
         yield 'urgent callers come first' => [[], ['queues' => $free(['ahead' => 2, 'canWaitAhead' => 3, 'urgentAhead' => 1]), 'phones' => $answers('*', 1)], ['0 Is let into Desk, 1 ahead', '60 Has waited in Desk for 1 min', '60 Leaves a message with mbx']];
+    }
+
+    /**
+     * A call that nobody takes in one queue comes to another with the same agent.
+     *
+     * @param array<string, SignIn>      $first  live, in the first queue
+     * @param array<string, SignIn>      $second and in the second
+     * @param list<array<string, mixed>> $queues
+     */
+    #[DataProvider('twoQueues')]
+    public function testSomebodyInTwoQueues(array $first, array $second, array $queues, ?int $askedInTheSecond): void
+    {
+        $quiet = ['admission' => ['needsAgent' => false], 'waiting' => ['longestSeconds' => 20, 'announceSeconds' => 0], 'asking' => ['alertSeconds' => 10, 'missedSeconds' => 15], 'members' => [['who' => 'ann']]];
+        $plan = self::plan($quiet)->with(['id' => 'two', 'kind' => 'queue', 'name' => 'Two'] + $quiet)
+            ->journey('jrn_main', [['id' => 'one', 'do' => 'queue', 'queue' => 'que'], ['id' => 'two', 'do' => 'queue', 'queue' => 'two']]);
+        $trace = (new Router())->trace($plan->plan(), PlanBuilder::trial('2026-11-23T10:30'), Assumptions::fromData(['queues' => $queues]), new LiveState(signIns: ['que' => $first, 'two' => $second]));
+        $asked = array_values(array_filter(array_map(static fn (Rung $rung): int => $rung->from, $trace->rung), static fn (int $from): bool => $from >= 20));
+        self::assertSame($askedInTheSecond, $asked[0] ?? null);
+    }
+
+    /** @return iterable<string, array{array<string, SignIn>, array<string, SignIn>, list<array<string, mixed>>, int|null}> */
+    public static function twoQueues(): iterable
+    {
+        $free = static fn (string $queue, int $after): array => ['queue' => $queue, 'agents' => [['who' => 'ann', 'freeAfter' => $after]]];
+        yield 'signed out of the first only' => [['ann' => SignIn::Out], [], [$free('two', 0)], 20];
+        yield 'in a pause in the first only' => [['ann' => SignIn::Paused], [], [$free('two', 0)], 20];
+        yield 'of whom nothing is stated in the first' => [[], [], [['queue' => 'que', 'ahead' => 0], $free('two', 0)], 20];
+        // Asked at 0 and at 25, missed until 10, in a pause until 25.
+        yield 'in a pause for missing a call of the first' => [[], [], [$free('que', 0)], 25];
+        yield 'in a pause in the second only' => [[], ['ann' => SignIn::Paused], [$free('que', 0)], null];
+        yield 'signed out of the second only' => [[], ['ann' => SignIn::Out], [$free('que', 0)], null];
     }
 
     /** @param list<string> $told */
