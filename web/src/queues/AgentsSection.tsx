@@ -1,9 +1,8 @@
 import type { Finding, Queue } from '../api/types';
 import { clock } from '../call/clock';
 import { useAnswer } from '../moment/useAnswer';
-import { ElementPicker } from '../ui/ElementPicker';
+import { AddPerson } from '../ui/AddPerson';
 import type { EditorProps } from '../ui/ElementScreen';
-import { Field } from '../ui/Field';
 import { rowActs } from '../ui/rowActs';
 import { AgentRow } from './AgentRow';
 import { AgentsPicture } from './AgentsPicture';
@@ -40,22 +39,13 @@ export function AgentsSection({
                 ))}
             </ol>
             {!disabled && (
-                <Field label="Add an agent">
-                    {(a11y) => (
-                        <ElementPicker
-                            id={a11y.id}
-                            label="Add an agent"
-                            kinds={['person']}
-                            exclude={value.members.map((one) => one.who)}
-                            value={null}
-                            placeholder="Choose or name somebody"
-                            onChange={(who) =>
-                                who &&
-                                change({ ...value, members: [...value.members, { who, tier: 1, on: true, calls: 1 }] })
-                            }
-                        />
-                    )}
-                </Field>
+                <AddPerson
+                    label="Add an agent"
+                    exclude={value.members.map((one) => one.who)}
+                    onAdd={(who) =>
+                        change({ ...value, members: [...value.members, { who, tier: 1, on: true, calls: 1 }] })
+                    }
+                />
             )}
         </>
     );

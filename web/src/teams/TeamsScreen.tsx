@@ -5,7 +5,7 @@ import { useAnswer } from '../moment/useAnswer';
 import { usualSite } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
 import { TeamRings } from '../ringing/TeamRings';
-import { ElementPicker } from '../ui/ElementPicker';
+import { AddPerson } from '../ui/AddPerson';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { Findings } from '../ui/Findings';
@@ -130,19 +130,7 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
             </ol>
             {!disabled && (
                 <div className="fields">
-                    <Field label="Add a member">
-                        {(a11y) => (
-                            <ElementPicker
-                                id={a11y.id}
-                                label="Add a member"
-                                kinds={['person']}
-                                exclude={value.members.map((one) => one.who)}
-                                value={null}
-                                placeholder="Choose or name somebody"
-                                onChange={(id) => id && add(id)}
-                            />
-                        )}
-                    </Field>
+                    <AddPerson label="Add a member" exclude={value.members.map((one) => one.who)} onAdd={add} />
                     <Field label="Add a single phone">
                         {(a11y) => (
                             <Select
