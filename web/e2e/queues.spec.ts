@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
 import { address, choose, saved, sentence, startOver } from './helpers';
 
@@ -189,4 +190,16 @@ test('an overflow is drawn, and one that comes back is told', async ({ page }) =
     ).toBeVisible();
     await page.getByRole('link', { name: 'Overflow' }).click();
     await expect(page.locator('main')).toContainText('calls come back here, and may go round for ever.');
+});
+
+test('the notice of a long wait is put into the outbox and read there', async ({ page }) => {
+    await page.goto(address('/', { keys: '1' }));
+    await page.getByRole('button', { name: 'Put the e-mail into the outbox' }).press('Enter');
+    await page.getByRole('link', { name: 'outbox', exact: true }).click();
+    const letter = page.getByRole('article', { name: 'Waiting in Bookings queue for 3 min' }).first();
+    await expect(letter).toContainText('bookings-lead@ternwick.example');
+    await expect(letter).toContainText('At: Mon 23 Nov 2026 10:33:09');
+    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+    await page.getByRole('button', { name: 'Empty the outbox' }).click();
+    await expect(page.locator('main')).toContainText('It is empty.');
 });

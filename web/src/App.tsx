@@ -14,6 +14,7 @@ import { LinesScreen } from './lines/LinesScreen';
 import { MailboxesScreen } from './mailboxes/MailboxesScreen';
 import { AllNumbersScreen } from './numbers/AllNumbersScreen';
 import { NumbersScreen } from './numbers/NumbersScreen';
+import { OutboxScreen } from './outbox/OutboxScreen';
 import { OpenNowScreen } from './overrides/OpenNowScreen';
 import { PeopleScreen } from './people/PeopleScreen';
 import { ALL_KINDS, KINDS } from './plan/kinds';
@@ -73,6 +74,7 @@ export function App() {
                         <Route path="all-numbers" element={<AllNumbersScreen />} />
                         <Route path="editions" element={<EditionsScreen />} />
                         <Route path="changes/:id?" element={<ChangesScreen />} />
+                        <Route path="outbox" element={<OutboxScreen />} />
                         <Route path="files" element={<FilesScreen />} />
                         <Route path="*" element={<Navigate to="/" replace />} />
                     </Route>

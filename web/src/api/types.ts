@@ -37,6 +37,7 @@ export type Trace = Schemas['Trace'];
 export type NumberAnswer = Schemas['NumberAnswer'];
 export type PlanFile = Schemas['plan.schema'];
 export type SignInState = Schemas['SignInState'];
+export type Letter = Schemas['Letter'];
 export type Job = Schemas['Job'];
 export type Stay = Schemas['Stay'];
 export type Edit = Schemas['Edit'];

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { TraceEvent } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { useMoment } from '../moment/useMoment';
+import { SendButton } from '../outbox/SendButton';
 import { usePlan } from '../plan/usePlan';
 import { RingChart } from '../ringing/RingChart';
 import { CourseLine } from './CourseLine';
@@ -45,6 +46,7 @@ export function CallScreen() {
                                 />
                                 <div className="words">
                                     <EventTitle event={event} name={plan?.find(event.journey)?.name} />
+                                    {event.kind === 'notice sent' && <SendButton />}
                                     {event.reason && <span className="quiet">{event.reason}</span>}
                                 </div>
                             </li>

@@ -80,6 +80,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                     {link('/on-duty', 'On duty')}
                     {link('/editions', 'Editions')}
                     {link('/changes', 'Changes')}
+                    {link('/outbox', 'Outbox')}
                     {link('/files', 'Plan files')}
                 </div>
                 <div className="rail-foot">

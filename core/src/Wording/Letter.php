@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Wording;
+
+/** An e-mail that a call sends. */
+final readonly class Letter
+{
+    /**
+     * @param int          $second of the call at which it is sent
+     * @param list<string> $to     e-mail addresses
+     */
+    public function __construct(public int $second, public array $to, public string $subject, public string $text)
+    {
+    }
+}
