@@ -17,8 +17,9 @@ final class Agent
     ) {
     }
 
-    public function isFree(int $second): bool
+    /** @return int|null second from which on they can be asked; null for never */
+    public function freeAt(): ?int
     {
-        return $this->signedIn && null !== $this->now->freeAt && $this->now->freeAt <= $second;
+        return $this->signedIn ? $this->now->freeAt : null;
     }
 }

@@ -57,7 +57,7 @@ final class Dispatcher
     {
         $this->advance($second);
         $signedIn = \count($this->signedIn());
-        if (0 === $this->ahead && [] !== $this->free($second)) {
+        if (0 === $this->ahead && ($this->soonest() ?? \PHP_INT_MAX) <= $second) {
             return 0;
         }
 
@@ -89,18 +89,21 @@ final class Dispatcher
     /** @return int|null the next second at which who may be asked can be others; null where nothing will change */
     public function next(int $second, int $waited): ?int
     {
-        $next = null;
+        $next = \PHP_INT_MAX;
+        $start = $second - $waited;
+        $widens = $this->queue->asking->widenSeconds;
         foreach ($this->agents as $agent) {
-            if ($agent->signedIn && null !== $agent->now->freeAt && $agent->now->freeAt > $second) {
-                $next = min($next ?? \PHP_INT_MAX, $agent->now->freeAt);
+            $freeAt = $agent->freeAt();
+            $joins = $start + ($agent->tier - 1) * $widens;
+            if (null !== $freeAt && $freeAt > $second && $freeAt < $next) {
+                $next = $freeAt;
             }
-            $joins = $second - $waited + ($agent->tier - 1) * $this->queue->asking->widenSeconds;
-            if ($joins > $second) {
-                $next = min($next ?? \PHP_INT_MAX, $joins);
+            if ($joins > $second && $joins < $next) {
+                $next = $joins;
             }
         }
 
-        return $next;
+        return \PHP_INT_MAX === $next ? null : $next;
     }
 
     /** An agent takes a call of so many seconds. */
@@ -160,35 +163,26 @@ final class Dispatcher
     /** The second at which the first agent is free. */
     private function soonest(): ?int
     {
-        $soonest = null;
+        $soonest = \PHP_INT_MAX;
         foreach ($this->agents as $agent) {
-            if ($agent->signedIn && null !== $agent->now->freeAt) {
-                $soonest = min($soonest ?? \PHP_INT_MAX, max(0, $agent->now->freeAt));
+            $freeAt = $agent->freeAt();
+            if (null !== $freeAt && $freeAt < $soonest) {
+                $soonest = $freeAt;
             }
         }
 
-        return $soonest;
-    }
-
-    /** @return list<Agent> */
-    private function free(int $second): array
-    {
-        $free = [];
-        foreach ($this->agents as $agent) {
-            if ($agent->isFree($second)) {
-                $free[] = $agent;
-            }
-        }
-
-        return $free;
+        return \PHP_INT_MAX === $soonest ? null : max(0, $soonest);
     }
 
     /** @return list<Agent> whoever is asked first, then the others, lower tiers before those that joined them */
     private function choose(int $second, int $waited): array
     {
         $byTier = [];
-        foreach ($this->free($second) as $agent) {
-            $byTier[$agent->tier][] = $agent;
+        foreach ($this->agents as $agent) {
+            $freeAt = $agent->freeAt();
+            if (null !== $freeAt && $freeAt <= $second) {
+                $byTier[$agent->tier][] = $agent;
+            }
         }
         ksort($byTier);
         $chosen = [];
@@ -227,16 +221,20 @@ final class Dispatcher
      */
     private function order(array $agents): Order
     {
-        $everybody = array_map(static fn (Agent $agent): string => $agent->who, $this->agents);
-
         return match ($this->queue->asking->order) {
             AgentOrder::LongestIdle => self::by('idleSince', $agents),
             AgentOrder::FewestCalls => self::by('calls', $agents),
             AgentOrder::LeastTalk => self::by('talk', $agents),
-            AgentOrder::RoundRobin => new Rotating($everybody, $this->askedLast),
-            AgentOrder::Random => new Shuffled($everybody, $this->seed + $this->asked),
+            AgentOrder::RoundRobin => new Rotating($this->everybody(), $this->askedLast),
+            AgentOrder::Random => new Shuffled($this->everybody(), $this->seed + $this->asked),
             AgentOrder::InOrder, AgentOrder::AllAtOnce => new TeamOrder(),
         };
+    }
+
+    /** @return list<string> */
+    private function everybody(): array
+    {
+        return array_map(static fn (Agent $agent): string => $agent->who, $this->agents);
     }
 
     /**
