@@ -14,6 +14,7 @@ use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Callers\CallerLookup;
 use Meandros\Core\People\PeopleImport;
 use Meandros\Core\People\PeopleTable;
+use Meandros\Core\Plan\Element\CallerEntries;
 use Meandros\Core\Plan\Element\CallerEntry;
 use Meandros\Core\Plan\Element\CallerList;
 use Meandros\Core\Plan\Element\Hours;
@@ -186,8 +187,8 @@ for ($i = 0; $i < 60; ++$i) {
 }
 printf("queue   200 agents in 5 tiers, 50 ahead, nobody answers for ten minutes: %s (bar 10 ms); p95 %s\n", figures($times), bar(part($times, 0.95), $decoded, 30, 'json'));
 
-$entries = array_map(static fn (int $i): CallerEntry => new CallerEntry(sprintf('+44%010d%s', 1_100_000_000 + 7 * $i, 0 === $i % 5 ? '*' : '')), range(0, 9_999));
-$list = new CallerList('clr_wide', 'Wide', $entries);
+$entries = array_map(static fn (int $i): CallerEntry => new CallerEntry(sprintf('+44%010d%s', 1_100_000_000 + 7 * $i, 0 === $i % 5 ? '*' : '')), range(0, 99_999));
+$list = new CallerList('clr_wide', 'Wide', CallerEntries::of($entries));
 $lookup = new CallerLookup();
 $callers = array_map(static fn (int $i): Caller => Caller::parse(sprintf('+44%010d', 1_100_000_000 + 35 * $i), 'GB'), range(0, 499));
 $lookup->find($list, $callers[0]);

@@ -27,7 +27,7 @@ final class TrialCallApiTest extends ApiTestCase
         $trace = $this->send('POST', '/api/trial-calls', ['to' => self::BOOKINGS, 'from' => '07700 900123', 'at' => '2026-11-23T12:30', 'assume' => ['keys' => ['3'], 'phones' => [['who' => 'per_ines/mobile', 'does' => 'answers', 'after' => 3]]]]);
         self::assertSame(['answered', 'per_ines', 'per_ines/mobile'], array_values($trace['ending']));
         self::assertSame('+447700900123', $trace['call']['from']);
-        self::assertSame(['label' => 'Bookings', 'language' => 'en'], $trace['shown']);
+        self::assertSame(['label' => 'Bookings', 'language' => 'en', 'tone' => null, 'note' => null], $trace['shown']);
         $look = array_values(array_filter($trace['events'], static fn (array $event): bool => 'hours' === $event['kind']))[0];
         self::assertSame(['by' => 'week', 'date' => '2026-11-23', 'band' => ['from' => '12:00', 'to' => '13:30', 'state' => 'lunch'], 'name' => null, 'source' => null, 'of' => null, 'season' => 'Winter timetable'], $look['because']['decision']);
         self::assertSame('2026-11-23T13:30:00+00:00', $look['because']['until']);

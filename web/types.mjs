@@ -25,7 +25,9 @@ function inFull(node, name) {
 
 const written = inFull(schema);
 // Exits are handled alike, whatever their step.
-written.$defs.menuExits = written.$defs.ringExits = written.$defs.queueExits = written.$defs.forwardExits = written.$defs.exits;
+for (const name of Object.keys(written.$defs)) if (name.endsWith('Exits')) written.$defs[name] = written.$defs.exits;
+// Only earlier plans have a list.
+written.$defs.callerEntries = written.$defs.callerEntries.anyOf[0];
 written.$defs.team.properties.members.items = { $ref: '#/$defs/teamMember' };
 mkdirSync(`${work}/docs`, { recursive: true });
 mkdirSync(`${work}/core/schema`, { recursive: true });

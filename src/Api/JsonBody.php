@@ -15,8 +15,8 @@ final class JsonBody
 {
     /** Bytes of a question, which is short: nothing is saved of it. */
     public const QUESTION = 64_000;
-    /** Bytes of one element, the largest being hours with two thousand special days. */
-    public const ELEMENT = 512_000;
+    /** Bytes of one element, the largest being a list of a hundred thousand callers, which is one text. */
+    public const ELEMENT = 8_000_000;
     /** Bytes of a plan or of another file inside JSON. */
     public const FILE = 8_000_000;
 

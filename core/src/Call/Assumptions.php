@@ -26,8 +26,11 @@ final readonly class Assumptions
      * @param array<string, QueueState> $queues           by queue
      * @param list<string>              $sitesDown        sites whose phones cannot be reached
      * @param array<string, int>        $channelsTaken    channels of outside lines that other calls use, by line
+     * @param list<KeyPress>            $meanwhile        pressed while phones ring or something is heard, at one step that has keys after the other
+     * @param Parked                    $parked           what becomes of a call that is parked
+     * @param bool                      $isFax            whether a fax machine calls
      */
-    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false, public Earlier $earlier = new Earlier(), public array $statuses = [], public array $channelsTaken = [], public array $queues = [], public array $sitesDown = [])
+    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false, public Earlier $earlier = new Earlier(), public array $statuses = [], public array $channelsTaken = [], public array $queues = [], public array $sitesDown = [], public array $meanwhile = [], public Parked $parked = new Parked(), public bool $isFax = false)
     {
     }
 
@@ -42,11 +45,11 @@ final readonly class Assumptions
         if (!$in->isGiven()) {
             return new self();
         }
-        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier', 'statuses', 'lines', 'queues', 'down']);
+        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier', 'statuses', 'lines', 'queues', 'down', 'meanwhile', 'parked', 'fax']);
         $keys = array_map(KeyPress::fromJson(...), $in->field('keys')->items(Limits::KEYS));
         $patience = $in->field('patience');
 
-        return new self($keys, self::phones($in->field('phones')), $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')), self::statuses($in->field('statuses')), self::channelsTaken($in->field('lines')), self::queues($in->field('queues')), array_map(static fn (Input $item): string => $item->text(80), $in->field('down')->items(Limits::ASSUMPTIONS)));
+        return new self($keys, self::phones($in->field('phones')), $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')), self::statuses($in->field('statuses')), self::channelsTaken($in->field('lines')), self::queues($in->field('queues')), array_map(static fn (Input $item): string => $item->text(80), $in->field('down')->items(Limits::ASSUMPTIONS)), array_map(KeyPress::fromJson(...), $in->field('meanwhile')->items(Limits::KEYS)), Parked::fromJson($in->field('parked')), $in->field('fax')->flag(false));
     }
 
     /** @return list<PhoneAssumption> */

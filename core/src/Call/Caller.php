@@ -35,6 +35,11 @@ final readonly class Caller
         return new self(PhoneNumber::parse($text, $country));
     }
 
+    public static function withheld(): self
+    {
+        return new self(self::WITHHELD);
+    }
+
     /** A call of ours that comes back in by one of our numbers. */
     public static function inside(): self
     {

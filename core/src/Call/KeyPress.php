@@ -6,30 +6,48 @@ namespace Meandros\Core\Call;
 
 use Meandros\Core\Reading\Input;
 
-/** Keys that a caller presses at one menu: one, or the digits of an extension. */
+/** What a caller does at one menu: presses keys, one or the digits of an extension, or says words. */
 final readonly class KeyPress
 {
-    private const MOST_KEYS = 8;
+    private const MOST_KEYS = 24;
+    private const MOST_WORDS = 80;
     private const MOST_SECONDS = 600;
 
     /**
-     * @param string   $keys  one or more of a telephone keypad
-     * @param int|null $after seconds since the prompt began; null for at its end
+     * @param string      $keys  one or more of a telephone keypad; empty where words are said
+     * @param int|null    $after seconds since the prompt began; null for at its end
+     * @param string|null $says  words instead of keys
      */
-    public function __construct(public string $keys, public ?int $after = null)
+    public function __construct(public string $keys, public ?int $after = null, public ?string $says = null)
     {
     }
 
-    /** A text of keys, or an object that says when the first is pressed: `"2"`, `"201"`, `{"press": "2", "after": 3}`. */
+    /** A text of keys, or an object that says when: `"2"`, `"201"`, `{"press": "2", "after": 3}`, `{"says": "bookings"}`. */
     public static function fromJson(Input $in): self
     {
-        $press = $in->isText() ? $in : $in->field('press');
-        $in->isText() || $in->onlyFields(['press', 'after']);
-        $keys = $press->text(self::MOST_KEYS);
-        if (1 !== preg_match('/^[0-9*#]*$/D', $keys)) {
-            $press->complain(\sprintf('"%s" is not a key.', Input::quote($keys)), 'Press one of 0–9, * and #, or the digits of an extension.');
+        if ($in->isText()) {
+            return new self(self::keys($in));
+        }
+        $in->onlyFields(['press', 'says', 'after']);
+        $after = $in->field('after')->optionalWhole(0, self::MOST_SECONDS, 'seconds');
+        $says = $in->field('says');
+        if (!$says->isGiven()) {
+            return new self(self::keys($in->field('press'), false), $after);
+        }
+        if ($in->field('press')->isGiven()) {
+            $says->complain('Somebody presses a key or says a word, not both.', 'Leave one of the two out.');
         }
 
-        return new self($keys, $in->isText() ? null : $in->field('after')->optionalWhole(0, self::MOST_SECONDS, 'seconds'));
+        return new self('', $after, $says->text(self::MOST_WORDS));
+    }
+
+    private static function keys(Input $in, bool $isNeeded = true): string
+    {
+        $keys = $isNeeded ? $in->text(self::MOST_KEYS) : $in->optionalText(self::MOST_KEYS);
+        if (1 !== preg_match('/^[0-9*#]*$/D', $keys)) {
+            $in->complain(\sprintf('"%s" is not a key.', Input::quote($keys)), 'Press one of 0–9, * and #, or the digits of an extension.');
+        }
+
+        return $keys;
     }
 }

@@ -62,6 +62,18 @@ final class PhoneNumber
         return $util->format($number, PhoneNumberFormat::E164);
     }
 
+    /** A beginning of numbers as it is dialled in a country, in international form: "020" is "+4420". */
+    public static function beginning(string $digits, string $country): string
+    {
+        $metadata = PhoneNumberUtil::getInstance()->getMetadataForRegion($country);
+        $prefix = $metadata?->getNationalPrefix() ?? '';
+        if (null === $metadata || '' === $digits || str_starts_with($digits, '+')) {
+            return $digits;
+        }
+
+        return '+'.$metadata->getCountryCode().('' !== $prefix && str_starts_with($digits, $prefix) ? substr($digits, \strlen($prefix)) : $digits);
+    }
+
     /** International form for reading, with spaces. */
     public static function international(string $e164): string
     {

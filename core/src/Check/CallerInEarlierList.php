@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Meandros\Core\Check;
 
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\Element\CallerEntry;
 use Meandros\Core\Plan\Element\CallerList;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Step\CallerStep;
@@ -25,17 +24,37 @@ final class CallerInEarlierList implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         foreach ($element->steps->everyStep('/steps') as $place => $step) {
-            $seen = [];
+            $earlier = [];
             foreach ($step instanceof CallerStep ? $step->exits()->items : [] as $i => $exit) {
                 $list = $survey->plan->get(CallerList::class, $exit->on);
-                $twice = array_values(array_filter($list->entries ?? [], static fn (CallerEntry $entry): bool => isset($seen[$entry->match])));
-                if (null !== $list && [] !== $twice) {
-                    yield Finding::warning($element, \sprintf('%s/exits/%d', $place, $i), 'caller-in-earlier-list', ['count' => \count($twice), 'match' => $twice[0]->match, 'list' => $list->name(), 'earlier' => $seen[$twice[0]->match]]);
-                }
-                foreach ($list->entries ?? [] as $entry) {
-                    $seen[$entry->match] ??= $list?->name() ?? '';
+                if (null !== $list) {
+                    yield from self::twice($element, \sprintf('%s/exits/%d', $place, $i), $list, $earlier);
+                    $earlier[] = $list;
                 }
             }
+        }
+    }
+
+    /**
+     * @param list<CallerList> $earlier
+     *
+     * @return iterable<Finding>
+     */
+    private static function twice(Journey $journey, string $pointer, CallerList $list, array $earlier): iterable
+    {
+        $count = 0;
+        $first = [];
+        foreach ([] === $earlier ? [] : $list->entries as $entry) {
+            foreach ($earlier as $before) {
+                if (null !== $before->entries->find($entry->match)) {
+                    $first = [] === $first ? ['match' => $entry->match, 'list' => $list->name(), 'earlier' => $before->name()] : $first;
+                    ++$count;
+                    break;
+                }
+            }
+        }
+        if ([] !== $first) {
+            yield Finding::warning($journey, $pointer, 'caller-in-earlier-list', ['count' => $count] + $first);
         }
     }
 }

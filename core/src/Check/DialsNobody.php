@@ -6,10 +6,15 @@ namespace Meandros\Core\Check;
 
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Step\DialScope;
+use Meandros\Core\Plan\Step\DirectoryStep;
+use Meandros\Core\Plan\Step\MenuDialling;
 use Meandros\Core\Plan\Step\MenuStep;
 
 /**
- * A menu at which extensions may be dialled, of nobody.
+ * A menu at which extensions may be dialled, or a directory, of nobody.
  *
  * @implements Check<Journey>
  */
@@ -23,9 +28,16 @@ final class DialsNobody implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         foreach ($element->steps->everyStep('/steps') as $place => $step) {
-            if ($step instanceof MenuStep && true === $step->dial?->isEmpty()) {
-                yield Finding::warning($element, $place.'/dial', 'dials-nobody', [], Fix::replace($element, $place.'/dial', null));
+            $dial = $step instanceof MenuStep || $step instanceof DirectoryStep ? $step->dial : null;
+            if (null !== $dial && self::isOfNobody($dial, $survey->plan)) {
+                $fix = $step instanceof MenuStep ? Fix::replace($element, $place.'/dial', null) : Fix::replace($element, $place.'/dial/scope', DialScope::Everybody->value);
+                yield Finding::warning($element, $place.'/dial', $step instanceof MenuStep ? 'dials-nobody' : 'finds-nobody', [], $fix);
             }
         }
+    }
+
+    private static function isOfNobody(MenuDialling $dial, Plan $plan): bool
+    {
+        return $dial->isEmpty() || (DialScope::Site === $dial->scope && !$plan->isMentioned((string) $dial->site, Kind::Person));
     }
 }

@@ -21,7 +21,7 @@ final class EmptyCallerList implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        if ([] === $element->entries) {
+        if ($element->entries->isEmpty()) {
             yield Finding::warning($element, '/entries', 'empty-caller-list');
         }
     }

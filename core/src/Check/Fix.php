@@ -36,6 +36,11 @@ final readonly class Fix
         return new self($element->id(), array_map(static fn (string $path, mixed $value): array => ['op' => 'replace', 'path' => $path, 'value' => $value], array_keys($values), array_values($values)), []);
     }
 
+    public static function remove(Element $element, string $path): self
+    {
+        return new self($element->id(), [['op' => 'remove', 'path' => $path]], []);
+    }
+
     public static function move(Element $element, string $from, string $path): self
     {
         return new self($element->id(), [['op' => 'move', 'from' => $from, 'path' => $path]], []);

@@ -57,7 +57,7 @@ final class Merging
         foreach ($from->phones as $phone) {
             $phones[] = $phone->called($names[$phone->id]);
         }
-        $merged = new Person($into->id(), $into->name(), '' === $into->extension ? $from->extension : $into->extension, $into->site, $phones, $into->mailbox ?? $from->mailbox, $into->rules, $into->refusesForAll);
+        $merged = new Person($into->id(), $into->name(), '' === $into->extension ? $from->extension : $into->extension, $into->site, $phones, $into->mailbox ?? $from->mailbox, $into->rules, $into->refusesForAll, $into->listing);
 
         return [] === $into->rules ? $merged->withRules(RuleCopy::rules($from, $merged, $names)) : $merged;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\People;
 
 use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\Element\Listing;
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
@@ -126,6 +127,7 @@ final class PeopleImport
             $mailbox?->id() ?? $same?->mailbox,
             $same->rules ?? [],
             $same->refusesForAll ?? false,
+            $same->listing ?? new Listing(),
         );
         $problems = self::problems($person);
         if ([] !== $problems) {

@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Queue;
+use Meandros\Core\Plan\Element\Site;
 
 /**
  * What can be dialled to reach an element: no two elements may have the same. Numbers start with a plus sign, codes
@@ -23,8 +24,20 @@ final class Dialled
             $element instanceof Person && '' !== $element->extension => ['/extension' => $element->extension],
             $element instanceof Hours => self::codes($element),
             $element instanceof Queue => self::signs($element),
+            $element instanceof Site => self::places($element),
             default => [],
         };
+    }
+
+    /** @return array<string, string> */
+    private static function places(Site $site): array
+    {
+        $places = [];
+        foreach ($site->parkPlaces as $i => $place) {
+            $places['/parkPlaces/'.$i] = $place;
+        }
+
+        return $places;
     }
 
     /** @return array<string, string> */

@@ -25,10 +25,10 @@ final readonly class Mentions
         return new self($users);
     }
 
-    /** @return list<string> what an element mentions: other elements by id, what is dialled to reach it, and numbers that it calls */
+    /** @return list<string> what an element mentions: other elements by id, what is dialled to reach it, numbers that it calls, and how it is spelled on the keys */
     public static function by(Element $element): array
     {
-        $mentioned = [...array_values(Dialled::by($element)), ...array_values(Called::by($element))];
+        $mentioned = [...array_values(Dialled::by($element)), ...array_values(Called::by($element)), ...Spelled::by($element)];
         foreach ($element->references() as $reference) {
             $mentioned[] = $reference->id;
         }

@@ -127,6 +127,19 @@ final class Plan
         return $this->fetch(array_filter([...$ids, ...$this->ofChanged->of($text)], fn (string $id): bool => null === $kind || $this->kindOf($id) === $kind));
     }
 
+    /** Whether an element of that kind mentions it. */
+    public function isMentioned(string $text, Kind $kind): bool
+    {
+        $this->ofChanged ??= Mentions::in(array_filter($this->changed));
+        foreach ([...$this->ofChanged->of($text), ...$this->mentioning[$text] ??= $this->source->mentioning($text)] as $id) {
+            if ($this->kindOf($id) === $kind) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** The element that is reached by what is dialled. */
     public function dialled(string $text): ?Element
     {

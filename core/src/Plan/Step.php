@@ -10,7 +10,7 @@ use Meandros\Core\Reading\Input;
 /**
  * One thing that happens in a journey: a plain value, with its shape in JSON.
  *
- * @phpstan-sealed Step\AgainStep|Step\CallerStep|Step\EndStep|Step\ForwardStep|Step\GoStep|Step\HoursStep|Step\MenuStep|Step\MessageStep|Step\QueueStep|Step\RingStep|Step\SayStep|Step\TagStep
+ * @phpstan-sealed Step\AgainStep|Step\CallerStep|Step\DirectoryStep|Step\EndStep|Step\FaxStep|Step\ForwardStep|Step\GoStep|Step\HoursStep|Step\MenuStep|Step\MessageStep|Step\ParkStep|Step\QueueStep|Step\RingStep|Step\SayStep|Step\TagStep
  */
 interface Step
 {

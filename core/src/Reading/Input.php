@@ -100,6 +100,12 @@ final readonly class Input
         return new self($given ? $this->value[$name] : null, $this->pointer.'/'.$token, $this->complaints, $given);
     }
 
+    /** A part of this value that is read on its own. */
+    public function part(int $place, mixed $value): self
+    {
+        return new self($value, $this->pointer.'/'.$place, $this->complaints);
+    }
+
     /** @param list<string> $known */
     public function onlyFields(array $known): void
     {

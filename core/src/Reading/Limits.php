@@ -26,6 +26,10 @@ final class Limits
 
     public const STEPS = 1000;
     public const EXITS = 60;
+    /** Keys with words beside them, in all languages together. */
+    public const MENU_WORDS = 120;
+    /** That do what a key does, in one language. */
+    public const WORDS = 20;
 
     public const PHONES = 30;
     public const RULES = 60;
@@ -33,7 +37,7 @@ final class Limits
     public const TEAMS = 30;
     public const CALLERS = 200;
     /** Of a list of callers. */
-    public const CALLER_ENTRIES = 10_000;
+    public const CALLER_ENTRIES = 100_000;
     public const STATUSES = 10;
     public const MEMBERS = 500;
     /** Callers in a queue. */
@@ -43,6 +47,7 @@ final class Limits
     public const OWNERS = 100;
     public const NOTIFY = 100;
     public const DESTINATIONS = 10;
+    public const PARK_PLACES = 100;
     public const LANGUAGES = 40;
 
     /** Of a trial call. */

@@ -60,6 +60,11 @@ final class AssumptionCheck
         foreach ($assumptions->sitesDown as $i => $site) {
             null !== $plan->get(Site::class, $site) || $self->complain('/down/'.$i, $site, 'is no site of the plan');
         }
+        $parked = $assumptions->parked;
+        null === $parked->by || null !== $plan->get(Person::class, $parked->by) || $self->complain('/parked/by', $parked->by, 'is nobody in the plan');
+        foreach ($parked->taken as $i => $place) {
+            $plan->dialled($place) instanceof Site || $self->complain('/parked/taken/'.$i, $place, 'is no park place of the plan');
+        }
         foreach (array_keys($assumptions->earlier->last) as $i => $team) {
             $last = $assumptions->earlier->last[$team];
             if (null === $plan->get(Team::class, $team)) {

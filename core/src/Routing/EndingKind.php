@@ -18,6 +18,8 @@ enum EndingKind: string
     case CallbackKept = 'callback kept';
     /** Somebody kept a place, and was not reached. */
     case CallbackInVain = 'callback in vain';
+    /** A fax machine sends a document to a mailbox. */
+    case Fax = 'fax';
     case EndedByPlan = 'ended by plan';
     case RanOut = 'ran out of steps';
     case CallerGaveUp = 'caller gave up';

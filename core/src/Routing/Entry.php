@@ -33,6 +33,7 @@ final readonly class Entry
         public ?string $site,
         public ?Target $target,
         public StepList $steps,
+        public bool $tellsCaller = true,
     ) {
     }
 
@@ -42,10 +43,11 @@ final readonly class Entry
         $element = $plan->dialled($dialled);
 
         return match (true) {
-            $element instanceof Number => new self($element->id(), $element->name(), $element->language, $element->site, $element->target, self::direct($plan, $element->target)),
+            $element instanceof Number => new self($element->id(), $element->name(), $element->language, $element->site, $element->target, self::direct($plan, $element->target), $element->tellsCaller),
             $element instanceof Person => self::inside($plan, $element, $element->site, Target::element($element->id())),
             $element instanceof Hours => self::inside($plan, $element, $element->site, null),
             $element instanceof Queue => self::inside($plan, $element, null, null),
+            $element instanceof Site => throw InvalidData::at('/to', \sprintf('%s is a park place of %s: whoever dials it takes the call that waits there.', $dialled, $element->name()), 'Choose a number to call.'),
             default => throw InvalidData::at('/to', \sprintf('%s is not a number of this plan.', PhoneNumber::international($dialled)), 'Choose one of its numbers, or add this one.'),
         };
     }
@@ -58,7 +60,13 @@ final readonly class Entry
 
     public function by(Caller $caller): Arrival
     {
-        return new Arrival($this->element, $this->label, $this->language, $this->site, $caller);
+        return new Arrival($this->element, $this->label, $this->language, $this->site, $this->hides($caller) ? Caller::withheld() : $caller);
+    }
+
+    /** Whether the line keeps the caller's number to itself. */
+    public function hides(Caller $caller): bool
+    {
+        return !$this->tellsCaller && !$caller->isExtension();
     }
 
     /**

@@ -61,7 +61,7 @@ final class Router
 
             return $walk->trace($ending);
         }
-        $walk->note(new Dialled($entry->element, $entry->target));
+        $walk->note(new Dialled($entry->element, $entry->target, $entry->hides($call->caller)));
         try {
             $ending = $this->hungUp($walk, fn (): Ending => $this->come($walk, $entry)->ending ?? new Ending(EndingKind::RanOut));
             $walk->note(new Over($ending, $walk->lastStep()));

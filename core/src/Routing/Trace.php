@@ -24,8 +24,7 @@ final readonly class Trace
         public array $rung,
         public Ending $ending,
         public int $seconds,
-        public string $label,
-        public string $language,
+        public Shown $shown,
         public ?int $holdsSince,
         public ?int $holdsUntil,
     ) {
@@ -42,6 +41,6 @@ final readonly class Trace
             }
         }
 
-        return serialize([$this->label, $this->seconds, $noticed, array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung)]);
+        return serialize([$this->shown->label, $this->shown->tone, $this->shown->note, $this->seconds, $noticed, array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung)]);
     }
 }

@@ -8,8 +8,8 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\SignIn;
 use Meandros\Core\Call\Status;
+use Meandros\Core\Call\Tag;
 use Meandros\Core\Call\TrialCall;
-use Meandros\Core\Call\Urgency;
 use Meandros\Core\Live\LiveStatus;
 use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Element\Hours;
@@ -58,6 +58,10 @@ final class Walk
     /** @var array{string|null, string|null, \Closure(): Ending}|null where it was, and what goes on once the caller has hung up */
     private ?array $afterwards = null;
     private bool $isHungUp = false;
+    private bool $isAnswered = false;
+    private int $meanwhileTaken = 0;
+    /** The second at which the caller presses a key that the step heeds. */
+    private ?int $interruptAt = null;
     public readonly Roster $roster;
 
     /**
@@ -109,11 +113,14 @@ final class Walk
         $this->legs[] = null === $seconds ? null : $this->second + $seconds;
         $before = $this->arrivals;
         [$journey, $step] = [$this->journey, $this->step];
+        // Keys are for what is heard there.
+        [$interrupt, $this->interruptAt] = [$this->interruptAt, null];
         try {
             $onward = ($this->arrive)($this, $number);
         } catch (TimeUp $up) {
             $onward = $up->leg === $leg ? null : throw $up;
         }
+        $this->interruptAt = $interrupt;
         if (null === $onward?->ending) {
             // It goes on from where it was.
             [$this->arrivals, $this->journey, $this->step] = [$before, $journey, $step];
@@ -124,7 +131,11 @@ final class Walk
         return null === $onward?->ending && $wasAnswered ? Onward::end(new Ending(EndingKind::RanOut)) : $onward;
     }
 
-    /** @throws CallOver when it came in so already */
+    /**
+     * What was put on it before, it still carries.
+     *
+     * @throws CallOver when it came in so already
+     */
     public function arriveBy(Arrival $arrival): void
     {
         foreach ($this->arrivals as $earlier) {
@@ -132,7 +143,7 @@ final class Walk
                 throw CallOver::stopped(Stop::Number);
             }
         }
-        $this->arrivals[] = $arrival;
+        $this->arrivals[] = $arrival->tagged($this->arrival()->tag);
     }
 
     /** Something is heard from a second on, if it comes to that: what would be given up later is not. */
@@ -142,9 +153,9 @@ final class Walk
     }
 
     /** What the call carries changes, from here on. */
-    public function tag(?string $label, ?string $language, ?Urgency $urgency): void
+    public function tag(Tag $tag): void
     {
-        $this->arrivals = [...\array_slice($this->arrivals, 0, -1), $this->arrival()->tagged($label, $language, $urgency)];
+        $this->arrivals = [...\array_slice($this->arrivals, 0, -1), $this->arrival()->tagged($tag)];
     }
 
     /**
@@ -190,6 +201,7 @@ final class Walk
     /** The caller hears something: whoever called one of our numbers is through. */
     public function answer(): void
     {
+        $this->isAnswered = true;
         $this->legs = array_map(static fn (): ?int => null, $this->legs);
     }
 
@@ -241,12 +253,13 @@ final class Walk
 
     public function note(Happening $happening, ?int $second = null): void
     {
-        $this->events[] = new Event($second ?? $this->second, $this->journey, $this->step, $happening);
+        $this->events[] = new Event($second ?? $this->second, $this->journey, $this->step, $happening, $this->arrival()->shown);
     }
 
     /**
-     * @throws CallOver when the caller gives up, or the call has lasted too long
-     * @throws TimeUp   when a call to one of our own numbers is given up
+     * @throws CallOver    when the caller gives up, or the call has lasted too long
+     * @throws TimeUp      when a call to one of our own numbers is given up
+     * @throws Interrupted when the caller presses a key that the step heeds
      */
     public function pass(int $seconds): void
     {
@@ -254,7 +267,8 @@ final class Walk
         $patience = $this->patience();
         $leg = $this->firstLeg();
         $legEnds = null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg];
-        $this->second = min($until, $patience, $legEnds, self::MOST_SECONDS);
+        $interrupt = $this->interruptAt ?? \PHP_INT_MAX;
+        $this->second = min($until, $patience, $legEnds, $interrupt, self::MOST_SECONDS);
         // Whoever gives up in the second in which something happens is gone before it does.
         if ($patience === $this->second) {
             throw CallOver::givenUp();
@@ -265,6 +279,9 @@ final class Walk
         if (null !== $leg && $legEnds === $this->second) {
             throw new TimeUp($leg);
         }
+        if ($interrupt === $this->second) {
+            throw new Interrupted();
+        }
     }
 
     /** @return int seconds until the caller gives up, or something else ends what goes on */
@@ -272,7 +289,7 @@ final class Walk
     {
         $leg = $this->firstLeg();
 
-        return max(0, min($this->patience(), null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg], self::MOST_SECONDS) - $this->second);
+        return max(0, min($this->patience(), null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg], $this->interruptAt ?? \PHP_INT_MAX, self::MOST_SECONDS) - $this->second);
     }
 
     /** The second at which the caller gives up; nobody does who has hung up already. */
@@ -313,8 +330,10 @@ final class Walk
         $start = $this->second;
         try {
             $this->pass($seconds ?? $heard->seconds);
-        } catch (CallOver $over) {
-            $this->note(Said::partly($heard, $this->arrival()->language, $this->second - $start), $start);
+        } catch (CallOver|Interrupted $over) {
+            if ($this->second > $start) {
+                $this->note(Said::partly($heard, $this->arrival()->language, $this->second - $start), $start);
+            }
             throw $over;
         }
     }
@@ -326,6 +345,27 @@ final class Walk
         ++$this->keysTaken;
 
         return $key;
+    }
+
+    /** What the caller presses at the next step that heeds keys meanwhile, if anything is left; nothing where no key is named. */
+    public function takeMeanwhile(): ?KeyPress
+    {
+        $press = $this->assumptions->meanwhile[$this->meanwhileTaken] ?? null;
+        ++$this->meanwhileTaken;
+
+        return null === $press || '' === $press->keys ? null : $press;
+    }
+
+    /** A key is pressed at that second of the call, if it comes to that; null for none. */
+    public function willInterrupt(?int $second): void
+    {
+        $this->interruptAt = $second;
+    }
+
+    /** Whether the call was answered: something was heard in it. */
+    public function isAnswered(): bool
+    {
+        return $this->isAnswered;
     }
 
     /** The state of the hours at this second of the call; narrows the stretch in which the trace holds. */
@@ -431,6 +471,9 @@ final class Walk
 
     public function trace(Ending $ending): Trace
     {
-        return new Trace($this->call, $this->events, $this->visits, $this->rung, $ending, $this->second, $this->arrival()->label, $this->arrival()->language, $this->holdsSince, $this->holdsUntil);
+        // What goes on while phones ring is known afterwards.
+        usort($this->events, static fn (Event $one, Event $other): int => $one->second <=> $other->second);
+
+        return new Trace($this->call, $this->events, $this->visits, $this->rung, $ending, $this->second, $this->arrival()->shown, $this->holdsSince, $this->holdsUntil);
     }
 }

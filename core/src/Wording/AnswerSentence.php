@@ -15,8 +15,12 @@ use Meandros\Core\Routing\Happening\CallerToldApart;
 use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Happening;
+use Meandros\Core\Routing\Happening\KeyMeanwhile;
 use Meandros\Core\Routing\Happening\LeftByKey;
 use Meandros\Core\Routing\Happening\MessageTaken;
+use Meandros\Core\Routing\Happening\NameSpelled;
+use Meandros\Core\Routing\Happening\NamesRead;
+use Meandros\Core\Routing\Happening\ParkedAt;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
@@ -33,7 +37,7 @@ final readonly class AnswerSentence
 
     private Names $names;
 
-    private function __construct(Plan $plan)
+    private function __construct(private Plan $plan)
     {
         $this->names = new Names($plan);
     }
@@ -88,9 +92,10 @@ final readonly class AnswerSentence
     {
         return match (true) {
             $happening instanceof Said => 0 === $happening->seconds ? null : 'hears “'.$this->names->of($happening->prompt).'”',
-            $happening instanceof Asked => null === $happening->key
-                ? \sprintf('presses nothing at “%s”', $this->names->of($happening->heard->prompt))
-                : \sprintf($happening->known ? '%s %s' : '%s %s, which leads nowhere', \strlen($happening->key) > 1 ? 'dials' : 'presses', $happening->key),
+            $happening instanceof Asked => (new MenuWords($this->names))->clause($happening),
+            $happening instanceof KeyMeanwhile => $happening->known ? \sprintf('presses %s', $happening->key) : null,
+            $happening instanceof NameSpelled, $happening instanceof NamesRead => lcfirst((new DirectoryWords($this->names))->what($happening)),
+            $happening instanceof ParkedAt => null === $happening->site ? null : lcfirst((new EventWords($this->plan))->what($happening)),
             $happening instanceof SentOn => null === $happening->exit ? null : \sprintf('is not sent on to %s', $this->names->of($happening->number)),
             $happening instanceof CallerToldApart => null === $happening->list ? null : \sprintf('is one of %s', $this->names->of($happening->list)),
             $happening instanceof Ringing => $this->ringing($happening),
@@ -139,6 +144,7 @@ final readonly class AnswerSentence
             EndingKind::Forwarded => \sprintf('is sent on to %s', $this->names->of($ending->phone)),
             EndingKind::CallbackKept => \sprintf('is called back by %s when it opens again', $this->names->of($ending->who)),
             EndingKind::CallbackInVain => \sprintf('the place in %s is given up', $this->names->of($ending->who)),
+            EndingKind::Fax => \sprintf('sends a fax to %s', $this->names->of($ending->who)),
             EndingKind::EndedByPlan => 'the plan ends the call',
             EndingKind::RanOut => 'the call ends because no step is left',
             EndingKind::CallerGaveUp => 'the caller gives up',

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Wording;
 
+use Meandros\Core\Call\Tag;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Step\FaxStep;
 use Meandros\Core\Plan\Step\ForwardStep;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Answering\Choice;
 use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\AskedAgain;
 use Meandros\Core\Routing\Happening\CallerToldApart;
@@ -17,10 +20,15 @@ use Meandros\Core\Routing\Happening\CodeDialled;
 use Meandros\Core\Routing\Happening\ComesBackIn;
 use Meandros\Core\Routing\Happening\Dialled;
 use Meandros\Core\Routing\Happening\ExtensionDialled;
+use Meandros\Core\Routing\Happening\FaxLookedFor;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
+use Meandros\Core\Routing\Happening\KeyMeanwhile;
 use Meandros\Core\Routing\Happening\MessageTaken;
+use Meandros\Core\Routing\Happening\NameSpelled;
+use Meandros\Core\Routing\Happening\NamesRead;
 use Meandros\Core\Routing\Happening\Over;
+use Meandros\Core\Routing\Happening\ParkedAt;
 use Meandros\Core\Routing\Happening\QueueHappening;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
@@ -29,6 +37,7 @@ use Meandros\Core\Routing\Happening\Tagged;
 use Meandros\Core\Routing\Happening\TriesAgain;
 use Meandros\Core\Routing\Happening\Went;
 use Meandros\Core\Routing\Stop;
+use Meandros\Core\Routing\Trace;
 
 /** Events of a trace in words: what happened, and why. */
 final readonly class EventWords
@@ -37,11 +46,15 @@ final readonly class EventWords
 
     private Names $names;
     private QueueWords $queue;
+    private MenuWords $menus;
+    private DirectoryWords $directory;
 
     public function __construct(Plan $plan)
     {
         $this->names = new Names($plan);
         $this->queue = new QueueWords($this->names);
+        $this->menus = new MenuWords($this->names);
+        $this->directory = new DirectoryWords($this->names);
     }
 
     public function what(Happening $happening): string
@@ -51,21 +64,21 @@ final readonly class EventWords
             $happening instanceof ComesBackIn => \sprintf('Comes back in by %s', $this->names->of($happening->element)),
             $happening instanceof Said => null === $happening->prompt ? 'Says nothing' : \sprintf('Hears “%s”', $this->names->of($happening->prompt)),
             $happening instanceof HoursRead => null === $happening->reading ? 'No hours to look at' : \sprintf('%s: %s', $this->names->of($happening->hours), $this->stateName($happening)),
-            $happening instanceof Asked => match ($happening->kind()) {
-                'key pressed' => \sprintf(\strlen((string) $happening->key) > 1 ? 'Dials %s' : 'Presses %s', $happening->key),
-                'wrong key' => \sprintf('%s %s, which leads nowhere', \strlen((string) $happening->key) > 1 ? 'Dials' : 'Presses', $happening->key),
-                default => \sprintf('Presses nothing for %s', Duration::words($happening->menu->waitSeconds)),
-            },
+            $happening instanceof Asked => $this->menus->what($happening),
             $happening instanceof Ringing => $this->ringing($happening),
             $happening instanceof MessageTaken => null === $happening->mailbox ? 'Takes no message' : \sprintf('Leaves a message with %s', $this->names->of($happening->mailbox)),
             $happening instanceof Went => null === $happening->journey ? 'Goes nowhere' : \sprintf('Goes on in %s', $this->names->of($happening->journey)),
             $happening instanceof TriesAgain => \sprintf('Is kept, and it rings again for up to %s', Duration::words(60 * $happening->minutes)),
             $happening instanceof QueueHappening => $this->queue->what($happening),
             $happening instanceof AskedAgain => 0 === $happening->up ? 'Goes back to the menu' : \sprintf('Goes up %d %s', $happening->up, 1 === $happening->up ? 'menu' : 'menus'),
-            $happening instanceof ExtensionDialled => \sprintf('Reaches extension %s, %s', $happening->extension, $this->names->of($happening->who)),
+            $happening instanceof ExtensionDialled => '' === $happening->extension ? \sprintf('Reaches %s', $this->names->of($happening->who)) : \sprintf('Reaches extension %s, %s', $happening->extension, $this->names->of($happening->who)),
             $happening instanceof SentOn => $this->sentOn($happening),
             $happening instanceof CallerToldApart => null === $happening->list ? 'The caller is in none of the lists' : \sprintf('The caller is %s of %s', '' === $happening->entry?->name ? 'one' : $happening->entry?->name, $this->names->of($happening->list)),
-            $happening instanceof Tagged => 'From here on: '.implode(', ', self::tags($happening)),
+            $happening instanceof Tagged => 'From here on: '.implode(', ', self::tags($happening->tag)),
+            $happening instanceof KeyMeanwhile => \sprintf($happening->known ? 'Presses %s' : 'Presses %s, which does nothing', $happening->key),
+            $happening instanceof ParkedAt => $this->parked($happening),
+            $happening instanceof FaxLookedFor => $happening->isFax ? \sprintf('A fax machine is heard; the document goes to %s', $this->names->of($happening->mailbox)) : \sprintf('No fax machine is heard for %s', Duration::words($happening->seconds)),
+            $happening instanceof NameSpelled, $happening instanceof NamesRead => $this->directory->what($happening),
             $happening instanceof CodeDialled => ucfirst($this->names->code($happening)),
             $happening instanceof Over => $this->over($happening),
         };
@@ -74,10 +87,10 @@ final readonly class EventWords
     public function because(Happening $happening): string
     {
         return match (true) {
-            $happening instanceof Dialled => null === $happening->target ? 'It has no target.' : \sprintf('Its calls go to %s.', $this->names->target($happening->target)),
+            $happening instanceof Dialled => (null === $happening->target ? 'It has no target.' : \sprintf('Its calls go to %s.', $this->names->target($happening->target))).($happening->hidesCaller ? ' Its line delivers no numbers of callers.' : ''),
             $happening instanceof Said => $this->said($happening),
             $happening instanceof HoursRead => $this->hours($happening),
-            $happening instanceof Asked => $this->asked($happening),
+            $happening instanceof Asked => $this->menus->because($happening),
             $happening instanceof Ringing => trim($this->queue->turn($happening->turn).' '.$this->rung($happening)),
             $happening instanceof MessageTaken => match (true) {
                 null === $happening->mailbox => 'No mailbox is chosen.',
@@ -90,12 +103,70 @@ final readonly class EventWords
             $happening instanceof Went => null === $happening->journey ? 'No journey is chosen.' : ($happening->comesBack ? 'The step says so; the call comes back when that runs out.' : 'The step says so; the call does not come back.'),
             $happening instanceof QueueHappening => $this->queue->because($happening),
             $happening instanceof AskedAgain => 'The step says so.',
-            $happening instanceof ExtensionDialled => null === $happening->closed ? 'Extensions may be dialled at this menu.' : \sprintf('%s is closed, so their mailbox takes the call.', $this->names->of($happening->closed)),
+            $happening instanceof ExtensionDialled => null === $happening->closed ? 'Callers may reach them here.' : \sprintf('%s is closed, so their mailbox takes the call.', $this->names->of($happening->closed)),
             $happening instanceof SentOn => $this->whySentOn($happening),
             $happening instanceof CallerToldApart => $this->toldApart($happening),
             $happening instanceof Tagged => 'The step says so.',
+            $happening instanceof KeyMeanwhile => self::meanwhile($happening),
+            $happening instanceof ParkedAt => $this->whyParked($happening),
+            $happening instanceof FaxLookedFor => self::fax($happening),
+            $happening instanceof NameSpelled, $happening instanceof NamesRead => $this->directory->because($happening),
             $happening instanceof CodeDialled => $this->code($happening),
             $happening instanceof Over => $this->whyOver($happening),
+        };
+    }
+
+    /** What whoever rings sees of the call, where that is more than what was dialled. */
+    public function shown(Event $event, Trace $trace): string
+    {
+        $shown = $event->shown;
+        $words = array_filter([
+            $shown->label === ($trace->events[0] ?? $event)->shown->label ? null : \sprintf('“%s”', $shown->label),
+            null === $shown->tone ? null : \sprintf('the ring tone “%s”', $shown->tone),
+            null === $shown->note ? null : \sprintf('the note “%s”', $shown->note),
+        ]);
+
+        return $event->happening instanceof Ringing && [] !== $words ? \sprintf('They get %s.', implode(', ', $words)) : '';
+    }
+
+    private static function meanwhile(KeyMeanwhile $pressed): string
+    {
+        return match (true) {
+            $pressed->known => \sprintf('After %s of it; the step heeds this key.', Duration::words($pressed->after)),
+            $pressed->isHeard => 'The step has no exit by this key.',
+            default => 'The call is not answered yet, so nobody hears keys.',
+        };
+    }
+
+    private function parked(ParkedAt $parked): string
+    {
+        return match (true) {
+            null === $parked->site => 'Is parked nowhere',
+            null === $parked->place => \sprintf('No park place of %s is free', $this->names->of($parked->site)),
+            null === $parked->takenAfter => \sprintf('Is parked at %s', $parked->place),
+            default => \sprintf('Is parked at %s, and taken after %s', $parked->place, Duration::words($parked->takenAfter)),
+        };
+    }
+
+    private function whyParked(ParkedAt $parked): string
+    {
+        $music = null === $parked->prompt ? '' : \sprintf(' “%s” is heard meanwhile.', $this->names->of($parked->prompt));
+
+        return match (true) {
+            null === $parked->site => 'No site is chosen.',
+            null === $parked->place => 'The places that are meant are taken, or there are none.',
+            default => \sprintf('%s Whoever dials %s takes the call%s.%s', $parked->isFirst ? \sprintf('The first place of %s that is free.', $this->names->of($parked->site)) : 'The place that is meant.', $parked->place, null === $parked->by ? '' : \sprintf(': %s does', $this->names->of($parked->by)), $music),
+        };
+    }
+
+    private static function fax(FaxLookedFor $fax): string
+    {
+        return match (true) {
+            null === $fax->mailbox => 'No mailbox is chosen.',
+            $fax->isFax => \sprintf('Its tone comes again and again; it is heard within %s.', Duration::words($fax->seconds)),
+            $fax->calls => \sprintf('A fax machine calls, but its tone can come later than that: it is heard for certain within %s.', Duration::words(FaxStep::HEARD_WITHIN)),
+            0 === $fax->silence() => 'It costs the caller nothing: they hear words meanwhile.',
+            default => \sprintf('It costs the caller %s of silence.', Duration::words($fax->silence())),
         };
     }
 
@@ -135,21 +206,6 @@ final readonly class EventWords
             $said->language !== $said->wantedLanguage => \sprintf('In “%s”, because there is no script in “%s”.', $said->language, $said->wantedLanguage),
             default => \sprintf('Heard for %s in “%s”, the number\'s language.', Duration::words($said->seconds), $said->wantedLanguage),
         };
-    }
-
-    private function asked(Asked $asked): string
-    {
-        $heard = $asked->heard;
-        $prompt = \sprintf('“%s” of %s', $this->names->of($heard->prompt), Duration::words($heard->seconds));
-        $when = match (true) {
-            null === $heard->prompt => 'No prompt is chosen',
-            null !== $asked->at && $asked->at < $heard->seconds => \sprintf('%s into %s', Duration::words($asked->at), $prompt),
-            null !== $asked->at && $asked->at > $heard->seconds => \sprintf('%s after %s', Duration::words($asked->at - $heard->seconds), $prompt),
-            default => 'After '.$prompt,
-        };
-        $more = 0 === $asked->more ? '' : \sprintf(' It takes %s in which more digits may follow.', Duration::words($asked->more));
-
-        return \sprintf('%s; try %d of %d.%s', $when, $asked->try, $asked->menu->tries, $more);
     }
 
     private function ringing(Ringing $ringing): string
@@ -235,8 +291,7 @@ final readonly class EventWords
             ForwardStep::UNREACHABLE => 'It cannot be reached.',
             default => match (true) {
                 null === $sent->number => 'No number is chosen.',
-                null === $sent->line => \sprintf('For good%s.', null === $sent->shows ? '' : ', showing '.$this->names->of($sent->shows)),
-                default => \sprintf('For good, by %s%s.', $this->names->of($sent->line), null === $sent->shows ? '' : ', showing '.$this->names->of($sent->shows)),
+                default => \sprintf('For good%s%s%s.', null === $sent->line ? '' : ', by '.$this->names->of($sent->line), null === $sent->shows ? '' : ', showing '.$this->names->of($sent->shows), '' === $sent->digits ? '' : \sprintf('; then sends %s', $sent->digits)),
             },
         };
     }
@@ -252,12 +307,14 @@ final readonly class EventWords
     }
 
     /** @return list<string> */
-    private static function tags(Tagged $tagged): array
+    private static function tags(Tag $tag): array
     {
         return array_values(array_filter([
-            null === $tagged->label ? null : \sprintf('shown as “%s”', $tagged->label),
-            null === $tagged->language ? null : \sprintf('in “%s”', $tagged->language),
-            null === $tagged->urgency ? null : \sprintf('urgency: %s', $tagged->urgency->value),
+            null === $tag->label ? null : \sprintf('shown as “%s”', $tag->label),
+            null === $tag->language ? null : \sprintf('in “%s”', $tag->language),
+            null === $tag->urgency ? null : \sprintf('urgency: %s', $tag->urgency->value),
+            null === $tag->tone ? null : \sprintf('ring tone “%s”', $tag->tone),
+            null === $tag->note ? null : \sprintf('with the note “%s”', $tag->note),
         ]));
     }
 
@@ -273,6 +330,7 @@ final readonly class EventWords
             EndingKind::Forwarded => 'The call is elsewhere from here on',
             EndingKind::CallbackKept => 'Keeps a place, to be called back',
             EndingKind::CallbackInVain => 'Kept a place and is not reached',
+            EndingKind::Fax => 'The document is there',
             EndingKind::EndedByPlan => 'The plan ends the call',
             EndingKind::RanOut => 'The call ends: no step is left',
             EndingKind::CallerGaveUp => 'The caller gives up',

@@ -38,7 +38,7 @@ final class Letters
         $text = implode("\n", [
             \sprintf('Somebody has waited in %s for %s, which is the longest that is tolerated.', $queue, $waited),
             '',
-            \sprintf('Call for: %s', $trace->label),
+            \sprintf('Call for: %s', $trace->shown->label),
             \sprintf('Dialled: %s', $names->of($call->dialled)),
             \sprintf('From: %s', $from),
             \sprintf('At: %s', When::instant($call->instant + $event->second, $zone)),

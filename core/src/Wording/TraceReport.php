@@ -17,7 +17,7 @@ final class TraceReport
     /**
      * @param string $zone for writing instants
      *
-     * @return array{sentence: string, events: list<array{second: int, journey: string|null, step: string|null, kind: string, what: array<string, mixed>, because: array<string, mixed>, text: string, reason: string}>, ...<string, mixed>}
+     * @return array{sentence: string, events: list<array{second: int, journey: string|null, step: string|null, kind: string, what: array<string, mixed>, because: array<string, mixed>, shown: array<string, string|null>, text: string, reason: string}>, ...<string, mixed>}
      */
     public static function of(Trace $trace, Plan $plan, string $zone): array
     {
@@ -28,7 +28,7 @@ final class TraceReport
             'ending' => $trace->ending->toJson(),
             'seconds' => $trace->seconds,
             'call' => ['to' => $trace->call->dialled, 'from' => $trace->call->caller->text, 'at' => Moment::format($trace->call->instant, $zone), 'zone' => $zone],
-            'shown' => ['label' => $trace->label, 'language' => $trace->language],
+            'shown' => $trace->shown->toJson(),
             'holds' => [
                 'since' => null === $trace->holdsSince ? null : Moment::format($trace->holdsSince, $zone),
                 'until' => null === $trace->holdsUntil ? null : Moment::format($trace->holdsUntil, $zone),
@@ -42,8 +42,9 @@ final class TraceReport
                 'kind' => $event->happening->kind(),
                 'what' => $event->happening->what(),
                 'because' => $event->happening->because(),
+                'shown' => $event->shown->toJson(),
                 'text' => $words->what($event->happening),
-                'reason' => $words->because($event->happening),
+                'reason' => trim($words->because($event->happening).' '.$words->shown($event, $trace)),
             ], $trace->events),
         ];
     }

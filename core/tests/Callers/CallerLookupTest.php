@@ -7,8 +7,9 @@ namespace Meandros\Core\Tests\Callers;
 use libphonenumber\PhoneNumberFormat;
 use libphonenumber\PhoneNumberUtil;
 use Meandros\Core\Call\Caller;
-use Meandros\Core\Callers\CallerLines;
+use Meandros\Core\Callers\CallerFile;
 use Meandros\Core\Callers\CallerLookup;
+use Meandros\Core\Plan\Element\CallerEntries;
 use Meandros\Core\Plan\Element\CallerEntry;
 use Meandros\Core\Plan\Element\CallerList;
 use Meandros\Core\Reading\Problem;
@@ -97,7 +98,7 @@ final class CallerLookupTest extends TestCase
             $trace = $plan->call(from: $from);
             $words = new EventWords($plan->plan());
 
-            return [AnswerSentence::of($trace, $plan->plan()), $words->what($trace->events[1]->happening).' '.$words->because($trace->events[1]->happening), $trace->label];
+            return [AnswerSentence::of($trace, $plan->plan()), $words->what($trace->events[1]->happening).' '.$words->because($trace->events[1]->happening), $trace->shown->label];
         };
         self::assertSame(['Is one of Account customers, rings Ann for 20 s, then leaves a message with mbx.', 'The caller is Marlow Haulage of Account customers By “+441632960999”, shown as “Account”. Not in Who owe us.', 'Account'], $said('+441632960999'));
         self::assertSame(['Is one of Who owe us, then the plan ends the call.', 'The caller is one of Who owe us By “+441632960777”.', 'Main line'], $said('+441632960777'));
@@ -107,13 +108,13 @@ final class CallerLookupTest extends TestCase
 
     public function testPastedLines(): void
     {
-        [$entries, $problems] = CallerLines::read("01632 960150, Marlow Haulage, Account\n\n+33 6*;Mobiles in France\ntel:+44-1632-960151\t\"Quay, the\"\ngb\nWithheld\nnobody\n01632 960150\n12345678901234567890\n", 'GB');
+        [$entries, $problems] = CallerFile::read("01632 960150, Marlow Haulage, Account\n\n+33 6*;Mobiles in France\ntel:+44-1632-960151\t\"Quay, the\"\ngb\nWithheld\nnobody\n01632 960150\n12345678901234567890\n", 'GB');
         self::assertSame([['+441632960150', 'Marlow Haulage', 'Account'], ['+336*', 'Mobiles in France', ''], ['+441632960151', 'Quay, the', ''], ['GB', '', ''], ['withheld', '', '']], array_map(static fn (CallerEntry $entry): array => array_values($entry->toJson()), $entries));
         self::assertSame(['/7', '/8', '/9'], array_map(static fn (Problem $problem): string => $problem->pointer, $problems));
     }
 
     private static function list(string ...$matches): CallerList
     {
-        return new CallerList('clr', 'List', array_map(static fn (string $match): CallerEntry => new CallerEntry($match), array_values($matches)));
+        return new CallerList('clr', 'List', CallerEntries::of(array_map(static fn (string $match): CallerEntry => new CallerEntry($match), array_values($matches))));
     }
 }

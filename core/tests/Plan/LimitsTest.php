@@ -58,7 +58,6 @@ final class LimitsTest extends TestCase
         yield 'days of a window' => [self::RULE.'/when/properties/windows/items/properties/days', Limits::DAYS, '/rules/0/when/windows/0/days', $inRule(static fn (array $list): array => ['when' => ['windows' => [['days' => $list]]]])];
         yield 'members' => ['/$defs/team/properties/members', Limits::MEMBERS, '/members', $field('team', 'members')];
         yield 'agents' => ['/$defs/queue/properties/members', Limits::MEMBERS, '/members', $field('queue', 'members')];
-        yield 'callers of a list' => ['/$defs/callers/properties/entries', Limits::CALLER_ENTRIES, '/entries', $field('callers', 'entries')];
         yield 'pieces of music' => ['/$defs/queueMusic/properties/pieces', Limits::PIECES, '/music/pieces', static fn (array $list): array => ['kind' => 'queue', 'music' => ['pieces' => $list]]];
         yield 'who is told of a wait' => ['/$defs/servicePromise/properties/notify', Limits::NOTIFY, '/promise/notify', static fn (array $list): array => ['kind' => 'queue', 'promise' => ['notify' => $list]]];
         yield 'owners' => ['/$defs/mailbox/properties/owners', Limits::OWNERS, '/owners', $field('mailbox', 'owners')];
@@ -66,7 +65,12 @@ final class LimitsTest extends TestCase
         yield 'destinations' => ['/$defs/line/properties/destinations', Limits::DESTINATIONS, '/destinations', $field('line', 'destinations')];
         yield 'steps' => ['/$defs/steps', Limits::STEPS, '/steps', $field('journey', 'steps')];
         yield 'people who may be dialled' => ['/$defs/menuDialling/properties/people', Limits::MEMBERS, '/steps/0/dial/people', static fn (array $list): array => ['kind' => 'journey', 'steps' => [['id' => 's1', 'do' => 'menu', 'dial' => ['people' => $list]]]]];
-        foreach (['exits' => 'hours', 'menuExits' => 'menu', 'ringExits' => 'ring', 'queueExits' => 'queue', 'forwardExits' => 'forward'] as $name => $do) {
+        yield 'callers of a list of an earlier plan' => ['/$defs/callerEntries/anyOf/1', Limits::CALLER_ENTRIES, '/entries', $field('callers', 'entries')];
+        yield 'park places' => ['/$defs/site/properties/parkPlaces', Limits::PARK_PLACES, '/parkPlaces', $field('site', 'parkPlaces')];
+        yield 'words of a menu' => ['/$defs/menu/properties/words', Limits::MENU_WORDS, '/steps/0/words', static fn (array $list): array => ['kind' => 'journey', 'steps' => [['id' => 's1', 'do' => 'menu', 'words' => $list]]]];
+        yield 'words of a key' => ['/$defs/menuWord/properties/say', Limits::WORDS, '/steps/0/words/0/say', static fn (array $list): array => ['kind' => 'journey', 'steps' => [['id' => 's1', 'do' => 'menu', 'words' => [['on' => '1', 'say' => $list]]]]]];
+        $named = ['exits' => 'hours', 'menuExits' => 'menu', 'ringExits' => 'ring', 'queueExits' => 'queue', 'forwardExits' => 'forward', 'sayExits' => 'say', 'messageExits' => 'message', 'directoryExits' => 'directory', 'parkExits' => 'park'];
+        foreach ($named as $name => $do) {
             yield $name => ['/$defs/'.$name, Limits::EXITS, '/steps/0/exits', static fn (array $list): array => ['kind' => 'journey', 'steps' => [['id' => 's1', 'do' => $do, 'exits' => $list]]]];
         }
     }

@@ -35,7 +35,7 @@ final class PlanTest extends TestCase
     {
         $plan = Plan::from('Broken inside', KeptElements::of(self::demo(), ['prm_broken' => [Kind::Prompt, 'not JSON']]));
         self::assertSame('Bookings desk', $plan->find('team_bookings')?->name());
-        self::assertCount(12, $plan->all(Number::class));
+        self::assertCount(14, $plan->all(Number::class));
         $this->expectException(\JsonException::class);
         $plan->all(Prompt::class);
     }

@@ -20,7 +20,7 @@ final class SchemaTest extends TestCase
 
     /** What the reader alone may refuse, by the words of its complaint. */
     private const ACROSS_FIELDS = [
-        'have this id', 'has the id', 'have the id', 'two states', 'have this key', 'are called', 'stands here twice', 'is kept twice', 'is used twice', 'in the team twice', 'two special days', 'phones of this person',
+        'have this id', 'has the id', 'have the id', 'two states', 'have this key', 'are called', 'stands here twice', 'is kept twice', 'is used twice', 'in the team twice', 'in the queue twice', 'stand here twice', 'not both', 'two special days', 'phones of this person',
         'is not in the plan', 'cannot stand here', 'is in the plan already', 'belongs to', 'has no phone', 'has no holiday', 'There is no phone', 'is not a state of these hours', 'is our own number',
         'The date', 'before it starts', 'longer than ten years', 'overlaps', 'One of the two dates', 'None of its days', 'is a weekday already', 'comes before the first', 'is not a time here',
         'is not a phone number', 'is too short', 'is too long for a phone', 'has the wrong length', 'has an unknown country code', 'is an emergency number', 'holds an extension', 'is not a time zone', 'is not a country', 'is not an e-mail address',

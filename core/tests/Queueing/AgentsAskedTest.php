@@ -115,7 +115,7 @@ final class AgentsAskedTest extends TestCase
     {
         $plan = (new PlanBuilder())->journey('jrn_main', [['id' => 'tag', 'do' => 'tag', 'label' => 'Freight', 'language' => 'fr']]);
         $trace = $plan->call();
-        self::assertSame(['Freight', 'fr'], [$trace->label, $trace->language]);
+        self::assertSame(['Freight', 'fr'], [$trace->shown->label, $trace->shown->language]);
         self::assertSame('From here on: shown as “Freight”, in “fr”', (new EventWords($plan->plan()))->what($trace->events[1]->happening));
     }
 

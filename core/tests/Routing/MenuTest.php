@@ -57,6 +57,11 @@ final class MenuTest extends TestCase
         // Cid has a mailbox, and the hours are closed.
         yield 'when it is closed the mailbox takes it' => [['dial' => ['hours' => 'hrs']], ['202#'], ['0 Dials 202', '12 Reaches extension 202, Cid', '12 Leaves a message with mbx']];
         yield 'whoever has none is rung' => [['dial' => ['hours' => 'hrs']], ['201#'], ['0 Dials 201', '12 Reaches extension 201, Ann', '12 Rings Ann for 25 s', '37 Rings Ben for 20 s']];
+        $words = ['words' => [['on' => '1', 'language' => 'en', 'say' => ['sales', 'bookings']], ['on' => '1', 'language' => 'fr', 'say' => ['ventes']], ['on' => '7', 'language' => 'en', 'say' => ['seven']]]];
+        yield 'a word' => [$words, [['says' => 'Sales', 'after' => 3]], ['0 Says “Sales”, as if 1 was pressed', $box(3)]];
+        yield 'a word that is not understood' => [$words + ['tries' => 1], [['says' => 'ventes']], ['0 Says “ventes”, which is not understood', '10 Rings Ben for 20 s']];
+        yield 'a word for a key that leads nowhere' => [$words + ['tries' => 1], [['says' => 'seven']], ['0 Says “seven”, which leads nowhere', '10 Rings Ben for 20 s']];
+        yield 'a word while nothing counts' => [$words + ['tries' => 1, 'duringPrompt' => false], [['says' => 'sales', 'after' => 3]], ['0 Presses nothing for 5 s', '15 Rings Ben for 20 s']];
         $again = static fn (int $up): array => ['id' => 'again'.$up, 'do' => 'again', 'up' => $up];
         yield 'once more' => [['exits' => [['on' => '*', 'steps' => [$again(0)]], ['on' => '1', 'steps' => [['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx']]]]], ['*', '1'], ['0 Presses *', '10 Goes back to the menu', '10 Presses 1', $box(20)]];
         $inner = ['id' => 'inner', 'do' => 'menu', 'prompt' => 'prm_wrong', 'exits' => [['on' => '#', 'steps' => [$again(1)]]]];

@@ -25,14 +25,14 @@ final class OwnNumberTest extends TestCase
     {
         $trace = self::call('ann');
         self::assertSame(['dialled', 'comes back in', 'not answered', 'message', 'message'], self::kinds($trace));
-        self::assertSame([[0, 20], 'mbx_main', 'Main line'], [[$trace->rung[0]->from, $trace->rung[0]->until], $trace->ending->who, $trace->label]);
+        self::assertSame([[0, 20], 'mbx_main', 'Main line'], [[$trace->rung[0]->from, $trace->rung[0]->until], $trace->ending->who, $trace->shown->label]);
         self::assertSame('', $trace->rung[0]->dials, 'No line is taken, although there is one.');
     }
 
     public function testWhoAnswersSeesTheNumberThatItCameInByLast(): void
     {
         $trace = self::call('ann', ['phones' => [['who' => 'ann', 'does' => 'answers', 'after' => 5]]]);
-        self::assertSame(['answered', 'ann', 5, 'Second line', 'fr'], [$trace->ending->kind->value, $trace->ending->who, $trace->seconds, $trace->label, $trace->language]);
+        self::assertSame(['answered', 'ann', 5, 'Second line', 'fr'], [$trace->ending->kind->value, $trace->ending->who, $trace->seconds, $trace->shown->label, $trace->shown->language]);
     }
 
     public function testOnceSomethingIsHeardThereTheTimeCountsNoLonger(): void
@@ -73,7 +73,7 @@ final class OwnNumberTest extends TestCase
         $trace = $builder->journey('jrn_there', [['id' => 'third', 'do' => 'ring', 'target' => '+441632960103', 'seconds' => 5], ['id' => 'ring', 'do' => 'ring', 'target' => 'ben', 'seconds' => 30]])
             ->journey('jrn_main', [['id' => 'call', 'do' => 'ring', 'target' => self::SECOND, 'seconds' => 20], ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx_main']])->call();
         self::assertSame([[0, 5], [5, 20]], array_map(static fn (Rung $rung): array => [$rung->from, $rung->until], $trace->rung));
-        self::assertSame([20, 'mbx_main', 'Main line'], [$trace->seconds, $trace->ending->who, $trace->label]);
+        self::assertSame([20, 'mbx_main', 'Main line'], [$trace->seconds, $trace->ending->who, $trace->shown->label]);
     }
 
     public function testItsTimeDoesNotEndWhatRingsAfterIt(): void

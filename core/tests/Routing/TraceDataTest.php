@@ -21,14 +21,14 @@ final class TraceDataTest extends TestCase
     {
         $trace = (new Router())->trace(self::builder()->plan(), PlanBuilder::trial('2026-11-23T10:00'), Assumptions::fromData(['keys' => ['5', '1'], 'phones' => [['who' => 'ann/mobile', 'does' => 'answers', 'after' => 6]]]), self::storm());
         self::assertSame([
-            [0, 'dialled', ['element' => 'num_main'], ['target' => 'jrn_main']],
+            [0, 'dialled', ['element' => 'num_main'], ['target' => 'jrn_main', 'hidesCaller' => false]],
             [0, 'said', ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4], ['wantedLanguage' => 'en', 'toTheEnd' => true, 'ringing' => 0]],
             [4, 'hours', ['hours' => 'hrs', 'state' => 'lunch'], [
                 'decision' => ['by' => 'override', 'date' => '2026-11-23', 'band' => null, 'name' => 'Storm', 'source' => 'ovr_1', 'of' => 'Dana', 'season' => null],
                 'hasExit' => true, 'since' => '2026-11-23T09:30:00+00:00', 'until' => '2026-11-23T11:00:00+00:00',
             ]],
-            [4, 'wrong key', ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4, 'key' => '5'], ['wait' => 5, 'try' => 1, 'tries' => 2, 'at' => 4, 'more' => 0]],
-            [8, 'key pressed', ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4, 'key' => '1'], ['wait' => 5, 'try' => 2, 'tries' => 2, 'at' => 4, 'more' => 0]],
+            [4, 'wrong key', ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4, 'key' => '5', 'said' => null], ['wait' => 5, 'try' => 1, 'tries' => 2, 'at' => 4, 'more' => 0, 'understood' => null]],
+            [8, 'key pressed', ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4, 'key' => '1', 'said' => null], ['wait' => 5, 'try' => 2, 'tries' => 2, 'at' => 4, 'more' => 0, 'understood' => null]],
             [12, 'went', ['journey' => 'jrn_ring'], ['comesBack' => false]],
             [12, 'answered', ['target' => 'ann', 'seconds' => 19, 'exit' => null], [
                 'rule' => 'two', 'status' => 'available',

@@ -31,7 +31,9 @@ export function CallScreen() {
             <section className="sheet" aria-label="What happens">
                 <h1>What happens to this call</h1>
                 <p className="quiet">
-                    The person who answers sees “{trace.shown.label}” and speaks “{trace.shown.language}”.
+                    The person who answers sees “{trace.shown.label}” and speaks “{trace.shown.language}”
+                    {trace.shown.tone && <>, rung with the tone “{trace.shown.tone}”</>}
+                    {trace.shown.note && <>, with the note “{trace.shown.note}”</>}.
                 </p>
                 <div className="way">
                     <ol ref={container}>

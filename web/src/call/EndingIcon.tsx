@@ -8,6 +8,7 @@ const SHAPES: Record<Trace['ending']['kind'], { d: string; label: string }> = {
     forwarded: { d: 'M2.5 8h10M9 4.5L12.5 8L9 11.5', label: 'Sent on' },
     'callback kept': { d: 'M4 8a4 4 0 1 0 4-4M8 1.5v5L5 4z', label: 'Is called back later' },
     'callback in vain': { d: 'M4 8a4 4 0 1 0 4-4M6 6l4 4M10 6l-4 4', label: 'Called back in vain' },
+    fax: { d: 'M4 2.5h8v4H4zM2.5 6.5h11v5h-11zM5 9.5h6v4H5z', label: 'Fax' },
     'ended by plan': { d: 'M4 4h8v8H4z', label: 'Ended by the plan' },
     'ran out of steps': { d: 'M3 8h3M8 8h1.5M12 8h1', label: 'Ran out of steps' },
     'caller gave up': { d: 'M4 4l8 8M12 4l-8 8', label: 'Caller gave up' },
@@ -19,7 +20,9 @@ export const endingLabel = (kind: Trace['ending']['kind']): string => SHAPES[kin
 /** How a call ends, as a shape; the colour only adds to it. */
 export function EndingIcon({ kind }: { kind: Trace['ending']['kind'] }) {
     const shape = SHAPES[kind];
-    const tone = ['answered', 'message', 'announced', 'forwarded', 'callback kept'].includes(kind) ? 'good' : 'bad';
+    const tone = ['answered', 'message', 'announced', 'forwarded', 'callback kept', 'fax'].includes(kind)
+        ? 'good'
+        : 'bad';
     return (
         <svg
             className={`ending ${tone}`}

@@ -1,11 +1,14 @@
 import { Input } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { CallerEntry, CallerList } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Findings } from '../ui/Findings';
 import { RemoveButton } from '../ui/RowButtons';
 import { useFindings } from '../ui/useFindings';
+import { CallerFiles } from './CallerFiles';
+import { countOf, entriesOf, lineOf, withLine } from './lines';
+import { OtherLists } from './OtherLists';
 import { PasteCallers } from './PasteCallers';
 
 /** Of a long list only so many are drawn; the others are found by searching. */
@@ -16,7 +19,7 @@ export function CallersScreen() {
         <ElementScreen
             kind="callers"
             empty="There is no list of callers yet. Name one below, then say who is in it: account customers, suppliers, a country."
-            note={({ entries }) => `${entries.length} ${entries.length === 1 ? 'entry' : 'entries'}`}
+            note={({ entries }) => (countOf(entries) === 1 ? '1 entry' : `${countOf(entries)} entries`)}
             editor={(props) => <CallersEditor {...props} />}
         />
     );
@@ -27,19 +30,20 @@ function CallersEditor({ value, change, error, disabled }: EditorProps<CallerLis
     const [search, setSearch] = useState('');
     const matched = useMatched(value.id);
     const wanted = search.trim().toLowerCase();
-    const found = value.entries.filter(
+    const entries = useMemo(() => entriesOf(value.entries), [value.entries]);
+    const found = entries.filter(
         (one) => wanted === '' || [one.match, one.name, one.label].some((text) => text.toLowerCase().includes(wanted)),
     );
     const set = (entry: CallerEntry, next: CallerEntry | null) =>
-        change({ ...value, entries: value.entries.flatMap((one) => (one === entry ? (next ? [next] : []) : [one])) });
+        change({ ...value, entries: withLine(value.entries, entry.match, next) });
     return (
         <>
             <Findings found={findings('/entries')} />
-            {value.entries.length > 10 && (
+            {entries.length > 10 && (
                 <Input
                     className="search"
                     aria-label="Search this list"
-                    placeholder={`Search ${value.entries.length}`}
+                    placeholder={`Search ${entries.length}`}
                     allowClear
                     value={search}
                     onChange={(event) => setSearch(event.target.value)}
@@ -63,7 +67,7 @@ function CallersEditor({ value, change, error, disabled }: EditorProps<CallerLis
                             entry={entry}
                             isMatched={entry.match === matched}
                             disabled={disabled}
-                            error={error(`/entries/${value.entries.indexOf(entry)}`)}
+                            error={error(`/entries/${entries.indexOf(entry)}`)}
                             onChange={(next) => set(entry, next)}
                         />
                     ))}
@@ -72,10 +76,17 @@ function CallersEditor({ value, change, error, disabled }: EditorProps<CallerLis
             {found.length > MOST_SHOWN && <p className="quiet">{found.length - MOST_SHOWN} more: search for them.</p>}
             {!disabled && (
                 <PasteCallers
-                    known={value.entries}
-                    onAdd={(entries) => change({ ...value, entries: [...value.entries, ...entries] })}
+                    known={entries}
+                    onAdd={(added) =>
+                        change({
+                            ...value,
+                            entries: [...value.entries.split('\n'), ...added.map(lineOf)].filter(Boolean).join('\n'),
+                        })
+                    }
                 />
             )}
+            <CallerFiles list={value} disabled={disabled} />
+            <OtherLists list={value} />
         </>
     );
 }

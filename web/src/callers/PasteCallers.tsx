@@ -55,13 +55,15 @@ export function PasteCallers({ known, onAdd }: { known: CallerEntry[]; onAdd: (e
                 </span>
             </div>
             {problems.length > 0 && (
-                <ul role="alert" className="alarm">
-                    {problems.map((one) => (
-                        <li key={one.line}>
-                            Line {one.line}: {one.detail} {one.remedy}
-                        </li>
-                    ))}
-                </ul>
+                <div role="alert" className="alarm">
+                    <ul>
+                        {problems.map((one) => (
+                            <li key={one.line}>
+                                Line {one.line}: {one.detail} {one.remedy}
+                            </li>
+                        ))}
+                    </ul>
+                </div>
             )}
         </div>
     );

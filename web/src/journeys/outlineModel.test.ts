@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Finding, Step } from '../api/types';
 import { foundAt, insertAt, move, newStep, removeAt, rowsOf } from './outlineModel';
 
-const say = (id: string): Step => ({ id, do: 'say', prompt: null });
+const say = (id: string): Step => ({ id, do: 'say', prompt: null, exits: [] });
 const menu = (id: string, ...lists: Step[][]): Step => ({
     id,
     do: 'menu',
@@ -12,6 +12,7 @@ const menu = (id: string, ...lists: Step[][]): Step => ({
     duringPrompt: true,
     secondPrompt: null,
     wrongPrompt: null,
+    words: [],
     dial: null,
     exits: lists.map((steps, i) => ({ on: String(i + 1), label: '', steps })),
 });

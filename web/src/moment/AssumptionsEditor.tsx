@@ -5,6 +5,7 @@ import { QueueStateLine } from '../queues/QueueStateLine';
 import { NumberInput } from '../ui/NumberInput';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 import { RemoveButton } from '../ui/RowButtons';
+import { Meanwhile } from './Meanwhile';
 import { useAnswer } from './useAnswer';
 import { ASSUMED_STATUSES, type Assumed, isStatus, keyPresses, type Moment, useMoment } from './useMoment';
 
@@ -109,15 +110,15 @@ export function AssumptionsEditor() {
                 Somebody answers
             </Button>
             <div className="line">
-                <span>Keys pressed, menu by menu (2@3: after 3 s)</span>
+                <span>Keys or words, menu by menu (2@3: after 3 s)</span>
                 <Input
                     aria-label="Keys pressed"
                     size="small"
                     style={{ width: 130 }}
-                    placeholder="1 2, 201, 2@3"
+                    placeholder="1 2, 201, sales@3"
                     value={moment.keys}
                     maxLength={60}
-                    onChange={(event) => change({ keys: event.target.value.replaceAll(/[^0-9*#@, ]/g, '') })}
+                    onChange={(event) => change({ keys: event.target.value.replaceAll(/[^\p{L}0-9*#@,’' -]/gu, '') })}
                 />
             </div>
             <div className="line">
@@ -134,6 +135,7 @@ export function AssumptionsEditor() {
                     onChange={(value) => change({ patience: value || null })}
                 />
             </div>
+            <Meanwhile />
             {queues.map((queue) => (
                 <div key={queue.id} className="assumed-queue">
                     <span>{queue.name}</span>
@@ -196,9 +198,15 @@ export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined):
     if (moment.phones.length > 2) parts.push(`${moment.phones.length - 2} more`);
     if (moment.phones.length === 0) parts.push('nobody answers');
     const keys = keyPresses(moment.keys).map((one) =>
-        typeof one === 'string' ? one : `${one.press} after ${one.after} s`,
+        typeof one === 'string'
+            ? one
+            : `${'says' in one ? `“${one.says}”` : one.press}${one.after == null ? '' : ` after ${one.after} s`}`,
     );
     if (keys.length > 0) parts.push(`keys ${keys.join(', ')}`);
+    if (moment.meanwhile) parts.push(`meanwhile ${moment.meanwhile}`);
+    if (moment.fax) parts.push('it is a fax');
+    if (moment.parked.takenAfter !== null) parts.push(`taken from the park after ${moment.parked.takenAfter} s`);
+    if (moment.parked.taken.length > 0) parts.push(`calls wait at ${moment.parked.taken.join(', ')}`);
     if (moment.patience) parts.push(`gives up after ${moment.patience} s`);
     for (const [id, { ahead, urgentAhead, canWaitAhead, free, keeps }] of Object.entries(moment.queues)) {
         const waiting = ahead + urgentAhead + canWaitAhead;

@@ -37,6 +37,9 @@ describe('the moment in the address', () => {
             queues: {},
             agents: {},
             down: [],
+            meanwhile: '',
+            fax: false,
+            parked: { takenAfter: null, by: null, taken: [] },
         });
         expect(writeMoment(read('')).toString()).toBe('');
     });
@@ -47,7 +50,7 @@ describe('the moment in the address', () => {
     });
 
     it('becomes a trial call, key by key', () => {
-        const call = toTrialCall(read('to=%2B441632960110&at=2026-11-23T10:30:00&keys=1x2'));
+        const call = toTrialCall(read('to=%2B441632960110&at=2026-11-23T10:30:00&keys=12'));
         expect(call).toEqual({
             in: 'draft',
             to: '+441632960110',
@@ -111,7 +114,26 @@ describe('the moment in the address', () => {
         expect(keyPresses('201,')).toEqual(['201']);
         expect(keyPresses('2@3')).toEqual([{ press: '2', after: 3 }]);
         expect(keyPresses('1, 201#@12')).toEqual(['1', { press: '201#', after: 12 }]);
-        expect(keyPresses('@3, ,x')).toEqual([]);
+        expect(keyPresses('@3, ,')).toEqual([]);
+        expect(keyPresses('2@3, new booking@4, 0')).toEqual([
+            { press: '2', after: 3 },
+            { says: 'new booking', after: 4 },
+            '0',
+        ]);
+    });
+
+    it('says what is pressed meanwhile, that it is a fax, and what becomes of a parked call', () => {
+        const text = 'meanwhile=0@6,-,%23&fax=1&parked=40~per_x~701';
+        expect(read(writeMoment(read(text)).toString())).toEqual(read(text));
+        expect(toTrialCall(read(text)).assume).toMatchObject({
+            meanwhile: [
+                { press: '0', after: 6 },
+                { press: '', after: null },
+                { press: '#', after: null },
+            ],
+            fax: true,
+            parked: { takenAfter: 40, by: 'per_x', taken: ['701'] },
+        });
     });
 
     it('starts now, on the clock of the zone', () => {

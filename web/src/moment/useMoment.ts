@@ -80,6 +80,12 @@ export interface Moment {
     agents: Record<string, AssumedAgent>;
     /** Sites whose phones cannot be reached. */
     down: string[];
+    /** Keys pressed while phones ring or something is heard, at one step that has keys after the other. */
+    meanwhile: string;
+    /** A fax machine calls. */
+    fax: boolean;
+    /** What becomes of a call that is parked. */
+    parked: { takenAfter: number | null; by: string | null; taken: string[] };
 }
 
 export function useMoment() {
@@ -120,6 +126,9 @@ const NAMES = new Set([
     'queues',
     'agents',
     'down',
+    'meanwhile',
+    'fax',
+    'parked',
 ]);
 
 export function readMoment(params: URLSearchParams): Moment {
@@ -179,7 +188,16 @@ export function readMoment(params: URLSearchParams): Moment {
             ]),
         ),
         down: (params.get('down') ?? '').split(',').filter(Boolean),
+        meanwhile: params.get('meanwhile') ?? '',
+        fax: params.has('fax'),
+        parked: readParked(params.get('parked') ?? ''),
     };
+}
+
+/** "40~per_x~701~702": taken after 40 s by somebody, other calls waiting at 701 and 702. */
+function readParked(text: string): Moment['parked'] {
+    const [takenAfter, by, ...taken] = text.split('~');
+    return { takenAfter: orNull(takenAfter), by: by || null, taken: taken.filter(Boolean) };
 }
 
 /** A list in one parameter: entries are parted by commas, their parts by tildes; later parts may be missing. */
@@ -222,6 +240,11 @@ export function writeMoment(moment: Moment): URLSearchParams {
     );
     if (agents.length > 0) params.set('agents', agents.join(','));
     if (moment.down.length > 0) params.set('down', moment.down.join(','));
+    if (moment.meanwhile) params.set('meanwhile', moment.meanwhile);
+    if (moment.fax) params.set('fax', '1');
+    const { parked } = moment;
+    if (isParkedStated(moment))
+        params.set('parked', [parked.takenAfter ?? '', parked.by ?? '', ...parked.taken].join('~'));
     return params;
 }
 
@@ -277,12 +300,28 @@ export function toTrialCall(moment: Moment): TrialCall {
             lines: Object.entries(moment.taken).map(([line, taken]) => ({ line, taken })),
             queues: assumedQueues(moment),
             ...(moment.down.length > 0 ? { down: moment.down } : {}),
+            ...(moment.meanwhile ? { meanwhile: pressesMeanwhile(moment.meanwhile) } : {}),
+            ...(moment.fax ? { fax: true } : {}),
+            ...(isParkedStated(moment) ? { parked: moment.parked } : {}),
         },
     };
 }
 
-/** What is pressed at one menu after the other: "12" is two keys; "2@3, 201" is 2 after 3 s, then an extension; "201," is that extension alone. */
+export const isParkedStated = ({ parked }: Moment) =>
+    parked.takenAfter !== null || parked.by !== null || parked.taken.length > 0;
+
+/**
+ * What is pressed at one menu after the other: "12" is two keys; "2@3, 201" is 2 after 3 s, then an extension; "201," is that
+ * extension alone; "bookings@4" says a word after 4 s, and where a word is said, only commas part one from the next.
+ */
 export function keyPresses(text: string): NonNullable<NonNullable<TrialCall['assume']>['keys']> {
+    if (/\p{L}/u.test(text)) {
+        return text
+            .split(',')
+            .map((one) => one.trim())
+            .filter((one) => /[\p{L}0-9*#]/u.test(one.split('@')[0] ?? ''))
+            .map(pressOrWord);
+    }
     if (!/[\s,@]/.test(text)) return [...text.replaceAll(/[^0-9*#]/g, '')];
     return text
         .split(/[\s,]+/)
@@ -291,6 +330,25 @@ export function keyPresses(text: string): NonNullable<NonNullable<TrialCall['ass
             const [keys = '', after] = one.split('@');
             const press = keys.replaceAll(/[^0-9*#]/g, '');
             return after ? { press, after: Number(after) || 0 } : press;
+        });
+}
+
+function pressOrWord(text: string) {
+    const [what = '', after] = text.split('@');
+    const when = after ? { after: Number(after) || 0 } : {};
+    if (/\p{L}/u.test(what)) return { says: what.trim(), ...when };
+    const press = what.replaceAll(/[^0-9*#]/g, '');
+    return after ? { press, ...when } : press;
+}
+
+/** "0@6, #": 0 after 6 s at the first step that has keys, # at the next; "-" is nothing at one. */
+function pressesMeanwhile(text: string): { press: string; after: number | null }[] {
+    return text
+        .split(/[\s,]+/)
+        .filter(Boolean)
+        .map((one) => {
+            const [keys = '', after] = one.split('@');
+            return { press: keys.replaceAll(/[^0-9*#]/g, ''), after: after ? Number(after) || 0 : null };
         });
 }
 

@@ -23,6 +23,9 @@ const ENDINGS: NumberAnswer['ending'][] = [
     'caller gave up',
     'ended by plan',
     'announced',
+    'callback kept',
+    'forwarded',
+    'fax',
     'message',
     'answered',
 ];

@@ -1,4 +1,4 @@
-import { Button, Input, Select } from 'antd';
+import { Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask, RefusedError } from '../api/client';
@@ -82,6 +82,13 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
                     )}
                 </Field>
             </div>
+            <Checkbox
+                checked={value.tellsCaller}
+                disabled={disabled}
+                onChange={(event) => change({ ...value, tellsCaller: event.target.checked })}
+            >
+                Its line delivers the numbers of callers
+            </Checkbox>
             {moment.to === value.number ? (
                 <p className="tried">
                     <b>A call now:</b> {trace?.sentence}
@@ -123,6 +130,7 @@ function NumberAdder() {
                 site: chosen.id,
                 language: chosen.language,
                 target: null,
+                tellsCaller: true,
             } as never);
             if (made) {
                 setText('');

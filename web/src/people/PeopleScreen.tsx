@@ -12,6 +12,7 @@ import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { TextField } from '../ui/TextField';
 import { useFindings } from '../ui/useFindings';
 import { AnsweringRules } from './AnsweringRules';
+import { ListingFields } from './ListingFields';
 import { OtherPeople } from './OtherPeople';
 import { PeopleFiles } from './PeopleFiles';
 import { PhoneRow } from './PhoneRow';
@@ -120,6 +121,7 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                 findings={findings}
                 holds={ringingOf(trace?.events, value.id).rule}
             />
+            <ListingFields value={value} change={change} error={error} disabled={disabled} />
             {!disabled && <OtherPeople key={value.id} person={value} />}
         </>
     );

@@ -10,6 +10,7 @@ const ANN: Person = {
     site: 'sit_one',
     phones: [{ id: 'desk', type: 'desk', label: 'Desk', on: true, askFirst: false, confirm: 10, calls: 1 }],
     refusesForAll: false,
+    listing: { on: true, reason: '', prompt: null },
     mailbox: 'mbx_ann',
     rules: [],
 };

@@ -12,6 +12,7 @@ const site = (id: string, name: string): Element => ({
     language: 'en',
     address: '',
     cadence: null,
+    parkPlaces: [],
 });
 const person = (id: string, at: string, extension: string): Element => ({
     id,
@@ -21,6 +22,7 @@ const person = (id: string, at: string, extension: string): Element => ({
     site: at,
     phones: [],
     refusesForAll: false,
+    listing: { on: true, reason: '', prompt: null },
     mailbox: null,
     rules: [],
 });

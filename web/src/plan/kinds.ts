@@ -76,7 +76,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         many: 'Callers',
         path: 'callers',
         group: 'reached',
-        blank: () => ({ entries: [] }),
+        blank: () => ({ entries: '' }),
     },
     prompt: {
         one: 'prompt',
@@ -112,6 +112,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
                       refusesForAll: false,
                       mailbox: null,
                       rules: [],
+                      listing: { on: true, reason: '', prompt: null },
                   }
                 : null,
     },
@@ -183,7 +184,14 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         many: 'Sites',
         path: 'sites',
         group: 'where',
-        blank: () => ({ zone: 'Europe/London', country: 'GB', language: 'en', address: '', cadence: null }),
+        blank: () => ({
+            zone: 'Europe/London',
+            country: 'GB',
+            language: 'en',
+            address: '',
+            cadence: null,
+            parkPlaces: [],
+        }),
     },
     line: {
         one: 'outside line',

@@ -20,6 +20,7 @@ const ANN: Person = {
     site: 'sit_one',
     phones: [phone('desk'), phone('laptop'), phone('attic', false)],
     refusesForAll: false,
+    listing: { on: true, reason: '', prompt: null },
     mailbox: null,
     rules: [],
 };

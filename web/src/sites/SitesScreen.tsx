@@ -56,6 +56,26 @@ function SiteEditor({ value, change, error, disabled }: EditorProps<Site>) {
                 error={error('/address')}
                 onSave={(address) => change({ ...value, address })}
             />
+            <Field
+                label="Park places"
+                hint="What is dialled to take a call that waits there, filled in this order; 2 to 6 digits each"
+                error={error('/parkPlaces')}
+            >
+                {(a11y) => (
+                    <Select
+                        {...a11y}
+                        aria-label="Park places"
+                        mode="tags"
+                        open={false}
+                        suffixIcon={null}
+                        tokenSeparators={[',', ' ', ';']}
+                        placeholder="none: type 701, then Enter"
+                        value={value.parkPlaces}
+                        disabled={disabled}
+                        onChange={(parkPlaces) => change({ ...value, parkPlaces })}
+                    />
+                )}
+            </Field>
         </div>
     );
 }

@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
 
 /** Callers who are recognised: one number, all that begin alike, a country, or a kind. */
 final readonly class CallerEntry
@@ -45,6 +46,36 @@ final readonly class CallerEntry
     {
         return \in_array($match, self::KINDS, true) || 1 === preg_match(PhoneNumber::E164, $match) || 1 === preg_match('/^\+[1-9][0-9]{0,13}\*$/D', $match)
             || 1 === preg_match(self::COUNTRY, $match);
+    }
+
+    /**
+     * @param string $line match, name and label parted by tabs
+     *
+     * @throws InvalidData
+     */
+    public static function ofLine(string $line): self
+    {
+        $cells = explode("\t", $line);
+        if (\count($cells) > 3) {
+            throw InvalidData::at('', 'This line has more than a match, a name and a label.', 'Part just these by tabs.');
+        }
+
+        return Input::read(['match' => $cells[0], 'name' => $cells[1] ?? '', 'label' => $cells[2] ?? ''], self::fromJson(...));
+    }
+
+    /** A line that was read and checked before. */
+    public static function ofKept(string $line): self
+    {
+        $cells = explode("\t", $line);
+
+        return new self($cells[0], $cells[1] ?? '', $cells[2] ?? '');
+    }
+
+    public function line(): string
+    {
+        $plain = static fn (string $text): string => strtr($text, "\t\n\r", '   ');
+
+        return rtrim($this->match."\t".$plain($this->name)."\t".$plain($this->label), "\t");
     }
 
     /** @return array{match: string, name: string, label: string} */

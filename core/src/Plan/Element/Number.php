@@ -19,7 +19,10 @@ final readonly class Number implements Element
     use Named;
     use WithoutParts;
 
-    /** @param string $number E.164 with its plus sign */
+    /**
+     * @param string $number      E.164 with its plus sign
+     * @param bool   $tellsCaller whether its line delivers the numbers of callers
+     */
     public function __construct(
         private string $id,
         private string $name,
@@ -27,12 +30,13 @@ final readonly class Number implements Element
         public string $site,
         public string $language,
         public ?Target $target,
+        public bool $tellsCaller = true,
     ) {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'number', 'site', 'language', 'target']);
+        $in->onlyFields(['id', 'kind', 'name', 'number', 'site', 'language', 'target', 'tellsCaller']);
 
         return new self(
             $in->field('id')->id(),
@@ -41,6 +45,7 @@ final readonly class Number implements Element
             $in->field('site')->text(80),
             Language::read($in->field('language')),
             Target::readElement($in->field('target')),
+            $in->field('tellsCaller')->flag(true),
         );
     }
 
@@ -51,7 +56,7 @@ final readonly class Number implements Element
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'kind' => 'number', 'name' => $this->name, 'number' => $this->number, 'site' => $this->site, 'language' => $this->language, 'target' => $this->target?->text()];
+        return ['id' => $this->id, 'kind' => 'number', 'name' => $this->name, 'number' => $this->number, 'site' => $this->site, 'language' => $this->language, 'target' => $this->target?->text(), 'tellsCaller' => $this->tellsCaller];
     }
 
     public function references(): array

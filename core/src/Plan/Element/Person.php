@@ -34,12 +34,13 @@ final readonly class Person implements TakesCalls
         public ?string $mailbox = null,
         public array $rules = [],
         public bool $refusesForAll = false,
+        public Listing $listing = new Listing(),
     ) {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'extension', 'site', 'phones', 'refusesForAll', 'mailbox', 'rules']);
+        $in->onlyFields(['id', 'kind', 'name', 'extension', 'site', 'phones', 'refusesForAll', 'mailbox', 'rules', 'listing']);
         $extension = $in->field('extension')->optionalExactText(10);
         if ('' !== $extension && 1 !== preg_match('/^[0-9]{2,6}$/D', $extension)) {
             $in->field('extension')->complain('This is not an extension.', 'Use 2 to 6 digits, or leave it empty.');
@@ -65,13 +66,13 @@ final readonly class Person implements TakesCalls
             $rules[$rule->id] = $rule;
         }
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $extension, $in->field('site')->text(80), array_values($phones), $in->field('mailbox')->reference(), array_values($rules), $in->field('refusesForAll')->flag(false));
+        return new self($in->field('id')->id(), $in->field('name')->text(), $extension, $in->field('site')->text(80), array_values($phones), $in->field('mailbox')->reference(), array_values($rules), $in->field('refusesForAll')->flag(false), Listing::fromJson($in->field('listing')));
     }
 
     /** @param list<AnsweringRule> $rules */
     public function withRules(array $rules): self
     {
-        return new self($this->id, $this->name, $this->extension, $this->site, $this->phones, $this->mailbox, $rules, $this->refusesForAll);
+        return new self($this->id, $this->name, $this->extension, $this->site, $this->phones, $this->mailbox, $rules, $this->refusesForAll, $this->listing);
     }
 
     public function parts(): Parts
@@ -107,7 +108,7 @@ final readonly class Person implements TakesCalls
         return [
             'id' => $this->id, 'kind' => 'person', 'name' => $this->name, 'extension' => $this->extension, 'site' => $this->site,
             'phones' => array_map(static fn (Phone $phone): array => $phone->toJson(), $this->phones), 'refusesForAll' => $this->refusesForAll, 'mailbox' => $this->mailbox,
-            'rules' => array_map(static fn (AnsweringRule $rule): array => $rule->toJson(), $this->rules),
+            'rules' => array_map(static fn (AnsweringRule $rule): array => $rule->toJson(), $this->rules), 'listing' => $this->listing->toJson(),
         ];
     }
 
@@ -116,6 +117,9 @@ final readonly class Person implements TakesCalls
         $references = [new Reference($this->site, '/site', [Kind::Site], 'works there')];
         if (null !== $this->mailbox) {
             $references[] = new Reference($this->mailbox, '/mailbox', [Kind::Mailbox], 'has it as their own');
+        }
+        if (null !== $this->listing->prompt) {
+            $references[] = new Reference($this->listing->prompt, '/listing/prompt', [Kind::Prompt], 'is named by it');
         }
         foreach ($this->phones as $i => $phone) {
             if (null !== $phone->shows) {

@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Language;
 use Meandros\Core\Plan\WithoutParts;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** A place: its time zone, its country, the language spoken there first, and how often a phone rings. */
 final readonly class Site implements Element
@@ -19,8 +20,9 @@ final readonly class Site implements Element
     use WithoutParts;
 
     /**
-     * @param string   $country ISO 3166-1 alpha-2
-     * @param int|null $cadence milliseconds from the start of a ring to the start of the next; null for the country's
+     * @param string       $country    ISO 3166-1 alpha-2
+     * @param int|null     $cadence    milliseconds from the start of a ring to the start of the next; null for the country's
+     * @param list<string> $parkPlaces what is dialled to take a call that waits there, in the order in which they are filled
      */
     public function __construct(
         private string $id,
@@ -30,19 +32,38 @@ final readonly class Site implements Element
         public string $language,
         public string $address = '',
         public ?int $cadence = null,
+        public array $parkPlaces = [],
     ) {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'zone', 'country', 'language', 'address', 'cadence']);
+        $in->onlyFields(['id', 'kind', 'name', 'zone', 'country', 'language', 'address', 'cadence', 'parkPlaces']);
         $zone = ZoneReader::read($in->field('zone'));
         $country = $in->field('country')->exactText(200);
         if ('' !== $country && !PhoneNumber::knowsCountry($country)) {
             $in->field('country')->complain(\sprintf('"%s" is not a country.', Input::quote($country)), 'Use a two-letter code such as GB or FR.');
         }
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $zone, $country, Language::read($in->field('language')), $in->field('address')->optionalText(400), $in->field('cadence')->optionalWhole(1000, 20000, 'milliseconds'));
+        return new self($in->field('id')->id(), $in->field('name')->text(), $zone, $country, Language::read($in->field('language')), $in->field('address')->optionalText(400), $in->field('cadence')->optionalWhole(1000, 20000, 'milliseconds'), self::places($in->field('parkPlaces')));
+    }
+
+    /** @return list<string> */
+    private static function places(Input $in): array
+    {
+        $places = [];
+        foreach ($in->items(Limits::PARK_PLACES) as $item) {
+            $place = $item->exactText(6);
+            if ('' !== $place && 1 !== preg_match('/^[0-9]{2,6}$/D', $place)) {
+                $item->complain(\sprintf('"%s" cannot be dialled as a park place.', Input::quote($place)), 'Use 2 to 6 digits.');
+            }
+            if (\in_array($place, $places, true)) {
+                $item->complain(\sprintf('The park place %s stands here twice.', $place), 'Keep one of the two.');
+            }
+            $places[] = $place;
+        }
+
+        return $places;
     }
 
     public function ringMilliseconds(): int
@@ -57,7 +78,7 @@ final readonly class Site implements Element
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'kind' => 'site', 'name' => $this->name, 'zone' => $this->zone, 'country' => $this->country, 'language' => $this->language, 'address' => $this->address, 'cadence' => $this->cadence];
+        return ['id' => $this->id, 'kind' => 'site', 'name' => $this->name, 'zone' => $this->zone, 'country' => $this->country, 'language' => $this->language, 'address' => $this->address, 'cadence' => $this->cadence, 'parkPlaces' => $this->parkPlaces];
     }
 
     public function references(): array

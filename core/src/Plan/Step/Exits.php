@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
+use Meandros\Core\Call\Keypad;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
 
@@ -32,6 +33,12 @@ final readonly class Exits
         }
 
         return new self(array_values($exits));
+    }
+
+    /** @return list<string> those that are keys of a telephone */
+    public function keys(): array
+    {
+        return array_values(array_intersect(array_map(static fn (StepExit $exit): string => $exit->on, $this->items), Keypad::KEYS));
     }
 
     public function find(string $on): ?StepExit

@@ -25,14 +25,15 @@ final readonly class ForwardStep implements Step
      * @param string|null $number E.164
      * @param string|null $line   an outside line; null for whichever may carry the call
      * @param string|null $shows  the number of ours that is shown; null for the caller's
+     * @param string      $digits sent when it is answered, such as an extension there; a comma is a pause
      */
-    public function __construct(private string $id, public ?string $number, public ?string $line = null, public ?string $shows = null, private Exits $exits = new Exits())
+    public function __construct(private string $id, public ?string $number, public ?string $line = null, public ?string $shows = null, private Exits $exits = new Exits(), public string $digits = '')
     {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'number', 'line', 'shows', 'exits']);
+        $in->onlyFields(['id', 'do', 'number', 'line', 'shows', 'digits', 'exits']);
         $number = $in->field('number');
 
         return new self(
@@ -41,7 +42,18 @@ final readonly class ForwardStep implements Step
             $in->field('line')->reference(),
             $in->field('shows')->reference(),
             Exits::fromJson($in->field('exits'), [self::BUSY, self::UNREACHABLE, self::NOT_CARRIED]),
+            self::digits($in->field('digits')),
         );
+    }
+
+    private static function digits(Input $in): string
+    {
+        $digits = $in->optionalExactText(30);
+        if (1 !== preg_match('/^[0-9*#,]*$/D', $digits)) {
+            $in->complain(\sprintf('"%s" cannot be sent.', Input::quote($digits)), 'Use keys 0–9, * and #, and commas for pauses.');
+        }
+
+        return $digits;
     }
 
     public function id(): string
@@ -56,7 +68,7 @@ final readonly class ForwardStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'forward', 'number' => $this->number, 'line' => $this->line, 'shows' => $this->shows, 'exits' => $this->exits->toJson()];
+        return ['id' => $this->id, 'do' => 'forward', 'number' => $this->number, 'line' => $this->line, 'shows' => $this->shows, 'digits' => $this->digits, 'exits' => $this->exits->toJson()];
     }
 
     public function references(string $pointer): array

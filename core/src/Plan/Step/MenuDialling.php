@@ -45,8 +45,8 @@ final readonly class MenuDialling
     public function mayReach(Person $person): bool
     {
         return match ($this->scope) {
-            DialScope::Everybody => true,
-            DialScope::Site => $person->site === $this->site,
+            DialScope::Everybody => $person->listing->on,
+            DialScope::Site => $person->listing->on && $person->site === $this->site,
             DialScope::Some => \in_array($person->id(), $this->people, true),
         };
     }

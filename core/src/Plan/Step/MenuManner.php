@@ -4,32 +4,51 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
+use Meandros\Core\Call\Keypad;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** How a menu treats callers: whether keys count while it speaks, and what they hear when it asks again. */
 final readonly class MenuManner
 {
     /**
-     * @param bool        $duringPrompt whether keys count while the prompt plays; off for words that must be heard
-     * @param string|null $second       a prompt in place of its own when it asks again; null for the same
-     * @param string|null $wrong        the same after a key that leads nowhere
+     * @param bool           $duringPrompt whether keys count while the prompt plays; off for words that must be heard
+     * @param string|null    $second       a prompt in place of its own when it asks again; null for the same
+     * @param string|null    $wrong        the same after a key that leads nowhere
+     * @param list<MenuWord> $words        that callers may say instead of pressing keys
      */
-    public function __construct(public bool $duringPrompt = true, public ?string $second = null, public ?string $wrong = null)
+    public function __construct(public bool $duringPrompt = true, public ?string $second = null, public ?string $wrong = null, public array $words = [])
     {
     }
 
-    /** @param Input $step with the fields "duringPrompt", "secondPrompt" and "wrongPrompt" */
+    /** @param Input $step with the fields "duringPrompt", "secondPrompt", "wrongPrompt" and "words" */
     public static function fromJson(Input $step): self
     {
-        return new self($step->field('duringPrompt')->flag(true), $step->field('secondPrompt')->reference(), $step->field('wrongPrompt')->reference());
+        return new self($step->field('duringPrompt')->flag(true), $step->field('secondPrompt')->reference(), $step->field('wrongPrompt')->reference(), self::words($step->field('words')));
+    }
+
+    /** @return list<MenuWord> */
+    private static function words(Input $in): array
+    {
+        $words = $seen = [];
+        foreach ($in->items(Limits::MENU_WORDS) as $item) {
+            $word = MenuWord::fromJson($item, Keypad::KEYS);
+            if (isset($seen[$word->on][$word->language])) {
+                $item->field('on')->complain(\sprintf('The words for key %s stand here twice in “%s”.', $word->on, $word->language), 'Put both into one.');
+            }
+            $seen[$word->on][$word->language] = true;
+            $words[] = $word;
+        }
+
+        return $words;
     }
 
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['duringPrompt' => $this->duringPrompt, 'secondPrompt' => $this->second, 'wrongPrompt' => $this->wrong];
+        return ['duringPrompt' => $this->duringPrompt, 'secondPrompt' => $this->second, 'wrongPrompt' => $this->wrong, 'words' => array_map(static fn (MenuWord $word): array => $word->toJson(), $this->words)];
     }
 
     /** @return list<Reference> */

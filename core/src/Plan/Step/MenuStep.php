@@ -28,7 +28,7 @@ final readonly class MenuStep implements Step
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'prompt', 'wait', 'tries', 'exits', 'duringPrompt', 'secondPrompt', 'wrongPrompt', 'dial']);
+        $in->onlyFields(['id', 'do', 'prompt', 'wait', 'tries', 'exits', 'duringPrompt', 'secondPrompt', 'wrongPrompt', 'words', 'dial']);
 
         return new self(
             $in->field('id')->id(),

@@ -10,20 +10,22 @@ use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
 
-/** Takes a message into a mailbox; the call ends with it. */
+/** Takes a message into a mailbox; the call ends with it. Its exits are keys that callers press while the greeting plays. */
 final readonly class MessageStep implements Step
 {
-    use WithoutExits;
+    /** Key # is the mailbox's own: it records at once. */
+    public const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '*', '0'];
+    public const AT_ONCE = '#';
 
-    public function __construct(private string $id, public ?string $mailbox)
+    public function __construct(private string $id, public ?string $mailbox, private Exits $exits = new Exits())
     {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'mailbox']);
+        $in->onlyFields(['id', 'do', 'mailbox', 'exits']);
 
-        return new self($in->field('id')->id(), $in->field('mailbox')->reference());
+        return new self($in->field('id')->id(), $in->field('mailbox')->reference(), Exits::fromJson($in->field('exits'), self::KEYS));
     }
 
     public function id(): string
@@ -31,9 +33,14 @@ final readonly class MessageStep implements Step
         return $this->id;
     }
 
+    public function exits(): Exits
+    {
+        return $this->exits;
+    }
+
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'message', 'mailbox' => $this->mailbox];
+        return ['id' => $this->id, 'do' => 'message', 'mailbox' => $this->mailbox, 'exits' => $this->exits->toJson()];
     }
 
     public function references(string $pointer): array
@@ -53,7 +60,7 @@ final readonly class MessageStep implements Step
 
     public function isLast(): bool
     {
-        return null !== $this->mailbox;
+        return null !== $this->mailbox && [] === $this->exits->items;
     }
 
     public function leadsTo(): null

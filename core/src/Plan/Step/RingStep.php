@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
+use Meandros\Core\Call\Keypad;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Reference;
@@ -11,7 +12,7 @@ use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Reading\Input;
 
-/** Rings a person, a team or an outside number for so many seconds, then comes back. */
+/** Rings a person, a team or an outside number for so many seconds, then comes back. Exits named by keys are for callers who press them meanwhile. */
 final readonly class RingStep implements Step
 {
     use AsksSomebody;
@@ -55,7 +56,7 @@ final readonly class RingStep implements Step
             $in->field('id')->id(),
             Target::read($in->field('target')),
             $in->field('seconds')->whole(1, self::LONGEST, 'seconds', self::DEFAULT_SECONDS),
-            Exits::fromJson($in->field('exits'), [self::NOBODY, self::BUSY, self::UNREACHABLE, self::REFUSED]),
+            Exits::fromJson($in->field('exits'), [self::NOBODY, self::BUSY, self::UNREACHABLE, self::REFUSED, ...Keypad::KEYS]),
             $in->field('handOver')->flag(false),
             $in->field('againMinutes')->whole(0, self::MOST_MINUTES, 'minutes', 0),
             $in->field('greeting')->reference(),

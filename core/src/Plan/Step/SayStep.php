@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
+use Meandros\Core\Call\Keypad;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
@@ -11,21 +12,20 @@ use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
 
-/** Plays a prompt, then goes on. */
+/** Plays a prompt, then goes on. Its exits are keys that callers press meanwhile. */
 final readonly class SayStep implements Step
 {
     use PassedUnasked;
-    use WithoutExits;
 
-    public function __construct(private string $id, public ?string $prompt)
+    public function __construct(private string $id, public ?string $prompt, private Exits $exits = new Exits())
     {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'prompt']);
+        $in->onlyFields(['id', 'do', 'prompt', 'exits']);
 
-        return new self($in->field('id')->id(), $in->field('prompt')->reference());
+        return new self($in->field('id')->id(), $in->field('prompt')->reference(), Exits::fromJson($in->field('exits'), Keypad::KEYS));
     }
 
     public function id(): string
@@ -33,9 +33,14 @@ final readonly class SayStep implements Step
         return $this->id;
     }
 
+    public function exits(): Exits
+    {
+        return $this->exits;
+    }
+
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'say', 'prompt' => $this->prompt];
+        return ['id' => $this->id, 'do' => 'say', 'prompt' => $this->prompt, 'exits' => $this->exits->toJson()];
     }
 
     public function references(string $pointer): array

@@ -4,34 +4,39 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
+use Meandros\Core\Call\Tag;
 use Meandros\Core\Call\Urgency;
 use Meandros\Core\Plan\Language;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
 
-/** Changes what the call carries from here on: the label that the answerer sees, its language, its urgency in queues. */
+/** Changes what the call carries from here on: what the answerer sees and hears of it, its language, its urgency in queues. */
 final readonly class TagStep implements Step
 {
     use PassedUnasked;
     use WithoutExits;
 
-    /**
-     * @param string      $label    empty to keep it
-     * @param string|null $language null to keep it, as with the urgency
-     */
-    public function __construct(private string $id, public string $label = '', public ?string $language = null, public ?Urgency $urgency = null)
+    public function __construct(private string $id, public Tag $tag = new Tag())
     {
     }
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'label', 'language', 'urgency']);
+        $in->onlyFields(['id', 'do', 'label', 'language', 'urgency', 'tone', 'note']);
         $urgency = $in->field('urgency');
         /** @var Urgency|null $given */
         $given = $urgency->isGiven() ? $urgency->oneOf(Urgency::class, Urgency::Usual) : null;
+        $language = $in->field('language');
 
-        return new self($in->field('id')->id(), $in->field('label')->optionalText(80), $in->field('language')->isGiven() ? Language::read($in->field('language')) : null, $given);
+        return new self($in->field('id')->id(), new Tag(self::words($in->field('label'), 80), $language->isGiven() ? Language::read($language) : null, $given, self::words($in->field('tone'), 40), self::words($in->field('note'), 200)));
+    }
+
+    private static function words(Input $in, int $most): ?string
+    {
+        $words = $in->optionalText($most);
+
+        return '' === $words ? null : $words;
     }
 
     public function id(): string
@@ -41,7 +46,9 @@ final readonly class TagStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'tag', 'label' => $this->label, 'language' => $this->language, 'urgency' => $this->urgency?->value];
+        $tag = $this->tag->toJson();
+
+        return ['id' => $this->id, 'do' => 'tag', 'label' => (string) $tag['label'], 'tone' => (string) $tag['tone'], 'note' => (string) $tag['note']] + $tag;
     }
 
     public function references(string $pointer): array
@@ -51,7 +58,7 @@ final readonly class TagStep implements Step
 
     public function unfinished(): ?string
     {
-        return '' === $this->label && null === $this->language && null === $this->urgency ? 'label' : null;
+        return $this->tag->isEmpty() ? 'label' : null;
     }
 
     public function waysOn(Plan $plan): array

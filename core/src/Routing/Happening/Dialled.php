@@ -8,8 +8,11 @@ use Meandros\Core\Plan\Target;
 
 final readonly class Dialled implements Happening
 {
-    /** @param string $element the number's or the person's id */
-    public function __construct(public string $element, public ?Target $target)
+    /**
+     * @param string $element     the number's or the person's id
+     * @param bool   $hidesCaller whether its line keeps the caller's number to itself
+     */
+    public function __construct(public string $element, public ?Target $target, public bool $hidesCaller = false)
     {
     }
 
@@ -25,7 +28,7 @@ final readonly class Dialled implements Happening
 
     public function because(): array
     {
-        return ['target' => $this->target?->text()];
+        return ['target' => $this->target?->text(), 'hidesCaller' => $this->hidesCaller];
     }
 
     public function noticed(): array

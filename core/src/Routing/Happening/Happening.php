@@ -7,7 +7,7 @@ namespace Meandros\Core\Routing\Happening;
 /**
  * What happened, as data; put into words elsewhere.
  *
- * @phpstan-sealed Asked|AskedAgain|CallerToldApart|CodeDialled|ComesBackIn|Dialled|ExtensionDialled|HoursRead|MessageTaken|Over|QueueHappening|Ringing|Said|SentOn|Tagged|TriesAgain|Went
+ * @phpstan-sealed Asked|AskedAgain|CallerToldApart|CodeDialled|ComesBackIn|Dialled|ExtensionDialled|FaxLookedFor|HoursRead|KeyMeanwhile|MessageTaken|NameSpelled|NamesRead|Over|ParkedAt|QueueHappening|Ringing|Said|SentOn|Tagged|TriesAgain|Went
  */
 interface Happening
 {

@@ -11,9 +11,10 @@ final readonly class SentOn implements Happening
      * @param string|null $number E.164; null where none is chosen
      * @param string|null $line   by which it leaves
      * @param string|null $shows  the number of ours that is shown, in E.164; null for the caller's
+     * @param string      $digits sent when it is answered
      * @param string|null $exit   by which it goes on where it does not get through
      */
-    public function __construct(public ?string $number, public ?string $line = null, public ?string $shows = null, public ?string $exit = null)
+    public function __construct(public ?string $number, public ?string $line = null, public ?string $shows = null, public ?string $exit = null, public string $digits = '')
     {
     }
 
@@ -29,7 +30,7 @@ final readonly class SentOn implements Happening
 
     public function because(): array
     {
-        return ['line' => $this->line, 'shows' => $this->shows];
+        return ['line' => $this->line, 'shows' => $this->shows, 'digits' => $this->digits];
     }
 
     public function noticed(): array

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Happening;
 
-use Meandros\Core\Call\Urgency;
+use Meandros\Core\Call\Tag;
 
 /** What the call carries is changed from here on. */
 final readonly class Tagged implements Happening
 {
-    /** @param string|null $label null for what stays as it is, as with the others */
-    public function __construct(public ?string $label, public ?string $language, public ?Urgency $urgency)
+    public function __construct(public Tag $tag)
     {
     }
 
@@ -21,7 +20,7 @@ final readonly class Tagged implements Happening
 
     public function what(): array
     {
-        return ['label' => $this->label, 'language' => $this->language, 'urgency' => $this->urgency?->value];
+        return $this->tag->toJson();
     }
 
     public function because(): array

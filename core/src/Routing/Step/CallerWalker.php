@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Step;
 
+use Meandros\Core\Call\Tag;
 use Meandros\Core\Callers\CallerLookup;
 use Meandros\Core\Plan\Element\CallerList;
 use Meandros\Core\Plan\Step;
@@ -31,7 +32,7 @@ final class CallerWalker implements StepWalker
             $list = $walk->plan->get(CallerList::class, $exit->on);
             $entry = null === $list ? null : $this->lookup->find($list, $caller);
             if (null !== $entry) {
-                $walk->tag('' === $entry->label ? null : $entry->label, null, null);
+                $walk->tag(new Tag('' === $entry->label ? null : $entry->label));
                 $walk->note(new CallerToldApart($caller->text, $exit->on, $entry, $passed));
 
                 return Onward::by($exit->on);

@@ -40,7 +40,7 @@ final class ForwardWalker implements StepWalker
                 Behaviour::Answers, Behaviour::Rings => null,
             },
         };
-        $walk->note(new SentOn($step->number, $line?->id(), $shows, $exit));
+        $walk->note(new SentOn($step->number, $line?->id(), $shows, $exit, $step->digits));
 
         return null === $exit ? Onward::end(new Ending(EndingKind::Forwarded, phone: $step->number)) : Onward::by($exit);
     }

@@ -5,20 +5,18 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing\Step;
 
 use Meandros\Core\Call\KeyPress;
-use Meandros\Core\Plan\Element\Hours;
-use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Step;
-use Meandros\Core\Plan\Step\MenuDialling;
 use Meandros\Core\Plan\Step\MenuStep;
+use Meandros\Core\Routing\Answering\Dialler;
 use Meandros\Core\Routing\Happening\Asked;
-use Meandros\Core\Routing\Happening\ExtensionDialled;
 use Meandros\Core\Routing\Heard;
 use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\Pressed;
 use Meandros\Core\Routing\StepWalker;
 use Meandros\Core\Routing\Walk;
-use Meandros\Core\Routing\Walkers;
+use Meandros\Core\Script\Spoken;
 
 /** Callers hear the prompt and press a key, during it or after; a wrong key and silence each use up a try. */
 final class MenuWalker implements StepWalker
@@ -33,24 +31,37 @@ final class MenuWalker implements StepWalker
             $press = $walk->takeKey();
             $at = self::when($step, $heard, $press);
             $press = null === $at ? null : $press;
-            $keys = null === $press ? null : self::taken($step, $press);
-            $person = null === $keys ? null : self::dialled($step, $walk, $keys);
-            $known = null !== $person || (null !== $keys && null !== $step->exits()->find($keys));
+            $person = null === $press ? null : self::dialled($step, $walk, self::taken($step, $press));
+            $pressed = null === $press ? new Pressed() : self::heed($step, $press, $at, $walk, null !== $person);
             $walk->listen($heard, min($at ?? $heard->seconds, $heard->seconds));
-            $more = null === $press ? 0 : self::moreDigits($step, $press->keys);
-            $walk->note(new Asked($heard, $keys, $known, $step, $try, $at, $more), $start);
-            $walk->pass($more + (null === $at ? $step->waitSeconds : max(0, $at - $heard->seconds)));
+            $walk->note(new Asked($heard, $pressed, $step, $try), $start);
+            $walk->pass($pressed->more + (null === $at ? $step->waitSeconds : max(0, $at - $heard->seconds)));
             if (null !== $person && null !== $step->dial) {
-                return self::reach($person, $step->dial, $walk);
+                $onward = (new Dialler($walk))->reach($person, $step->dial);
+
+                return $onward->goesOn() ? Onward::by(MenuStep::DIALLED) : $onward;
             }
-            if ($known) {
-                return Onward::by((string) $keys);
+            if ($pressed->known) {
+                return Onward::by((string) $pressed->key);
             }
-            $exit = null === $keys ? MenuStep::NOTHING : MenuStep::WRONG;
+            $exit = $pressed->isNothing() ? MenuStep::NOTHING : MenuStep::WRONG;
             if ($try >= $step->tries) {
                 return Onward::by($exit);
             }
         }
+    }
+
+    /** What keys or words are taken for. */
+    private static function heed(MenuStep $step, KeyPress $press, ?int $at, Walk $walk, bool $isPerson): Pressed
+    {
+        if (null !== $press->says) {
+            $said = Spoken::understand($press->says, $step->manner->words, $walk->arrival()->language);
+
+            return new Pressed($said->key, null !== $said->key && null !== $step->exits()->find($said->key), $at, 0, $said);
+        }
+        $keys = self::taken($step, $press);
+
+        return new Pressed($keys, $isPerson || null !== $step->exits()->find($keys), $at, self::moreDigits($step, $press->keys));
     }
 
     /** @param string|null $last how the try before ended */
@@ -95,17 +106,5 @@ final class MenuWalker implements StepWalker
         }
 
         return \strlen($digits[0]) - 1 + ($digits[0] === $keys ? $step->dial->digitSeconds : 0);
-    }
-
-    /** Rings whoever was dialled; while it is closed their mailbox takes the call. */
-    private static function reach(Person $person, MenuDialling $dial, Walk $walk): Onward
-    {
-        $hours = $walk->plan->get(Hours::class, $dial->hours);
-        $isOpen = null === $hours || false !== $hours->state($walk->read($hours)->state)?->open;
-        $mailbox = $isOpen ? null : $walk->plan->get(Mailbox::class, $person->mailbox);
-        $walk->note(new ExtensionDialled($person->id(), $person->extension, null === $mailbox ? null : $dial->hours));
-        $onward = null === $mailbox ? (new Walkers())->through($person->directSteps(), $walk) : MessageWalker::leave($mailbox, $walk);
-
-        return null === $onward->ending && null === $onward->journey ? Onward::by(MenuStep::DIALLED) : $onward;
     }
 }

@@ -15,6 +15,7 @@ use Meandros\Core\Routing\Answering\Persistence;
 use Meandros\Core\Routing\Answering\Ringer;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Happening\Said;
+use Meandros\Core\Routing\KeysMeanwhile;
 use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\StepWalker;
 use Meandros\Core\Routing\Walk;
@@ -24,6 +25,13 @@ final class RingWalker implements StepWalker
     public function take(Step $step, Walk $walk): Onward
     {
         \assert($step instanceof RingStep);
+
+        return (new KeysMeanwhile($walk))->during($step->exits()->keys(), static fn (): Onward => self::keepRinging($step, $walk), null === $step->greeting ? null : $step->greetAfter);
+    }
+
+    /** @throws CallOver */
+    private static function keepRinging(RingStep $step, Walk $walk): Onward
+    {
         $person = $walk->plan->get(Person::class, $step->target?->element);
         if (null !== $person && $step->handOver) {
             return (new HandOver($walk))->to($person);

@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\SayStep;
 use Meandros\Core\Routing\Happening\Said;
+use Meandros\Core\Routing\KeysMeanwhile;
 use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\StepWalker;
 use Meandros\Core\Routing\Walk;
@@ -17,6 +18,12 @@ final class SayWalker implements StepWalker
     public function take(Step $step, Walk $walk): Onward
     {
         \assert($step instanceof SayStep);
+
+        return (new KeysMeanwhile($walk))->during($step->exits()->keys(), static fn (): Onward => self::say($step, $walk), 0);
+    }
+
+    private static function say(SayStep $step, Walk $walk): Onward
+    {
         $start = $walk->second();
         $heard = $walk->hear($walk->plan->get(Prompt::class, $step->prompt));
         $walk->listen($heard);

@@ -16,9 +16,8 @@ final class TagWalker implements StepWalker
     public function take(Step $step, Walk $walk): Onward
     {
         \assert($step instanceof TagStep);
-        $label = '' === $step->label ? null : $step->label;
-        $walk->tag($label, $step->language, $step->urgency);
-        $walk->note(new Tagged($label, $step->language, $step->urgency));
+        $walk->tag($step->tag);
+        $walk->note(new Tagged($step->tag));
 
         return Onward::next();
     }

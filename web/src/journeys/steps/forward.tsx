@@ -1,3 +1,4 @@
+import { Input } from 'antd';
 import { usualSite } from '../../plan/kinds';
 import { usePlan } from '../../plan/usePlan';
 import { ElementPicker } from '../../ui/ElementPicker';
@@ -14,7 +15,7 @@ const EXITS = [
 export const forward: StepModule<StepOf<'forward'>> = {
     label: 'Forward',
     about: 'to a number outside, for good',
-    blank: (id) => ({ id, do: 'forward', number: null, line: null, shows: null, exits: [] }),
+    blank: (id) => ({ id, do: 'forward', number: null, line: null, shows: null, digits: '', exits: [] }),
     exits: () => EXITS,
     Sentence: ({ step }) => (
         <span>
@@ -51,6 +52,19 @@ export const forward: StepModule<StepOf<'forward'>> = {
                     placeholder="the caller's number"
                     value={step.shows}
                     onChange={(shows) => onChange({ ...step, shows })}
+                />
+                then sending{' '}
+                <Input
+                    aria-label="Digits sent when it is answered"
+                    placeholder="no digits"
+                    maxLength={30}
+                    style={{ width: 120 }}
+                    defaultValue={step.digits}
+                    onBlur={(event) =>
+                        event.target.value !== step.digits &&
+                        onChange({ ...step, digits: event.target.value.replaceAll(/[^0-9*#,]/g, '') })
+                    }
+                    onPressEnter={(event) => event.currentTarget.blur()}
                 />
             </>
         );

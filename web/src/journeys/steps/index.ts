@@ -2,13 +2,16 @@ import type { Hours, Step } from '../../api/types';
 import type { PlanIndex } from '../../plan/usePlan';
 import { again } from './again';
 import { caller } from './caller';
+import { directory } from './directory';
 import { end } from './end';
+import { fax } from './fax';
 import { forward } from './forward';
 import { go } from './go';
 import { hours } from './hours';
 import { menu } from './menu';
 import { message } from './message';
 import type { StepModule, StepOf } from './module';
+import { park } from './park';
 import { queue } from './queue';
 import { ring } from './ring';
 import { say } from './say';
@@ -20,11 +23,14 @@ export const STEPS: { [K in Step['do']]: StepModule<StepOf<K>> } = {
     hours,
     caller,
     menu,
+    directory,
     ring,
     queue,
     tag,
     message,
     forward,
+    park,
+    fax,
     go,
     again,
     end,

@@ -1,10 +1,9 @@
 import { LIMITS } from '../../api/limits';
 import { NumberInput } from '../../ui/NumberInput';
+import { KEYS } from './keys';
 import { MenuMore } from './MenuMore';
 import type { StepModule, StepOf } from './module';
 import { Name, Pick } from './parts';
-
-const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '*', '0', '#'];
 
 export const menu: StepModule<StepOf<'menu'>> = {
     // k for a menu of keys, since m is a message.
@@ -19,6 +18,7 @@ export const menu: StepModule<StepOf<'menu'>> = {
         duringPrompt: true,
         secondPrompt: null,
         wrongPrompt: null,
+        words: [],
         dial: null,
         exits: [{ on: '1', label: '', steps: [] }],
     }),

@@ -1,11 +1,13 @@
-import { NO_EXITS, type StepModule, type StepOf } from './module';
+import { KEY_EXITS } from './keys';
+import type { StepModule, StepOf } from './module';
 import { Name, Pick } from './parts';
 
 export const message: StepModule<StepOf<'message'>> = {
     label: 'Message',
     about: 'into a mailbox',
-    blank: (id) => ({ id, do: 'message', mailbox: null }),
-    exits: NO_EXITS,
+    blank: (id) => ({ id, do: 'message', mailbox: null, exits: [] }),
+    // # is the mailbox's own: it records at once.
+    exits: () => KEY_EXITS.filter(({ on }) => on !== '#'),
     Sentence: ({ step }) => (
         <span>
             Take a message into <Name id={step.mailbox} missing="no mailbox yet" />

@@ -1,5 +1,6 @@
 import { StepRings } from '../../ringing/StepRings';
 import { RingFields } from '../RingFields';
+import { KEY_EXITS } from './keys';
 import type { StepModule, StepOf } from './module';
 import { Name } from './parts';
 
@@ -8,6 +9,7 @@ const EXITS = [
     { on: 'busy', label: 'busy' },
     { on: 'unreachable', label: 'unreachable' },
     { on: 'refused', label: 'refused' },
+    ...KEY_EXITS,
 ];
 
 export const ring: StepModule<StepOf<'ring'>> = {

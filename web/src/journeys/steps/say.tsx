@@ -1,11 +1,12 @@
-import { NO_EXITS, type StepModule, type StepOf } from './module';
+import { KEY_EXITS } from './keys';
+import type { StepModule, StepOf } from './module';
 import { Name, Pick } from './parts';
 
 export const say: StepModule<StepOf<'say'>> = {
     label: 'Say',
     about: 'plays a prompt',
-    blank: (id) => ({ id, do: 'say', prompt: null }),
-    exits: NO_EXITS,
+    blank: (id) => ({ id, do: 'say', prompt: null, exits: [] }),
+    exits: () => KEY_EXITS,
     Sentence: ({ step }) => (
         <span>
             Say <Name id={step.prompt} missing="no prompt yet" />

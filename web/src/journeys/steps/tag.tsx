@@ -12,30 +12,32 @@ const URGENCIES: { value: NonNullable<Urgency> | ''; label: string }[] = [
 ];
 
 /** What a tag step changes, in a few words. */
-function changes({ label, language, urgency }: StepOf<'tag'>): string {
-    const parts = [label && `shown as “${label}”`, language && `in “${language}”`, urgency && urgency];
+function changes({ label, language, urgency, tone, note }: StepOf<'tag'>): string {
+    const parts = [
+        label && `shown as “${label}”`,
+        language && `in “${language}”`,
+        urgency && urgency,
+        tone && `ring tone “${tone}”`,
+        note && `with the note “${note}”`,
+    ];
     return parts.filter(Boolean).join(', ') || 'nothing yet';
 }
 
 export const tag: StepModule<StepOf<'tag'>> = {
     label: 'Tag',
-    about: 'changes label, language or urgency',
-    blank: (id) => ({ id, do: 'tag', label: '', language: null, urgency: null }),
+    about: 'label, language, urgency, ring tone, note',
+    blank: (id) => ({ id, do: 'tag', label: '', language: null, urgency: null, tone: '', note: '' }),
     exits: NO_EXITS,
     Sentence: ({ step }) => <span>From here on: {changes(step)}</span>,
     Fields: ({ step, onChange }) => (
         <>
             From here on shown as{' '}
-            <Input
-                aria-label="Label that the answerer sees"
+            <Words
+                label="Label that the answerer sees"
                 placeholder="the label as it is"
-                maxLength={80}
-                style={{ width: 180 }}
-                defaultValue={step.label}
-                onBlur={(event) =>
-                    event.target.value !== step.label && onChange({ ...step, label: event.target.value })
-                }
-                onPressEnter={(event) => event.currentTarget.blur()}
+                most={80}
+                value={step.label}
+                onSave={(label) => onChange({ ...step, label })}
             />{' '}
             in{' '}
             <Select
@@ -52,7 +54,49 @@ export const tag: StepModule<StepOf<'tag'>> = {
                 value={step.urgency ?? ('' as NonNullable<Urgency> | '')}
                 options={URGENCIES}
                 onChange={(urgency) => onChange({ ...step, urgency: urgency || null })}
+            />{' '}
+            ring tone{' '}
+            <Words
+                label="Ring tone, by the name that phones know"
+                placeholder="as it is"
+                most={40}
+                value={step.tone}
+                onSave={(tone) => onChange({ ...step, tone })}
+            />{' '}
+            note{' '}
+            <Words
+                label="Note to whoever answers"
+                placeholder="none"
+                most={200}
+                value={step.note}
+                onSave={(note) => onChange({ ...step, note })}
             />
         </>
     ),
 };
+
+function Words({
+    label,
+    placeholder,
+    most,
+    value,
+    onSave,
+}: {
+    label: string;
+    placeholder: string;
+    most: number;
+    value: string;
+    onSave: (value: string) => void;
+}) {
+    return (
+        <Input
+            aria-label={label}
+            placeholder={placeholder}
+            maxLength={most}
+            style={{ width: 180 }}
+            defaultValue={value}
+            onBlur={(event) => event.target.value !== value && onSave(event.target.value)}
+            onPressEnter={(event) => event.currentTarget.blur()}
+        />
+    );
+}

@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Callers;
+
+use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\Element\CallerEntry;
+use Meandros\Core\Plan\Element\CallerList;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
+use Meandros\Core\Reading\Problem;
+use Sabre\VObject\Component\VCard;
+use Sabre\VObject\ParseException;
+use Sabre\VObject\Property;
+use Sabre\VObject\Reader;
+use Sabre\VObject\Splitter\VCard as Splitter;
+
+/**
+ * Callers as a file or as they are pasted: a line each, "number, name, label" (RFC 4180, or parted by semicolons or tabs), with
+ * a header or without; or vCards (RFC 6350), whose numbers are taken with the name and the first category as a label.
+ */
+final class CallerFile
+{
+    /** A number that needs no second look. */
+    private const E164 = '/^\+[1-9][0-9]{7,14}$/D';
+    private const COLUMNS = ['number', 'name', 'label'];
+
+    /**
+     * @param string                     $country whose national format is understood
+     * @param (\Closure(int): void)|null $each    is told how many lines were read
+     *
+     * @return array{list<CallerEntry>, list<Problem>} entries, and problems at "/" and the number of the line, from 1
+     */
+    public static function read(string $text, string $country, ?\Closure $each = null): array
+    {
+        $text = preg_replace('/^\x{FEFF}/u', '', $text) ?? $text;
+        $entries = $problems = [];
+        foreach (self::isCards($text) ? self::cards($text) : self::lines($text) as $line => $cells) {
+            try {
+                $entry = self::entry($cells, $country);
+                if (isset($entries[$entry->match])) {
+                    $problems[] = new Problem('/'.$line, \sprintf('%s stands here twice.', $entry->match), 'Remove one of the two.');
+                }
+                $entries[$entry->match] ??= $entry;
+            } catch (InvalidData $invalid) {
+                $problems[] = new Problem('/'.$line, $invalid->problems[0]->message, $invalid->problems[0]->remedy);
+            }
+            null === $each || $each($line);
+            if (\count($problems) >= Limits::PROBLEMS || \count($entries) > Limits::CALLER_ENTRIES) {
+                break;
+            }
+        }
+
+        return [array_values($entries), $problems];
+    }
+
+    public static function isCards(string $text): bool
+    {
+        return 1 === preg_match('/^\x{FEFF}?\s*BEGIN:VCARD/iu', $text);
+    }
+
+    /** RFC 4180, with a header. */
+    public static function table(CallerList $list): string
+    {
+        $lines = [implode(',', self::COLUMNS)];
+        foreach ($list->entries as $entry) {
+            $lines[] = implode(',', array_map(static fn (string $cell): string => 1 === preg_match('/[",\r\n]/', $cell) ? '"'.str_replace('"', '""', $cell).'"' : $cell, array_values($entry->toJson())));
+        }
+
+        return implode("\r\n", $lines)."\r\n";
+    }
+
+    /** Those of its entries that are numbers. */
+    public static function writeCards(CallerList $list): string
+    {
+        $cards = '';
+        foreach ($list->entries as $entry) {
+            if (1 === preg_match(PhoneNumber::E164, $entry->match)) {
+                $name = '' === $entry->name ? PhoneNumber::international($entry->match) : $entry->name;
+                $cards .= (new VCard(['VERSION' => '4.0', 'FN' => $name, 'TEL' => $entry->match] + ('' === $entry->label ? [] : ['CATEGORIES' => $entry->label])))->serialize();
+            }
+        }
+
+        return $cards;
+    }
+
+    /** @return iterable<int, list<string>> cells, by the number of the line */
+    private static function lines(string $text): iterable
+    {
+        foreach (preg_split('/\r\n|\n|\r/', $text) ?: [] as $i => $line) {
+            if ('' === trim($line)) {
+                continue;
+            }
+            $parted = str_contains($line, "\t") ? "\t" : (str_contains($line, ';') ? ';' : ',');
+            $cells = array_map(static fn (?string $cell): string => trim((string) $cell), str_getcsv($line, $parted, '"', ''));
+            if (0 !== $i || self::COLUMNS[0] !== strtolower($cells[0])) {
+                yield $i + 1 => $cells;
+            }
+        }
+    }
+
+    /**
+     * @return iterable<int, list<string>> cells, by the line at which the card begins
+     *
+     * @throws InvalidData at "/text"
+     */
+    private static function cards(string $text): iterable
+    {
+        $stream = fopen('php://memory', 'w+');
+        \assert(false !== $stream);
+        fwrite($stream, $text);
+        rewind($stream);
+        preg_match_all('/^BEGIN:VCARD/im', $text, $begins, \PREG_OFFSET_CAPTURE);
+        [$line, $counted, $n] = [1, 0, 0];
+        try {
+            $cards = new Splitter($stream, Reader::OPTION_FORGIVING);
+            while (null !== $card = $cards->getNext()) {
+                $at = $begins[0][$n++][1] ?? $counted;
+                $line += substr_count($text, "\n", $counted, max(0, $at - $counted));
+                $counted = max($counted, $at);
+                foreach ($card->select('TEL') as $i => $number) {
+                    yield $line + (int) $i => [self::text($number), self::text($card->select('FN')[0] ?? null), explode(',', self::text($card->select('CATEGORIES')[0] ?? null))[0]];
+                }
+            }
+        } catch (ParseException $exception) {
+            throw InvalidData::at('/text', \sprintf('Card %d cannot be read: %s.', $n + 1, rtrim($exception->getMessage(), '.')), 'Export it again from where it came from.');
+        }
+    }
+
+    private static function text(mixed $property): string
+    {
+        return $property instanceof Property ? trim((string) $property) : '';
+    }
+
+    /**
+     * @param list<string> $cells
+     *
+     * @throws InvalidData
+     */
+    private static function entry(array $cells, string $country): CallerEntry
+    {
+        $match = $cells[0] ?? '';
+        $match = match (true) {
+            1 === preg_match(self::E164, $match) => $match,
+            str_ends_with($match, '*') => self::beginning($match, $country),
+            1 === preg_match('/\d/', $match) => PhoneNumber::parse($match, $country),
+            1 === preg_match('/^[a-z]{2}$/iD', $match) => strtoupper($match),
+            default => strtolower($match),
+        };
+
+        return Input::read(['match' => $match, 'name' => $cells[1] ?? '', 'label' => $cells[2] ?? ''], CallerEntry::fromJson(...));
+    }
+
+    /** "020*" as it is dialled in the country, or "+44 20*". */
+    private static function beginning(string $text, string $country): string
+    {
+        $digits = (string) preg_replace('/[^0-9+]/', '', $text);
+        $international = PhoneNumber::beginning($digits, $country);
+
+        return $international.'*';
+    }
+}

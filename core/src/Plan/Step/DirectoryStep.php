@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Step;
+
+use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Step;
+use Meandros\Core\Reading\Input;
+
+/** Callers spell the name of whom they want on the keys, or dial the extension; who is listed may be reached. */
+final readonly class DirectoryStep implements Step
+{
+    use AsksSomebody;
+
+    /** Nobody is spelled so. */
+    public const NOBODY = 'nobody';
+    public const NOTHING = 'nothing';
+    public const HELP = '0';
+    /** Somebody was found, and did not take the call. */
+    public const DIALLED = 'dialled';
+
+    /** @param MenuDialling $dial who may be reached, and when */
+    public function __construct(private string $id, public ?string $prompt, public int $waitSeconds = 5, public int $tries = 2, private Exits $exits = new Exits(), public NameSpelling $spelling = new NameSpelling(), public MenuDialling $dial = new MenuDialling())
+    {
+    }
+
+    public static function fromJson(Input $in): static
+    {
+        $in->onlyFields(['id', 'do', 'prompt', 'wait', 'tries', 'exits', 'part', 'letters', 'most', 'extensions', 'dial']);
+
+        return new self(
+            $in->field('id')->id(),
+            $in->field('prompt')->reference(),
+            $in->field('wait')->whole(1, 60, 'seconds', 5),
+            $in->field('tries')->whole(1, 10, 'tries', 2),
+            Exits::fromJson($in->field('exits'), [self::NOBODY, self::NOTHING, self::HELP, self::DIALLED]),
+            NameSpelling::fromJson($in),
+            MenuDialling::fromJson($in->field('dial')) ?? new MenuDialling(),
+        );
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function exits(): Exits
+    {
+        return $this->exits;
+    }
+
+    public function toJson(): array
+    {
+        return ['id' => $this->id, 'do' => 'directory', 'prompt' => $this->prompt, 'wait' => $this->waitSeconds, 'tries' => $this->tries] + $this->spelling->toJson() + ['dial' => $this->dial->toJson(), 'exits' => $this->exits->toJson()];
+    }
+
+    public function references(string $pointer): array
+    {
+        return [...null === $this->prompt ? [] : [new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'asks for a name with it')], ...$this->dial->references($pointer.'/dial')];
+    }
+
+    public function unfinished(): ?string
+    {
+        return null === $this->prompt ? 'prompt' : null;
+    }
+
+    public function takenBy(): null
+    {
+        return null;
+    }
+
+    public function waysOn(Plan $plan): array
+    {
+        return [self::NOTHING => $this->tries * ($this->waitSeconds + ($plan->get(Prompt::class, $this->prompt)?->longest() ?? 0))];
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing\Answering;
+
+use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\Mailbox;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Step\MenuDialling;
+use Meandros\Core\Routing\CallOver;
+use Meandros\Core\Routing\Happening\ExtensionDialled;
+use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\Step\MessageWalker;
+use Meandros\Core\Routing\Walk;
+use Meandros\Core\Routing\Walkers;
+
+/** Rings whoever a caller has asked for; while it is closed their mailbox takes the call. */
+final readonly class Dialler
+{
+    public function __construct(private Walk $walk)
+    {
+    }
+
+    /**
+     * @return Onward with an ending, to another journey, or on where nobody has taken the call
+     *
+     * @throws CallOver
+     */
+    public function reach(Person $person, MenuDialling $dial): Onward
+    {
+        $walk = $this->walk;
+        $hours = $walk->plan->get(Hours::class, $dial->hours);
+        $isOpen = null === $hours || false !== $hours->state($walk->read($hours)->state)?->open;
+        $mailbox = $isOpen ? null : $walk->plan->get(Mailbox::class, $person->mailbox);
+        $walk->note(new ExtensionDialled($person->id(), $person->extension, null === $mailbox ? null : $dial->hours));
+        $onward = null === $mailbox ? (new Walkers())->through($person->directSteps(), $walk) : MessageWalker::leave($mailbox, $walk);
+
+        return null === $onward->ending && null === $onward->journey ? Onward::next() : $onward;
+    }
+}

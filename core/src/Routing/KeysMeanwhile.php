@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Routing;
+
+use Meandros\Core\Routing\Happening\KeyMeanwhile;
+
+/** Keys that callers press while phones ring or something is heard. */
+final readonly class KeysMeanwhile
+{
+    /** When a key is pressed of which nothing is said. */
+    private const SOON = 1;
+
+    public function __construct(private Walk $walk)
+    {
+    }
+
+    /**
+     * @param list<string>       $keys  that are heeded; where there are none, nothing is pressed
+     * @param \Closure(): Onward $do    is given up in the second in which one of them is pressed
+     * @param int|null           $hears second of it from which on keys are heard; null for from when the call is answered
+     *
+     * @return Onward by the key, where one was pressed
+     *
+     * @throws CallOver
+     * @throws TimeUp
+     */
+    public function during(array $keys, \Closure $do, ?int $hears): Onward
+    {
+        $press = [] === $keys ? null : $this->walk->takeMeanwhile();
+        if (null === $press) {
+            return $do();
+        }
+        $key = substr($press->keys, 0, 1);
+        $after = $press->after ?? self::SOON;
+        $at = $this->walk->second() + $after;
+        $isHeard = $this->walk->isAnswered() || (null !== $hears && $after >= $hears);
+        $isHeeded = $isHeard && \in_array($key, $keys, true);
+        $this->walk->willInterrupt($isHeeded ? $at : null);
+        try {
+            $onward = $do();
+        } catch (Interrupted) {
+            $onward = Onward::by($key);
+        } finally {
+            $this->walk->willInterrupt(null);
+        }
+        if ($this->walk->second() >= $at) {
+            $this->walk->note(new KeyMeanwhile($key, $after, $isHeard, $isHeeded), $at);
+        }
+
+        return $onward;
+    }
+}
