@@ -10,6 +10,7 @@ declare(strict_types=1);
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\Keypad;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Callers\CallerLookup;
 use Meandros\Core\People\PeopleImport;
@@ -186,6 +187,27 @@ for ($i = 0; $i < 60; ++$i) {
     $times[] = (hrtime(true) - $t) / 1e6;
 }
 printf("queue   200 agents in 5 tiers, 50 ahead, nobody answers for ten minutes: %s (bar 10 ms); p95 %s\n", figures($times), bar(part($times, 0.95), $decoded, 30, 'json'));
+
+$first = ['Ann', 'Ben', 'Cleo', 'Dan', 'Eve', 'Finn', 'Gus', 'Hal'];
+$last = ['Marsh', 'Marten', 'Nash', 'Smith', 'Jones', 'Wu', 'Berg', 'Le Goff', 'Quill', 'Rowe', 'Tate', 'Usher', 'Vane', 'York', 'Zell', 'Dray'];
+$people = [];
+for ($i = 0; $i < 2_000; ++$i) {
+    $name = $first[$i % 8].' '.$last[intdiv($i, 8) % 16].$last[intdiv($i, 128) % 16];
+    $people["per_name_$i"] = PlanCodec::element(['id' => "per_name_$i", 'kind' => 'person', 'name' => $name, 'extension' => (string) (10_000 + $i), 'site' => 'sit_ternwick', 'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']]]);
+}
+$people['jrn_names'] = PlanCodec::element(['id' => 'jrn_names', 'kind' => 'journey', 'name' => 'Names', 'steps' => [['id' => 's1', 'do' => 'directory', 'prompt' => null, 'part' => 'either', 'tries' => 1], ['id' => 's2', 'do' => 'end']]]);
+$people['num_names'] = PlanCodec::element(['id' => 'num_names', 'kind' => 'number', 'name' => 'Names', 'number' => '+441632960197', 'site' => 'sit_ternwick', 'language' => 'en', 'target' => 'jrn_names']);
+$named = Plan::of('Names', $people + $plan->elements());
+$router = new Router();
+$times = [];
+for ($i = 0; $i < 200; ++$i) {
+    $call = new TrialCall('+441632960197', Caller::parse('', 'GB'), $start + 3600 * $i);
+    $assumed = Assumptions::fromData(['keys' => [Keypad::spell($last[$i % 16].$last[intdiv($i, 16) % 16]), '1']]);
+    $t = hrtime(true);
+    $router->trace($named, $call, $assumed);
+    $times[] = (hrtime(true) - $t) / 1e6;
+}
+printf("names   a directory of 2,000 people, either name: %s; p95 %s\n", figures($times), bar(part($times, 0.95), $decoded, 10, 'json'));
 
 $entries = array_map(static fn (int $i): CallerEntry => new CallerEntry(sprintf('+44%010d%s', 1_100_000_000 + 7 * $i, 0 === $i % 5 ? '*' : '')), range(0, 99_999));
 $list = new CallerList('clr_wide', 'Wide', CallerEntries::of($entries));

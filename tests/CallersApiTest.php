@@ -48,10 +48,11 @@ final class CallersApiTest extends ApiTestCase
 
     public function testWhoElseMatches(): void
     {
-        $this->send('POST', '/api/plans/draft/elements', ['id' => 'clr_france', 'kind' => 'callers', 'name' => 'France', 'entries' => 'FR']);
         $others = $this->send('GET', '/api/plans/draft/callers/clr_accounts/others?from=%2B33261910777');
         self::assertSame(['clr_accounts', 'clr_france'], array_column($others['matches'], 'list'));
-        self::assertSame([], $others['overlaps'], 'A beginning is no number of which the country is looked up.');
+        self::assertSame([['list' => 'clr_france', 'count' => 1, 'examples' => [['here' => '+3326191*', 'there' => '+3326191*']]]], $others['overlaps']);
+        $this->change('clr_france', ['entries' => 'FR']);
+        self::assertSame([], $this->send('GET', '/api/plans/draft/callers/clr_accounts/others')['overlaps'], 'A beginning is no number of which the country is looked up.');
         $this->change('clr_france', ['entries' => '+332619100*']);
         self::assertSame([['list' => 'clr_france', 'count' => 1, 'examples' => [['here' => '+3326191*', 'there' => '+332619100*']]]], $this->send('GET', '/api/plans/draft/callers/clr_accounts/others')['overlaps']);
         $this->send('GET', '/api/plans/draft/callers/clr_accounts/others?from=somebody');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Call;
 
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\PlainLetters;
 
 final class Keypad
 {
@@ -18,9 +19,7 @@ final class Keypad
     /** Words as they are spelled on the keys: accents do not count, nor does anything between letters. */
     public static function spell(string $words): string
     {
-        $latin = transliterator_transliterate('Any-Latin; Latin-ASCII; Lower()', $words);
-
-        return strtr((string) preg_replace('/[^a-z]+/', '', false === $latin ? strtolower($words) : $latin), self::LETTERS, self::OF_LETTERS);
+        return strtr((string) preg_replace('/[^a-z]+/', '', PlainLetters::of($words)), self::LETTERS, self::OF_LETTERS);
     }
 
     /** A key, where one is given. */

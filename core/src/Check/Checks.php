@@ -18,6 +18,7 @@ final class Checks
         MenuWithoutKeys::class,
         AgainWithoutMenu::class,
         DialsNobody::class,
+        WordPromisedMissing::class,
         WordOfTwoKeys::class,
         WordWithoutKey::class,
         ParkPlaceMissing::class,

@@ -63,13 +63,16 @@ final class Directory
      *
      * @param list<Person> $people
      *
-     * @return list<Person>
+     * @return list<Person> by name
      */
     private function meant(string $typed, array $people): array
     {
         $byExtension = $this->spelling->extensions ? array_values(array_filter($people, static fn (Person $person): bool => $person->extension === $typed)) : [];
 
-        return [] === $byExtension ? (\strlen($typed) < Spelled::FEWEST ? [] : $people) : $byExtension;
+        $meant = [] === $byExtension ? (\strlen($typed) < Spelled::FEWEST ? [] : $people) : $byExtension;
+        usort($meant, static fn (Person $one, Person $other): int => [$one->name(), $one->id()] <=> [$other->name(), $other->id()]);
+
+        return $meant;
     }
 
     /** @param list<Person> $people */
@@ -84,7 +87,7 @@ final class Directory
         return false;
     }
 
-    /** @return list<Person> who may be reached and whose names or extensions begin so, by name */
+    /** @return list<Person> who may be reached and whose names or extensions begin so */
     private function beginning(string $typed): array
     {
         $people = [];
@@ -95,9 +98,8 @@ final class Directory
                 }
             }
         }
-        usort($people, static fn (Person $one, Person $other): int => [$one->name(), $one->id()] <=> [$other->name(), $other->id()]);
 
-        return $people;
+        return array_values($people);
     }
 
     private function begins(Person $person, string $typed): bool
@@ -114,6 +116,6 @@ final class Directory
     /** @return list<string> */
     private function spelled(Person $person): array
     {
-        return array_merge(...array_values(array_intersect_key(Spelled::of($person), array_flip($this->spelling->parts()))));
+        return array_merge(...array_map(static fn (string $part): array => Spelled::keys($person, $part), $this->spelling->parts()));
     }
 }

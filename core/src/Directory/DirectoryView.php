@@ -20,7 +20,7 @@ final class DirectoryView
         $all = [];
         foreach ($plan->all(Person::class) as $person) {
             if ($step->dial->mayReach($person)) {
-                $all[] = self::reached($directory, $person, Spelled::of($person)[$part][0] ?? '', $step->spelling->most);
+                $all[] = self::reached($directory, $person, Spelled::keys($person, $part)[0] ?? '', $step->spelling->most);
             }
         }
         usort($all, static fn (Reached $one, Reached $other): int => [null === $one->presses ? 0 : 1, -(int) $one->presses, $one->person->name()] <=> [null === $other->presses ? 0 : 1, -(int) $other->presses, $other->person->name()]);

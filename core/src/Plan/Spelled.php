@@ -20,21 +20,30 @@ final class Spelled
     /** With fewer keys nobody is looked for. */
     public const FEWEST = 2;
 
-    /** @return array<string, list<string>> keys by what they spell: the first name, the last name, the extension */
-    public static function of(Person $person): array
+    /**
+     * @param self::FIRST|self::LAST|self::EXTENSION $what
+     *
+     * @return list<string> keys that spell it: the whole, then from each later part on
+     */
+    public static function keys(Person $person, string $what): array
     {
-        $words = preg_split('/\s+/', trim($person->name())) ?: [];
-        $last = \array_slice($words, 1);
+        if (self::EXTENSION === $what) {
+            return '' === $person->extension ? [] : [$person->extension];
+        }
+        $words = preg_split('/\s+/', trim($person->name()), 2) ?: [''];
 
-        return [self::FIRST => self::from([$words[0]]), self::LAST => self::from([] === $last ? $words : $last), self::EXTENSION => '' === $person->extension ? [] : [$person->extension]];
+        return self::from(self::FIRST === $what ? $words[0] : $words[1] ?? $words[0]);
     }
 
     /** @return list<string> what an element is found by */
     public static function by(Element $element): array
     {
         $mentioned = [];
-        foreach ($element instanceof Person && $element->listing->on ? self::of($element) : [] as $what => $spellings) {
-            foreach ($spellings as $keys) {
+        if (!$element instanceof Person || !$element->listing->on) {
+            return [];
+        }
+        foreach ([self::FIRST, self::LAST, self::EXTENSION] as $what) {
+            foreach (self::keys($element, $what) as $keys) {
                 $mentioned[] = self::mention($what, $keys);
             }
         }
@@ -48,14 +57,10 @@ final class Spelled
         return \sprintf('spelled %s %s', $what, substr($keys, 0, self::FEWEST));
     }
 
-    /**
-     * @param list<string> $words of a name
-     *
-     * @return list<string> the whole, then from each later part on
-     */
-    private static function from(array $words): array
+    /** @return list<string> */
+    private static function from(string $name): array
     {
-        $parts = array_values(array_filter(array_map(Keypad::spell(...), preg_split('/[\s-]+/', implode(' ', $words)) ?: [])));
+        $parts = array_values(array_filter(array_map(Keypad::spell(...), preg_split('/[\s-]+/', $name) ?: [])));
         $spellings = [];
         foreach (array_keys($parts) as $i) {
             $spellings[] = implode('', \array_slice($parts, $i));

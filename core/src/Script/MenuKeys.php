@@ -36,6 +36,17 @@ final readonly class MenuKeys
         }
     }
 
+    /** @return array<string, list<PromisedWord>> words that its script tells callers to say, by language */
+    public function words(): array
+    {
+        $words = [];
+        foreach ($this->prompt->scripts as $language => $script) {
+            $words[$language] = MenuScript::words($script, $language);
+        }
+
+        return $words;
+    }
+
     public function has(string $key): bool
     {
         return null !== $this->step->exits()->find($key);

@@ -34,7 +34,7 @@ final class MenuScript
         }
         $self = new self($grammar);
         $promised = [];
-        foreach (preg_split('/[.!?;\n]+(?=\s|$)/u', str_replace(['’', '“', '”', '«', '»', '"'], ["'", '', '', '', '', ''], $script)) ?: [] as $sentence) {
+        foreach (self::sentences($script) as $sentence) {
             foreach ($self->sentence($sentence) as $one) {
                 $promised[$one->key] ??= $one;
             }
@@ -43,11 +43,54 @@ final class MenuScript
         return array_values($promised);
     }
 
+    /** @return list<PromisedWord> that callers are told to say, in the order of the script; "press 1 or say sales", "dites fret" */
+    public static function words(string $script, string $language): array
+    {
+        $grammar = Grammar::of($language);
+        if (null === $grammar) {
+            return [];
+        }
+        $self = new self($grammar);
+        $promised = [];
+        foreach (self::sentences($script) as $sentence) {
+            preg_match_all($self->alternative(), $sentence, $found, \PREG_SET_ORDER | \PREG_OFFSET_CAPTURE);
+            foreach ($found as $one) {
+                $promised[] = new PromisedWord(trim($one['words'][0]), $self->keyBeside($sentence, $one[0][1]));
+            }
+        }
+
+        return $promised;
+    }
+
+    /** The key that is named last before a place of a sentence, or else first after it. */
+    private function keyBeside(string $sentence, int $at): ?string
+    {
+        $key = null;
+        foreach ($this->named($sentence) as $one) {
+            if ($one['verb'] && ($one['to'] <= $at || null === $key)) {
+                $key = $one['key'];
+            }
+        }
+
+        return $key;
+    }
+
+    /** @return list<string> */
+    private static function sentences(string $script): array
+    {
+        return preg_split('/[.!?;\n]+(?=\s|$)/u', str_replace(['’', '“', '”', '«', '»', '"'], ["'", '', '', '', '', ''], $script)) ?: [];
+    }
+
+    /** What tells callers to say something instead, as a regular expression. */
+    private function alternative(): string
+    {
+        return \sprintf('/(?:,?\s*\b(?:%s)\s+)?\b(?:%s)\s+(?<words>[\p{L}\' -]+?)(?=[,.]|\s+(?:%1$s)\b|$)/iu', $this->grammar->between, $this->grammar->says);
+    }
+
     /** @return list<Promised> */
     private function sentence(string $sentence): array
     {
-        $words = \sprintf('/(?:,?\s*\b(?:%s)\s+)?\b(?:%s)\s+[\p{L}\' -]+?(?=[,.]|\s+(?:%1$s)\b|$)/iu', $this->grammar->between, $this->grammar->says);
-        $sentence = (string) preg_replace($words, '', $sentence);
+        $sentence = (string) preg_replace($this->alternative(), '', $sentence);
         $named = $this->named($sentence);
         $first = array_values(array_filter($named, static fn (array $one): bool => $one['verb']))[0] ?? null;
         if (null === $first && !$this->hasVerb) {

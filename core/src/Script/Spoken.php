@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Script;
 
 use Meandros\Core\Plan\Step\MenuWord;
+use Meandros\Core\Reading\PlainLetters;
 
 /**
  * Which of a menu's words somebody said. A plain stand-in for a speech service: the same words without regard to case,
@@ -33,9 +34,7 @@ final class Spoken
     /** Small letters without accents, a space between words. */
     public static function plain(string $words): string
     {
-        $latin = transliterator_transliterate('Any-Latin; Latin-ASCII; Lower()', $words);
-
-        return trim((string) preg_replace('/[^a-z0-9]+/', ' ', false === $latin ? mb_strtolower($words) : $latin));
+        return trim((string) preg_replace('/[^a-z0-9]+/', ' ', PlainLetters::of($words)));
     }
 
     /** @param list<array{string, string, string}> $known key, word, and the word made plain */

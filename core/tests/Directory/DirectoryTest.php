@@ -47,7 +47,7 @@ final class DirectoryTest extends TestCase
     {
         $person = self::plan([])->plan()->get(Person::class, $id);
         self::assertInstanceOf(Person::class, $person);
-        self::assertSame([$first, $last], [Spelled::of($person)['first'][0] ?? '', Spelled::of($person)['last']]);
+        self::assertSame([$first, $last], [Spelled::keys($person, Spelled::FIRST)[0] ?? '', Spelled::keys($person, Spelled::LAST)]);
     }
 
     /** @return iterable<array{string, string, list<string>}> */

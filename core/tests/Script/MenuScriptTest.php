@@ -7,6 +7,8 @@ namespace Meandros\Core\Tests\Script;
 use Meandros\Core\Script\MenuScript;
 use Meandros\Core\Script\MenuWriter;
 use Meandros\Core\Script\Promised;
+use Meandros\Core\Script\PromisedWord;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** What menu scripts promise, against sixty that were read by hand. */
@@ -63,5 +65,25 @@ final class MenuScriptTest extends TestCase
     private static function scripts(): array
     {
         return require __DIR__.'/menu_scripts.php';
+    }
+
+    /** @param list<array{string, string|null}> $words and the key beside each */
+    #[DataProvider('spoken')]
+    public function testWordsToSay(string $language, string $script, array $words): void
+    {
+        self::assertSame($words, array_map(static fn (PromisedWord $one): array => [$one->word, $one->key], MenuScript::words($script, $language)));
+    }
+
+    /** @return iterable<array{string, string, list<array{string, string|null}>}> */
+    public static function spoken(): iterable
+    {
+        yield ['en', 'For sales, press 1 or say sales. For help, press 2 or say “help me”.', [['sales', '1'], ['help me', '2']]];
+        yield ['en', 'Say bookings or press 1.', [['bookings', '1']]];
+        yield ['en', 'Press 1 or say bookings, press 2 or say freight.', [['bookings', '1'], ['freight', '2']]];
+        yield ['en', 'Say operator at any time.', [['operator at any time', null]]];
+        yield ['fr', 'Pour le fret, tapez 2 ou dites fret.', [['fret', '2']]];
+        yield ['fr', 'Dites « réservations » ou tapez 1.', [['réservations', '1']]];
+        yield ['en', 'For sales, press 1.', []];
+        yield ['de', 'Sagen Sie Fracht.', []];
     }
 }

@@ -13,7 +13,7 @@ enum NamePart: string
     case First = 'first';
     case Either = 'either';
 
-    /** @return non-empty-list<string> of Spelled */
+    /** @return non-empty-list<Spelled::FIRST|Spelled::LAST|Spelled::EXTENSION> */
     public function parts(): array
     {
         return match ($this) {

@@ -28,7 +28,7 @@ final readonly class NameSpelling
         return new self($part, $step->field('letters')->whole(Spelled::FEWEST, 8, 'letters', 3), $step->field('most')->whole(1, 9, 'people', 3), $step->field('extensions')->flag(true));
     }
 
-    /** @return non-empty-list<string> of Spelled */
+    /** @return non-empty-list<Spelled::FIRST|Spelled::LAST|Spelled::EXTENSION> */
     public function parts(): array
     {
         return [...$this->part->parts(), ...$this->extensions ? [Spelled::EXTENSION] : []];
