@@ -6,11 +6,13 @@ namespace Meandros\Core\Check;
 
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Spelled;
 use Meandros\Core\Plan\Step\MenuStep;
-use Meandros\Core\Plan\Step\StepExit;
 
 /**
- * A menu whose keys take longer, for an extension may begin with them.
+ * A menu whose keys take longer, for an extension may begin with them: always where one does, and where the wait is long.
  *
  * @implements Check<Journey>
  */
@@ -27,11 +29,28 @@ final class KeysWaitForDigits implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         foreach ($element->steps->everyStep('/steps') as $place => $step) {
-            $digits = $step instanceof MenuStep && null !== $step->dial ? array_filter($step->exits()->items, static fn (StepExit $exit): bool => 1 === preg_match('/^[0-9]$/D', $exit->on)) : [];
-            if ($step instanceof MenuStep && null !== $step->dial && [] !== $digits && $step->dial->digitSeconds > self::BEARABLE) {
-                $keys = implode(', ', array_map(static fn (StepExit $exit): string => $exit->on, $digits));
-                yield Finding::warning($element, $place.'/dial', 'keys-wait-for-digits', ['keys' => $keys, 'seconds' => $step->dial->digitSeconds], Fix::replace($element, $place.'/dial/digitSeconds', self::BEARABLE));
+            $dial = $step instanceof MenuStep ? $step->dial : null;
+            if (null === $dial) {
+                continue;
+            }
+            $isLong = $dial->digitSeconds > self::BEARABLE;
+            $digits = array_filter($step->exits()->keys(), static fn (string $key): bool => ctype_digit($key) && ($isLong || self::beginsExtension($key, $survey->plan)));
+            if ([] !== $digits) {
+                $fix = $isLong ? Fix::replace($element, $place.'/dial/digitSeconds', self::BEARABLE) : null;
+                yield Finding::warning($element, $place.'/dial', 'keys-wait-for-digits', ['keys' => implode(', ', $digits), 'seconds' => $dial->digitSeconds], $fix);
             }
         }
+    }
+
+    /** Whether the extension of somebody who is listed begins with the key. */
+    private static function beginsExtension(string $key, Plan $plan): bool
+    {
+        for ($next = 0; $next <= 9; ++$next) {
+            if ($plan->isMentioned(Spelled::mention(Spelled::EXTENSION, $key.$next), Kind::Person)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }
