@@ -15,6 +15,7 @@ use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Json\ZoneReader;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\AssumptionCheck;
@@ -43,10 +44,10 @@ final readonly class TrialCallRequest
         $plan = $plans->get($in->field('in')->isGiven() ? $in->field('in')->text(12) : 'draft');
         $element = $in->field('with')->isGiven() ? PlanCodec::readElement($in->field('with')) : null;
         $plan = null === $element ? $plan : $plan->with($element);
-        $to = $in->field('to')->text(40);
+        $to = $in->field('to')->text(64);
         $site = self::siteOf($plan, $to);
         $zone = $in->field('zone')->isGiven() ? ZoneReader::read($in->field('zone')) : $site->zone ?? 'UTC';
-        $call = new TrialCall(self::dialled($in->field('to'), $to, $site), self::caller($in->field('from'), $site), self::instant($in->field('at'), $zone));
+        $call = new TrialCall(self::dialled($in->field('to'), $to, $plan, $site), self::caller($in->field('from'), $site), self::instant($in->field('at'), $zone));
 
         $assumptions = Assumptions::fromJson($in->field('assume'));
         self::orComplain($in->field('assume'), static fn () => AssumptionCheck::check($plan, $assumptions, $call), null);
@@ -56,15 +57,19 @@ final readonly class TrialCallRequest
 
     private static function siteOf(Plan $plan, string $to): ?Site
     {
-        $element = $plan->dialled($to);
+        $element = $plan->dialled($to) ?? $plan->find($to);
         $site = $element instanceof Number || $element instanceof Person || $element instanceof Hours ? $plan->get(Site::class, $element->site) : null;
 
         return $site ?? $plan->all(Site::class)[0] ?? null;
     }
 
-    private static function dialled(Input $in, string $text, ?Site $site): string
+    private static function dialled(Input $in, string $text, Plan $plan, ?Site $site): string
     {
         if (1 === preg_match('/^(\+\d+|\d{2,6}|[*#]\d{1,6})?$/D', $text)) {
+            return $text;
+        }
+
+        if ($plan->find($text) instanceof TakesCalls) {
             return $text;
         }
 

@@ -105,13 +105,19 @@ test('a fax goes to its mailbox, and a caller is told what it costs', async ({ p
     await expect(sentence(page)).toContainText('Sends a fax to Fax documents');
 });
 
-test('a key is pressed while it rings, once the greeting is heard', async ({ page }) => {
-    await page.goto(address('/journeys/jrn_lost', LOST));
-    await assume(page, 'Keys while it rings or plays', '0@4');
+test('a key is pressed while a prompt plays, and while it rings once the greeting is heard', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_fax', { to: '+441632960170', meanwhile: '0@2' }));
+    await expect(sentence(page)).toContainText('Hears “Fax line, to callers”, presses 0, rings Bea Longstaff');
+    await page.goto(address('/journeys/jrn_lost', { ...LOST, meanwhile: '0@4' }));
+    const ring = page.getByRole('row').filter({ hasText: 'Ring Lost property counter' });
+    await ring.press('Enter');
+    await choose(page, 'Add an exit', 'key 0 meanwhile');
+    await saved(page);
     await expect(sentence(page)).toContainText('Rings Lost property counter for 25 s');
+    await page.keyboard.press('Escape');
     await assume(page, 'Keys while it rings or plays', '0@12');
     await expect(sentence(page)).toContainText(
-        'Rings Lost property counter for 12 s, hears “Lost property”, presses 0, rings Bea Longstaff',
+        'Rings Lost property counter for 12 s, hears “Lost property”, presses 0',
     );
     await page.getByRole('link', { name: 'This call' }).click();
     await expect(page.locator('main')).toContainText('After 12 s of it; the step heeds this key.');
@@ -160,4 +166,15 @@ test('a line that delivers no numbers of callers is told where callers are told 
     await expect(sentence(page)).toContainText(/^ ?Hears “Welcome”/);
     await page.goto(address('/journeys/jrn_main', { to: '+441632960100' }));
     await expect(page.getByText('The line of “Main line” delivers no numbers of callers').first()).toBeVisible();
+});
+
+test('a journey is tried straight away while no number leads to it', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_fax'));
+    await page.getByRole('button', { name: 'Try a call straight to it' }).click();
+    await expect(sentence(page)).toContainText('Hears “Fax line, to callers”');
+    await choose(page, 'Number called', 'Freight office · team');
+    await expect(page).toHaveURL(/to=team_freight/);
+    await expect(sentence(page)).toContainText('Rings Freight office');
+    await page.getByRole('link', { name: 'This call' }).click();
+    await expect(page.locator('main')).toContainText('A call comes straight to Freight office');
 });

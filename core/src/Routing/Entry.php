@@ -21,7 +21,7 @@ use Meandros\Core\Plan\Target;
 use Meandros\Core\Reading\InvalidData;
 
 /**
- * Where a dialled number enters the plan. A number that points straight at a person, a team or a mailbox is the
+ * Where a dialled number enters the plan, or a call that is tried straight to something. A number that points straight at a person, a team or a mailbox is the
  * shortest of journeys: ring them, then their own mailbox if they have one.
  */
 final readonly class Entry
@@ -34,22 +34,33 @@ final readonly class Entry
         public ?Target $target,
         public StepList $steps,
         public bool $tellsCaller = true,
+        public bool $isTried = false,
     ) {
     }
 
     /** @throws InvalidData when nothing of the plan is reached by it */
     public static function find(Plan $plan, string $dialled): self
     {
-        $element = $plan->dialled($dialled);
+        $element = $plan->dialled($dialled) ?? $plan->find($dialled);
 
         return match (true) {
+            $element instanceof TakesCalls && $element->id() === $dialled => self::tried($plan, $element),
             $element instanceof Number => new self($element->id(), $element->name(), $element->language, $element->site, $element->target, self::direct($plan, $element->target), $element->tellsCaller),
             $element instanceof Person => self::inside($plan, $element, $element->site, Target::element($element->id())),
             $element instanceof Hours => self::inside($plan, $element, $element->site, null),
             $element instanceof Queue => self::inside($plan, $element, null, null),
             $element instanceof Site => throw InvalidData::at('/to', \sprintf('%s is a park place of %s: whoever dials it takes the call that waits there.', $dialled, $element->name()), 'Choose a number to call.'),
-            default => throw InvalidData::at('/to', \sprintf('%s is not a number of this plan.', PhoneNumber::international($dialled)), 'Choose one of its numbers, or add this one.'),
+            default => throw InvalidData::at('/to', \sprintf('%s is not a number of this plan.', PhoneNumber::international($dialled)), 'Choose one of its numbers, or what takes calls, or add this one.'),
         };
+    }
+
+    /** Something that no number needs to lead to yet: tried as if one of the first site did. */
+    private static function tried(Plan $plan, TakesCalls $element): self
+    {
+        $site = $plan->all(Site::class)[0] ?? null;
+        $target = Target::element($element->id());
+
+        return new self($element->id(), $element->name(), $site->language ?? Language::DEFAULT, $site?->id(), $target, self::direct($plan, $target), true, true);
     }
 
     /** An extension or a code: dialled inside, in the language of its site. */

@@ -61,7 +61,7 @@ final class Router
 
             return $walk->trace($ending);
         }
-        $walk->note(new Dialled($entry->element, $entry->target, $entry->hides($call->caller)));
+        $walk->note(new Dialled($entry->element, $entry->target, $entry->hides($call->caller), $entry->isTried));
         try {
             $ending = $this->hungUp($walk, fn (): Ending => $this->come($walk, $entry)->ending ?? new Ending(EndingKind::RanOut));
             $walk->note(new Over($ending, $walk->lastStep()));

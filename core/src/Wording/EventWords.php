@@ -60,7 +60,7 @@ final readonly class EventWords
     public function what(Happening $happening): string
     {
         return match (true) {
-            $happening instanceof Dialled => \sprintf('%s is dialled', $this->names->of($happening->element)),
+            $happening instanceof Dialled => \sprintf($happening->isTried ? 'A call comes straight to %s' : '%s is dialled', $this->names->of($happening->element)),
             $happening instanceof ComesBackIn => \sprintf('Comes back in by %s', $this->names->of($happening->element)),
             $happening instanceof Said => null === $happening->prompt ? 'Says nothing' : \sprintf('Hears “%s”', $this->names->of($happening->prompt)),
             $happening instanceof HoursRead => null === $happening->reading ? 'No hours to look at' : \sprintf('%s: %s', $this->names->of($happening->hours), $this->stateName($happening)),
@@ -87,6 +87,7 @@ final readonly class EventWords
     public function because(Happening $happening): string
     {
         return match (true) {
+            $happening instanceof Dialled && $happening->isTried => 'It is tried as if a number of the first site led there.',
             $happening instanceof Dialled => (null === $happening->target ? 'It has no target.' : \sprintf('Its calls go to %s.', $this->names->target($happening->target))).($happening->hidesCaller ? ' Its line delivers no numbers of callers.' : ''),
             $happening instanceof Said => $this->said($happening),
             $happening instanceof HoursRead => $this->hours($happening),

@@ -21,7 +21,7 @@ final class TraceDataTest extends TestCase
     {
         $trace = (new Router())->trace(self::builder()->plan(), PlanBuilder::trial('2026-11-23T10:00'), Assumptions::fromData(['keys' => ['5', '1'], 'phones' => [['who' => 'ann/mobile', 'does' => 'answers', 'after' => 6]]]), self::storm());
         self::assertSame([
-            [0, 'dialled', ['element' => 'num_main'], ['target' => 'jrn_main', 'hidesCaller' => false]],
+            [0, 'dialled', ['element' => 'num_main'], ['target' => 'jrn_main', 'hidesCaller' => false, 'isTried' => false]],
             [0, 'said', ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4], ['wantedLanguage' => 'en', 'toTheEnd' => true, 'ringing' => 0]],
             [4, 'hours', ['hours' => 'hrs', 'state' => 'lunch'], [
                 'decision' => ['by' => 'override', 'date' => '2026-11-23', 'band' => null, 'name' => 'Storm', 'source' => 'ovr_1', 'of' => 'Dana', 'season' => null],

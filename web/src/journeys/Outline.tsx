@@ -3,6 +3,7 @@ import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react'
 import { useLocation } from 'react-router';
 import type { Journey, Step, Trace } from '../api/types';
 import { CourseLine } from '../call/CourseLine';
+import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
 import { useAllFindings } from '../ui/useFindings';
@@ -31,6 +32,7 @@ export function Outline({
     trace,
 }: EditorProps<Journey> & { trace: Trace | undefined }) {
     const plan = usePlan();
+    const { change: chooseCall } = useMoment();
     const findings = useAllFindings(value.id);
     const rows = useMemo(() => rowsOf(value.steps), [value.steps]);
     const [current, setCurrent] = useState<string>();
@@ -130,7 +132,14 @@ export function Outline({
                     ? 'Arrow keys move.'
                     : 'Arrow keys move · Enter edits · + inserts below · Alt with arrows moves a step · Delete removes · Ctrl+Z takes back'}
             </p>
-            {trace && visits.length === 0 && <p className="notice">This call does not come through this journey.</p>}
+            {trace && visits.length === 0 && (
+                <p className="notice">
+                    This call does not come through this journey.{' '}
+                    <Button size="small" onClick={() => chooseCall({ to: value.id, zone: '' })}>
+                        Try a call straight to it
+                    </Button>
+                </p>
+            )}
             <div className="outline-box" ref={grid}>
                 <div role="treegrid" aria-label={`Steps of ${value.name}`} className="outline">
                     {rows.map((row) => {

@@ -1,6 +1,7 @@
 import { Button, Input, Popover, Select } from 'antd';
 import { useEffect, useMemo } from 'react';
 import { useEditions } from '../editions/useEditions';
+import { ALL_KINDS, KINDS } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
 import { AssumptionsEditor, assumptionsInWords } from './AssumptionsEditor';
 import { ClockInput } from './ClockInput';
@@ -42,6 +43,9 @@ export function MomentBar() {
             name: code.code,
         })),
     );
+    const straight = ALL_KINDS.filter((kind) => KINDS[kind].takesCalls).flatMap((kind) =>
+        (plan?.all(kind) ?? []).map(({ id, name }) => ({ value: id, label: `${name} · ${KINDS[kind].one}`, name })),
+    );
     const setAt = (nextDate: string, nextTime: string) =>
         nextDate && nextTime && change({ at: `${nextDate}T${nextTime.length === 5 ? `${nextTime}:00` : nextTime}` });
 
@@ -58,6 +62,7 @@ export function MomentBar() {
                 options={[
                     { label: 'Numbers', title: 'Numbers', options },
                     { label: 'Extensions', title: 'Extensions', options: extensions },
+                    { label: 'Straight to', title: 'Straight to, by no number', options: straight },
                     ...(codes.length > 0 ? [{ label: 'Codes', title: 'Codes', options: codes }] : []),
                 ]}
                 onChange={(to) => change({ to })}

@@ -12,7 +12,7 @@ export function ListingFields({ value, change, error, disabled }: EditorProps<Pe
         <>
             <h2>Reached by name or extension</h2>
             <Checkbox checked={listing.on} disabled={disabled} onChange={(event) => set({ on: event.target.checked })}>
-                Callers find them in directories and may dial their extension
+                Callers find them in directories and may dial them
             </Checkbox>
             <div className="fields">
                 {listing.on ? (
