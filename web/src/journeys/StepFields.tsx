@@ -31,6 +31,7 @@ export function StepFields({
                     size="small"
                     aria-label="Add an exit"
                     placeholder="Add an exit"
+                    showSearch={{ optionFilterProp: 'label' }}
                     value={null}
                     popupMatchSelectWidth={160}
                     options={free.map((one) => ({ value: one.on, label: one.label }))}
