@@ -9,6 +9,7 @@ const palettes = {
         quiet: '#55686d',
         line: '#d8d5c8',
         deep: '#12515c',
+        wash: '#e9efe9',
         course: '#a85a00',
         alarm: '#a8242f',
     },
@@ -19,6 +20,7 @@ const palettes = {
         quiet: '#a3b5b6',
         line: '#2c454c',
         deep: '#6fc7cf',
+        wash: '#1b353c',
         course: '#ffb454',
         alarm: '#ff9a94',
     },
@@ -49,6 +51,9 @@ export function themeFor(mode: Mode): ThemeConfig {
             wireframe: false,
             motion: false,
         },
-        components: { Button: { primaryShadow: 'none', colorTextLightSolid: mode === 'dark' ? '#06181c' : '#ffffff' } },
+        components: {
+            Button: { primaryShadow: 'none', colorTextLightSolid: mode === 'dark' ? '#06181c' : '#ffffff' },
+            Table: { rowSelectedBg: palette.wash, rowSelectedHoverBg: palette.wash, rowHoverBg: palette.wash },
+        },
     };
 }

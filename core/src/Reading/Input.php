@@ -87,6 +87,12 @@ final readonly class Input
         return $this->under($name, $name);
     }
 
+    /** A field whose name is known to whoever asks, and no constant. */
+    public function named(string $name): self
+    {
+        return $this->entry($name);
+    }
+
     /** A field whose name is data: any text at all. */
     private function entry(string $name): self
     {
@@ -98,6 +104,17 @@ final readonly class Input
         $given = \is_array($this->value) && \array_key_exists($name, $this->value);
 
         return new self($given ? $this->value[$name] : null, $this->pointer.'/'.$token, $this->complaints, $given);
+    }
+
+    /** @return array<string, mixed> its fields as they stand there, unread */
+    public function fields(): array
+    {
+        $fields = [];
+        foreach (\is_array($this->value) ? $this->value : [] as $name => $value) {
+            $fields[(string) $name] = $value;
+        }
+
+        return $fields;
     }
 
     /** A part of this value that is read on its own. */

@@ -1,5 +1,6 @@
 import { useAnswer } from '../moment/useAnswer';
 import { ElementScreen } from '../ui/ElementScreen';
+import { FromPattern } from './FromPattern';
 import { Outline } from './Outline';
 
 export function JourneysScreen() {
@@ -9,6 +10,7 @@ export function JourneysScreen() {
         <ElementScreen
             kind="journey"
             empty="There is no journey yet. Name one below, and put what callers go through into it."
+            foot={<FromPattern />}
             note={(journey) => (taken.has(journey.id) ? 'on the way' : '')}
             editor={(props) => <Outline {...props} trace={trace} />}
         />

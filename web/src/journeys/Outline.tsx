@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { App, Button } from 'antd';
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
 import type { Journey, Step, Trace } from '../api/types';
@@ -7,12 +7,14 @@ import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
 import { useAllFindings } from '../ui/useFindings';
+import { copiedSteps, copySteps } from './clipboard';
 import { Inserter } from './Inserter';
 import { OutlineRow } from './OutlineRow';
 import { outlineAct } from './outlineKeys';
 import {
     changeExits,
     foundAt,
+    insertAllAt,
     insertAt,
     move,
     newStep,
@@ -21,6 +23,8 @@ import {
     removeAt,
     replaceAt,
     rowsOf,
+    unfolded,
+    withFreshIds,
 } from './outlineModel';
 
 /** A journey as an outline, edited in place, with the way that the trial call takes through it. */
@@ -34,7 +38,9 @@ export function Outline({
     const plan = usePlan();
     const { change: chooseCall } = useMoment();
     const findings = useAllFindings(value.id);
-    const rows = useMemo(() => rowsOf(value.steps), [value.steps]);
+    const [folded, setFolded] = useState<ReadonlySet<string>>(new Set());
+    const rows = useMemo(() => unfolded(rowsOf(value.steps), folded), [value.steps, folded]);
+    const { message } = App.useApp();
     const [current, setCurrent] = useState<string>();
     const [editing, setEditing] = useState<string>();
     const [inserting, setInserting] = useState<{ after: string; place: Place }>();
@@ -90,14 +96,23 @@ export function Outline({
                 next,
             );
     };
-    const startInsert = (row: Row) =>
-        setInserting({
-            after: row.key,
-            place:
-                row.is === 'step'
-                    ? { list: row.place.list, index: row.place.index + 1 }
-                    : { list: [...row.place.list, { step: row.place.index, exit: row.exitIndex }], index: 0 },
+    const startInsert = (row: Row) => setInserting({ after: row.key, place: placeBelow(row) });
+    const fold = (key: string) =>
+        setFolded((before) => {
+            const next = new Set(before);
+            if (!next.delete(key)) next.add(key);
+            return next;
         });
+    const copy = (row: Row) => {
+        const steps = row.is === 'step' ? [row.step] : row.exit.steps;
+        copySteps(steps);
+        message.info(steps.length === 1 ? 'Copied: paste it below any row' : `${steps.length} steps are copied`);
+    };
+    const paste = (row: Row) => {
+        const steps = withFreshIds(copiedSteps(), value.steps);
+        if (steps.length === 0) message.warning('Nothing was copied yet.');
+        else put(insertAllAt(value.steps, placeBelow(row), steps), steps[0]?.id);
+    };
     const closeInserter = () => {
         const after = inserting?.after;
         setInserting(undefined);
@@ -113,15 +128,21 @@ export function Outline({
             }
             return;
         }
-        const wanted = outlineAct(rows, row, event, disabled);
+        const wanted = outlineAct(rows, row, event, disabled, folded);
         if (!wanted) return;
         event.preventDefault();
         event.stopPropagation();
         if (wanted.act === 'focus') focusRow(wanted.row);
+        else if (wanted.act === 'move' && row.is === 'step') put(move(value.steps, row.place, wanted.way), row.key);
         else if (wanted.act === 'edit') setEditing(row.key);
         else if (wanted.act === 'insert') startInsert(row);
         else if (wanted.act === 'remove') remove(row);
-        else if (row.is === 'step') put(move(value.steps, row.place, wanted.way), row.key);
+        else if (wanted.act === 'fold' || wanted.act === 'unfold') fold(row.key);
+        else if (wanted.act === 'paste') paste(row);
+        else if (wanted.act === 'copy' || wanted.act === 'cut') {
+            copy(row);
+            if (wanted.act === 'cut') remove(row);
+        }
     };
 
     if (!plan) return null;
@@ -130,7 +151,7 @@ export function Outline({
             <p className="keys quiet">
                 {disabled
                     ? 'Arrow keys move.'
-                    : 'Arrow keys move · Enter edits · + inserts below · Alt with arrows moves a step · Delete removes · Ctrl+Z takes back'}
+                    : 'Arrow keys move · Enter edits · + inserts below · Alt with arrows moves a step · ← folds · Ctrl+C, X, V · Delete removes · Ctrl+Z takes back'}
             </p>
             {trace && visits.length === 0 && (
                 <p className="notice">
@@ -175,6 +196,10 @@ export function Outline({
                                         setTimeout(() => focusRow(row.key));
                                     }}
                                     onInsert={() => startInsert(row)}
+                                    folded={folded.has(row.key)}
+                                    onFold={() => fold(row.key)}
+                                    onCopy={() => copy(row)}
+                                    onPaste={() => paste(row)}
                                     onRemove={() => remove(row)}
                                     onMove={(direction) =>
                                         row.is === 'step' && put(move(value.steps, row.place, direction), row.key)
@@ -216,4 +241,11 @@ export function Outline({
             )}
         </>
     );
+}
+
+/** Where something goes that is put below a row: after a step, or first of an exit. */
+function placeBelow(row: Row): Place {
+    return row.is === 'step'
+        ? { list: row.place.list, index: row.place.index + 1 }
+        : { list: [...row.place.list, { step: row.place.index, exit: row.exitIndex }], index: 0 };
 }

@@ -1,10 +1,10 @@
 import { Button } from 'antd';
-import { type KeyboardEvent, useState } from 'react';
+import { type KeyboardEvent, type ReactNode, useState } from 'react';
 import type { Exit, Finding, Step, Trace, TraceEvent } from '../api/types';
 import { clock } from '../call/clock';
 import { usePlan } from '../plan/usePlan';
 import { Findings } from '../ui/Findings';
-import type { Row } from './outlineModel';
+import { exitsOf, type Row } from './outlineModel';
 import { ExitFields, StepFields } from './StepFields';
 import { exitLabel, moduleOf } from './steps';
 
@@ -23,6 +23,10 @@ interface Props {
     onEdit: () => void;
     onDone: () => void;
     onInsert: () => void;
+    folded: boolean;
+    onFold: () => void;
+    onCopy: () => void;
+    onPaste: () => void;
     onRemove: () => void;
     onMove: (way: 'up' | 'down') => void;
     onStep: (step: Step) => void;
@@ -50,6 +54,7 @@ export function OutlineRow(props: Props) {
             aria-level={row.depth + 1}
             aria-posinset={siblings.indexOf(row) + 1}
             aria-setsize={siblings.length}
+            aria-expanded={row.is === 'step' && exitsOf(row.step).length > 0 ? !props.folded : undefined}
             tabIndex={props.tabbable ? 0 : -1}
             data-row={row.key}
             className={`row ${row.is}${visit ? ' taken' : ''}${editing ? ' editing' : ''}`}
@@ -78,7 +83,20 @@ export function OutlineRow(props: Props) {
                                 onDone={props.onDone}
                             />
                         ) : (
-                            <StepSentence step={row.step} />
+                            <>
+                                <StepSentence step={row.step} />
+                                {props.folded && (
+                                    <Button
+                                        size="small"
+                                        type="text"
+                                        className="fold"
+                                        tabIndex={-1}
+                                        onClick={props.onFold}
+                                    >
+                                        … {exitsOf(row.step).length} folded
+                                    </Button>
+                                )}
+                            </>
                         )
                     ) : editing ? (
                         <ExitFields
@@ -123,6 +141,19 @@ function RowTools(props: Props & { name: string }) {
         <>
             {!editing && <Tool label={`Edit ${name}`} sign="Edit" act={props.onEdit} />}
             <Tool label={`Insert below ${name}`} sign="+" act={props.onInsert} />
+            {row.is === 'step' && exitsOf(row.step).length > 0 && (
+                <Tool
+                    label={`${props.folded ? 'Unfold' : 'Fold'} the exits of ${name}`}
+                    sign={props.folded ? '▸' : '▾'}
+                    act={props.onFold}
+                />
+            )}
+            <Tool label={`Copy ${name}`} sign={<Sign d="M5.5 5.5h7v7h-7zM3.5 10.5v-7h7" />} act={props.onCopy} />
+            <Tool
+                label={`Paste below ${name}`}
+                sign={<Sign d="M3.5 3.5h9v9h-9zM8 5.5v5M5.8 8.3L8 10.5l2.2-2.2" />}
+                act={props.onPaste}
+            />
             {row.is === 'step' && (
                 <>
                     <Tool label={`Move ${name} up`} sign="↑" act={() => props.onMove('up')} />
@@ -134,7 +165,15 @@ function RowTools(props: Props & { name: string }) {
     );
 }
 
-function Tool({ label, sign, act }: { label: string; sign: string; act: () => void }) {
+function Sign({ d }: { d: string }) {
+    return (
+        <svg width="14" height="14" viewBox="0 0 16 16" aria-hidden="true">
+            <path d={d} fill="none" stroke="currentColor" strokeWidth="1.4" />
+        </svg>
+    );
+}
+
+function Tool({ label, sign, act }: { label: string; sign: ReactNode; act: () => void }) {
     return (
         <Button size="small" type="text" tabIndex={-1} aria-label={label} onClick={act}>
             {sign}

@@ -1,4 +1,4 @@
-import type { Row } from './outlineModel';
+import { exitsOf, type Row } from './outlineModel';
 
 /** What a key does in the outline. */
 export type OutlineAct =
@@ -6,7 +6,9 @@ export type OutlineAct =
     | { act: 'move'; way: 'up' | 'down' | 'in' | 'out' }
     | { act: 'edit' }
     | { act: 'insert' }
-    | { act: 'remove' };
+    | { act: 'remove' }
+    | { act: 'copy' | 'cut' | 'paste' }
+    | { act: 'fold' | 'unfold' };
 
 const WAYS: Record<string, 'up' | 'down' | 'in' | 'out'> = {
     ArrowUp: 'up',
@@ -15,15 +17,33 @@ const WAYS: Record<string, 'up' | 'down' | 'in' | 'out'> = {
     ArrowLeft: 'out',
 };
 
+interface Pressed {
+    key: string;
+    altKey: boolean;
+    ctrlKey?: boolean;
+    metaKey?: boolean;
+}
+
+const CLIPBOARD: Record<string, 'copy' | 'cut' | 'paste'> = { c: 'copy', x: 'cut', v: 'paste' };
+const NOTHING: ReadonlySet<string> = new Set();
+
 /** What a key does on a row; undefined where it is none of the outline's. */
 export function outlineAct(
     rows: Row[],
     row: Row,
-    { key, altKey }: { key: string; altKey: boolean },
+    { key, altKey, ctrlKey = false, metaKey = false }: Pressed,
     disabled: boolean,
+    folded: ReadonlySet<string> = NOTHING,
 ): OutlineAct | undefined {
     const way = WAYS[key];
+    if (ctrlKey || metaKey) {
+        const act = CLIPBOARD[key.toLowerCase()];
+        return act && (act === 'copy' || !disabled) ? { act } : undefined;
+    }
     if (altKey) return way && row.is === 'step' && !disabled ? { act: 'move', way } : undefined;
+    const canFold = row.is === 'step' && exitsOf(row.step).length > 0;
+    if (canFold && key === 'ArrowLeft' && !folded.has(row.key)) return { act: 'fold' };
+    if (canFold && key === 'ArrowRight' && folded.has(row.key)) return { act: 'unfold' };
     const at = rows.indexOf(row);
     const goal =
         key === 'ArrowDown'

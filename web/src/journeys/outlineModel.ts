@@ -144,3 +144,34 @@ export function newStep(kind: Step['do'], steps: Step[]): Step {
     const id = `s${n}`;
     return STEPS[kind].blank(id);
 }
+
+/** Rows that are seen: those within a folded step are not. */
+export function unfolded(rows: Row[], folded: ReadonlySet<string>): Row[] {
+    let hidden = Number.POSITIVE_INFINITY;
+    return rows.filter((row) => {
+        if (row.depth > hidden) return false;
+        hidden = folded.has(row.key) ? row.depth : Number.POSITIVE_INFINITY;
+        return true;
+    });
+}
+
+/** Steps from elsewhere, with ids that are not taken here. */
+export function withFreshIds(copied: Step[], steps: Step[]): Step[] {
+    const taken = new Set(rowsOf(steps).flatMap((row) => (row.is === 'step' ? [row.step.id] : [])));
+    let n = 0;
+    const fresh = (step: Step): Step => {
+        do n++;
+        while (taken.has(`s${n}`));
+        const named = { ...step, id: `s${n}` };
+        return withExits(
+            named,
+            exitsOf(named).map((exit) => ({ ...exit, steps: exit.steps.map(fresh) })),
+        );
+    };
+    return copied.map(fresh);
+}
+
+/** Steps put one after the other at a place. */
+export function insertAllAt(steps: Step[], place: Place, added: Step[]): Step[] {
+    return changeList(steps, place.list, (list) => list.toSpliced(place.index, 0, ...added));
+}

@@ -10,6 +10,8 @@ import { toTrialCall, useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
 import { useCalm } from '../ui/useCalm';
+import { ChangeMany } from './ChangeMany';
+import { NumberFiles } from './NumberFiles';
 
 /** So many answers are asked for at once, and so many rows are on a page. */
 const AT_ONCE = 100;
@@ -40,7 +42,8 @@ const rank = (line: Line) => (line.answer ? ENDINGS.indexOf(line.answer.ending) 
 /** What a call to each number meets at the moment of the bar. */
 export function AllNumbersScreen() {
     const plan = usePlan();
-    const { search, change } = useMoment();
+    const { moment, search, change } = useMoment();
+    const [chosen, setChosen] = useState<string[]>([]);
     const [wanted, setWanted] = useState('');
     const numbers = useMemo(() => plan?.all('number') ?? [], [plan]);
     const answers = useNumberAnswers(numbers);
@@ -60,7 +63,7 @@ export function AllNumbersScreen() {
     const columns: TableColumnsType<Line> = [
         {
             title: 'Number',
-            width: 210,
+            width: 170,
             sorter: (a, b) => a.number.name.localeCompare(b.number.name, 'en', { numeric: true }),
             render: (_, { number }) => (
                 <>
@@ -73,13 +76,19 @@ export function AllNumbersScreen() {
         },
         {
             title: 'Site',
-            width: 140,
+            width: 120,
             sorter: (a, b) => site(a.number).localeCompare(site(b.number)),
             render: (_, { number }) => site(number),
         },
         {
+            title: 'Lang.',
+            width: 70,
+            sorter: (a, b) => a.number.language.localeCompare(b.number.language),
+            render: (_, { number }) => number.language,
+        },
+        {
             title: 'Leads to',
-            width: 170,
+            width: 150,
             sorter: (a, b) => (target(a.number)?.name ?? '').localeCompare(target(b.number)?.name ?? ''),
             render: (_, { number }) => {
                 const element = target(number);
@@ -92,7 +101,7 @@ export function AllNumbersScreen() {
         },
         {
             title: 'Ends',
-            width: 190,
+            width: 140,
             defaultSortOrder: 'ascend',
             sorter: (a, b) => rank(a) - rank(b),
             render: (_, { answer }) =>
@@ -130,8 +139,30 @@ export function AllNumbersScreen() {
                     value={wanted}
                     onChange={(event) => setWanted(event.target.value)}
                 />
+                <NumberFiles />
+                {moment.in === 'draft' && chosen.length > 0 && (
+                    <ChangeMany ids={chosen} onClear={() => setChosen([])} />
+                )}
                 <Table
                     size="small"
+                    rowSelection={
+                        moment.in === 'draft'
+                            ? {
+                                  selectedRowKeys: chosen,
+                                  onChange: (keys) => setChosen(keys.map(String)),
+                                  selections: [
+                                      {
+                                          key: 'all',
+                                          text: 'All that are found',
+                                          onSelect: () => setChosen(lines.map(({ number }) => number.id)),
+                                      },
+                                  ],
+                                  preserveSelectedRowKeys: true,
+                                  getCheckboxProps: ({ number }) => ({ 'aria-label': `Choose ${number.name}` }),
+                                  getTitleCheckboxProps: () => ({ 'aria-label': 'Choose all on this page' }),
+                              }
+                            : undefined
+                    }
                     rowKey={({ number }) => number.id}
                     columns={columns}
                     dataSource={lines}

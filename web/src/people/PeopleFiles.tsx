@@ -1,21 +1,13 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { App, Button, Checkbox, Modal } from 'antd';
+import { App, Button } from 'antd';
 import { useState } from 'react';
 import { api, ask } from '../api/client';
 import { useMoment } from '../moment/useMoment';
 import { useEdit } from '../plan/useEdit';
 import { patchDraft } from '../plan/usePlan';
 import { FileButton, whyRefused } from '../ui/FileButton';
+import { FileReport, type FileRow } from '../ui/FileReport';
 import { useWatchJobs } from '../ui/JobsNotice';
-
-interface Row {
-    line: number;
-    name: string;
-    outcome: 'added' | 'changed' | 'unchanged' | 'refused';
-    problems: string[];
-}
-
-const MOST_LISTED = 100;
 
 /** People as files, out and in: what comes in is looked at first, row by row. */
 export function PeopleFiles() {
@@ -24,16 +16,14 @@ export function PeopleFiles() {
     const { complain } = useEdit();
     const queries = useQueryClient();
     const [text, setText] = useState('');
-    const [rows, setRows] = useState<Row[]>();
+    const [rows, setRows] = useState<FileRow[]>();
     /** People of a file so large that it is brought in while other work goes on; 0: it is not. */
     const [large, setLarge] = useState(0);
     const watchJobs = useWatchJobs();
     const [problem, setProblem] = useState<string>();
     const [leaveOut, setLeaveOut] = useState(false);
     const [busy, setBusy] = useState(false);
-    const of = (outcome: Row['outcome']) => rows?.filter((one) => one.outcome === outcome) ?? [];
-    const refused = of('refused');
-    const takes = of('added').length + of('changed').length;
+    const takes = rows?.filter((one) => one.outcome === 'added' || one.outcome === 'changed').length ?? 0;
 
     const look = async (read: string) => {
         setProblem(undefined);
@@ -88,17 +78,14 @@ export function PeopleFiles() {
                 </p>
             )}
             {rows && (
-                <Modal
-                    open
-                    title="What the file would bring"
-                    okText={
-                        large ? `Take over up to ${large}` : takes === 0 ? 'Nothing to take over' : `Take over ${takes}`
-                    }
-                    okButtonProps={{ disabled: (takes === 0 && !large) || (refused.length > 0 && !leaveOut) }}
-                    confirmLoading={busy}
-                    onOk={take}
-                    onCancel={() => setRows(undefined)}
-                    width={620}
+                <FileReport
+                    rows={rows}
+                    large={large}
+                    leaveOut={leaveOut}
+                    onLeaveOut={setLeaveOut}
+                    busy={busy}
+                    onTake={take}
+                    onClose={() => setRows(undefined)}
                 >
                     {large > 0 && (
                         <p>
@@ -106,31 +93,7 @@ export function PeopleFiles() {
                             is what its first {rows.length} rows would do.
                         </p>
                     )}
-                    <p className="quiet">
-                        {of('added').length} new, {of('changed').length} changed, {of('unchanged').length} already so,{' '}
-                        {refused.length} with problems. Nothing is changed until you take it over.
-                    </p>
-                    {(refused.length > 0 || large > 0) && (
-                        <Checkbox checked={leaveOut} onChange={(event) => setLeaveOut(event.target.checked)}>
-                            {large ? 'Leave out whoever has problems' : `Leave out the ${refused.length} with problems`}
-                        </Checkbox>
-                    )}
-                    <ul className="import-list report">
-                        {rows
-                            .toSorted((a, b) => b.problems.length - a.problems.length)
-                            .slice(0, MOST_LISTED)
-                            .map((one) => (
-                                <li key={one.line}>
-                                    <span className="quiet figures">line {one.line}</span>{' '}
-                                    {one.name || 'Without a name'}: {one.outcome}
-                                    {one.problems.length > 0 && (
-                                        <span className="alarm"> {one.problems.join(' ')}</span>
-                                    )}
-                                </li>
-                            ))}
-                    </ul>
-                    {rows.length > MOST_LISTED && <p className="quiet">and {rows.length - MOST_LISTED} more lines</p>}
-                </Modal>
+                </FileReport>
             )}
         </div>
     );

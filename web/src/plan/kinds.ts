@@ -14,6 +14,8 @@ interface KindInfo<K extends Kind> {
     group: 'reached' | 'answers' | 'where';
     /** Whether a call can be sent straight to one. */
     takesCalls?: true;
+    /** Nothing of it may stand there only once. */
+    mayBeCopied?: true;
     /** With sensible defaults; null where something else must exist first. */
     blank: (plan: PlanIndex, site: Site | undefined) => Fields<K> | null;
 }
@@ -30,6 +32,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         blank: () => null,
     },
     journey: {
+        mayBeCopied: true,
         one: 'journey',
         aNew: 'a new journey',
         many: 'Journeys',
@@ -63,6 +66,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
                 : null,
     },
     calendar: {
+        mayBeCopied: true,
         one: 'calendar',
         aNew: 'a new calendar',
         many: 'Holidays',
@@ -71,6 +75,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         blank: () => ({ holidays: [] }),
     },
     callers: {
+        mayBeCopied: true,
         one: 'list of callers',
         aNew: 'a new list of callers',
         many: 'Callers',
@@ -79,6 +84,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         blank: () => ({ entries: '' }),
     },
     prompt: {
+        mayBeCopied: true,
         one: 'prompt',
         aNew: 'a new prompt',
         many: 'Prompts',
@@ -117,6 +123,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
                 : null,
     },
     team: {
+        mayBeCopied: true,
         one: 'team',
         aNew: 'a new team',
         many: 'Teams',
@@ -170,6 +177,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         }),
     },
     mailbox: {
+        mayBeCopied: true,
         one: 'mailbox',
         aNew: 'a new mailbox',
         many: 'Mailboxes',

@@ -167,7 +167,7 @@ function Chosen<K extends Kind>({
     disabled: boolean;
 }) {
     const editing = useElement<Of<K>>(element);
-    const { remove } = useEdit();
+    const { add, remove } = useEdit();
     const { search } = useMoment();
     const go = useNavigate();
     const value = editing.value;
@@ -192,6 +192,22 @@ function Chosen<K extends Kind>({
                 {!disabled && (
                     <>
                         <SavingNote editor={editing as never} />
+                        {KINDS[element.kind].mayBeCopied && (
+                            <Button
+                                size="small"
+                                onClick={async () => {
+                                    const { id: _, ...copy } = value;
+                                    const made = await add({ ...copy, name: `${value.name}, copy` } as never);
+                                    if (made)
+                                        go(
+                                            { pathname: `/${KINDS[element.kind].path}/${made}`, search },
+                                            { state: { isNew: true } },
+                                        );
+                                }}
+                            >
+                                Duplicate
+                            </Button>
+                        )}
                         <Button
                             size="small"
                             danger

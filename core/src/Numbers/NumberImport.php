@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Numbers;
+
+use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Plan\TakesCalls;
+use Meandros\Core\Plan\Target;
+use Meandros\Core\Reading\InvalidData;
+
+/**
+ * Rows of a file of numbers held against a plan: numbers that it has are changed, others are added. Sites and targets are
+ * named; where nothing has the name of a target, a journey of that name may be made.
+ */
+final class NumberImport
+{
+    /** @var array<string, list<Element>> what takes calls, by name in small letters */
+    private array $targets = [];
+    /** @var array<string, Site> by name in small letters */
+    private array $sites = [];
+    /** @var array<string, int> lines by number */
+    private array $lines = [];
+    /** @var array<string, Journey> by name in small letters */
+    private array $made = [];
+
+    /** @param \Closure(Kind): string $newId */
+    private function __construct(private readonly Plan $plan, private readonly bool $makesJourneys, private readonly \Closure $newId)
+    {
+        foreach ($plan->all(Site::class) as $site) {
+            $this->sites[mb_strtolower($site->name())] = $site;
+        }
+        foreach ($plan->all(TakesCalls::class) as $element) {
+            $this->targets[mb_strtolower($element->name())][] = $element;
+        }
+    }
+
+    /**
+     * @param list<NumberRow>        $rows
+     * @param \Closure(Kind): string $newId
+     *
+     * @return list<NumberOutcome>
+     */
+    public static function outcomes(Plan $plan, array $rows, bool $makesJourneys, \Closure $newId): array
+    {
+        return array_map((new self($plan, $makesJourneys, $newId))->outcome(...), $rows);
+    }
+
+    private function outcome(NumberRow $row): NumberOutcome
+    {
+        $problems = [];
+        $site = '' === $row->site ? null : $this->sites[mb_strtolower($row->site)] ?? null;
+        if ('' !== $row->site && null === $site) {
+            $problems['site'] = \sprintf('There is no site “%s”.', $row->site);
+        }
+        [$number, $problem, $there] = $this->number($row->number, null === $site ? array_values($this->sites) : [$site]);
+        if (null === $number) {
+            return new NumberOutcome($row, null, false, ['number' => $problem] + $problems);
+        }
+        if (isset($this->lines[$number])) {
+            return new NumberOutcome($row, null, false, ['number' => \sprintf('It stands in line %d already.', $this->lines[$number])] + $problems);
+        }
+        $this->lines[$number] = $row->line;
+        $same = $this->plan->dialled($number);
+        $same = $same instanceof Number ? $same : null;
+        $site ??= $this->plan->get(Site::class, $same?->site) ?? $there;
+        if (null === $site) {
+            $problems['site'] = 'There is no site yet.';
+        }
+        $language = '' === $row->language ? $same->language ?? $site->language ?? '' : strtolower($row->language);
+        if ('' !== $row->language && 1 !== preg_match('/^[a-z]{2}$/D', $language)) {
+            $problems['language'] = 'Two letters, such as en or fr.';
+        }
+        [$target, $made] = null === $row->target ? [$same?->target, null] : $this->target($row->target, $problems);
+        if ([] !== $problems || null === $site) {
+            return new NumberOutcome($row, null, false, $problems);
+        }
+        $name = '' === $row->label ? $same?->name() ?? PhoneNumber::international($number) : mb_substr($row->label, 0, 200);
+        $new = new Number($same?->id() ?? ($this->newId)(Kind::Number), $name, $number, $site->id(), $language, $target, $same->tellsCaller ?? true);
+
+        return new NumberOutcome($row, $new, null !== $same, [], null !== $same && $same->toJson() === $new->toJson(), $made);
+    }
+
+    /**
+     * As it is dialled at one of the sites: the first at which it is a number.
+     *
+     * @param list<Site> $sites
+     *
+     * @return array{string|null, string, Site|null} in E.164 with that site, or why it is none
+     */
+    private function number(string $text, array $sites): array
+    {
+        $problem = null;
+        foreach ([...$sites, null] as $site) {
+            try {
+                return [PhoneNumber::parse($text, $site->country ?? 'ZZ'), '', $site ?? $sites[0] ?? null];
+            } catch (InvalidData $invalid) {
+                $problem ??= $invalid->problems[0]->message;
+            }
+        }
+
+        return [null, (string) $problem, null];
+    }
+
+    /**
+     * @param array<string, string> $problems
+     *
+     * @return array{Target|null, Journey|null} and the journey that is made for it, the first time
+     */
+    private function target(string $name, array &$problems): array
+    {
+        $key = mb_strtolower($name);
+        $found = $this->targets[$key] ?? [];
+        if ('' === $name) {
+            return [null, null];
+        }
+        if (\count($found) > 1) {
+            $problems['target'] = \sprintf('There are %d with the name “%s”.', \count($found), $name);
+        }
+        if ([] !== $found) {
+            return [Target::element($found[0]->id()), null];
+        }
+        if (isset($this->made[$key])) {
+            return [Target::element($this->made[$key]->id()), null];
+        }
+        if (!$this->makesJourneys) {
+            $problems['target'] = \sprintf('Nothing has the name “%s”.', $name);
+
+            return [null, null];
+        }
+        $this->made[$key] = new Journey(($this->newId)(Kind::Journey), mb_substr($name, 0, 200), new StepList([]));
+
+        return [Target::element($this->made[$key]->id()), $this->made[$key]];
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Numbers;
+
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Reading\CsvTable;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
+
+/** Numbers as comma-separated values: one header line, one line each. */
+final class NumberTable
+{
+    public const COLUMNS = ['number', 'label', 'site', 'language', 'target'];
+
+    /**
+     * @return list<NumberRow>
+     *
+     * @throws InvalidData at "/text" when the file cannot be a table of numbers
+     */
+    public static function read(string $text): array
+    {
+        $rows = [];
+        foreach (self::table()->read($text, Limits::ELEMENTS) as $line => $cells) {
+            $rows[] = new NumberRow($line, $cells['number'], $cells['label'] ?? '', $cells['site'] ?? '', $cells['language'] ?? '', $cells['target'] ?? null);
+        }
+
+        return $rows;
+    }
+
+    public static function write(Plan $plan): string
+    {
+        return self::table()->write(array_map(static fn (Number $number): array => [
+            $number->number, $number->name(), $plan->get(Site::class, $number->site)?->name() ?? '', $number->language, $plan->find($number->target?->element)?->name() ?? '',
+        ], $plan->all(Number::class)));
+    }
+
+    private static function table(): CsvTable
+    {
+        return new CsvTable(self::COLUMNS, 'number', 'numbers');
+    }
+}

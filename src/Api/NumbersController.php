@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Api;
+
+use Meandros\Core\Numbers\NumberImport;
+use Meandros\Core\Numbers\NumberOutcome;
+use Meandros\Core\Numbers\NumberRow;
+use Meandros\Core\Numbers\NumberTable;
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
+use Meandros\Core\Reading\Problem;
+use Meandros\Server\Storage\Draft;
+use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\PlannedEdit;
+use Meandros\Server\Storage\Plans;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Many numbers at once: changed alike, and as files. */
+final readonly class NumbersController
+{
+    /** Bytes. */
+    private const MOST = 4_000_000;
+    private const CHANGEABLE = ['target', 'site', 'language', 'tellsCaller'];
+
+    public function __construct(private Plans $plans, private Draft $draft)
+    {
+    }
+
+    /**
+     * Changes many numbers alike, as one edit.
+     *
+     * @throws InvalidData
+     */
+    #[Route('/api/plans/draft/numbers', methods: ['POST'])]
+    public function change(Request $request): JsonResponse
+    {
+        $data = JsonBody::data($request, JsonBody::FILE);
+        [$ids, $change] = Input::read($data, static function (Input $in): array {
+            $in->onlyFields(['ids', 'change']);
+            $in->field('change')->onlyFields(self::CHANGEABLE);
+
+            return [array_map(static fn (Input $id): string => $id->text(80), $in->field('ids')->items(Limits::ELEMENTS)), $in->field('change')->fields()];
+        });
+
+        return new JsonResponse($this->draft->writeAll(static fn (Plan $plan): PlannedEdit => self::changed($plan, $ids, $change))->toJson());
+    }
+
+    /**
+     * @param list<string>         $ids
+     * @param array<string, mixed> $change
+     *
+     * @throws InvalidData
+     */
+    private static function changed(Plan $plan, array $ids, array $change): PlannedEdit
+    {
+        $numbers = $problems = [];
+        foreach ($ids as $i => $id) {
+            $number = $plan->get(Number::class, $id);
+            if (null === $number) {
+                $problems[] = new Problem('/ids/'.$i, \sprintf('"%s" is no number of the draft.', Input::quote($id)), 'Leave it out.');
+            } else {
+                $numbers[] = PlanCodec::element($change + $number->toJson());
+            }
+        }
+        if ([] !== $problems) {
+            throw new InvalidData($problems);
+        }
+        $target = \is_string($change['target'] ?? null) ? $plan->find($change['target'])?->name() : null;
+        $many = 1 === \count($numbers) ? 'one number' : \count($numbers).' numbers';
+
+        return PlannedEdit::of(null === $target ? \sprintf('Change %s', $many) : \sprintf('Point %s at %s', $many, $target), $numbers);
+    }
+
+    /** @throws NotFound */
+    #[Route('/api/plans/{which}/numbers.csv', methods: ['GET'])]
+    public function export(string $which): Response
+    {
+        return new Response(NumberTable::write($this->plans->get($which)), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="numbers.csv"']);
+    }
+
+    /**
+     * What a file would do, row by row; nothing is written.
+     *
+     * @throws InvalidData
+     */
+    #[Route('/api/plans/draft/numbers/preview', methods: ['POST'])]
+    public function preview(Request $request): JsonResponse
+    {
+        [$rows, $makes] = self::read($request);
+
+        return new JsonResponse(['rows' => array_map(static fn (NumberOutcome $one): array => $one->toJson(), self::outcomes($this->draft->plan(), $rows, $makes))]);
+    }
+
+    /**
+     * Takes a file over as one edit: every row, or with leaveOut those that can be taken.
+     *
+     * @throws InvalidData
+     */
+    #[Route('/api/plans/draft/numbers/import', methods: ['POST'])]
+    public function import(Request $request): JsonResponse
+    {
+        [$rows, $makes, $leaveOut] = self::read($request);
+
+        return new JsonResponse($this->draft->writeAll(static function (Plan $plan) use ($rows, $makes, $leaveOut): PlannedEdit {
+            $elements = $problems = [];
+            foreach (self::outcomes($plan, $rows, $makes) as $outcome) {
+                foreach ($outcome->problems as $column => $problem) {
+                    $problems[] = new Problem('/text', \sprintf('Line %d, %s: %s', $outcome->row->line, $column, $problem), 'Mend it in the file, or leave such lines out.');
+                }
+                array_push($elements, ...array_filter([$outcome->made, $outcome->unchanged ? null : $outcome->number], static fn (?Element $one): bool => null !== $one));
+            }
+            if ([] !== $problems && !$leaveOut) {
+                throw new InvalidData($problems);
+            }
+
+            return PlannedEdit::of(\sprintf('Bring in %d numbers', \count($rows)), $elements);
+        })->toJson());
+    }
+
+    /**
+     * @param list<NumberRow> $rows
+     *
+     * @return list<NumberOutcome>
+     */
+    private static function outcomes(Plan $plan, array $rows, bool $makes): array
+    {
+        return NumberImport::outcomes($plan, $rows, $makes, static fn (Kind $kind): string => $kind->prefix().'_'.bin2hex(random_bytes(6)));
+    }
+
+    /**
+     * @return array{list<NumberRow>, bool, bool} rows, whether journeys are made for targets that there are not, and whether rows may be left out
+     *
+     * @throws InvalidData
+     */
+    private static function read(Request $request): array
+    {
+        return JsonBody::read($request, static function (Input $in): array {
+            $in->onlyFields(['text', 'makes', 'leaveOut']);
+            $text = $in->field('text')->long(self::MOST);
+
+            return ['' === $text ? [] : NumberTable::read($text), $in->field('makes')->flag(false), $in->field('leaveOut')->flag(false)];
+        }, JsonBody::FILE);
+    }
+}

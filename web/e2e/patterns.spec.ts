@@ -1,0 +1,106 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { address, choose, saved, sentence, startOver } from './helpers';
+
+test.beforeEach(({ request }) => startOver(request));
+
+test('a new line: a journey from a pattern, tried, and a number pointed at it, in twelve actions', async ({ page }) => {
+    await page.goto(address('/journeys'));
+    let actions = 0;
+    const act = async (what: Promise<unknown>) => {
+        actions++;
+        await what;
+    };
+    await act(page.getByRole('button', { name: 'Start from a pattern' }).click());
+    await act(page.getByRole('radio', { name: /A person, then a team/ }).check());
+    await act(page.getByRole('textbox', { name: 'Name of the journey' }).fill('Coach parties'));
+    await act(choose(page, 'The person', 'Dana Whitlock'));
+    await act(choose(page, 'The team or queue', 'Port office'));
+    await act(choose(page, 'Messages go to', 'Groups mailbox'));
+    await act(page.getByRole('button', { name: 'Make the journey' }).click());
+    await expect(page.getByRole('treegrid')).toContainText('Ring Dana Whitlock for 15 s');
+    await act(page.getByRole('button', { name: 'Try a call straight to it' }).click());
+    await expect(sentence(page)).toContainText('Rings Dana Whitlock for 15 s, rings Port office for 20 s');
+    await act(page.getByRole('link', { name: 'Numbers', exact: true }).click());
+    await act(page.getByRole('link', { name: /^Groups \+44/ }).click());
+    await act(choose(page, 'Calls go to', 'Coach parties'));
+    await saved(page);
+    await act(page.getByRole('button', { name: 'Try a call to this number' }).click());
+    await expect(sentence(page)).toContainText('Rings Dana Whitlock for 15 s, rings Port office for 20 s');
+    expect(actions).toBeLessThanOrEqual(12);
+});
+
+test('a pattern says what is missing, by keyboard', async ({ page }) => {
+    await page.goto(address('/journeys'));
+    await page.getByRole('button', { name: 'Start from a pattern' }).press('Enter');
+    await page.getByRole('textbox', { name: 'Name of the journey' }).fill('Nothing yet');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('dialog')).toContainText('This is missing.');
+    expect((await new AxeBuilder({ page }).include('.ant-modal').analyze()).violations).toEqual([]);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
+test('a journey is duplicated; steps are copied to another, cut and pasted, by keyboard', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_groups', { to: '+441632960130' }));
+    await page.locator('[data-row]').last().focus();
+    await page.keyboard.press('Control+c');
+    await page.getByRole('button', { name: 'Duplicate' }).click();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Groups line, copy');
+    await expect(page.getByRole('treegrid')).toContainText('Wait in Groups and coaches');
+    await page.goto(address('/journeys/jrn_lost', { to: '+441632960140' }));
+    await page.locator('[data-row]').first().focus();
+    await page.keyboard.press('Control+v');
+    await saved(page);
+    await expect(page.locator('[data-row]:focus')).toContainText('Take a message into Groups mailbox');
+    await page.keyboard.press('Control+x');
+    await expect(page.getByRole('treegrid')).not.toContainText('Groups mailbox');
+    await page.keyboard.press('End');
+    await page.keyboard.press('Control+v');
+    await expect(page.locator('[data-row]').last()).toContainText('Groups mailbox');
+});
+
+test('exits are folded by keyboard and by mouse', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_bookings'));
+    const first = page.locator('[data-row]').first();
+    await expect(first).toBeVisible();
+    const rows = await page.locator('[data-row]').count();
+    await first.focus();
+    await expect(first).toHaveAttribute('aria-expanded', 'true');
+    await page.keyboard.press('ArrowLeft');
+    await expect(first).toHaveAttribute('aria-expanded', 'false');
+    await expect.poll(() => page.locator('[data-row]').count()).toBeLessThan(rows);
+    await first.getByRole('button', { name: '… 3 folded' }).click();
+    await expect(page.locator('[data-row]')).toHaveCount(rows);
+    await first.hover();
+    await first.getByRole('button', { name: 'Fold the exits of step hours' }).click();
+    await page.keyboard.press('ArrowRight');
+});
+
+test('many numbers are pointed elsewhere at once, and brought in as a table', async ({ page }) => {
+    await page.goto(address('/all-numbers'));
+    const rows = page.getByRole('table').locator('tbody tr[data-row-key]');
+    await expect(rows).toHaveCount(14);
+    await page.getByRole('checkbox', { name: 'Choose Groups', exact: true }).press('Space');
+    await page.getByRole('checkbox', { name: 'Choose Lost property', exact: true }).check();
+    const many = page.getByRole('group', { name: 'Numbers that are chosen' });
+    await expect(many).toContainText('2 are chosen');
+    expect((await new AxeBuilder({ page }).include('main').analyze()).violations).toEqual([]);
+    await choose(page, 'Point them at', 'Fax line');
+    await expect(rows.filter({ hasText: 'Fax line' })).toHaveCount(3);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(rows.filter({ hasText: 'Fax line' })).toHaveCount(1);
+    await page.getByLabel('File of numbers').setInputFiles({
+        name: 'numbers.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from('number,label,target\n01632 960180,Coaches,Coach line\n12,Short,\n'),
+    });
+    const dialog = page.getByRole('dialog');
+    await expect(dialog).toContainText('target: Nothing has the name “Coach line”.');
+    await dialog.getByRole('checkbox', { name: 'Make a journey for a target' }).check();
+    await expect(dialog).toContainText('Makes Coach line.');
+    await dialog.getByRole('checkbox', { name: 'Leave out the 1 with problems' }).check();
+    await dialog.getByRole('button', { name: 'Take over 1' }).click();
+    await expect(rows).toHaveCount(15);
+    await expect(rows.filter({ hasText: 'Coach line' })).toContainText('Ran out of steps');
+});
