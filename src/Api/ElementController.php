@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
+use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\LedBy;
 use Meandros\Core\Plan\Place;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
@@ -81,7 +83,10 @@ final readonly class ElementController
             throw new NotFound(\sprintf('There is no element "%s" in the draft.', Input::quote($id)));
         }
 
-        return new JsonResponse(['places' => array_map(static fn (Place $place): array => $place->toJson(), $plan->usesOf($id))]);
+        return new JsonResponse([
+            'places' => array_map(static fn (Place $place): array => $place->toJson(), $plan->usesOf($id)),
+            'numbers' => array_map(static fn (Number $number): string => $number->id(), LedBy::of($plan, $id)),
+        ]);
     }
 
     private static function saved(Change $change, int $status, string $id): JsonResponse

@@ -4,6 +4,7 @@ import { api, ask } from '../api/client';
 import type { Kind } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
+import { usePlan } from '../plan/usePlan';
 
 /** Where an element of the draft is used. */
 export function UsedBy({ id }: { id: string }) {
@@ -37,9 +38,31 @@ export function UsedBy({ id }: { id: string }) {
                     ))}
                 </ul>
             )}
+            <LedBy numbers={uses.data.numbers} />
             <p>
                 <Link to={{ pathname: `/changes/${id}`, search }}>Changes to it</Link>
             </p>
         </div>
+    );
+}
+
+const MOST_NAMED = 12;
+
+/** The numbers by which calls may come here. */
+function LedBy({ numbers }: { numbers: string[] }) {
+    const plan = usePlan();
+    const { search } = useMoment();
+    if (numbers.length === 0) return null;
+    return (
+        <p>
+            Calls may come here by{' '}
+            {numbers.slice(0, MOST_NAMED).map((number, i) => (
+                <span key={number}>
+                    {i > 0 && ', '}
+                    <Link to={{ pathname: `/numbers/${number}`, search }}>{plan?.find(number)?.name ?? number}</Link>
+                </span>
+            ))}
+            {numbers.length > MOST_NAMED && ` and ${numbers.length - MOST_NAMED} more numbers`}.
+        </p>
     );
 }
