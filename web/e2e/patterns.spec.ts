@@ -104,3 +104,35 @@ test('many numbers are pointed elsewhere at once, and brought in as a table', as
     await expect(rows).toHaveCount(15);
     await expect(rows.filter({ hasText: 'Coach line' })).toContainText('Ran out of steps');
 });
+
+test('steps are typed, with completion, and what is not there yet is made', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_groups', { to: '+441632960130' }));
+    await page.locator('[data-row]').first().focus();
+    await page.keyboard.press('+');
+    await page.keyboard.type('ring ');
+    const line = page.getByRole('combobox', { name: 'Type a step' });
+    await expect(line).toBeFocused();
+    await page.keyboard.type('Bookings desk 25s');
+    await expect(page.getByText('Enter inserts it', { exact: true })).toBeVisible();
+    await page.keyboard.press('Enter');
+    await saved(page);
+    await expect(page.locator('[data-row]:focus')).toContainText('Ring Bookings desk for 25 s');
+    await page.keyboard.press('+');
+    await line.fill('menu Coach menu 1 Sales 2 Freight');
+    await expect(page.getByText('Enter inserts it, and makes a new prompt “Coach menu”')).toBeVisible();
+    expect((await new AxeBuilder({ page }).include('.inserter').analyze()).violations).toEqual([]);
+    await line.press('Enter');
+    await saved(page);
+    await expect(page.getByRole('treegrid')).toContainText('Ask with Coach menu');
+    await expect(page.getByRole('treegrid')).toContainText('key 2 · Freight');
+    await page.locator('[data-row]').last().focus();
+    await page.keyboard.press('+');
+    await line.fill('ring Bookings desk 25s loudly');
+    await expect(page.getByText('“loudly” is not understood. After “ring Bookings desk 25s”.')).toBeVisible();
+    await line.press('Enter');
+    await expect(line).toBeVisible();
+    await line.fill('go Recep');
+    await page.locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: 'go Reception' }).click();
+    await line.press('Enter');
+    await expect(page.locator('[data-row]').last()).toContainText('Go on in Reception');
+});

@@ -62,6 +62,14 @@ final class PhoneNumber
         return $util->format($number, PhoneNumberFormat::E164);
     }
 
+    /** Whether its range is given out to anybody, by libphonenumber: those reserved for fiction are not. */
+    public static function isGivenOut(string $e164): bool
+    {
+        $util = PhoneNumberUtil::getInstance();
+
+        return $util->isValidNumber($util->parse($e164));
+    }
+
     /** A beginning of numbers as it is dialled in a country, in international form: "020" is "+4420". */
     public static function beginning(string $digits, string $country): string
     {

@@ -89,7 +89,7 @@ final class NumberImport
     }
 
     /**
-     * As it is dialled at one of the sites: the first at which it is a number.
+     * As it is dialled at one of the sites: the first at which such numbers are given out, else the first at which it could be one.
      *
      * @param list<Site> $sites
      *
@@ -97,16 +97,20 @@ final class NumberImport
      */
     private function number(string $text, array $sites): array
     {
-        $problem = null;
-        foreach ([...$sites, null] as $site) {
+        $problem = $possible = null;
+        foreach ([] === $sites ? [null] : $sites as $site) {
             try {
-                return [PhoneNumber::parse($text, $site->country ?? 'ZZ'), '', $site ?? $sites[0] ?? null];
+                $number = PhoneNumber::parse($text, $site->country ?? 'ZZ');
+                if (PhoneNumber::isGivenOut($number)) {
+                    return [$number, '', $site];
+                }
+                $possible ??= [$number, '', $site];
             } catch (InvalidData $invalid) {
                 $problem ??= $invalid->problems[0]->message;
             }
         }
 
-        return [null, (string) $problem, null];
+        return $possible ?? [null, (string) $problem, null];
     }
 
     /**

@@ -113,6 +113,12 @@ final class CallerEntriesTest extends TestCase
         yield ['06*', 'IT', '+3906*'];
     }
 
+    public function testNotMoreIsSaidToBeWrongThanAnybodyReads(): void
+    {
+        [$entries, $problems] = CallerFile::read(str_repeat("nobody\n", Limits::PROBLEMS + 5).'GB', 'GB');
+        self::assertSame([[], Limits::PROBLEMS], [$entries, \count($problems)]);
+    }
+
     public function testTwoListsThatHaveCallersInCommon(): void
     {
         $accounts = self::list("+441632960150\n+441632960151\n+33261910150\n+4420*\nwithheld", 'Accounts');
@@ -124,6 +130,7 @@ final class CallerEntriesTest extends TestCase
         self::assertSame([1, [['+4420*', '+44207*']]], $between('+44207*'));
         self::assertSame([1, [['+33261910150', 'FR']]], $between('FR'));
         self::assertSame([1, [['withheld', 'withheld']]], $between('withheld'));
+        self::assertSame([5, 3], [($all = $between("+4416*\n+4420*\n+33*\nwithheld"))[0] ?? 0, \count($all[1] ?? [])], 'Three of them are named.');
     }
 
     private static function list(string $lines, string $name = 'List'): CallerList

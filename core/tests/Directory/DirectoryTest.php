@@ -112,6 +112,9 @@ final class DirectoryTest extends TestCase
         $why = static fn (string $keys): string => (new EventWords($plan->plan()))->because($plan->call(['keys' => [$keys]])->events[1]->happening);
         self::assertSame('Nobody else is spelled so. Try 1 of 1.', $why('62'));
         self::assertSame('These letters are enough. Dana Whitlock, Wim Whitby, Zoë Whittaker. Try 1 of 1.', $why('944'));
+        $read = static fn (string $keys, int $most): string => (new EventWords(self::plan([])->plan()))->because(self::plan(['most' => $most])->call(['keys' => [$keys, '1']])->events[2]->happening);
+        self::assertSame('Dana Whitlock, Wim Whitby, Zoë Whittaker are read out within 9 s.', $read('944', 3));
+        self::assertSame('Dana Whitlock, Wim Whitby are read out within 6 s. 1 more begin so and are not read out.', $read('944#', 2));
         self::assertSame('No key more came for a while. Try 1 of 1.', $why('9'));
         self::assertSame('Nobody who may be reached here is spelled so. Try 1 of 1.', $why('77'));
     }

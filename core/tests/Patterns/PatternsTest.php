@@ -42,6 +42,7 @@ final class PatternsTest extends TestCase
         yield 'open' => ['open or closed', ['hours' => 'hrs_open', 'who' => 'ann', 'mailbox' => 'mbx'], 'Rings Ann for 20 s, '.$message];
         yield 'a menu' => ['menu of three', ['prompt' => 'prm', 'one' => 'ann', 'two' => 'team', 'three' => 'mbx', 'otherwise' => 'jrn_next'], 'Presses nothing at “prm”, then the plan ends the call.'];
         yield 'a person, then a team' => ['person then team', ['person' => 'ann', 'team' => 'team', 'mailbox' => 'mbx'], 'Rings Ann for 15 s, rings team for 20 s, '.$message];
+        yield 'a person, then a queue' => ['person then team', ['person' => 'ann', 'team' => 'que', 'mailbox' => 'mbx'], 'Rings Ann for 15 s, waits in que for 5 min, '.$message];
         yield 'ring, then greet' => ['ring then greet', ['who' => 'team', 'greeting' => 'prm', 'mailbox' => 'mbx'], 'Rings team for 30 s, hears “prm”, '.$message];
         yield 'a language' => ['language choice', ['prompt' => 'prm', 'next' => 'jrn_next'], 'Presses nothing at “prm”, then the plan ends the call.'];
     }

@@ -9,6 +9,7 @@ use Meandros\Core\Routing\Happening\Over;
 use Meandros\Core\Routing\Stop;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\AnswerSentence;
+use Meandros\Core\Wording\EventWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -36,6 +37,7 @@ final class ParkTest extends TestCase
         yield 'nobody takes it' => [[], [], ['0 Is parked at 701', '60 Rings Ben for 5 s', '65 Leaves a message with mbx'], 'Is parked at 701, rings Ben for 5 s, then leaves a message with mbx.'];
         yield 'somebody does' => [[], ['takenAfter' => 40, 'by' => 'ann'], ['0 Is parked at 701, and taken after 40 s'], 'Is parked at 701, and taken after 40 s, then talks to Ann.'];
         yield 'nobody knows who' => [[], ['takenAfter' => 0], ['0 Is parked at 701, and taken after 0 s'], 'Is parked at 701, and taken after 0 s, then talks to Harbour.'];
+        yield 'until it is taken' => [['seconds' => 0], ['takenAfter' => 900], ['0 Is parked at 701, and taken after 15 min'], 'Is parked at 701, and taken after 15 min, then talks to Harbour.'];
         yield 'too late' => [[], ['takenAfter' => 60], ['0 Is parked at 701', '60 Rings Ben for 5 s', '65 Leaves a message with mbx'], 'Is parked at 701, rings Ben for 5 s, then leaves a message with mbx.'];
         yield 'the first place is taken' => [[], ['taken' => ['701'], 'takenAfter' => 9], ['0 Is parked at 702, and taken after 9 s'], 'Is parked at 702, and taken after 9 s, then talks to Harbour.'];
         yield 'all are' => [[], ['taken' => ['701', '702'], 'takenAfter' => 9], ['0 No park place of Harbour is free', '0 Leaves a message with mbx'], 'No park place of Harbour is free, then leaves a message with mbx.'];
@@ -48,6 +50,13 @@ final class ParkTest extends TestCase
         $trace = self::plan(['seconds' => 0])->call();
         $over = $trace->events[\count($trace->events) - 1]->happening;
         self::assertSame([14400, Stop::Seconds], [$trace->seconds, $over instanceof Over ? $over->stop : null]);
+    }
+
+    public function testWhyThatPlaceIsSaid(): void
+    {
+        $why = static fn (array $step): string => (new EventWords(self::plan($step)->plan()))->because(self::plan($step)->call()->events[1]->happening);
+        self::assertSame('The first place of Harbour that is free. Whoever dials 701 takes the call.', $why([]));
+        self::assertSame('The place that is meant. Whoever dials 702 takes the call.', $why(['place' => '702']));
     }
 
     public function testAPlaceIsNoNumberToCallAndNobodysExtension(): void

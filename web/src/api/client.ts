@@ -3,7 +3,8 @@ import type { paths } from './schema';
 import type { Problem } from './types';
 
 /** What only asks, though by POST: nothing is lost when it comes twice. */
-const QUESTION = /\/(trial-calls|ring-previews|week-text)(\/|$)|\/(import|preview)$/;
+const QUESTION =
+    /\/(trial-calls|ring-previews|week-text|typed-steps|directories|caller-lines)(\/|$)|\/(import|preview)$/;
 /** A request whose answer was lost is sent again so soon, in milliseconds; then whoever asked is told. */
 const AGAIN_AFTER = [300, 1000];
 const AWAY = [502, 503, 504];

@@ -10,7 +10,7 @@ const focused = () => document.activeElement?.textContent;
 
 function open() {
     const [onChoose, onCancel] = [vi.fn(), vi.fn()];
-    render(<Inserter depth={0} onChoose={onChoose} onCancel={onCancel} />);
+    render(<Inserter depth={0} onChoose={onChoose} line={(begun) => <p>{`line: ${begun}`}</p>} onCancel={onCancel} />);
     return { onChoose, onCancel };
 }
 
@@ -35,4 +35,11 @@ test('arrows go round, Escape gives up', () => {
     press('Escape');
     expect(onCancel).toHaveBeenCalledOnce();
     expect(screen.getByRole('toolbar', { name: 'Which step' })).toBeTruthy();
+});
+
+test('a word and a space begin a line; a space alone chooses', () => {
+    open();
+    for (const key of 'ring') press(key);
+    press(' ');
+    expect(screen.getByText('line: ring')).toBeTruthy();
 });

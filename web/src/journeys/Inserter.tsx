@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { useEffect, useRef } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import type { Step } from '../api/types';
 import { typedEntry } from './outlineKeys';
 import { STEP_KINDS } from './steps';
@@ -11,14 +11,18 @@ const ONE_WORD = 1200;
 export function Inserter({
     depth,
     onChoose,
+    line,
     onCancel,
 }: {
     depth: number;
     onChoose: (kind: Step['do']) => void;
+    /** Where a step is typed, with what it begins with. */
+    line: (begun: string) => ReactNode;
     onCancel: () => void;
 }) {
     const box = useRef<HTMLDivElement>(null);
     const typed = useRef({ word: '', at: 0 });
+    const [begun, setBegun] = useState('');
     useEffect(() => box.current?.querySelector('button')?.focus(), []);
     const type = (letter: string, at: number): number => {
         const word = at - typed.current.at < ONE_WORD ? typed.current.word + letter : letter;
@@ -39,6 +43,13 @@ export function Inserter({
                 const buttons = [...(box.current?.querySelectorAll('button') ?? [])];
                 const at = buttons.indexOf(document.activeElement as HTMLButtonElement);
                 if (event.key === 'Escape') onCancel();
+                // A word and a space begin a line.
+                else if (
+                    event.key === ' ' &&
+                    event.timeStamp - typed.current.at < ONE_WORD &&
+                    typed.current.word.length > 1
+                )
+                    setBegun(`${STEP_KINDS[at]?.do === 'again' ? 'back' : typed.current.word} `);
                 else if (event.key === 'ArrowRight') buttons[(at + 1) % buttons.length]?.focus();
                 else if (event.key === 'ArrowLeft') buttons.at(at - 1)?.focus();
                 else if (/^\p{Letter}$/u.test(event.key) && !event.ctrlKey && !event.metaKey)
@@ -56,7 +67,8 @@ export function Inserter({
             <Button size="small" type="text" onClick={onCancel}>
                 Cancel
             </Button>
-            <span className="quiet">Type to find, Enter inserts</span>
+            <span className="quiet">Type to find, Enter inserts; a word and a space begin a line</span>
+            {line(begun)}
         </div>
     );
 }

@@ -26,6 +26,7 @@ import {
     unfolded,
     withFreshIds,
 } from './outlineModel';
+import { TypedStep } from './TypedStep';
 
 /** A journey as an outline, edited in place, with the way that the trial call takes through it. */
 export function Outline({
@@ -85,6 +86,12 @@ export function Outline({
         if (kind !== 'end') setEditing(step.id);
         put(insertAt(value.steps, inserting.place, step), kind === 'end' ? step.id : undefined);
     };
+    const insertTyped = (step: Step) => {
+        if (!inserting) return;
+        const steps = withFreshIds([step], value.steps);
+        setInserting(undefined);
+        put(insertAllAt(value.steps, inserting.place, steps), steps[0]?.id);
+    };
     const remove = (row: Row) => {
         const next =
             rows.find((other, i) => i > rows.indexOf(row) && other.depth <= row.depth)?.key ?? neighbour(row.key, -1);
@@ -118,6 +125,8 @@ export function Outline({
         setInserting(undefined);
         focusRow(after);
     };
+
+    const typedLine = (begun: string) => <TypedStep begun={begun} onStep={insertTyped} onCancel={closeInserter} />;
 
     const onKey = (event: KeyboardEvent, row: Row) => {
         if (event.target !== event.currentTarget) {
@@ -211,6 +220,7 @@ export function Outline({
                                     <Inserter
                                         depth={row.depth + (row.is === 'exit' ? 1 : 0)}
                                         onChoose={insert}
+                                        line={typedLine}
                                         onCancel={closeInserter}
                                     />
                                 )}
@@ -220,7 +230,7 @@ export function Outline({
                 </div>
                 {!disabled && rows.length === 0 && !inserting && <p className="quiet">Nothing happens here yet.</p>}
                 {!disabled && inserting?.after === '' && (
-                    <Inserter depth={0} onChoose={insert} onCancel={() => setInserting(undefined)} />
+                    <Inserter depth={0} onChoose={insert} line={typedLine} onCancel={() => setInserting(undefined)} />
                 )}
                 <p className="runs-out quiet">Where the list runs out, the call ends.</p>
                 <CourseLine container={grid} marks={marks} />
