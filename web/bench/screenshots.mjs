@@ -11,7 +11,7 @@ const quiet = 'to=%2B441632960110&at=2026-11-23T12:30:00';
 const views = [
     ['call', `/?${quiet}`, 'light'],
     ['journey', `/journeys/jrn_bookings?${moment}`, 'light'],
-    ['journey-dark', `/journeys/jrn_bookings?${moment}`, 'dark'],
+    ['callers', `/callers/clr_accounts?to=%2B441632960100&from=%2B33261910777&at=2026-11-23T10:30:00`, 'dark'],
     ['hours', `/hours/hrs_bookings?${quiet}`, 'light'],
     ['year', `/hours/hrs_port?to=%2B33261910100&at=2026-12-24T12:30:00&view=year`, 'light'],
     ['holidays', `/holidays/cal_england?${quiet}`, 'light'],
