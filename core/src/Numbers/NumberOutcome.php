@@ -6,6 +6,7 @@ namespace Meandros\Core\Numbers;
 
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Reading\RowReport;
 
 /** What becomes of one row of a file of numbers. */
 final readonly class NumberOutcome
@@ -22,22 +23,6 @@ final readonly class NumberOutcome
     /** @return array{line: int, name: string, outcome: string, problems: list<string>, makes: string|null} */
     public function toJson(): array
     {
-        $problems = [];
-        foreach ($this->problems as $column => $problem) {
-            $problems[] = $column.': '.$problem;
-        }
-
-        return [
-            'line' => $this->row->line,
-            'name' => trim($this->row->number.' '.($this->number?->name() ?? $this->row->label)),
-            'outcome' => match (true) {
-                null === $this->number => 'refused',
-                $this->unchanged => 'unchanged',
-                $this->known => 'changed',
-                default => 'added',
-            },
-            'problems' => $problems,
-            'makes' => $this->made?->name(),
-        ];
+        return RowReport::of($this->row->line, trim($this->row->number.' '.($this->number?->name() ?? $this->row->label)), null !== $this->number, $this->known, $this->unchanged, $this->problems) + ['makes' => $this->made?->name()];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\People;
 
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Reading\RowReport;
 
 /** What becomes of one row of a file of people. */
 final readonly class PersonOutcome
@@ -20,21 +21,6 @@ final readonly class PersonOutcome
     /** @return array{line: int, name: string, outcome: string, problems: list<string>} */
     public function toJson(): array
     {
-        $problems = [];
-        foreach ($this->problems as $column => $problem) {
-            $problems[] = $column.': '.$problem;
-        }
-
-        return [
-            'line' => $this->row->line,
-            'name' => $this->row->name,
-            'outcome' => match (true) {
-                null === $this->person => 'refused',
-                $this->unchanged => 'unchanged',
-                $this->known => 'changed',
-                default => 'added',
-            },
-            'problems' => $problems,
-        ];
+        return RowReport::of($this->row->line, $this->row->name, null !== $this->person, $this->known, $this->unchanged, $this->problems);
     }
 }

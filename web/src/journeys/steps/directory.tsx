@@ -4,6 +4,7 @@ import { NumberInput } from '../../ui/NumberInput';
 import { DirectoryMore } from './DirectoryMore';
 import type { StepModule, StepOf } from './module';
 import { Name, Pick } from './parts';
+import { WaitAndTries } from './WaitAndTries';
 
 type Directory = StepOf<'directory'>;
 
@@ -80,22 +81,7 @@ export const directory: StepModule<Directory> = {
                 value={step.most}
                 onSave={(most) => onChange({ ...step, most })}
             />
-            wait{' '}
-            <NumberInput
-                label="Seconds to wait for a key"
-                unit="s"
-                {...LIMITS.directory.wait}
-                value={step.wait}
-                onSave={(wait) => onChange({ ...step, wait })}
-            />
-            ask{' '}
-            <NumberInput
-                label="Tries"
-                unit="times"
-                {...LIMITS.directory.tries}
-                value={step.tries}
-                onSave={(tries) => onChange({ ...step, tries })}
-            />
+            <WaitAndTries step={step} onChange={(patience) => onChange({ ...step, ...patience })} />
         </>
     ),
     Picture: DirectoryMore,

@@ -1,9 +1,8 @@
-import { LIMITS } from '../../api/limits';
-import { NumberInput } from '../../ui/NumberInput';
 import { KEYS } from './keys';
 import { MenuMore } from './MenuMore';
 import type { StepModule, StepOf } from './module';
 import { Name, Pick } from './parts';
+import { WaitAndTries } from './WaitAndTries';
 
 export const menu: StepModule<StepOf<'menu'>> = {
     // k for a menu of keys, since m is a message.
@@ -41,22 +40,7 @@ export const menu: StepModule<StepOf<'menu'>> = {
         <>
             Ask with{' '}
             <Pick label="Prompt" kind="prompt" value={step.prompt} onPick={(prompt) => onChange({ ...step, prompt })} />
-            wait{' '}
-            <NumberInput
-                label="Seconds to wait for a key"
-                unit="s"
-                {...LIMITS.menu.wait}
-                value={step.wait}
-                onSave={(wait) => onChange({ ...step, wait })}
-            />
-            ask{' '}
-            <NumberInput
-                label="Tries"
-                unit="times"
-                {...LIMITS.menu.tries}
-                value={step.tries}
-                onSave={(tries) => onChange({ ...step, tries })}
-            />
+            <WaitAndTries step={step} onChange={(patience) => onChange({ ...step, ...patience })} />
         </>
     ),
     Picture: MenuMore,
