@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { address, choose, saved, sentence, startOver } from './helpers';
@@ -135,4 +136,26 @@ test('steps are typed, with completion, and what is not there yet is made', asyn
     await page.locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: 'go Reception' }).click();
     await line.press('Enter');
     await expect(page.locator('[data-row]').last()).toContainText('Go on in Reception');
+});
+
+test('a journey is seen as a map with the way of the call, and kept as SVG', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_bookings', { keys: '3' }));
+    await page.getByRole('link', { name: 'As a map' }).click();
+    const picture = page.getByRole('img', { name: /^Map of Bookings line: hours Bookings hours; / });
+    await expect(picture).toBeVisible();
+    await expect(picture).toContainText('ring Ines Carreira 30s');
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Keep as SVG' }).click();
+    const file = await (await download).path();
+    const text = readFileSync(file, 'utf8');
+    expect(text).toContain('<svg');
+    expect(text).not.toContain('var(');
+    expect(
+        await page.evaluate(
+            (svg) => new DOMParser().parseFromString(svg, 'image/svg+xml').querySelector('parsererror'),
+            text,
+        ),
+    ).toBeNull();
+    await choose(page, 'Journey', 'Groups line');
+    await expect(page.getByText('The call of the bar does not come through this journey.')).toBeVisible();
 });

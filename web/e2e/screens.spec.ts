@@ -21,6 +21,8 @@ const SCREENS = [
     '/sites',
     '/editions',
     '/on-duty',
+    '/map/jrn_bookings',
+    '/outbox',
     '/overflow',
     '/all-numbers',
     '/changes',

@@ -12,6 +12,7 @@ import { HoursScreen } from './hours/HoursScreen';
 import { JourneysScreen } from './journeys/JourneysScreen';
 import { LinesScreen } from './lines/LinesScreen';
 import { MailboxesScreen } from './mailboxes/MailboxesScreen';
+import { MapScreen } from './map/MapScreen';
 import { AllNumbersScreen } from './numbers/AllNumbersScreen';
 import { NumbersScreen } from './numbers/NumbersScreen';
 import { OutboxScreen } from './outbox/OutboxScreen';
@@ -74,6 +75,7 @@ export function App() {
                         <Route path="all-numbers" element={<AllNumbersScreen />} />
                         <Route path="editions" element={<EditionsScreen />} />
                         <Route path="changes/:id?" element={<ChangesScreen />} />
+                        <Route path="map/:id?" element={<MapScreen />} />
                         <Route path="outbox" element={<OutboxScreen />} />
                         <Route path="files" element={<FilesScreen />} />
                         <Route path="*" element={<Navigate to="/" replace />} />

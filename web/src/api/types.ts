@@ -1,4 +1,4 @@
-import type { components } from './schema';
+import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
 
@@ -37,6 +37,8 @@ export type Trace = Schemas['Trace'];
 export type NumberAnswer = Schemas['NumberAnswer'];
 export type PlanFile = Schemas['plan.schema'];
 export type SignInState = Schemas['SignInState'];
+export type MapBox = Schemas['MapBox'];
+export type JourneyMapData = paths['/api/journey-maps']['post']['responses']['200']['content']['application/json'];
 export type Letter = Schemas['Letter'];
 export type Job = Schemas['Job'];
 export type Stay = Schemas['Stay'];

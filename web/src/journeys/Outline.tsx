@@ -1,6 +1,6 @@
 import { App, Button } from 'antd';
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
-import { useLocation } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import type { Journey, Step, Trace } from '../api/types';
 import { CourseLine } from '../call/CourseLine';
 import { useMoment } from '../moment/useMoment';
@@ -37,7 +37,7 @@ export function Outline({
     trace,
 }: EditorProps<Journey> & { trace: Trace | undefined }) {
     const plan = usePlan();
-    const { change: chooseCall } = useMoment();
+    const { change: chooseCall, search } = useMoment();
     const findings = useAllFindings(value.id);
     const [folded, setFolded] = useState<ReadonlySet<string>>(new Set());
     const rows = useMemo(() => unfolded(rowsOf(value.steps), folded), [value.steps, folded]);
@@ -157,6 +157,9 @@ export function Outline({
     if (!plan) return null;
     return (
         <>
+            <p>
+                <Link to={{ pathname: `/map/${value.id}`, search }}>As a map</Link>
+            </p>
             <p className="keys quiet">
                 {disabled
                     ? 'Arrow keys move.'

@@ -73,6 +73,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                     <h2>What will happen</h2>
                     {link('/all-numbers', 'All numbers now')}
                     {link('/overflow', 'Overflow')}
+                    {link('/map', 'Map')}
                 </div>
                 <div className="rail-group">
                     <h2>In force</h2>
