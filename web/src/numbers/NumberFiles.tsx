@@ -24,12 +24,12 @@ export function NumberFiles() {
     const [leaveOut, setLeaveOut] = useState(false);
     const [busy, setBusy] = useState(false);
     const look = async (read: string, making: boolean) => {
+        setMakes(making);
         try {
             const found = await ask(
                 api.POST('/api/plans/draft/numbers/preview', { body: { text: read, makes: making } }),
             );
             setText(read);
-            setMakes(making);
             setRows(found.rows);
         } catch (error) {
             message.error(whyRefused(error));
