@@ -153,9 +153,9 @@ test('a file of callers with a bad line is refused whole, or taken without it', 
     await axeClean(page, '.ant-modal');
     await dialog.getByRole('checkbox', { name: 'Leave out lines that cannot be taken' }).check();
     await dialog.getByRole('button', { name: 'Bring them in' }).click();
-    await expect(page.locator('.callers')).toContainText('+4420*');
+    await expect(page.locator('main .callers')).toContainText('+4420*');
     await page.getByRole('button', { name: 'Undo' }).click();
-    await expect(page.locator('.callers')).not.toContainText('+4420*');
+    await expect(page.locator('main .callers')).not.toContainText('+4420*');
 });
 
 test('a line that delivers no numbers of callers is told where callers are told apart', async ({ page }) => {
