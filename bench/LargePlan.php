@@ -19,7 +19,7 @@ final class LargePlan
         [$hours, $team, $journey] = [$of('hours')[0], $of('team')[0], $of('journey')[0]];
         $more = [];
         for ($i = 0; $i < 60; ++$i) {
-            $more[] = ['id' => "sit_more_$i", 'name' => "Site $i"] + $of('site')[$i % 2];
+            $more[] = ['id' => "sit_more_$i", 'name' => "Site $i", 'parkPlaces' => []] + $of('site')[$i % 2];
         }
         for ($i = 0; $i < 300; ++$i) {
             $more[] = ['id' => "hrs_more_$i", 'name' => "Hours $i", 'site' => 'sit_more_'.$i % 60, 'codes' => []] + $hours;
