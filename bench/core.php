@@ -25,7 +25,7 @@ use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Time\HoursCompiler;
 
-require __DIR__.'/../vendor/autoload.php';
+require __DIR__ . '/../vendor/autoload.php';
 
 /** @param list<float> $milliseconds */
 function part(array $milliseconds, float $part): float
@@ -44,10 +44,16 @@ function figures(array $milliseconds): string
 /** A bar is a ratio to a reference of the same run: these machines differ fourfold. */
 function bar(float $value, float $reference, float $most, string $of): string
 {
-    return sprintf('%.2f × %s, bar %.1f: %s', $value / $reference, $of, $most, $value <= $most * $reference ? 'met' : 'MISSED');
+    return sprintf(
+        '%.2f × %s, bar %.1f: %s',
+        $value / $reference,
+        $of,
+        $most,
+        $value <= $most * $reference ? 'met' : 'MISSED',
+    );
 }
 
-$json = (string) file_get_contents(__DIR__.'/../demo/ternwick-ferries.json');
+$json = (string) file_get_contents(__DIR__ . '/../demo/ternwick-ferries.json');
 $plan = PlanCodec::decode($json);
 $start = (int) gmmktime(0, 0, 0, 1, 1, 2026);
 $years = 5 * 365 * 86400;
@@ -79,12 +85,25 @@ for ($round = 0; $round < 7; ++$round) {
 }
 sort($rates);
 $rate = $rates[3];
-$reference = (float) trim((string) shell_exec('/usr/bin/python3 '.escapeshellarg(__DIR__.'/dateutil_before.py')));
-$rrule = (float) trim((string) shell_exec('node '.escapeshellarg(__DIR__.'/../web/bench/rrule.mjs')));
-printf("hours   compile five years of Bookings hours, a season and two calendars: %s (%d changes)\n", figures($compile), count($compiled->starts));
+$reference = (float) trim((string) shell_exec('/usr/bin/python3 ' . escapeshellarg(__DIR__ . '/dateutil_before.py')));
+$rrule = (float) trim((string) shell_exec('node ' . escapeshellarg(__DIR__ . '/../web/bench/rrule.mjs')));
+printf(
+    "hours   compile five years of Bookings hours, a season and two calendars: %s (%d changes)\n",
+    figures($compile),
+    count($compiled->starts),
+);
 printf("hours   \"which state, until when\": %s answers/s, median of 7\n", number_format($rate));
-printf("        python-dateutil rrule.before: %s answers/s; ratio %s, bar 500: %s\n", number_format($reference), number_format($rate / $reference), $rate >= 500 * $reference ? 'met' : 'MISSED');
-printf("        npm rrule RRuleSet.before: %s answers/s; ratio %s\n", number_format($rrule), number_format($rate / $rrule));
+printf(
+    "        python-dateutil rrule.before: %s answers/s; ratio %s, bar 500: %s\n",
+    number_format($reference),
+    number_format($rate / $reference),
+    $rate >= 500 * $reference ? 'met' : 'MISSED',
+);
+printf(
+    "        npm rrule RRuleSet.before: %s answers/s; ratio %s\n",
+    number_format($rrule),
+    number_format($rate / $rrule),
+);
 
 /** @return list<float> milliseconds of each trace */
 function traces(Plan $plan, int $start): array
@@ -119,29 +138,100 @@ for ($i = 0; $i < 101; ++$i) {
 $decoded = part($decode, 0.5);
 printf("json    json_decode of the demo plan, the reference: %s\n", figures($decode));
 $demo = traces($plan, $start);
-printf("trace   demo plan, random moments of a year: %s; p95 %s\n", figures($demo), bar(part($demo, 0.95), $decoded, 1, 'json'));
+printf(
+    "trace   demo plan, random moments of a year: %s; p95 %s\n",
+    figures($demo),
+    bar(part($demo, 0.95), $decoded, 1, 'json'),
+);
 
 $elements = $plan->elements();
 for ($i = count($elements); $i < 10_000; ++$i) {
-    $elements['prm_more_'.$i] = PlanCodec::element(0 === $i % 5
-        ? ['id' => 'num_more_'.$i, 'kind' => 'number', 'name' => 'Number '.$i, 'number' => sprintf('+4420794%05d', $i), 'site' => 'sit_ternwick', 'language' => 'en', 'target' => 'jrn_main']
-        : ['id' => 'prm_more_'.$i, 'kind' => 'prompt', 'name' => 'Prompt '.$i, 'scripts' => ['en' => 'More words']]);
+    $elements['prm_more_' . $i] = PlanCodec::element(
+        0 === $i % 5
+            ? [
+                'id' => 'num_more_' . $i,
+                'kind' => 'number',
+                'name' => 'Number ' . $i,
+                'number' => sprintf('+4420794%05d', $i),
+                'site' => 'sit_ternwick',
+                'language' => 'en',
+                'target' => 'jrn_main',
+            ]
+            : [
+                'id' => 'prm_more_' . $i,
+                'kind' => 'prompt',
+                'name' => 'Prompt ' . $i,
+                'scripts' => ['en' => 'More words'],
+            ],
+    );
 }
 $large = Plan::of('Large', $elements);
 $ofLarge = traces($large, $start);
-printf("trace   plan of %s elements: %s; p95 %s\n", number_format(count($large->elements())), figures($ofLarge), bar(part($ofLarge, 0.95), part($demo, 0.95), 1.5, 'the demo\'s'));
+printf(
+    "trace   plan of %s elements: %s; p95 %s\n",
+    number_format(count($large->elements())),
+    figures($ofLarge),
+    bar(part($ofLarge, 0.95), part($demo, 0.95), 1.5, 'the demo\'s'),
+);
 
 $staff = $plan->elements();
 $members = [];
 for ($i = 0; $i < 200; ++$i) {
-    $rule = static fn (string $id, array $when): array => ['id' => $id, 'name' => $id, 'on' => true, 'when' => $when, 'stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 20], ['phones' => ['mobile'], 'after' => 5, 'seconds' => 30]], 'next' => []];
-    $staff["per_more_$i"] = PlanCodec::element(['id' => "per_more_$i", 'kind' => 'person', 'name' => "Person $i", 'extension' => (string) (10_000 + $i), 'site' => 'sit_ternwick', 'mailbox' => null,
-        'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk'], ['id' => 'mobile', 'type' => 'outside', 'label' => 'Mobile', 'number' => sprintf('+447700900%03d', $i), 'askFirst' => true, 'ownMailbox' => 20]],
-        'rules' => [$rule('closed', ['hours' => 'hrs_bookings', 'states' => ['closed', 'holiday']]), $rule('team', ['via' => 'team'])]]);
+    $rule = static fn(string $id, array $when): array => [
+        'id' => $id,
+        'name' => $id,
+        'on' => true,
+        'when' => $when,
+        'stages' => [
+            ['phones' => ['desk'], 'after' => 0, 'seconds' => 20],
+            ['phones' => ['mobile'], 'after' => 5, 'seconds' => 30],
+        ],
+        'next' => [],
+    ];
+    $staff["per_more_$i"] = PlanCodec::element([
+        'id' => "per_more_$i",
+        'kind' => 'person',
+        'name' => "Person $i",
+        'extension' => (string) (10_000 + $i),
+        'site' => 'sit_ternwick',
+        'mailbox' => null,
+        'phones' => [
+            ['id' => 'desk', 'type' => 'desk', 'label' => 'Desk'],
+            [
+                'id' => 'mobile',
+                'type' => 'outside',
+                'label' => 'Mobile',
+                'number' => sprintf('+447700900%03d', $i),
+                'askFirst' => true,
+                'ownMailbox' => 20,
+            ],
+        ],
+        'rules' => [
+            $rule('closed', ['hours' => 'hrs_bookings', 'states' => ['closed', 'holiday']]),
+            $rule('team', ['via' => 'team']),
+        ],
+    ]);
     $members[] = ['who' => "per_more_$i", 'tier' => 1 + intdiv($i, 25)];
 }
-$staff['team_wide'] = PlanCodec::element(['id' => 'team_wide', 'kind' => 'team', 'name' => 'Wide', 'pattern' => 'widening', 'members' => $members, 'memberSeconds' => 15, 'widenSeconds' => 5, 'followRules' => true]);
-$staff['num_wide'] = PlanCodec::element(['id' => 'num_wide', 'kind' => 'number', 'name' => 'Wide', 'number' => '+441632960199', 'site' => 'sit_ternwick', 'language' => 'en', 'target' => 'team_wide']);
+$staff['team_wide'] = PlanCodec::element([
+    'id' => 'team_wide',
+    'kind' => 'team',
+    'name' => 'Wide',
+    'pattern' => 'widening',
+    'members' => $members,
+    'memberSeconds' => 15,
+    'widenSeconds' => 5,
+    'followRules' => true,
+]);
+$staff['num_wide'] = PlanCodec::element([
+    'id' => 'num_wide',
+    'kind' => 'number',
+    'name' => 'Wide',
+    'number' => '+441632960199',
+    'site' => 'sit_ternwick',
+    'language' => 'en',
+    'target' => 'team_wide',
+]);
 $wide = Plan::of('Wide', $staff);
 $router = new Router();
 $times = $decode = [];
@@ -153,19 +243,28 @@ for ($i = 0; $i < 300; ++$i) {
     $router->trace($wide, $call, new Assumptions());
     $times[] = (hrtime(true) - $t) / 1e6;
 }
-printf("ring    a widening team of 200 members with rules: %s; p95 %s\n", figures($times), bar(part($times, 0.95), part($decode, 0.5), 6, 'json'));
+printf(
+    "ring    a widening team of 200 members with rules: %s; p95 %s\n",
+    figures($times),
+    bar(part($times, 0.95), part($decode, 0.5), 6, 'json'),
+);
 $lines = [];
 for ($i = 0; $i < 100_000; ++$i) {
     $lines[] = sprintf('Person %d,%d,,Desk phone', $i, 10_000 + $i);
 }
 $t = hrtime(true);
-$rows = PeopleTable::read("name,extension,site,desk\n".implode("\n", $lines), 100_000);
+$rows = PeopleTable::read("name,extension,site,desk\n" . implode("\n", $lines), 100_000);
 $ids = 0;
 $outcomes = PeopleImport::outcomes($plan, $rows, static function () use (&$ids): string {
-    return 'per_new_'.++$ids;
+    return 'per_new_' . ++$ids;
 });
 $took = (hrtime(true) - $t) / 1e9;
-printf("people  a file of %s rows, each new: %.2f s, bar 5 s: %s\n", number_format(count($outcomes)), $took, $took <= 5 ? 'met' : 'MISSED');
+printf(
+    "people  a file of %s rows, each new: %.2f s, bar 5 s: %s\n",
+    number_format(count($outcomes)),
+    $took,
+    $took <= 5 ? 'met' : 'MISSED',
+);
 unset($rows, $outcomes, $lines);
 printf("memory  peak %.1f MB\n", memory_get_peak_usage() / 1048576);
 
@@ -173,10 +272,31 @@ $agents = [];
 for ($i = 0; $i < 200; ++$i) {
     $agents[] = ['who' => "per_more_$i", 'tier' => 1 + intdiv($i, 40)];
 }
-$staff['que_wide'] = PlanCodec::element(['id' => 'que_wide', 'kind' => 'queue', 'name' => 'Wide', 'members' => $agents, 'waiting' => ['longestSeconds' => 600]]);
-$staff['num_queue'] = PlanCodec::element(['id' => 'num_queue', 'kind' => 'number', 'name' => 'Queue', 'number' => '+441632960198', 'site' => 'sit_ternwick', 'language' => 'en', 'target' => 'que_wide']);
+$staff['que_wide'] = PlanCodec::element([
+    'id' => 'que_wide',
+    'kind' => 'queue',
+    'name' => 'Wide',
+    'members' => $agents,
+    'waiting' => ['longestSeconds' => 600],
+]);
+$staff['num_queue'] = PlanCodec::element([
+    'id' => 'num_queue',
+    'kind' => 'number',
+    'name' => 'Queue',
+    'number' => '+441632960198',
+    'site' => 'sit_ternwick',
+    'language' => 'en',
+    'target' => 'que_wide',
+]);
 $queued = Plan::of('Queue', $staff);
-$state = ['queue' => 'que_wide', 'ahead' => 50, 'agents' => array_map(static fn (int $i): array => ['who' => "per_more_$i", 'freeAfter' => $i % 100, 'idle' => $i], range(0, 199))];
+$state = [
+    'queue' => 'que_wide',
+    'ahead' => 50,
+    'agents' => array_map(
+        static fn(int $i): array => ['who' => "per_more_$i", 'freeAfter' => $i % 100, 'idle' => $i],
+        range(0, 199),
+    ),
+];
 $assumed = Assumptions::fromData(['queues' => [$state]]);
 $router = new Router();
 $times = [];
@@ -186,33 +306,89 @@ for ($i = 0; $i < 60; ++$i) {
     $router->trace($queued, $call, $assumed);
     $times[] = (hrtime(true) - $t) / 1e6;
 }
-printf("queue   200 agents in 5 tiers, 50 ahead, nobody answers for ten minutes: %s (bar 10 ms); p95 %s\n", figures($times), bar(part($times, 0.95), $decoded, 30, 'json'));
+printf(
+    "queue   200 agents in 5 tiers, 50 ahead, nobody answers for ten minutes: %s (bar 10 ms); p95 %s\n",
+    figures($times),
+    bar(part($times, 0.95), $decoded, 30, 'json'),
+);
 
 $first = ['Ann', 'Ben', 'Cleo', 'Dan', 'Eve', 'Finn', 'Gus', 'Hal'];
-$last = ['Marsh', 'Marten', 'Nash', 'Smith', 'Jones', 'Wu', 'Berg', 'Le Goff', 'Quill', 'Rowe', 'Tate', 'Usher', 'Vane', 'York', 'Zell', 'Dray'];
+$last = [
+    'Marsh',
+    'Marten',
+    'Nash',
+    'Smith',
+    'Jones',
+    'Wu',
+    'Berg',
+    'Le Goff',
+    'Quill',
+    'Rowe',
+    'Tate',
+    'Usher',
+    'Vane',
+    'York',
+    'Zell',
+    'Dray',
+];
 $people = [];
 for ($i = 0; $i < 2_000; ++$i) {
-    $name = $first[$i % 8].' '.$last[intdiv($i, 8) % 16].$last[intdiv($i, 128) % 16];
-    $people["per_name_$i"] = PlanCodec::element(['id' => "per_name_$i", 'kind' => 'person', 'name' => $name, 'extension' => (string) (10_000 + $i), 'site' => 'sit_ternwick', 'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']]]);
+    $name = $first[$i % 8] . ' ' . $last[intdiv($i, 8) % 16] . $last[intdiv($i, 128) % 16];
+    $people["per_name_$i"] = PlanCodec::element([
+        'id' => "per_name_$i",
+        'kind' => 'person',
+        'name' => $name,
+        'extension' => (string) (10_000 + $i),
+        'site' => 'sit_ternwick',
+        'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']],
+    ]);
 }
-$people['jrn_names'] = PlanCodec::element(['id' => 'jrn_names', 'kind' => 'journey', 'name' => 'Names', 'steps' => [['id' => 's1', 'do' => 'directory', 'prompt' => null, 'part' => 'either', 'tries' => 1], ['id' => 's2', 'do' => 'end']]]);
-$people['num_names'] = PlanCodec::element(['id' => 'num_names', 'kind' => 'number', 'name' => 'Names', 'number' => '+441632960197', 'site' => 'sit_ternwick', 'language' => 'en', 'target' => 'jrn_names']);
+$people['jrn_names'] = PlanCodec::element([
+    'id' => 'jrn_names',
+    'kind' => 'journey',
+    'name' => 'Names',
+    'steps' => [
+        ['id' => 's1', 'do' => 'directory', 'prompt' => null, 'part' => 'either', 'tries' => 1],
+        ['id' => 's2', 'do' => 'end'],
+    ],
+]);
+$people['num_names'] = PlanCodec::element([
+    'id' => 'num_names',
+    'kind' => 'number',
+    'name' => 'Names',
+    'number' => '+441632960197',
+    'site' => 'sit_ternwick',
+    'language' => 'en',
+    'target' => 'jrn_names',
+]);
 $named = Plan::of('Names', $people + $plan->elements());
 $router = new Router();
 $times = [];
 for ($i = 0; $i < 200; ++$i) {
     $call = new TrialCall('+441632960197', Caller::parse('', 'GB'), $start + 3600 * $i);
-    $assumed = Assumptions::fromData(['keys' => [Keypad::spell($last[$i % 16].$last[intdiv($i, 16) % 16]), '1']]);
+    $assumed = Assumptions::fromData(['keys' => [Keypad::spell($last[$i % 16] . $last[intdiv($i, 16) % 16]), '1']]);
     $t = hrtime(true);
     $router->trace($named, $call, $assumed);
     $times[] = (hrtime(true) - $t) / 1e6;
 }
-printf("names   a directory of 2,000 people, either name: %s; p95 %s\n", figures($times), bar(part($times, 0.95), $decoded, 10, 'json'));
+printf(
+    "names   a directory of 2,000 people, either name: %s; p95 %s\n",
+    figures($times),
+    bar(part($times, 0.95), $decoded, 10, 'json'),
+);
 
-$entries = array_map(static fn (int $i): CallerEntry => new CallerEntry(sprintf('+44%010d%s', 1_100_000_000 + 7 * $i, 0 === $i % 5 ? '*' : '')), range(0, 99_999));
+$entries = array_map(
+    static fn(int $i): CallerEntry => new CallerEntry(
+        sprintf('+44%010d%s', 1_100_000_000 + 7 * $i, 0 === $i % 5 ? '*' : ''),
+    ),
+    range(0, 99_999),
+);
 $list = new CallerList('clr_wide', 'Wide', CallerEntries::of($entries));
 $lookup = new CallerLookup();
-$callers = array_map(static fn (int $i): Caller => Caller::parse(sprintf('+44%010d', 1_100_000_000 + 35 * $i), 'GB'), range(0, 499));
+$callers = array_map(
+    static fn(int $i): Caller => Caller::parse(sprintf('+44%010d', 1_100_000_000 + 35 * $i), 'GB'),
+    range(0, 499),
+);
 $lookup->find($list, $callers[0]);
 $t = hrtime(true);
 foreach ($callers as $caller) {
@@ -221,6 +397,17 @@ foreach ($callers as $caller) {
 $each = (hrtime(true) - $t) / 1e3 / count($callers);
 $t = hrtime(true);
 foreach (array_slice($callers, 0, 50) as $caller) {
-    array_filter($entries, static fn (CallerEntry $entry): bool => str_ends_with($entry->match, '*') ? str_starts_with($caller->text, rtrim($entry->match, '*')) : $entry->match === $caller->text);
+    array_filter(
+        $entries,
+        static fn(CallerEntry $entry): bool => str_ends_with($entry->match, '*')
+            ? str_starts_with($caller->text, rtrim($entry->match, '*'))
+            : $entry->match === $caller->text,
+    );
 }
-printf("callers a list of %s entries: %.1f µs a caller, bar 20 µs: %s; a linear scan %.0f µs\n", number_format(count($entries)), $each, $each <= 20 ? 'met' : 'MISSED', (hrtime(true) - $t) / 1e3 / 50);
+printf(
+    "callers a list of %s entries: %.1f µs a caller, bar 20 µs: %s; a linear scan %.0f µs\n",
+    number_format(count($entries)),
+    $each,
+    $each <= 20 ? 'met' : 'MISSED',
+    (hrtime(true) - $t) / 1e3 / 50,
+);

@@ -9,8 +9,8 @@ declare(strict_types=1);
 
 use Meandros\Bench\LargePlan;
 
-require __DIR__.'/../vendor/autoload.php';
-require __DIR__.'/LargePlan.php';
+require __DIR__ . '/../vendor/autoload.php';
+require __DIR__ . '/LargePlan.php';
 
 $base = $argv[1];
 const CLIENTS = 4;
@@ -19,7 +19,18 @@ const CLIENTS = 4;
 function prepared(string $url, ?string $body = null, string $method = 'POST', array $headers = []): CurlHandle
 {
     $handle = curl_init($url);
-    curl_setopt_array($handle, [\CURLOPT_RETURNTRANSFER => true, \CURLOPT_TIMEOUT => 60, \CURLOPT_HTTPHEADER => ['Content-Type: application/json', ...array_map(static fn (string $name, string $value): string => $name.': '.$value, array_keys($headers), $headers)]]);
+    curl_setopt_array($handle, [
+        \CURLOPT_RETURNTRANSFER => true,
+        \CURLOPT_TIMEOUT => 60,
+        \CURLOPT_HTTPHEADER => [
+            'Content-Type: application/json',
+            ...array_map(
+                static fn(string $name, string $value): string => $name . ': ' . $value,
+                array_keys($headers),
+                $headers,
+            ),
+        ],
+    ]);
     null === $body || curl_setopt_array($handle, [\CURLOPT_CUSTOMREQUEST => $method, \CURLOPT_POSTFIELDS => $body]);
 
     return $handle;
@@ -40,7 +51,7 @@ function timed(CurlHandle $handle): array
     $took = (hrtime(true) - $began) / 1e6;
     $status = curl_getinfo($handle, \CURLINFO_RESPONSE_CODE);
     if ($status >= 300) {
-        fwrite(\STDERR, curl_getinfo($handle, \CURLINFO_EFFECTIVE_URL)." answered $status: $answer\n");
+        fwrite(\STDERR, curl_getinfo($handle, \CURLINFO_EFFECTIVE_URL) . " answered $status: $answer\n");
         exit(1);
     }
 
@@ -58,7 +69,7 @@ function throughput(Closure $request, int $count): float
     $began = hrtime(true);
     do {
         curl_multi_exec($multi, $running);
-        while (false !== $done = curl_multi_info_read($multi)) {
+        while (false !== ($done = curl_multi_info_read($multi))) {
             curl_multi_remove_handle($multi, $done['handle']);
             $left > 0 && curl_multi_add_handle($multi, $request(--$left));
             $running = 1;
@@ -79,28 +90,47 @@ function part(array $times, float $part): float
 
 function bar(string $what, float $value, float $reference, float $most): void
 {
-    printf("http    %s: p95 %.2f × empty, bar %g: %s\n", $what, $value / $reference, $most, $value <= $most * $reference ? 'met' : 'MISSED');
+    printf(
+        "http    %s: p95 %.2f × empty, bar %g: %s\n",
+        $what,
+        $value / $reference,
+        $most,
+        $value <= $most * $reference ? 'met' : 'MISSED',
+    );
 }
 
-$call = static fn (int $i): string => (string) json_encode(['to' => '+441632960110', 'at' => sprintf('2026-11-%02dT%02d:30', 1 + $i % 28, $i % 24), 'assume' => ['keys' => ['1']]]);
+$call = static fn(int $i): string => (string) json_encode([
+    'to' => '+441632960110',
+    'at' => sprintf('2026-11-%02dT%02d:30', 1 + ($i % 28), $i % 24),
+    'assume' => ['keys' => ['1']],
+]);
 $bars = ['the demo' => [3, 4], 'ten thousand elements' => [4, 6]];
 foreach ($bars as $name => [$trialBar, $saveBar]) {
     if ('the demo' !== $name) {
         $revision = timed(prepared("$base/api/plans/draft/pending"))[1]['revision'];
-        $file = (string) json_encode(LargePlan::of((string) file_get_contents(__DIR__.'/../demo/ternwick-ferries.json')));
+        $file = (string) json_encode(
+            LargePlan::of((string) file_get_contents(__DIR__ . '/../demo/ternwick-ferries.json')),
+        );
         [$took] = timed(prepared("$base/api/plans/draft/file", $file, 'PUT', ['If-Match' => "\"$revision\""]));
         printf("http    a file of ten thousand elements brought in: %.1f s\n", $took / 1000);
         [$took, $plan] = timed(prepared("$base/api/plans/draft"));
         printf("http    the whole draft: %.0f ms\n", $took);
     }
     $plan = timed(prepared("$base/api/plans/draft"))[1];
-    $team = array_values(array_filter($plan['elements'], static fn (array $one): bool => 'team_port' === $one['id']))[0];
+    $team = array_values(array_filter($plan['elements'], static fn(array $one): bool => 'team_port' === $one['id']))[0];
     $revision = $plan['revisions']['team_port'];
     $empty = $trial = $save = [];
     for ($i = 0; $i < 320; ++$i) {
         [$one] = timed(prepared("$base/api/up"));
         [$two] = timed(prepared("$base/api/trial-calls", $call($i)));
-        [$three, $change] = timed(prepared("$base/api/plans/draft/elements/team_port", (string) json_encode(['memberSeconds' => 10 + $i % 20] + $team), 'PUT', ['If-Match' => "\"$revision\"", 'Idempotency-Key' => '"bench-'.bin2hex(random_bytes(6)).'"']));
+        [$three, $change] = timed(
+            prepared(
+                "$base/api/plans/draft/elements/team_port",
+                (string) json_encode(['memberSeconds' => 10 + ($i % 20)] + $team),
+                'PUT',
+                ['If-Match' => "\"$revision\"", 'Idempotency-Key' => '"bench-' . bin2hex(random_bytes(6)) . '"'],
+            ),
+        );
         $revision = $change['revision'];
         if ($i >= 20) {
             [$empty[], $trial[], $save[]] = [$one, $two, $three];
@@ -111,7 +141,15 @@ foreach ($bars as $name => [$trialBar, $saveBar]) {
     }
     bar("$name: trial call", part($trial, 0.95), part($empty, 0.5), $trialBar);
     bar("$name: save", part($save, 0.95), part($empty, 0.5), $saveBar);
-    $ups = throughput(static fn (): CurlHandle => prepared("$base/api/up"), 600);
-    $calls = throughput(static fn (int $i): CurlHandle => prepared("$base/api/trial-calls", $call($i)), 600);
-    printf("http    %s: %d trial calls/s with %d clients, %d empty ones: %.0f %%, bar 50 %%: %s\n", $name, $calls, CLIENTS, $ups, 100 * $calls / $ups, 2 * $calls >= $ups ? 'met' : 'MISSED');
+    $ups = throughput(static fn(): CurlHandle => prepared("$base/api/up"), 600);
+    $calls = throughput(static fn(int $i): CurlHandle => prepared("$base/api/trial-calls", $call($i)), 600);
+    printf(
+        "http    %s: %d trial calls/s with %d clients, %d empty ones: %.0f %%, bar 50 %%: %s\n",
+        $name,
+        $calls,
+        CLIENTS,
+        $ups,
+        (100 * $calls) / $ups,
+        2 * $calls >= $ups ? 'met' : 'MISSED',
+    );
 }

@@ -16,7 +16,9 @@ final class Version20261123160000 extends AbstractMigration
 
     public function up(Schema $schema): void
     {
-        $this->addSql('CREATE TABLE person_status (person VARCHAR(64) NOT NULL, status VARCHAR(20) NOT NULL, until_at BIGINT DEFAULT NULL, who VARCHAR(100) NOT NULL, set_at BIGINT NOT NULL, PRIMARY KEY (person))');
+        $this->addSql(
+            'CREATE TABLE person_status (person VARCHAR(64) NOT NULL, status VARCHAR(20) NOT NULL, until_at BIGINT DEFAULT NULL, who VARCHAR(100) NOT NULL, set_at BIGINT NOT NULL, PRIMARY KEY (person))',
+        );
     }
 
     public function down(Schema $schema): void

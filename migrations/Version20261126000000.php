@@ -18,7 +18,9 @@ final class Version20261126000000 extends AbstractMigration
 
     public function up(Schema $schema): void
     {
-        $this->addSql('CREATE TABLE draft_mention (element_id VARCHAR(64) NOT NULL REFERENCES draft_element (id) ON DELETE CASCADE, mention VARCHAR(80) NOT NULL, PRIMARY KEY (element_id, mention))');
+        $this->addSql(
+            'CREATE TABLE draft_mention (element_id VARCHAR(64) NOT NULL REFERENCES draft_element (id) ON DELETE CASCADE, mention VARCHAR(80) NOT NULL, PRIMARY KEY (element_id, mention))',
+        );
         $this->addSql('CREATE INDEX draft_mention_mention ON draft_mention (mention)');
         if (!$this->connection->createSchemaManager()->tablesExist(['draft_element'])) {
             return;

@@ -35,7 +35,9 @@ final class Version20261126190000 extends AbstractMigration
     public function down(Schema $schema): void
     {
         foreach (self::FOLLOWING as $table) {
-            $this->addSql("ALTER TABLE $table ADD FOREIGN KEY (element_id) REFERENCES draft_element (id) ON DELETE CASCADE");
+            $this->addSql(
+                "ALTER TABLE $table ADD FOREIGN KEY (element_id) REFERENCES draft_element (id) ON DELETE CASCADE",
+            );
         }
         foreach (['draft_mention' => 'mention', 'draft_reference' => 'target'] as $table => $column) {
             $this->addSql("DROP INDEX {$table}_element");

@@ -19,7 +19,10 @@ final class Version20261126230000 extends AbstractMigration
     public function up(Schema $schema): void
     {
         $this->addSql("DELETE FROM draft_mention WHERE mention LIKE 'spelled %'");
-        foreach ($this->connection->iterateKeyValue("SELECT id, body FROM draft_element WHERE kind = 'person'") as $id => $body) {
+        foreach (
+            $this->connection->iterateKeyValue("SELECT id, body FROM draft_element WHERE kind = 'person'")
+            as $id => $body
+        ) {
             \assert(\is_string($body));
             foreach (Spelled::by(PlanCodec::storedElement($body)) as $mention) {
                 $this->addSql('INSERT INTO draft_mention (element_id, mention) VALUES (?, ?)', [$id, $mention]);

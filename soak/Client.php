@@ -7,9 +7,7 @@ namespace Meandros\Soak;
 /** Several clients of one server, whose requests go out at the same moment. */
 final class Client
 {
-    public function __construct(private readonly string $base)
-    {
-    }
+    public function __construct(private readonly string $base) {}
 
     /**
      * @param array<array{string, string, mixed, 3?: array<string, string>}> $requests method, path, body as data, headers
@@ -19,7 +17,7 @@ final class Client
     public function together(array $requests): array
     {
         $multi = curl_multi_init();
-        $handles = array_map(fn (array $request): \CurlHandle => $this->handle($request), array_values($requests));
+        $handles = array_map(fn(array $request): \CurlHandle => $this->handle($request), array_values($requests));
         foreach ($handles as $handle) {
             curl_multi_add_handle($multi, $handle);
         }
@@ -31,7 +29,11 @@ final class Client
         foreach ($handles as $handle) {
             $text = (string) curl_multi_getcontent($handle);
             $length = (int) curl_getinfo($handle, \CURLINFO_HEADER_SIZE);
-            $answers[] = ['status' => (int) curl_getinfo($handle, \CURLINFO_RESPONSE_CODE), 'json' => json_decode(substr($text, $length), true), 'headers' => substr($text, 0, $length)];
+            $answers[] = [
+                'status' => (int) curl_getinfo($handle, \CURLINFO_RESPONSE_CODE),
+                'json' => json_decode(substr($text, $length), true),
+                'headers' => substr($text, 0, $length),
+            ];
             curl_multi_remove_handle($multi, $handle);
         }
         curl_multi_close($multi);
@@ -58,21 +60,31 @@ final class Client
                 return [$element, $plan['revisions'][$id]];
             }
         }
-        throw new \RuntimeException('There is no '.$id);
+        throw new \RuntimeException('There is no ' . $id);
     }
 
     /** @param array{string, string, mixed, 3?: array<string, string>} $request */
     private function handle(array $request): \CurlHandle
     {
-        $handle = curl_init($this->base.$request[1]);
+        $handle = curl_init($this->base . $request[1]);
         \assert(false !== $handle);
         $headers = ['Content-Type: application/json'];
         foreach ($request[3] ?? [] as $name => $value) {
-            $headers[] = $name.': '.$value;
+            $headers[] = $name . ': ' . $value;
         }
-        curl_setopt_array($handle, [\CURLOPT_CUSTOMREQUEST => $request[0], \CURLOPT_RETURNTRANSFER => true, \CURLOPT_HEADER => true, \CURLOPT_HTTPHEADER => $headers, \CURLOPT_TIMEOUT => 30]);
+        curl_setopt_array($handle, [
+            \CURLOPT_CUSTOMREQUEST => $request[0],
+            \CURLOPT_RETURNTRANSFER => true,
+            \CURLOPT_HEADER => true,
+            \CURLOPT_HTTPHEADER => $headers,
+            \CURLOPT_TIMEOUT => 30,
+        ]);
         if (null !== $request[2]) {
-            curl_setopt($handle, \CURLOPT_POSTFIELDS, json_encode([] === $request[2] ? new \stdClass() : $request[2], \JSON_THROW_ON_ERROR));
+            curl_setopt(
+                $handle,
+                \CURLOPT_POSTFIELDS,
+                json_encode([] === $request[2] ? new \stdClass() : $request[2], \JSON_THROW_ON_ERROR),
+            );
         }
 
         return $handle;

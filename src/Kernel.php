@@ -16,6 +16,6 @@ final class Kernel extends BaseKernel
     {
         $build = $_SERVER['MEANDROS_BUILD'] ?? '';
 
-        return parent::getCacheDir().(\is_string($build) && '' !== $build ? '-'.$build : '');
+        return parent::getCacheDir() . (\is_string($build) && '' !== $build ? '-' . $build : '');
     }
 }

@@ -10,9 +10,7 @@ use Psr\Clock\ClockInterface;
 /** The one place that knows what time it is. */
 final readonly class Now
 {
-    public function __construct(private ClockInterface $clock)
-    {
-    }
+    public function __construct(private ClockInterface $clock) {}
 
     /** @return int Unix seconds */
     public function second(): int

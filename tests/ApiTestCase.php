@@ -15,7 +15,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Talks to the API with the demo plan in the draft and as edition 1; every answer is checked against the OpenAPI document. */
 abstract class ApiTestCase extends WebTestCase
 {
-    protected const DEMO = __DIR__.'/../demo/ternwick-ferries.json';
+    protected const DEMO = __DIR__ . '/../demo/ternwick-ferries.json';
     protected const BOOKINGS = '+441632960110';
 
     private KernelBrowser $client;
@@ -27,7 +27,9 @@ abstract class ApiTestCase extends WebTestCase
     {
         $this->client = self::createClient();
         $this->client->disableReboot();
-        self::getContainer()->get(Draft::class)->replaceAll(PlanCodec::decode((string) file_get_contents(self::DEMO)), 'Demo', null, EditState::Dropped);
+        self::getContainer()
+            ->get(Draft::class)
+            ->replaceAll(PlanCodec::decode((string) file_get_contents(self::DEMO)), 'Demo', null, EditState::Dropped);
         self::getContainer()->get(Editions::class)->publish('First', null);
     }
 
@@ -36,9 +38,22 @@ abstract class ApiTestCase extends WebTestCase
      *
      * @return array<string, mixed>
      */
-    protected function send(string $method, string $path, array|string|null $body = null, ?int $revision = null, string $host = '127.0.0.1', ?string $key = null): array
-    {
-        $this->request($method, $path, \is_array($body) ? json_encode([] === $body ? new \stdClass() : $body, \JSON_THROW_ON_ERROR) : $body, $revision, $host, $key);
+    protected function send(
+        string $method,
+        string $path,
+        array|string|null $body = null,
+        ?int $revision = null,
+        string $host = '127.0.0.1',
+        ?string $key = null,
+    ): array {
+        $this->request(
+            $method,
+            $path,
+            \is_array($body) ? json_encode([] === $body ? new \stdClass() : $body, \JSON_THROW_ON_ERROR) : $body,
+            $revision,
+            $host,
+            $key,
+        );
         $response = $this->answer();
         $this->status = $response->getStatusCode();
         $this->headers = $response->headers->all();
@@ -46,18 +61,26 @@ abstract class ApiTestCase extends WebTestCase
 
         $text = (string) $response->getContent();
 
-        return str_contains((string) $response->headers->get('Content-Type'), 'json') ? json_decode($text, true, 64, \JSON_THROW_ON_ERROR) : ['text' => $text];
+        return str_contains((string) $response->headers->get('Content-Type'), 'json')
+            ? json_decode($text, true, 64, \JSON_THROW_ON_ERROR)
+            : ['text' => $text];
     }
 
     /** A request as it is, whose answer is checked by the test itself. */
-    protected function request(string $method, string $path, ?string $content = null, ?int $revision = null, string $host = '127.0.0.1', ?string $key = null): void
-    {
+    protected function request(
+        string $method,
+        string $path,
+        ?string $content = null,
+        ?int $revision = null,
+        string $host = '127.0.0.1',
+        ?string $key = null,
+    ): void {
         $headers = ['HTTP_HOST' => $host, 'CONTENT_TYPE' => 'application/json'];
         if (null !== $key) {
-            $headers['HTTP_IDEMPOTENCY_KEY'] = '"'.$key.'"';
+            $headers['HTTP_IDEMPOTENCY_KEY'] = '"' . $key . '"';
         }
         if (null !== $revision) {
-            $headers['HTTP_IF_MATCH'] = '"'.$revision.'"';
+            $headers['HTTP_IF_MATCH'] = '"' . $revision . '"';
         }
         $this->requestWith($method, $path, $content ?? ('POST' === $method ? '{}' : null), $headers);
     }
@@ -104,7 +127,9 @@ abstract class ApiTestCase extends WebTestCase
     /** @return array<string, mixed> */
     protected function undo(string $direction = 'undo'): array
     {
-        return $this->send('POST', '/api/plans/draft/'.$direction, ['edit' => $this->send('GET', '/api/plans/draft')[$direction]['edit'] ?? 1]);
+        return $this->send('POST', '/api/plans/draft/' . $direction, [
+            'edit' => $this->send('GET', '/api/plans/draft')[$direction]['edit'] ?? 1,
+        ]);
     }
 
     /** @return array<string, mixed> */
@@ -132,7 +157,12 @@ abstract class ApiTestCase extends WebTestCase
     /** @param array<string, mixed> $part */
     protected function change(string $id, array $part): array
     {
-        return $this->send('PUT', '/api/plans/draft/elements/'.$id, $part + $this->element($id), $this->revision($id));
+        return $this->send(
+            'PUT',
+            '/api/plans/draft/elements/' . $id,
+            $part + $this->element($id),
+            $this->revision($id),
+        );
     }
 
     /** @param array<string, mixed> $more */

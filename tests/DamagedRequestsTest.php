@@ -25,16 +25,30 @@ final class DamagedRequestsTest extends ApiTestCase
         $written = 0;
         for ($i = 0, $count = Soak::count(500); $i < $count; ++$i) {
             if (0 === $i % self::AT_ONCE) {
-                self::getContainer()->get(Draft::class)->replaceAll(PlanCodec::decode((string) file_get_contents(self::DEMO)), 'Demo', null);
+                self::getContainer()
+                    ->get(Draft::class)
+                    ->replaceAll(PlanCodec::decode((string) file_get_contents(self::DEMO)), 'Demo', null);
             }
             $draft = $this->draft();
             $request = DamagedRequest::random($draft['elements'], $draft['revision'], $draft['revisions']);
             $status = $this->ask($request);
             if ($status >= 500) {
-                self::fail(\sprintf("Request %d: %d\n%s\n%s", $i, $status, $this->shrunk($request), $this->answer()->getContent()));
+                self::fail(
+                    \sprintf(
+                        "Request %d: %d\n%s\n%s",
+                        $i,
+                        $status,
+                        $this->shrunk($request),
+                        $this->answer()->getContent(),
+                    ),
+                );
             }
             if ($status >= 400) {
-                self::assertSame('application/problem+json', $this->answer()->headers->get('Content-Type'), "Request $i: $request");
+                self::assertSame(
+                    'application/problem+json',
+                    $this->answer()->headers->get('Content-Type'),
+                    "Request $i: $request",
+                );
                 self::assertLessThan(64_000, \strlen((string) $this->answer()->getContent()), "Request $i: $request");
             }
             ++$answered[$status >= 400 ? 'refused' : 'accepted'];
@@ -56,7 +70,7 @@ final class DamagedRequestsTest extends ApiTestCase
         $file = (string) $this->answer()->getContent();
         self::assertSame($file, PlanCodec::encode(PlanCodec::decode($file), true), $said);
         $this->request('PUT', '/api/plans/draft/file', $file, $draft['revision']);
-        self::assertSame(200, $this->answer()->getStatusCode(), $said.$this->answer()->getContent());
+        self::assertSame(200, $this->answer()->getStatusCode(), $said . $this->answer()->getContent());
         self::assertSame(0, json_decode((string) $this->answer()->getContent(), true)['changed'], $said);
     }
 

@@ -21,10 +21,19 @@ final class EditSafetyTest extends ApiTestCase
         $etag = $this->header('ETag');
         $again = $this->send('POST', '/api/plans/draft/elements', self::TEAM, key: 'k-1');
         $this->assertStatus(201);
-        self::assertSame([$first, $etag, 'true'], [$again, $this->header('ETag'), $this->header('Idempotency-Replayed')]);
-        self::assertCount(1, array_keys(array_column($this->send('GET', '/api/plans/draft')['elements'], 'name'), 'Night crew', true));
+        self::assertSame(
+            [$first, $etag, 'true'],
+            [$again, $this->header('ETag'), $this->header('Idempotency-Replayed')],
+        );
+        self::assertCount(
+            1,
+            array_keys(array_column($this->send('GET', '/api/plans/draft')['elements'], 'name'), 'Night crew', true),
+        );
         $this->send('POST', '/api/plans/draft/elements', self::TEAM, key: 'k-2');
-        self::assertCount(2, array_keys(array_column($this->send('GET', '/api/plans/draft')['elements'], 'name'), 'Night crew', true));
+        self::assertCount(
+            2,
+            array_keys(array_column($this->send('GET', '/api/plans/draft')['elements'], 'name'), 'Night crew', true),
+        );
     }
 
     public function testAKeyIsForOneRequest(): void
@@ -43,9 +52,17 @@ final class EditSafetyTest extends ApiTestCase
         $this->assertStatus(422);
         $first = $this->send('POST', '/api/plans/draft/elements', self::TEAM, key: 'k-1');
         $this->assertStatus(201);
-        self::getContainer()->get(Connection::class)->executeStatement('UPDATE remembered_answer SET made_at = made_at - 86400');
-        self::assertNotSame($first['id'], $this->send('POST', '/api/plans/draft/elements', self::TEAM, key: 'k-1')['id']);
-        self::assertSame(1, self::getContainer()->get(Connection::class)->fetchOne('SELECT count(*) FROM remembered_answer'));
+        self::getContainer()
+            ->get(Connection::class)
+            ->executeStatement('UPDATE remembered_answer SET made_at = made_at - 86400');
+        self::assertNotSame(
+            $first['id'],
+            $this->send('POST', '/api/plans/draft/elements', self::TEAM, key: 'k-1')['id'],
+        );
+        self::assertSame(
+            1,
+            self::getContainer()->get(Connection::class)->fetchOne('SELECT count(*) FROM remembered_answer'),
+        );
     }
 
     public function testUndoAndRedoTakeTheEditThatIsNamedOrNone(): void
@@ -97,10 +114,10 @@ final class EditSafetyTest extends ApiTestCase
         }
         $two = $this->send('GET', '/api/plans/draft/history?most=2')['edits'];
         self::assertSame([1, 1], array_column($two, 'changed'));
-        $next = $this->send('GET', '/api/plans/draft/history?most=1&before='.$two[1]['id'])['edits'];
+        $next = $this->send('GET', '/api/plans/draft/history?most=1&before=' . $two[1]['id'])['edits'];
         self::assertSame(['team_port'], $next[0]['elements']);
         self::assertLessThan($two[1]['id'], $next[0]['id']);
-        $opened = $this->send('GET', '/api/plans/draft/history/'.$two[0]['id'])['changes'];
+        $opened = $this->send('GET', '/api/plans/draft/history/' . $two[0]['id'])['changes'];
         self::assertSame([8, 7], [$opened[0]['before']['memberSeconds'], $opened[0]['after']['memberSeconds']]);
         self::assertSame([4, 3], array_column($this->send('GET', '/api/editions?most=2')['editions'], 'number'));
         self::assertSame([2, 1], array_column($this->send('GET', '/api/editions?before=3')['editions'], 'number'));
@@ -112,23 +129,40 @@ final class EditSafetyTest extends ApiTestCase
     {
         $good = $this->element('team_port');
         $database = self::getContainer()->get(Connection::class);
-        $database->executeStatement("UPDATE draft_element SET body = jsonb_set(body, '{pattern}', '\"upside down\"') WHERE id = 'team_port'");
+        $database->executeStatement(
+            "UPDATE draft_element SET body = jsonb_set(body, '{pattern}', '\"upside down\"') WHERE id = 'team_port'",
+        );
         $database->executeStatement("UPDATE draft_element SET kind = 'oracle' WHERE id = 'mbx_port'");
         // What was sent of this revision is kept for ten minutes.
         $this->lookAgain();
         $plan = $this->send('GET', '/api/plans/draft');
         $this->assertStatus(200);
         self::assertSame(['mbx_port', 'team_port'], array_column($plan['unreadable'], 'id'));
-        self::assertSame(['Its kind is not known.', '/pattern: This is not one of the choices.'], array_column($plan['unreadable'], 'detail'));
+        self::assertSame(
+            ['Its kind is not known.', '/pattern: This is not one of the choices.'],
+            array_column($plan['unreadable'], 'detail'),
+        );
         self::assertEquals($good, $plan['unreadable'][1]['lastGood']);
-        self::assertStringContainsString('waits in Bookings queue', $this->sentence(), 'Calls that do not come there are tried as ever.');
+        self::assertStringContainsString(
+            'waits in Bookings queue',
+            $this->sentence(),
+            'Calls that do not come there are tried as ever.',
+        );
         $this->publish('With a hole');
         $this->assertStatus(409);
         $command = new CommandTester((new Application(self::$kernel))->find('meandros:check-stored'));
         self::assertSame(1, $command->execute([]));
-        self::assertStringContainsString('“Port office” (team_port) cannot be read. Its last good state', $command->getDisplay());
+        self::assertStringContainsString(
+            '“Port office” (team_port) cannot be read. Its last good state',
+            $command->getDisplay(),
+        );
         foreach ([0, 1] as $i) {
-            $this->send('PUT', '/api/plans/draft/elements/'.$plan['unreadable'][$i]['id'], $plan['unreadable'][$i]['lastGood'], $plan['unreadable'][$i]['revision']);
+            $this->send(
+                'PUT',
+                '/api/plans/draft/elements/' . $plan['unreadable'][$i]['id'],
+                $plan['unreadable'][$i]['lastGood'],
+                $plan['unreadable'][$i]['revision'],
+            );
             $this->assertStatus(200);
         }
         self::assertSame([], $this->send('GET', '/api/plans/draft')['unreadable']);
@@ -140,11 +174,18 @@ final class EditSafetyTest extends ApiTestCase
         $this->change('que_bookings', ['name' => 'Reservations queue']);
         $this->publish('A new name');
         self::assertSame([], $this->send('GET', '/api/ready')['alarms']);
-        self::getContainer()->get(Connection::class)->executeStatement("UPDATE edition SET document = replace(document, 'Reservations', 'Bandits') WHERE number = 2");
+        self::getContainer()
+            ->get(Connection::class)
+            ->executeStatement(
+                "UPDATE edition SET document = replace(document, 'Reservations', 'Bandits') WHERE number = 2",
+            );
         $this->lookAgain();
         self::assertStringContainsString('waits in Bookings queue', $this->sentence(more: ['in' => 'live']));
         self::assertSame(1, $this->send('GET', '/api/editions')['live']);
-        self::assertStringContainsString('Edition 2 is damaged in the database. Calls are routed by edition 1', $this->send('GET', '/api/ready')['alarms'][0]);
+        self::assertStringContainsString(
+            'Edition 2 is damaged in the database. Calls are routed by edition 1',
+            $this->send('GET', '/api/ready')['alarms'][0],
+        );
         $this->send('GET', '/api/plans/2');
         $this->assertStatus(409);
         self::assertSame(3, $this->publish('The same again')['number'], 'What is damaged can be published again.');
@@ -162,7 +203,9 @@ final class EditSafetyTest extends ApiTestCase
     public static function wrongRows(): iterable
     {
         yield 'an extension twice' => ["INSERT INTO draft_dialled (dialled, element_id) VALUES ('201', 'per_noor')"];
-        yield 'a reference that leads nowhere' => ["INSERT INTO draft_reference (element_id, target) VALUES ('per_dana', 'team_gone')"];
+        yield 'a reference that leads nowhere' => [
+            "INSERT INTO draft_reference (element_id, target) VALUES ('per_dana', 'team_gone')",
+        ];
         yield 'what is referred to is deleted' => ["DELETE FROM draft_element WHERE id = 'mbx_port'"];
     }
 
@@ -170,8 +213,9 @@ final class EditSafetyTest extends ApiTestCase
     {
         $plan = $this->send('GET', '/api/plans/draft/file');
         foreach ($plan['elements'] as &$element) {
-            $element['extension'] = ['201' => '202', '202' => '201'][$element['extension'] ?? ''] ?? $element['extension'] ?? null;
-            $element = array_filter($element, static fn (mixed $value): bool => null !== $value);
+            $element['extension'] =
+                ['201' => '202', '202' => '201'][$element['extension'] ?? ''] ?? ($element['extension'] ?? null);
+            $element = array_filter($element, static fn(mixed $value): bool => null !== $value);
         }
         $plan = json_decode((string) json_encode($plan), true);
         $this->send('PUT', '/api/plans/draft/file', $plan, $this->draftRevision());

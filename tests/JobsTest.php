@@ -14,7 +14,15 @@ final class JobsTest extends ApiTestCase
 {
     private static function people(int $count, string $more = ''): string
     {
-        return "name,extension,desk\n".implode("\n", array_map(static fn (int $i): string => \sprintf('Person %d,%d,Desk phone', $i, 30_000 + $i), range(1, $count))).$more;
+        return "name,extension,desk\n" .
+            implode(
+                "\n",
+                array_map(
+                    static fn(int $i): string => \sprintf('Person %d,%d,Desk phone', $i, 30_000 + $i),
+                    range(1, $count),
+                ),
+            ) .
+            $more;
     }
 
     public function testALargeFileOfPeopleIsBroughtInByAJob(): void
@@ -24,8 +32,11 @@ final class JobsTest extends ApiTestCase
         self::assertSame([2001, true, 200], [$look['count'], $look['inBackground'], \count($look['rows'])]);
         $job = $this->send('POST', '/api/plans/draft/people', ['text' => $text]);
         $this->assertStatus(202);
-        self::assertSame(['people', 'Bring in 2001 people', 'done', 2001], [$job['kind'], $job['label'], $job['state'], $job['result']['rows']]);
-        self::assertSame($job, $this->send('GET', '/api/jobs/'.$job['id']));
+        self::assertSame(
+            ['people', 'Bring in 2001 people', 'done', 2001],
+            [$job['kind'], $job['label'], $job['state'], $job['result']['rows']],
+        );
+        self::assertSame($job, $this->send('GET', '/api/jobs/' . $job['id']));
         self::assertSame([], $this->send('GET', '/api/jobs')['jobs']);
         self::assertSame('Bring in 2001 people', $this->send('GET', '/api/plans/draft')['undo']['label']);
     }
@@ -56,10 +67,15 @@ final class JobsTest extends ApiTestCase
     public function testWhoeverRunsAJobLearnsThatNobodyWantsIt(): void
     {
         $database = self::getContainer()->get('doctrine')->getConnection();
-        $id = $database->fetchOne("INSERT INTO job (kind, label, state, input, who, made_at) VALUES ('people', 'X', 'running', '{}', 'demo', now()) RETURNING id");
+        $id = $database->fetchOne(
+            "INSERT INTO job (kind, label, state, input, who, made_at) VALUES ('people', 'X', 'running', '{}', 'demo', now()) RETURNING id",
+        );
         $progress = new Progress($database, $id);
         $progress->at(1, 10);
-        self::assertSame([1, 10], [$this->send('GET', '/api/jobs/'.$id)['done'], $this->send('GET', '/api/jobs')['jobs'][0]['of']]);
+        self::assertSame(
+            [1, 10],
+            [$this->send('GET', '/api/jobs/' . $id)['done'], $this->send('GET', '/api/jobs')['jobs'][0]['of']],
+        );
         self::assertSame('running', $this->send('POST', \sprintf('/api/jobs/%d/cancel', $id))['state']);
         $this->expectException(JobCancelled::class);
         (new Progress($database, $id))->at(2, 10);
@@ -68,9 +84,11 @@ final class JobsTest extends ApiTestCase
     public function testOneThatWaitsIsGivenUpAtOnce(): void
     {
         $database = self::getContainer()->get('doctrine')->getConnection();
-        $id = $database->fetchOne("INSERT INTO job (kind, label, input, who, made_at) VALUES ('people', 'X', '{}', 'demo', now()) RETURNING id");
+        $id = $database->fetchOne(
+            "INSERT INTO job (kind, label, input, who, made_at) VALUES ('people', 'X', '{}', 'demo', now()) RETURNING id",
+        );
         self::assertSame('cancelled', $this->send('POST', \sprintf('/api/jobs/%d/cancel', $id))['state']);
         self::getContainer()->get(Jobs::class)->run(new RunJob($id));
-        self::assertSame('cancelled', $this->send('GET', '/api/jobs/'.$id)['state']);
+        self::assertSame('cancelled', $this->send('GET', '/api/jobs/' . $id)['state']);
     }
 }

@@ -20,7 +20,10 @@ final class LiveStateApiTest extends ApiTestCase
         $this->assertStatus(200);
         self::assertStringStartsWith('Cannot reach Dana', $this->sentence('2026-11-23T11:59:59', self::DANA));
         self::assertStringStartsWith('Rings Dana', $this->sentence('2026-11-23T12:00', self::DANA));
-        self::assertSame('2026-11-23T12:00:00+00:00', $this->send('POST', '/api/trial-calls/next-change', self::DANA + ['at' => '2026-11-23T10:00'])['at']);
+        self::assertSame(
+            '2026-11-23T12:00:00+00:00',
+            $this->send('POST', '/api/trial-calls/next-change', self::DANA + ['at' => '2026-11-23T10:00'])['at'],
+        );
     }
 
     public function testItIsOverWhenTheServersClockSaysSo(): void
@@ -30,7 +33,12 @@ final class LiveStateApiTest extends ApiTestCase
         self::assertCount(1, $this->send('GET', '/api/statuses')['statuses']);
         $clock->sleep(1800);
         self::assertSame([], $this->send('GET', '/api/statuses')['statuses']);
-        self::assertSame('/until', $this->send('PUT', '/api/statuses/per_dana', ['status' => 'away', 'until' => '2026-11-23T09:30'])['errors'][0]['pointer']);
+        self::assertSame(
+            '/until',
+            $this->send('PUT', '/api/statuses/per_dana', ['status' => 'away', 'until' => '2026-11-23T09:30'])[
+                'errors'
+            ][0]['pointer'],
+        );
     }
 
     public function testTheLastOfSeveralStatusesCounts(): void
@@ -46,7 +54,13 @@ final class LiveStateApiTest extends ApiTestCase
     public function testAnOverrideEndsWithTheServersClock(): void
     {
         $clock = self::mockTime('2026-11-23T09:00:00Z');
-        $this->send('POST', '/api/overrides', ['hours' => 'hrs_port', 'state' => 'storm', 'reason' => 'Storm', 'ends' => 'at', 'at' => '2026-11-23T11:00']);
+        $this->send('POST', '/api/overrides', [
+            'hours' => 'hrs_port',
+            'state' => 'storm',
+            'reason' => 'Storm',
+            'ends' => 'at',
+            'at' => '2026-11-23T11:00',
+        ]);
         $this->assertStatus(201);
         self::assertCount(1, $this->send('GET', '/api/overrides')['on']);
         $clock->sleep(3600);
@@ -55,7 +69,17 @@ final class LiveStateApiTest extends ApiTestCase
 
     public function testAssumptionsThatWouldTryNothingAreRefusedAtTheField(): void
     {
-        $answer = $this->send('POST', '/api/trial-calls', self::DANA + ['at' => '2026-11-23T10:00', 'assume' => ['phones' => [['who' => 'per_dana', 'does' => 'busy'], ['who' => 'per_dan', 'does' => 'busy']], 'lines' => [['line' => 'line_none', 'taken' => 1]]]]);
+        $answer = $this->send(
+            'POST',
+            '/api/trial-calls',
+            self::DANA + [
+                'at' => '2026-11-23T10:00',
+                'assume' => [
+                    'phones' => [['who' => 'per_dana', 'does' => 'busy'], ['who' => 'per_dan', 'does' => 'busy']],
+                    'lines' => [['line' => 'line_none', 'taken' => 1]],
+                ],
+            ],
+        );
         $this->assertStatus(422);
         self::assertSame(['/assume/phones/1/who', '/assume/lines/0/line'], array_column($answer['errors'], 'pointer'));
     }

@@ -10,16 +10,28 @@ final class NumbersApiTest extends ApiTestCase
     public function testManyArePointedElsewhereAsOneEdit(): void
     {
         $before = [$this->element('num_lost')['target'], $this->element('num_groups')['target']];
-        $change = $this->send('POST', '/api/plans/draft/numbers', ['ids' => ['num_lost', 'num_groups'], 'change' => ['target' => 'jrn_reception', 'language' => 'fr']]);
+        $change = $this->send('POST', '/api/plans/draft/numbers', [
+            'ids' => ['num_lost', 'num_groups'],
+            'change' => ['target' => 'jrn_reception', 'language' => 'fr'],
+        ]);
         self::assertSame(['Point 2 numbers at Reception', 2], [$change['label'], $change['changed']]);
-        self::assertSame(['jrn_reception', 'fr'], [$this->element('num_lost')['target'], $this->element('num_groups')['language']]);
+        self::assertSame(
+            ['jrn_reception', 'fr'],
+            [$this->element('num_lost')['target'], $this->element('num_groups')['language']],
+        );
         $this->undo();
         self::assertSame($before, [$this->element('num_lost')['target'], $this->element('num_groups')['target']]);
-        $this->send('POST', '/api/plans/draft/numbers', ['ids' => ['num_lost', 'num_none'], 'change' => ['target' => 'jrn_reception']]);
+        $this->send('POST', '/api/plans/draft/numbers', [
+            'ids' => ['num_lost', 'num_none'],
+            'change' => ['target' => 'jrn_reception'],
+        ]);
         $this->assertStatus(422);
         $this->send('POST', '/api/plans/draft/numbers', ['ids' => ['num_lost'], 'change' => ['target' => 'hrs_lost']]);
         $this->assertStatus(422);
-        $this->send('POST', '/api/plans/draft/numbers', ['ids' => ['num_lost'], 'change' => ['number' => '+441632960999']]);
+        $this->send('POST', '/api/plans/draft/numbers', [
+            'ids' => ['num_lost'],
+            'change' => ['number' => '+441632960999'],
+        ]);
         $this->assertStatus(422);
         self::assertSame($before[0], $this->element('num_lost')['target']);
     }
@@ -28,22 +40,38 @@ final class NumbersApiTest extends ApiTestCase
     {
         $table = $this->send('GET', '/api/plans/draft/numbers.csv')['text'];
         self::assertStringStartsWith("number,label,site,language,target\r\n", $table);
-        self::assertStringContainsString("'+441632960110,Bookings,\"Ternwick Harbour\",en,\"Bookings line\"\r\n", $table);
+        self::assertStringContainsString(
+            "'+441632960110,Bookings,\"Ternwick Harbour\",en,\"Bookings line\"\r\n",
+            $table,
+        );
         $rows = $this->send('POST', '/api/plans/draft/numbers/preview', ['text' => $table])['rows'];
-        self::assertSame(['unchanged'], array_values(array_unique(array_column($rows, 'outcome'))), 'What came out comes in as it was.');
-        $text = "number,label,target\n01632 960180,Coaches,Coach line\n01632 960181,,Coach line\n(01632) 960 180,Twice,\n12,Short,\n01632 960110,Bookings by phone,Bookings line\n";
+        self::assertSame(
+            ['unchanged'],
+            array_values(array_unique(array_column($rows, 'outcome'))),
+            'What came out comes in as it was.',
+        );
+        $text =
+            "number,label,target\n01632 960180,Coaches,Coach line\n01632 960181,,Coach line\n(01632) 960 180,Twice,\n12,Short,\n01632 960110,Bookings by phone,Bookings line\n";
         $rows = $this->send('POST', '/api/plans/draft/numbers/preview', ['text' => $text])['rows'];
         self::assertSame(['refused', 'refused', 'refused', 'refused', 'changed'], array_column($rows, 'outcome'));
         self::assertSame(['target: Nothing has the name “Coach line”.'], $rows[0]['problems']);
         self::assertSame(['number: It stands in line 2 already.'], $rows[2]['problems']);
         $made = $this->send('POST', '/api/plans/draft/numbers/preview', ['text' => $text, 'makes' => true])['rows'];
-        self::assertSame([['added', 'Coach line'], ['added', null], ['refused', null], ['refused', null], ['changed', null]], array_map(static fn (array $row): array => [$row['outcome'], $row['makes']], $made));
+        self::assertSame(
+            [['added', 'Coach line'], ['added', null], ['refused', null], ['refused', null], ['changed', null]],
+            array_map(static fn(array $row): array => [$row['outcome'], $row['makes']], $made),
+        );
         $this->send('POST', '/api/plans/draft/numbers/import', ['text' => $text, 'makes' => true]);
         $this->assertStatus(422);
         $this->send('POST', '/api/plans/draft/numbers/import', ['text' => $text, 'makes' => true, 'leaveOut' => true]);
         $plan = $this->send('GET', '/api/plans/draft')['elements'];
-        $of = static fn (string $name): array => array_values(array_filter($plan, static fn (array $one): bool => $one['name'] === $name));
-        self::assertSame([$of('Coach line')[0]['id'], '+441632960180'], [$of('Coaches')[0]['target'], $of('Coaches')[0]['number']]);
+        $of = static fn(string $name): array => array_values(
+            array_filter($plan, static fn(array $one): bool => $one['name'] === $name),
+        );
+        self::assertSame(
+            [$of('Coach line')[0]['id'], '+441632960180'],
+            [$of('Coaches')[0]['target'], $of('Coaches')[0]['number']],
+        );
         self::assertSame('+441632960110', $of('Bookings by phone')[0]['number']);
         $this->undo();
         self::assertSame('Bookings', $this->element('num_bookings')['name']);
@@ -54,13 +82,24 @@ final class NumbersApiTest extends ApiTestCase
     {
         $util = \libphonenumber\PhoneNumberUtil::getInstance();
         foreach (['GB', 'FR', 'DE', 'ES', 'NL', 'BE', 'IT', 'PL', 'SE', 'IE'] as $country) {
-            $this->send('POST', '/api/plans/draft/elements', ['kind' => 'site', 'name' => 'Site '.$country, 'zone' => 'Europe/London', 'country' => $country, 'language' => 'en']);
+            $this->send('POST', '/api/plans/draft/elements', [
+                'kind' => 'site',
+                'name' => 'Site ' . $country,
+                'zone' => 'Europe/London',
+                'country' => $country,
+                'language' => 'en',
+            ]);
             $example = $util->getExampleNumber($country);
             self::assertNotNull($example);
             $national = $util->format($example, \libphonenumber\PhoneNumberFormat::NATIONAL);
-            $rows = $this->send('POST', '/api/plans/draft/numbers/preview', ['text' => "number,site\n$national,Site $country\n"])['rows'];
+            $rows = $this->send('POST', '/api/plans/draft/numbers/preview', [
+                'text' => "number,site\n$national,Site $country\n",
+            ])['rows'];
             self::assertSame('added', $rows[0]['outcome'], "$country: $national");
-            self::assertStringContainsString($util->format($example, \libphonenumber\PhoneNumberFormat::INTERNATIONAL), $rows[0]['name']);
+            self::assertStringContainsString(
+                $util->format($example, \libphonenumber\PhoneNumberFormat::INTERNATIONAL),
+                $rows[0]['name'],
+            );
         }
     }
 }

@@ -29,30 +29,46 @@ final class OpenApi
         }
         $responses = self::$document['paths'][$template][strtolower($method)]['responses'];
         $known = isset($responses[$status]);
-        Assert::assertTrue($known || $status >= 400, "$method $template answered $status, which the document does not know.");
+        Assert::assertTrue(
+            $known || $status >= 400,
+            "$method $template answered $status, which the document does not know.",
+        );
         if ($known && !isset($responses[$status]['content']['application/json'])) {
             return;
         }
-        $pointer = $known ? "/paths/$template/".strtolower($method)."/responses/$status/content/application/json/schema" : null;
+        $pointer = $known
+            ? "/paths/$template/" . strtolower($method) . "/responses/$status/content/application/json/schema"
+            : null;
         $ref = null === $pointer ? '/components/schemas/Problem' : self::escape($pointer, $template);
-        $result = $validator->validate(json_decode($body), (object) ['$ref' => self::ID.'#'.$ref]);
+        $result = $validator->validate(json_decode($body), (object) ['$ref' => self::ID . '#' . $ref]);
         $error = $result->error();
-        Assert::assertNull($error, "$method $path: ".(null === $error ? '' : json_encode((new ErrorFormatter())->format($error))));
+        Assert::assertNull(
+            $error,
+            "$method $path: " . (null === $error ? '' : json_encode((new ErrorFormatter())->format($error))),
+        );
     }
 
     private static function escape(string $pointer, string $template): string
     {
         $name = str_replace(['/', '{', '}'], ['~1', '%7B', '%7D'], $template);
 
-        return str_replace(['/paths/'.$template.'/', 'application/json'], ['/paths/'.$name.'/', 'application~1json'], $pointer);
+        return str_replace(
+            ['/paths/' . $template . '/', 'application/json'],
+            ['/paths/' . $name . '/', 'application~1json'],
+            $pointer,
+        );
     }
 
     private static function template(string $path, string $method): ?string
     {
         $best = null;
         foreach (self::$document['paths'] as $template => $methods) {
-            $pattern = '#^'.preg_replace('/\\\\\{[a-z]+\\\\\}/', '[^/]+', preg_quote($template, '#')).'$#';
-            if (isset($methods[$method]) && 1 === preg_match($pattern, $path) && (null === $best || substr_count($template, '{') < substr_count($best, '{'))) {
+            $pattern = '#^' . preg_replace('/\\\\\{[a-z]+\\\\\}/', '[^/]+', preg_quote($template, '#')) . '$#';
+            if (
+                isset($methods[$method]) &&
+                1 === preg_match($pattern, $path) &&
+                (null === $best || substr_count($template, '{') < substr_count($best, '{'))
+            ) {
                 $best = $template;
             }
         }
@@ -62,13 +78,17 @@ final class OpenApi
 
     private static function load(): Validator
     {
-        $yaml = str_replace('../core/schema/plan.schema.json', 'https://meandros.example/plan.schema.json', (string) file_get_contents(__DIR__.'/../docs/openapi.yaml'));
+        $yaml = str_replace(
+            '../core/schema/plan.schema.json',
+            'https://meandros.example/plan.schema.json',
+            (string) file_get_contents(__DIR__ . '/../docs/openapi.yaml'),
+        );
         self::$document = Yaml::parse($yaml);
         $validator = new Validator();
         $resolver = $validator->resolver();
         Assert::assertNotNull($resolver);
         $resolver->registerRaw((string) json_encode(self::$document), self::ID);
-        $resolver->registerRaw((string) file_get_contents(__DIR__.'/../core/schema/plan.schema.json'));
+        $resolver->registerRaw((string) file_get_contents(__DIR__ . '/../core/schema/plan.schema.json'));
 
         return $validator;
     }

@@ -11,7 +11,9 @@ final class OutboxApiTest extends ApiTestCase
 
     public function testTheNoticeOfAWaitThatIsTooLongCanBeRead(): void
     {
-        $this->change('que_groups', ['promise' => ['noticeSeconds' => 90, 'notify' => ['lead@ternwick.example', 'desk@ternwick.example']]]);
+        $this->change('que_groups', [
+            'promise' => ['noticeSeconds' => 90, 'notify' => ['lead@ternwick.example', 'desk@ternwick.example']],
+        ]);
         self::assertSame(['sent' => 1], $this->send('POST', '/api/outbox', self::GROUPS));
         [$letter] = $this->send('GET', '/api/outbox')['letters'];
         self::assertSame('lead@ternwick.example, desk@ternwick.example', $letter['to']);

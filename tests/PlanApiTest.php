@@ -21,15 +21,23 @@ final class PlanApiTest extends ApiTestCase
         $this->change('jrn_bookings', $journey);
         $this->assertStatus(200);
         self::assertStringContainsString('rings Port office for 40 s', $this->sentence());
-        self::assertStringContainsString('rings Port office for 20 s', $this->sentence(more: ['in' => 'live']), 'What is live stays as it was.');
+        self::assertStringContainsString(
+            'rings Port office for 20 s',
+            $this->sentence(more: ['in' => 'live']),
+            'What is live stays as it was.',
+        );
     }
 
     public function testANewElementGetsAnIdAndCanBeUsedAtOnce(): void
     {
-        $saved = $this->send('POST', '/api/plans/draft/elements', ['kind' => 'prompt', 'name' => 'Fog', 'scripts' => ['en' => 'Fog at sea']]);
+        $saved = $this->send('POST', '/api/plans/draft/elements', [
+            'kind' => 'prompt',
+            'name' => 'Fog',
+            'scripts' => ['en' => 'Fog at sea'],
+        ]);
         $this->assertStatus(201);
         self::assertMatchesRegularExpression('/^prm_[0-9a-f]{12}$/', $saved['id']);
-        self::assertSame('"'.$saved['revision'].'"', $this->header('ETag'));
+        self::assertSame('"' . $saved['revision'] . '"', $this->header('ETag'));
         self::assertSame(2, $this->send('GET', '/api/plans/draft/prompt-seconds')['seconds'][$saved['id']]['en']);
     }
 
@@ -37,7 +45,12 @@ final class PlanApiTest extends ApiTestCase
     {
         $stale = $this->revision('team_bookings');
         $this->change('team_bookings', ['name' => 'Bookings']);
-        $problem = $this->send('PUT', '/api/plans/draft/elements/team_bookings', ['name' => 'Lost update'] + $this->element('team_bookings'), $stale);
+        $problem = $this->send(
+            'PUT',
+            '/api/plans/draft/elements/team_bookings',
+            ['name' => 'Lost update'] + $this->element('team_bookings'),
+            $stale,
+        );
         $this->assertStatus(412);
         self::assertStringContainsString('was changed meanwhile', $problem['detail']);
         self::assertSame('Bookings', $this->element('team_bookings')['name']);
@@ -47,10 +60,18 @@ final class PlanApiTest extends ApiTestCase
 
     public function testWhatIsInUseIsNotDeletedAndThePlacesAreListed(): void
     {
-        $problem = $this->send('DELETE', '/api/plans/draft/elements/que_bookings', null, $this->revision('que_bookings'));
+        $problem = $this->send(
+            'DELETE',
+            '/api/plans/draft/elements/que_bookings',
+            null,
+            $this->revision('que_bookings'),
+        );
         $this->assertStatus(409);
         self::assertSame(['Bookings line', 'Freight account line'], array_column($problem['places'], 'name'));
-        self::assertSame($problem['places'], $this->send('GET', '/api/plans/draft/elements/que_bookings/uses')['places']);
+        self::assertSame(
+            $problem['places'],
+            $this->send('GET', '/api/plans/draft/elements/que_bookings/uses')['places'],
+        );
         self::assertSame('Bookings queue', $this->element('que_bookings')['name']);
     }
 
@@ -69,7 +90,12 @@ final class PlanApiTest extends ApiTestCase
         $states = [$this->file()];
         $this->change('team_freight', ['memberSeconds' => 9]);
         $states[] = $this->file();
-        $this->send('POST', '/api/plans/draft/elements', ['kind' => 'team', 'name' => 'New', 'pattern' => 'all at once', 'members' => []]);
+        $this->send('POST', '/api/plans/draft/elements', [
+            'kind' => 'team',
+            'name' => 'New',
+            'pattern' => 'all at once',
+            'members' => [],
+        ]);
         $states[] = $this->file();
         $this->send('DELETE', '/api/plans/draft/elements/num_paris', null, $this->revision('num_paris'));
         $states[] = $this->file();
@@ -88,7 +114,10 @@ final class PlanApiTest extends ApiTestCase
         $this->undo('redo');
         $this->assertStatus(409, 'After another edit there is nothing to redo.');
         $log = $this->send('GET', '/api/plans/draft/history')['edits'];
-        self::assertSame(['Change Port office', 'Delete Paris ventes'], \array_slice(array_column($log, 'label'), 0, 2));
+        self::assertSame(
+            ['Change Port office', 'Delete Paris ventes'],
+            \array_slice(array_column($log, 'label'), 0, 2),
+        );
         self::assertSame('dropped', $log[1]['state']);
     }
 
@@ -102,7 +131,10 @@ final class PlanApiTest extends ApiTestCase
 
         $before = $this->file();
         $this->change('que_bookings', ['name' => 'Reservations queue']);
-        self::assertSame([['id' => 'que_bookings', 'kind' => 'queue', 'name' => 'Reservations queue', 'what' => 'changed']], $this->send('GET', '/api/plans/draft/pending')['pending']);
+        self::assertSame(
+            [['id' => 'que_bookings', 'kind' => 'queue', 'name' => 'Reservations queue', 'what' => 'changed']],
+            $this->send('GET', '/api/plans/draft/pending')['pending'],
+        );
         $edition = $this->publish('A new name');
         $this->assertStatus(201);
         self::assertSame(2, $edition['number']);
@@ -121,8 +153,15 @@ final class PlanApiTest extends ApiTestCase
     {
         $this->change('num_paris', ['target' => null]);
         $findings = $this->send('GET', '/api/plans/draft/findings')['findings'];
-        self::assertSame([['jrn_port', false, '/steps/2/exits'], ['num_paris', true, '/target']], array_map(static fn (array $one): array => [$one['id'], $one['blocks'], $one['pointer']], $findings));
-        self::assertSame([$findings[1]], $this->send('GET', '/api/plans/draft/findings?element=num_paris')['findings'], 'A screen asks for its own.');
+        self::assertSame(
+            [['jrn_port', false, '/steps/2/exits'], ['num_paris', true, '/target']],
+            array_map(static fn(array $one): array => [$one['id'], $one['blocks'], $one['pointer']], $findings),
+        );
+        self::assertSame(
+            [$findings[1]],
+            $this->send('GET', '/api/plans/draft/findings?element=num_paris')['findings'],
+            'A screen asks for its own.',
+        );
         self::assertSame([], $this->send('GET', '/api/plans/draft/findings?element=per_dana')['findings']);
         $this->send('GET', '/api/plans/draft/findings?element=num_none');
         $this->assertStatus(404);
@@ -156,11 +195,13 @@ final class PlanApiTest extends ApiTestCase
     public function testWhatAFileWouldChangeIsToldBeforeItIsBroughtIn(): void
     {
         $plan = json_decode($this->file(), true);
-        $look = fn (array $plan): array => $this->send('POST', '/api/plans/draft/file/preview', $plan);
+        $look = fn(array $plan): array => $this->send('POST', '/api/plans/draft/file/preview', $plan);
         self::assertSame(['revision' => $this->draftRevision(), 'count' => 0, 'pending' => []], $look($plan));
         $plan['elements'][0]['name'] = 'Ternwick Quay';
         $plan['elements'][] = ['id' => 'mbx_new', 'kind' => 'mailbox', 'name' => 'New one'];
-        $plan['elements'] = array_values(array_filter($plan['elements'], static fn (array $one): bool => 'num_paris' !== $one['id']));
+        $plan['elements'] = array_values(
+            array_filter($plan['elements'], static fn(array $one): bool => 'num_paris' !== $one['id']),
+        );
         $told = $look($plan);
         self::assertSame(3, $told['count']);
         self::assertEqualsCanonicalizing(['changed', 'added', 'removed'], array_column($told['pending'], 'what'));
@@ -171,19 +212,26 @@ final class PlanApiTest extends ApiTestCase
 
     public function testTheDemoPlanIsAFileToStartWith(): void
     {
-        self::assertSame(0, $this->send('POST', '/api/plans/draft/file/preview', $this->send('GET', '/api/demo-plan'))['count']);
+        self::assertSame(
+            0,
+            $this->send('POST', '/api/plans/draft/file/preview', $this->send('GET', '/api/demo-plan'))['count'],
+        );
     }
 
     public function testTheChangeLogOfOneElement(): void
     {
         $this->change('sit_ternwick', ['name' => 'Quay']);
         $this->change('num_paris', ['target' => null]);
-        $of = fn (string $query): array => array_column($this->send('GET', '/api/plans/draft/history?'.$query)['edits'], 'label', 'id');
+        $of = fn(string $query): array => array_column(
+            $this->send('GET', '/api/plans/draft/history?' . $query)['edits'],
+            'label',
+            'id',
+        );
         $labels = array_values($of('element=sit_ternwick'));
         self::assertSame('Change Ternwick Harbour', $labels[0]);
         self::assertNotContains('Change Paris ventes', $labels);
         $ids = array_keys($of('element=sit_ternwick'));
-        self::assertSame($labels[1] ?? null, array_values($of('element=sit_ternwick&before='.$ids[0]))[0] ?? null);
+        self::assertSame($labels[1] ?? null, array_values($of('element=sit_ternwick&before=' . $ids[0]))[0] ?? null);
         self::assertSame([], $of('element=sit_none'));
     }
 
@@ -205,11 +253,27 @@ final class PlanApiTest extends ApiTestCase
         yield 'no number' => ['num_paris', ['number' => 'ring me'], '/number'];
         yield 'a number twice' => ['num_paris', ['number' => self::BOOKINGS], '/number'];
         yield 'a reference to something gone' => ['num_paris', ['target' => 'jrn_gone'], '/target'];
-        yield 'a band inside out' => ['hrs_lost', ['week' => [['days' => ['mo'], 'from' => '12:00', 'to' => '09:00', 'state' => 'open']]], '/week/0/to'];
+        yield 'a band inside out' => [
+            'hrs_lost',
+            ['week' => [['days' => ['mo'], 'from' => '12:00', 'to' => '09:00', 'state' => 'open']]],
+            '/week/0/to',
+        ];
         yield 'an unknown zone' => ['sit_ternwick', ['zone' => 'Europe/Ternwick'], '/zone'];
-        yield 'a date that does not exist' => ['hrs_lost', ['specialDays' => [['date' => '2027-04-31', 'name' => 'x', 'bands' => []]]], '/specialDays/0/date'];
-        yield 'a journey that goes round' => ['jrn_lost', ['steps' => [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_lost']]], '/steps/0/journey'];
-        yield 'a round through others' => ['jrn_main', ['steps' => [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_main']]], '/steps/0/journey'];
+        yield 'a date that does not exist' => [
+            'hrs_lost',
+            ['specialDays' => [['date' => '2027-04-31', 'name' => 'x', 'bands' => []]]],
+            '/specialDays/0/date',
+        ];
+        yield 'a journey that goes round' => [
+            'jrn_lost',
+            ['steps' => [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_lost']]],
+            '/steps/0/journey',
+        ];
+        yield 'a round through others' => [
+            'jrn_main',
+            ['steps' => [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_main']]],
+            '/steps/0/journey',
+        ];
         yield 'a person without a name' => ['per_dana', ['name' => ' '], '/name'];
         yield 'a list that is none' => ['per_dana', ['phones' => 'desk'], '/phones'];
         yield 'another kind' => ['per_dana', ['kind' => 'parrot'], '/kind'];
@@ -246,16 +310,26 @@ final class PlanApiTest extends ApiTestCase
         self::assertSame(['added', 'refused'], array_column($rows, 'outcome'));
         $change = $this->send('POST', '/api/plans/draft/people', ['text' => $text, 'leaveOut' => true]);
         $this->assertStatus(200);
-        self::assertSame(['Bring in 1 people', 'Ned Garrow'], [$change['label'], array_values($change['elements'])[0]['name']]);
+        self::assertSame(
+            ['Bring in 1 people', 'Ned Garrow'],
+            [$change['label'], array_values($change['elements'])[0]['name']],
+        );
         $this->undo();
         self::assertStringNotContainsString('Ned Garrow', $this->send('GET', '/api/plans/draft/people.csv')['text']);
-        self::assertStringStartsWith("BEGIN:VCARD\r\nVERSION:4.0", $this->send('GET', '/api/plans/draft/people.vcf')['text']);
+        self::assertStringStartsWith(
+            "BEGIN:VCARD\r\nVERSION:4.0",
+            $this->send('GET', '/api/plans/draft/people.vcf')['text'],
+        );
         $this->send('POST', '/api/plans/draft/people/preview', ['text' => "first,last\r\n"]);
         $this->assertStatus(422);
         $problem = $this->send('POST', '/api/plans/draft/people', ['text' => $text]);
         $this->assertStatus(422);
         self::assertStringStartsWith('Line 3, extension: "2x" is not an extension', $problem['errors'][0]['detail']);
-        self::assertStringNotContainsString('Ned Garrow', $this->send('GET', '/api/plans/draft/people.csv')['text'], 'Nothing is half-imported.');
+        self::assertStringNotContainsString(
+            'Ned Garrow',
+            $this->send('GET', '/api/plans/draft/people.csv')['text'],
+            'Nothing is half-imported.',
+        );
     }
 
     public function testTwoThousandPeopleInOneFile(): void
@@ -266,6 +340,10 @@ final class PlanApiTest extends ApiTestCase
         }
         $change = $this->send('POST', '/api/plans/draft/people', ['text' => implode("\r\n", $lines)]);
         $this->assertStatus(200);
-        self::assertSame([2000, false, []], [$change['changed'], $change['isTold'], $change['elements']], 'So many are not told one by one.');
+        self::assertSame(
+            [2000, false, []],
+            [$change['changed'], $change['isTold'], $change['elements']],
+            'So many are not told one by one.',
+        );
     }
 }

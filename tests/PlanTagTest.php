@@ -13,7 +13,7 @@ final class PlanTagTest extends ApiTestCase
         $tag = $this->header('ETag');
         self::assertNotSame('', $tag);
         self::assertStringContainsString('no-cache', $this->header('Cache-Control'));
-        $again = fn (): int => $this->statusWith($tag);
+        $again = fn(): int => $this->statusWith($tag);
         self::assertSame(304, $again());
         self::assertSame('', $this->answer()->getContent());
 

@@ -15,22 +15,40 @@ final class ReferenceApiTest extends ApiTestCase
 {
     public function testSomebodyWhoseSinglePhoneATeamRingsCannotBeDeleted(): void
     {
-        $this->change('team_port', ['members' => [['who' => 'per_kasia/desk', 'on' => true, 'tier' => 1, 'seconds' => null, 'askFirst' => false]]]);
+        $this->change('team_port', [
+            'members' => [
+                ['who' => 'per_kasia/desk', 'on' => true, 'tier' => 1, 'seconds' => null, 'askFirst' => false],
+            ],
+        ]);
         $this->assertStatus(200);
-        $this->change('team_freight', ['members' => [['who' => 'per_hugh', 'on' => true, 'tier' => 1, 'seconds' => null, 'askFirst' => false]]]);
+        $this->change('team_freight', [
+            'members' => [['who' => 'per_hugh', 'on' => true, 'tier' => 1, 'seconds' => null, 'askFirst' => false]],
+        ]);
         $answer = $this->send('DELETE', '/api/plans/draft/elements/per_kasia', null, $this->revision('per_kasia'));
         $this->assertStatus(409);
         self::assertContains('team_port', array_column($answer['places'], 'id'));
         $this->publish('Kasia alone');
         $this->assertStatus(201);
-        self::assertStringContainsString('Bookings', $this->sentence('2026-11-23T10:30', ['in' => 'live']), 'The live plan can be read.');
+        self::assertStringContainsString(
+            'Bookings',
+            $this->sentence('2026-11-23T10:30', ['in' => 'live']),
+            'The live plan can be read.',
+        );
     }
 
     public function testAPhoneThatATeamRingsCannotBeTakenFromItsOwner(): void
     {
-        $this->change('team_port', ['members' => [['who' => 'per_kasia/desk', 'on' => true, 'tier' => 1, 'seconds' => null, 'askFirst' => false]]]);
+        $this->change('team_port', [
+            'members' => [
+                ['who' => 'per_kasia/desk', 'on' => true, 'tier' => 1, 'seconds' => null, 'askFirst' => false],
+            ],
+        ]);
         $kasia = $this->element('per_kasia');
-        $answer = $this->change('per_kasia', ['phones' => array_values(array_filter($kasia['phones'], static fn (array $phone): bool => 'desk' !== $phone['id']))]);
+        $answer = $this->change('per_kasia', [
+            'phones' => array_values(
+                array_filter($kasia['phones'], static fn(array $phone): bool => 'desk' !== $phone['id']),
+            ),
+        ]);
         $this->assertStatus(422);
         self::assertSame('/phones', $answer['errors'][0]['pointer']);
         self::assertStringContainsString('"desk" is in use', $answer['errors'][0]['detail']);
@@ -39,10 +57,16 @@ final class ReferenceApiTest extends ApiTestCase
     public function testExceptionsGoWithTheirHolidayInTheSameEdit(): void
     {
         $hours = $this->element('hrs_bookings');
-        $use = array_values(array_filter($hours['calendars'], static fn (array $use): bool => [] !== $use['exceptions']))[0];
+        $use = array_values(
+            array_filter($hours['calendars'], static fn(array $use): bool => [] !== $use['exceptions']),
+        )[0];
         $calendar = $this->element($use['calendar']);
         $gone = $use['exceptions'][0]['holiday'];
-        $change = $this->change($calendar['id'], ['holidays' => array_values(array_filter($calendar['holidays'], static fn (array $one): bool => $one['id'] !== $gone))]);
+        $change = $this->change($calendar['id'], [
+            'holidays' => array_values(
+                array_filter($calendar['holidays'], static fn(array $one): bool => $one['id'] !== $gone),
+            ),
+        ]);
         $this->assertStatus(200);
         self::assertContains('hrs_bookings', array_keys($change['elements']));
         self::assertStringNotContainsString($gone, (string) json_encode($this->element('hrs_bookings')['calendars']));
@@ -54,7 +78,12 @@ final class ReferenceApiTest extends ApiTestCase
     public function testTheIndexIsKeptWithEveryWrite(): void
     {
         $this->change('per_ines', ['extension' => '777']);
-        $this->send('POST', '/api/plans/draft/elements', ['id' => 'team_new', 'kind' => 'team', 'name' => 'New', 'members' => ['per_ines/mobile', '+447700900155']]);
+        $this->send('POST', '/api/plans/draft/elements', [
+            'id' => 'team_new',
+            'kind' => 'team',
+            'name' => 'New',
+            'members' => ['per_ines/mobile', '+447700900155'],
+        ]);
         $this->send('DELETE', '/api/plans/draft/elements/team_new', null, $this->revision('team_new'));
         $this->undo();
         $this->undo();
@@ -69,7 +98,9 @@ final class ReferenceApiTest extends ApiTestCase
     public function testABulkWriteNamesTheElementsOfItsProblems(): void
     {
         // Two people of one extension: taken one by one each would be fine.
-        $answer = $this->send('POST', '/api/plans/draft/people', ['text' => "name,extension,outside\nNew One,333,+441632960110\n"]);
+        $answer = $this->send('POST', '/api/plans/draft/people', [
+            'text' => "name,extension,outside\nNew One,333,+441632960110\n",
+        ]);
         $this->assertStatus(422);
         self::assertMatchesRegularExpression('#^/per_[0-9a-f]+/phones/0/number$#', $answer['errors'][0]['pointer']);
         self::assertStringContainsString('our own number', $answer['errors'][0]['detail']);
@@ -79,7 +110,9 @@ final class ReferenceApiTest extends ApiTestCase
     {
         // However it came to that: here, behind the application's back.
         self::getContainer()->get(Connection::class)->executeStatement('DELETE FROM draft_reference');
-        self::getContainer()->get(Connection::class)->executeStatement("DELETE FROM draft_element WHERE id = 'mbx_port'");
+        self::getContainer()
+            ->get(Connection::class)
+            ->executeStatement("DELETE FROM draft_element WHERE id = 'mbx_port'");
         $this->publish('Broken');
         $this->assertStatus(422);
         self::assertSame(1, self::getContainer()->get(Editions::class)->live());
@@ -88,7 +121,9 @@ final class ReferenceApiTest extends ApiTestCase
     /** @return list<string> */
     private static function stored(): array
     {
-        $rows = self::getContainer()->get(Connection::class)->fetchFirstColumn("SELECT element_id || ' ' || mention FROM draft_mention");
+        $rows = self::getContainer()
+            ->get(Connection::class)
+            ->fetchFirstColumn("SELECT element_id || ' ' || mention FROM draft_mention");
         sort($rows);
 
         return $rows;
@@ -98,9 +133,12 @@ final class ReferenceApiTest extends ApiTestCase
     private static function fromScratch(): array
     {
         $rows = [];
-        foreach (PlanCodec::decode(PlanCodec::encode(self::getContainer()->get(Draft::class)->plan()))->elements() as $element) {
+        foreach (
+            PlanCodec::decode(PlanCodec::encode(self::getContainer()->get(Draft::class)->plan()))->elements()
+            as $element
+        ) {
             foreach (Mentions::by($element) as $mention) {
-                $rows[] = $element->id().' '.$mention;
+                $rows[] = $element->id() . ' ' . $mention;
             }
         }
         sort($rows);

@@ -25,7 +25,11 @@ final class SharedDraftTest extends ApiTestCase
         self::assertSame('Port office', $before->plan->find('team_port')?->name(), 'What was fetched stays.');
         $this->change('prm_storm', ['name' => 'No sailings']);
         try {
-            self::assertSame('Port closed by storm', $before->plan->find('prm_storm')?->name(), 'Somebody else had fetched it at that moment.');
+            self::assertSame(
+                'Port closed by storm',
+                $before->plan->find('prm_storm')?->name(),
+                'Somebody else had fetched it at that moment.',
+            );
         } catch (DraftMoved $moved) {
             self::assertStringContainsString('written to', $moved->getMessage());
         }
@@ -72,7 +76,9 @@ final class SharedDraftTest extends ApiTestCase
 
     public function testHoursFollowTheirElementsAndWhatIsForced(): void
     {
-        $state = fn (): string => $this->send('GET', '/api/plans/draft/hours?at=2026-11-23T10:30')['states']['hrs_bookings']['state'];
+        $state = fn(): string => $this->send('GET', '/api/plans/draft/hours?at=2026-11-23T10:30')['states'][
+            'hrs_bookings'
+        ]['state'];
         self::assertSame('open', $state());
         $hours = $this->element('hrs_bookings');
         $this->change('hrs_bookings', ['seasons' => [], 'week' => []]);
@@ -80,7 +86,12 @@ final class SharedDraftTest extends ApiTestCase
         $this->change('hrs_bookings', $hours);
         self::assertSame('open', $state());
         $calendar = $this->element('cal_england');
-        $this->change('cal_england', ['holidays' => [['id' => 'monday', 'name' => 'A Monday', 'rule' => ['on' => 'dates', 'dates' => ['2026-11-23']]], ...$calendar['holidays']]]);
+        $this->change('cal_england', [
+            'holidays' => [
+                ['id' => 'monday', 'name' => 'A Monday', 'rule' => ['on' => 'dates', 'dates' => ['2026-11-23']]],
+                ...$calendar['holidays'],
+            ],
+        ]);
         self::assertSame('holiday', $state());
     }
 }

@@ -18,7 +18,10 @@ final class StorageTest extends ApiTestCase
     public function testAnEditionIsTheCanonicalPlanWithItsChecksum(): void
     {
         $edition = self::getContainer()->get(Editions::class)->get(1);
-        self::assertSame(PlanCodec::encode(PlanCodec::decode((string) file_get_contents(self::DEMO))), $edition->document);
+        self::assertSame(
+            PlanCodec::encode(PlanCodec::decode((string) file_get_contents(self::DEMO))),
+            $edition->document,
+        );
         self::assertSame(hash('sha256', $edition->document), $edition->checksum);
         self::assertTrue($edition->isIntact());
     }
@@ -36,7 +39,9 @@ final class StorageTest extends ApiTestCase
     {
         $this->change('per_dana', ['extension' => '288']);
         $database = self::getContainer()->get(Connection::class);
-        $row = $database->fetchAssociative("SELECT c.before->>'extension' AS was, c.after->>'extension' AS is, e.label, e.who FROM edit_change c JOIN edit e ON e.id = c.edit_id ORDER BY c.id DESC LIMIT 1");
+        $row = $database->fetchAssociative(
+            "SELECT c.before->>'extension' AS was, c.after->>'extension' AS is, e.label, e.who FROM edit_change c JOIN edit e ON e.id = c.edit_id ORDER BY c.id DESC LIMIT 1",
+        );
         self::assertSame(['was' => '201', 'is' => '288', 'label' => 'Change Dana Whitlock', 'who' => 'demo'], $row);
     }
 

@@ -13,25 +13,57 @@ final class TrialCallApiTest extends ApiTestCase
         $queue = ['name' => 'Reservations queue'] + $this->element('que_bookings');
         self::assertStringContainsString('waits in Reservations queue', $this->sentence(more: ['with' => $queue]));
         self::assertStringContainsString('waits in Bookings queue', $this->sentence(), 'Nothing is written.');
-        $this->send('POST', '/api/trial-calls', ['to' => self::BOOKINGS, 'at' => '2026-11-23T10:30', 'with' => ['name' => ''] + $queue]);
+        $this->send('POST', '/api/trial-calls', [
+            'to' => self::BOOKINGS,
+            'at' => '2026-11-23T10:30',
+            'with' => ['name' => ''] + $queue,
+        ]);
         $this->assertStatus(422);
     }
 
     public function testACallOnABankHolidayHearsSo(): void
     {
-        self::assertSame('Hears “Public holiday”, then leaves a message with Bookings mailbox.', $this->sentence('2026-12-25T12:59'));
+        self::assertSame(
+            'Hears “Public holiday”, then leaves a message with Bookings mailbox.',
+            $this->sentence('2026-12-25T12:59'),
+        );
     }
 
     public function testTheTraceGivesTheWayAndTheReasons(): void
     {
-        $trace = $this->send('POST', '/api/trial-calls', ['to' => self::BOOKINGS, 'from' => '07700 900123', 'at' => '2026-11-23T12:30', 'assume' => ['keys' => ['3'], 'phones' => [['who' => 'per_ines/mobile', 'does' => 'answers', 'after' => 3]]]]);
+        $trace = $this->send('POST', '/api/trial-calls', [
+            'to' => self::BOOKINGS,
+            'from' => '07700 900123',
+            'at' => '2026-11-23T12:30',
+            'assume' => [
+                'keys' => ['3'],
+                'phones' => [['who' => 'per_ines/mobile', 'does' => 'answers', 'after' => 3]],
+            ],
+        ]);
         self::assertSame(['answered', 'per_ines', 'per_ines/mobile'], array_values($trace['ending']));
         self::assertSame('+447700900123', $trace['call']['from']);
         self::assertSame(['label' => 'Bookings', 'language' => 'en', 'tone' => null, 'note' => null], $trace['shown']);
-        $look = array_values(array_filter($trace['events'], static fn (array $event): bool => 'hours' === $event['kind']))[0];
-        self::assertSame(['by' => 'week', 'date' => '2026-11-23', 'band' => ['from' => '12:00', 'to' => '13:30', 'state' => 'lunch'], 'name' => null, 'source' => null, 'of' => null, 'season' => 'Winter timetable'], $look['because']['decision']);
+        $look = array_values(
+            array_filter($trace['events'], static fn(array $event): bool => 'hours' === $event['kind']),
+        )[0];
+        self::assertSame(
+            [
+                'by' => 'week',
+                'date' => '2026-11-23',
+                'band' => ['from' => '12:00', 'to' => '13:30', 'state' => 'lunch'],
+                'name' => null,
+                'source' => null,
+                'of' => null,
+                'season' => 'Winter timetable',
+            ],
+            $look['because']['decision'],
+        );
         self::assertSame('2026-11-23T13:30:00+00:00', $look['because']['until']);
-        self::assertSame(10, $trace['rung'][1]['until'] - $trace['rung'][1]['from'], 'Three seconds until it rings, three of ringing, and four to press 1.');
+        self::assertSame(
+            10,
+            $trace['rung'][1]['until'] - $trace['rung'][1]['from'],
+            'Three seconds until it rings, three of ringing, and four to press 1.',
+        );
     }
 
     public function testTheSameInstantInAnotherZone(): void
@@ -43,7 +75,10 @@ final class TrialCallApiTest extends ApiTestCase
 
     public function testTheNextAndThePreviousChange(): void
     {
-        $at = fn (string $way, string $from): ?string => $this->send('POST', "/api/trial-calls/$way-change", ['to' => self::BOOKINGS, 'at' => $from])['at'];
+        $at = fn(string $way, string $from): ?string => $this->send('POST', "/api/trial-calls/$way-change", [
+            'to' => self::BOOKINGS,
+            'at' => $from,
+        ])['at'];
         self::assertSame('2026-11-23T12:00:00+00:00', $at('next', '2026-11-23T10:00'));
         self::assertSame('2026-11-23T13:30:00+00:00', $at('next', '2026-11-23T12:00'));
         // The call comes to reception after 4 min 48 s, and from 08:30 on somebody is at the desk there.
@@ -64,14 +99,23 @@ final class TrialCallApiTest extends ApiTestCase
     public function testAllHoursAtAMomentInTheirOwnZones(): void
     {
         $states = $this->send('GET', '/api/plans/draft/hours?at=2026-11-23T12:45&zone=Europe/London')['states'];
-        self::assertSame(['lunch', '2026-11-23T12:45:00'], [$states['hrs_bookings']['state'], $states['hrs_bookings']['local']]);
-        self::assertSame(['lunch', '2026-11-23T13:45:00'], [$states['hrs_port']['state'], $states['hrs_port']['local']]);
+        self::assertSame(
+            ['lunch', '2026-11-23T12:45:00'],
+            [$states['hrs_bookings']['state'], $states['hrs_bookings']['local']],
+        );
+        self::assertSame(
+            ['lunch', '2026-11-23T13:45:00'],
+            [$states['hrs_port']['state'], $states['hrs_port']['local']],
+        );
         self::assertSame('2026-11-23T14:00:00+01:00', $states['hrs_port']['until']);
     }
 
     public function testNumbersAreUnderstoodAsTheyAreTyped(): void
     {
-        self::assertSame(['number' => '+33261910199', 'international' => '+33 2 61 91 01 99'], $this->send('GET', '/api/phone-numbers?text=02%2061%2091%2001%2099&country=FR'));
+        self::assertSame(
+            ['number' => '+33261910199', 'international' => '+33 2 61 91 01 99'],
+            $this->send('GET', '/api/phone-numbers?text=02%2061%2091%2001%2099&country=FR'),
+        );
         $problem = $this->send('GET', '/api/phone-numbers?text=hello&country=GB');
         $this->assertStatus(422);
         self::assertSame('/text', $problem['errors'][0]['pointer']);
@@ -81,7 +125,11 @@ final class TrialCallApiTest extends ApiTestCase
     #[DataProvider('badCalls')]
     public function testABadCallNamesTheField(array $call, string $pointer): void
     {
-        $problem = $this->send('POST', '/api/trial-calls', $call + ['to' => self::BOOKINGS, 'at' => '2026-11-23T10:30']);
+        $problem = $this->send(
+            'POST',
+            '/api/trial-calls',
+            $call + ['to' => self::BOOKINGS, 'at' => '2026-11-23T10:30'],
+        );
         $this->assertStatus(422);
         self::assertContains($pointer, array_column($problem['errors'], 'pointer'));
     }
@@ -105,7 +153,10 @@ final class TrialCallApiTest extends ApiTestCase
     public function testAnswersAreNotKeptOrFramedAndOtherHostsAreRefused(): void
     {
         $this->send('GET', '/api/up');
-        self::assertSame(['nosniff', 'no-store, private'], [$this->header('X-Content-Type-Options'), $this->header('Cache-Control')]);
+        self::assertSame(
+            ['nosniff', 'no-store, private'],
+            [$this->header('X-Content-Type-Options'), $this->header('Cache-Control')],
+        );
         self::assertStringContainsString("frame-ancestors 'none'", $this->header('Content-Security-Policy'));
         $this->send('GET', '/api/up', host: 'elsewhere.example');
         $this->assertStatus(400, 'A page of another host must not reach the API by pointing its name here.');
@@ -115,11 +166,24 @@ final class TrialCallApiTest extends ApiTestCase
     {
         $body = ['to' => '205', 'at' => '2026-11-23T10:30'];
         $before = $this->send('POST', '/api/trial-calls', $body)['sentence'];
-        $set = $this->send('PUT', '/api/statuses/per_ines', ['status' => 'do not disturb', 'until' => '2099-01-01T10:00']);
+        $set = $this->send('PUT', '/api/statuses/per_ines', [
+            'status' => 'do not disturb',
+            'until' => '2099-01-01T10:00',
+        ]);
         $this->assertStatus(200);
         self::assertSame('2099-01-01T10:00:00+00:00', $set['until']);
-        self::assertStringStartsWith('Finds Ines Carreira busy', $this->send('POST', '/api/trial-calls', $body)['sentence']);
-        self::assertSame($before, $this->send('POST', '/api/trial-calls', $body + ['assume' => ['statuses' => [['who' => 'per_ines', 'status' => 'available']]]])['sentence']);
+        self::assertStringStartsWith(
+            'Finds Ines Carreira busy',
+            $this->send('POST', '/api/trial-calls', $body)['sentence'],
+        );
+        self::assertSame(
+            $before,
+            $this->send(
+                'POST',
+                '/api/trial-calls',
+                $body + ['assume' => ['statuses' => [['who' => 'per_ines', 'status' => 'available']]]],
+            )['sentence'],
+        );
         self::assertSame(['per_ines'], array_column($this->send('GET', '/api/statuses')['statuses'], 'person'));
         $this->send('PUT', '/api/statuses/per_ines', ['status' => 'available']);
         self::assertSame([], $this->send('GET', '/api/statuses')['statuses']);
@@ -133,13 +197,22 @@ final class TrialCallApiTest extends ApiTestCase
     public function testTheSameCallToManyNumbers(): void
     {
         $call = ['to' => self::BOOKINGS, 'at' => '2026-11-23T10:30'];
-        $answers = $this->send('POST', '/api/number-answers', ['call' => $call, 'numbers' => ['num_bookings', 'num_paris', 'num_none', 'jrn_lost']])['answers'];
+        $answers = $this->send('POST', '/api/number-answers', [
+            'call' => $call,
+            'numbers' => ['num_bookings', 'num_paris', 'num_none', 'jrn_lost'],
+        ])['answers'];
         self::assertSame(['num_bookings', 'num_paris'], array_keys($answers));
         self::assertSame($this->sentence(), $answers['num_bookings']['sentence']);
         $number = $this->element('num_paris')['number'];
         $alone = $this->send('POST', '/api/trial-calls', ['to' => $number, 'zone' => 'Europe/London'] + $call);
-        self::assertSame([$alone['sentence'], $alone['ending']['kind'], $alone['seconds']], [$answers['num_paris']['sentence'], $answers['num_paris']['ending'], $answers['num_paris']['seconds']]);
-        $problem = $this->send('POST', '/api/number-answers', ['call' => $call, 'numbers' => array_fill(0, 101, 'num_paris')]);
+        self::assertSame(
+            [$alone['sentence'], $alone['ending']['kind'], $alone['seconds']],
+            [$answers['num_paris']['sentence'], $answers['num_paris']['ending'], $answers['num_paris']['seconds']],
+        );
+        $problem = $this->send('POST', '/api/number-answers', [
+            'call' => $call,
+            'numbers' => array_fill(0, 101, 'num_paris'),
+        ]);
         $this->assertStatus(422);
         self::assertSame('/numbers', $problem['errors'][0]['pointer']);
     }

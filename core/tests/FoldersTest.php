@@ -14,7 +14,7 @@ final class FoldersTest extends TestCase
         $uses = self::uses();
         self::assertContains('Reading', $uses['Plan']);
         foreach (array_keys($uses) as $folder) {
-            self::assertSame([], self::wayBack($uses, $folder, $folder), $folder.' uses what uses it.');
+            self::assertSame([], self::wayBack($uses, $folder, $folder), $folder . ' uses what uses it.');
         }
     }
 
@@ -31,11 +31,18 @@ final class FoldersTest extends TestCase
     private static function uses(): array
     {
         $uses = [];
-        $root = \dirname(__DIR__).'/src/';
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($root, \FilesystemIterator::SKIP_DOTS)) as $file) {
+        $root = \dirname(__DIR__) . '/src/';
+        foreach (
+            new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($root, \FilesystemIterator::SKIP_DOTS))
+            as $file
+        ) {
             \assert($file instanceof \SplFileInfo);
             $folder = explode('/', substr($file->getPathname(), \strlen($root)))[0];
-            preg_match_all('/^use (?:function )?Meandros\\\\Core\\\\(\w+)/m', (string) file_get_contents($file->getPathname()), $found);
+            preg_match_all(
+                '/^use (?:function )?Meandros\\\\Core\\\\(\w+)/m',
+                (string) file_get_contents($file->getPathname()),
+                $found,
+            );
             $uses[$folder] = array_values(array_unique([...$uses[$folder] ?? [], ...array_diff($found[1], [$folder])]));
         }
 

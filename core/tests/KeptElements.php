@@ -15,14 +15,18 @@ use Meandros\Core\Plan\Plan;
 final readonly class KeptElements implements ElementSource
 {
     /** @param array<string, array{Kind, string}> $kept kind and JSON by id */
-    private function __construct(private array $kept, private Mentions $mentions)
-    {
-    }
+    private function __construct(private array $kept, private Mentions $mentions) {}
 
     /** @param array<string, array{Kind, string}> $more */
     public static function of(Plan $plan, array $more = []): self
     {
-        return new self(array_map(static fn (Element $element): array => [$element->kind(), PlanCodec::encodeElement($element)], $plan->elements()) + $more, Mentions::in($plan->elements()));
+        return new self(
+            array_map(
+                static fn(Element $element): array => [$element->kind(), PlanCodec::encodeElement($element)],
+                $plan->elements(),
+            ) + $more,
+            Mentions::in($plan->elements()),
+        );
     }
 
     public function find(string $id): ?Element
@@ -37,7 +41,9 @@ final readonly class KeptElements implements ElementSource
 
     public function ids(?Kind $kind = null): array
     {
-        return array_keys(array_filter($this->kept, static fn (array $one): bool => null === $kind || $one[0] === $kind));
+        return array_keys(
+            array_filter($this->kept, static fn(array $one): bool => null === $kind || $one[0] === $kind),
+        );
     }
 
     public function mentioning(string $text): array

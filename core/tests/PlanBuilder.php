@@ -23,8 +23,23 @@ final class PlanBuilder
 
     public function __construct()
     {
-        $this->with(['id' => 'sit_harbour', 'kind' => 'site', 'name' => 'Harbour', 'zone' => 'Europe/London', 'country' => 'GB', 'language' => 'en']);
-        $this->with(['id' => 'num_main', 'kind' => 'number', 'name' => 'Main line', 'number' => self::NUMBER, 'site' => 'sit_harbour', 'language' => 'en', 'target' => 'jrn_main']);
+        $this->with([
+            'id' => 'sit_harbour',
+            'kind' => 'site',
+            'name' => 'Harbour',
+            'zone' => 'Europe/London',
+            'country' => 'GB',
+            'language' => 'en',
+        ]);
+        $this->with([
+            'id' => 'num_main',
+            'kind' => 'number',
+            'name' => 'Main line',
+            'number' => self::NUMBER,
+            'site' => 'sit_harbour',
+            'language' => 'en',
+            'target' => 'jrn_main',
+        ]);
         $this->journey('jrn_main', []);
     }
 
@@ -47,26 +62,53 @@ final class PlanBuilder
     public function person(string $id, array $phones = ['desk'], ?string $mailbox = null): self
     {
         return $this->with([
-            'id' => $id, 'kind' => 'person', 'name' => ucfirst($id), 'extension' => '', 'site' => 'sit_harbour', 'mailbox' => $mailbox,
-            'phones' => array_map(static fn (string $phone): array => ['id' => $phone, 'type' => 'desk', 'label' => $phone], $phones),
+            'id' => $id,
+            'kind' => 'person',
+            'name' => ucfirst($id),
+            'extension' => '',
+            'site' => 'sit_harbour',
+            'mailbox' => $mailbox,
+            'phones' => array_map(
+                static fn(string $phone): array => ['id' => $phone, 'type' => 'desk', 'label' => $phone],
+                $phones,
+            ),
         ]);
     }
 
     /** @param list<string> $members */
     public function team(string $id, array $members, string $pattern = 'all at once', int $memberSeconds = 15): self
     {
-        return $this->with(['id' => $id, 'kind' => 'team', 'name' => $id, 'pattern' => $pattern, 'members' => $members, 'memberSeconds' => $memberSeconds]);
+        return $this->with([
+            'id' => $id,
+            'kind' => 'team',
+            'name' => $id,
+            'pattern' => $pattern,
+            'members' => $members,
+            'memberSeconds' => $memberSeconds,
+        ]);
     }
 
     /** A prompt of so many seconds at 150 words a minute: five words in two seconds. */
     public function prompt(string $id, int $seconds): self
     {
-        return $this->with(['id' => $id, 'kind' => 'prompt', 'name' => $id, 'scripts' => ['en' => trim(str_repeat('word ', intdiv($seconds * 5, 2)))]]);
+        return $this->with([
+            'id' => $id,
+            'kind' => 'prompt',
+            'name' => $id,
+            'scripts' => ['en' => trim(str_repeat('word ', intdiv($seconds * 5, 2)))],
+        ]);
     }
 
     public function mailbox(string $id): self
     {
-        return $this->with(['id' => $id, 'kind' => 'mailbox', 'name' => $id, 'owners' => [], 'notify' => [], 'greeting' => null]);
+        return $this->with([
+            'id' => $id,
+            'kind' => 'mailbox',
+            'name' => $id,
+            'owners' => [],
+            'notify' => [],
+            'greeting' => null,
+        ]);
     }
 
     /**
@@ -75,9 +117,21 @@ final class PlanBuilder
      */
     public function hours(string $id, array $week, array $specialDays = []): self
     {
-        $states = array_map(static fn (string $key): array => ['key' => $key, 'name' => ucfirst($key), 'open' => 'closed' !== $key], ['open', 'lunch', 'closed']);
+        $states = array_map(
+            static fn(string $key): array => ['key' => $key, 'name' => ucfirst($key), 'open' => 'closed' !== $key],
+            ['open', 'lunch', 'closed'],
+        );
 
-        return $this->with(['id' => $id, 'kind' => 'hours', 'name' => $id, 'site' => 'sit_harbour', 'states' => $states, 'default' => 'closed', 'week' => $week, 'specialDays' => $specialDays]);
+        return $this->with([
+            'id' => $id,
+            'kind' => 'hours',
+            'name' => $id,
+            'site' => 'sit_harbour',
+            'states' => $states,
+            'default' => 'closed',
+            'week' => $week,
+            'specialDays' => $specialDays,
+        ]);
     }
 
     public function plan(): Plan
@@ -92,8 +146,12 @@ final class PlanBuilder
     }
 
     /** @param array<string, mixed> $assume */
-    public function call(array $assume = [], string $at = '2026-11-23T10:30', string $to = self::NUMBER, string $from = ''): Trace
-    {
+    public function call(
+        array $assume = [],
+        string $at = '2026-11-23T10:30',
+        string $to = self::NUMBER,
+        string $from = '',
+    ): Trace {
         return (new Router())->trace($this->plan(), self::trial($at, $to, $from), Assumptions::fromData($assume));
     }
 

@@ -23,7 +23,11 @@ final class PythonReference
         $process = proc_open(['/usr/bin/python3', $script], [$input, ['pipe', 'w']], $pipes);
         Assert::assertIsResource($process);
         $text = (string) stream_get_contents($pipes[1]);
-        Assert::assertSame(0, proc_close($process), basename($script).' needs packages of Debian; bin/test installs them.');
+        Assert::assertSame(
+            0,
+            proc_close($process),
+            basename($script) . ' needs packages of Debian; bin/test installs them.',
+        );
         $answers = json_decode($text, true, 16, \JSON_THROW_ON_ERROR);
         Assert::assertIsArray($answers);
         Assert::assertCount(\count($cases), $answers);

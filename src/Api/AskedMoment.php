@@ -21,7 +21,11 @@ final class AskedMoment
     {
         $zone = $request->query->getString('zone', 'UTC');
         if (!Zone::exists($zone)) {
-            throw InvalidData::at('/zone', \sprintf('"%s" is not a time zone.', mb_substr($zone, 0, 80)), Zone::remedy($zone));
+            throw InvalidData::at(
+                '/zone',
+                \sprintf('"%s" is not a time zone.', mb_substr($zone, 0, 80)),
+                Zone::remedy($zone),
+            );
         }
         try {
             return Moment::parse($request->query->getString('at'), $zone);

@@ -36,16 +36,22 @@ final readonly class CalendarController
     private const EXPORT_YEARS = 5;
     private const IMPORT_YEARS = 10;
 
-    public function __construct(private Plans $plans, private Draft $draft, private Now $now)
-    {
-    }
+    public function __construct(private Plans $plans, private Draft $draft, private Now $now) {}
 
     #[Route('/api/ready-made-calendars', methods: ['GET'])]
     public function readyMade(): JsonResponse
     {
-        return new JsonResponse(['calendars' => array_map(static fn (ReadyMadeCalendar $one): array => [
-            'key' => $one->key, 'name' => $one->name, 'country' => $one->country, 'source' => $one->source,
-        ], ReadyMadeCalendar::all())]);
+        return new JsonResponse([
+            'calendars' => array_map(
+                static fn(ReadyMadeCalendar $one): array => [
+                    'key' => $one->key,
+                    'name' => $one->name,
+                    'country' => $one->country,
+                    'source' => $one->source,
+                ],
+                ReadyMadeCalendar::all(),
+            ),
+        ]);
     }
 
     /**
@@ -67,9 +73,11 @@ final readonly class CalendarController
         });
         \assert(null !== $ready);
         $today = $this->now->day();
-        $entries = array_values(array_filter($ready->holidays->entries, static fn (Holiday $one): bool => !LookAhead::isOver($one, $today)));
-        $id = Kind::Calendar->prefix().'_'.bin2hex(random_bytes(6));
-        $change = $this->draft->add(new HolidayCalendar($id, 'Holidays: '.$ready->name, new Holidays($entries)));
+        $entries = array_values(
+            array_filter($ready->holidays->entries, static fn(Holiday $one): bool => !LookAhead::isOver($one, $today)),
+        );
+        $id = Kind::Calendar->prefix() . '_' . bin2hex(random_bytes(6));
+        $change = $this->draft->add(new HolidayCalendar($id, 'Holidays: ' . $ready->name, new Holidays($entries)));
 
         return new JsonResponse(['id' => $id] + $change->toJson(), 201, ['ETag' => Revision::tag($change->revision)]);
     }
@@ -86,7 +94,17 @@ final readonly class CalendarController
         if (null === $from) {
             throw InvalidData::at('/from', 'That date does not exist.', 'Write an existing date as YYYY-MM-DD.');
         }
-        $until = intdiv((int) gmmktime(0, 0, 0, (int) gmdate('n', $from * 86400) + self::AHEAD_MONTHS, (int) gmdate('j', $from * 86400), CivilDate::year($from)), CivilDate::SECONDS_PER_DAY);
+        $until = intdiv(
+            (int) gmmktime(
+                0,
+                0,
+                0,
+                (int) gmdate('n', $from * 86400) + self::AHEAD_MONTHS,
+                (int) gmdate('j', $from * 86400),
+                CivilDate::year($from),
+            ),
+            CivilDate::SECONDS_PER_DAY,
+        );
         $ahead = LookAhead::over($calendar->holidays, $from, $until);
         $rules = [];
         foreach ($calendar->holidays->entries as $holiday) {
@@ -94,15 +112,22 @@ final readonly class CalendarController
         }
 
         return new JsonResponse([
-            'dates' => array_map(static fn (Occasion $occasion): array => [
-                'date' => CivilDate::format($occasion->day),
-                'name' => $occasion->name(),
-                'holiday' => $occasion->holiday->id,
-                'part' => $occasion->holiday->isWholeDay() ? null : TimeOfDay::format($occasion->holiday->fromSeconds).'–'.TimeOfDay::format($occasion->holiday->toSeconds),
-            ], $ahead->occasions),
+            'dates' => array_map(
+                static fn(Occasion $occasion): array => [
+                    'date' => CivilDate::format($occasion->day),
+                    'name' => $occasion->name(),
+                    'holiday' => $occasion->holiday->id,
+                    'part' => $occasion->holiday->isWholeDay()
+                        ? null
+                        : TimeOfDay::format($occasion->holiday->fromSeconds) .
+                            '–' .
+                            TimeOfDay::format($occasion->holiday->toSeconds),
+                ],
+                $ahead->occasions,
+            ),
             'rules' => (object) $rules,
             'emptyYears' => $ahead->emptyYears,
-            'passed' => array_map(static fn (Holiday $holiday): string => $holiday->id, $ahead->passed),
+            'passed' => array_map(static fn(Holiday $holiday): string => $holiday->id, $ahead->passed),
         ]);
     }
 
@@ -113,7 +138,14 @@ final readonly class CalendarController
         $calendar = $this->find($which, $id);
         $year = CivilDate::year($this->now->day());
 
-        return IcsResponse::of((new Exporter($this->now->second()))->holidays($calendar, CivilDate::of($year, 1, 1), CivilDate::of($year + self::EXPORT_YEARS, 1, 1)), $calendar->name());
+        return IcsResponse::of(
+            (new Exporter($this->now->second()))->holidays(
+                $calendar,
+                CivilDate::of($year, 1, 1),
+                CivilDate::of($year + self::EXPORT_YEARS, 1, 1),
+            ),
+            $calendar->name(),
+        );
     }
 
     /**
@@ -126,13 +158,20 @@ final readonly class CalendarController
     public function import(string $id, Request $request): JsonResponse
     {
         $calendar = $this->find('draft', $id);
-        $preview = JsonBody::read($request, function (Input $in) use ($calendar): array {
-            $in->onlyFields(['ics', 'zone']);
-            $zone = ZoneReader::read($in->field('zone'));
-            $until = CivilDate::of(CivilDate::year($this->now->day()) + self::IMPORT_YEARS, 1, 1);
+        $preview = JsonBody::read(
+            $request,
+            function (Input $in) use ($calendar): array {
+                $in->onlyFields(['ics', 'zone']);
+                $zone = ZoneReader::read($in->field('zone'));
+                $until = CivilDate::of(CivilDate::year($this->now->day()) + self::IMPORT_YEARS, 1, 1);
 
-            return HolidayImport::preview($calendar, (new FileReader($zone, $until))->read($in->field('ics')->long(FileReader::MOST_BYTES)))->toJson();
-        }, JsonBody::FILE);
+                return HolidayImport::preview(
+                    $calendar,
+                    (new FileReader($zone, $until))->read($in->field('ics')->long(FileReader::MOST_BYTES)),
+                )->toJson();
+            },
+            JsonBody::FILE,
+        );
 
         return new JsonResponse($preview);
     }
@@ -140,6 +179,7 @@ final readonly class CalendarController
     /** @throws NotFound */
     private function find(string $which, string $id): HolidayCalendar
     {
-        return $this->plans->get($which)->get(HolidayCalendar::class, $id) ?? throw new NotFound(\sprintf('There is no holiday calendar "%s" in this plan.', Input::quote($id)));
+        return $this->plans->get($which)->get(HolidayCalendar::class, $id) ??
+            throw new NotFound(\sprintf('There is no holiday calendar "%s" in this plan.', Input::quote($id)));
     }
 }

@@ -35,9 +35,7 @@ final readonly class CallersController
     /** Entries of a large file that are looked at before it is brought in. */
     private const SHOWN = 200;
 
-    public function __construct(private Plans $plans, private ImportCallers $callers, private Jobs $jobs)
-    {
-    }
+    public function __construct(private Plans $plans, private ImportCallers $callers, private Jobs $jobs) {}
 
     /**
      * Callers line by line: what would be brought in, and what would not. Nothing is written.
@@ -49,13 +47,23 @@ final readonly class CallersController
     {
         [$text, $country] = self::file($request, false);
         $isLarge = !CallerFile::isCards($text) && substr_count($text, "\n") > self::AT_ONCE;
-        [$entries, $problems] = CallerFile::read($isLarge ? implode("\n", \array_slice(explode("\n", $text, self::SHOWN + 1), 0, self::SHOWN)) : $text, $country);
+        [$entries, $problems] = CallerFile::read(
+            $isLarge ? implode("\n", \array_slice(explode("\n", $text, self::SHOWN + 1), 0, self::SHOWN)) : $text,
+            $country,
+        );
 
         return new JsonResponse([
             'lines' => 1 + substr_count(rtrim($text), "\n"),
             'inBackground' => $isLarge,
-            'entries' => array_map(static fn (CallerEntry $entry): array => $entry->toJson(), $entries),
-            'problems' => array_map(static fn (Problem $problem): array => ['line' => (int) substr($problem->pointer, 1), 'detail' => $problem->message, 'remedy' => $problem->remedy], $problems),
+            'entries' => array_map(static fn(CallerEntry $entry): array => $entry->toJson(), $entries),
+            'problems' => array_map(
+                static fn(Problem $problem): array => [
+                    'line' => (int) substr($problem->pointer, 1),
+                    'detail' => $problem->message,
+                    'remedy' => $problem->remedy,
+                ],
+                $problems,
+            ),
         ]);
     }
 
@@ -72,7 +80,17 @@ final readonly class CallersController
         $list = self::list($this->plans->get('draft'), $id);
         $lines = substr_count($text, "\n");
         if ($lines > self::AT_ONCE) {
-            return new JsonResponse($this->jobs->start(ImportCallers::NAME, \sprintf('Bring %d callers into %s', $lines, $list->name()), ['list' => $id, 'text' => $text, 'country' => $country, 'leaveOut' => $leaveOut])->toJson(), Response::HTTP_ACCEPTED);
+            return new JsonResponse(
+                $this->jobs
+                    ->start(ImportCallers::NAME, \sprintf('Bring %d callers into %s', $lines, $list->name()), [
+                        'list' => $id,
+                        'text' => $text,
+                        'country' => $country,
+                        'leaveOut' => $leaveOut,
+                    ])
+                    ->toJson(),
+                Response::HTTP_ACCEPTED,
+            );
         }
 
         return new JsonResponse($this->callers->import($id, $text, $country, $leaveOut)->toJson());
@@ -107,9 +125,10 @@ final readonly class CallersController
         $overlaps = $matches = [];
         foreach ($plan->all(CallerList::class) as $other) {
             $overlap = $other->id() === $id ? null : (new Overlaps())->between($list, $other);
-            null === $overlap || $overlaps[] = self::overlap($overlap);
+            null === $overlap || ($overlaps[] = self::overlap($overlap));
             $entry = $lookup->find($other, $caller);
-            null === $entry || $matches[] = ['list' => $other->id(), 'match' => $entry->match, 'name' => $entry->name];
+            null === $entry ||
+                ($matches[] = ['list' => $other->id(), 'match' => $entry->match, 'name' => $entry->name]);
         }
 
         return new JsonResponse(['overlaps' => $overlaps, 'caller' => $caller->text, 'matches' => $matches]);
@@ -118,13 +137,21 @@ final readonly class CallersController
     /** @return array<string, mixed> */
     private static function overlap(Overlap $overlap): array
     {
-        return ['list' => $overlap->other->id(), 'count' => $overlap->count, 'examples' => array_map(static fn (array $pair): array => ['here' => $pair[0], 'there' => $pair[1]], $overlap->examples)];
+        return [
+            'list' => $overlap->other->id(),
+            'count' => $overlap->count,
+            'examples' => array_map(
+                static fn(array $pair): array => ['here' => $pair[0], 'there' => $pair[1]],
+                $overlap->examples,
+            ),
+        ];
     }
 
     /** @throws NotFound */
     private static function list(Plan $plan, string $id): CallerList
     {
-        return $plan->get(CallerList::class, $id) ?? throw new NotFound(\sprintf('There is no list of callers "%s" in the plan.', Input::quote($id)));
+        return $plan->get(CallerList::class, $id) ??
+            throw new NotFound(\sprintf('There is no list of callers "%s" in the plan.', Input::quote($id)));
     }
 
     /**
@@ -134,14 +161,25 @@ final readonly class CallersController
      */
     private static function file(Request $request, bool $isImport): array
     {
-        return JsonBody::read($request, static function (Input $in) use ($isImport): array {
-            $in->onlyFields($isImport ? ['text', 'country', 'leaveOut'] : ['text', 'country']);
-            $country = strtoupper($in->field('country')->text(2));
-            PhoneNumber::knowsCountry($country) || $in->field('country')->complain(\sprintf('"%s" is not a country.', Input::quote($country)), 'Use a two-letter code such as GB or FR.');
-            $text = $in->field('text')->long(self::MOST);
-            mb_check_encoding($text, 'UTF-8') || $in->field('text')->complain('This is not UTF-8 text.', 'Save it as "CSV UTF-8".');
+        return JsonBody::read(
+            $request,
+            static function (Input $in) use ($isImport): array {
+                $in->onlyFields($isImport ? ['text', 'country', 'leaveOut'] : ['text', 'country']);
+                $country = strtoupper($in->field('country')->text(2));
+                PhoneNumber::knowsCountry($country) ||
+                    $in
+                        ->field('country')
+                        ->complain(
+                            \sprintf('"%s" is not a country.', Input::quote($country)),
+                            'Use a two-letter code such as GB or FR.',
+                        );
+                $text = $in->field('text')->long(self::MOST);
+                mb_check_encoding($text, 'UTF-8') ||
+                    $in->field('text')->complain('This is not UTF-8 text.', 'Save it as "CSV UTF-8".');
 
-            return [$text, $country, $in->field('leaveOut')->flag(false)];
-        }, JsonBody::FILE);
+                return [$text, $country, $in->field('leaveOut')->flag(false)];
+            },
+            JsonBody::FILE,
+        );
     }
 }

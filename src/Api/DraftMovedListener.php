@@ -19,13 +19,18 @@ final readonly class DraftMovedListener
 
     public function __invoke(ExceptionEvent $event): void
     {
-        if (!$event->getThrowable() instanceof DraftMoved) {
+        if (!($event->getThrowable() instanceof DraftMoved)) {
             return;
         }
         $request = $event->getRequest();
         $asked = $request->attributes->getInt(self::ATTRIBUTE, 1);
         if ($asked >= self::MOST) {
-            $event->setThrowable(new ServiceUnavailableHttpException(1, 'The draft is being written to all the time. Ask again in a moment.'));
+            $event->setThrowable(
+                new ServiceUnavailableHttpException(
+                    1,
+                    'The draft is being written to all the time. Ask again in a moment.',
+                ),
+            );
 
             return;
         }

@@ -19,16 +19,17 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Publishing, and what was published. */
 final readonly class EditionController
 {
-    public function __construct(private Editions $editions, private Draft $draft)
-    {
-    }
+    public function __construct(private Editions $editions, private Draft $draft) {}
 
     #[Route('/api/editions', methods: ['GET'])]
     public function list(Request $request): JsonResponse
     {
         [$most, $before] = Page::of($request);
 
-        return new JsonResponse(['editions' => $this->editions->page($most, $before), 'live' => $this->editions->live()]);
+        return new JsonResponse([
+            'editions' => $this->editions->page($most, $before),
+            'live' => $this->editions->live(),
+        ]);
     }
 
     /** What publishing would change, and the revision of the draft that was looked at. */
@@ -68,12 +69,26 @@ final readonly class EditionController
         $revision = Revision::demanded($request);
         JsonBody::nothing($request);
 
-        return new JsonResponse($this->draft->replaceAll($this->editions->plan($number), \sprintf('Put edition %d back into the draft', $number), $revision)->toJson());
+        return new JsonResponse(
+            $this->draft
+                ->replaceAll(
+                    $this->editions->plan($number),
+                    \sprintf('Put edition %d back into the draft', $number),
+                    $revision,
+                )
+                ->toJson(),
+        );
     }
 
     /** @return array<string, mixed> */
     private static function json(Edition $edition): array
     {
-        return ['number' => $edition->number, 'note' => $edition->note, 'who' => $edition->who, 'at' => $edition->publishedAt->format(\DATE_RFC3339), 'checksum' => $edition->checksum];
+        return [
+            'number' => $edition->number,
+            'note' => $edition->note,
+            'who' => $edition->who,
+            'at' => $edition->publishedAt->format(\DATE_RFC3339),
+            'checksum' => $edition->checksum,
+        ];
     }
 }

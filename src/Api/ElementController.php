@@ -25,9 +25,7 @@ use Symfony\Component\Routing\Attribute\Route;
 #[Route('/api/plans/draft/elements')]
 final readonly class ElementController
 {
-    public function __construct(private Draft $draft)
-    {
-    }
+    public function __construct(private Draft $draft) {}
 
     /**
      * @throws InvalidData
@@ -39,7 +37,7 @@ final readonly class ElementController
         $data = JsonBody::data($request, JsonBody::ELEMENT);
         $kind = \is_array($data) && \is_string($data['kind'] ?? null) ? Kind::tryFrom($data['kind']) : null;
         if (\is_array($data) && null !== $kind && !isset($data['id'])) {
-            $data['id'] = $kind->prefix().'_'.bin2hex(random_bytes(6));
+            $data['id'] = $kind->prefix() . '_' . bin2hex(random_bytes(6));
         }
         $element = PlanCodec::element($data);
 
@@ -57,7 +55,11 @@ final readonly class ElementController
         $revision = Revision::demanded($request);
         $element = PlanCodec::element(JsonBody::data($request, JsonBody::ELEMENT));
         if ($element->id() !== $id) {
-            throw InvalidData::at('/id', 'The id is not the one in the address.', \sprintf('Send "%s".', Input::quote($id)));
+            throw InvalidData::at(
+                '/id',
+                'The id is not the one in the address.',
+                \sprintf('Send "%s".', Input::quote($id)),
+            );
         }
 
         return self::saved($this->draft->replace($element, $revision), 200, $id);
@@ -84,13 +86,15 @@ final readonly class ElementController
         }
 
         return new JsonResponse([
-            'places' => array_map(static fn (Place $place): array => $place->toJson(), $plan->usesOf($id)),
-            'numbers' => array_map(static fn (Number $number): string => $number->id(), LedBy::of($plan, $id)),
+            'places' => array_map(static fn(Place $place): array => $place->toJson(), $plan->usesOf($id)),
+            'numbers' => array_map(static fn(Number $number): string => $number->id(), LedBy::of($plan, $id)),
         ]);
     }
 
     private static function saved(Change $change, int $status, string $id): JsonResponse
     {
-        return new JsonResponse(['id' => $id] + $change->toJson(), $status, ['ETag' => Revision::tag($change->revision)]);
+        return new JsonResponse(['id' => $id] + $change->toJson(), $status, [
+            'ETag' => Revision::tag($change->revision),
+        ]);
     }
 }

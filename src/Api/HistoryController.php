@@ -17,9 +17,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** The change log of the draft, and going back and forth in it. */
 final readonly class HistoryController
 {
-    public function __construct(private Draft $draft, private ChangeLog $log)
-    {
-    }
+    public function __construct(private Draft $draft, private ChangeLog $log) {}
 
     /** @throws InvalidData */
     #[Route('/api/plans/draft/history', methods: ['GET'])]
@@ -27,15 +25,20 @@ final readonly class HistoryController
     {
         [$most, $before] = Page::of($request);
 
-        return new JsonResponse(['edits' => array_map(static fn (array $row): array => [
-            'id' => $row['edit']->id,
-            'label' => $row['edit']->label,
-            'who' => $row['edit']->who,
-            'at' => $row['edit']->madeAt->format(\DATE_RFC3339),
-            'state' => $row['edit']->state->value,
-            'changed' => $row['changed'],
-            'elements' => $row['elements'],
-        ], $this->log->page($most, $before, $request->query->getString('element')))]);
+        return new JsonResponse([
+            'edits' => array_map(
+                static fn(array $row): array => [
+                    'id' => $row['edit']->id,
+                    'label' => $row['edit']->label,
+                    'who' => $row['edit']->who,
+                    'at' => $row['edit']->madeAt->format(\DATE_RFC3339),
+                    'state' => $row['edit']->state->value,
+                    'changed' => $row['changed'],
+                    'elements' => $row['elements'],
+                ],
+                $this->log->page($most, $before, $request->query->getString('element')),
+            ),
+        ]);
     }
 
     /** What one edit did: elements before and after, some at a time. */

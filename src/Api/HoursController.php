@@ -37,9 +37,7 @@ final readonly class HoursController
     private const MOST_CHANGES = 60;
     private const IMPORT_YEARS = 3;
 
-    public function __construct(private Plans $plans, private Live $live, private Now $now)
-    {
-    }
+    public function __construct(private Plans $plans, private Live $live, private Now $now) {}
 
     /**
      * @throws InvalidData
@@ -82,7 +80,10 @@ final readonly class HoursController
         [$plan, $hours] = $this->find($which, $id);
         $running = new PlanHours($plan, $this->live->state($plan)->overrides);
         $most = max(1, min(self::MOST_CHANGES, $request->query->getInt('most', 20)));
-        $changes = array_map(static fn (array $change): ?array => self::change($running, $hours, $change[0]), $running->changes($hours, AskedMoment::of($request), $most));
+        $changes = array_map(
+            static fn(array $change): ?array => self::change($running, $hours, $change[0]),
+            $running->changes($hours, AskedMoment::of($request), $most),
+        );
 
         return new JsonResponse(['changes' => $changes]);
     }
@@ -102,7 +103,9 @@ final readonly class HoursController
         $other = $request->query->getString('with');
         $second = '' === $other ? null : $this->find($which, $other)[1];
 
-        return new JsonResponse(YearReport::of(new PlanHours($plan, $this->live->state($plan)->overrides), $hours, $year, $second));
+        return new JsonResponse(
+            YearReport::of(new PlanHours($plan, $this->live->state($plan)->overrides), $hours, $year, $second),
+        );
     }
 
     /** @throws NotFound */
@@ -116,7 +119,15 @@ final readonly class HoursController
         $zone = Zone::over($running->zone($hours), $first, $last);
         [$from, $until] = [$zone->instantOf($first), $zone->instantOf($last)];
 
-        return IcsResponse::of((new Exporter($this->now->second()))->hours($hours, HoursCompiler::compile($running->timetable($hours), $from, $until), $from, $until), $hours->name());
+        return IcsResponse::of(
+            (new Exporter($this->now->second()))->hours(
+                $hours,
+                HoursCompiler::compile($running->timetable($hours), $from, $until),
+                $from,
+                $until,
+            ),
+            $hours->name(),
+        );
     }
 
     /**
@@ -128,17 +139,28 @@ final readonly class HoursController
     {
         [$plan, $hours] = $this->find('draft', $id);
         $running = new PlanHours($plan);
-        $preview = JsonBody::read($request, function (Input $in) use ($hours, $running): array {
-            $in->onlyFields(['ics', 'state']);
-            $state = $hours->state($in->field('state')->text(64));
-            if (null === $state) {
-                $in->field('state')->complain(\sprintf('%s has no such state.', $hours->name()), 'Choose one of its states.');
-            }
-            $until = $this->now->day() + 366 * self::IMPORT_YEARS;
-            $file = (new FileReader($running->zone($hours), $until))->read($in->field('ics')->long(FileReader::MOST_BYTES));
+        $preview = JsonBody::read(
+            $request,
+            function (Input $in) use ($hours, $running): array {
+                $in->onlyFields(['ics', 'state']);
+                $state = $hours->state($in->field('state')->text(64));
+                if (null === $state) {
+                    $in->field('state')->complain(
+                        \sprintf('%s has no such state.', $hours->name()),
+                        'Choose one of its states.',
+                    );
+                }
+                $until = $this->now->day() + 366 * self::IMPORT_YEARS;
+                $file = (new FileReader($running->zone($hours), $until))->read(
+                    $in->field('ics')->long(FileReader::MOST_BYTES),
+                );
 
-            return (new SpecialDayImport($running))->preview($hours, $file, $state->key ?? $hours->default)->toJson();
-        }, JsonBody::FILE);
+                return (new SpecialDayImport($running))
+                    ->preview($hours, $file, $state->key ?? $hours->default)
+                    ->toJson();
+            },
+            JsonBody::FILE,
+        );
 
         return new JsonResponse($preview);
     }
@@ -166,10 +188,15 @@ final readonly class HoursController
             }
         });
 
-        return new JsonResponse(['entries' => array_map(static fn (array $entry): array => [
-            'days' => array_map(static fn (Weekday $day): string => $day->value, $entry['days']),
-            'bands' => array_map(static fn (Band $band): array => $band->toJson(), $entry['bands']),
-        ], $entries)]);
+        return new JsonResponse([
+            'entries' => array_map(
+                static fn(array $entry): array => [
+                    'days' => array_map(static fn(Weekday $day): string => $day->value, $entry['days']),
+                    'bands' => array_map(static fn(Band $band): array => $band->toJson(), $entry['bands']),
+                ],
+                $entries,
+            ),
+        ]);
     }
 
     /** @return array{at: string, state: string, reason: string}|null */
@@ -181,7 +208,11 @@ final readonly class HoursController
         $reading = $running->read($hours, $instant);
         $zone = $running->zone($hours);
 
-        return ['at' => Moment::format($instant, $zone), 'state' => $reading->state, 'reason' => ucfirst(StateReason::words($reading, $zone))];
+        return [
+            'at' => Moment::format($instant, $zone),
+            'state' => $reading->state,
+            'reason' => ucfirst(StateReason::words($reading, $zone)),
+        ];
     }
 
     /**
@@ -193,6 +224,10 @@ final readonly class HoursController
     {
         $plan = $this->plans->get($which);
 
-        return [$plan, $plan->get(Hours::class, $id) ?? throw new NotFound(\sprintf('There are no hours "%s" in this plan.', Input::quote($id)))];
+        return [
+            $plan,
+            $plan->get(Hours::class, $id) ??
+            throw new NotFound(\sprintf('There are no hours "%s" in this plan.', Input::quote($id))),
+        ];
     }
 }

@@ -11,11 +11,21 @@ final class IcsResponse
 {
     public static function of(string $text, string $name): Response
     {
-        $plain = trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower((string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $name))), '-');
+        $plain = trim(
+            (string) preg_replace(
+                '/[^a-z0-9]+/',
+                '-',
+                strtolower((string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $name)),
+            ),
+            '-',
+        );
 
         return new Response($text, 200, [
             'Content-Type' => 'text/calendar; charset=utf-8',
-            'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, ('' === $plain ? 'calendar' : $plain).'.ics'),
+            'Content-Disposition' => HeaderUtils::makeDisposition(
+                HeaderUtils::DISPOSITION_ATTACHMENT,
+                ('' === $plain ? 'calendar' : $plain) . '.ics',
+            ),
         ]);
     }
 }

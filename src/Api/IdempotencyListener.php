@@ -28,9 +28,7 @@ final readonly class IdempotencyListener
     /** A string of RFC 8941 3.3.3, without escapes. */
     private const KEY = '/^"([\x20\x21\x23-\x5B\x5D-\x7E]{1,200})"$/D';
 
-    public function __construct(private Connection $database, private RememberedAnswers $answers)
-    {
-    }
+    public function __construct(private Connection $database, private RememberedAnswers $answers) {}
 
     /** After routing, before the controller. */
     #[AsEventListener(priority: 4)]
@@ -38,26 +36,41 @@ final readonly class IdempotencyListener
     {
         $request = $event->getRequest();
         $header = $request->headers->get(self::HEADER);
-        if (null === $header || !$event->isMainRequest() || !\in_array($request->getMethod(), ['POST', 'PUT', 'DELETE'], true)) {
+        if (
+            null === $header ||
+            !$event->isMainRequest() ||
+            !\in_array($request->getMethod(), ['POST', 'PUT', 'DELETE'], true)
+        ) {
             return;
         }
         if (1 !== preg_match(self::KEY, $header, $part)) {
-            throw new BadRequestHttpException('The Idempotency-Key must be 1 to 200 printable ASCII characters in double quotes, such as "8e03978e-40d5".');
+            throw new BadRequestHttpException(
+                'The Idempotency-Key must be 1 to 200 printable ASCII characters in double quotes, such as "8e03978e-40d5".',
+            );
         }
         $key = $part[1];
         $this->database->beginTransaction();
         $request->attributes->set(self::ATTRIBUTE, $key);
         if (!$this->answers->take($key)) {
-            throw new ConflictHttpException('A request with this Idempotency-Key is still at work. Ask again in a moment.', headers: ['Retry-After' => '1']);
+            throw new ConflictHttpException(
+                'A request with this Idempotency-Key is still at work. Ask again in a moment.',
+                headers: ['Retry-After' => '1'],
+            );
         }
         $known = $this->answers->find($key);
         if (null === $known) {
             return;
         }
         if (!hash_equals($known['fingerprint'], self::fingerprint($request))) {
-            throw InvalidData::at('', 'This Idempotency-Key was used for another request.', 'Use a new key for every request; the same one only to send the same request again.');
+            throw InvalidData::at(
+                '',
+                'This Idempotency-Key was used for another request.',
+                'Use a new key for every request; the same one only to send the same request again.',
+            );
         }
-        $event->setResponse(new Response($known['body'], $known['status'], ['Idempotency-Replayed' => 'true'] + $known['headers']));
+        $event->setResponse(
+            new Response($known['body'], $known['status'], ['Idempotency-Replayed' => 'true'] + $known['headers']),
+        );
     }
 
     #[AsEventListener(priority: -100)]
@@ -77,11 +90,17 @@ final readonly class IdempotencyListener
         }
         $headers = [];
         foreach (self::KEPT_HEADERS as $name) {
-            if (null !== $value = $response->headers->get($name)) {
+            if (null !== ($value = $response->headers->get($name))) {
                 $headers[$name] = $value;
             }
         }
-        $this->answers->keep($key, self::fingerprint($request), $response->getStatusCode(), $headers, (string) $response->getContent());
+        $this->answers->keep(
+            $key,
+            self::fingerprint($request),
+            $response->getStatusCode(),
+            $headers,
+            (string) $response->getContent(),
+        );
         $this->database->commit();
     }
 
@@ -97,6 +116,14 @@ final readonly class IdempotencyListener
 
     private static function fingerprint(Request $request): string
     {
-        return hash('sha256', implode("\n", [$request->getMethod(), $request->getRequestUri(), $request->headers->get('If-Match', ''), $request->getContent()]));
+        return hash(
+            'sha256',
+            implode("\n", [
+                $request->getMethod(),
+                $request->getRequestUri(),
+                $request->headers->get('If-Match', ''),
+                $request->getContent(),
+            ]),
+        );
     }
 }

@@ -15,14 +15,14 @@ final readonly class JobController
 {
     private const ID = '[1-9]\d{0,14}';
 
-    public function __construct(private Jobs $jobs)
-    {
-    }
+    public function __construct(private Jobs $jobs) {}
 
     #[Route('/api/jobs', methods: ['GET'])]
     public function atWork(): JsonResponse
     {
-        return new JsonResponse(['jobs' => array_map(static fn (Job $job): array => $job->toJson(), $this->jobs->atWork())]);
+        return new JsonResponse([
+            'jobs' => array_map(static fn(Job $job): array => $job->toJson(), $this->jobs->atWork()),
+        ]);
     }
 
     /** @throws NotFound */

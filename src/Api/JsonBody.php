@@ -36,12 +36,23 @@ final class JsonBody
         }
         $text = $request->getContent();
         if (\strlen($text) > $most || substr_count($text, '{') + substr_count($text, '[') > self::MOST_PARTS) {
-            throw new HttpException(413, \sprintf('This is too much at once: keep it to %d kB and %d objects and lists.', intdiv($most, 1000), self::MOST_PARTS));
+            throw new HttpException(
+                413,
+                \sprintf(
+                    'This is too much at once: keep it to %d kB and %d objects and lists.',
+                    intdiv($most, 1000),
+                    self::MOST_PARTS,
+                ),
+            );
         }
         try {
             return json_decode($text, true, self::DEEPEST, \JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
-            throw InvalidData::at('', \sprintf('This is not a JSON document: %s.', $exception->getMessage()), 'Send well-formed JSON.');
+            throw InvalidData::at(
+                '',
+                \sprintf('This is not a JSON document: %s.', $exception->getMessage()),
+                'Send well-formed JSON.',
+            );
         }
     }
 
@@ -52,7 +63,7 @@ final class JsonBody
      */
     public static function nothing(Request $request): void
     {
-        self::read($request, static fn (Input $in) => $in->onlyFields([]));
+        self::read($request, static fn(Input $in) => $in->onlyFields([]));
     }
 
     /**

@@ -15,9 +15,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Scripts of menus, written from their keys. */
 final readonly class MenuScriptController
 {
-    public function __construct(private Plans $plans)
-    {
-    }
+    public function __construct(private Plans $plans) {}
 
     /** @throws NotFound */
     #[Route('/api/plans/{which}/journeys/{journey}/menus/{step}/script', methods: ['GET'])]
@@ -29,7 +27,12 @@ final readonly class MenuScriptController
             if ($menu->step->id() === $step) {
                 $languages = array_keys($menu->prompt->scripts);
 
-                return new JsonResponse(['prompt' => $menu->prompt->id(), 'scripts' => (object) array_filter(array_combine($languages, array_map($menu->written(...), $languages)))]);
+                return new JsonResponse([
+                    'prompt' => $menu->prompt->id(),
+                    'scripts' => (object) array_filter(
+                        array_combine($languages, array_map($menu->written(...), $languages)),
+                    ),
+                ]);
             }
         }
         throw new NotFound(\sprintf('There is no menu "%s" with a prompt in that journey.', Input::quote($step)));

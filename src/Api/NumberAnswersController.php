@@ -22,9 +22,7 @@ final readonly class NumberAnswersController
     /** Numbers that are asked for at once. */
     private const MOST = 100;
 
-    public function __construct(private Plans $plans, private Router $router, private Live $live)
-    {
-    }
+    public function __construct(private Plans $plans, private Router $router, private Live $live) {}
 
     /**
      * @throws InvalidData
@@ -37,7 +35,10 @@ final readonly class NumberAnswersController
         $read = JsonBody::read($request, function (Input $in): array {
             $in->onlyFields(['call', 'numbers']);
 
-            return [TrialCallRequest::from($in->field('call'), $this->plans), array_map(static fn (Input $id): string => $id->id(), $in->field('numbers')->items(self::MOST))];
+            return [
+                TrialCallRequest::from($in->field('call'), $this->plans),
+                array_map(static fn(Input $id): string => $id->id(), $in->field('numbers')->items(self::MOST)),
+            ];
         });
         [$asked, $ids] = $read;
         $live = $this->live->state($asked->plan, $asked->call->instant);
@@ -45,8 +46,17 @@ final readonly class NumberAnswersController
         foreach ($ids as $id) {
             $number = $asked->plan->get(Number::class, $id);
             if (null !== $number) {
-                $trace = $this->router->trace($asked->plan, $asked->call->to($number->number), $asked->assumptions, $live);
-                $answers[$id] = ['ending' => $trace->ending->kind->value, 'sentence' => AnswerSentence::of($trace, $asked->plan), 'seconds' => $trace->seconds];
+                $trace = $this->router->trace(
+                    $asked->plan,
+                    $asked->call->to($number->number),
+                    $asked->assumptions,
+                    $live,
+                );
+                $answers[$id] = [
+                    'ending' => $trace->ending->kind->value,
+                    'sentence' => AnswerSentence::of($trace, $asked->plan),
+                    'seconds' => $trace->seconds,
+                ];
             }
         }
 

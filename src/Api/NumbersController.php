@@ -33,9 +33,7 @@ final readonly class NumbersController
     private const MOST = 4_000_000;
     private const CHANGEABLE = ['target', 'site', 'language', 'tellsCaller'];
 
-    public function __construct(private Plans $plans, private Draft $draft)
-    {
-    }
+    public function __construct(private Plans $plans, private Draft $draft) {}
 
     /**
      * Changes many numbers alike, as one edit.
@@ -50,10 +48,15 @@ final readonly class NumbersController
             $in->onlyFields(['ids', 'change']);
             $in->field('change')->onlyFields(self::CHANGEABLE);
 
-            return [array_map(static fn (Input $id): string => $id->text(80), $in->field('ids')->items(Limits::ELEMENTS)), $in->field('change')->fields()];
+            return [
+                array_map(static fn(Input $id): string => $id->text(80), $in->field('ids')->items(Limits::ELEMENTS)),
+                $in->field('change')->fields(),
+            ];
         });
 
-        return new JsonResponse($this->draft->writeAll(static fn (Plan $plan): PlannedEdit => self::changed($plan, $ids, $change))->toJson());
+        return new JsonResponse(
+            $this->draft->writeAll(static fn(Plan $plan): PlannedEdit => self::changed($plan, $ids, $change))->toJson(),
+        );
     }
 
     /**
@@ -68,7 +71,11 @@ final readonly class NumbersController
         foreach ($ids as $i => $id) {
             $number = $plan->get(Number::class, $id);
             if (null === $number) {
-                $problems[] = new Problem('/ids/'.$i, \sprintf('"%s" is no number of the draft.', Input::quote($id)), 'Leave it out.');
+                $problems[] = new Problem(
+                    '/ids/' . $i,
+                    \sprintf('"%s" is no number of the draft.', Input::quote($id)),
+                    'Leave it out.',
+                );
             } else {
                 $numbers[] = PlanCodec::element($change + $number->toJson());
             }
@@ -77,16 +84,22 @@ final readonly class NumbersController
             throw new InvalidData($problems);
         }
         $target = \is_string($change['target'] ?? null) ? $plan->find($change['target'])?->name() : null;
-        $many = 1 === \count($numbers) ? 'one number' : \count($numbers).' numbers';
+        $many = 1 === \count($numbers) ? 'one number' : \count($numbers) . ' numbers';
 
-        return PlannedEdit::of(null === $target ? \sprintf('Change %s', $many) : \sprintf('Point %s at %s', $many, $target), $numbers);
+        return PlannedEdit::of(
+            null === $target ? \sprintf('Change %s', $many) : \sprintf('Point %s at %s', $many, $target),
+            $numbers,
+        );
     }
 
     /** @throws NotFound */
     #[Route('/api/plans/{which}/numbers.csv', methods: ['GET'])]
     public function export(string $which): Response
     {
-        return new Response(NumberTable::write($this->plans->get($which)), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="numbers.csv"']);
+        return new Response(NumberTable::write($this->plans->get($which)), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="numbers.csv"',
+        ]);
     }
 
     /**
@@ -99,7 +112,12 @@ final readonly class NumbersController
     {
         [$rows, $makes] = self::read($request);
 
-        return new JsonResponse(['rows' => array_map(static fn (NumberOutcome $one): array => $one->toJson(), self::outcomes($this->draft->plan(), $rows, $makes))]);
+        return new JsonResponse([
+            'rows' => array_map(
+                static fn(NumberOutcome $one): array => $one->toJson(),
+                self::outcomes($this->draft->plan(), $rows, $makes),
+            ),
+        ]);
     }
 
     /**
@@ -112,20 +130,34 @@ final readonly class NumbersController
     {
         [$rows, $makes, $leaveOut] = self::read($request);
 
-        return new JsonResponse($this->draft->writeAll(static function (Plan $plan) use ($rows, $makes, $leaveOut): PlannedEdit {
-            $elements = $problems = [];
-            foreach (self::outcomes($plan, $rows, $makes) as $outcome) {
-                foreach ($outcome->problems as $column => $problem) {
-                    $problems[] = new Problem('/text', \sprintf('Line %d, %s: %s', $outcome->row->line, $column, $problem), 'Mend it in the file, or leave such lines out.');
-                }
-                array_push($elements, ...array_filter([$outcome->made, $outcome->unchanged ? null : $outcome->number], static fn (?Element $one): bool => null !== $one));
-            }
-            if ([] !== $problems && !$leaveOut) {
-                throw new InvalidData($problems);
-            }
+        return new JsonResponse(
+            $this->draft
+                ->writeAll(static function (Plan $plan) use ($rows, $makes, $leaveOut): PlannedEdit {
+                    $elements = $problems = [];
+                    foreach (self::outcomes($plan, $rows, $makes) as $outcome) {
+                        foreach ($outcome->problems as $column => $problem) {
+                            $problems[] = new Problem(
+                                '/text',
+                                \sprintf('Line %d, %s: %s', $outcome->row->line, $column, $problem),
+                                'Mend it in the file, or leave such lines out.',
+                            );
+                        }
+                        array_push(
+                            $elements,
+                            ...array_filter(
+                                [$outcome->made, $outcome->unchanged ? null : $outcome->number],
+                                static fn(?Element $one): bool => null !== $one,
+                            ),
+                        );
+                    }
+                    if ([] !== $problems && !$leaveOut) {
+                        throw new InvalidData($problems);
+                    }
 
-            return PlannedEdit::of(\sprintf('Bring in %d numbers', \count($rows)), $elements);
-        })->toJson());
+                    return PlannedEdit::of(\sprintf('Bring in %d numbers', \count($rows)), $elements);
+                })
+                ->toJson(),
+        );
     }
 
     /**
@@ -135,7 +167,12 @@ final readonly class NumbersController
      */
     private static function outcomes(Plan $plan, array $rows, bool $makes): array
     {
-        return NumberImport::outcomes($plan, $rows, $makes, static fn (Kind $kind): string => $kind->prefix().'_'.bin2hex(random_bytes(6)));
+        return NumberImport::outcomes(
+            $plan,
+            $rows,
+            $makes,
+            static fn(Kind $kind): string => $kind->prefix() . '_' . bin2hex(random_bytes(6)),
+        );
     }
 
     /**
@@ -145,11 +182,19 @@ final readonly class NumbersController
      */
     private static function read(Request $request): array
     {
-        return JsonBody::read($request, static function (Input $in): array {
-            $in->onlyFields(['text', 'makes', 'leaveOut']);
-            $text = $in->field('text')->long(self::MOST);
+        return JsonBody::read(
+            $request,
+            static function (Input $in): array {
+                $in->onlyFields(['text', 'makes', 'leaveOut']);
+                $text = $in->field('text')->long(self::MOST);
 
-            return ['' === $text ? [] : NumberTable::read($text), $in->field('makes')->flag(false), $in->field('leaveOut')->flag(false)];
-        }, JsonBody::FILE);
+                return [
+                    '' === $text ? [] : NumberTable::read($text),
+                    $in->field('makes')->flag(false),
+                    $in->field('leaveOut')->flag(false),
+                ];
+            },
+            JsonBody::FILE,
+        );
     }
 }

@@ -26,9 +26,13 @@ final readonly class OutboxController
     /** RFC 2606: a name that leads nowhere. */
     private const FROM = 'calls@meandros.invalid';
 
-    public function __construct(private Outbox $outbox, private Plans $plans, private Router $router, private Live $live, private MailerInterface $mailer)
-    {
-    }
+    public function __construct(
+        private Outbox $outbox,
+        private Plans $plans,
+        private Router $router,
+        private Live $live,
+        private MailerInterface $mailer,
+    ) {}
 
     /** @throws InvalidData */
     #[Route('', methods: ['GET'])]
@@ -36,7 +40,12 @@ final readonly class OutboxController
     {
         [$most, $before] = Page::of($request);
 
-        return new JsonResponse(['letters' => array_map(static fn (array $letter): array => ['sentAt' => gmdate(\DATE_RFC3339, $letter['sentAt'])] + $letter, $this->outbox->list($most, $before))]);
+        return new JsonResponse([
+            'letters' => array_map(
+                static fn(array $letter): array => ['sentAt' => gmdate(\DATE_RFC3339, $letter['sentAt'])] + $letter,
+                $this->outbox->list($most, $before),
+            ),
+        ]);
     }
 
     /** @throws NotFound */
@@ -45,7 +54,10 @@ final readonly class OutboxController
     {
         $message = $this->outbox->message($id) ?? throw new NotFound('There is no such e-mail in the outbox.');
 
-        return new Response($message, 200, ['Content-Type' => 'message/rfc822', 'Content-Disposition' => \sprintf('attachment; filename="%d.eml"', $id)]);
+        return new Response($message, 200, [
+            'Content-Type' => 'message/rfc822',
+            'Content-Disposition' => \sprintf('attachment; filename="%d.eml"', $id),
+        ]);
     }
 
     /**
@@ -58,7 +70,12 @@ final readonly class OutboxController
     public function send(Request $request): JsonResponse
     {
         $asked = TrialCallRequest::read($request, $this->plans);
-        $trace = $this->router->trace($asked->plan, $asked->call, $asked->assumptions, $this->live->state($asked->plan, $asked->call->instant));
+        $trace = $this->router->trace(
+            $asked->plan,
+            $asked->call,
+            $asked->assumptions,
+            $this->live->state($asked->plan, $asked->call->instant),
+        );
         $letters = Letters::of($trace, $asked->plan, $asked->zone);
         foreach ($letters as $letter) {
             $this->mailer->send(self::email($letter));

@@ -17,9 +17,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Where calls flow that no queue takes. */
 final readonly class OverflowController
 {
-    public function __construct(private Plans $plans)
-    {
-    }
+    public function __construct(private Plans $plans) {}
 
     /**
      * Of all queues, or of one: a screen that shows one asks for its own.
@@ -33,9 +31,14 @@ final readonly class OverflowController
         $overflow = new Overflow($plan);
         $queue = $request->query->getString('queue');
         $starts = $overflow->queues('' === $queue ? null : $queue);
-        $begins = array_flip(array_map(static fn (Stay $stay): string => $stay->key(), $starts));
+        $begins = array_flip(array_map(static fn(Stay $stay): string => $stay->key(), $starts));
 
-        return new JsonResponse(['stays' => array_map(static fn (Stay $stay): array => self::stay($stay, $overflow, $plan, isset($begins[$stay->key()])), $overflow->reachable($starts))]);
+        return new JsonResponse([
+            'stays' => array_map(
+                static fn(Stay $stay): array => self::stay($stay, $overflow, $plan, isset($begins[$stay->key()])),
+                $overflow->reachable($starts),
+            ),
+        ]);
     }
 
     /** @return array<string, mixed> */
@@ -44,10 +47,23 @@ final readonly class OverflowController
         $element = $plan->find($stay->by);
 
         return [
-            'key' => $stay->key(), 'journey' => $stay->journey, 'step' => $stay->step->id(), 'start' => $isStart,
-            'by' => $stay->by, 'kind' => $element?->kind()->value, 'name' => $element?->name() ?? $stay->by,
-            'longest' => $overflow->longest($stay), 'comesBack' => [] !== $overflow->wayBack($stay),
-            'flows' => array_map(static fn (Flow $flow): array => ['exits' => $flow->exits, 'seconds' => $flow->seconds, 'to' => $flow->to?->key()], $overflow->from($stay)),
+            'key' => $stay->key(),
+            'journey' => $stay->journey,
+            'step' => $stay->step->id(),
+            'start' => $isStart,
+            'by' => $stay->by,
+            'kind' => $element?->kind()->value,
+            'name' => $element?->name() ?? $stay->by,
+            'longest' => $overflow->longest($stay),
+            'comesBack' => [] !== $overflow->wayBack($stay),
+            'flows' => array_map(
+                static fn(Flow $flow): array => [
+                    'exits' => $flow->exits,
+                    'seconds' => $flow->seconds,
+                    'to' => $flow->to?->key(),
+                ],
+                $overflow->from($stay),
+            ),
         ];
     }
 }

@@ -29,9 +29,7 @@ final readonly class OverrideController
     private const WHO = 'demo';
     private const AT = 'at';
 
-    public function __construct(private Overrides $overrides, private Plans $plans, private Now $now)
-    {
-    }
+    public function __construct(private Overrides $overrides, private Plans $plans, private Now $now) {}
 
     #[Route('', methods: ['GET'])]
     public function list(): JsonResponse
@@ -45,7 +43,7 @@ final readonly class OverrideController
         $plan = $this->plans->known();
         $on = $past = [];
         foreach ($rows as $row) {
-            $row->isOn($now) ? $on[] = self::json($row, $plan, $now) : $past[] = self::json($row, $plan, $now);
+            $row->isOn($now) ? ($on[] = self::json($row, $plan, $now)) : ($past[] = self::json($row, $plan, $now));
         }
 
         return new JsonResponse(['on' => $on, 'past' => $past]);
@@ -67,12 +65,23 @@ final readonly class OverrideController
             }
             $state = $in->field('state')->text(64);
             if (null === $hours->state($state)) {
-                $in->field('state')->complain(\sprintf('%s has no state “%s”.', $hours->name(), $state), 'Choose one of its states.');
+                $in->field('state')->complain(
+                    \sprintf('%s has no state “%s”.', $hours->name(), $state),
+                    'Choose one of its states.',
+                );
             }
             $ends = $in->field('ends')->text(20);
             $until = self::until($in, $ends, $hours, new PlanHours($plan), $now);
 
-            return new HoursOverride($hours->id(), $state, $in->field('reason')->text(200), $ends, $until, self::WHO, $now);
+            return new HoursOverride(
+                $hours->id(),
+                $state,
+                $in->field('reason')->text(200),
+                $ends,
+                $until,
+                self::WHO,
+                $now,
+            );
         });
         \assert(null !== $row);
 
@@ -100,7 +109,10 @@ final readonly class OverrideController
                 return null;
             }
             if ($until <= $now) {
-                $in->field('at')->complain(\sprintf('%s has passed already.', When::instant($until, $running->zone($hours))), \sprintf('Choose a later end; there it is %s now.', When::instant($now, $running->zone($hours))));
+                $in->field('at')->complain(
+                    \sprintf('%s has passed already.', When::instant($until, $running->zone($hours))),
+                    \sprintf('Choose a later end; there it is %s now.', When::instant($now, $running->zone($hours))),
+                );
             }
 
             return $until;
@@ -108,13 +120,24 @@ final readonly class OverrideController
         if (OverrideEnd::NextChange->value === $ends) {
             $until = $running->read($hours, $now)->until;
             if (null === $until) {
-                $in->field('ends')->complain('These hours have no change in sight.', 'Give a time at which it ends, or force it until it is lifted.');
+                $in->field('ends')->complain(
+                    'These hours have no change in sight.',
+                    'Give a time at which it ends, or force it until it is lifted.',
+                );
             }
 
             return $until;
         }
         if (OverrideEnd::Lifted->value !== $ends) {
-            $in->field('ends')->complain('It is not said when this ends.', \sprintf('Choose one of: %s, %s, %s.', self::AT, OverrideEnd::NextChange->value, OverrideEnd::Lifted->value));
+            $in->field('ends')->complain(
+                'It is not said when this ends.',
+                \sprintf(
+                    'Choose one of: %s, %s, %s.',
+                    self::AT,
+                    OverrideEnd::NextChange->value,
+                    OverrideEnd::Lifted->value,
+                ),
+            );
         }
 
         return null;
@@ -126,8 +149,11 @@ final readonly class OverrideController
         $hours = $plan->get(Hours::class, $row->hours);
         $running = new PlanHours($plan);
         $zone = null === $hours ? 'UTC' : $running->zone($hours);
-        $outlasts = null !== $hours && $row->isOn($now) ? (new Outlasting($running))->opening($hours, $row->toOverride(), $now) : null;
-        $moment = static fn (?int $instant): ?string => null === $instant ? null : Moment::format($instant, $zone);
+        $outlasts =
+            null !== $hours && $row->isOn($now)
+                ? (new Outlasting($running))->opening($hours, $row->toOverride(), $now)
+                : null;
+        $moment = static fn(?int $instant): ?string => null === $instant ? null : Moment::format($instant, $zone);
 
         return [
             'id' => $row->id,

@@ -19,7 +19,10 @@ final class Page
      */
     public static function of(Request $request): array
     {
-        return [self::whole($request, 'most', self::MOST) ?? self::MOST, self::whole($request, 'before', 2_000_000_000)];
+        return [
+            self::whole($request, 'most', self::MOST) ?? self::MOST,
+            self::whole($request, 'before', 2_000_000_000),
+        ];
     }
 
     private static function whole(Request $request, string $name, int $most): ?int
@@ -29,7 +32,11 @@ final class Page
         }
         $text = $request->query->getString($name);
         if (1 !== preg_match('/^[1-9]\d{0,9}$/D', $text) || (int) $text > $most) {
-            throw InvalidData::at('/'.$name, \sprintf('This must be a whole number from 1 to %d.', $most), 'Enter such a number.');
+            throw InvalidData::at(
+                '/' . $name,
+                \sprintf('This must be a whole number from 1 to %d.', $most),
+                'Enter such a number.',
+            );
         }
 
         return (int) $text;

@@ -20,28 +20,37 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Journeys that begin from a pattern. */
 final readonly class PatternController
 {
-    public function __construct(private Draft $draft)
-    {
-    }
+    public function __construct(private Draft $draft) {}
 
     #[Route('/api/journey-patterns', methods: ['GET'])]
     public function list(): JsonResponse
     {
-        $patterns = array_map(static fn (Pattern $pattern): array => array_map(self::ask(...), $pattern->asks()), Patterns::all());
+        $patterns = array_map(
+            static fn(Pattern $pattern): array => array_map(self::ask(...), $pattern->asks()),
+            Patterns::all(),
+        );
 
-        return new JsonResponse(['patterns' => array_map(static fn (string $name, array $asks): array => ['name' => $name, 'asks' => $asks], array_keys($patterns), array_values($patterns))]);
+        return new JsonResponse([
+            'patterns' => array_map(
+                static fn(string $name, array $asks): array => ['name' => $name, 'asks' => $asks],
+                array_keys($patterns),
+                array_values($patterns),
+            ),
+        ]);
     }
 
     /** @throws InvalidData */
     #[Route('/api/plans/draft/journeys', methods: ['POST'])]
     public function make(Request $request): JsonResponse
     {
-        $id = Kind::Journey->prefix().'_'.bin2hex(random_bytes(6));
+        $id = Kind::Journey->prefix() . '_' . bin2hex(random_bytes(6));
         $data = JsonBody::data($request);
         $change = $this->draft->writeAll(static function (Plan $plan) use ($data, $id): PlannedEdit {
-            $journey = Input::read($data, static fn (Input $in) => Patterns::read($in, $plan, $id));
+            $journey = Input::read($data, static fn(Input $in) => Patterns::read($in, $plan, $id));
 
-            return null === $journey ? PlannedEdit::of('Nothing', []) : PlannedEdit::of(\sprintf('Add %s', $journey->name()), [$journey]);
+            return null === $journey
+                ? PlannedEdit::of('Nothing', [])
+                : PlannedEdit::of(\sprintf('Add %s', $journey->name()), [$journey]);
         });
 
         return new JsonResponse(['id' => $id] + $change->toJson(), 201);
@@ -50,6 +59,10 @@ final readonly class PatternController
     /** @return array{key: string, kinds: list<string>, optional: bool} */
     private static function ask(Ask $ask): array
     {
-        return ['key' => $ask->key, 'kinds' => array_map(static fn (Kind $kind): string => $kind->value, $ask->kinds), 'optional' => $ask->isOptional];
+        return [
+            'key' => $ask->key,
+            'kinds' => array_map(static fn(Kind $kind): string => $kind->value, $ask->kinds),
+            'optional' => $ask->isOptional,
+        ];
     }
 }

@@ -29,9 +29,12 @@ final readonly class PeopleController
     /** Rows of a large file that are looked at before it is brought in. */
     private const SHOWN = 200;
 
-    public function __construct(private Plans $plans, private Draft $draft, private ImportPeople $people, private Jobs $jobs)
-    {
-    }
+    public function __construct(
+        private Plans $plans,
+        private Draft $draft,
+        private ImportPeople $people,
+        private Jobs $jobs,
+    ) {}
 
     /** @throws NotFound */
     #[Route('/api/plans/{which}/people.{format}', requirements: ['format' => 'csv|vcf'], methods: ['GET'])]
@@ -55,9 +58,16 @@ final readonly class PeopleController
     {
         [$rows] = self::read($request);
         $isLarge = \count($rows) > Limits::PEOPLE;
-        $outcomes = ImportPeople::outcomes($this->draft->plan(), $isLarge ? \array_slice($rows, 0, self::SHOWN) : $rows);
+        $outcomes = ImportPeople::outcomes(
+            $this->draft->plan(),
+            $isLarge ? \array_slice($rows, 0, self::SHOWN) : $rows,
+        );
 
-        return new JsonResponse(['count' => \count($rows), 'inBackground' => $isLarge, 'rows' => array_map(static fn (PersonOutcome $one): array => $one->toJson(), $outcomes)]);
+        return new JsonResponse([
+            'count' => \count($rows),
+            'inBackground' => $isLarge,
+            'rows' => array_map(static fn(PersonOutcome $one): array => $one->toJson(), $outcomes),
+        ]);
     }
 
     /**
@@ -70,7 +80,15 @@ final readonly class PeopleController
     {
         [$rows, $leaveOut, $text] = self::read($request);
         if (\count($rows) > Limits::PEOPLE) {
-            return new JsonResponse($this->jobs->start(ImportPeople::NAME, \sprintf('Bring in %d people', \count($rows)), ['text' => $text, 'leaveOut' => $leaveOut])->toJson(), Response::HTTP_ACCEPTED);
+            return new JsonResponse(
+                $this->jobs
+                    ->start(ImportPeople::NAME, \sprintf('Bring in %d people', \count($rows)), [
+                        'text' => $text,
+                        'leaveOut' => $leaveOut,
+                    ])
+                    ->toJson(),
+                Response::HTTP_ACCEPTED,
+            );
         }
 
         return new JsonResponse($this->people->import($rows, $leaveOut)->toJson());
@@ -83,11 +101,15 @@ final readonly class PeopleController
      */
     private static function read(Request $request): array
     {
-        return JsonBody::read($request, static function (Input $in): array {
-            $in->onlyFields(['text', 'leaveOut']);
-            $text = $in->field('text')->long(self::MOST_BYTES);
+        return JsonBody::read(
+            $request,
+            static function (Input $in): array {
+                $in->onlyFields(['text', 'leaveOut']);
+                $text = $in->field('text')->long(self::MOST_BYTES);
 
-            return ['' === $text ? [] : ImportPeople::rows($text), $in->field('leaveOut')->flag(false), $text];
-        }, JsonBody::FILE);
+                return ['' === $text ? [] : ImportPeople::rows($text), $in->field('leaveOut')->flag(false), $text];
+            },
+            JsonBody::FILE,
+        );
     }
 }

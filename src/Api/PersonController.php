@@ -22,9 +22,7 @@ use Symfony\Component\Routing\Attribute\Route;
 #[Route('/api/plans/draft/people/{id}')]
 final readonly class PersonController
 {
-    public function __construct(private Draft $draft)
-    {
-    }
+    public function __construct(private Draft $draft) {}
 
     /**
      * Puts another person in the place of this one everywhere, and takes this one away.
@@ -41,15 +39,27 @@ final readonly class PersonController
             return [$in->field('into')->text(80), $in->field('withPhones')->flag(true)];
         });
 
-        return new JsonResponse($this->draft->writeAll(static function (Plan $plan) use ($id, $other, $withPhones): PlannedEdit {
-            $person = self::person($plan, $id);
-            $into = $id === $other ? null : $plan->get(Person::class, $other);
-            if (null === $into) {
-                throw InvalidData::at('/into', 'This is nobody else in the plan.', 'Choose another person.');
-            }
+        return new JsonResponse(
+            $this->draft
+                ->writeAll(static function (Plan $plan) use ($id, $other, $withPhones): PlannedEdit {
+                    $person = self::person($plan, $id);
+                    $into = $id === $other ? null : $plan->get(Person::class, $other);
+                    if (null === $into) {
+                        throw InvalidData::at('/into', 'This is nobody else in the plan.', 'Choose another person.');
+                    }
 
-            return PlannedEdit::of(\sprintf($withPhones ? 'Merge %s into %s' : 'Put %2$s in the place of %1$s', $person->name(), $into->name()), Merging::elements($plan, $person, $into, $withPhones), [$id]);
-        })->toJson());
+                    return PlannedEdit::of(
+                        \sprintf(
+                            $withPhones ? 'Merge %s into %s' : 'Put %2$s in the place of %1$s',
+                            $person->name(),
+                            $into->name(),
+                        ),
+                        Merging::elements($plan, $person, $into, $withPhones),
+                        [$id],
+                    );
+                })
+                ->toJson(),
+        );
     }
 
     /**
@@ -61,15 +71,22 @@ final readonly class PersonController
     #[Route('/copy-rules', methods: ['POST'])]
     public function copyRules(string $id, Request $request): JsonResponse
     {
-        $others = JsonBody::read($request, static function (Input $in): array {
-            $in->onlyFields(['to']);
-            $others = array_map(static fn (Input $item): string => $item->text(80), $in->field('to')->items(Limits::PEOPLE));
-            if ([] === $others) {
-                $in->field('to')->complain('Nobody is named here.', 'Choose at least one person.');
-            }
+        $others = JsonBody::read(
+            $request,
+            static function (Input $in): array {
+                $in->onlyFields(['to']);
+                $others = array_map(
+                    static fn(Input $item): string => $item->text(80),
+                    $in->field('to')->items(Limits::PEOPLE),
+                );
+                if ([] === $others) {
+                    $in->field('to')->complain('Nobody is named here.', 'Choose at least one person.');
+                }
 
-            return $others;
-        }, JsonBody::ELEMENT);
+                return $others;
+            },
+            JsonBody::ELEMENT,
+        );
         $leftOut = [];
         $change = $this->draft->writeAll(static function (Plan $plan) use ($id, $others, &$leftOut): PlannedEdit {
             $from = self::person($plan, $id);
@@ -77,7 +94,7 @@ final readonly class PersonController
             foreach ($others as $i => $other) {
                 $to = $id === $other ? null : $plan->get(Person::class, $other);
                 if (null === $to) {
-                    throw InvalidData::at('/to/'.$i, 'This is nobody else in the plan.', 'Choose other people.');
+                    throw InvalidData::at('/to/' . $i, 'This is nobody else in the plan.', 'Choose other people.');
                 }
                 $people[] = $copied = RuleCopy::to($from, $to);
                 $missing = \count($from->rules) - \count($copied->rules);
@@ -86,7 +103,14 @@ final readonly class PersonController
                 }
             }
 
-            return PlannedEdit::of(\sprintf('Copy the rules of %s to %s', $from->name(), 1 === \count($people) ? $people[0]->name() : \count($people).' people'), $people);
+            return PlannedEdit::of(
+                \sprintf(
+                    'Copy the rules of %s to %s',
+                    $from->name(),
+                    1 === \count($people) ? $people[0]->name() : \count($people) . ' people',
+                ),
+                $people,
+            );
         });
 
         return new JsonResponse($change->toJson() + ['leftOut' => $leftOut]);
@@ -95,6 +119,7 @@ final readonly class PersonController
     /** @throws NotFound */
     private static function person(Plan $plan, string $id): Person
     {
-        return $plan->get(Person::class, $id) ?? throw new NotFound(\sprintf('There is nobody "%s" in the draft.', Input::quote($id)));
+        return $plan->get(Person::class, $id) ??
+            throw new NotFound(\sprintf('There is nobody "%s" in the draft.', Input::quote($id)));
     }
 }

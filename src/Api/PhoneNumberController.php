@@ -17,9 +17,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Numbers as people type them, understood while they are being typed, and how calls to them would leave; how long a ring is. */
 final readonly class PhoneNumberController
 {
-    public function __construct(private Draft $draft)
-    {
-    }
+    public function __construct(private Draft $draft) {}
 
     /** @throws InvalidData */
     #[Route('/api/phone-numbers', methods: ['GET'])]
@@ -27,7 +25,11 @@ final readonly class PhoneNumberController
     {
         $country = strtoupper($request->query->getString('country', 'ZZ'));
         if ('ZZ' !== $country && !PhoneNumber::knowsCountry($country)) {
-            throw InvalidData::at('/country', \sprintf('"%s" is not a country.', Input::quote($country)), 'Use a two-letter code such as GB or FR.');
+            throw InvalidData::at(
+                '/country',
+                \sprintf('"%s" is not a country.', Input::quote($country)),
+                'Use a two-letter code such as GB or FR.',
+            );
         }
         $text = $request->query->getString('text');
         try {

@@ -35,9 +35,13 @@ final readonly class PlanController
     /** A large plan takes long to read and write out. */
     private const KEPT_SECONDS = 600;
 
-    public function __construct(private Plans $plans, private Draft $draft, private ChangeLog $log, private SharedMemory $memory, #[Autowire('%env(default::MEANDROS_BUILD)%')] private ?string $build)
-    {
-    }
+    public function __construct(
+        private Plans $plans,
+        private Draft $draft,
+        private ChangeLog $log,
+        private SharedMemory $memory,
+        #[Autowire('%env(default::MEANDROS_BUILD)%')] private ?string $build,
+    ) {}
 
     /** @throws NotFound */
     #[Route('/api/plans/{which}', methods: ['GET'])]
@@ -54,14 +58,14 @@ final readonly class PlanController
         if ($answer->isNotModified($request)) {
             return $answer;
         }
-        $kept = $this->memory->get('plan.'.$tag);
+        $kept = $this->memory->get('plan.' . $tag);
         if (\is_string($kept)) {
             return $answer->setJson($kept);
         }
         $unreadable = $this->draft->unreadable($draft);
         $json = self::json($draft->plan, $draft, $unreadable, $next);
         if ([] === $unreadable) {
-            $this->memory->keep('plan.'.$tag, $json, self::KEPT_SECONDS);
+            $this->memory->keep('plan.' . $tag, $json, self::KEPT_SECONDS);
         }
 
         return $answer->setJson($json);
@@ -71,18 +75,28 @@ final readonly class PlanController
      * @param list<UnreadableElement>             $unreadable
      * @param array{EditName|null, EditName|null} $next       what can be undone and redone
      */
-    private static function json(Plan $plan, ?DraftReading $draft, array $unreadable = [], array $next = [null, null]): string
-    {
-        return json_encode([
-            'name' => $plan->name,
-            'elements' => array_map(static fn (Element $element): array => $element->toJson(), array_values($plan->elements())),
-            'international' => (object) self::international($plan),
-            'revision' => $draft->revision ?? 0,
-            'revisions' => (object) ($draft?->revisions() ?? []),
-            'unreadable' => array_map(static fn (UnreadableElement $one): array => $one->toJson(), $unreadable),
-            'undo' => $next[0]?->toJson(),
-            'redo' => $next[1]?->toJson(),
-        ], \JSON_THROW_ON_ERROR | JsonResponse::DEFAULT_ENCODING_OPTIONS);
+    private static function json(
+        Plan $plan,
+        ?DraftReading $draft,
+        array $unreadable = [],
+        array $next = [null, null],
+    ): string {
+        return json_encode(
+            [
+                'name' => $plan->name,
+                'elements' => array_map(
+                    static fn(Element $element): array => $element->toJson(),
+                    array_values($plan->elements()),
+                ),
+                'international' => (object) self::international($plan),
+                'revision' => $draft->revision ?? 0,
+                'revisions' => (object) ($draft?->revisions() ?? []),
+                'unreadable' => array_map(static fn(UnreadableElement $one): array => $one->toJson(), $unreadable),
+                'undo' => $next[0]?->toJson(),
+                'redo' => $next[1]?->toJson(),
+            ],
+            \JSON_THROW_ON_ERROR | JsonResponse::DEFAULT_ENCODING_OPTIONS,
+        );
     }
 
     /** @return array<string, string> the plan's numbers for reading, by their E.164 */
@@ -102,10 +116,14 @@ final readonly class PlanController
     {
         $draft = 'draft' === $which ? $this->draft->read() : null;
 
-        return new Response(PlanCodec::encode($draft->plan ?? $this->plans->get($which), true), 200, [
-            'Content-Type' => 'application/json',
-            'Content-Disposition' => \sprintf('attachment; filename="plan-%s.json"', $which),
-        ] + (null === $draft ? [] : ['ETag' => Revision::tag($draft->revision)]));
+        return new Response(
+            PlanCodec::encode($draft->plan ?? $this->plans->get($which), true),
+            200,
+            [
+                'Content-Type' => 'application/json',
+                'Content-Disposition' => \sprintf('attachment; filename="plan-%s.json"', $which),
+            ] + (null === $draft ? [] : ['ETag' => Revision::tag($draft->revision)]),
+        );
     }
 
     /**
@@ -117,7 +135,15 @@ final readonly class PlanController
     {
         $revision = Revision::demanded($request);
 
-        return new JsonResponse($this->draft->replaceAll(PlanCodec::fromData(JsonBody::data($request, JsonBody::FILE)), 'Bring in a plan file', $revision)->toJson());
+        return new JsonResponse(
+            $this->draft
+                ->replaceAll(
+                    PlanCodec::fromData(JsonBody::data($request, JsonBody::FILE)),
+                    'Bring in a plan file',
+                    $revision,
+                )
+                ->toJson(),
+        );
     }
 
     /**
@@ -128,7 +154,9 @@ final readonly class PlanController
     #[Route('/api/plans/draft/file/preview', methods: ['POST'])]
     public function preview(Request $request): JsonResponse
     {
-        return new JsonResponse($this->draft->difference(PlanCodec::fromData(JsonBody::data($request, JsonBody::FILE))));
+        return new JsonResponse(
+            $this->draft->difference(PlanCodec::fromData(JsonBody::data($request, JsonBody::FILE))),
+        );
     }
 
     /** The demo plan, as a file. */
@@ -150,7 +178,9 @@ final readonly class PlanController
         $id = $request->query->getString('element');
         $findings = match (true) {
             '' === $id => Checks::in($plan),
-            null === $element = $plan->find($id) => throw new NotFound(\sprintf('There is no element "%s" in this plan.', Input::quote($id))),
+            null === ($element = $plan->find($id)) => throw new NotFound(
+                \sprintf('There is no element "%s" in this plan.', Input::quote($id)),
+            ),
             default => Checks::of($element, $plan),
         };
 
@@ -163,7 +193,10 @@ final readonly class PlanController
     {
         $seconds = [];
         foreach ($this->plans->get($which)->all(Prompt::class) as $prompt) {
-            $seconds[$prompt->id()] = (object) array_map(static fn (string $language): int => $prompt->seconds($language), array_combine(array_keys($prompt->scripts), array_keys($prompt->scripts)));
+            $seconds[$prompt->id()] = (object) array_map(
+                static fn(string $language): int => $prompt->seconds($language),
+                array_combine(array_keys($prompt->scripts), array_keys($prompt->scripts)),
+            );
         }
 
         return new JsonResponse(['seconds' => (object) $seconds]);

@@ -38,13 +38,28 @@ final readonly class ProblemListener
     {
         $error = $event->getThrowable();
         [$status, $title, $more] = match (true) {
-            $error instanceof InvalidData => [422, 'Some of this cannot be saved', self::listed('errors', array_map(static fn (Problem $problem): array => $problem->toJson(), $error->problems))],
+            $error instanceof InvalidData => [
+                422,
+                'Some of this cannot be saved',
+                self::listed(
+                    'errors',
+                    array_map(static fn(Problem $problem): array => $problem->toJson(), $error->problems),
+                ),
+            ],
             $error instanceof TooMuchWork => [422, 'Too much at once', []],
             $error instanceof NotFound => [404, 'Not found', []],
-            $error instanceof InUse => [409, 'In use', self::listed('places', array_map(static fn (Place $place): array => $place->toJson(), $error->places))],
+            $error instanceof InUse => [
+                409,
+                'In use',
+                self::listed('places', array_map(static fn(Place $place): array => $place->toJson(), $error->places)),
+            ],
             $error instanceof AlreadyExists => [409, 'Already there', []],
             $error instanceof NothingToUndo => [409, 'Nothing to do', []],
-            $error instanceof NotPublishable => [409, 'Not published', self::listed('findings', array_map(FindingWords::report(...), $error->findings))],
+            $error instanceof NotPublishable => [
+                409,
+                'Not published',
+                self::listed('findings', array_map(FindingWords::report(...), $error->findings)),
+            ],
             $error instanceof Damaged => [409, 'Damaged', []],
             $error instanceof StaleRevision => [412, 'Changed meanwhile', ['revision' => $error->current]],
             $error instanceof ConstraintViolationException => [409, 'Changed meanwhile', []],
@@ -54,12 +69,25 @@ final readonly class ProblemListener
         };
         $detail = match (true) {
             500 === $status => 'This is a fault of the server, and is in its log. Nothing was changed.',
-            503 === $status && !$error instanceof HttpExceptionInterface => 'The database cannot be reached, or is too busy. Ask again in a moment.',
-            $error instanceof ConstraintViolationException => 'Something that this builds on was changed at the same moment. Nothing was changed; look at it again.',
-            $error instanceof InvalidData => 1 === \count($error->problems) ? $error->problems[0]->message.' '.$error->problems[0]->remedy : \sprintf('%d fields need a look.', \count($error->problems)),
+            503 === $status && !($error instanceof HttpExceptionInterface)
+                => 'The database cannot be reached, or is too busy. Ask again in a moment.',
+            $error instanceof ConstraintViolationException
+                => 'Something that this builds on was changed at the same moment. Nothing was changed; look at it again.',
+            $error instanceof InvalidData => 1 === \count($error->problems)
+                ? $error->problems[0]->message . ' ' . $error->problems[0]->remedy
+                : \sprintf('%d fields need a look.', \count($error->problems)),
             default => $error->getMessage(),
         };
-        $response = new JsonResponse(['type' => 'about:blank', 'title' => $title, 'status' => $status, 'detail' => mb_strimwidth($detail, 0, self::LONGEST_DETAIL, '…')] + $more, $status, ['Content-Type' => 'application/problem+json']);
+        $response = new JsonResponse(
+            [
+                'type' => 'about:blank',
+                'title' => $title,
+                'status' => $status,
+                'detail' => mb_strimwidth($detail, 0, self::LONGEST_DETAIL, '…'),
+            ] + $more,
+            $status,
+            ['Content-Type' => 'application/problem+json'],
+        );
         if ($error instanceof HttpExceptionInterface) {
             $response->headers->add($error->getHeaders());
         }
@@ -72,8 +100,9 @@ final readonly class ProblemListener
     /** Whether it is the database that does not do its part: gone, going, starting, or too busy (SQLSTATE classes 08, 53, 55, 57; HY000 is what PDO says of a connection that was cut). */
     private static function isAway(\Throwable $error): bool
     {
-        return $error instanceof ConnectionException
-            || ($error instanceof DriverException && 1 === preg_match('/^(08|53|55P03|57|40P01|25P03|HY000)/', (string) $error->getSQLState()));
+        return $error instanceof ConnectionException ||
+            ($error instanceof DriverException &&
+                1 === preg_match('/^(08|53|55P03|57|40P01|25P03|HY000)/', (string) $error->getSQLState()));
     }
 
     /**

@@ -22,7 +22,9 @@ final readonly class QueryListener
         }
         foreach (['' => rawurldecode($request->getPathInfo())] + $request->query->all() as $name => $value) {
             if (!\is_string($value) || !self::isText((string) $name) || !self::isText($value)) {
-                throw new BadRequestHttpException('The address must be UTF-8 text without control characters, with each field of its query once.');
+                throw new BadRequestHttpException(
+                    'The address must be UTF-8 text without control characters, with each field of its query once.',
+                );
             }
         }
     }

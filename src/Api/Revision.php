@@ -12,13 +12,15 @@ final class Revision
 {
     public static function tag(int $revision): string
     {
-        return '"'.$revision.'"';
+        return '"' . $revision . '"';
     }
 
     public static function demanded(Request $request): int
     {
         if (1 !== preg_match('/^"(\d{1,18})"$/D', $request->headers->get('If-Match', ''), $part)) {
-            throw new PreconditionRequiredHttpException('Say which revision you are changing, in an If-Match header such as "12".');
+            throw new PreconditionRequiredHttpException(
+                'Say which revision you are changing, in an If-Match header such as "12".',
+            );
         }
 
         return (int) $part[1];

@@ -22,9 +22,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** How a person, a team or a ring step would ring for a call that comes to it now; also as it would be if it were changed. */
 final readonly class RingPreviewController
 {
-    public function __construct(private Plans $plans, private Router $router, private Live $live)
-    {
-    }
+    public function __construct(private Plans $plans, private Router $router, private Live $live) {}
 
     /**
      * @throws InvalidData
@@ -34,19 +32,37 @@ final readonly class RingPreviewController
     public function ring(Request $request): JsonResponse
     {
         /** @var array{TrialCallRequest, RingStep, Element|null, bool} $read */
-        $read = JsonBody::read($request, function (Input $in): array {
-            $in->onlyFields(['call', 'step', 'element', 'direct']);
+        $read = JsonBody::read(
+            $request,
+            function (Input $in): array {
+                $in->onlyFields(['call', 'step', 'element', 'direct']);
 
-            return [TrialCallRequest::from($in->field('call'), $this->plans), RingStep::fromJson($in->field('step')), $in->field('element')->isGiven() ? PlanCodec::readElement($in->field('element')) : null, $in->field('direct')->flag(false)];
-            // An element comes along.
-        }, JsonBody::ELEMENT);
+                return [
+                    TrialCallRequest::from($in->field('call'), $this->plans),
+                    RingStep::fromJson($in->field('step')),
+                    $in->field('element')->isGiven() ? PlanCodec::readElement($in->field('element')) : null,
+                    $in->field('direct')->flag(false),
+                ];
+                // An element comes along.
+            },
+            JsonBody::ELEMENT,
+        );
         [$asked, $step, $element, $direct] = $read;
         $plan = null === $element ? $asked->plan : $asked->plan->with($element);
-        $trace = $this->router->ringing($plan, $step, $asked->call, $asked->assumptions, $this->live->state($asked->plan, $asked->call->instant));
+        $trace = $this->router->ringing(
+            $plan,
+            $step,
+            $asked->call,
+            $asked->assumptions,
+            $this->live->state($asked->plan, $asked->call->instant),
+        );
         $report = TraceReport::of($trace, $plan, $asked->zone);
 
         $sentence = $direct ? $report['sentence'] : AnswerSentence::ofStep($trace, $plan);
 
-        return new JsonResponse(['sentence' => $sentence] + array_intersect_key($report, array_flip(['ending', 'seconds', 'rung', 'events'])));
+        return new JsonResponse(
+            ['sentence' => $sentence] +
+                array_intersect_key($report, array_flip(['ending', 'seconds', 'rung', 'events'])),
+        );
     }
 }

@@ -20,7 +20,10 @@ final readonly class SameSiteListener
         $request = $event->getRequest();
         $site = $request->headers->get('Sec-Fetch-Site', 'none');
         $origin = $request->headers->get('Origin');
-        if (!\in_array($site, ['same-origin', 'none'], true) || (null !== $origin && $origin !== $request->getSchemeAndHttpHost())) {
+        if (
+            !\in_array($site, ['same-origin', 'none'], true) ||
+            (null !== $origin && $origin !== $request->getSchemeAndHttpHost())
+        ) {
             throw new AccessDeniedHttpException('Requests from pages of other sites are not answered.');
         }
     }

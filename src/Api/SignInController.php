@@ -24,9 +24,7 @@ final readonly class SignInController
     private const WHO = 'demo';
     private const LOGGED = 50;
 
-    public function __construct(private SignIns $signIns, private Plans $plans, private Now $now)
-    {
-    }
+    public function __construct(private SignIns $signIns, private Plans $plans, private Now $now) {}
 
     #[Route('', methods: ['GET'])]
     public function list(): JsonResponse
@@ -47,8 +45,10 @@ final readonly class SignInController
     #[Route('/{queue}/{person}', methods: ['PUT'])]
     public function set(string $queue, string $person, Request $request): JsonResponse
     {
-        $members = $this->plans->get('draft')->get(Queue::class, $queue)->members ?? throw new NotFound(\sprintf('There is no queue "%s" in the plan.', Input::quote($queue)));
-        if ([] === array_filter($members, static fn (QueueMember $member): bool => $member->who === $person)) {
+        $members =
+            $this->plans->get('draft')->get(Queue::class, $queue)->members ??
+            throw new NotFound(\sprintf('There is no queue "%s" in the plan.', Input::quote($queue)));
+        if ([] === array_filter($members, static fn(QueueMember $member): bool => $member->who === $person)) {
             throw new NotFound(\sprintf('"%s" is no agent of that queue.', Input::quote($person)));
         }
         [$state, $reason] = JsonBody::read($request, static function (Input $in): array {

@@ -27,9 +27,7 @@ final readonly class StatusController
 {
     private const WHO = 'demo';
 
-    public function __construct(private Statuses $statuses, private Plans $plans, private Now $now)
-    {
-    }
+    public function __construct(private Statuses $statuses, private Plans $plans, private Now $now) {}
 
     #[Route('', methods: ['GET'])]
     public function list(): JsonResponse
@@ -37,7 +35,12 @@ final readonly class StatusController
         $rows = $this->statuses->all($this->now->second());
         $plan = [] === $rows ? null : $this->plans->get('draft');
 
-        return new JsonResponse(['statuses' => array_map(static fn (PersonStatus $row): array => self::json($row, self::zone($plan, $row->person)), $rows)]);
+        return new JsonResponse([
+            'statuses' => array_map(
+                static fn(PersonStatus $row): array => self::json($row, self::zone($plan, $row->person)),
+                $rows,
+            ),
+        ]);
     }
 
     /**
@@ -75,7 +78,10 @@ final readonly class StatusController
             return null;
         }
         if ($until <= $now) {
-            $in->complain(\sprintf('%s has passed already.', When::instant($until, $zone)), 'Choose a later end, or none.');
+            $in->complain(
+                \sprintf('%s has passed already.', When::instant($until, $zone)),
+                'Choose a later end, or none.',
+            );
         }
 
         return $until;

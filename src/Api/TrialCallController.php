@@ -21,9 +21,12 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Trial calls: how a call fares, and when that changes. */
 final readonly class TrialCallController
 {
-    public function __construct(private Plans $plans, private Router $router, private AnswerChange $changes, private Live $live)
-    {
-    }
+    public function __construct(
+        private Plans $plans,
+        private Router $router,
+        private AnswerChange $changes,
+        private Live $live,
+    ) {}
 
     /**
      * @throws InvalidData
@@ -33,9 +36,17 @@ final readonly class TrialCallController
     public function try(Request $request): JsonResponse
     {
         $asked = TrialCallRequest::read($request, $this->plans);
-        $trace = $this->router->trace($asked->plan, $asked->call, $asked->assumptions, $this->live->state($asked->plan, $asked->call->instant));
+        $trace = $this->router->trace(
+            $asked->plan,
+            $asked->call,
+            $asked->assumptions,
+            $this->live->state($asked->plan, $asked->call->instant),
+        );
 
-        return new JsonResponse(['directSteps' => Entry::directSteps($asked->plan, $asked->call->dialled)] + TraceReport::of($trace, $asked->plan, $asked->zone));
+        return new JsonResponse(
+            ['directSteps' => Entry::directSteps($asked->plan, $asked->call->dialled)] +
+                TraceReport::of($trace, $asked->plan, $asked->zone),
+        );
     }
 
     /**
@@ -49,13 +60,14 @@ final readonly class TrialCallController
         $live = $this->live->state($asked->plan);
         $instant = $looked = null;
         try {
-            $instant = 'next' === $direction
-                ? $this->changes->next($asked->plan, $asked->call, $asked->assumptions, $live)
-                : $this->changes->previous($asked->plan, $asked->call, $asked->assumptions, $live);
+            $instant =
+                'next' === $direction
+                    ? $this->changes->next($asked->plan, $asked->call, $asked->assumptions, $live)
+                    : $this->changes->previous($asked->plan, $asked->call, $asked->assumptions, $live);
         } catch (TooMuchWork $enough) {
             $looked = $enough->instant ?? throw $enough;
         }
-        $moment = static fn (?int $at): ?string => null === $at ? null : Moment::format($at, $asked->zone);
+        $moment = static fn(?int $at): ?string => null === $at ? null : Moment::format($at, $asked->zone);
 
         return new JsonResponse(['at' => $moment($instant), 'looked' => $moment($looked)]);
     }

@@ -26,16 +26,19 @@ use Symfony\Component\HttpFoundation\Request;
 /** A trial call as it is asked for: in which plan (perhaps with one element as it is about to be), to, from, at, and with which assumptions. */
 final readonly class TrialCallRequest
 {
-    private function __construct(public Plan $plan, public TrialCall $call, public Assumptions $assumptions, public string $zone)
-    {
-    }
+    private function __construct(
+        public Plan $plan,
+        public TrialCall $call,
+        public Assumptions $assumptions,
+        public string $zone,
+    ) {}
 
     /**
      * @throws InvalidData
      */
     public static function read(Request $request, Plans $plans): self
     {
-        return JsonBody::read($request, static fn (Input $in): self => self::from($in, $plans), JsonBody::ELEMENT);
+        return JsonBody::read($request, static fn(Input $in): self => self::from($in, $plans), JsonBody::ELEMENT);
     }
 
     public static function from(Input $in, Plans $plans): self
@@ -47,10 +50,14 @@ final readonly class TrialCallRequest
         $to = $in->field('to')->text(64);
         $site = self::siteOf($plan, $to);
         $zone = $in->field('zone')->isGiven() ? ZoneReader::read($in->field('zone')) : $site->zone ?? 'UTC';
-        $call = new TrialCall(self::dialled($in->field('to'), $to, $plan, $site), self::caller($in->field('from'), $site), self::instant($in->field('at'), $zone));
+        $call = new TrialCall(
+            self::dialled($in->field('to'), $to, $plan, $site),
+            self::caller($in->field('from'), $site),
+            self::instant($in->field('at'), $zone),
+        );
 
         $assumptions = Assumptions::fromJson($in->field('assume'));
-        self::orComplain($in->field('assume'), static fn () => AssumptionCheck::check($plan, $assumptions, $call), null);
+        self::orComplain($in->field('assume'), static fn() => AssumptionCheck::check($plan, $assumptions, $call), null);
 
         return new self($plan, $call, $assumptions, $zone);
     }
@@ -58,9 +65,12 @@ final readonly class TrialCallRequest
     private static function siteOf(Plan $plan, string $to): ?Site
     {
         $element = $plan->dialled($to) ?? $plan->find($to);
-        $site = $element instanceof Number || $element instanceof Person || $element instanceof Hours ? $plan->get(Site::class, $element->site) : null;
+        $site =
+            $element instanceof Number || $element instanceof Person || $element instanceof Hours
+                ? $plan->get(Site::class, $element->site)
+                : null;
 
-        return $site ?? $plan->all(Site::class)[0] ?? null;
+        return $site ?? ($plan->all(Site::class)[0] ?? null);
     }
 
     private static function dialled(Input $in, string $text, Plan $plan, ?Site $site): string
@@ -73,14 +83,18 @@ final readonly class TrialCallRequest
             return $text;
         }
 
-        return self::orComplain($in, static fn (): string => PhoneNumber::parse($text, $site->country ?? 'ZZ'), '');
+        return self::orComplain($in, static fn(): string => PhoneNumber::parse($text, $site->country ?? 'ZZ'), '');
     }
 
     private static function caller(Input $in, ?Site $site): Caller
     {
         $withheld = Caller::parse('', 'ZZ');
 
-        return self::orComplain($in, static fn (): Caller => Caller::parse($in->optionalText(40), $site->country ?? 'ZZ'), $withheld);
+        return self::orComplain(
+            $in,
+            static fn(): Caller => Caller::parse($in->optionalText(40), $site->country ?? 'ZZ'),
+            $withheld,
+        );
     }
 
     private static function instant(Input $in, string $zone): int

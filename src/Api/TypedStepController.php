@@ -17,9 +17,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Steps as people type them. Nothing is written. */
 final readonly class TypedStepController
 {
-    public function __construct(private Plans $plans)
-    {
-    }
+    public function __construct(private Plans $plans) {}
 
     /**
      * @throws InvalidData
@@ -31,12 +29,24 @@ final readonly class TypedStepController
         [$text, $country] = JsonBody::read($request, static function (Input $in): array {
             $in->onlyFields(['text', 'country']);
             $country = strtoupper($in->field('country')->text(2));
-            PhoneNumber::knowsCountry($country) || $in->field('country')->complain(\sprintf('"%s" is not a country.', Input::quote($country)), 'Use a two-letter code such as GB or FR.');
+            PhoneNumber::knowsCountry($country) ||
+                $in
+                    ->field('country')
+                    ->complain(
+                        \sprintf('"%s" is not a country.', Input::quote($country)),
+                        'Use a two-letter code such as GB or FR.',
+                    );
 
             return [$in->field('text')->optionalText(500), $country];
         });
         $typed = StepLines::read($text, $this->plans->get('draft'), $country);
 
-        return new JsonResponse(['step' => $typed->step, 'made' => $typed->made, 'problem' => $typed->problem, 'at' => $typed->at, 'offers' => $typed->offers]);
+        return new JsonResponse([
+            'step' => $typed->step,
+            'made' => $typed->made,
+            'problem' => $typed->problem,
+            'at' => $typed->at,
+            'offers' => $typed->offers,
+        ]);
     }
 }

@@ -31,7 +31,12 @@ final class YearReport
         $compiled = self::compile($timetable, $year);
         [$starts, $states] = [$compiled->starts, $compiled->states];
         if (null !== $second) {
-            $comparison = Comparison::of($compiled, self::open($hours), self::compile($running->timetable($second), $year), self::open($second));
+            $comparison = Comparison::of(
+                $compiled,
+                self::open($hours),
+                self::compile($running->timetable($second), $year),
+                self::open($second),
+            );
             [$starts, $states] = [$comparison->starts, $comparison->states];
         }
         $picture = YearPicture::draw($starts, $states, $timetable->zone, $year);
@@ -40,13 +45,22 @@ final class YearReport
             'year' => $year,
             'zone' => $timetable->zone,
             'days' => $picture->days,
-            'clockChanges' => array_map(static fn (array $change): array => [
-                'date' => CivilDate::format($change['day']),
-                'at' => Moment::format($change['at'], $timetable->zone),
-                'text' => \sprintf('Clocks go %s %s', $change['after'] > $change['before'] ? 'forward' : 'back', Duration::words(abs($change['after'] - $change['before']))),
-            ], $picture->clockChanges),
+            'clockChanges' => array_map(
+                static fn(array $change): array => [
+                    'date' => CivilDate::format($change['day']),
+                    'at' => Moment::format($change['at'], $timetable->zone),
+                    'text' => \sprintf(
+                        'Clocks go %s %s',
+                        $change['after'] > $change['before'] ? 'forward' : 'back',
+                        Duration::words(abs($change['after'] - $change['before'])),
+                    ),
+                ],
+                $picture->clockChanges,
+            ),
             'holidays' => self::holidays($timetable, $year),
-            'seasons' => array_merge(...array_map(static fn (Season $season): array => self::season($season, $year), $timetable->seasons)),
+            'seasons' => array_merge(
+                ...array_map(static fn(Season $season): array => self::season($season, $year), $timetable->seasons),
+            ),
             'specialDays' => self::specialDays($timetable, $year),
         ];
     }
@@ -54,13 +68,22 @@ final class YearReport
     private static function compile(Timetable $timetable, int $year): CompiledHours
     {
         // A day more on either side: the other hours of a comparison may lie in a zone far away.
-        return HoursCompiler::compile($timetable, (CivilDate::of($year, 1, 1) - 2) * CivilDate::SECONDS_PER_DAY, (CivilDate::of($year + 1, 1, 1) + 2) * CivilDate::SECONDS_PER_DAY);
+        return HoursCompiler::compile(
+            $timetable,
+            (CivilDate::of($year, 1, 1) - 2) * CivilDate::SECONDS_PER_DAY,
+            (CivilDate::of($year + 1, 1, 1) + 2) * CivilDate::SECONDS_PER_DAY,
+        );
     }
 
     /** @return list<string> */
     private static function open(Hours $hours): array
     {
-        return array_values(array_map(static fn (State $state): string => $state->key, array_filter($hours->states, static fn (State $state): bool => $state->open)));
+        return array_values(
+            array_map(
+                static fn(State $state): string => $state->key,
+                array_filter($hours->states, static fn(State $state): bool => $state->open),
+            ),
+        );
     }
 
     /** @return list<array<string, mixed>> */
@@ -68,11 +91,19 @@ final class YearReport
     {
         $holidays = [];
         foreach ($timetable->calendars as $calendar) {
-            foreach ($calendar->holidays->between(CivilDate::of($year, 1, 1), CivilDate::of($year + 1, 1, 1)) as $occasion) {
-                $holidays[] = ['date' => CivilDate::format($occasion->day), 'name' => $occasion->name(), 'calendar' => $calendar->name, 'kept' => null !== $calendar->stateOn($occasion->holiday)];
+            foreach (
+                $calendar->holidays->between(CivilDate::of($year, 1, 1), CivilDate::of($year + 1, 1, 1))
+                as $occasion
+            ) {
+                $holidays[] = [
+                    'date' => CivilDate::format($occasion->day),
+                    'name' => $occasion->name(),
+                    'calendar' => $calendar->name,
+                    'kept' => null !== $calendar->stateOn($occasion->holiday),
+                ];
             }
         }
-        usort($holidays, static fn (array $a, array $b): int => $a['date'] <=> $b['date']);
+        usort($holidays, static fn(array $a, array $b): int => $a['date'] <=> $b['date']);
 
         return $holidays;
     }
@@ -90,7 +121,14 @@ final class YearReport
             }
         }
 
-        return array_map(static fn (array $stretch): array => ['name' => $season->name, 'from' => CivilDate::format($stretch[0]), 'to' => CivilDate::format($stretch[1])], $stretches);
+        return array_map(
+            static fn(array $stretch): array => [
+                'name' => $season->name,
+                'from' => CivilDate::format($stretch[0]),
+                'to' => CivilDate::format($stretch[1]),
+            ],
+            $stretches,
+        );
     }
 
     /** @return list<array{date: string, name: string}> */

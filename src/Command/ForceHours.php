@@ -21,8 +21,11 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('meandros:force', 'Forces hours into a state')]
 final class ForceHours extends Command
 {
-    public function __construct(private readonly Plans $plans, private readonly Overrides $overrides, private readonly Now $now)
-    {
+    public function __construct(
+        private readonly Plans $plans,
+        private readonly Overrides $overrides,
+        private readonly Now $now,
+    ) {
         parent::__construct();
     }
 
@@ -31,7 +34,12 @@ final class ForceHours extends Command
         $this->addArgument('hours', InputArgument::REQUIRED, 'The id of the hours');
         $this->addArgument('state', InputArgument::REQUIRED, 'The key of the state');
         $this->addArgument('reason', InputArgument::REQUIRED, 'Why; colleagues read this');
-        $this->addOption('for', null, InputOption::VALUE_REQUIRED, 'Minutes until it ends; without, until somebody lifts it');
+        $this->addOption(
+            'for',
+            null,
+            InputOption::VALUE_REQUIRED,
+            'Minutes until it ends; without, until somebody lifts it',
+        );
         $this->addOption('who', null, InputOption::VALUE_REQUIRED, 'Who does it', 'command line');
         $this->addOption('if-none', null, InputOption::VALUE_NONE, 'Do nothing where anything was ever forced');
     }
@@ -47,14 +55,29 @@ final class ForceHours extends Command
         $hours = $this->plans->known()->get(Hours::class, $text($input->getArgument('hours')));
         $state = $text($input->getArgument('state'));
         $minutes = $input->getOption('for');
-        if (null === $hours?->state($state) || (null !== $minutes && 1 !== preg_match('/^[1-9]\d{0,6}$/D', $text($minutes)))) {
-            $output->writeln('<error>There are no such hours, they have no such state, or --for is not a number of minutes.</error>');
+        if (
+            null === $hours?->state($state) ||
+            (null !== $minutes && 1 !== preg_match('/^[1-9]\d{0,6}$/D', $text($minutes)))
+        ) {
+            $output->writeln(
+                '<error>There are no such hours, they have no such state, or --for is not a number of minutes.</error>',
+            );
 
             return self::FAILURE;
         }
         $now = $this->now->second();
         $until = null === $minutes ? null : $now + 60 * (int) $text($minutes);
-        $this->overrides->force(new HoursOverride($hours->id(), $state, mb_substr($text($input->getArgument('reason')), 0, 200), null === $until ? OverrideEnd::Lifted->value : 'at', $until, mb_substr($text($input->getOption('who')), 0, 100), $now));
+        $this->overrides->force(
+            new HoursOverride(
+                $hours->id(),
+                $state,
+                mb_substr($text($input->getArgument('reason')), 0, 200),
+                null === $until ? OverrideEnd::Lifted->value : 'at',
+                $until,
+                mb_substr($text($input->getOption('who')), 0, 100),
+                $now,
+            ),
+        );
 
         return self::SUCCESS;
     }

@@ -27,7 +27,12 @@ final class LoadPlan extends Command
     protected function configure(): void
     {
         $this->addArgument('file', InputArgument::REQUIRED, 'A plan file');
-        $this->addOption('if-empty', null, InputOption::VALUE_NONE, 'Do nothing where the draft holds something already');
+        $this->addOption(
+            'if-empty',
+            null,
+            InputOption::VALUE_NONE,
+            'Do nothing where the draft holds something already',
+        );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -45,7 +50,7 @@ final class LoadPlan extends Command
         try {
             $plan = PlanCodec::decode($json);
         } catch (InvalidData $invalid) {
-            $output->writeln('<error>'.$invalid->getMessage().'</error>');
+            $output->writeln('<error>' . $invalid->getMessage() . '</error>');
 
             return self::FAILURE;
         }

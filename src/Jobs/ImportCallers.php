@@ -22,9 +22,7 @@ final readonly class ImportCallers implements JobKind
 {
     public const NAME = 'callers';
 
-    public function __construct(private Draft $draft)
-    {
-    }
+    public function __construct(private Draft $draft) {}
 
     public function name(): string
     {
@@ -35,7 +33,13 @@ final readonly class ImportCallers implements JobKind
     {
         \assert(\is_string($input['list']) && \is_string($input['text']) && \is_string($input['country']));
         $lines = 1 + substr_count($input['text'], "\n");
-        $change = $this->import($input['list'], $input['text'], $input['country'], true === $input['leaveOut'], static fn (int $line) => 0 === $line % 500 ? $progress->at($line, $lines) : null);
+        $change = $this->import(
+            $input['list'],
+            $input['text'],
+            $input['country'],
+            true === $input['leaveOut'],
+            static fn(int $line) => 0 === $line % 500 ? $progress->at($line, $lines) : null,
+        );
 
         return ['rows' => $lines, 'label' => $change->label];
     }
@@ -51,24 +55,42 @@ final readonly class ImportCallers implements JobKind
     {
         [$entries, $problems] = CallerFile::read($text, $country, $each);
         if ([] !== $problems && !$leaveOut) {
-            throw new InvalidData(array_map(static fn (Problem $one): Problem => new Problem('/text', \sprintf('Line %s: %s', substr($one->pointer, 1), $one->message), $one->remedy), $problems));
+            throw new InvalidData(
+                array_map(
+                    static fn(Problem $one): Problem => new Problem(
+                        '/text',
+                        \sprintf('Line %s: %s', substr($one->pointer, 1), $one->message),
+                        $one->remedy,
+                    ),
+                    $problems,
+                ),
+            );
         }
 
-        return $this->draft->writeAll(static fn (Plan $plan): PlannedEdit => self::edit($plan, $list, $entries));
+        return $this->draft->writeAll(static fn(Plan $plan): PlannedEdit => self::edit($plan, $list, $entries));
     }
 
     /** @param list<CallerEntry> $entries */
     private static function edit(Plan $plan, string $id, array $entries): PlannedEdit
     {
-        $list = $plan->get(CallerList::class, $id) ?? throw new NotFound('There is no such list of callers in the draft.');
-        $all = CallerEntries::of((static function () use ($list, $entries): iterable {
-            yield from $list->entries;
-            yield from $entries;
-        })());
+        $list =
+            $plan->get(CallerList::class, $id) ?? throw new NotFound('There is no such list of callers in the draft.');
+        $all = CallerEntries::of(
+            (static function () use ($list, $entries): iterable {
+                yield from $list->entries;
+                yield from $entries;
+            })(),
+        );
         if (\count($all) > Limits::CALLER_ENTRIES) {
-            throw InvalidData::at('/text', \sprintf('The list would have %d entries.', \count($all)), \sprintf('Keep it to %d: make a second list.', Limits::CALLER_ENTRIES));
+            throw InvalidData::at(
+                '/text',
+                \sprintf('The list would have %d entries.', \count($all)),
+                \sprintf('Keep it to %d: make a second list.', Limits::CALLER_ENTRIES),
+            );
         }
 
-        return PlannedEdit::of(\sprintf('Bring %d callers into %s', \count($entries), $list->name()), [new CallerList($list->id(), $list->name(), $all)]);
+        return PlannedEdit::of(\sprintf('Bring %d callers into %s', \count($entries), $list->name()), [
+            new CallerList($list->id(), $list->name(), $all),
+        ]);
     }
 }

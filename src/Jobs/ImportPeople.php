@@ -23,9 +23,7 @@ final readonly class ImportPeople implements JobKind
     public const NAME = 'people';
     private const MOST_IN_BACKGROUND = 10_000;
 
-    public function __construct(private Draft $draft)
-    {
-    }
+    public function __construct(private Draft $draft) {}
 
     public function name(): string
     {
@@ -36,7 +34,11 @@ final readonly class ImportPeople implements JobKind
     {
         \assert(\is_string($input['text']));
         $rows = self::rows($input['text']);
-        $change = $this->import($rows, true === $input['leaveOut'], static fn (int $done) => $progress->at($done, \count($rows)));
+        $change = $this->import(
+            $rows,
+            true === $input['leaveOut'],
+            static fn(int $done) => $progress->at($done, \count($rows)),
+        );
 
         return ['rows' => \count($rows), 'label' => $change->label];
     }
@@ -66,7 +68,11 @@ final readonly class ImportPeople implements JobKind
             $people = $problems = [];
             foreach (self::outcomes($plan, $rows, $each) as $outcome) {
                 foreach ($outcome->problems as $column => $problem) {
-                    $problems[] = new Problem('/text', \sprintf('Line %d, %s: %s', $outcome->row->line, $column, $problem), 'Mend it in the file, or leave such lines out.');
+                    $problems[] = new Problem(
+                        '/text',
+                        \sprintf('Line %d, %s: %s', $outcome->row->line, $column, $problem),
+                        'Mend it in the file, or leave such lines out.',
+                    );
                 }
                 if (null !== $outcome->person && !$outcome->unchanged) {
                     $people[] = $outcome->person;
@@ -88,6 +94,11 @@ final readonly class ImportPeople implements JobKind
      */
     public static function outcomes(Plan $plan, array $rows, ?\Closure $each = null): array
     {
-        return PeopleImport::outcomes($plan, $rows, static fn (): string => Kind::Person->prefix().'_'.bin2hex(random_bytes(6)), $each);
+        return PeopleImport::outcomes(
+            $plan,
+            $rows,
+            static fn(): string => Kind::Person->prefix() . '_' . bin2hex(random_bytes(6)),
+            $each,
+        );
     }
 }

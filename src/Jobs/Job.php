@@ -8,9 +8,7 @@ namespace Meandros\Server\Jobs;
 final readonly class Job
 {
     /** @param array<string, mixed> $row of the table, without its input */
-    private function __construct(public int $id, public JobState $state, private array $row)
-    {
-    }
+    private function __construct(public int $id, public JobState $state, private array $row) {}
 
     /** @param array<string, mixed> $row */
     public static function of(array $row): self
@@ -23,11 +21,19 @@ final readonly class Job
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        $decoded = static fn (mixed $json): mixed => \is_string($json) ? json_decode($json, true, 64, \JSON_THROW_ON_ERROR) : null;
+        $decoded = static fn(mixed $json): mixed => \is_string($json)
+            ? json_decode($json, true, 64, \JSON_THROW_ON_ERROR)
+            : null;
 
         return [
-            'id' => $this->id, 'kind' => $this->row['kind'], 'label' => $this->row['label'], 'state' => $this->state->value,
-            'done' => $this->row['done'], 'of' => $this->row['of'], 'result' => $decoded($this->row['result']), 'problems' => $decoded($this->row['problems']) ?? [],
+            'id' => $this->id,
+            'kind' => $this->row['kind'],
+            'label' => $this->row['label'],
+            'state' => $this->state->value,
+            'done' => $this->row['done'],
+            'of' => $this->row['of'],
+            'result' => $decoded($this->row['result']),
+            'problems' => $decoded($this->row['problems']) ?? [],
         ];
     }
 }

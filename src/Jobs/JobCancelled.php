@@ -5,6 +5,4 @@ declare(strict_types=1);
 namespace Meandros\Server\Jobs;
 
 /** Somebody does not want the job any more. */
-final class JobCancelled extends \RuntimeException
-{
-}
+final class JobCancelled extends \RuntimeException {}

@@ -24,16 +24,25 @@ final readonly class Jobs
     private const KEPT = 100;
 
     /** @param iterable<JobKind> $kinds */
-    public function __construct(private Connection $database, private MessageBusInterface $bus, private Now $now, #[AutowireIterator(JobKind::class)] private iterable $kinds)
-    {
-    }
+    public function __construct(
+        private Connection $database,
+        private MessageBusInterface $bus,
+        private Now $now,
+        #[AutowireIterator(JobKind::class)] private iterable $kinds,
+    ) {}
 
     /** @param array<string, mixed> $input */
     public function start(string $kind, string $label, array $input): Job
     {
         $id = $this->database->transactional(function () use ($kind, $label, $input): int {
-            $this->database->executeStatement("DELETE FROM job WHERE id IN (SELECT id FROM job WHERE state NOT IN ('waiting', 'running') ORDER BY id DESC OFFSET ?)", [self::KEPT]);
-            $id = $this->database->fetchOne('INSERT INTO job (kind, label, input, who, made_at) VALUES (?, ?, ?, ?, ?) RETURNING id', [$kind, $label, json_encode($input, \JSON_THROW_ON_ERROR), 'demo', $this->time()]);
+            $this->database->executeStatement(
+                "DELETE FROM job WHERE id IN (SELECT id FROM job WHERE state NOT IN ('waiting', 'running') ORDER BY id DESC OFFSET ?)",
+                [self::KEPT],
+            );
+            $id = $this->database->fetchOne(
+                'INSERT INTO job (kind, label, input, who, made_at) VALUES (?, ?, ?, ?, ?) RETURNING id',
+                [$kind, $label, json_encode($input, \JSON_THROW_ON_ERROR), 'demo', $this->time()],
+            );
             \assert(is_numeric($id));
             $this->bus->dispatch(new RunJob((int) $id));
 
@@ -46,15 +55,22 @@ final readonly class Jobs
     /** @throws NotFound */
     public function get(int $id): Job
     {
-        $row = $this->database->fetchAssociative('SELECT '.self::COLUMNS.' FROM job WHERE id = ?', [$id]);
+        $row = $this->database->fetchAssociative('SELECT ' . self::COLUMNS . ' FROM job WHERE id = ?', [$id]);
 
-        return false === $row ? throw new NotFound('There is no such job; old ones are not kept for ever.') : Job::of($row);
+        return false === $row
+            ? throw new NotFound('There is no such job; old ones are not kept for ever.')
+            : Job::of($row);
     }
 
     /** @return list<Job> those that wait or run */
     public function atWork(): array
     {
-        return array_map(Job::of(...), $this->database->fetchAllAssociative('SELECT '.self::COLUMNS." FROM job WHERE state IN ('waiting', 'running') ORDER BY id LIMIT 20"));
+        return array_map(
+            Job::of(...),
+            $this->database->fetchAllAssociative(
+                'SELECT ' . self::COLUMNS . " FROM job WHERE state IN ('waiting', 'running') ORDER BY id LIMIT 20",
+            ),
+        );
     }
 
     /**
@@ -64,7 +80,10 @@ final readonly class Jobs
      */
     public function cancel(int $id): Job
     {
-        $this->database->executeStatement("UPDATE job SET wanted = false, state = CASE WHEN state = 'waiting' THEN 'cancelled' ELSE state END WHERE id = ? AND state IN ('waiting', 'running')", [$id]);
+        $this->database->executeStatement(
+            "UPDATE job SET wanted = false, state = CASE WHEN state = 'waiting' THEN 'cancelled' ELSE state END WHERE id = ? AND state IN ('waiting', 'running')",
+            [$id],
+        );
 
         return $this->get($id);
     }
@@ -73,7 +92,10 @@ final readonly class Jobs
     public function run(RunJob $message): void
     {
         /** @var array{kind: string, input: string}|false $row */
-        $row = $this->database->fetchAssociative("UPDATE job SET state = 'running' WHERE id = ? AND state IN ('waiting', 'running') RETURNING kind, input", [$message->job]);
+        $row = $this->database->fetchAssociative(
+            "UPDATE job SET state = 'running' WHERE id = ? AND state IN ('waiting', 'running') RETURNING kind, input",
+            [$message->job],
+        );
         if (false === $row) {
             return;
         }
@@ -87,7 +109,9 @@ final readonly class Jobs
         } catch (InvalidData $invalid) {
             $this->end($message->job, JobState::Failed, null, $invalid->problems);
         } catch (\Throwable $error) {
-            $this->end($message->job, JobState::Failed, null, [new Problem('', 'Something went wrong on the server, and is in its log.', 'Try it again.')]);
+            $this->end($message->job, JobState::Failed, null, [
+                new Problem('', 'Something went wrong on the server, and is in its log.', 'Try it again.'),
+            ]);
             throw $error;
         }
     }
@@ -115,9 +139,23 @@ final readonly class Jobs
      */
     private function end(int $id, JobState $state, ?array $result, array $problems): void
     {
-        $this->database->executeStatement("UPDATE job SET state = ?, result = CAST(? AS jsonb), problems = CAST(? AS jsonb), ended_at = ?, input = '{}', done = CASE WHEN ? = 'done' THEN of ELSE done END WHERE id = ?", [
-            $state->value, null === $result ? null : json_encode($result, \JSON_THROW_ON_ERROR), json_encode(array_map(static fn (Problem $one): array => $one->toJson(), \array_slice($problems, 0, Limits::PROBLEMS)), \JSON_THROW_ON_ERROR), $this->time(), $state->value, $id,
-        ]);
+        $this->database->executeStatement(
+            "UPDATE job SET state = ?, result = CAST(? AS jsonb), problems = CAST(? AS jsonb), ended_at = ?, input = '{}', done = CASE WHEN ? = 'done' THEN of ELSE done END WHERE id = ?",
+            [
+                $state->value,
+                null === $result ? null : json_encode($result, \JSON_THROW_ON_ERROR),
+                json_encode(
+                    array_map(
+                        static fn(Problem $one): array => $one->toJson(),
+                        \array_slice($problems, 0, Limits::PROBLEMS),
+                    ),
+                    \JSON_THROW_ON_ERROR,
+                ),
+                $this->time(),
+                $state->value,
+                $id,
+            ],
+        );
     }
 
     private function time(): string

@@ -14,9 +14,7 @@ final class Progress
 
     private float $told = 0.0;
 
-    public function __construct(private readonly Connection $database, private readonly int $job)
-    {
-    }
+    public function __construct(private readonly Connection $database, private readonly int $job) {}
 
     /** @throws JobCancelled */
     public function at(int $done, int $of): void
@@ -25,7 +23,11 @@ final class Progress
             return;
         }
         $this->told = microtime(true);
-        $isWanted = $this->database->fetchOne('UPDATE job SET done = ?, of = ? WHERE id = ? RETURNING wanted', [$done, $of, $this->job]);
+        $isWanted = $this->database->fetchOne('UPDATE job SET done = ?, of = ? WHERE id = ? RETURNING wanted', [
+            $done,
+            $of,
+            $this->job,
+        ]);
         if (true !== $isWanted) {
             throw new JobCancelled();
         }

@@ -7,7 +7,5 @@ namespace Meandros\Server\Jobs;
 /** Hands a job to the worker. */
 final readonly class RunJob
 {
-    public function __construct(public int $job)
-    {
-    }
+    public function __construct(public int $job) {}
 }

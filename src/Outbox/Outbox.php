@@ -12,16 +12,19 @@ final readonly class Outbox
     /** Older ones make room. */
     private const KEPT = 500;
 
-    public function __construct(private Connection $database)
-    {
-    }
+    public function __construct(private Connection $database) {}
 
     /** @param list<string> $to */
     public function add(array $to, string $subject, string $text, string $message, int $now): void
     {
         $this->database->transactional(function () use ($to, $subject, $text, $message, $now): void {
-            $this->database->executeStatement('INSERT INTO outbox (sent_at, recipients, subject, text, message) VALUES (?, ?, ?, ?, ?)', [$now, implode(', ', $to), $subject, $text, $message]);
-            $this->database->executeStatement('DELETE FROM outbox WHERE id <= (SELECT max(id) FROM outbox) - ?', [self::KEPT]);
+            $this->database->executeStatement(
+                'INSERT INTO outbox (sent_at, recipients, subject, text, message) VALUES (?, ?, ?, ?, ?)',
+                [$now, implode(', ', $to), $subject, $text, $message],
+            );
+            $this->database->executeStatement('DELETE FROM outbox WHERE id <= (SELECT max(id) FROM outbox) - ?', [
+                self::KEPT,
+            ]);
         });
     }
 
@@ -34,8 +37,20 @@ final readonly class Outbox
     {
         $letters = [];
         /** @var array{int, int, string, string, string} $row */
-        foreach ($this->database->iterateNumeric('SELECT id, sent_at, recipients, subject, text FROM outbox WHERE id < ? ORDER BY id DESC LIMIT ?', [$before ?? \PHP_INT_MAX, $most]) as $row) {
-            $letters[] = ['id' => (int) $row[0], 'sentAt' => (int) $row[1], 'to' => $row[2], 'subject' => $row[3], 'text' => $row[4]];
+        foreach (
+            $this->database->iterateNumeric(
+                'SELECT id, sent_at, recipients, subject, text FROM outbox WHERE id < ? ORDER BY id DESC LIMIT ?',
+                [$before ?? \PHP_INT_MAX, $most],
+            )
+            as $row
+        ) {
+            $letters[] = [
+                'id' => (int) $row[0],
+                'sentAt' => (int) $row[1],
+                'to' => $row[2],
+                'subject' => $row[3],
+                'text' => $row[4],
+            ];
         }
 
         return $letters;

@@ -26,8 +26,19 @@ final class OutboxTransport extends AbstractTransport
     protected function doSend(SentMessage $message): void
     {
         $email = $message->getOriginalMessage();
-        $to = array_values(array_map(static fn (Address $address): string => $address->getAddress(), $message->getEnvelope()->getRecipients()));
+        $to = array_values(
+            array_map(
+                static fn(Address $address): string => $address->getAddress(),
+                $message->getEnvelope()->getRecipients(),
+            ),
+        );
         $text = $email instanceof Email ? $email->getTextBody() : null;
-        $this->outbox->add($to, $email instanceof Email ? $email->getSubject() ?? '' : '', \is_string($text) ? $text : '', $message->toString(), $this->now->second());
+        $this->outbox->add(
+            $to,
+            $email instanceof Email ? $email->getSubject() ?? '' : '',
+            \is_string($text) ? $text : '',
+            $message->toString(),
+            $this->now->second(),
+        );
     }
 }

@@ -14,9 +14,7 @@ use Symfony\Component\Mailer\Transport\TransportInterface;
 #[AutoconfigureTag('mailer.transport_factory')]
 final readonly class OutboxTransportFactory implements TransportFactoryInterface
 {
-    public function __construct(private Outbox $outbox, private Now $now)
-    {
-    }
+    public function __construct(private Outbox $outbox, private Now $now) {}
 
     public function create(Dsn $dsn): TransportInterface
     {

@@ -17,9 +17,13 @@ final readonly class Change
      * @param array<string, Element|null> $elements by id; null where the element is gone
      * @param EditName|null               $undo     the edit that undo would take back
      */
-    public function __construct(public string $label, public int $revision, public array $elements, public ?EditName $undo, public ?EditName $redo)
-    {
-    }
+    public function __construct(
+        public string $label,
+        public int $revision,
+        public array $elements,
+        public ?EditName $undo,
+        public ?EditName $redo,
+    ) {}
 
     /** @return array<string, mixed> */
     public function toJson(): array
@@ -31,7 +35,9 @@ final readonly class Change
             'revision' => $this->revision,
             'changed' => \count($this->elements),
             'isTold' => $isTold,
-            'elements' => (object) ($isTold ? array_map(static fn (?Element $element): ?array => $element?->toJson(), $this->elements) : []),
+            'elements' => (object) ($isTold
+                ? array_map(static fn(?Element $element): ?array => $element?->toJson(), $this->elements)
+                : []),
             'undo' => $this->undo?->toJson(),
             'redo' => $this->redo?->toJson(),
         ];

@@ -23,15 +23,18 @@ final readonly class ChangeLog
     /** Elements of an edit that are shown with their bodies at once. */
     private const SHOWN = 50;
 
-    public function __construct(#[Lazy] private EntityManagerInterface $entities, private Connection $database, private Now $now)
-    {
-    }
+    public function __construct(
+        #[Lazy] private EntityManagerInterface $entities,
+        private Connection $database,
+        private Now $now,
+    ) {}
 
     /** @return array{EditName|null, EditName|null} what undo would take back, and what redo would do again */
     public function next(): array
     {
         /** @var list<array{string, int, string, string|null, string|null}> $rows */
-        $rows = $this->database->fetchAllNumeric("(SELECT state, id, label, name_before, name_after FROM edit WHERE state = 'done' ORDER BY id DESC LIMIT 1)
+        $rows = $this->database
+            ->fetchAllNumeric("(SELECT state, id, label, name_before, name_after FROM edit WHERE state = 'done' ORDER BY id DESC LIMIT 1)
             UNION ALL (SELECT state, id, label, name_before, name_after FROM edit WHERE state = 'undone' ORDER BY id LIMIT 1)");
         $next = ['done' => null, 'undone' => null];
         foreach ($rows as $row) {
@@ -49,18 +52,41 @@ final readonly class ChangeLog
      */
     public function page(int $most, ?int $before, string $element = ''): array
     {
-        $query = $this->entities->createQueryBuilder()->select('e')->from(Edit::class, 'e')->orderBy('e.id', 'DESC')->setMaxResults($most);
+        $query = $this->entities
+            ->createQueryBuilder()
+            ->select('e')
+            ->from(Edit::class, 'e')
+            ->orderBy('e.id', 'DESC')
+            ->setMaxResults($most);
         if (null !== $before) {
             $query->andWhere('e.id < :before')->setParameter('before', $before);
         }
         if ('' !== $element) {
-            $query->andWhere('e.id IN (:edits)')->setParameter('edits', $this->database->fetchFirstColumn('SELECT edit_id FROM edit_change WHERE element_id = ? AND edit_id < ? ORDER BY edit_id DESC LIMIT ?', [$element, $before ?? \PHP_INT_MAX, $most]));
+            $query
+                ->andWhere('e.id IN (:edits)')
+                ->setParameter(
+                    'edits',
+                    $this->database->fetchFirstColumn(
+                        'SELECT edit_id FROM edit_change WHERE element_id = ? AND edit_id < ? ORDER BY edit_id DESC LIMIT ?',
+                        [$element, $before ?? \PHP_INT_MAX, $most],
+                    ),
+                );
         }
         /** @var list<Edit> $edits */
         $edits = $query->getQuery()->getResult();
         $changed = [];
         /** @var array{edit_id: int, changed: int, elements: string} $row */
-        foreach ($this->database->iterateAssociative(\sprintf('SELECT edit_id, count(*) AS changed, to_json((array_agg(element_id ORDER BY id))[1:%d]) AS elements FROM edit_change WHERE edit_id IN (?) GROUP BY edit_id', self::NAMED), [array_column($edits, 'id')], [ArrayParameterType::INTEGER]) as $row) {
+        foreach (
+            $this->database->iterateAssociative(
+                \sprintf(
+                    'SELECT edit_id, count(*) AS changed, to_json((array_agg(element_id ORDER BY id))[1:%d]) AS elements FROM edit_change WHERE edit_id IN (?) GROUP BY edit_id',
+                    self::NAMED,
+                ),
+                [array_column($edits, 'id')],
+                [ArrayParameterType::INTEGER],
+            )
+            as $row
+        ) {
             /** @var list<string> $elements */
             $elements = json_decode($row['elements'], true, 3, \JSON_THROW_ON_ERROR);
             $changed[$row['edit_id']] = [$row['changed'], $elements];
@@ -81,13 +107,20 @@ final readonly class ChangeLog
     public function changes(int $edit, ?string $after): array
     {
         /** @var list<array{id: string, before: string|null, after: string|null}> $rows */
-        $rows = $this->database->fetchAllAssociative('SELECT element_id AS id, before, after FROM edit_change WHERE edit_id = ? AND element_id > ? ORDER BY element_id LIMIT ?', [$edit, $after ?? '', self::SHOWN]);
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT element_id AS id, before, after FROM edit_change WHERE edit_id = ? AND element_id > ? ORDER BY element_id LIMIT ?',
+            [$edit, $after ?? '', self::SHOWN],
+        );
 
-        return array_map(static fn (array $row): array => [
-            'id' => $row['id'],
-            'before' => null === $row['before'] ? null : json_decode($row['before'], true, 128, \JSON_THROW_ON_ERROR),
-            'after' => null === $row['after'] ? null : json_decode($row['after'], true, 128, \JSON_THROW_ON_ERROR),
-        ], $rows);
+        return array_map(
+            static fn(array $row): array => [
+                'id' => $row['id'],
+                'before' =>
+                    null === $row['before'] ? null : json_decode($row['before'], true, 128, \JSON_THROW_ON_ERROR),
+                'after' => null === $row['after'] ? null : json_decode($row['after'], true, 128, \JSON_THROW_ON_ERROR),
+            ],
+            $rows,
+        );
     }
 
     /**
@@ -99,7 +132,12 @@ final readonly class ChangeLog
     {
         $elements = [];
         /** @var array{string, string|null} $row */
-        foreach ($this->database->iterateNumeric("SELECT element_id, $side FROM edit_change WHERE edit_id = ? ORDER BY id", [$edit]) as $row) {
+        foreach (
+            $this->database->iterateNumeric("SELECT element_id, $side FROM edit_change WHERE edit_id = ? ORDER BY id", [
+                $edit,
+            ])
+            as $row
+        ) {
             $elements[$row[0]] = null === $row[1] ? null : PlanCodec::storedElement($row[1]);
         }
 
@@ -121,13 +159,24 @@ final readonly class ChangeLog
 
             return null;
         }
-        $edit = $this->database->fetchOne("WITH dropped AS (UPDATE edit SET state = 'dropped' WHERE state = 'undone')
-            INSERT INTO edit (label, who, made_at, state, name_before, name_after) VALUES (?, ?, ?, ?, ?, ?) RETURNING id", [
-            mb_substr($planned->label, 0, self::LABEL_CHARACTERS), 'demo', $this->now->moment()->format(\DATE_RFC3339), $state->value, $nameBefore, null === $nameBefore ? null : $planned->name,
-        ]);
+        $edit = $this->database->fetchOne(
+            "WITH dropped AS (UPDATE edit SET state = 'dropped' WHERE state = 'undone')
+            INSERT INTO edit (label, who, made_at, state, name_before, name_after) VALUES (?, ?, ?, ?, ?, ?) RETURNING id",
+            [
+                mb_substr($planned->label, 0, self::LABEL_CHARACTERS),
+                'demo',
+                $this->now->moment()->format(\DATE_RFC3339),
+                $state->value,
+                $nameBefore,
+                null === $nameBefore ? null : $planned->name,
+            ],
+        );
         \assert(is_numeric($edit));
-        $this->database->executeStatement('INSERT INTO edit_change (edit_id, element_id, before, after)
-            SELECT ?, r.id, e.body, CAST(r.body AS jsonb) FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body) LEFT JOIN draft_element e ON e.id = r.id', [$edit, TextArray::of(array_keys($rows)), TextArray::of($rows)]);
+        $this->database->executeStatement(
+            'INSERT INTO edit_change (edit_id, element_id, before, after)
+            SELECT ?, r.id, e.body, CAST(r.body AS jsonb) FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body) LEFT JOIN draft_element e ON e.id = r.id',
+            [$edit, TextArray::of(array_keys($rows)), TextArray::of($rows)],
+        );
 
         return (int) $edit;
     }
@@ -141,7 +190,13 @@ final readonly class ChangeLog
     public function lastReadable(string $id): ?Element
     {
         /** @var string $body */
-        foreach ($this->database->iterateColumn('SELECT body FROM (SELECT id, after AS body, 1 AS side FROM edit_change WHERE element_id = ? UNION ALL SELECT id, before, 0 FROM edit_change WHERE element_id = ?) AS states WHERE body IS NOT NULL ORDER BY id DESC, side DESC LIMIT 20', [$id, $id]) as $body) {
+        foreach (
+            $this->database->iterateColumn(
+                'SELECT body FROM (SELECT id, after AS body, 1 AS side FROM edit_change WHERE element_id = ? UNION ALL SELECT id, before, 0 FROM edit_change WHERE element_id = ?) AS states WHERE body IS NOT NULL ORDER BY id DESC, side DESC LIMIT 20',
+                [$id, $id],
+            )
+            as $body
+        ) {
             try {
                 return PlanCodec::storedElement($body);
             } catch (\InvalidArgumentException) {

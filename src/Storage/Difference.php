@@ -12,9 +12,7 @@ final readonly class Difference
     /** Elements that are named. */
     private const MOST = 200;
 
-    public function __construct(private Connection $database)
-    {
-    }
+    public function __construct(private Connection $database) {}
 
     /**
      * @param int $edition 0: nothing at all
@@ -23,7 +21,12 @@ final readonly class Difference
      */
     public function fromEdition(int $edition): array
     {
-        return $this->read("SELECT one->>'id' AS id, one AS body FROM edition, jsonb_array_elements(document::jsonb->'elements') AS one WHERE number = ?", [$edition], 'added', 'removed');
+        return $this->read(
+            "SELECT one->>'id' AS id, one AS body FROM edition, jsonb_array_elements(document::jsonb->'elements') AS one WHERE number = ?",
+            [$edition],
+            'added',
+            'removed',
+        );
     }
 
     /**
@@ -33,7 +36,12 @@ final readonly class Difference
      */
     public function toPlan(array $rows): array
     {
-        return $this->read('SELECT r.id, CAST(r.body AS jsonb) AS body FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body)', [TextArray::of(array_keys($rows)), TextArray::of($rows)], 'removed', 'added');
+        return $this->read(
+            'SELECT r.id, CAST(r.body AS jsonb) AS body FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body)',
+            [TextArray::of(array_keys($rows)), TextArray::of($rows)],
+            'removed',
+            'added',
+        );
     }
 
     /**
@@ -47,15 +55,23 @@ final readonly class Difference
     private function read(string $other, array $values, string $inDraft, string $inOther): array
     {
         /** @var non-empty-list<array{revision: int, count: int, id: string|null, kind: string, name: string, what: string}> $rows */
-        $rows = $this->database->fetchAllAssociative("SELECT draft.revision, count(p.id) OVER () AS count, p.* FROM draft LEFT JOIN (
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT draft.revision, count(p.id) OVER () AS count, p.* FROM draft LEFT JOIN (
             SELECT coalesce(e.id, o.id) AS id, coalesce(e.kind, o.body->>'kind') AS kind, coalesce(e.name, o.body->>'name') AS name,
                 CASE WHEN o.id IS NULL THEN '$inDraft' WHEN e.id IS NULL THEN '$inOther' ELSE 'changed' END AS what
             FROM draft_element e FULL JOIN ($other) AS o ON o.id = e.id WHERE e.body IS DISTINCT FROM o.body
-            ) AS p ON true ORDER BY p.kind, p.name, p.id LIMIT ?", [...$values, self::MOST]);
+            ) AS p ON true ORDER BY p.kind, p.name, p.id LIMIT ?",
+            [...$values, self::MOST],
+        );
         $pending = [];
         foreach ($rows as $row) {
             if (null !== $row['id']) {
-                $pending[] = ['id' => $row['id'], 'kind' => $row['kind'], 'name' => $row['name'], 'what' => $row['what']];
+                $pending[] = [
+                    'id' => $row['id'],
+                    'kind' => $row['kind'],
+                    'name' => $row['name'],
+                    'what' => $row['what'],
+                ];
             }
         }
 

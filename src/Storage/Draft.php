@@ -21,9 +21,12 @@ final readonly class Draft
     /** So often an edit is worked out beside other writers; then they wait for it. */
     private const TRIES = 3;
 
-    public function __construct(private Connection $database, private ElementRows $rows, private ChangeLog $log, private SharedMemory $memory)
-    {
-    }
+    public function __construct(
+        private Connection $database,
+        private ElementRows $rows,
+        private ChangeLog $log,
+        private SharedMemory $memory,
+    ) {}
 
     public function plan(): Plan
     {
@@ -52,7 +55,13 @@ final readonly class Draft
         foreach ($draft->revisions() as $id => $revision) {
             if (isset($reasons[$id]) || null === $draft->plan->kindOf($id)) {
                 $name = $this->database->fetchOne('SELECT name FROM draft_element WHERE id = ?', [$id]);
-                $unreadable[] = new UnreadableElement($id, \is_string($name) ? $name : $id, $revision, isset($reasons[$id]) ? $reasons[$id]->problems : [], $this->log->lastReadable($id));
+                $unreadable[] = new UnreadableElement(
+                    $id,
+                    \is_string($name) ? $name : $id,
+                    $revision,
+                    isset($reasons[$id]) ? $reasons[$id]->problems : [],
+                    $this->log->lastReadable($id),
+                );
             }
         }
 
@@ -87,7 +96,11 @@ final readonly class Draft
             $plan = $draft->plan;
             $kind = $plan->kindOf($element->id());
             if (null !== $kind && $kind !== $element->kind()) {
-                throw InvalidData::at('/kind', 'An element cannot become one of another kind.', \sprintf('Keep "%s", or add a new element.', $kind->value));
+                throw InvalidData::at(
+                    '/kind',
+                    'An element cannot become one of another kind.',
+                    \sprintf('Keep "%s", or add a new element.', $kind->value),
+                );
             }
             $changed = [$element];
             foreach (Orphans::of($plan, $element) as $other) {
@@ -149,17 +162,37 @@ final readonly class Draft
         $elements = $plan->elements();
         $rows = ElementRows::encode($elements);
 
-        return $this->write(function (DraftReading $draft) use ($plan, $label, $revision, $elements, $rows): PlannedEdit {
+        return $this->write(function (DraftReading $draft) use (
+            $plan,
+            $label,
+            $revision,
+            $elements,
+            $rows,
+        ): PlannedEdit {
             if (null !== $revision && $draft->revision !== $revision) {
                 throw StaleRevision::of('The draft', $draft->revision);
             }
             $changed = [];
-            foreach ($this->database->iterateColumn('SELECT coalesce(r.id, e.id) FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body) FULL JOIN draft_element e ON e.id = r.id WHERE e.body IS DISTINCT FROM CAST(r.body AS jsonb)', [TextArray::of(array_keys($rows)), TextArray::of($rows)]) as $id) {
+            foreach (
+                $this->database->iterateColumn(
+                    'SELECT coalesce(r.id, e.id) FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body) FULL JOIN draft_element e ON e.id = r.id WHERE e.body IS DISTINCT FROM CAST(r.body AS jsonb)',
+                    [TextArray::of(array_keys($rows)), TextArray::of($rows)],
+                )
+                as $id
+            ) {
                 \assert(\is_string($id));
                 $changed[$id] = $elements[$id] ?? null;
             }
 
-            return new PlannedEdit($label, $changed, $plan->name, array_map(static fn (string $id): ?string => $rows[$id] ?? null, array_combine(array_keys($changed), array_keys($changed))));
+            return new PlannedEdit(
+                $label,
+                $changed,
+                $plan->name,
+                array_map(
+                    static fn(string $id): ?string => $rows[$id] ?? null,
+                    array_combine(array_keys($changed), array_keys($changed)),
+                ),
+            );
         }, $state);
     }
 
@@ -205,7 +238,7 @@ final readonly class Draft
         $problems = [];
         foreach ($found as $id => $ofElement) {
             foreach ($ofElement as $problem) {
-                $problems[] = $problem->under('/'.$id);
+                $problems[] = $problem->under('/' . $id);
             }
         }
         if ([] !== $problems) {
@@ -230,7 +263,11 @@ final readonly class Draft
      */
     private static function demand(DraftReading $draft, string $id, int $revision): ?Element
     {
-        $current = $draft->revisionOf($id) ?? throw new NotFound(\sprintf('There is no element "%s" in the draft; it may have been deleted.', mb_substr($id, 0, 80)));
+        $current =
+            $draft->revisionOf($id) ??
+            throw new NotFound(
+                \sprintf('There is no element "%s" in the draft; it may have been deleted.', mb_substr($id, 0, 80)),
+            );
         $element = $draft->plan->find($id);
         if ($current !== $revision) {
             throw StaleRevision::of($element?->name() ?? $id, $current);
@@ -254,7 +291,11 @@ final readonly class Draft
                 continue;
             }
             $rows = $planned->rows ?? ElementRows::encode($planned->elements);
-            $change = $this->turn(fn (int $revision): ?Change => $revision === $draft->revision ? $this->store($planned, $rows, $draft->plan, $state) : null);
+            $change = $this->turn(
+                fn(int $revision): ?Change => $revision === $draft->revision
+                    ? $this->store($planned, $rows, $draft->plan, $state)
+                    : null,
+            );
             if (null !== $change) {
                 return $change;
             }
@@ -263,7 +304,12 @@ final readonly class Draft
             $draft = $this->read();
             $planned = $work($draft);
 
-            return $this->store($planned, $planned->rows ?? ElementRows::encode($planned->elements), $draft->plan, $state);
+            return $this->store(
+                $planned,
+                $planned->rows ?? ElementRows::encode($planned->elements),
+                $draft->plan,
+                $state,
+            );
         });
         \assert(null !== $change);
 
@@ -300,7 +346,12 @@ final readonly class Draft
         $edit = $this->log->record($planned, $rows, $state, $isRenamed ? $before->name : null);
         $this->rename($isRenamed ? $planned->name : null);
         // Most edits change what an element does, and not what it mentions.
-        $isAsBefore = 1 === \count($planned->elements) && ElementRows::followAlike($before->find(array_key_first($planned->elements)), array_values($planned->elements)[0]);
+        $isAsBefore =
+            1 === \count($planned->elements) &&
+            ElementRows::followAlike(
+                $before->find(array_key_first($planned->elements)),
+                array_values($planned->elements)[0],
+            );
 
         return $this->apply($planned->label, $edit, 'after', $planned->elements, !$isAsBefore);
     }
@@ -321,10 +372,19 @@ final readonly class Draft
     private function apply(string $label, ?int $edit, string $side, array $elements, bool $withFollowing = true): Change
     {
         /** @var array{int, int, string} $row */
-        $row = $this->database->fetchNumeric("WITH old AS (SELECT revision FROM draft) UPDATE draft SET revision = nextval('draft_revision') FROM old RETURNING draft.revision, old.revision, draft.incarnation");
+        $row = $this->database->fetchNumeric(
+            "WITH old AS (SELECT revision FROM draft) UPDATE draft SET revision = nextval('draft_revision') FROM old RETURNING draft.revision, old.revision, draft.incarnation",
+        );
         [$revision, $before, $incarnation] = $row;
         null === $edit || $this->rows->write($edit, $side, $elements, $revision, $withFollowing);
-        DraftSource::moved($this->memory, DraftSource::name($incarnation), $before, $revision, array_keys($elements), $withFollowing);
+        DraftSource::moved(
+            $this->memory,
+            DraftSource::name($incarnation),
+            $before,
+            $revision,
+            array_keys($elements),
+            $withFollowing,
+        );
 
         return new Change($label, $revision, $elements, ...$this->log->next());
     }

@@ -9,14 +9,12 @@ use Meandros\Core\Plan\Plan;
 /** The draft at one moment; its elements are fetched as they are wanted. */
 final readonly class DraftReading
 {
-    public function __construct(public Plan $plan, public int $revision, private DraftSource $source)
-    {
-    }
+    public function __construct(public Plan $plan, public int $revision, private DraftSource $source) {}
 
     /** Names this moment of the draft, among those of all databases. */
     public function tag(): string
     {
-        return $this->source->name.'.'.$this->revision;
+        return $this->source->name . '.' . $this->revision;
     }
 
     /** @return int|null the revision of an element; null where there is none */

@@ -34,14 +34,17 @@ final class DraftSource implements ElementSource
     private bool $isWhole = false;
 
     /** @param string $name of the database's draft in shared memory */
-    public function __construct(private readonly Connection $database, private readonly SharedMemory $memory, public readonly string $name, public readonly int $revision)
-    {
-    }
+    public function __construct(
+        private readonly Connection $database,
+        private readonly SharedMemory $memory,
+        public readonly string $name,
+        public readonly int $revision,
+    ) {}
 
     /** Of the draft in shared memory: another database has another one. */
     public static function name(string $incarnation): string
     {
-        return 'draft.'.$incarnation;
+        return 'draft.' . $incarnation;
     }
 
     /**
@@ -50,17 +53,24 @@ final class DraftSource implements ElementSource
      * @param list<string> $ids   of the elements that it wrote
      * @param bool         $lists whether lists and mentions may be others now
      */
-    public static function moved(SharedMemory $memory, string $name, int $before, int $revision, array $ids, bool $lists): void
-    {
-        $memory->keep($name.'.step.'.$revision, [$before, array_fill_keys($ids, true), $lists]);
+    public static function moved(
+        SharedMemory $memory,
+        string $name,
+        int $before,
+        int $revision,
+        array $ids,
+        bool $lists,
+    ): void {
+        $memory->keep($name . '.step.' . $revision, [$before, array_fill_keys($ids, true), $lists]);
     }
 
     public function find(string $id): ?Element
     {
         $entry = $this->entry($id);
         if (null === $entry['element'] && null !== $entry['json'] && null !== $entry['kind']) {
-            $this->entries[$id]['element'] = $entry['element'] = $this->asBefore($id, $entry['revision']) ?? PlanCodec::storedElement($entry['json']);
-            $this->isWhole || $this->keep('e.'.$id, [$entry['kind'], $entry['revision'], $entry['element'], null]);
+            $this->entries[$id]['element'] = $entry['element'] =
+                $this->asBefore($id, $entry['revision']) ?? PlanCodec::storedElement($entry['json']);
+            $this->isWhole || $this->keep('e.' . $id, [$entry['kind'], $entry['revision'], $entry['element'], null]);
         }
 
         return $entry['element'];
@@ -82,7 +92,7 @@ final class DraftSource implements ElementSource
         $key = $kind->value ?? '';
         if (!isset($this->ids[$key])) {
             /** @var list<string>|null $kept */
-            $kept = null === $kind ? null : $this->kept('k.'.$key);
+            $kept = null === $kind ? null : $this->kept('k.' . $key);
             $this->ids[$key] = $kept ?? $this->readKind($kind);
         }
 
@@ -93,7 +103,7 @@ final class DraftSource implements ElementSource
     {
         if (!isset($this->mentions[$text])) {
             /** @var list<string>|null $kept */
-            $kept = $this->kept('m.'.$text);
+            $kept = $this->kept('m.' . $text);
             if (null === $kept) {
                 $this->askLately();
             }
@@ -105,16 +115,22 @@ final class DraftSource implements ElementSource
 
     public function shelf(array $ids, string $more): SharedBlocks
     {
-        $revisions = array_map(fn (string $id): string => $id.' '.$this->revisionOf($id), $ids);
+        $revisions = array_map(fn(string $id): string => $id . ' ' . $this->revisionOf($id), $ids);
 
-        return new SharedBlocks($this->memory, $this->name.'.b.'.hash('xxh128', implode("\n", [...$revisions, $more])));
+        return new SharedBlocks(
+            $this->memory,
+            $this->name . '.b.' . hash('xxh128', implode("\n", [...$revisions, $more])),
+        );
     }
 
     /** What was wanted this time is what will be wanted after the next edit. */
     public function __destruct()
     {
         if ($this->wasAskedLately) {
-            $this->memory->keep($this->name.'.lately', [\array_slice(array_keys($this->entries), 0, self::MOST_LATELY), \array_slice(array_map(strval(...), array_keys($this->mentions)), 0, self::MOST_LATELY)]);
+            $this->memory->keep($this->name . '.lately', [
+                \array_slice(array_keys($this->entries), 0, self::MOST_LATELY),
+                \array_slice(array_map(strval(...), array_keys($this->mentions)), 0, self::MOST_LATELY),
+            ]);
         }
     }
 
@@ -123,9 +139,14 @@ final class DraftSource implements ElementSource
     {
         if (!isset($this->entries[$id])) {
             /** @var array{Kind|null, int|null, Element|null, string|null}|null $kept */
-            $kept = $this->kept('e.'.$id);
+            $kept = $this->kept('e.' . $id);
             if (null !== $kept) {
-                return $this->entries[$id] = ['kind' => $kept[0], 'json' => $kept[3], 'revision' => $kept[1], 'element' => $kept[2]];
+                return $this->entries[$id] = [
+                    'kind' => $kept[0],
+                    'json' => $kept[3],
+                    'revision' => $kept[1],
+                    'element' => $kept[2],
+                ];
             }
             $this->askLately();
         }
@@ -134,7 +155,12 @@ final class DraftSource implements ElementSource
         }
         // Also where there is none, or where nobody wants more than its kind.
         $entry = $this->entries[$id];
-        $this->keep('e.'.$id, [$entry['kind'], $entry['revision'], $this->asBefore($id, $entry['revision']), $entry['json']]);
+        $this->keep('e.' . $id, [
+            $entry['kind'],
+            $entry['revision'],
+            $this->asBefore($id, $entry['revision']),
+            $entry['json'],
+        ]);
 
         return $entry;
     }
@@ -143,7 +169,7 @@ final class DraftSource implements ElementSource
     private function asBefore(string $id, ?int $revision): ?Element
     {
         /** @var array{int, array{Kind|null, int|null, Element|null, string|null}}|null $kept */
-        $kept = $this->memory->get($this->name.'.e.'.$id);
+        $kept = $this->memory->get($this->name . '.e.' . $id);
 
         return null !== $kept && null !== $revision && $kept[1][1] === $revision ? $kept[1][2] : null;
     }
@@ -156,10 +182,14 @@ final class DraftSource implements ElementSource
         }
         $this->wasAskedLately = true;
         /** @var array{list<string>, list<string>}|null $lately */
-        $lately = $this->memory->get($this->name.'.lately');
+        $lately = $this->memory->get($this->name . '.lately');
         if (null !== $lately) {
-            $this->readElements(array_values(array_filter($lately[0], fn (string $id): bool => !isset($this->entries[$id]))));
-            $this->mentions += $this->readMentions(array_values(array_filter($lately[1], fn (string $text): bool => !isset($this->mentions[$text]))));
+            $this->readElements(
+                array_values(array_filter($lately[0], fn(string $id): bool => !isset($this->entries[$id]))),
+            );
+            $this->mentions += $this->readMentions(
+                array_values(array_filter($lately[1], fn(string $text): bool => !isset($this->mentions[$text]))),
+            );
         }
     }
 
@@ -169,7 +199,10 @@ final class DraftSource implements ElementSource
         if ([] === $ids) {
             return;
         }
-        $rows = $this->database->executeQuery('SELECT (SELECT revision FROM draft), wanted.id, e.kind, e.body, e.revision FROM unnest(CAST(? AS text[])) AS wanted (id) LEFT JOIN draft_element e ON e.id = wanted.id', [TextArray::of($ids)]);
+        $rows = $this->database->executeQuery(
+            'SELECT (SELECT revision FROM draft), wanted.id, e.kind, e.body, e.revision FROM unnest(CAST(? AS text[])) AS wanted (id) LEFT JOIN draft_element e ON e.id = wanted.id',
+            [TextArray::of($ids)],
+        );
         foreach ($rows->iterateNumeric() as $row) {
             $this->take($row);
         }
@@ -180,13 +213,19 @@ final class DraftSource implements ElementSource
     {
         $ids = [];
         $this->isWhole = $this->isWhole || null === $kind;
-        $rows = null === $kind
-            ? $this->database->executeQuery('SELECT draft.revision, e.id, e.kind, e.body, e.revision FROM draft JOIN draft_element e ON true ORDER BY e.kind, e.name, e.id')
-            : $this->database->executeQuery('SELECT draft.revision, e.id, e.kind, e.body, e.revision FROM draft JOIN draft_element e ON e.kind = ? ORDER BY e.name, e.id', [$kind->value]);
+        $rows =
+            null === $kind
+                ? $this->database->executeQuery(
+                    'SELECT draft.revision, e.id, e.kind, e.body, e.revision FROM draft JOIN draft_element e ON true ORDER BY e.kind, e.name, e.id',
+                )
+                : $this->database->executeQuery(
+                    'SELECT draft.revision, e.id, e.kind, e.body, e.revision FROM draft JOIN draft_element e ON e.kind = ? ORDER BY e.name, e.id',
+                    [$kind->value],
+                );
         foreach ($rows->iterateNumeric() as $row) {
             $ids[] = $this->take($row);
         }
-        null === $kind || $this->keep('k.'.$kind->value, $ids);
+        null === $kind || $this->keep('k.' . $kind->value, $ids);
 
         return $ids;
     }
@@ -202,7 +241,10 @@ final class DraftSource implements ElementSource
         if ([] === $texts) {
             return [];
         }
-        $rows = $this->database->executeQuery('SELECT (SELECT revision FROM draft), wanted.text, e.id FROM unnest(CAST(? AS text[])) AS wanted (text) LEFT JOIN (draft_mention m JOIN draft_element e ON e.id = m.element_id) ON m.mention = wanted.text ORDER BY e.kind, e.name, e.id', [TextArray::of($texts)]);
+        $rows = $this->database->executeQuery(
+            'SELECT (SELECT revision FROM draft), wanted.text, e.id FROM unnest(CAST(? AS text[])) AS wanted (text) LEFT JOIN (draft_mention m JOIN draft_element e ON e.id = m.element_id) ON m.mention = wanted.text ORDER BY e.kind, e.name, e.id',
+            [TextArray::of($texts)],
+        );
         /** @var array{int, string, string|null} $row */
         foreach ($rows->iterateNumeric() as $row) {
             $this->demand($row[0]);
@@ -211,7 +253,7 @@ final class DraftSource implements ElementSource
             }
         }
         foreach ($mentions as $text => $ids) {
-            $this->keep('m.'.$text, $ids);
+            $this->keep('m.' . $text, $ids);
         }
 
         return $mentions;
@@ -222,7 +264,12 @@ final class DraftSource implements ElementSource
     {
         /** @var array{int, string, string|null, string|null, int|null} $row */
         $this->demand($row[0]);
-        $this->entries[$row[1]] ??= ['kind' => null === $row[2] ? null : Kind::tryFrom($row[2]), 'json' => $row[3], 'revision' => $row[4], 'element' => null];
+        $this->entries[$row[1]] ??= [
+            'kind' => null === $row[2] ? null : Kind::tryFrom($row[2]),
+            'json' => $row[3],
+            'revision' => $row[4],
+            'element' => null,
+        ];
 
         return $row[1];
     }
@@ -238,9 +285,11 @@ final class DraftSource implements ElementSource
     private function kept(string $key): mixed
     {
         /** @var array{int, mixed}|null $kept */
-        $kept = $this->memory->get($this->name.'.'.$key);
+        $kept = $this->memory->get($this->name . '.' . $key);
 
-        return null !== $kept && $this->isAsAt($kept[0], str_starts_with($key, 'e.') ? substr($key, 2) : null) ? $kept[1] : null;
+        return null !== $kept && $this->isAsAt($kept[0], str_starts_with($key, 'e.') ? substr($key, 2) : null)
+            ? $kept[1]
+            : null;
     }
 
     /**
@@ -252,7 +301,7 @@ final class DraftSource implements ElementSource
     {
         for ($at = $this->revision, $steps = 0; $at !== $revision; ++$steps) {
             /** @var array{int, array<string, true>, bool}|null $step */
-            $step = $this->steps[$at] ??= $this->memory->get($this->name.'.step.'.$at);
+            $step = $this->steps[$at] ??= $this->memory->get($this->name . '.step.' . $at);
             if (null === $step || $steps >= self::MOST_STEPS || (null === $id ? $step[2] : isset($step[1][$id]))) {
                 return false;
             }
@@ -264,6 +313,6 @@ final class DraftSource implements ElementSource
 
     private function keep(string $key, mixed $value): void
     {
-        $this->memory->keep($this->name.'.'.$key, [$this->revision, $value]);
+        $this->memory->keep($this->name . '.' . $key, [$this->revision, $value]);
     }
 }

@@ -19,9 +19,11 @@ final class EditionSource implements ElementSource
      * @param string           $name     of the edition in shared memory: its number and checksum
      * @param \Closure(): Plan $document reads all of it
      */
-    public function __construct(private readonly SharedMemory $memory, private readonly string $name, private readonly \Closure $document)
-    {
-    }
+    public function __construct(
+        private readonly SharedMemory $memory,
+        private readonly string $name,
+        private readonly \Closure $document,
+    ) {}
 
     /** Shares what was read of an edition. */
     public static function share(SharedMemory $memory, string $name, Plan $plan): void
@@ -29,20 +31,20 @@ final class EditionSource implements ElementSource
         $byKind = [];
         foreach ($plan->elements() as $id => $element) {
             $byKind[$element->kind()->value][] = $id;
-            $memory->keep($name.'.e.'.$id, $element);
+            $memory->keep($name . '.e.' . $id, $element);
         }
         foreach (Kind::cases() as $kind) {
-            $memory->keep($name.'.k.'.$kind->value, $byKind[$kind->value] ?? []);
+            $memory->keep($name . '.k.' . $kind->value, $byKind[$kind->value] ?? []);
         }
         foreach (Mentions::in($plan->elements())->all() as $text => $ids) {
-            $memory->keep($name.'.m.'.$text, $ids);
+            $memory->keep($name . '.m.' . $text, $ids);
         }
         $memory->keep($name, $plan->name);
     }
 
     public function find(string $id): ?Element
     {
-        $kept = $this->memory->get($this->name.'.e.'.$id);
+        $kept = $this->memory->get($this->name . '.e.' . $id);
 
         return $kept instanceof Element ? $kept : $this->document()->find($id);
     }
@@ -55,19 +57,25 @@ final class EditionSource implements ElementSource
     public function ids(?Kind $kind = null): array
     {
         /** @var list<string>|null $kept */
-        $kept = null === $kind ? null : $this->memory->get($this->name.'.k.'.$kind->value);
+        $kept = null === $kind ? null : $this->memory->get($this->name . '.k.' . $kind->value);
 
-        return $kept ?? array_keys(array_filter($this->document()->elements(), static fn (Element $element): bool => null === $kind || $element->kind() === $kind));
+        return $kept ??
+            array_keys(
+                array_filter(
+                    $this->document()->elements(),
+                    static fn(Element $element): bool => null === $kind || $element->kind() === $kind,
+                ),
+            );
     }
 
     public function mentioning(string $text): array
     {
         /** @var list<string>|null $kept */
-        $kept = $this->memory->get($this->name.'.m.'.$text);
+        $kept = $this->memory->get($this->name . '.m.' . $text);
         if (null === $kept) {
             // Most of what is asked for in vain is asked for again.
             $kept = array_keys($this->document()->mentioning($text));
-            $this->memory->keep($this->name.'.m.'.$text, $kept);
+            $this->memory->keep($this->name . '.m.' . $text, $kept);
         }
 
         return $kept;
@@ -75,7 +83,7 @@ final class EditionSource implements ElementSource
 
     public function shelf(array $ids, string $more): SharedBlocks
     {
-        return new SharedBlocks($this->memory, $this->name.'.b.'.hash('xxh128', implode("\n", [...$ids, $more])));
+        return new SharedBlocks($this->memory, $this->name . '.b.' . hash('xxh128', implode("\n", [...$ids, $more])));
     }
 
     private function document(): Plan

@@ -21,9 +21,13 @@ final readonly class Editions
     /** Seconds after which a document is held against its checksum again. */
     private const LOOKED_AT_EVERY = 60;
 
-    public function __construct(#[Lazy] private EntityManagerInterface $entities, private Connection $database, private Draft $draft, private Now $now, private SharedMemory $memory)
-    {
-    }
+    public function __construct(
+        #[Lazy] private EntityManagerInterface $entities,
+        private Connection $database,
+        private Draft $draft,
+        private Now $now,
+        private SharedMemory $memory,
+    ) {}
 
     /**
      * @param int|null $revision of the draft that was looked at; null: whatever it is
@@ -39,11 +43,22 @@ final readonly class Editions
         }
         $unreadable = $this->draft->unreadable($draft);
         if ([] !== $unreadable) {
-            throw new NotPublishable(\sprintf('%s cannot be read: put its last good state back, or delete it, first.', $unreadable[0]->name));
+            throw new NotPublishable(
+                \sprintf('%s cannot be read: put its last good state back, or delete it, first.', $unreadable[0]->name),
+            );
         }
-        $blocking = array_values(array_filter(Checks::in($draft->plan), static fn (Finding $finding): bool => $finding->blocksPublishing));
+        $blocking = array_values(
+            array_filter(Checks::in($draft->plan), static fn(Finding $finding): bool => $finding->blocksPublishing),
+        );
         if ([] !== $blocking) {
-            throw new NotPublishable(\sprintf('%d unfinished %s must be mended first.', \count($blocking), 1 === \count($blocking) ? 'thing' : 'things'), $blocking);
+            throw new NotPublishable(
+                \sprintf(
+                    '%d unfinished %s must be mended first.',
+                    \count($blocking),
+                    1 === \count($blocking) ? 'thing' : 'things',
+                ),
+                $blocking,
+            );
         }
         $document = PlanCodec::encode($draft->plan);
         // What could not be read back is never stored: this fails where anything in it does not hold.
@@ -53,7 +68,9 @@ final readonly class Editions
             $this->database->executeStatement('SELECT pg_advisory_xact_lock(?)', [self::LOCK]);
             $last = $this->last();
             if ($last?->document === $document && $last->isIntact()) {
-                throw new NotPublishable(\sprintf('The draft is the same as edition %d, which is live.', $last->number));
+                throw new NotPublishable(
+                    \sprintf('The draft is the same as edition %d, which is live.', $last->number),
+                );
             }
             $edition = new Edition(($last->number ?? 0) + 1, $note, 'demo', $this->now->moment(), $document);
             $this->entities->persist($edition);
@@ -65,13 +82,22 @@ final readonly class Editions
     /** @throws NotFound */
     public function get(int $number): Edition
     {
-        return $this->entities->find(Edition::class, $number) ?? throw new NotFound(\sprintf('There is no edition %d.', $number));
+        return $this->entities->find(Edition::class, $number) ??
+            throw new NotFound(\sprintf('There is no edition %d.', $number));
     }
 
     /** The number of the edition that calls are routed by; null where there is none. */
     public function live(): ?int
     {
-        for ($before = \PHP_INT_MAX >> 32; false !== $row = $this->database->fetchNumeric('SELECT number, checksum FROM edition WHERE number < ? ORDER BY number DESC LIMIT 1', [$before]);) {
+        for (
+            $before = \PHP_INT_MAX >> 32;
+            false !==
+            ($row = $this->database->fetchNumeric(
+                'SELECT number, checksum FROM edition WHERE number < ? ORDER BY number DESC LIMIT 1',
+                [$before],
+            ));
+
+        ) {
             /** @var array{int, string} $row */
             [$before, $checksum] = $row;
             if ($this->isIntact($before, $checksum)) {
@@ -85,7 +111,7 @@ final readonly class Editions
     /** Looked at once, and then now and then: a document does not change by itself. */
     private function isIntact(int $number, string $checksum): bool
     {
-        $name = self::name($number, $checksum).'.intact';
+        $name = self::name($number, $checksum) . '.intact';
         if (true === $this->memory->get($name)) {
             return true;
         }
@@ -108,10 +134,26 @@ final readonly class Editions
     public function page(int $most, ?int $before): array
     {
         /** @var list<array{number: int, note: string, who: string, publishedAt: \DateTimeImmutable, checksum: string}> $rows */
-        $rows = $this->entities->createQuery('SELECT e.number, e.note, e.who, e.publishedAt, e.checksum FROM '.Edition::class.' e WHERE e.number < :before ORDER BY e.number DESC')
-            ->setParameter('before', $before ?? \PHP_INT_MAX >> 32)->setMaxResults($most)->getArrayResult();
+        $rows = $this->entities
+            ->createQuery(
+                'SELECT e.number, e.note, e.who, e.publishedAt, e.checksum FROM ' .
+                    Edition::class .
+                    ' e WHERE e.number < :before ORDER BY e.number DESC',
+            )
+            ->setParameter('before', $before ?? \PHP_INT_MAX >> 32)
+            ->setMaxResults($most)
+            ->getArrayResult();
 
-        return array_map(static fn (array $row): array => ['number' => $row['number'], 'note' => $row['note'], 'who' => $row['who'], 'at' => $row['publishedAt']->format(\DATE_RFC3339), 'checksum' => $row['checksum']], $rows);
+        return array_map(
+            static fn(array $row): array => [
+                'number' => $row['number'],
+                'note' => $row['note'],
+                'who' => $row['who'],
+                'at' => $row['publishedAt']->format(\DATE_RFC3339),
+                'checksum' => $row['checksum'],
+            ],
+            $rows,
+        );
     }
 
     /** @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>} what publishing would change */
@@ -123,7 +165,12 @@ final readonly class Editions
     /** @return list<int> numbers of editions whose document is not the one that was published */
     public function damaged(): array
     {
-        return array_map(static fn (mixed $number): int => is_numeric($number) ? (int) $number : 0, $this->database->fetchFirstColumn("SELECT number FROM edition WHERE checksum <> encode(sha256(convert_to(document, 'UTF8')), 'hex') ORDER BY number"));
+        return array_map(
+            static fn(mixed $number): int => is_numeric($number) ? (int) $number : 0,
+            $this->database->fetchFirstColumn(
+                "SELECT number FROM edition WHERE checksum <> encode(sha256(convert_to(document, 'UTF8')), 'hex') ORDER BY number",
+            ),
+        );
     }
 
     /** The latest edition, where it is damaged: calls are routed by an earlier one. */
@@ -145,7 +192,7 @@ final readonly class Editions
         $name = self::name($number, \is_string($checksum) ? $checksum : '');
         $kept = $this->memory->get($name);
         if (\is_string($kept)) {
-            return Plan::from($kept, new EditionSource($this->memory, $name, fn (): Plan => $this->document($number)));
+            return Plan::from($kept, new EditionSource($this->memory, $name, fn(): Plan => $this->document($number)));
         }
         $plan = $this->document($number);
         EditionSource::share($this->memory, $name, $plan);

@@ -18,11 +18,13 @@ use Meandros\Core\Reading\Problem;
  */
 final readonly class ElementRows
 {
-    private const FOLLOWING = ['draft_mention' => 'mention', 'draft_dialled' => 'dialled', 'draft_reference' => 'target'];
+    private const FOLLOWING = [
+        'draft_mention' => 'mention',
+        'draft_dialled' => 'dialled',
+        'draft_reference' => 'target',
+    ];
 
-    public function __construct(private Connection $database)
-    {
-    }
+    public function __construct(private Connection $database) {}
 
     /**
      * Elements as they will be stored. Each is read back first: whatever is stored can be read.
@@ -41,7 +43,15 @@ final readonly class ElementRows
                 $rows[$id] = null === $element ? null : PlanCodec::encodeElement($element);
                 null === $rows[$id] || PlanCodec::storedElement($rows[$id]);
             } catch (InvalidData $invalid) {
-                array_push($problems, ...array_map(static fn (Problem $problem): Problem => 1 === \count($elements) ? $problem : $problem->under('/'.$id), $invalid->problems));
+                array_push(
+                    $problems,
+                    ...array_map(
+                        static fn(Problem $problem): Problem => 1 === \count($elements)
+                            ? $problem
+                            : $problem->under('/' . $id),
+                        $invalid->problems,
+                    ),
+                );
             }
         }
         if ([] !== $problems) {
@@ -67,7 +77,10 @@ final readonly class ElementRows
         }
         // Within one edit two extensions may change hands: what must hold is looked at when all of it is written.
         $this->database->executeStatement('SET CONSTRAINTS ALL DEFERRED');
-        $this->database->executeStatement("DELETE FROM draft_element WHERE id IN (SELECT element_id FROM edit_change WHERE edit_id = ? AND $side IS NULL)", [$edit]);
+        $this->database->executeStatement(
+            "DELETE FROM draft_element WHERE id IN (SELECT element_id FROM edit_change WHERE edit_id = ? AND $side IS NULL)",
+            [$edit],
+        );
         $this->writeElements($edit, $side, $revision);
         $following = ['draft_mention' => [], 'draft_dialled' => [], 'draft_reference' => []];
         foreach (array_filter($elements) as $id => $element) {
@@ -84,14 +97,23 @@ final readonly class ElementRows
     /** @param 'before'|'after' $side */
     private function writeElements(int $edit, string $side, int $revision): void
     {
-        $this->database->executeStatement("INSERT INTO draft_element (id, kind, name, body, revision) SELECT element_id, $side->>'kind', $side->>'name', $side, ? FROM edit_change WHERE edit_id = ? AND $side IS NOT NULL
-            ON CONFLICT (id) DO UPDATE SET kind = EXCLUDED.kind, name = EXCLUDED.name, body = EXCLUDED.body, revision = EXCLUDED.revision", [$revision, $edit]);
+        $this->database->executeStatement(
+            "INSERT INTO draft_element (id, kind, name, body, revision) SELECT element_id, $side->>'kind', $side->>'name', $side, ? FROM edit_change WHERE edit_id = ? AND $side IS NOT NULL
+            ON CONFLICT (id) DO UPDATE SET kind = EXCLUDED.kind, name = EXCLUDED.name, body = EXCLUDED.body, revision = EXCLUDED.revision",
+            [$revision, $edit],
+        );
     }
 
     /** Whether the same follows from an element as from the one before, and it is listed at the same place. */
     public static function followAlike(?Element $before, ?Element $after): bool
     {
-        $following = static fn (Element $element): array => [$element->kind(), $element->name(), Mentions::by($element), Dialled::by($element), array_column($element->references(), 'id')];
+        $following = static fn(Element $element): array => [
+            $element->kind(),
+            $element->name(),
+            Mentions::by($element),
+            Dialled::by($element),
+            array_column($element->references(), 'id'),
+        ];
 
         return null !== $before && null !== $after && $following($before) === $following($after);
     }
@@ -102,13 +124,18 @@ final readonly class ElementRows
      */
     private function follow(string $table, string $column, array $written, array $values): void
     {
-        $this->database->executeStatement("DELETE FROM $table WHERE element_id = ANY(CAST(? AS text[]))", [TextArray::of($written)]);
+        $this->database->executeStatement("DELETE FROM $table WHERE element_id = ANY(CAST(? AS text[]))", [
+            TextArray::of($written),
+        ]);
         $ids = [];
         foreach ($values as $id => $ofElement) {
             array_push($ids, ...array_fill(0, \count($ofElement), $id));
         }
         if ([] !== $ids) {
-            $this->database->executeStatement("INSERT INTO $table (element_id, $column) SELECT * FROM unnest(CAST(? AS text[]), CAST(? AS text[]))", [TextArray::of($ids), TextArray::of(array_merge(...array_values($values)))]);
+            $this->database->executeStatement(
+                "INSERT INTO $table (element_id, $column) SELECT * FROM unnest(CAST(? AS text[]), CAST(? AS text[]))",
+                [TextArray::of($ids), TextArray::of(array_merge(...array_values($values)))],
+            );
         }
     }
 }

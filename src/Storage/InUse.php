@@ -11,6 +11,8 @@ final class InUse extends \RuntimeException
     /** @param non-empty-list<Place> $places */
     public function __construct(string $name, public readonly array $places)
     {
-        parent::__construct(\sprintf('%s is in use, in %d %s.', $name, \count($places), 1 === \count($places) ? 'place' : 'places'));
+        parent::__construct(
+            \sprintf('%s is in use, in %d %s.', $name, \count($places), 1 === \count($places) ? 'place' : 'places'),
+        );
     }
 }

@@ -4,6 +4,4 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Storage;
 
-final class NotFound extends \RuntimeException
-{
-}
+final class NotFound extends \RuntimeException {}

@@ -4,6 +4,4 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Storage;
 
-final class NothingToUndo extends \RuntimeException
-{
-}
+final class NothingToUndo extends \RuntimeException {}

@@ -23,9 +23,11 @@ final readonly class Overrides
     /** One for each of some thousand hours. */
     private const MOST_READ = 5000;
 
-    public function __construct(#[Lazy] private EntityManagerInterface $entities, private Connection $database, private Now $now)
-    {
-    }
+    public function __construct(
+        #[Lazy] private EntityManagerInterface $entities,
+        private Connection $database,
+        private Now $now,
+    ) {}
 
     /**
      * What is forced around an instant or later, on hours that there are: what was over long before stays out of the way of
@@ -39,10 +41,24 @@ final readonly class Overrides
     {
         $forced = [];
         /** @var array{int, string, string, int, int|null, string, string} $row */
-        foreach ($this->database->iterateNumeric('SELECT id, hours, state, set_at, least(until_at, lifted_at), reason, who FROM hours_override
-            WHERE coalesce(least(until_at, lifted_at), ?) > ? ORDER BY set_at DESC, id DESC LIMIT ?', [\PHP_INT_MAX, null === $instant ? 0 : $instant - self::LATELY, self::MOST_READ]) as $row) {
+        foreach (
+            $this->database->iterateNumeric(
+                'SELECT id, hours, state, set_at, least(until_at, lifted_at), reason, who FROM hours_override
+            WHERE coalesce(least(until_at, lifted_at), ?) > ? ORDER BY set_at DESC, id DESC LIMIT ?',
+                [\PHP_INT_MAX, null === $instant ? 0 : $instant - self::LATELY, self::MOST_READ],
+            )
+            as $row
+        ) {
             if (Kind::Hours === $plan->kindOf($row[1])) {
-                $forced[] = new Override((string) $row[0], $row[1], $row[2], (int) $row[3], null === $row[4] ? null : (int) $row[4], $row[5], $row[6]);
+                $forced[] = new Override(
+                    (string) $row[0],
+                    $row[1],
+                    $row[2],
+                    (int) $row[3],
+                    null === $row[4] ? null : (int) $row[4],
+                    $row[5],
+                    $row[6],
+                );
             }
         }
 
@@ -52,19 +68,35 @@ final readonly class Overrides
     /** @return list<HoursOverride> the latest first: so many, and of those before them the ones that still hold */
     public function all(): array
     {
-        $latest = $this->entities->getRepository(HoursOverride::class)->findBy([], ['setAt' => 'DESC', 'id' => 'DESC'], self::MOST_LISTED);
+        $latest = $this->entities
+            ->getRepository(HoursOverride::class)
+            ->findBy([], ['setAt' => 'DESC', 'id' => 'DESC'], self::MOST_LISTED);
         /** @var list<HoursOverride> $open */
-        $open = $this->entities->createQuery('SELECT o FROM '.HoursOverride::class.' o WHERE o.liftedAt IS NULL AND (o.until IS NULL OR o.until > :now) ORDER BY o.setAt DESC, o.id DESC')
-            ->setParameter('now', $this->now->second())->getResult();
+        $open = $this->entities
+            ->createQuery(
+                'SELECT o FROM ' .
+                    HoursOverride::class .
+                    ' o WHERE o.liftedAt IS NULL AND (o.until IS NULL OR o.until > :now) ORDER BY o.setAt DESC, o.id DESC',
+            )
+            ->setParameter('now', $this->now->second())
+            ->getResult();
 
-        return [...$latest, ...array_filter($open, static fn (HoursOverride $row): bool => !\in_array($row, $latest, true))];
+        return [
+            ...$latest,
+            ...array_filter($open, static fn(HoursOverride $row): bool => !\in_array($row, $latest, true)),
+        ];
     }
 
     /** Ends what is forced on the same hours. */
     public function force(HoursOverride $override): HoursOverride
     {
         return $this->turn(function () use ($override): HoursOverride {
-            foreach ($this->entities->getRepository(HoursOverride::class)->findBy(['hours' => $override->hours, 'liftedAt' => null]) as $other) {
+            foreach (
+                $this->entities
+                    ->getRepository(HoursOverride::class)
+                    ->findBy(['hours' => $override->hours, 'liftedAt' => null])
+                as $other
+            ) {
                 if ($other->isOn($override->setAt)) {
                     [$other->liftedAt, $other->liftedBy] = [$override->setAt, $override->who];
                 }

@@ -14,9 +14,12 @@ final readonly class PlannedEdit
      * @param string|null                     $name     the plan's new name, where it gets one
      * @param array<string, string|null>|null $rows     the elements encoded by ElementRows, where that is done already
      */
-    public function __construct(public string $label, public array $elements, public ?string $name = null, public ?array $rows = null)
-    {
-    }
+    public function __construct(
+        public string $label,
+        public array $elements,
+        public ?string $name = null,
+        public ?array $rows = null,
+    ) {}
 
     /**
      * @param list<Element> $elements

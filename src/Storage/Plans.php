@@ -9,9 +9,7 @@ use Meandros\Core\Plan\Plan;
 /** Plans by the words that requests use: "draft", "live", or an edition's number. */
 final readonly class Plans
 {
-    public function __construct(private Draft $draft, private Editions $editions)
-    {
-    }
+    public function __construct(private Draft $draft, private Editions $editions) {}
 
     /** The live plan, or the draft while nothing is published: what is forced is forced on this one. */
     public function known(): Plan
@@ -26,9 +24,16 @@ final readonly class Plans
     {
         return match (true) {
             'draft' === $which => $this->draft->plan(),
-            'live' === $which => $this->editions->plan($this->editions->live() ?? throw new NotFound('Nothing is published yet, so nothing is live.')),
+            'live' === $which => $this->editions->plan(
+                $this->editions->live() ?? throw new NotFound('Nothing is published yet, so nothing is live.'),
+            ),
             1 === preg_match('/^[1-9][0-9]{0,8}$/D', $which) => $this->editions->plan((int) $which),
-            default => throw new NotFound(\sprintf('There is no plan "%s". Ask for draft, live, or the number of an edition.', mb_substr($which, 0, 80))),
+            default => throw new NotFound(
+                \sprintf(
+                    'There is no plan "%s". Ask for draft, live, or the number of an edition.',
+                    mb_substr($which, 0, 80),
+                ),
+            ),
         };
     }
 }

@@ -13,9 +13,7 @@ final readonly class RememberedAnswers
     public const SECONDS = 86400;
     private const LOCK = 7120004;
 
-    public function __construct(private Connection $database, private Now $now)
-    {
-    }
+    public function __construct(private Connection $database, private Now $now) {}
 
     /** Whether nobody else works on a request of this key; kept so until the transaction ends. */
     public function take(string $key): bool
@@ -27,7 +25,10 @@ final readonly class RememberedAnswers
     public function find(string $key): ?array
     {
         /** @var array{fingerprint: string, status: int, headers: string, body: string}|false $row */
-        $row = $this->database->fetchAssociative('SELECT fingerprint, status, headers, body FROM remembered_answer WHERE key = ? AND made_at > ?', [$key, $this->now->second() - self::SECONDS]);
+        $row = $this->database->fetchAssociative(
+            'SELECT fingerprint, status, headers, body FROM remembered_answer WHERE key = ? AND made_at > ?',
+            [$key, $this->now->second() - self::SECONDS],
+        );
         if (false === $row) {
             return null;
         }
@@ -41,7 +42,19 @@ final readonly class RememberedAnswers
     public function keep(string $key, string $fingerprint, int $status, array $headers, string $body): void
     {
         $now = $this->now->second();
-        $this->database->executeStatement('WITH gone AS (DELETE FROM remembered_answer WHERE made_at <= ? AND key <> ?) INSERT INTO remembered_answer (key, fingerprint, status, headers, body, made_at) VALUES (?, ?, ?, ?, ?, ?)
-            ON CONFLICT (key) DO UPDATE SET fingerprint = EXCLUDED.fingerprint, status = EXCLUDED.status, headers = EXCLUDED.headers, body = EXCLUDED.body, made_at = EXCLUDED.made_at', [$now - self::SECONDS, $key, $key, $fingerprint, $status, json_encode((object) $headers, \JSON_THROW_ON_ERROR), $body, $now]);
+        $this->database->executeStatement(
+            'WITH gone AS (DELETE FROM remembered_answer WHERE made_at <= ? AND key <> ?) INSERT INTO remembered_answer (key, fingerprint, status, headers, body, made_at) VALUES (?, ?, ?, ?, ?, ?)
+            ON CONFLICT (key) DO UPDATE SET fingerprint = EXCLUDED.fingerprint, status = EXCLUDED.status, headers = EXCLUDED.headers, body = EXCLUDED.body, made_at = EXCLUDED.made_at',
+            [
+                $now - self::SECONDS,
+                $key,
+                $key,
+                $fingerprint,
+                $status,
+                json_encode((object) $headers, \JSON_THROW_ON_ERROR),
+                $body,
+                $now,
+            ],
+        );
     }
 }

@@ -15,12 +15,24 @@ final class StaleRevision extends \RuntimeException
     /** @param int $current the revision of what is there now */
     public static function of(string $name, int $current): self
     {
-        return new self(\sprintf('%s was changed meanwhile, in another window or by somebody else. Your change was not saved.', $name), $current);
+        return new self(
+            \sprintf(
+                '%s was changed meanwhile, in another window or by somebody else. Your change was not saved.',
+                $name,
+            ),
+            $current,
+        );
     }
 
     /** @param int $current the edit that is next now */
     public static function edit(string $label, int $current): self
     {
-        return new self(\sprintf('Something else was done meanwhile, in another window or by somebody else: next is “%s”. Nothing was changed.', $label), $current);
+        return new self(
+            \sprintf(
+                'Something else was done meanwhile, in another window or by somebody else: next is “%s”. Nothing was changed.',
+                $label,
+            ),
+            $current,
+        );
     }
 }

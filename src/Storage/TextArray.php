@@ -10,6 +10,14 @@ final class TextArray
     /** @param array<string|null> $texts */
     public static function of(array $texts): string
     {
-        return '{'.implode(',', array_map(static fn (?string $text): string => null === $text ? 'NULL' : '"'.addcslashes($text, '"\\').'"', $texts)).'}';
+        return '{' .
+            implode(
+                ',',
+                array_map(
+                    static fn(?string $text): string => null === $text ? 'NULL' : '"' . addcslashes($text, '"\\') . '"',
+                    $texts,
+                ),
+            ) .
+            '}';
     }
 }

@@ -14,9 +14,13 @@ final readonly class UnreadableElement
      * @param list<Problem> $problems what is wrong; none where its kind is not known
      * @param Element|null  $lastGood its last state that can be read
      */
-    public function __construct(public string $id, public string $name, public int $revision, public array $problems, public ?Element $lastGood)
-    {
-    }
+    public function __construct(
+        public string $id,
+        public string $name,
+        public int $revision,
+        public array $problems,
+        public ?Element $lastGood,
+    ) {}
 
     /** @return array<string, mixed> */
     public function toJson(): array
@@ -25,7 +29,10 @@ final readonly class UnreadableElement
             'id' => $this->id,
             'name' => $this->name,
             'revision' => $this->revision,
-            'detail' => [] === $this->problems ? 'Its kind is not known.' : $this->problems[0]->pointer.': '.$this->problems[0]->message,
+            'detail' =>
+                [] === $this->problems
+                    ? 'Its kind is not known.'
+                    : $this->problems[0]->pointer . ': ' . $this->problems[0]->message,
             'lastGood' => $this->lastGood?->toJson(),
         ];
     }

@@ -15,9 +15,13 @@ final readonly class AgentState
      * @param int      $calls     taken today
      * @param int      $talk      seconds of talking today
      */
-    public function __construct(public bool $signedIn, public ?int $freeAfter, public int $idle = 0, public int $calls = 0, public int $talk = 0)
-    {
-    }
+    public function __construct(
+        public bool $signedIn,
+        public ?int $freeAfter,
+        public int $idle = 0,
+        public int $calls = 0,
+        public int $talk = 0,
+    ) {}
 
     public static function fromJson(Input $in): self
     {

@@ -10,16 +10,18 @@ use Meandros\Core\Reading\Limits;
 /** Callers who wait in a queue already, by their urgency. */
 final readonly class Ahead
 {
-    public function __construct(public int $usual = 0, public int $urgent = 0, public int $canWait = 0)
-    {
-    }
+    public function __construct(public int $usual = 0, public int $urgent = 0, public int $canWait = 0) {}
 
     /** @param Input $state of the queue, with the fields "ahead", "urgentAhead" and "canWaitAhead" */
     public static function fromJson(Input $state): self
     {
-        $callers = static fn (Input $in): int => $in->whole(0, Limits::WAITING, 'callers', 0);
+        $callers = static fn(Input $in): int => $in->whole(0, Limits::WAITING, 'callers', 0);
 
-        return new self($callers($state->field('ahead')), $callers($state->field('urgentAhead')), $callers($state->field('canWaitAhead')));
+        return new self(
+            $callers($state->field('ahead')),
+            $callers($state->field('urgentAhead')),
+            $callers($state->field('canWaitAhead')),
+        );
     }
 
     /** How many of them come before a call of an urgency. */

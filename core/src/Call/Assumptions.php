@@ -30,9 +30,20 @@ final readonly class Assumptions
      * @param Parked                    $parked           what becomes of a call that is parked
      * @param bool                      $isFax            whether a fax machine calls
      */
-    public function __construct(public array $keys = [], public array $phones = [], public ?int $patienceSeconds = null, public bool $withoutOverrides = false, public Earlier $earlier = new Earlier(), public array $statuses = [], public array $channelsTaken = [], public array $queues = [], public array $sitesDown = [], public array $meanwhile = [], public Parked $parked = new Parked(), public bool $isFax = false)
-    {
-    }
+    public function __construct(
+        public array $keys = [],
+        public array $phones = [],
+        public ?int $patienceSeconds = null,
+        public bool $withoutOverrides = false,
+        public Earlier $earlier = new Earlier(),
+        public array $statuses = [],
+        public array $channelsTaken = [],
+        public array $queues = [],
+        public array $sitesDown = [],
+        public array $meanwhile = [],
+        public Parked $parked = new Parked(),
+        public bool $isFax = false,
+    ) {}
 
     /** @throws InvalidData */
     public static function fromData(mixed $data): self
@@ -45,11 +56,40 @@ final readonly class Assumptions
         if (!$in->isGiven()) {
             return new self();
         }
-        $in->onlyFields(['keys', 'phones', 'patience', 'withoutOverrides', 'earlier', 'statuses', 'lines', 'queues', 'down', 'meanwhile', 'parked', 'fax']);
+        $in->onlyFields([
+            'keys',
+            'phones',
+            'patience',
+            'withoutOverrides',
+            'earlier',
+            'statuses',
+            'lines',
+            'queues',
+            'down',
+            'meanwhile',
+            'parked',
+            'fax',
+        ]);
         $keys = array_map(KeyPress::fromJson(...), $in->field('keys')->items(Limits::KEYS));
         $patience = $in->field('patience');
 
-        return new self($keys, self::phones($in->field('phones')), $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null, $in->field('withoutOverrides')->flag(false), Earlier::fromJson($in->field('earlier')), self::statuses($in->field('statuses')), self::channelsTaken($in->field('lines')), self::queues($in->field('queues')), array_map(static fn (Input $item): string => $item->text(80), $in->field('down')->items(Limits::ASSUMPTIONS)), array_map(KeyPress::fromJson(...), $in->field('meanwhile')->items(Limits::KEYS)), Parked::fromJson($in->field('parked')), $in->field('fax')->flag(false));
+        return new self(
+            $keys,
+            self::phones($in->field('phones')),
+            $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null,
+            $in->field('withoutOverrides')->flag(false),
+            Earlier::fromJson($in->field('earlier')),
+            self::statuses($in->field('statuses')),
+            self::channelsTaken($in->field('lines')),
+            self::queues($in->field('queues')),
+            array_map(
+                static fn(Input $item): string => $item->text(80),
+                $in->field('down')->items(Limits::ASSUMPTIONS),
+            ),
+            array_map(KeyPress::fromJson(...), $in->field('meanwhile')->items(Limits::KEYS)),
+            Parked::fromJson($in->field('parked')),
+            $in->field('fax')->flag(false),
+        );
     }
 
     /** @return list<PhoneAssumption> */

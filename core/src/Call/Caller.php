@@ -12,9 +12,7 @@ final readonly class Caller
     public const WITHHELD = 'withheld';
     private const INSIDE = 'inside';
 
-    private function __construct(public string $text)
-    {
-    }
+    private function __construct(public string $text) {}
 
     /**
      * @param string $country whose national format is understood

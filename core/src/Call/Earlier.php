@@ -18,9 +18,12 @@ final readonly class Earlier
      * @param array<string, int>    $idle  seconds since the last call, by member
      * @param array<string, int>    $calls taken today, by member
      */
-    public function __construct(public array $last = [], private array $idle = [], public array $calls = [], public int $seed = 1)
-    {
-    }
+    public function __construct(
+        public array $last = [],
+        private array $idle = [],
+        public array $calls = [],
+        public int $seed = 1,
+    ) {}
 
     public static function fromJson(Input $in): self
     {

@@ -18,9 +18,7 @@ final readonly class KeyPress
      * @param int|null    $after seconds since the prompt began; null for at its end
      * @param string|null $says  words instead of keys
      */
-    public function __construct(public string $keys, public ?int $after = null, public ?string $says = null)
-    {
-    }
+    public function __construct(public string $keys, public ?int $after = null, public ?string $says = null) {}
 
     /** A text of keys, or an object that says when: `"2"`, `"201"`, `{"press": "2", "after": 3}`, `{"says": "bookings"}`. */
     public static function fromJson(Input $in): self
@@ -45,7 +43,10 @@ final readonly class KeyPress
     {
         $keys = $isNeeded ? $in->text(self::MOST_KEYS) : $in->optionalText(self::MOST_KEYS);
         if (1 !== preg_match('/^[0-9*#]*$/D', $keys)) {
-            $in->complain(\sprintf('"%s" is not a key.', Input::quote($keys)), 'Press one of 0–9, * and #, or the digits of an extension.');
+            $in->complain(
+                \sprintf('"%s" is not a key.', Input::quote($keys)),
+                'Press one of 0–9, * and #, or the digits of an extension.',
+            );
         }
 
         return $keys;

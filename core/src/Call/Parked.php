@@ -15,9 +15,7 @@ final readonly class Parked
      * @param string|null  $by         the person who does
      * @param list<string> $taken      places at which other calls wait
      */
-    public function __construct(public ?int $takenAfter = null, public ?string $by = null, public array $taken = [])
-    {
-    }
+    public function __construct(public ?int $takenAfter = null, public ?string $by = null, public array $taken = []) {}
 
     public static function fromJson(Input $in): self
     {
@@ -29,7 +27,10 @@ final readonly class Parked
         return new self(
             $in->field('takenAfter')->optionalWhole(0, 14400, 'seconds'),
             $in->field('by')->reference(),
-            array_map(static fn (Input $item): string => $item->exactText(6), $in->field('taken')->items(Limits::PARK_PLACES)),
+            array_map(
+                static fn(Input $item): string => $item->exactText(6),
+                $in->field('taken')->items(Limits::PARK_PLACES),
+            ),
         );
     }
 }

@@ -12,7 +12,5 @@ final readonly class PhoneAssumption
      * @param int|null $afterSeconds how long it has rung when it is answered (in the call, in all) or declined; null for at once, and
      *                               for somebody on a call who does not take a second one
      */
-    public function __construct(public string $who, public Behaviour $does, public ?int $afterSeconds = null)
-    {
-    }
+    public function __construct(public string $who, public Behaviour $does, public ?int $afterSeconds = null) {}
 }

@@ -37,16 +37,28 @@ final class PhoneNumber
     public static function parse(string $text, string $country): string
     {
         if (\strlen($text) > self::LONGEST) {
-            throw InvalidData::at('', \sprintf('"%s" is too long for a phone number.', Input::quote($text)), 'Check the digits.');
+            throw InvalidData::at(
+                '',
+                \sprintf('"%s" is too long for a phone number.', Input::quote($text)),
+                'Check the digits.',
+            );
         }
         $util = PhoneNumberUtil::getInstance();
         if (ShortNumberInfo::getInstance()->isEmergencyNumber($text, $country)) {
-            throw InvalidData::at('', \sprintf('"%s" is an emergency number, and no call may be sent on to it.', Input::quote($text)), 'Use another number. Emergency calls are dialled at a phone.');
+            throw InvalidData::at(
+                '',
+                \sprintf('"%s" is an emergency number, and no call may be sent on to it.', Input::quote($text)),
+                'Use another number. Emergency calls are dialled at a phone.',
+            );
         }
         try {
             $number = $util->parse($text, $country);
         } catch (NumberParseException) {
-            throw InvalidData::at('', \sprintf('"%s" is not a phone number.', Input::quote($text)), 'Type it as you would dial it, or in international form with a plus sign.');
+            throw InvalidData::at(
+                '',
+                \sprintf('"%s" is not a phone number.', Input::quote($text)),
+                'Type it as you would dial it, or in international form with a plus sign.',
+            );
         }
         $reason = match ($util->isPossibleNumberWithReason($number)) {
             ValidationResult::TOO_SHORT, ValidationResult::IS_POSSIBLE_LOCAL_ONLY => 'is too short',
@@ -56,7 +68,15 @@ final class PhoneNumber
             ValidationResult::IS_POSSIBLE => null,
         };
         if (null !== $reason || $number->hasExtension()) {
-            throw InvalidData::at('', \sprintf('"%s" %s for a phone number.', Input::quote($text), $reason ?? 'holds an extension, which is too much'), 'Check the digits, and type the area code too.');
+            throw InvalidData::at(
+                '',
+                \sprintf(
+                    '"%s" %s for a phone number.',
+                    Input::quote($text),
+                    $reason ?? 'holds an extension, which is too much',
+                ),
+                'Check the digits, and type the area code too.',
+            );
         }
 
         return $util->format($number, PhoneNumberFormat::E164);
@@ -79,7 +99,9 @@ final class PhoneNumber
             return $digits;
         }
 
-        return '+'.$metadata->getCountryCode().('' !== $prefix && str_starts_with($digits, $prefix) ? substr($digits, \strlen($prefix)) : $digits);
+        return '+' .
+            $metadata->getCountryCode() .
+            ('' !== $prefix && str_starts_with($digits, $prefix) ? substr($digits, \strlen($prefix)) : $digits);
     }
 
     /** International form for reading, with spaces. */
@@ -102,7 +124,10 @@ final class PhoneNumber
             return '';
         }
         if (1 !== preg_match(self::E164, $text)) {
-            $in->complain(\sprintf('"%s" is not in international form.', Input::quote($text)), 'Write a plus sign, the country code and the number, digits only, such as +441632960100.');
+            $in->complain(
+                \sprintf('"%s" is not in international form.', Input::quote($text)),
+                'Write a plus sign, the country code and the number, digits only, such as +441632960100.',
+            );
 
             return $text;
         }

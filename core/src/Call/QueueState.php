@@ -19,17 +19,32 @@ final readonly class QueueState
         public ?int $free = null,
         public array $agents = [],
         public WaitingCaller $caller = new WaitingCaller(),
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): self
     {
-        $in->onlyFields(['queue', 'ahead', 'urgentAhead', 'canWaitAhead', 'free', 'agents', 'leaves', 'keeps', 'picksUp', 'onTry']);
+        $in->onlyFields([
+            'queue',
+            'ahead',
+            'urgentAhead',
+            'canWaitAhead',
+            'free',
+            'agents',
+            'leaves',
+            'keeps',
+            'picksUp',
+            'onTry',
+        ]);
         $agents = [];
         foreach ($in->field('agents')->items(Limits::MEMBERS) as $item) {
             $agents[$item->field('who')->once($agents)] = AgentState::fromJson($item);
         }
 
-        return new self(Ahead::fromJson($in), $in->field('free')->optionalWhole(0, 86400, 'seconds'), $agents, WaitingCaller::fromJson($in));
+        return new self(
+            Ahead::fromJson($in),
+            $in->field('free')->optionalWhole(0, 86400, 'seconds'),
+            $agents,
+            WaitingCaller::fromJson($in),
+        );
     }
 }

@@ -11,9 +11,7 @@ final readonly class TrialCall
      * @param string $dialled a number of the plan in E.164, or an extension
      * @param int    $instant Unix seconds at which the call arrives
      */
-    public function __construct(public string $dialled, public Caller $caller, public int $instant)
-    {
-    }
+    public function __construct(public string $dialled, public Caller $caller, public int $instant) {}
 
     public function to(string $dialled): self
     {

@@ -15,9 +15,12 @@ final readonly class WaitingCaller
      * @param int|null $picksUp seconds of ringing after which they take the call back; null where they do not
      * @param int      $onTry   at which call back they do, from 1
      */
-    public function __construct(public ?int $leaves = null, public ?int $keeps = null, public ?int $picksUp = null, public int $onTry = 1)
-    {
-    }
+    public function __construct(
+        public ?int $leaves = null,
+        public ?int $keeps = null,
+        public ?int $picksUp = null,
+        public int $onTry = 1,
+    ) {}
 
     /** @param Input $state of the queue, with the fields "leaves", "keeps", "picksUp" and "onTry" */
     public static function fromJson(Input $state): self

@@ -41,11 +41,15 @@ final class CallerFile
             try {
                 $entry = self::entry($cells, $country);
                 if (isset($entries[$entry->match])) {
-                    $problems[] = new Problem('/'.$line, \sprintf('%s stands here twice.', $entry->match), 'Remove one of the two.');
+                    $problems[] = new Problem(
+                        '/' . $line,
+                        \sprintf('%s stands here twice.', $entry->match),
+                        'Remove one of the two.',
+                    );
                 }
                 $entries[$entry->match] ??= $entry;
             } catch (InvalidData $invalid) {
-                $problems[] = new Problem('/'.$line, $invalid->problems[0]->message, $invalid->problems[0]->remedy);
+                $problems[] = new Problem('/' . $line, $invalid->problems[0]->message, $invalid->problems[0]->remedy);
             }
             null === $each || $each($line);
             if (\count($problems) >= Limits::PROBLEMS || \count($entries) > Limits::CALLER_ENTRIES) {
@@ -66,10 +70,18 @@ final class CallerFile
     {
         $lines = [implode(',', self::COLUMNS)];
         foreach ($list->entries as $entry) {
-            $lines[] = implode(',', array_map(static fn (string $cell): string => 1 === preg_match('/[",\r\n]/', $cell) ? '"'.str_replace('"', '""', $cell).'"' : $cell, array_values($entry->toJson())));
+            $lines[] = implode(
+                ',',
+                array_map(
+                    static fn(string $cell): string => 1 === preg_match('/[",\r\n]/', $cell)
+                        ? '"' . str_replace('"', '""', $cell) . '"'
+                        : $cell,
+                    array_values($entry->toJson()),
+                ),
+            );
         }
 
-        return implode("\r\n", $lines)."\r\n";
+        return implode("\r\n", $lines) . "\r\n";
     }
 
     /** Those of its entries that are numbers. */
@@ -79,7 +91,10 @@ final class CallerFile
         foreach ($list->entries as $entry) {
             if (1 === preg_match(PhoneNumber::E164, $entry->match)) {
                 $name = '' === $entry->name ? PhoneNumber::international($entry->match) : $entry->name;
-                $cards .= (new VCard(['VERSION' => '4.0', 'FN' => $name, 'TEL' => $entry->match] + ('' === $entry->label ? [] : ['CATEGORIES' => $entry->label])))->serialize();
+                $cards .= (new VCard(
+                    ['VERSION' => '4.0', 'FN' => $name, 'TEL' => $entry->match] +
+                        ('' === $entry->label ? [] : ['CATEGORIES' => $entry->label]),
+                ))->serialize();
             }
         }
 
@@ -94,7 +109,10 @@ final class CallerFile
                 continue;
             }
             $parted = str_contains($line, "\t") ? "\t" : (str_contains($line, ';') ? ';' : ',');
-            $cells = array_map(static fn (?string $cell): string => trim((string) $cell), str_getcsv($line, $parted, '"', ''));
+            $cells = array_map(
+                static fn(?string $cell): string => trim((string) $cell),
+                str_getcsv($line, $parted, '"', ''),
+            );
             if (0 !== $i || self::COLUMNS[0] !== strtolower($cells[0])) {
                 yield $i + 1 => $cells;
             }
@@ -116,16 +134,24 @@ final class CallerFile
         [$line, $counted, $n] = [1, 0, 0];
         try {
             $cards = new Splitter($stream, Reader::OPTION_FORGIVING);
-            while (null !== $card = $cards->getNext()) {
+            while (null !== ($card = $cards->getNext())) {
                 $at = $begins[0][$n++][1] ?? $counted;
                 $line += substr_count($text, "\n", $counted, max(0, $at - $counted));
                 $counted = max($counted, $at);
                 foreach ($card->select('TEL') as $i => $number) {
-                    yield $line + (int) $i => [self::text($number), self::text($card->select('FN')[0] ?? null), explode(',', self::text($card->select('CATEGORIES')[0] ?? null))[0]];
+                    yield $line + (int) $i => [
+                        self::text($number),
+                        self::text($card->select('FN')[0] ?? null),
+                        explode(',', self::text($card->select('CATEGORIES')[0] ?? null))[0],
+                    ];
                 }
             }
         } catch (ParseException $exception) {
-            throw InvalidData::at('/text', \sprintf('Card %d cannot be read: %s.', $n + 1, rtrim($exception->getMessage(), '.')), 'Export it again from where it came from.');
+            throw InvalidData::at(
+                '/text',
+                \sprintf('Card %d cannot be read: %s.', $n + 1, rtrim($exception->getMessage(), '.')),
+                'Export it again from where it came from.',
+            );
         }
     }
 
@@ -150,7 +176,10 @@ final class CallerFile
             default => strtolower($match),
         };
 
-        return Input::read(['match' => $match, 'name' => $cells[1] ?? '', 'label' => $cells[2] ?? ''], CallerEntry::fromJson(...));
+        return Input::read(
+            ['match' => $match, 'name' => $cells[1] ?? '', 'label' => $cells[2] ?? ''],
+            CallerEntry::fromJson(...),
+        );
     }
 
     /** "020*" as it is dialled in the country, or "+44 20*". */
@@ -159,6 +188,6 @@ final class CallerFile
         $digits = (string) preg_replace('/[^0-9+]/', '', $text);
         $international = PhoneNumber::beginning($digits, $country);
 
-        return $international.'*';
+        return $international . '*';
     }
 }

@@ -24,13 +24,15 @@ final class CallerLookup
             return $entries->find($caller->isExtension() ? CallerEntry::INTERNAL : Caller::WITHHELD);
         }
 
-        return $entries->find($caller->text) ?? $entries->beginning($caller->text) ?? $this->byRange($entries, $caller->text);
+        return $entries->find($caller->text) ??
+            ($entries->beginning($caller->text) ?? $this->byRange($entries, $caller->text));
     }
 
     private function byRange(CallerEntries $entries, string $number): ?CallerEntry
     {
         $range = $this->ranges[$number] ??= PhoneRange::of($number);
 
-        return $entries->find($range->country) ?? $entries->find($range->isMobile ? CallerEntry::MOBILE : CallerEntry::FIXED);
+        return $entries->find($range->country) ??
+            $entries->find($range->isMobile ? CallerEntry::MOBILE : CallerEntry::FIXED);
     }
 }

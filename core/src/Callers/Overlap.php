@@ -10,7 +10,5 @@ use Meandros\Core\Plan\Element\CallerList;
 final readonly class Overlap
 {
     /** @param list<array{string, string}> $examples of what the one matches by, and what the other does */
-    public function __construct(public CallerList $other, public int $count, public array $examples)
-    {
-    }
+    public function __construct(public CallerList $other, public int $count, public array $examples) {}
 }

@@ -27,10 +27,12 @@ final class Overlaps
         $pairs = [...$this->found($list, $other, false), ...$this->found($other, $list, true)];
         $unique = [];
         foreach ($pairs as [$mine, $theirs]) {
-            $unique[$mine.' '.$theirs] = [$mine, $theirs];
+            $unique[$mine . ' ' . $theirs] = [$mine, $theirs];
         }
 
-        return [] === $unique ? null : new Overlap($other, \count($unique), \array_slice(array_values($unique), 0, self::MOST_EXAMPLES));
+        return [] === $unique
+            ? null
+            : new Overlap($other, \count($unique), \array_slice(array_values($unique), 0, self::MOST_EXAMPLES));
     }
 
     /** @return iterable<array{string, string}> what the list matches by, and what the other does */

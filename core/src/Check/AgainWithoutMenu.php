@@ -26,12 +26,23 @@ final class AgainWithoutMenu implements Check
     {
         $steps = iterator_to_array($element->steps->everyStep('/steps'));
         foreach ($steps as $place => $step) {
-            if (!$step instanceof AgainStep) {
+            if (!($step instanceof AgainStep)) {
                 continue;
             }
-            $around = array_filter($steps, static fn (Step $menu, string $outer): bool => $menu instanceof MenuStep && str_starts_with($place, $outer.'/'), \ARRAY_FILTER_USE_BOTH);
+            $around = array_filter(
+                $steps,
+                static fn(Step $menu, string $outer): bool => $menu instanceof MenuStep &&
+                    str_starts_with($place, $outer . '/'),
+                \ARRAY_FILTER_USE_BOTH,
+            );
             if (\count($around) <= $step->up) {
-                yield Finding::warning($element, $place, 'again-without-menu', ['menus' => \count($around)], [] === $around ? null : Fix::replace($element, $place.'/up', \count($around) - 1));
+                yield Finding::warning(
+                    $element,
+                    $place,
+                    'again-without-menu',
+                    ['menus' => \count($around)],
+                    [] === $around ? null : Fix::replace($element, $place . '/up', \count($around) - 1),
+                );
             }
         }
     }

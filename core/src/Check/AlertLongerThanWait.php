@@ -24,7 +24,13 @@ final class AlertLongerThanWait implements Check
         $longest = $element->waiting->longestSeconds;
         if ($element->asking->alertSeconds >= $longest && $longest > 1) {
             $half = intdiv($longest, 2);
-            yield Finding::warning($element, '/asking', 'alert-longer-than-wait', ['alert' => $element->asking->alertSeconds, 'longest' => $longest], Fix::replace($element, '/asking/alertSeconds', $half, ['half' => $half]));
+            yield Finding::warning(
+                $element,
+                '/asking',
+                'alert-longer-than-wait',
+                ['alert' => $element->asking->alertSeconds, 'longest' => $longest],
+                Fix::replace($element, '/asking/alertSeconds', $half, ['half' => $half]),
+            );
         }
     }
 }

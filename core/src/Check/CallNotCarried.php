@@ -30,7 +30,13 @@ final class CallNotCarried implements Check
                 $line = $lines->from($call->site)[0];
                 $destination = $lines->destination($call->number, $line)->value;
                 $fix = Fix::add($line, '/destinations/-', $destination, ['line' => $line->name()]);
-                yield Finding::warning($element, $call->pointer, 'call-not-carried', ['number' => PhoneNumber::international($call->number), 'destination' => $destination], $fix);
+                yield Finding::warning(
+                    $element,
+                    $call->pointer,
+                    'call-not-carried',
+                    ['number' => PhoneNumber::international($call->number), 'destination' => $destination],
+                    $fix,
+                );
             }
         }
     }

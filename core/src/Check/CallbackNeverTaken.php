@@ -21,9 +21,19 @@ final class CallbackNeverTaken implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        if (null !== $element->callback && null === $element->callback->offer->key && !$element->callback->offer->atTheEnd) {
+        if (
+            null !== $element->callback &&
+            null === $element->callback->offer->key &&
+            !$element->callback->offer->atTheEnd
+        ) {
             $key = '1' === $element->waiting->leaveKey ? '2' : '1';
-            yield Finding::warning($element, '/callback/offer', 'callback-never-taken', [], Fix::replace($element, '/callback/offer/key', $key, ['key' => $key]));
+            yield Finding::warning(
+                $element,
+                '/callback/offer',
+                'callback-never-taken',
+                [],
+                Fix::replace($element, '/callback/offer/key', $key, ['key' => $key]),
+            );
         }
     }
 }

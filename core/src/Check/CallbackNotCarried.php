@@ -31,11 +31,24 @@ final class CallbackNotCarried implements Check
             return;
         }
         $chosen = $survey->plan->get(OutsideLine::class, $element->callback->calls->line);
-        $may = array_filter(null === $chosen ? $lines->from(null) : [$chosen], static fn (OutsideLine $line): bool => [] !== array_intersect(self::CALLERS, array_map(static fn (Destination $one): string => $one->value, $line->destinations)));
+        $may = array_filter(
+            null === $chosen ? $lines->from(null) : [$chosen],
+            static fn(OutsideLine $line): bool => [] !==
+                array_intersect(
+                    self::CALLERS,
+                    array_map(static fn(Destination $one): string => $one->value, $line->destinations),
+                ),
+        );
         if ([] === $may) {
             $line = $chosen ?? $lines->from(null)[0];
             $fix = Fix::add($line, '/destinations/-', Destination::National->value, ['line' => $line->name()]);
-            yield Finding::warning($element, '/callback/calls/line', 'callback-not-carried', ['line' => $line->name()], $fix);
+            yield Finding::warning(
+                $element,
+                '/callback/calls/line',
+                'callback-not-carried',
+                ['line' => $line->name()],
+                $fix,
+            );
         }
     }
 }

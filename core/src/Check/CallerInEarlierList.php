@@ -47,7 +47,10 @@ final class CallerInEarlierList implements Check
         foreach ([] === $earlier ? [] : $list->entries as $entry) {
             foreach ($earlier as $before) {
                 if (null !== $before->entries->find($entry->match)) {
-                    $first = [] === $first ? ['match' => $entry->match, 'list' => $list->name(), 'earlier' => $before->name()] : $first;
+                    $first =
+                        [] === $first
+                            ? ['match' => $entry->match, 'list' => $list->name(), 'earlier' => $before->name()]
+                            : $first;
                     ++$count;
                     break;
                 }

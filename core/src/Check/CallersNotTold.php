@@ -41,7 +41,7 @@ final class CallersNotTold implements Check
     private static function numberBefore(Journey $journey, Plan $plan): ?Number
     {
         $seen = [$journey->id() => true];
-        for ($next = [$journey->id()]; null !== $id = array_shift($next);) {
+        for ($next = [$journey->id()]; null !== ($id = array_shift($next)); ) {
             foreach ($plan->mentioning($id, Kind::Number) as $number) {
                 if ($number instanceof Number && !$number->tellsCaller) {
                     return $number;

@@ -24,9 +24,18 @@ final class CallsComeBack implements Check
     {
         foreach ($element->rules as $i => $rule) {
             foreach ($rule->on ? $rule->then : [] as $name => $outcome) {
-                if (null !== $outcome->to?->element && self::comesBack($survey->plan, $element->id(), $outcome->to->element)) {
+                if (
+                    null !== $outcome->to?->element &&
+                    self::comesBack($survey->plan, $element->id(), $outcome->to->element)
+                ) {
                     $fix = Fix::replace($element, \sprintf('/rules/%d/next/%s', $i, $name), null);
-                    yield Finding::warning($element, '/rules/'.$i, 'calls-come-back', ['person' => $element->name()], $fix);
+                    yield Finding::warning(
+                        $element,
+                        '/rules/' . $i,
+                        'calls-come-back',
+                        ['person' => $element->name()],
+                        $fix,
+                    );
                     break;
                 }
             }

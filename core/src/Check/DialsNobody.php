@@ -30,14 +30,24 @@ final class DialsNobody implements Check
         foreach ($element->steps->everyStep('/steps') as $place => $step) {
             $dial = $step instanceof MenuStep || $step instanceof DirectoryStep ? $step->dial : null;
             if (null !== $dial && self::isOfNobody($dial, $survey->plan)) {
-                $fix = $step instanceof MenuStep ? Fix::replace($element, $place.'/dial', null) : Fix::replace($element, $place.'/dial/scope', DialScope::Everybody->value);
-                yield Finding::warning($element, $place.'/dial', $step instanceof MenuStep ? 'dials-nobody' : 'finds-nobody', [], $fix);
+                $fix =
+                    $step instanceof MenuStep
+                        ? Fix::replace($element, $place . '/dial', null)
+                        : Fix::replace($element, $place . '/dial/scope', DialScope::Everybody->value);
+                yield Finding::warning(
+                    $element,
+                    $place . '/dial',
+                    $step instanceof MenuStep ? 'dials-nobody' : 'finds-nobody',
+                    [],
+                    $fix,
+                );
             }
         }
     }
 
     private static function isOfNobody(MenuDialling $dial, Plan $plan): bool
     {
-        return $dial->isEmpty() || (DialScope::Site === $dial->scope && !$plan->isMentioned((string) $dial->site, Kind::Person));
+        return $dial->isEmpty() ||
+            (DialScope::Site === $dial->scope && !$plan->isMentioned((string) $dial->site, Kind::Person));
     }
 }

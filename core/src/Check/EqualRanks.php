@@ -25,10 +25,21 @@ final class EqualRanks implements Check
     {
         foreach ($element->asked() as $member) {
             foreach ($survey->plan->mentioning($member->who, Kind::Queue) as $other) {
-                if ($other instanceof Queue && $other->id() !== $element->id() && $other->rank === $element->rank && isset(self::agents($other)[$member->who])) {
+                if (
+                    $other instanceof Queue &&
+                    $other->id() !== $element->id() &&
+                    $other->rank === $element->rank &&
+                    isset(self::agents($other)[$member->who])
+                ) {
                     $free = $element->rank < Queue::MOST_RANKS ? $element->rank + 1 : $element->rank - 1;
                     $agent = $survey->plan->find($member->who)?->name() ?? $member->who;
-                    yield Finding::warning($element, '/rank', 'equal-ranks', ['agent' => $agent, 'other' => $other->name(), 'rank' => $element->rank], Fix::replace($element, '/rank', $free, ['free' => $free]));
+                    yield Finding::warning(
+                        $element,
+                        '/rank',
+                        'equal-ranks',
+                        ['agent' => $agent, 'other' => $other->name(), 'rank' => $element->rank],
+                        Fix::replace($element, '/rank', $free, ['free' => $free]),
+                    );
 
                     return;
                 }
@@ -39,6 +50,6 @@ final class EqualRanks implements Check
     /** @return array<string, int> those who are on, by person */
     private static function agents(Queue $queue): array
     {
-        return array_flip(array_map(static fn (QueueMember $member): string => $member->who, $queue->asked()));
+        return array_flip(array_map(static fn(QueueMember $member): string => $member->who, $queue->asked()));
     }
 }

@@ -27,7 +27,10 @@ final class ExitWithoutState implements Check
             $hours = $step instanceof HoursStep ? $survey->plan->get(Hours::class, $step->hours) : null;
             foreach ($step->exits()->items as $i => $exit) {
                 if (null !== $hours && null === $hours->state($exit->on)) {
-                    yield Finding::blocking($element, \sprintf('%s/exits/%d', $place, $i), 'exit-without-state', ['hours' => $hours->name(), 'state' => $exit->on]);
+                    yield Finding::blocking($element, \sprintf('%s/exits/%d', $place, $i), 'exit-without-state', [
+                        'hours' => $hours->name(),
+                        'state' => $exit->on,
+                    ]);
                 }
             }
         }

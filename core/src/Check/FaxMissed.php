@@ -24,7 +24,13 @@ final class FaxMissed implements Check
     {
         foreach ($element->steps->everyStep('/steps') as $place => $step) {
             if ($step instanceof FaxStep && $step->seconds < FaxStep::HEARD_WITHIN) {
-                yield Finding::warning($element, $place.'/seconds', 'fax-missed', ['seconds' => $step->seconds, 'enough' => FaxStep::HEARD_WITHIN], Fix::replace($element, $place.'/seconds', FaxStep::HEARD_WITHIN));
+                yield Finding::warning(
+                    $element,
+                    $place . '/seconds',
+                    'fax-missed',
+                    ['seconds' => $step->seconds, 'enough' => FaxStep::HEARD_WITHIN],
+                    Fix::replace($element, $place . '/seconds', FaxStep::HEARD_WITHIN),
+                );
             }
         }
     }

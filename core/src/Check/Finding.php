@@ -22,18 +22,27 @@ final readonly class Finding
         public array $arguments,
         public bool $blocksPublishing,
         public ?Fix $fix,
-    ) {
-    }
+    ) {}
 
     /** @param array<string, string|int> $arguments */
-    public static function warning(Element $element, string $pointer, string $code, array $arguments = [], ?Fix $fix = null): self
-    {
+    public static function warning(
+        Element $element,
+        string $pointer,
+        string $code,
+        array $arguments = [],
+        ?Fix $fix = null,
+    ): self {
         return new self($element, $pointer, $code, $arguments, false, $fix);
     }
 
     /** @param array<string, string|int> $arguments */
-    public static function blocking(Element $element, string $pointer, string $code, array $arguments = [], ?Fix $fix = null): self
-    {
+    public static function blocking(
+        Element $element,
+        string $pointer,
+        string $code,
+        array $arguments = [],
+        ?Fix $fix = null,
+    ): self {
         return new self($element, $pointer, $code, $arguments, true, $fix);
     }
 }

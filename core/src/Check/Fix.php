@@ -14,9 +14,7 @@ final readonly class Fix
      * @param non-empty-list<array{op: string, path: string, from?: string, value?: mixed}> $patch
      * @param array<string, string|int>                                                     $arguments of its label, beside the finding's own
      */
-    private function __construct(public string $element, public array $patch, public array $arguments)
-    {
-    }
+    private function __construct(public string $element, public array $patch, public array $arguments) {}
 
     /** @param array<string, string|int> $arguments */
     public static function replace(Element $element, string $path, mixed $value, array $arguments = []): self
@@ -33,7 +31,15 @@ final readonly class Fix
     /** @param non-empty-array<string, mixed> $values by path */
     public static function replaceEach(Element $element, array $values): self
     {
-        return new self($element->id(), array_map(static fn (string $path, mixed $value): array => ['op' => 'replace', 'path' => $path, 'value' => $value], array_keys($values), array_values($values)), []);
+        return new self(
+            $element->id(),
+            array_map(
+                static fn(string $path, mixed $value): array => ['op' => 'replace', 'path' => $path, 'value' => $value],
+                array_keys($values),
+                array_values($values),
+            ),
+            [],
+        );
     }
 
     public static function remove(Element $element, string $path): self
@@ -49,6 +55,13 @@ final readonly class Fix
     /** @param non-empty-list<string> $paths */
     public static function replaceAll(Element $element, array $paths, mixed $value): self
     {
-        return new self($element->id(), array_map(static fn (string $path): array => ['op' => 'replace', 'path' => $path, 'value' => $value], $paths), []);
+        return new self(
+            $element->id(),
+            array_map(
+                static fn(string $path): array => ['op' => 'replace', 'path' => $path, 'value' => $value],
+                $paths,
+            ),
+            [],
+        );
     }
 }

@@ -37,7 +37,13 @@ final class GivenUpUnrung implements Check
         foreach ($turns as $pointer => [$what, $setUp, $seconds]) {
             if ($seconds <= $setUp) {
                 $enough = $setUp + self::USUAL_RINGING;
-                yield Finding::warning($element, $pointer, 'given-up-unrung', ['what' => $what, 'setUp' => $setUp, 'seconds' => $seconds], Fix::replace($element, $pointer, $enough, ['enough' => $enough]));
+                yield Finding::warning(
+                    $element,
+                    $pointer,
+                    'given-up-unrung',
+                    ['what' => $what, 'setUp' => $setUp, 'seconds' => $seconds],
+                    Fix::replace($element, $pointer, $enough, ['enough' => $enough]),
+                );
             }
         }
     }
@@ -50,7 +56,11 @@ final class GivenUpUnrung implements Check
                 foreach ($stage->phones as $id) {
                     $phone = $person->phone($id);
                     if (null !== $phone?->number && $phone->on) {
-                        yield \sprintf('/rules/%d/stages/%d/seconds', $i, $j) => [$phone->label, OutsidePhone::of($phone, $phone->number, $lines->isMobile($phone->number))->setUp, $stage->seconds];
+                        yield \sprintf('/rules/%d/stages/%d/seconds', $i, $j) => [
+                            $phone->label,
+                            OutsidePhone::of($phone, $phone->number, $lines->isMobile($phone->number))->setUp,
+                            $stage->seconds,
+                        ];
                     }
                 }
             }
@@ -67,8 +77,15 @@ final class GivenUpUnrung implements Check
             $number = $member->who->number ?? $phone?->number;
             if (null !== $turn && null !== $number) {
                 $isMobile = $survey->lines->isMobile($number);
-                $setUp = null === $phone ? OutsidePhone::unknown($number, $isMobile)->setUp : OutsidePhone::of($phone, $number, $isMobile)->setUp;
-                yield null === $member->seconds ? '/memberSeconds' : \sprintf('/members/%d/seconds', $i) => [$phone->label ?? PhoneNumber::international($number), $setUp, $turn];
+                $setUp =
+                    null === $phone
+                        ? OutsidePhone::unknown($number, $isMobile)->setUp
+                        : OutsidePhone::of($phone, $number, $isMobile)->setUp;
+                yield null === $member->seconds ? '/memberSeconds' : \sprintf('/members/%d/seconds', $i) => [
+                    $phone->label ?? PhoneNumber::international($number),
+                    $setUp,
+                    $turn,
+                ];
             }
         }
     }
@@ -79,7 +96,11 @@ final class GivenUpUnrung implements Check
         foreach ($survey->ringStepsOf($journey) as $place => $step) {
             $number = $step->target?->number;
             if (null !== $number && !$survey->lines->isOwn($number)) {
-                yield $place.'/seconds' => [PhoneNumber::international($number), OutsidePhone::unknown($number, $survey->lines->isMobile($number))->setUp, $step->seconds];
+                yield $place . '/seconds' => [
+                    PhoneNumber::international($number),
+                    OutsidePhone::unknown($number, $survey->lines->isMobile($number))->setUp,
+                    $step->seconds,
+                ];
             }
         }
     }

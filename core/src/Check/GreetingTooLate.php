@@ -23,8 +23,14 @@ final class GreetingTooLate implements Check
     {
         foreach ($survey->ringStepsOf($element) as $place => $step) {
             if (null !== $step->greeting && $step->greetAfter >= $step->seconds) {
-                $fix = Fix::replace($element, $place.'/greetAfter', intdiv($step->seconds, 2));
-                yield Finding::warning($element, $place, 'greeting-too-late', ['after' => $step->greetAfter, 'seconds' => $step->seconds], $fix);
+                $fix = Fix::replace($element, $place . '/greetAfter', intdiv($step->seconds, 2));
+                yield Finding::warning(
+                    $element,
+                    $place,
+                    'greeting-too-late',
+                    ['after' => $step->greetAfter, 'seconds' => $step->seconds],
+                    $fix,
+                );
             }
         }
     }

@@ -23,12 +23,21 @@ final class IntroductionLongerThanWait implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         $seconds = 0;
-        foreach ([$element->recording->on ? $element->recording->notice : null, $element->waiting->introduction] as $prompt) {
+        foreach (
+            [$element->recording->on ? $element->recording->notice : null, $element->waiting->introduction]
+            as $prompt
+        ) {
             $seconds += $survey->plan->get(Prompt::class, $prompt)?->longest() ?? 0;
         }
         if ($seconds >= $element->waiting->longestSeconds) {
             $enough = min($seconds + 60, $element->waiting::MOST_SECONDS);
-            yield Finding::warning($element, '/waiting', 'introduction-longer-than-wait', ['seconds' => $seconds, 'longest' => $element->waiting->longestSeconds], Fix::replace($element, '/waiting/longestSeconds', $enough, ['enough' => $enough]));
+            yield Finding::warning(
+                $element,
+                '/waiting',
+                'introduction-longer-than-wait',
+                ['seconds' => $seconds, 'longest' => $element->waiting->longestSeconds],
+                Fix::replace($element, '/waiting/longestSeconds', $enough, ['enough' => $enough]),
+            );
         }
     }
 }

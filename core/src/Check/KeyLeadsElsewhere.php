@@ -30,7 +30,19 @@ final class KeyLeadsElsewhere implements Check
                     $other = self::fitsAnother($menu, $one);
                     if (null !== $other) {
                         $script = $menu->written($language);
-                        yield Finding::warning($element, $menu->place.'/exits', 'key-leads-elsewhere', ['key' => $one->key, 'destination' => $one->destination, 'other' => $other->on, 'label' => $menu->label($other), 'prompt' => $menu->prompt->name()], null === $script ? null : Fix::replace($menu->prompt, '/scripts/'.$language, $script));
+                        yield Finding::warning(
+                            $element,
+                            $menu->place . '/exits',
+                            'key-leads-elsewhere',
+                            [
+                                'key' => $one->key,
+                                'destination' => $one->destination,
+                                'other' => $other->on,
+                                'label' => $menu->label($other),
+                                'prompt' => $menu->prompt->name(),
+                            ],
+                            null === $script ? null : Fix::replace($menu->prompt, '/scripts/' . $language, $script),
+                        );
                         break 2;
                     }
                 }
@@ -43,7 +55,10 @@ final class KeyLeadsElsewhere implements Check
     {
         $fits = null;
         foreach ($menu->keys as $exit) {
-            $shared = array_intersect_key(self::words($promised->destination), self::words(implode(' ', [$exit->label, ...$menu->names($exit)])));
+            $shared = array_intersect_key(
+                self::words($promised->destination),
+                self::words(implode(' ', [$exit->label, ...$menu->names($exit)])),
+            );
             if ([] !== $shared && $exit->on === $promised->key) {
                 return null;
             }
@@ -58,6 +73,6 @@ final class KeyLeadsElsewhere implements Check
     {
         preg_match_all('/\p{L}{4,}/u', mb_strtolower($text), $words);
 
-        return array_fill_keys(array_map(static fn (string $word): string => mb_substr($word, 0, 5), $words[0]), true);
+        return array_fill_keys(array_map(static fn(string $word): string => mb_substr($word, 0, 5), $words[0]), true);
     }
 }

@@ -25,13 +25,27 @@ final class KeyNeverMentioned implements Check
     {
         foreach (MenuKeys::of($element, $survey->plan) as $menu) {
             foreach ($menu->step->exits()->items as $i => $exit) {
-                $silent = \in_array($exit, $menu->keys, true) ? array_keys(array_filter($menu->promised, static fn (array $promised): bool => [] === array_filter($promised, static fn (Promised $one): bool => $one->key === $exit->on))) : [];
+                $silent = \in_array($exit, $menu->keys, true)
+                    ? array_keys(
+                        array_filter(
+                            $menu->promised,
+                            static fn(array $promised): bool => [] ===
+                                array_filter($promised, static fn(Promised $one): bool => $one->key === $exit->on),
+                        ),
+                    )
+                    : [];
                 if ([] !== $silent) {
                     $scripts = [];
                     foreach ($silent as $language) {
-                        $scripts['/scripts/'.$language] = $menu->withKey($language, $exit);
+                        $scripts['/scripts/' . $language] = $menu->withKey($language, $exit);
                     }
-                    yield Finding::warning($element, \sprintf('%s/exits/%d', $menu->place, $i), 'key-never-mentioned', ['key' => $exit->on, 'prompt' => $menu->prompt->name(), 'languages' => implode(', ', $silent)], '' === $menu->label($exit) ? null : Fix::replaceEach($menu->prompt, $scripts));
+                    yield Finding::warning(
+                        $element,
+                        \sprintf('%s/exits/%d', $menu->place, $i),
+                        'key-never-mentioned',
+                        ['key' => $exit->on, 'prompt' => $menu->prompt->name(), 'languages' => implode(', ', $silent)],
+                        '' === $menu->label($exit) ? null : Fix::replaceEach($menu->prompt, $scripts),
+                    );
                 }
             }
         }

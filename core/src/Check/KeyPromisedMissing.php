@@ -29,7 +29,18 @@ final class KeyPromisedMissing implements Check
                     if (!$menu->has($one->key) && !isset($told[$one->key])) {
                         $told[$one->key] = true;
                         $exit = ['on' => $one->key, 'label' => mb_substr($one->destination, 0, 80), 'steps' => []];
-                        yield Finding::warning($element, $menu->place.'/exits', 'key-promised-missing', ['key' => $one->key, 'destination' => $one->destination, 'prompt' => $menu->prompt->name(), 'language' => $language], Fix::add($element, $menu->place.'/exits/-', $exit));
+                        yield Finding::warning(
+                            $element,
+                            $menu->place . '/exits',
+                            'key-promised-missing',
+                            [
+                                'key' => $one->key,
+                                'destination' => $one->destination,
+                                'prompt' => $menu->prompt->name(),
+                                'language' => $language,
+                            ],
+                            Fix::add($element, $menu->place . '/exits/-', $exit),
+                        );
                     }
                 }
             }

@@ -27,11 +27,33 @@ final class KeysInAnotherOrder implements Check
     {
         foreach (MenuKeys::of($element, $survey->plan) as $menu) {
             foreach ($menu->promised as $language => $promised) {
-                $said = array_values(array_filter(array_map(static fn (Promised $one): string => $one->key, $promised), $menu->has(...)));
-                $listed = array_values(array_filter(array_map(static fn (StepExit $exit): string => $exit->on, $menu->keys), static fn (string $key): bool => \in_array($key, $said, true)));
+                $said = array_values(
+                    array_filter(array_map(static fn(Promised $one): string => $one->key, $promised), $menu->has(...)),
+                );
+                $listed = array_values(
+                    array_filter(
+                        array_map(static fn(StepExit $exit): string => $exit->on, $menu->keys),
+                        static fn(string $key): bool => \in_array($key, $said, true),
+                    ),
+                );
                 if ($said !== $listed) {
-                    $fix = Fix::replace($element, $menu->place.'/exits', (new Exits(self::inOrder($menu->step->exits()->items, $said)))->toJson());
-                    yield Finding::warning($element, $menu->place.'/exits', 'keys-in-another-order', ['said' => implode(' ', $said), 'listed' => implode(' ', $listed), 'prompt' => $menu->prompt->name(), 'language' => $language], $fix);
+                    $fix = Fix::replace(
+                        $element,
+                        $menu->place . '/exits',
+                        (new Exits(self::inOrder($menu->step->exits()->items, $said)))->toJson(),
+                    );
+                    yield Finding::warning(
+                        $element,
+                        $menu->place . '/exits',
+                        'keys-in-another-order',
+                        [
+                            'said' => implode(' ', $said),
+                            'listed' => implode(' ', $listed),
+                            'prompt' => $menu->prompt->name(),
+                            'language' => $language,
+                        ],
+                        $fix,
+                    );
                     break;
                 }
             }
@@ -49,7 +71,7 @@ final class KeysInAnotherOrder implements Check
         $named = [];
         foreach ($exits as $exit) {
             $place = array_search($exit->on, $order, true);
-            false === $place || $named[$place] = $exit;
+            false === $place || ($named[$place] = $exit);
         }
         ksort($named);
         $sorted = [];

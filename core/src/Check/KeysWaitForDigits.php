@@ -34,10 +34,20 @@ final class KeysWaitForDigits implements Check
                 continue;
             }
             $isLong = $dial->digitSeconds > self::BEARABLE;
-            $digits = array_filter($step->exits()->keys(), static fn (string $key): bool => ctype_digit($key) && ($isLong || self::beginsExtension($key, $survey->plan)));
+            $digits = array_filter(
+                $step->exits()->keys(),
+                static fn(string $key): bool => ctype_digit($key) &&
+                    ($isLong || self::beginsExtension($key, $survey->plan)),
+            );
             if ([] !== $digits) {
-                $fix = $isLong ? Fix::replace($element, $place.'/dial/digitSeconds', self::BEARABLE) : null;
-                yield Finding::warning($element, $place.'/dial', 'keys-wait-for-digits', ['keys' => implode(', ', $digits), 'seconds' => $dial->digitSeconds], $fix);
+                $fix = $isLong ? Fix::replace($element, $place . '/dial/digitSeconds', self::BEARABLE) : null;
+                yield Finding::warning(
+                    $element,
+                    $place . '/dial',
+                    'keys-wait-for-digits',
+                    ['keys' => implode(', ', $digits), 'seconds' => $dial->digitSeconds],
+                    $fix,
+                );
             }
         }
     }
@@ -46,7 +56,7 @@ final class KeysWaitForDigits implements Check
     private static function beginsExtension(string $key, Plan $plan): bool
     {
         for ($next = 0; $next <= 9; ++$next) {
-            if ($plan->isMentioned(Spelled::mention(Spelled::EXTENSION, $key.$next), Kind::Person)) {
+            if ($plan->isMentioned(Spelled::mention(Spelled::EXTENSION, $key . $next), Kind::Person)) {
                 return true;
             }
         }

@@ -24,9 +24,19 @@ final class LineFilledByTheCall implements Check
     {
         foreach ($survey->lines->areKnown() ? Outgoing::of($element) : [] as $call) {
             $carriers = $survey->lines->carriers($call->number, $call->site);
-            if (1 === \count($carriers) && 1 === $carriers[0]->channels && $carriers[0] === ($survey->lines->of($call->site)[0] ?? null)) {
+            if (
+                1 === \count($carriers) &&
+                1 === $carriers[0]->channels &&
+                $carriers[0] === ($survey->lines->of($call->site)[0] ?? null)
+            ) {
                 $arguments = ['line' => $carriers[0]->name(), 'number' => PhoneNumber::international($call->number)];
-                yield Finding::warning($element, $call->pointer, 'line-filled-by-the-call', $arguments, Fix::replace($carriers[0], '/channels', 2));
+                yield Finding::warning(
+                    $element,
+                    $call->pointer,
+                    'line-filled-by-the-call',
+                    $arguments,
+                    Fix::replace($carriers[0], '/channels', 2),
+                );
             }
         }
     }

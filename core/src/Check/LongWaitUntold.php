@@ -26,7 +26,13 @@ final class LongWaitUntold implements Check
     {
         if ($element->waiting->longestSeconds > self::LONG && !$element->waiting->announces()) {
             $fix = Fix::replaceAll($element, ['/waiting/announceSeconds'], 60);
-            yield Finding::warning($element, '/waiting', 'long-wait-untold', ['minutes' => intdiv($element->waiting->longestSeconds, 60)], $element->waiting->tellsPosition || $element->waiting->tellsWait ? $fix : null);
+            yield Finding::warning(
+                $element,
+                '/waiting',
+                'long-wait-untold',
+                ['minutes' => intdiv($element->waiting->longestSeconds, 60)],
+                $element->waiting->tellsPosition || $element->waiting->tellsWait ? $fix : null,
+            );
         }
     }
 }

@@ -27,7 +27,10 @@ final class MailboxRace implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        $phones = array_filter($element->phones, static fn (Phone $phone): bool => $phone->on && !$phone->askFirst && null !== $phone->ownMailbox);
+        $phones = array_filter(
+            $element->phones,
+            static fn(Phone $phone): bool => $phone->on && !$phone->askFirst && null !== $phone->ownMailbox,
+        );
         if ([] === $phones) {
             return;
         }
@@ -46,7 +49,12 @@ final class MailboxRace implements Check
         $rings = ['' => $survey->stepsThatRing($person)];
         foreach ($survey->plan->mentioning($person->id(), Kind::Team) as $team) {
             foreach ($team instanceof Team ? $team->members : [] as $member) {
-                if ($team instanceof Team && $member->who->element === $person->id() && $member->on && !$member->askFirst) {
+                if (
+                    $team instanceof Team &&
+                    $member->who->element === $person->id() &&
+                    $member->on &&
+                    !$member->askFirst
+                ) {
                     foreach ($survey->stepsThatRing($team) as $step) {
                         $rings[$member->who->phone ?? ''][] = $step->during(self::turn($team, $member, $step->seconds));
                     }
@@ -81,9 +89,23 @@ final class MailboxRace implements Check
             $outside->mailboxWhenBusy => 'mailbox-when-busy',
             default => 'mailbox-when-off',
         };
-        $arguments = ['phone' => $phone->label, 'answers' => $answers, 'by' => $longest->by, 'in' => null === $longest->step ? 'rule' : 'journey', 'seconds' => $longest->seconds, 'greeter' => $greets->by ?? '', 'greets' => $greets?->greetsAfter() ?? 0];
+        $arguments = [
+            'phone' => $phone->label,
+            'answers' => $answers,
+            'by' => $longest->by,
+            'in' => null === $longest->step ? 'rule' : 'journey',
+            'seconds' => $longest->seconds,
+            'greeter' => $greets->by ?? '',
+            'greets' => $greets?->greetsAfter() ?? 0,
+        ];
 
-        return Finding::warning($person, '/phones/'.$i, $code, $arguments, Fix::replace($person, \sprintf('/phones/%d/askFirst', $i), true));
+        return Finding::warning(
+            $person,
+            '/phones/' . $i,
+            $code,
+            $arguments,
+            Fix::replace($person, \sprintf('/phones/%d/askFirst', $i), true),
+        );
     }
 
     /** How long a member rings at most. */

@@ -25,7 +25,13 @@ final class MemberRingsTooLong implements Check
         foreach (null === $limit ? [] : $element->ringing() as $i => $member) {
             if (null !== $member->seconds && $member->seconds > $limit && $element->joinsAfter($member) < $limit) {
                 $fix = Fix::replace($element, \sprintf('/members/%d/seconds', $i), $limit);
-                yield Finding::warning($element, '/members/'.$i, 'member-rings-too-long', ['seconds' => $member->seconds, 'limit' => $limit], $fix);
+                yield Finding::warning(
+                    $element,
+                    '/members/' . $i,
+                    'member-rings-too-long',
+                    ['seconds' => $member->seconds, 'limit' => $limit],
+                    $fix,
+                );
             }
         }
     }

@@ -24,7 +24,7 @@ final class MenuWithoutKeys implements Check
     {
         foreach ($element->steps->everyStep('/steps') as $place => $step) {
             if ($step instanceof MenuStep && [] === $step->exits()->items) {
-                yield Finding::warning($element, $place.'/exits', 'menu-without-keys');
+                yield Finding::warning($element, $place . '/exits', 'menu-without-keys');
             }
         }
     }

@@ -23,7 +23,10 @@ final class NoEmergencyCalls implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         $all = $survey->lines->from(null);
-        $carrying = array_filter($all, static fn (OutsideLine $line): bool => \in_array(Destination::Emergency, $line->destinations, true));
+        $carrying = array_filter(
+            $all,
+            static fn(OutsideLine $line): bool => \in_array(Destination::Emergency, $line->destinations, true),
+        );
         if ([] === $carrying && $element->id() === $all[0]->id()) {
             $fix = Fix::add($element, '/destinations/-', Destination::Emergency->value, ['line' => $element->name()]);
             yield Finding::warning($element, '/destinations', 'no-emergency-calls', [], $fix);

@@ -22,7 +22,13 @@ final class NoticeToNobody implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         if (null !== $element->promise->noticeSeconds && [] === $element->promise->notify) {
-            yield Finding::warning($element, '/promise/notify', 'notice-to-nobody', [], Fix::replace($element, '/promise/noticeSeconds', null));
+            yield Finding::warning(
+                $element,
+                '/promise/notify',
+                'notice-to-nobody',
+                [],
+                Fix::replace($element, '/promise/noticeSeconds', null),
+            );
         }
     }
 }

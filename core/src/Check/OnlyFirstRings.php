@@ -26,7 +26,13 @@ final class OnlyFirstRings implements Check
         if (null !== $limit && $element->pattern->isInTurn() && $ringing > 1 && $element->memberSeconds >= $limit) {
             $each = intdiv($limit, $ringing);
             $fix = 0 === $each ? null : Fix::replace($element, '/memberSeconds', $each, ['each' => $each]);
-            yield Finding::warning($element, '/memberSeconds', 'only-first-rings', ['seconds' => $element->memberSeconds, 'limit' => $limit], $fix);
+            yield Finding::warning(
+                $element,
+                '/memberSeconds',
+                'only-first-rings',
+                ['seconds' => $element->memberSeconds, 'limit' => $limit],
+                $fix,
+            );
         }
     }
 }

@@ -17,9 +17,7 @@ final readonly class Outgoing
      * @param string      $number  E.164
      * @param string|null $site    from which it leaves; null where it belongs to nobody
      */
-    private function __construct(public string $pointer, public string $number, public ?string $site)
-    {
-    }
+    private function __construct(public string $pointer, public string $number, public ?string $site) {}
 
     /** @return iterable<self> */
     public static function of(Person|Team|Journey $element): iterable
@@ -36,13 +34,16 @@ final readonly class Outgoing
     {
         foreach ($person->phones as $i => $phone) {
             if (null !== $phone->number && $phone->on) {
-                yield new self('/phones/'.$i, $phone->number, $person->site);
+                yield new self('/phones/' . $i, $phone->number, $person->site);
             }
         }
         foreach ($person->rules as $i => $rule) {
-            $outside = array_map(static fn (RuleOutcome $outcome): ?string => $outcome->to?->number, $rule->on ? $rule->then : []);
+            $outside = array_map(
+                static fn(RuleOutcome $outcome): ?string => $outcome->to?->number,
+                $rule->on ? $rule->then : [],
+            );
             foreach (array_unique(array_filter($outside)) as $number) {
-                yield new self('/rules/'.$i, $number, $person->site);
+                yield new self('/rules/' . $i, $number, $person->site);
             }
         }
     }
@@ -52,7 +53,7 @@ final readonly class Outgoing
     {
         foreach ($team->ringing() as $i => $member) {
             if (null !== $member->who->number) {
-                yield new self('/members/'.$i, $member->who->number, null);
+                yield new self('/members/' . $i, $member->who->number, null);
             }
         }
     }

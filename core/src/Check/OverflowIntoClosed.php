@@ -39,7 +39,12 @@ final class OverflowIntoClosed implements Check
                 $closed = null === $hours ? null : self::firstClosed($survey->plan, $given, $hours);
                 if (null !== $hours && null !== $closed) {
                     $queue = $survey->plan->find($stay->by)?->name() ?? $stay->by;
-                    yield Finding::warning($element, $stay->place, 'overflow-into-closed', ['queue' => $queue, 'hours' => $hours->name()] + $closed);
+                    yield Finding::warning(
+                        $element,
+                        $stay->place,
+                        'overflow-into-closed',
+                        ['queue' => $queue, 'hours' => $hours->name()] + $closed,
+                    );
                 }
             }
         }
@@ -68,7 +73,9 @@ final class OverflowIntoClosed implements Check
             for ($now = $monday; $now < $monday + 7 * 86400; $now = $next) {
                 $reading = $running->read($hours, $now);
                 $next = $reading->until ?? \PHP_INT_MAX;
-                $holds = false === $hours->state($reading->state)?->open && \in_array($reading->decision->by, [Decision::WEEK, Decision::DEFAULT], true);
+                $holds =
+                    false === $hours->state($reading->state)?->open &&
+                    \in_array($reading->decision->by, [Decision::WEEK, Decision::DEFAULT], true);
                 foreach ($given as $id => $states) {
                     $before = $plan->get(Hours::class, $id);
                     $reading = null === $before ? null : $running->read($before, $now);
@@ -78,7 +85,10 @@ final class OverflowIntoClosed implements Check
                 if ($holds) {
                     $local = Moment::format($now, $running->zone($hours));
 
-                    return ['day' => gmdate('N', (int) strtotime(substr($local, 0, 10).' UTC')), 'time' => substr($local, 11, 5)];
+                    return [
+                        'day' => gmdate('N', (int) strtotime(substr($local, 0, 10) . ' UTC')),
+                        'time' => substr($local, 11, 5),
+                    ];
                 }
             }
         }

@@ -31,7 +31,10 @@ final class OwnNumberCalled implements Check
                 $target = $survey->plan->find($number->target?->element);
                 $fits = $element instanceof Person || $target instanceof Person || $target instanceof Team;
                 $isForward = str_ends_with($pointer, '/number');
-                $fix = null === $target || !$fits || $isForward ? null : Fix::replace($element, $pointer, $target->id(), ['target' => $target->name()]);
+                $fix =
+                    null === $target || !$fits || $isForward
+                        ? null
+                        : Fix::replace($element, $pointer, $target->id(), ['target' => $target->name()]);
                 yield Finding::warning($element, $pointer, 'own-number-called', ['number' => $number->name()], $fix);
             }
         }

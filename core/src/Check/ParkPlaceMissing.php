@@ -25,9 +25,23 @@ final class ParkPlaceMissing implements Check
     {
         foreach ($element->steps->everyStep('/steps') as $place => $step) {
             $site = $step instanceof ParkStep ? $survey->plan->get(Site::class, $step->site) : null;
-            if ($step instanceof ParkStep && null !== $site && ([] === $site->parkPlaces || ('' !== $step->place && !\in_array($step->place, $site->parkPlaces, true)))) {
-                $fix = [] === $site->parkPlaces ? null : Fix::replace($element, $place.'/place', '');
-                yield Finding::warning($element, $place.'/place', 'park-place-missing', ['site' => $site->name(), 'place' => $step->place, 'has' => [] === $site->parkPlaces ? 'none' : 'others'], $fix);
+            if (
+                $step instanceof ParkStep &&
+                null !== $site &&
+                ([] === $site->parkPlaces || ('' !== $step->place && !\in_array($step->place, $site->parkPlaces, true)))
+            ) {
+                $fix = [] === $site->parkPlaces ? null : Fix::replace($element, $place . '/place', '');
+                yield Finding::warning(
+                    $element,
+                    $place . '/place',
+                    'park-place-missing',
+                    [
+                        'site' => $site->name(),
+                        'place' => $step->place,
+                        'has' => [] === $site->parkPlaces ? 'none' : 'others',
+                    ],
+                    $fix,
+                );
             }
         }
     }

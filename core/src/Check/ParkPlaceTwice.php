@@ -27,7 +27,17 @@ final class ParkPlaceTwice implements Check
             if ($step instanceof ParkStep && null !== $step->site && '' !== $step->place) {
                 $other = self::other($element, $step, $survey);
                 if (null !== $other) {
-                    yield Finding::warning($element, $place.'/place', 'park-place-twice', ['place' => $step->place, 'other' => $other, 'where' => $other === $element->name() ? 'here' : 'elsewhere'], Fix::replace($element, $place.'/place', ''));
+                    yield Finding::warning(
+                        $element,
+                        $place . '/place',
+                        'park-place-twice',
+                        [
+                            'place' => $step->place,
+                            'other' => $other,
+                            'where' => $other === $element->name() ? 'here' : 'elsewhere',
+                        ],
+                        Fix::replace($element, $place . '/place', ''),
+                    );
                 }
             }
         }
@@ -39,7 +49,12 @@ final class ParkPlaceTwice implements Check
         foreach ($survey->plan->mentioning((string) $step->site, Kind::Journey) as $one) {
             foreach ($one instanceof Journey ? $one->steps->everyStep('/steps') : [] as $other) {
                 $isSame = $one->id() === $journey->id() && $other->id() === $step->id();
-                if (!$isSame && $other instanceof ParkStep && $other->site === $step->site && $other->place === $step->place) {
+                if (
+                    !$isSame &&
+                    $other instanceof ParkStep &&
+                    $other->site === $step->site &&
+                    $other->place === $step->place
+                ) {
                     return $one->name();
                 }
             }

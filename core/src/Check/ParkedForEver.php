@@ -27,7 +27,13 @@ final class ParkedForEver implements Check
     {
         foreach ($element->steps->everyStep('/steps') as $place => $step) {
             if ($step instanceof ParkStep && 0 === $step->seconds) {
-                yield Finding::warning($element, $place.'/seconds', 'parked-for-ever', [], Fix::replace($element, $place.'/seconds', self::PATIENCE));
+                yield Finding::warning(
+                    $element,
+                    $place . '/seconds',
+                    'parked-for-ever',
+                    [],
+                    Fix::replace($element, $place . '/seconds', self::PATIENCE),
+                );
             }
         }
     }

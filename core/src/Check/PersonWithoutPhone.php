@@ -25,7 +25,13 @@ final class PersonWithoutPhone implements Check
     {
         if ([] === $element->phones) {
             $desk = new Phone('desk', PhoneType::Desk, 'Desk phone');
-            yield Finding::warning($element, '/phones', 'person-without-phone', [], Fix::add($element, '/phones/-', $desk->toJson()));
+            yield Finding::warning(
+                $element,
+                '/phones',
+                'person-without-phone',
+                [],
+                Fix::add($element, '/phones/-', $desk->toJson()),
+            );
         }
     }
 }

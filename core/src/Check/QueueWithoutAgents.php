@@ -22,7 +22,11 @@ final class QueueWithoutAgents implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         if ([] === $element->asked()) {
-            yield Finding::warning($element, '/members', [] === $element->members ? 'queue-without-agents' : 'queue-off');
+            yield Finding::warning(
+                $element,
+                '/members',
+                [] === $element->members ? 'queue-without-agents' : 'queue-off',
+            );
         }
     }
 }

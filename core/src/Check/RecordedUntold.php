@@ -22,7 +22,13 @@ final class RecordedUntold implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         if ($element->recording->on && null === $element->recording->notice) {
-            yield Finding::warning($element, '/recording', 'recorded-untold', [], Fix::replace($element, '/recording/on', false));
+            yield Finding::warning(
+                $element,
+                '/recording',
+                'recorded-untold',
+                [],
+                Fix::replace($element, '/recording/on', false),
+            );
         }
     }
 }

@@ -14,9 +14,7 @@ final readonly class Rings
      * @param int           $seconds for how long at most
      * @param RingStep|null $step    the step; null where a rule rings them
      */
-    public function __construct(public string $by, public int $seconds, public ?RingStep $step)
-    {
-    }
+    public function __construct(public string $by, public int $seconds, public ?RingStep $step) {}
 
     public function during(int $seconds): self
     {

@@ -27,8 +27,14 @@ final class RuleNeverHolds implements Check
         foreach ($element->rules as $i => $rule) {
             foreach (\array_slice($element->rules, 0, $i) as $j => $earlier) {
                 if ($rule->on && $earlier->on && null === $earlier->until && self::covers($earlier, $rule)) {
-                    $fix = Fix::move($element, '/rules/'.$i, '/rules/'.$j);
-                    yield Finding::warning($element, '/rules/'.$i, 'rule-never-holds', ['rule' => $rule->name, 'earlier' => $earlier->name], $fix);
+                    $fix = Fix::move($element, '/rules/' . $i, '/rules/' . $j);
+                    yield Finding::warning(
+                        $element,
+                        '/rules/' . $i,
+                        'rule-never-holds',
+                        ['rule' => $rule->name, 'earlier' => $earlier->name],
+                        $fix,
+                    );
                     break;
                 }
             }
@@ -39,10 +45,15 @@ final class RuleNeverHolds implements Check
     {
         [$wide, $narrow] = [$wideRule->when, $narrowRule->when];
 
-        return (null === $wide->hours || ($wide->hours === $narrow->hours && [] === array_diff($narrow->states, $wide->states)))
-            && ([] === $wide->windows || $wide->windows == $narrow->windows)
-            && [] === array_filter($narrow->statusesMeant(), static fn (Status $status): bool => !\in_array($status, $wide->statusesMeant(), true))
-            && (Via::Any === $wide->via || $wide->via === $narrow->via)
-            && ([] === $wide->callers || ([] !== $narrow->callers && [] === array_diff($narrow->callers, $wide->callers)));
+        return (null === $wide->hours ||
+            ($wide->hours === $narrow->hours && [] === array_diff($narrow->states, $wide->states))) &&
+            ([] === $wide->windows || $wide->windows == $narrow->windows) &&
+            [] ===
+                array_filter(
+                    $narrow->statusesMeant(),
+                    static fn(Status $status): bool => !\in_array($status, $wide->statusesMeant(), true),
+                ) &&
+            (Via::Any === $wide->via || $wide->via === $narrow->via) &&
+            ([] === $wide->callers || ([] !== $narrow->callers && [] === array_diff($narrow->callers, $wide->callers)));
     }
 }

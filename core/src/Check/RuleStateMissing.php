@@ -26,7 +26,10 @@ final class RuleStateMissing implements Check
             $hours = $survey->plan->get(Hours::class, $rule->when->hours);
             foreach ($rule->when->states as $state) {
                 if (null !== $hours && null === $hours->state($state)) {
-                    yield Finding::warning($element, '/rules/'.$i, 'rule-state-missing', ['hours' => $hours->name(), 'state' => $state]);
+                    yield Finding::warning($element, '/rules/' . $i, 'rule-state-missing', [
+                        'hours' => $hours->name(),
+                        'state' => $state,
+                    ]);
                 }
             }
         }

@@ -33,8 +33,16 @@ final class StageCut implements Check
                             $element,
                             $place,
                             $stage->after >= $step->seconds ? 'stage-never-starts' : 'stage-cut',
-                            ['person' => $person?->name() ?? '', 'limit' => $step->seconds, 'stage' => $i + 1, 'rule' => $rule->name, 'seconds' => $stage->seconds],
-                            Fix::replace($element, $place.'/seconds', min(RingStep::LONGEST, $needed), ['needed' => $needed]),
+                            [
+                                'person' => $person?->name() ?? '',
+                                'limit' => $step->seconds,
+                                'stage' => $i + 1,
+                                'rule' => $rule->name,
+                                'seconds' => $stage->seconds,
+                            ],
+                            Fix::replace($element, $place . '/seconds', min(RingStep::LONGEST, $needed), [
+                                'needed' => $needed,
+                            ]),
                         );
                         break;
                     }

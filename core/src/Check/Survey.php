@@ -34,7 +34,10 @@ final class Survey
     /** @return array<string, RingStep> by pointer */
     public function ringStepsOf(Journey $journey): array
     {
-        return $this->ringSteps[$journey->id()] ??= array_filter(iterator_to_array($journey->steps->everyStep('/steps')), static fn (Step $step): bool => $step instanceof RingStep);
+        return $this->ringSteps[$journey->id()] ??= array_filter(
+            iterator_to_array($journey->steps->everyStep('/steps')),
+            static fn(Step $step): bool => $step instanceof RingStep,
+        );
     }
 
     /** @return list<Rings> by steps, in the order in which their journeys are listed */
@@ -60,12 +63,12 @@ final class Survey
     {
         $seconds = [];
         foreach ($this->stepsThatRing($team) as $rings) {
-            $rings->step?->handOver || $seconds[] = $rings->seconds;
+            $rings->step?->handOver || ($seconds[] = $rings->seconds);
         }
         foreach ($this->plan->mentioning($team->id(), Kind::Person) as $person) {
             foreach ($person instanceof Person ? $person->rules : [] as $rule) {
                 foreach ($rule->stages as $stage) {
-                    \in_array($team->id(), $stage->teams, true) && $seconds[] = $stage->seconds;
+                    \in_array($team->id(), $stage->teams, true) && ($seconds[] = $stage->seconds);
                 }
             }
         }

@@ -22,7 +22,10 @@ final class TeamOff implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         if ([] !== $element->members && [] === $element->ringing()) {
-            $paths = array_map(static fn (int $i): string => \sprintf('/members/%d/on', $i), array_keys($element->members));
+            $paths = array_map(
+                static fn(int $i): string => \sprintf('/members/%d/on', $i),
+                array_keys($element->members),
+            );
             yield Finding::warning($element, '/members', 'team-off', [], Fix::replaceAll($element, $paths, true));
         }
     }

@@ -25,8 +25,15 @@ final class TierNeverAsked implements Check
             $joins = ($member->tier - 1) * $element->asking->widenSeconds;
             if ($joins >= $element->waiting->longestSeconds) {
                 $every = intdiv($element->waiting->longestSeconds, $member->tier);
-                $fix = 0 === $every ? null : Fix::replace($element, '/asking/widenSeconds', $every, ['every' => $every]);
-                yield Finding::warning($element, '/members/'.$i, 'tier-never-asked', ['tier' => $member->tier, 'joins' => $joins, 'longest' => $element->waiting->longestSeconds], $fix);
+                $fix =
+                    0 === $every ? null : Fix::replace($element, '/asking/widenSeconds', $every, ['every' => $every]);
+                yield Finding::warning(
+                    $element,
+                    '/members/' . $i,
+                    'tier-never-asked',
+                    ['tier' => $member->tier, 'joins' => $joins, 'longest' => $element->waiting->longestSeconds],
+                    $fix,
+                );
             }
         }
     }

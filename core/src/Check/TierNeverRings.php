@@ -27,7 +27,13 @@ final class TierNeverRings implements Check
             if (null !== $limit && $starts >= $limit) {
                 $every = intdiv($limit, $member->tier);
                 $fix = 0 === $every ? null : Fix::replace($element, '/widenSeconds', $every, ['every' => $every]);
-                yield Finding::warning($element, '/members/'.$i, 'tier-never-rings', ['tier' => $member->tier, 'starts' => $starts, 'limit' => $limit], $fix);
+                yield Finding::warning(
+                    $element,
+                    '/members/' . $i,
+                    'tier-never-rings',
+                    ['tier' => $member->tier, 'starts' => $starts, 'limit' => $limit],
+                    $fix,
+                );
             }
         }
     }

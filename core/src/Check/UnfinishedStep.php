@@ -24,7 +24,7 @@ final class UnfinishedStep implements Check
         foreach ($element->steps->everyStep('/steps') as $place => $step) {
             $field = $step->unfinished();
             if (null !== $field) {
-                yield Finding::blocking($element, $place.'/'.$field, 'unfinished-step', ['field' => $field]);
+                yield Finding::blocking($element, $place . '/' . $field, 'unfinished-step', ['field' => $field]);
             }
         }
     }

@@ -24,7 +24,7 @@ final class UnreachableStep implements Check
         foreach ($element->steps->everyList('/steps') as $place => $list) {
             foreach (\array_slice($list->steps, 1, null, true) as $i => $step) {
                 if ($list->steps[$i - 1]->isLast()) {
-                    yield Finding::warning($element, $place.'/'.$i, 'unreachable-step');
+                    yield Finding::warning($element, $place . '/' . $i, 'unreachable-step');
                 }
             }
         }

@@ -30,7 +30,13 @@ final class WordOfTwoKeys implements Check
                     $first = $seen[$words->language][Spoken::plain($word)] ??= $words->on;
                     if ($first !== $words->on) {
                         $fix = Fix::remove($element, \sprintf('%s/words/%d/say/%d', $place, $i, $j));
-                        yield Finding::warning($element, $place.'/words', 'word-of-two-keys', ['word' => $word, 'language' => $words->language, 'first' => $first, 'key' => $words->on], $fix);
+                        yield Finding::warning(
+                            $element,
+                            $place . '/words',
+                            'word-of-two-keys',
+                            ['word' => $word, 'language' => $words->language, 'first' => $first, 'key' => $words->on],
+                            $fix,
+                        );
                     }
                 }
             }

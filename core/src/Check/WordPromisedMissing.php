@@ -29,8 +29,19 @@ final class WordPromisedMissing implements Check
             foreach ($menu->words() as $language => $words) {
                 foreach ($words as $one) {
                     if (null === Spoken::understand($one->word, $menu->step->manner->words, $language)->key) {
-                        $arguments = ['word' => $one->word, 'key' => $one->key ?? '', 'prompt' => $menu->prompt->name(), 'language' => $language];
-                        yield Finding::warning($element, $menu->place.'/words', 'word-promised-missing', $arguments, self::fix($element, $menu, $one, $language));
+                        $arguments = [
+                            'word' => $one->word,
+                            'key' => $one->key ?? '',
+                            'prompt' => $menu->prompt->name(),
+                            'language' => $language,
+                        ];
+                        yield Finding::warning(
+                            $element,
+                            $menu->place . '/words',
+                            'word-promised-missing',
+                            $arguments,
+                            self::fix($element, $menu, $one, $language),
+                        );
                     }
                 }
             }
@@ -48,6 +59,10 @@ final class WordPromisedMissing implements Check
             }
         }
 
-        return Fix::add($journey, $menu->place.'/words/-', (new MenuWord($promised->key, $language, [$promised->word]))->toJson());
+        return Fix::add(
+            $journey,
+            $menu->place . '/words/-',
+            (new MenuWord($promised->key, $language, [$promised->word]))->toJson(),
+        );
     }
 }

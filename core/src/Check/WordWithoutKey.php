@@ -25,7 +25,13 @@ final class WordWithoutKey implements Check
         foreach ($element->steps->everyStep('/steps') as $place => $step) {
             foreach ($step instanceof MenuStep ? $step->manner->words : [] as $i => $words) {
                 if ([] !== $words->say && null === $step->exits()->find($words->on)) {
-                    yield Finding::warning($element, $place.'/words', 'word-without-key', ['word' => $words->say[0], 'key' => $words->on], Fix::remove($element, \sprintf('%s/words/%d', $place, $i)));
+                    yield Finding::warning(
+                        $element,
+                        $place . '/words',
+                        'word-without-key',
+                        ['word' => $words->say[0], 'key' => $words->on],
+                        Fix::remove($element, \sprintf('%s/words/%d', $place, $i)),
+                    );
                 }
             }
         }

@@ -29,13 +29,13 @@ use Meandros\Core\Wording\TraceReport;
 final class Application
 {
     public const USAGE = <<<'TEXT'
-        usage: meandros trace PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--zone ZONE] [--assume FILE] [--json]
-               meandros hours PLAN.json --id HOURS --at MOMENT [--json]
+    usage: meandros trace PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--zone ZONE] [--assume FILE] [--json]
+           meandros hours PLAN.json --id HOURS --at MOMENT [--json]
 
-        NUMBER and CALLER are as people type them, an extension, or (for CALLER) "withheld".
-        MOMENT is like 2026-11-23T10:30 in the site's zone, or 2026-11-23T10:30:00+00:00.
+    NUMBER and CALLER are as people type them, an extension, or (for CALLER) "withheld".
+    MOMENT is like 2026-11-23T10:30 in the site's zone, or 2026-11-23T10:30:00+00:00.
 
-        TEXT;
+    TEXT;
     private const JSON = \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR;
 
     /**
@@ -49,15 +49,17 @@ final class Application
     {
         try {
             $command = array_shift($words);
-            $out(match ($command) {
-                'trace' => self::trace(Options::parse($words, ['to', 'from', 'at', 'zone', 'assume'], ['json'])),
-                'hours' => self::hours(Options::parse($words, ['id', 'at'], ['json'])),
-                default => throw new \InvalidArgumentException(self::USAGE),
-            });
+            $out(
+                match ($command) {
+                    'trace' => self::trace(Options::parse($words, ['to', 'from', 'at', 'zone', 'assume'], ['json'])),
+                    'hours' => self::hours(Options::parse($words, ['id', 'at'], ['json'])),
+                    default => throw new \InvalidArgumentException(self::USAGE),
+                },
+            );
 
             return 0;
-        } catch (\InvalidArgumentException|\JsonException|TooMuchWork $exception) {
-            $err('meandros: '.$exception->getMessage()."\n");
+        } catch (\InvalidArgumentException | \JsonException | TooMuchWork $exception) {
+            $err('meandros: ' . $exception->getMessage() . "\n");
 
             return 2;
         }
@@ -69,26 +71,39 @@ final class Application
         [$to, $site] = self::dialled($plan, $options->get('to'));
         $zone = $options->get('zone', $site->zone);
         if (!Zone::exists($zone)) {
-            throw new \InvalidArgumentException(\sprintf('--zone: "%s" is not a time zone. %s', $zone, Zone::remedy($zone)));
+            throw new \InvalidArgumentException(
+                \sprintf('--zone: "%s" is not a time zone. %s', $zone, Zone::remedy($zone)),
+            );
         }
-        $caller = self::named('from', static fn (): Caller => Caller::parse($options->get('from', Caller::WITHHELD), $site->country));
-        $call = new TrialCall($to, $caller, self::named('at', static fn (): int => Moment::parse($options->get('at'), $zone)));
+        $caller = self::named(
+            'from',
+            static fn(): Caller => Caller::parse($options->get('from', Caller::WITHHELD), $site->country),
+        );
+        $call = new TrialCall(
+            $to,
+            $caller,
+            self::named('at', static fn(): int => Moment::parse($options->get('at'), $zone)),
+        );
         $assumptions = self::named('assume', static function () use ($options, $plan, $call): Assumptions {
-            $assumptions = $options->has('assume') ? Assumptions::fromData(json_decode(self::read($options->get('assume')), true, 32, \JSON_THROW_ON_ERROR)) : new Assumptions();
+            $assumptions = $options->has('assume')
+                ? Assumptions::fromData(
+                    json_decode(self::read($options->get('assume')), true, 32, \JSON_THROW_ON_ERROR),
+                )
+                : new Assumptions();
             AssumptionCheck::check($plan, $assumptions, $call);
 
             return $assumptions;
         });
         $report = TraceReport::of((new Router())->trace($plan, $call, $assumptions), $plan, $zone);
         if ($options->has('json')) {
-            return json_encode($report, self::JSON)."\n";
+            return json_encode($report, self::JSON) . "\n";
         }
         $lines = [$report['sentence']];
         foreach ($report['events'] as $event) {
             $lines[] = rtrim(\sprintf('%5d s  %s. %s', $event['second'], $event['text'], $event['reason']));
         }
 
-        return implode("\n", $lines)."\n";
+        return implode("\n", $lines) . "\n";
     }
 
     private static function hours(Options $options): string
@@ -96,22 +111,39 @@ final class Application
         $plan = self::plan($options);
         $hours = $plan->get(Hours::class, $options->get('id'));
         if (null === $hours) {
-            $ids = array_map(static fn (Hours $one): string => $one->id(), $plan->all(Hours::class));
-            throw new \InvalidArgumentException(\sprintf('--id: there are no hours "%s" in the plan. There are: %s.', $options->get('id'), implode(', ', $ids)));
+            $ids = array_map(static fn(Hours $one): string => $one->id(), $plan->all(Hours::class));
+            throw new \InvalidArgumentException(
+                \sprintf(
+                    '--id: there are no hours "%s" in the plan. There are: %s.',
+                    $options->get('id'),
+                    implode(', ', $ids),
+                ),
+            );
         }
         $running = new PlanHours($plan);
         $zone = $running->zone($hours);
-        $reading = $running->read($hours, self::named('at', static fn (): int => Moment::parse($options->get('at'), $zone)));
+        $reading = $running->read(
+            $hours,
+            self::named('at', static fn(): int => Moment::parse($options->get('at'), $zone)),
+        );
         if ($options->has('json')) {
-            return json_encode([
-                'state' => $reading->state,
-                'because' => $reading->decision->toJson(),
-                'since' => null === $reading->since ? null : Moment::format($reading->since, $zone),
-                'until' => null === $reading->until ? null : Moment::format($reading->until, $zone),
-            ], self::JSON)."\n";
+            return json_encode(
+                [
+                    'state' => $reading->state,
+                    'because' => $reading->decision->toJson(),
+                    'since' => null === $reading->since ? null : Moment::format($reading->since, $zone),
+                    'until' => null === $reading->until ? null : Moment::format($reading->until, $zone),
+                ],
+                self::JSON,
+            ) . "\n";
         }
 
-        return \sprintf("%s: %s; %s\n", $hours->name(), $hours->state($reading->state)->name ?? $reading->state, StateReason::words($reading, $zone));
+        return \sprintf(
+            "%s: %s; %s\n",
+            $hours->name(),
+            $hours->state($reading->state)->name ?? $reading->state,
+            StateReason::words($reading, $zone),
+        );
     }
 
     /**
@@ -128,23 +160,39 @@ final class Application
         try {
             return $read();
         } catch (InvalidData $invalid) {
-            $words = array_map(static fn (Problem $problem): string => trim(\sprintf('%s %s %s', $problem->pointer, $problem->message, $problem->remedy)), $invalid->problems);
+            $words = array_map(
+                static fn(Problem $problem): string => trim(
+                    \sprintf('%s %s %s', $problem->pointer, $problem->message, $problem->remedy),
+                ),
+                $invalid->problems,
+            );
             throw new \InvalidArgumentException(\sprintf('--%s: %s', $option, implode("\n", $words)));
         } catch (\InvalidArgumentException $invalid) {
-            throw new \InvalidArgumentException(str_starts_with($invalid->getMessage(), '--') ? $invalid->getMessage() : \sprintf('--%s: %s', $option, $invalid->getMessage()));
+            throw new \InvalidArgumentException(
+                str_starts_with($invalid->getMessage(), '--')
+                    ? $invalid->getMessage()
+                    : \sprintf('--%s: %s', $option, $invalid->getMessage()),
+            );
         }
     }
 
     private static function plan(Options $options): Plan
     {
-        return PlanCodec::decode(self::read($options->arguments[0] ?? throw new \InvalidArgumentException("The plan file is missing.\n".self::USAGE)));
+        return PlanCodec::decode(
+            self::read(
+                $options->arguments[0] ??
+                    throw new \InvalidArgumentException("The plan file is missing.\n" . self::USAGE),
+            ),
+        );
     }
 
     private static function read(string $file): string
     {
         $text = is_file($file) ? file_get_contents($file) : false;
 
-        return false === $text ? throw new \InvalidArgumentException(\sprintf('The file %s cannot be read.', $file)) : $text;
+        return false === $text
+            ? throw new \InvalidArgumentException(\sprintf('The file %s cannot be read.', $file))
+            : $text;
     }
 
     /**
@@ -172,13 +220,15 @@ final class Application
             }
         }
 
-        return [$parsed ?? throw new \InvalidArgumentException('--to: '.$invalid->problems[0]->message), $first];
+        return [$parsed ?? throw new \InvalidArgumentException('--to: ' . $invalid->problems[0]->message), $first];
     }
 
     private static function siteOf(Plan $plan, string $dialled): ?Site
     {
         $element = $plan->dialled($dialled);
 
-        return $element instanceof Number || $element instanceof Person || $element instanceof Hours ? $plan->get(Site::class, $element->site) : null;
+        return $element instanceof Number || $element instanceof Person || $element instanceof Hours
+            ? $plan->get(Site::class, $element->site)
+            : null;
     }
 }

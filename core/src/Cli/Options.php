@@ -11,9 +11,7 @@ final readonly class Options
      * @param list<string>          $arguments
      * @param array<string, string> $values    flags have the value ""
      */
-    private function __construct(public array $arguments, private array $values)
-    {
-    }
+    private function __construct(public array $arguments, private array $values) {}
 
     /**
      * @param list<string> $words
@@ -39,7 +37,9 @@ final readonly class Options
             } elseif (\in_array($name, $takingValue, true)) {
                 throw new \InvalidArgumentException(\sprintf('--%s needs a value.', $name));
             } else {
-                throw new \InvalidArgumentException(\sprintf('--%s is not known. Known: --%s.', $name, implode(', --', [...$takingValue, ...$flags])));
+                throw new \InvalidArgumentException(
+                    \sprintf('--%s is not known. Known: --%s.', $name, implode(', --', [...$takingValue, ...$flags])),
+                );
             }
         }
 
@@ -53,6 +53,7 @@ final readonly class Options
 
     public function get(string $name, ?string $default = null): string
     {
-        return $this->values[$name] ?? $default ?? throw new \InvalidArgumentException(\sprintf('--%s is missing.', $name));
+        return $this->values[$name] ??
+            ($default ?? throw new \InvalidArgumentException(\sprintf('--%s is missing.', $name)));
     }
 }

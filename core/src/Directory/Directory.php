@@ -19,9 +19,11 @@ final class Directory
     /** @var array<string, list<string>> keys by which people are found, by id */
     private array $spelled = [];
 
-    public function __construct(private readonly Plan $plan, private readonly NameSpelling $spelling, private readonly MenuDialling $dial)
-    {
-    }
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly NameSpelling $spelling,
+        private readonly MenuDialling $dial,
+    ) {}
 
     /**
      * Reads keys until one is left, enough letters leave few enough, nobody is left, or the caller says that it is all.
@@ -35,7 +37,12 @@ final class Directory
             $isOver = '#' === $keys[$used - 1];
             $typed = substr($keys, 0, $isOver ? $used - 1 : $used);
             if (\strlen($typed) >= Spelled::FEWEST && !$isOver) {
-                $people = Spelled::FEWEST === \strlen($typed) ? $this->beginning[$typed] ??= $this->beginning($typed) : array_values(array_filter($people, fn (Person $person): bool => $this->begins($person, $typed)));
+                $people =
+                    Spelled::FEWEST === \strlen($typed)
+                        ? ($this->beginning[$typed] ??= $this->beginning($typed))
+                        : array_values(
+                            array_filter($people, fn(Person $person): bool => $this->begins($person, $typed)),
+                        );
             }
             $stop = $isOver ? Stop::Hash : $this->stop($typed, $people);
             if (null !== $stop) {
@@ -53,7 +60,10 @@ final class Directory
             \strlen($typed) < Spelled::FEWEST => null,
             [] === $people => Stop::Nobody,
             1 === \count($people) => Stop::One,
-            \strlen($typed) >= $this->spelling->letters && \count($people) <= $this->spelling->most && !$this->mayBeExtension($typed, $people) => Stop::Letters,
+            \strlen($typed) >= $this->spelling->letters &&
+                \count($people) <= $this->spelling->most &&
+                !$this->mayBeExtension($typed, $people)
+                => Stop::Letters,
             default => null,
         };
     }
@@ -67,10 +77,15 @@ final class Directory
      */
     private function meant(string $typed, array $people): array
     {
-        $byExtension = $this->spelling->extensions ? array_values(array_filter($people, static fn (Person $person): bool => $person->extension === $typed)) : [];
+        $byExtension = $this->spelling->extensions
+            ? array_values(array_filter($people, static fn(Person $person): bool => $person->extension === $typed))
+            : [];
 
         $meant = [] === $byExtension ? (\strlen($typed) < Spelled::FEWEST ? [] : $people) : $byExtension;
-        usort($meant, static fn (Person $one, Person $other): int => [$one->name(), $one->id()] <=> [$other->name(), $other->id()]);
+        usort(
+            $meant,
+            static fn(Person $one, Person $other): int => [$one->name(), $one->id()] <=> [$other->name(), $other->id()],
+        );
 
         return $meant;
     }
@@ -116,6 +131,8 @@ final class Directory
     /** @return list<string> */
     private function spelled(Person $person): array
     {
-        return array_merge(...array_map(static fn (string $part): array => Spelled::keys($person, $part), $this->spelling->parts()));
+        return array_merge(
+            ...array_map(static fn(string $part): array => Spelled::keys($person, $part), $this->spelling->parts()),
+        );
     }
 }

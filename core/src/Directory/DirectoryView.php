@@ -20,10 +20,22 @@ final class DirectoryView
         $all = [];
         foreach ($plan->all(Person::class) as $person) {
             if ($step->dial->mayReach($person)) {
-                $all[] = self::reached($directory, $person, Spelled::keys($person, $part)[0] ?? '', $step->spelling->most);
+                $all[] = self::reached(
+                    $directory,
+                    $person,
+                    Spelled::keys($person, $part)[0] ?? '',
+                    $step->spelling->most,
+                );
             }
         }
-        usort($all, static fn (Reached $one, Reached $other): int => [null === $one->presses ? 0 : 1, -(int) $one->presses, $one->person->name()] <=> [null === $other->presses ? 0 : 1, -(int) $other->presses, $other->person->name()]);
+        usort(
+            $all,
+            static fn(Reached $one, Reached $other): int => [
+                null === $one->presses ? 0 : 1,
+                -(int) $one->presses,
+                $one->person->name(),
+            ] <=> [null === $other->presses ? 0 : 1, -(int) $other->presses, $other->person->name()],
+        );
 
         return $all;
     }
@@ -32,7 +44,7 @@ final class DirectoryView
     {
         $search = $directory->read($keys);
         $place = array_search($person, $search->people, true);
-        $alike = array_values(array_filter($search->people, static fn (Person $other): bool => $other !== $person));
+        $alike = array_values(array_filter($search->people, static fn(Person $other): bool => $other !== $person));
         $presses = \strlen($search->typed) + (Stop::Silence === $search->stop ? 1 : 0) + ([] === $alike ? 0 : 1);
 
         return new Reached($person, $keys, false === $place || $place >= $most ? null : $presses, $alike);

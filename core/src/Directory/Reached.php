@@ -14,7 +14,10 @@ final readonly class Reached
      * @param int|null     $presses that it takes, with the one that chooses among several; null where they are never read out
      * @param list<Person> $alike   others who are left after these keys
      */
-    public function __construct(public Person $person, public string $keys, public ?int $presses, public array $alike)
-    {
-    }
+    public function __construct(
+        public Person $person,
+        public string $keys,
+        public ?int $presses,
+        public array $alike,
+    ) {}
 }

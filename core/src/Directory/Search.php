@@ -10,7 +10,5 @@ use Meandros\Core\Plan\Element\Person;
 final readonly class Search
 {
     /** @param list<Person> $people by name */
-    public function __construct(public string $typed, public array $people, public Stop $stop)
-    {
-    }
+    public function __construct(public string $typed, public array $people, public Stop $stop) {}
 }

@@ -12,7 +12,5 @@ final readonly class CalendarFile
      * @param list<Event>   $events
      * @param list<LeftOut> $leftOut
      */
-    public function __construct(public string $name, public array $events, public array $leftOut)
-    {
-    }
+    public function __construct(public string $name, public array $events, public array $leftOut) {}
 }

@@ -20,13 +20,21 @@ final readonly class DayFilter
 
     public function __construct(private RecurrenceRule $rule, private int $start)
     {
-        $open = !$rule->has('BYWEEKNO') && !$rule->has('BYYEARDAY') && !$rule->has('BYMONTHDAY') && !$rule->has('BYDAY');
+        $open =
+            !$rule->has('BYWEEKNO') && !$rule->has('BYYEARDAY') && !$rule->has('BYMONTHDAY') && !$rule->has('BYDAY');
         [$month, $monthDay] = [intdiv(CivilDate::monthDay($start), 100), CivilDate::monthDay($start) % 100];
         $yearly = Frequency::Yearly === $rule->frequency;
         $this->months = $open && $yearly && !$rule->has('BYMONTH') ? [$month] : $rule->by['BYMONTH'];
-        $this->monthDays = $open && ($yearly || Frequency::Monthly === $rule->frequency) ? [$monthDay] : $rule->by['BYMONTHDAY'];
+        $this->monthDays =
+            $open && ($yearly || Frequency::Monthly === $rule->frequency) ? [$monthDay] : $rule->by['BYMONTHDAY'];
         $this->cost = $rule->has('BYWEEKNO') ? 5 : 1;
-        $byWeek = ($open && Frequency::Weekly === $rule->frequency) || ($yearly && $rule->has('BYWEEKNO') && !$rule->has('BYDAY') && !$rule->has('BYMONTHDAY') && !$rule->has('BYYEARDAY'));
+        $byWeek =
+            ($open && Frequency::Weekly === $rule->frequency) ||
+            ($yearly &&
+                $rule->has('BYWEEKNO') &&
+                !$rule->has('BYDAY') &&
+                !$rule->has('BYMONTHDAY') &&
+                !$rule->has('BYYEARDAY'));
         $this->weekdays = $byWeek ? [['nth' => 0, 'weekday' => CivilDate::weekday($start)]] : $rule->byDay;
     }
 
@@ -41,7 +49,7 @@ final readonly class DayFilter
             return [CivilDate::of($year, $month + $ahead, 1), CivilDate::of($year, $month + $ahead + 1, 1) - 1];
         }
         if (Frequency::Weekly === $this->rule->frequency) {
-            $first = $this->start - (CivilDate::weekday($this->start) - $this->rule->weekStart + 7) % 7 + 7 * $ahead;
+            $first = $this->start - ((CivilDate::weekday($this->start) - $this->rule->weekStart + 7) % 7) + 7 * $ahead;
 
             return [$first, $first + 6];
         }
@@ -69,11 +77,21 @@ final readonly class DayFilter
         $monthDay = CivilDate::monthDay($day);
         [$year, $month, $date] = [CivilDate::year($day), intdiv($monthDay, 100), $monthDay % 100];
 
-        return ([] === $this->months || \in_array($month, $this->months, true))
-            && ([] === $this->monthDays || self::counted($this->monthDays, $date, CivilDate::of($year, $month + 1, 1) - CivilDate::of($year, $month, 1)))
-            && ([] === $this->rule->by['BYYEARDAY'] || self::counted($this->rule->by['BYYEARDAY'], $day - CivilDate::of($year, 1, 1) + 1, CivilDate::of($year + 1, 1, 1) - CivilDate::of($year, 1, 1)))
-            && ([] === $this->rule->by['BYWEEKNO'] || $this->inWeek($day, $year))
-            && ([] === $this->weekdays || $this->onWeekday($day, $year, $month));
+        return ([] === $this->months || \in_array($month, $this->months, true)) &&
+            ([] === $this->monthDays ||
+                self::counted(
+                    $this->monthDays,
+                    $date,
+                    CivilDate::of($year, $month + 1, 1) - CivilDate::of($year, $month, 1),
+                )) &&
+            ([] === $this->rule->by['BYYEARDAY'] ||
+                self::counted(
+                    $this->rule->by['BYYEARDAY'],
+                    $day - CivilDate::of($year, 1, 1) + 1,
+                    CivilDate::of($year + 1, 1, 1) - CivilDate::of($year, 1, 1),
+                )) &&
+            ([] === $this->rule->by['BYWEEKNO'] || $this->inWeek($day, $year)) &&
+            ([] === $this->weekdays || $this->onWeekday($day, $year, $month));
     }
 
     /** @param list<int> $wanted counted from the start, or from the end when negative */
@@ -86,7 +104,9 @@ final readonly class DayFilter
     {
         $weekday = CivilDate::weekday($day);
         $inMonth = Frequency::Monthly === $this->rule->frequency || [] !== $this->months;
-        [$first, $next] = $inMonth ? [CivilDate::of($year, $month, 1), CivilDate::of($year, $month + 1, 1)] : [CivilDate::of($year, 1, 1), CivilDate::of($year + 1, 1, 1)];
+        [$first, $next] = $inMonth
+            ? [CivilDate::of($year, $month, 1), CivilDate::of($year, $month + 1, 1)]
+            : [CivilDate::of($year, 1, 1), CivilDate::of($year + 1, 1, 1)];
         foreach ($this->weekdays as ['nth' => $nth, 'weekday' => $wanted]) {
             $fits = 0 === $nth || $nth === intdiv($day - $first, 7) + 1 || $nth === -intdiv($next - 1 - $day, 7) - 1;
             if ($weekday === $wanted && $fits) {
@@ -103,7 +123,11 @@ final readonly class DayFilter
         foreach ([$year - 1, $year, $year + 1] as $weekYear) {
             [$first, $next] = [$this->firstWeek($weekYear), $this->firstWeek($weekYear + 1)];
             if ($day >= $first && $day < $next) {
-                return self::counted($this->rule->by['BYWEEKNO'], intdiv($day - $first, 7) + 1, intdiv($next - $first, 7));
+                return self::counted(
+                    $this->rule->by['BYWEEKNO'],
+                    intdiv($day - $first, 7) + 1,
+                    intdiv($next - $first, 7),
+                );
             }
         }
 
@@ -114,6 +138,6 @@ final readonly class DayFilter
     {
         $fourth = CivilDate::of($year, 1, 4);
 
-        return $fourth - (CivilDate::weekday($fourth) - $this->rule->weekStart + 7) % 7;
+        return $fourth - ((CivilDate::weekday($fourth) - $this->rule->weekStart + 7) % 7);
     }
 }

@@ -16,7 +16,9 @@ final class Effort
     {
         $this->left -= $units;
         if ($this->left < 0) {
-            throw new \InvalidArgumentException('with it the file names more times than can be worked out at once; export a shorter period, or fewer events');
+            throw new \InvalidArgumentException(
+                'with it the file names more times than can be worked out at once; export a shorter period, or fewer events',
+            );
         }
     }
 }

@@ -11,9 +11,7 @@ use Sabre\VObject\Property;
 final readonly class Entry
 {
     /** @param array<string, list<Field>> $fields by the property's name */
-    private function __construct(private array $fields)
-    {
-    }
+    private function __construct(private array $fields) {}
 
     public static function of(Component $component): self
     {

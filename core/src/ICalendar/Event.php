@@ -21,8 +21,7 @@ final readonly class Event
         public array $times,
         public ?RecurrenceRule $endless,
         public array $extras,
-    ) {
-    }
+    ) {}
 
     /** @return list<array{day: int, from: int, to: int}> the parts of local days that it takes, in seconds since midnight */
     public function parts(): array
@@ -31,7 +30,11 @@ final readonly class Event
         foreach ($this->times as ['start' => $start, 'end' => $end]) {
             for ($day = CivilDate::ofLocalSecond($start); $day * CivilDate::SECONDS_PER_DAY < $end; ++$day) {
                 $midnight = $day * CivilDate::SECONDS_PER_DAY;
-                $parts[] = ['day' => $day, 'from' => max(0, $start - $midnight), 'to' => min(CivilDate::SECONDS_PER_DAY, $end - $midnight)];
+                $parts[] = [
+                    'day' => $day,
+                    'from' => max(0, $start - $midnight),
+                    'to' => min(CivilDate::SECONDS_PER_DAY, $end - $midnight),
+                ];
             }
         }
 

@@ -28,9 +28,12 @@ final readonly class EventTimes
     private const COST_OF_A_TIME = 8;
 
     /** @param int $until local time at which to stop looking */
-    public function __construct(private VCalendar $calendar, private string $zone, private int $until, private Effort $effort = new Effort())
-    {
-    }
+    public function __construct(
+        private VCalendar $calendar,
+        private string $zone,
+        private int $until,
+        private Effort $effort = new Effort(),
+    ) {}
 
     /** @param list<int> $gone local times of instances that other events replace */
     public function event(Entry $entry, array $gone): Event
@@ -39,12 +42,17 @@ final readonly class EventTimes
         $own = $this->zoneOf($first);
         $start = self::local($first->value());
         if (\count($entry->all('RRULE')) > 1 || [] !== $entry->all('EXRULE')) {
-            throw new \InvalidArgumentException('it has more than one RRULE, or an EXRULE, which RFC 5545 does not allow');
+            throw new \InvalidArgumentException(
+                'it has more than one RRULE, or an EXRULE, which RFC 5545 does not allow',
+            );
         }
         $seconds = $this->seconds($entry, $start, $first->isDate(), $own);
         $rule = '' === $entry->text('RRULE') ? null : RecurrenceRule::parse($entry->text('RRULE'));
         [$extra, $except] = [$this->listed($entry, 'RDATE', $own), $this->listed($entry, 'EXDATE', $own)];
-        $starts = array_diff(array_unique([...(null === $rule ? [$start] : $this->recur($rule, $start, $own)), ...$extra]), $except);
+        $starts = array_diff(
+            array_unique([...null === $rule ? [$start] : $this->recur($rule, $start, $own), ...$extra]),
+            $except,
+        );
         $times = [];
         $gone = array_flip($gone);
         // Each day that an event takes is looked at by whoever takes it over.
@@ -56,9 +64,20 @@ final readonly class EventTimes
             }
         }
         sort($times);
-        $endless = null !== $rule && null === $rule->count && null === $rule->until && [] === [...$extra, ...$except, ...$gone];
+        $endless =
+            null !== $rule &&
+            null === $rule->count &&
+            null === $rule->until &&
+            [] === [...$extra, ...$except, ...$gone];
 
-        return new Event($entry->text('UID'), $entry->name(), $first->isDate(), $times, $endless ? $rule : null, $entry->extras());
+        return new Event(
+            $entry->text('UID'),
+            $entry->name(),
+            $first->isDate(),
+            $times,
+            $endless ? $rule : null,
+            $entry->extras(),
+        );
     }
 
     /** The local time that a field names, on the wall clock asked for. */
@@ -73,8 +92,9 @@ final readonly class EventTimes
         $last = null;
         if (null !== $rule->until) {
             // UNTIL in UTC is compared on the wall clock of the event; a date allows the whole day.
-            $last = self::between(self::local($rule->until), str_ends_with($rule->until, 'Z') ? 'UTC' : '', $own)
-                + (8 === \strlen($rule->until) ? CivilDate::SECONDS_PER_DAY - 1 : 0);
+            $last =
+                self::between(self::local($rule->until), str_ends_with($rule->until, 'Z') ? 'UTC' : '', $own) +
+                (8 === \strlen($rule->until) ? CivilDate::SECONDS_PER_DAY - 1 : 0);
         }
         $found = Recurrence::of($rule, $start, $this->effort)->occurrences($last, $this->until, self::MOST + 1);
         if (\count($found) > self::MOST) {
@@ -89,7 +109,9 @@ final readonly class EventTimes
         $seconds = $allDay ? CivilDate::SECONDS_PER_DAY : 0;
         $end = $entry->first('DTEND');
         if (null !== $end) {
-            $seconds = self::between(self::local($end->value()), $this->zoneOf($end), 'UTC') - self::between($start, $own, 'UTC');
+            $seconds =
+                self::between(self::local($end->value()), $this->zoneOf($end), 'UTC') -
+                self::between($start, $own, 'UTC');
         } elseif ('' !== $entry->text('DURATION')) {
             $seconds = self::duration($entry->text('DURATION'));
         }
@@ -114,7 +136,8 @@ final readonly class EventTimes
             throw new \InvalidArgumentException(\sprintf('its DURATION %s is not understood', $text));
         }
 
-        $seconds = $interval instanceof \DateInterval ? (new \DateTimeImmutable('@0'))->add($interval)->getTimestamp() : 0;
+        $seconds =
+            $interval instanceof \DateInterval ? (new \DateTimeImmutable('@0'))->add($interval)->getTimestamp() : 0;
 
         return abs($seconds) > self::LONGEST_DAYS * CivilDate::SECONDS_PER_DAY ? \PHP_INT_MAX : $seconds;
     }
@@ -123,7 +146,10 @@ final readonly class EventTimes
     private function listed(Entry $entry, string $name, string $own): array
     {
         $times = [];
-        if (array_sum(array_map(static fn (Field $field): int => \count($field->values), $entry->all($name))) > self::MOST) {
+        if (
+            array_sum(array_map(static fn(Field $field): int => \count($field->values), $entry->all($name))) >
+            self::MOST
+        ) {
             throw new \InvalidArgumentException(\sprintf('its %s lists more than %d times', $name, self::MOST));
         }
         foreach ($entry->all($name) as $field) {
@@ -168,18 +194,33 @@ final readonly class EventTimes
         try {
             return TimeZoneUtil::getTimeZone($field->zone, $this->calendar, true)->getName();
         } catch (\InvalidArgumentException) {
-            throw new \InvalidArgumentException(\sprintf('its time zone (TZID) “%s” is not known; the closest that is known is %s', Input::quote($field->zone), Zone::closestTo($field->zone)));
+            throw new \InvalidArgumentException(
+                \sprintf(
+                    'its time zone (TZID) “%s” is not known; the closest that is known is %s',
+                    Input::quote($field->zone),
+                    Zone::closestTo($field->zone),
+                ),
+            );
         }
     }
 
     private static function local(string $text): int
     {
-        $known = 1 === preg_match('/^(\d{4})(\d{2})(\d{2})(?:T([01]\d|2[0-3])([0-5]\d)([0-5]\d|60)Z?)?$/D', $text, $part);
+        $known =
+            1 === preg_match('/^(\d{4})(\d{2})(\d{2})(?:T([01]\d|2[0-3])([0-5]\d)([0-5]\d|60)Z?)?$/D', $text, $part);
         $day = $known ? CivilDate::parse(\sprintf('%s-%s-%s', $part[1], $part[2], $part[3])) : null;
         if (null === $day || (int) $part[1] < 1900 || (int) $part[1] > 2400) {
-            throw new \InvalidArgumentException(\sprintf('“%s” is not a date or time that exists, or that lies between 1900 and 2400', Input::quote($text)));
+            throw new \InvalidArgumentException(
+                \sprintf(
+                    '“%s” is not a date or time that exists, or that lies between 1900 and 2400',
+                    Input::quote($text),
+                ),
+            );
         }
 
-        return $day * CivilDate::SECONDS_PER_DAY + (int) ($part[4] ?? 0) * 3600 + (int) ($part[5] ?? 0) * 60 + min(59, (int) ($part[6] ?? 0));
+        return $day * CivilDate::SECONDS_PER_DAY +
+            (int) ($part[4] ?? 0) * 3600 +
+            (int) ($part[5] ?? 0) * 60 +
+            min(59, (int) ($part[6] ?? 0));
     }
 }

@@ -29,9 +29,7 @@ final readonly class Exporter
     private const FIRST_YEAR = 1990;
 
     /** @param int $now Unix seconds, for DTSTAMP */
-    public function __construct(private int $now)
-    {
-    }
+    public function __construct(private int $now) {}
 
     /**
      * @param int $from  first day in view
@@ -75,7 +73,7 @@ final readonly class Exporter
                     'DTSTAMP' => gmdate('Ymd\THis\Z', $this->now),
                     'DTSTART' => gmdate('Ymd\THis\Z', $start),
                     'DTEND' => gmdate('Ymd\THis\Z', $end),
-                    'SUMMARY' => $hours->name().': '.$state->name,
+                    'SUMMARY' => $hours->name() . ': ' . $state->name,
                     self::STATE => $state->key,
                 ]);
             }
@@ -86,7 +84,10 @@ final readonly class Exporter
 
     private function file(string $name): VCalendar
     {
-        $file = new VCalendar(['VERSION' => '2.0', 'PRODID' => self::PRODUCT, 'CALSCALE' => 'GREGORIAN', 'METHOD' => 'PUBLISH'], false);
+        $file = new VCalendar(
+            ['VERSION' => '2.0', 'PRODID' => self::PRODUCT, 'CALSCALE' => 'GREGORIAN', 'METHOD' => 'PUBLISH'],
+            false,
+        );
         $file->add('X-WR-CALNAME', $name);
 
         return $file;
@@ -96,22 +97,29 @@ final readonly class Exporter
     {
         $holiday = $occasion->holiday;
         $date = gmdate('Ymd', $occasion->day * CivilDate::SECONDS_PER_DAY);
-        $event = $file->createComponent('VEVENT', [
-            'UID' => \sprintf('%s-%s-%s@meandros', $calendar->id(), $holiday->id, $date),
-            'DTSTAMP' => gmdate('Ymd\THis\Z', $this->now),
-            'SUMMARY' => $occasion->name(),
-            'TRANSP' => 'TRANSPARENT',
-        ], false);
+        $event = $file->createComponent(
+            'VEVENT',
+            [
+                'UID' => \sprintf('%s-%s-%s@meandros', $calendar->id(), $holiday->id, $date),
+                'DTSTAMP' => gmdate('Ymd\THis\Z', $this->now),
+                'SUMMARY' => $occasion->name(),
+                'TRANSP' => 'TRANSPARENT',
+            ],
+            false,
+        );
         if ($holiday->isWholeDay()) {
             $event->add('DTSTART', $date, ['VALUE' => 'DATE']);
         } else {
-            $event->add('DTSTART', $date.'T'.self::clock($holiday->fromSeconds));
+            $event->add('DTSTART', $date . 'T' . self::clock($holiday->fromSeconds));
             $event->add('DTEND', gmdate('Ymd\THis', $occasion->day * CivilDate::SECONDS_PER_DAY + $holiday->toSeconds));
         }
         if (null !== $rule) {
             $event->add('RRULE', $rule);
         }
-        $event->add(self::HOLIDAY, json_encode($holiday->toJson(), \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR));
+        $event->add(
+            self::HOLIDAY,
+            json_encode($holiday->toJson(), \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR),
+        );
         $file->add($event);
     }
 
@@ -124,13 +132,23 @@ final readonly class Exporter
     private static function recurrence(Holiday $holiday): ?string
     {
         $rule = $holiday->rule;
-        if (null !== $holiday->substitute || null !== $holiday->years->from || null !== $holiday->years->to || [] !== $holiday->years->except) {
+        if (
+            null !== $holiday->substitute ||
+            null !== $holiday->years->from ||
+            null !== $holiday->years->to ||
+            [] !== $holiday->years->except
+        ) {
             return null;
         }
 
         return match (true) {
             $rule instanceof Yearly && !(2 === $rule->date->month && 29 === $rule->date->day) => 'FREQ=YEARLY',
-            $rule instanceof NthWeekday => \sprintf('FREQ=YEARLY;BYMONTH=%d;BYDAY=%d%s', $rule->month, $rule->nth, strtoupper($rule->weekday->value)),
+            $rule instanceof NthWeekday => \sprintf(
+                'FREQ=YEARLY;BYMONTH=%d;BYDAY=%d%s',
+                $rule->month,
+                $rule->nth,
+                strtoupper($rule->weekday->value),
+            ),
             default => null,
         };
     }

@@ -14,9 +14,7 @@ final readonly class Field
      * @param list<string> $values as written: dates 20261225, local times 20261225T090000, UTC with Z
      * @param string       $zone   TZID as written, "UTC" for times with Z, empty for dates and floating times
      */
-    private function __construct(public string $text, public array $values, public string $zone)
-    {
-    }
+    private function __construct(public string $text, public array $values, public string $zone) {}
 
     public static function of(Property $property): self
     {
@@ -28,11 +26,15 @@ final readonly class Field
         $text = implode(',', $values);
         $raw = $property->getRawMimeDirValue();
 
-        return new self($property instanceof Property\ICalendar\Recur ? $raw : $text, $values, match (true) {
-            str_ends_with($values[0] ?? '', 'Z') => 'UTC',
-            $zone instanceof Parameter => trim((string) $zone->getValue(), '"'),
-            default => '',
-        });
+        return new self(
+            $property instanceof Property\ICalendar\Recur ? $raw : $text,
+            $values,
+            match (true) {
+                str_ends_with($values[0] ?? '', 'Z') => 'UTC',
+                $zone instanceof Parameter => trim((string) $zone->getValue(), '"'),
+                default => '',
+            },
+        );
     }
 
     public function value(): string

@@ -25,9 +25,7 @@ final readonly class FileReader
      * @param string $zone  IANA zone on whose wall clock times are given
      * @param int    $until first day that is not looked at: series that go on are cut there
      */
-    public function __construct(private string $zone, private int $until)
-    {
-    }
+    public function __construct(private string $zone, private int $until) {}
 
     /** @throws InvalidData at "/ics", naming the event and its line */
     public function read(string $text): CalendarFile
@@ -37,7 +35,10 @@ final readonly class FileReader
         $lines = self::lines($text);
         $entries = self::entries($calendar, 'VEVENT');
         if (\count($entries) > self::MOST_EVENTS) {
-            throw self::refused(\sprintf('The file has %d events.', \count($entries)), \sprintf('Keep it to %d: export a shorter period.', self::MOST_EVENTS));
+            throw self::refused(
+                \sprintf('The file has %d events.', \count($entries)),
+                \sprintf('Keep it to %d: export a shorter period.', self::MOST_EVENTS),
+            );
         }
         $events = $leftOut = $replaced = [];
         foreach ($entries as $i => $entry) {
@@ -72,28 +73,42 @@ final readonly class FileReader
     private static function parse(string $text): VCalendar
     {
         if (\strlen($text) > self::MOST_BYTES) {
-            throw self::refused(\sprintf('The file is larger than %d kB.', self::MOST_BYTES / 1000), 'Export a shorter period, or only the calendar of holidays.');
+            throw self::refused(
+                \sprintf('The file is larger than %d kB.', self::MOST_BYTES / 1000),
+                'Export a shorter period, or only the calendar of holidays.',
+            );
         }
         if (!mb_check_encoding($text, 'UTF-8')) {
             throw self::refused('The file is not UTF-8 text.', 'Save it as UTF-8, as RFC 5545 asks.');
         }
         if (1 !== preg_match('/^\x{FEFF}?\s*BEGIN:VCALENDAR/iu', $text)) {
-            throw self::refused('This is not an iCalendar file: it does not start with BEGIN:VCALENDAR.', 'Choose a file whose name ends in .ics.');
+            throw self::refused(
+                'This is not an iCalendar file: it does not start with BEGIN:VCALENDAR.',
+                'Choose a file whose name ends in .ics.',
+            );
         }
         $depth = 0;
         foreach (preg_split('/\R/', $text) ?: [] as $number => $line) {
             $depth += 0 === stripos($line, 'BEGIN:') ? 1 : (0 === stripos($line, 'END:') ? -1 : 0);
             if ($depth > self::DEEPEST) {
-                throw self::refused(\sprintf('Line %d opens a part inside a part too deeply.', $number + 1), 'A calendar holds events, and events hold alarms: nothing deeper is read.');
+                throw self::refused(
+                    \sprintf('Line %d opens a part inside a part too deeply.', $number + 1),
+                    'A calendar holds events, and events hold alarms: nothing deeper is read.',
+                );
             }
         }
         try {
             $calendar = Reader::read($text, Reader::OPTION_FORGIVING);
         } catch (ParseException $exception) {
-            throw self::refused('The file cannot be read: '.rtrim($exception->getMessage(), '.').'.', 'Export it again from where it came from.');
+            throw self::refused(
+                'The file cannot be read: ' . rtrim($exception->getMessage(), '.') . '.',
+                'Export it again from where it came from.',
+            );
         }
 
-        return $calendar instanceof VCalendar ? $calendar : throw self::refused('This is not a calendar.', 'Choose a file whose name ends in .ics.');
+        return $calendar instanceof VCalendar
+            ? $calendar
+            : throw self::refused('This is not a calendar.', 'Choose a file whose name ends in .ics.');
     }
 
     /** @return list<Entry> */
@@ -120,7 +135,16 @@ final readonly class FileReader
         try {
             $read();
         } catch (\InvalidArgumentException $wrong) {
-            throw self::refused(\sprintf('Event %d, “%s” (line %d): %s.', $i + 1, $entry->name(), $lines[$i] ?? 0, $wrong->getMessage()), 'Mend or remove that event in the file. Nothing was taken from it.');
+            throw self::refused(
+                \sprintf(
+                    'Event %d, “%s” (line %d): %s.',
+                    $i + 1,
+                    $entry->name(),
+                    $lines[$i] ?? 0,
+                    $wrong->getMessage(),
+                ),
+                'Mend or remove that event in the file. Nothing was taken from it.',
+            );
         }
     }
 
@@ -129,7 +153,8 @@ final readonly class FileReader
     {
         return match (true) {
             'CANCELLED' === strtoupper($entry->text('STATUS')) => 'it is cancelled',
-            'TRANSPARENT' === strtoupper($entry->text('TRANSP')) && !$event->allDay && [] === $event->extras => 'it is marked as free time',
+            'TRANSPARENT' === strtoupper($entry->text('TRANSP')) && !$event->allDay && [] === $event->extras
+                => 'it is marked as free time',
             [] === $event->times => \sprintf('it does not happen before %s', CivilDate::format($this->until)),
             default => null,
         };

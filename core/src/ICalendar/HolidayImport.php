@@ -34,7 +34,9 @@ final readonly class HolidayImport
     {
         $leftOut = $file->leftOut;
         $restored = self::restored($file, $leftOut);
-        $grouped = self::grouped(array_filter($file->events, static fn (Event $event): bool => !isset($event->extras[Exporter::HOLIDAY])));
+        $grouped = self::grouped(
+            array_filter($file->events, static fn(Event $event): bool => !isset($event->extras[Exporter::HOLIDAY])),
+        );
         $entries = [];
         foreach ($calendar->holidays->entries as $entry) {
             $entries[$entry->id] = $entry;
@@ -42,7 +44,15 @@ final readonly class HolidayImport
         $added = $changed = $unchanged = [];
         foreach ([...$restored, ...$grouped] as $i => $holiday) {
             $old = $i < \count($restored) ? $entries[$holiday->id] ?? null : self::namesake($entries, $holiday);
-            $holiday = new Holiday($old->id ?? self::freeId($entries, $holiday->id), $holiday->name, $holiday->rule, $holiday->substitute, $holiday->fromSeconds, $holiday->toSeconds, $holiday->years);
+            $holiday = new Holiday(
+                $old->id ?? self::freeId($entries, $holiday->id),
+                $holiday->name,
+                $holiday->rule,
+                $holiday->substitute,
+                $holiday->fromSeconds,
+                $holiday->toSeconds,
+                $holiday->years,
+            );
             if (null === $old) {
                 $added[] = self::words($holiday);
             } elseif ($old->toJson() === $holiday->toJson()) {
@@ -53,7 +63,13 @@ final readonly class HolidayImport
             $entries[$holiday->id] = $holiday;
         }
 
-        return new Preview(new HolidayCalendar($calendar->id(), $calendar->name(), new Holidays(array_values($entries))), $added, $changed, $unchanged, $leftOut);
+        return new Preview(
+            new HolidayCalendar($calendar->id(), $calendar->name(), new Holidays(array_values($entries))),
+            $added,
+            $changed,
+            $unchanged,
+            $leftOut,
+        );
     }
 
     /**
@@ -79,7 +95,11 @@ final readonly class HolidayImport
         $entries = [];
         foreach ($texts as $text) {
             try {
-                $entries[$text] = Input::read(['h' => [json_decode($text, true, 16)]], static fn (Input $in): Holidays => HolidayReader::holidays($in->field('h')))->entries[0] ?? null;
+                $entries[$text] =
+                    Input::read(
+                        ['h' => [json_decode($text, true, 16)]],
+                        static fn(Input $in): Holidays => HolidayReader::holidays($in->field('h')),
+                    )->entries[0] ?? null;
             } catch (InvalidData) {
                 $entries[$text] = null;
             }
@@ -92,9 +112,22 @@ final readonly class HolidayImport
                 continue;
             }
             foreach (self::grouped($events[$text]) as $holiday) {
-                $restored[] = null === $entry ? $holiday : new Holiday($entry->id, $holiday->name, $holiday->rule, null, $holiday->fromSeconds, $holiday->toSeconds);
+                $restored[] =
+                    null === $entry
+                        ? $holiday
+                        : new Holiday(
+                            $entry->id,
+                            $holiday->name,
+                            $holiday->rule,
+                            null,
+                            $holiday->fromSeconds,
+                            $holiday->toSeconds,
+                        );
             }
-            $leftOut[] = new LeftOut(\sprintf('The rule of %s', $entry->name ?? $events[$text][0]->name), 'its dates were changed in the file, so the dates count');
+            $leftOut[] = new LeftOut(
+                \sprintf('The rule of %s', $entry->name ?? $events[$text][0]->name),
+                'its dates were changed in the file, so the dates count',
+            );
         }
 
         return $restored;
@@ -128,7 +161,8 @@ final readonly class HolidayImport
                 $groups[$key]['event'] ??= $event;
                 $groups[$key]['part'] ??= $part;
                 $groups[$key]['days'][$part['day']] = $part['day'];
-                $groups[$key]['rule'] = 1 === \count($groups[$key]['days']) || ($groups[$key]['event'] === $event) ? $event->endless : null;
+                $groups[$key]['rule'] =
+                    1 === \count($groups[$key]['days']) || $groups[$key]['event'] === $event ? $event->endless : null;
             }
         }
         $holidays = [];
@@ -137,7 +171,14 @@ final readonly class HolidayImport
             sort($days);
             $rule = self::rule($group['rule'], $group['event'], $days[0]) ?? self::dated($days);
             $name = mb_substr($group['event']->name, 0, self::LONGEST_NAME);
-            $holidays[] = new Holiday(HolidayReader::idFor($name), $name, $rule, null, $group['part']['from'], $group['part']['to']);
+            $holidays[] = new Holiday(
+                HolidayReader::idFor($name),
+                $name,
+                $rule,
+                null,
+                $group['part']['from'],
+                $group['part']['to'],
+            );
         }
 
         return $holidays;
@@ -146,7 +187,12 @@ final readonly class HolidayImport
     /** A rule of ours that names the same days for ever, if there is one. */
     private static function rule(?RecurrenceRule $rule, Event $event, int $first): ?HolidayRule
     {
-        if (null === $rule || 1 !== $rule->interval || Frequency::Yearly !== $rule->frequency || \count($event->parts()) > \count($event->times)) {
+        if (
+            null === $rule ||
+            1 !== $rule->interval ||
+            Frequency::Yearly !== $rule->frequency ||
+            \count($event->parts()) > \count($event->times)
+        ) {
             return null;
         }
         $monthDay = CivilDate::monthDay($first);
@@ -154,12 +200,23 @@ final readonly class HolidayImport
         $given = array_keys(array_filter($rule->by));
         $onlyMonth = [] === $given || (['BYMONTH'] === $given && [$month] === $rule->by['BYMONTH']);
         $date = MonthDay::parse(\sprintf('%02d-%02d', $month, $day));
-        if ([] === $rule->byDay && null !== $date && ($onlyMonth || (['BYMONTHDAY', 'BYMONTH'] === $given && [$month] === $rule->by['BYMONTH'] && [$day] === $rule->by['BYMONTHDAY']))) {
+        if (
+            [] === $rule->byDay &&
+            null !== $date &&
+            ($onlyMonth ||
+                (['BYMONTHDAY', 'BYMONTH'] === $given &&
+                    [$month] === $rule->by['BYMONTH'] &&
+                    [$day] === $rule->by['BYMONTHDAY']))
+        ) {
             return new Yearly($date);
         }
         $nth = $rule->byDay[0]['nth'] ?? 0;
 
-        return ['BYMONTH'] === $given && [$month] === $rule->by['BYMONTH'] && 1 === \count($rule->byDay) && 0 !== $nth && abs($nth) <= 5
+        return ['BYMONTH'] === $given &&
+            [$month] === $rule->by['BYMONTH'] &&
+            1 === \count($rule->byDay) &&
+            0 !== $nth &&
+            abs($nth) <= 5
             ? new NthWeekday($nth, Weekday::cases()[$rule->byDay[0]['weekday']], $month)
             : null;
     }
@@ -178,7 +235,10 @@ final readonly class HolidayImport
     private static function namesake(array $entries, Holiday $holiday): ?Holiday
     {
         foreach ($entries as $entry) {
-            if ($entry->name === $holiday->name && [$entry->fromSeconds, $entry->toSeconds] === [$holiday->fromSeconds, $holiday->toSeconds]) {
+            if (
+                $entry->name === $holiday->name &&
+                [$entry->fromSeconds, $entry->toSeconds] === [$holiday->fromSeconds, $holiday->toSeconds]
+            ) {
                 return $entry;
             }
         }
@@ -190,7 +250,7 @@ final readonly class HolidayImport
     private static function freeId(array $entries, string $id): string
     {
         for ($n = 2, $free = $id; isset($entries[$free]); ++$n) {
-            $free = $id.'_'.$n;
+            $free = $id . '_' . $n;
         }
 
         return $free;
@@ -198,6 +258,6 @@ final readonly class HolidayImport
 
     private static function words(Holiday $holiday): string
     {
-        return $holiday->name.' ('.HolidayWords::rule($holiday).')';
+        return $holiday->name . ' (' . HolidayWords::rule($holiday) . ')';
     }
 }

@@ -15,9 +15,13 @@ final readonly class Preview
      * @param list<string>  $unchanged in words
      * @param list<LeftOut> $leftOut
      */
-    public function __construct(public Element $result, public array $added, public array $changed, public array $unchanged, public array $leftOut)
-    {
-    }
+    public function __construct(
+        public Element $result,
+        public array $added,
+        public array $changed,
+        public array $unchanged,
+        public array $leftOut,
+    ) {}
 
     /** @return array<string, mixed> */
     public function toJson(): array
@@ -27,7 +31,7 @@ final readonly class Preview
             'added' => $this->added,
             'changed' => $this->changed,
             'unchanged' => $this->unchanged,
-            'leftOut' => array_map(static fn (LeftOut $one): array => $one->toJson(), $this->leftOut),
+            'leftOut' => array_map(static fn(LeftOut $one): array => $one->toJson(), $this->leftOut),
         ];
     }
 }

@@ -14,13 +14,21 @@ use Meandros\Core\Time\CivilDate;
  */
 final readonly class Recurrence
 {
-    private function __construct(private RecurrenceRule $rule, private int $start, private DayFilter $days, private Effort $effort)
-    {
-    }
+    private function __construct(
+        private RecurrenceRule $rule,
+        private int $start,
+        private DayFilter $days,
+        private Effort $effort,
+    ) {}
 
     public static function of(RecurrenceRule $rule, int $start, Effort $effort): self
     {
-        return new self($rule, $start, new DayFilter($rule, intdiv($start - self::timeOf($start), CivilDate::SECONDS_PER_DAY)), $effort);
+        return new self(
+            $rule,
+            $start,
+            new DayFilter($rule, intdiv($start - self::timeOf($start), CivilDate::SECONDS_PER_DAY)),
+            $effort,
+        );
     }
 
     /**
@@ -67,7 +75,7 @@ final readonly class Recurrence
     private function longPeriods(int $until): iterable
     {
         $times = $this->times();
-        for ($i = 0;; ++$i) {
+        for ($i = 0; ; ++$i) {
             [$first, $last] = $this->days->period($i * $this->rule->interval);
             if ($first * CivilDate::SECONDS_PER_DAY >= $until) {
                 return;
@@ -90,7 +98,7 @@ final readonly class Recurrence
     /** @return iterable<list<int>> the sets of hours, minutes or seconds */
     private function shortPeriods(int $step, int $until): iterable
     {
-        $begin = $this->start - $this->start % $step;
+        $begin = $this->start - ($this->start % $step);
         $jump = $step * $this->rule->interval;
         for ($period = $begin; $period < $until; $period += $jump) {
             $time = self::timeOf($period);
@@ -110,9 +118,11 @@ final readonly class Recurrence
     {
         $by = $this->rule->by;
         [$hour, $minute, $second] = [intdiv($time, 3600), intdiv($time, 60) % 60, $time % 60];
-        if (([] !== $by['BYHOUR'] && !\in_array($hour, $by['BYHOUR'], true))
-            || ($step < 3600 && [] !== $by['BYMINUTE'] && !\in_array($minute, $by['BYMINUTE'], true))
-            || ($step < 60 && [] !== $by['BYSECOND'] && !\in_array($second, $by['BYSECOND'], true))) {
+        if (
+            ([] !== $by['BYHOUR'] && !\in_array($hour, $by['BYHOUR'], true)) ||
+            ($step < 3600 && [] !== $by['BYMINUTE'] && !\in_array($minute, $by['BYMINUTE'], true)) ||
+            ($step < 60 && [] !== $by['BYSECOND'] && !\in_array($second, $by['BYSECOND'], true))
+        ) {
             return [];
         }
         $minutes = 3600 === $step ? self::either($by['BYMINUTE'], intdiv($this->start, 60) % 60) : [0];
@@ -179,6 +189,6 @@ final readonly class Recurrence
 
     private static function timeOf(int $local): int
     {
-        return ($local % CivilDate::SECONDS_PER_DAY + CivilDate::SECONDS_PER_DAY) % CivilDate::SECONDS_PER_DAY;
+        return (($local % CivilDate::SECONDS_PER_DAY) + CivilDate::SECONDS_PER_DAY) % CivilDate::SECONDS_PER_DAY;
     }
 }

@@ -11,8 +11,14 @@ use Meandros\Core\Time\Weekday;
 final readonly class RecurrenceRule
 {
     private const LISTS = [
-        'BYSECOND' => [0, 60], 'BYMINUTE' => [0, 59], 'BYHOUR' => [0, 23], 'BYMONTHDAY' => [-31, 31], 'BYYEARDAY' => [-366, 366],
-        'BYWEEKNO' => [-53, 53], 'BYMONTH' => [1, 12], 'BYSETPOS' => [-366, 366],
+        'BYSECOND' => [0, 60],
+        'BYMINUTE' => [0, 59],
+        'BYHOUR' => [0, 23],
+        'BYMONTHDAY' => [-31, 31],
+        'BYYEARDAY' => [-366, 366],
+        'BYWEEKNO' => [-53, 53],
+        'BYMONTH' => [1, 12],
+        'BYSETPOS' => [-366, 366],
     ];
 
     /** Every day of a year, by number. */
@@ -31,8 +37,7 @@ final readonly class RecurrenceRule
         public array $by,
         public array $byDay,
         public int $weekStart,
-    ) {
-    }
+    ) {}
 
     /** @throws \InvalidArgumentException that names the part */
     public static function parse(string $text): self
@@ -47,7 +52,11 @@ final readonly class RecurrenceRule
                 $parts[$name] = $value;
             }
         }
-        $frequency = Frequency::tryFrom($parts['FREQ'] ?? '') ?? throw new \InvalidArgumentException(\sprintf('its RRULE has no frequency that is known (%s)', Input::quote($text)));
+        $frequency =
+            Frequency::tryFrom($parts['FREQ'] ?? '') ??
+            throw new \InvalidArgumentException(
+                \sprintf('its RRULE has no frequency that is known (%s)', Input::quote($text)),
+            );
         if (isset($parts['COUNT'], $parts['UNTIL'])) {
             throw new \InvalidArgumentException('its RRULE has both COUNT and UNTIL');
         }
@@ -63,7 +72,8 @@ final readonly class RecurrenceRule
             $parts['UNTIL'] ?? null,
             $by,
             isset($parts['BYDAY']) ? array_map(self::day(...), explode(',', $parts['BYDAY'])) : [],
-            Weekday::tryFrom(strtolower($parts['WKST'] ?? 'mo'))?->index() ?? throw new \InvalidArgumentException('its RRULE starts weeks on an unknown day'),
+            Weekday::tryFrom(strtolower($parts['WKST'] ?? 'mo'))?->index() ??
+                throw new \InvalidArgumentException('its RRULE starts weeks on an unknown day'),
         );
     }
 
@@ -75,7 +85,9 @@ final readonly class RecurrenceRule
     private static function positive(string $name, string $value): int
     {
         if (1 !== preg_match('/^[1-9]\d{0,5}$/D', $value)) {
-            throw new \InvalidArgumentException(\sprintf('its RRULE has %s=%s, which is not a whole number above 0', $name, Input::quote($value)));
+            throw new \InvalidArgumentException(
+                \sprintf('its RRULE has %s=%s, which is not a whole number above 0', $name, Input::quote($value)),
+            );
         }
 
         return (int) $value;
@@ -86,8 +98,15 @@ final readonly class RecurrenceRule
     {
         $numbers = [];
         foreach (explode(',', $value) as $one) {
-            if (1 !== preg_match('/^[+-]?\d{1,3}$/D', $one) || (int) $one < $least || (int) $one > $most || (0 === (int) $one && $least < 0)) {
-                throw new \InvalidArgumentException(\sprintf('its RRULE has %s=%s, which does not exist', $name, Input::quote($one)));
+            if (
+                1 !== preg_match('/^[+-]?\d{1,3}$/D', $one) ||
+                (int) $one < $least ||
+                (int) $one > $most ||
+                (0 === (int) $one && $least < 0)
+            ) {
+                throw new \InvalidArgumentException(
+                    \sprintf('its RRULE has %s=%s, which does not exist', $name, Input::quote($one)),
+                );
             }
             $numbers[] = (int) $one;
         }
@@ -98,9 +117,14 @@ final readonly class RecurrenceRule
     /** @return array{nth: int, weekday: int} */
     private static function day(string $text): array
     {
-        $weekday = 1 === preg_match('/^([+-]?\d{1,2})?(MO|TU|WE|TH|FR|SA|SU)$/D', $text, $part) ? Weekday::tryFrom(strtolower($part[2])) : null;
+        $weekday =
+            1 === preg_match('/^([+-]?\d{1,2})?(MO|TU|WE|TH|FR|SA|SU)$/D', $text, $part)
+                ? Weekday::tryFrom(strtolower($part[2]))
+                : null;
         if (null === $weekday) {
-            throw new \InvalidArgumentException(\sprintf('its RRULE has BYDAY=%s, which is no weekday', Input::quote($text)));
+            throw new \InvalidArgumentException(
+                \sprintf('its RRULE has BYDAY=%s, which is no weekday', Input::quote($text)),
+            );
         }
 
         return ['nth' => (int) $part[1], 'weekday' => $weekday->index()];

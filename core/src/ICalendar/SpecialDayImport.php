@@ -21,9 +21,7 @@ use Meandros\Core\Wording\When;
 final readonly class SpecialDayImport
 {
     /** @param PlanHours $usual the hours as the plan has them, with nothing forced */
-    public function __construct(private PlanHours $usual)
-    {
-    }
+    public function __construct(private PlanHours $usual) {}
 
     /** @param string $state of events that name none of these hours */
     public function preview(Hours $hours, CalendarFile $file, string $state): Preview
@@ -35,7 +33,10 @@ final readonly class SpecialDayImport
             foreach ($event->parts() as $part) {
                 $overlap = self::over($bands[$part['day']] ?? [], $part['from'], $part['to']);
                 if (null !== $overlap) {
-                    $leftOut[] = new LeftOut(\sprintf('%s on %s', $event->name, When::date($part['day'])), \sprintf('it overlaps “%s”', $names[$part['day']]));
+                    $leftOut[] = new LeftOut(
+                        \sprintf('%s on %s', $event->name, When::date($part['day'])),
+                        \sprintf('it overlaps “%s”', $names[$part['day']]),
+                    );
                     continue;
                 }
                 $bands[$part['day']][] = new Band($part['from'], $part['to'], $named);
@@ -50,14 +51,16 @@ final readonly class SpecialDayImport
         }
         $added = $changed = $unchanged = [];
         foreach ($bands as $day => $ofDay) {
-            usort($ofDay, static fn (Band $a, Band $b): int => $a->fromSeconds <=> $b->fromSeconds);
+            usort($ofDay, static fn(Band $a, Band $b): int => $a->fromSeconds <=> $b->fromSeconds);
             $words = \sprintf('%s: %s', When::date($day), $names[$day]);
             $special = new SpecialDay($day, $names[$day], $ofDay);
             if (self::sameDay(self::withDays($timetable, $days), $special)) {
                 $unchanged[] = $words;
                 continue;
             }
-            isset($days[$day]) ? $changed[] = \sprintf('%s; it was “%s”', $words, $days[$day]->name) : $added[] = $words;
+            isset($days[$day])
+                ? ($changed[] = \sprintf('%s; it was “%s”', $words, $days[$day]->name))
+                : ($added[] = $words);
             $days[$day] = $special;
         }
         ksort($days);
@@ -81,7 +84,11 @@ final readonly class SpecialDayImport
     private static function sameDay(Timetable $timetable, SpecialDay $special): bool
     {
         $near = $special->day * CivilDate::SECONDS_PER_DAY;
-        $zone = Zone::over($timetable->zone, $near - CivilDate::SECONDS_PER_DAY, $near + 2 * CivilDate::SECONDS_PER_DAY);
+        $zone = Zone::over(
+            $timetable->zone,
+            $near - CivilDate::SECONDS_PER_DAY,
+            $near + 2 * CivilDate::SECONDS_PER_DAY,
+        );
         [$from, $until] = [$zone->instantOf($near), $zone->instantOf($near + CivilDate::SECONDS_PER_DAY)];
         if ($from >= $until) {
             return true;
@@ -92,12 +99,20 @@ final readonly class SpecialDayImport
             return [$compiled->starts, $compiled->states];
         };
 
-        return $stretches($timetable) === $stretches(self::withDays($timetable, [$special->day => $special] + $timetable->specialDays));
+        return $stretches($timetable) ===
+            $stretches(self::withDays($timetable, [$special->day => $special] + $timetable->specialDays));
     }
 
     /** @param array<int, SpecialDay> $days */
     private static function withDays(Timetable $timetable, array $days): Timetable
     {
-        return new Timetable($timetable->zone, $timetable->defaultState, $timetable->week, $timetable->seasons, $timetable->calendars, $days);
+        return new Timetable(
+            $timetable->zone,
+            $timetable->defaultState,
+            $timetable->week,
+            $timetable->seasons,
+            $timetable->calendars,
+            $days,
+        );
     }
 }

@@ -15,7 +15,9 @@ final readonly class LiveState
      * @param array<string, LiveStatus>            $statuses  by person; those not listed are available
      * @param array<string, array<string, SignIn>> $signIns   by queue and person; those not listed are signed in
      */
-    public function __construct(public array $overrides = [], public array $statuses = [], public array $signIns = [])
-    {
-    }
+    public function __construct(
+        public array $overrides = [],
+        public array $statuses = [],
+        public array $signIns = [],
+    ) {}
 }

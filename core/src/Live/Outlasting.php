@@ -15,9 +15,7 @@ final readonly class Outlasting
     private const MOST_CHANGES = 100;
 
     /** @param PlanHours $usual the hours as they would be with nothing forced */
-    public function __construct(private PlanHours $usual)
-    {
-    }
+    public function __construct(private PlanHours $usual) {}
 
     /**
      * The first instant after now at which the usual hours would open (under a closed state) or close (under an open

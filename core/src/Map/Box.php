@@ -11,9 +11,14 @@ final readonly class Box
      * @param string $key  the step, or the step and its exit
      * @param string $text that stands in it
      */
-    public function __construct(public string $key, public string $text, public int $x, public int $y, public int $width, public int $height)
-    {
-    }
+    public function __construct(
+        public string $key,
+        public string $text,
+        public int $x,
+        public int $y,
+        public int $width,
+        public int $height,
+    ) {}
 
     public function right(): int
     {
@@ -32,12 +37,22 @@ final readonly class Box
 
     public function overlaps(self $other): bool
     {
-        return $this->x < $other->right() && $other->x < $this->right() && $this->y < $other->bottom() && $other->y < $this->bottom();
+        return $this->x < $other->right() &&
+            $other->x < $this->right() &&
+            $this->y < $other->bottom() &&
+            $other->y < $this->bottom();
     }
 
     /** @return array{key: string, text: string, x: int, y: int, width: int, height: int} */
     public function toJson(): array
     {
-        return ['key' => $this->key, 'text' => $this->text, 'x' => $this->x, 'y' => $this->y, 'width' => $this->width, 'height' => $this->height];
+        return [
+            'key' => $this->key,
+            'text' => $this->text,
+            'x' => $this->x,
+            'y' => $this->y,
+            'width' => $this->width,
+            'height' => $this->height,
+        ];
     }
 }

@@ -42,9 +42,7 @@ final class JourneyMap
     private int $rows = 0;
     private int $columns = 0;
 
-    private function __construct(private readonly Plan $plan)
-    {
-    }
+    private function __construct(private readonly Plan $plan) {}
 
     public static function of(Journey $journey, Plan $plan): self
     {
@@ -98,7 +96,10 @@ final class JourneyMap
             if (null === $box) {
                 continue;
             }
-            array_push($course, ...null === $before ? [[$box->x + self::PORT, $box->y - self::ROW_GAP]] : $this->between($before, $box));
+            array_push(
+                $course,
+                ...null === $before ? [[$box->x + self::PORT, $box->y - self::ROW_GAP]] : $this->between($before, $box),
+            );
             $course[] = [$box->x + self::PORT, $box->middle()];
             $before = $box;
         }
@@ -159,7 +160,14 @@ final class JourneyMap
         $this->columns = max($this->columns, $column);
         $text = StepLines::write($step, $this->plan) ?? '';
 
-        return $this->boxes[$step->id()] = new Box($step->id(), $text, self::MARGIN + $column * (self::BOX_WIDTH + self::GAP), self::top($row), self::BOX_WIDTH, self::BOX_HEIGHT);
+        return $this->boxes[$step->id()] = new Box(
+            $step->id(),
+            $text,
+            self::MARGIN + $column * (self::BOX_WIDTH + self::GAP),
+            self::top($row),
+            self::BOX_WIDTH,
+            self::BOX_HEIGHT,
+        );
     }
 
     private static function top(int $row): int
@@ -189,15 +197,30 @@ final class JourneyMap
         $trunk = $box->right() + self::BESIDE;
         $end = $box->right() + self::GAP;
         $level = self::top($row) + intdiv(self::BOX_HEIGHT, 2);
-        $this->lines[] = [[$box->right(), $box->middle()], [$trunk, $box->middle()], [$trunk, $level], [[] === $exit->steps->steps ? $end - self::BESIDE : $end, $level]];
-        $key = $step->id().':'.$exit->on;
-        $this->labels[$key] = new Box($key, $this->words($step, $exit), $trunk + 4, $level - self::LABEL_HEIGHT - 4, self::GAP - 3 * self::BESIDE, self::LABEL_HEIGHT);
+        $this->lines[] = [
+            [$box->right(), $box->middle()],
+            [$trunk, $box->middle()],
+            [$trunk, $level],
+            [[] === $exit->steps->steps ? $end - self::BESIDE : $end, $level],
+        ];
+        $key = $step->id() . ':' . $exit->on;
+        $this->labels[$key] = new Box(
+            $key,
+            $this->words($step, $exit),
+            $trunk + 4,
+            $level - self::LABEL_HEIGHT - 4,
+            self::GAP - 3 * self::BESIDE,
+            self::LABEL_HEIGHT,
+        );
     }
 
     private function words(Step $step, StepExit $exit): string
     {
-        $on = $step instanceof HoursStep ? $this->plan->get(Hours::class, $step->hours)?->state($exit->on)->name ?? $exit->on : $this->plan->find($exit->on)?->name() ?? $exit->on;
+        $on =
+            $step instanceof HoursStep
+                ? $this->plan->get(Hours::class, $step->hours)?->state($exit->on)->name ?? $exit->on
+                : $this->plan->find($exit->on)?->name() ?? $exit->on;
 
-        return trim($on.' '.$exit->label).([] === $exit->steps->steps ? ': goes on' : '');
+        return trim($on . ' ' . $exit->label) . ([] === $exit->steps->steps ? ': goes on' : '');
     }
 }

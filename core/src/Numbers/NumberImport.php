@@ -32,8 +32,11 @@ final class NumberImport
     private array $made = [];
 
     /** @param \Closure(Kind): string $newId */
-    private function __construct(private readonly Plan $plan, private readonly bool $makesJourneys, private readonly \Closure $newId)
-    {
+    private function __construct(
+        private readonly Plan $plan,
+        private readonly bool $makesJourneys,
+        private readonly \Closure $newId,
+    ) {
         foreach ($plan->all(Site::class) as $site) {
             $this->sites[mb_strtolower($site->name())] = $site;
         }
@@ -60,12 +63,20 @@ final class NumberImport
         if ('' !== $row->site && null === $site) {
             $problems['site'] = \sprintf('There is no site “%s”.', $row->site);
         }
-        [$number, $problem, $there] = $this->number($row->number, null === $site ? array_values($this->sites) : [$site]);
+        [$number, $problem, $there] = $this->number(
+            $row->number,
+            null === $site ? array_values($this->sites) : [$site],
+        );
         if (null === $number) {
             return new NumberOutcome($row, null, false, ['number' => $problem] + $problems);
         }
         if (isset($this->lines[$number])) {
-            return new NumberOutcome($row, null, false, ['number' => \sprintf('It stands in line %d already.', $this->lines[$number])] + $problems);
+            return new NumberOutcome(
+                $row,
+                null,
+                false,
+                ['number' => \sprintf('It stands in line %d already.', $this->lines[$number])] + $problems,
+            );
         }
         $this->lines[$number] = $row->line;
         $same = $this->plan->dialled($number);
@@ -74,7 +85,7 @@ final class NumberImport
         if (null === $site) {
             $problems['site'] = 'There is no site yet.';
         }
-        $language = '' === $row->language ? $same->language ?? $site->language ?? '' : strtolower($row->language);
+        $language = '' === $row->language ? $same->language ?? ($site->language ?? '') : strtolower($row->language);
         if ('' !== $row->language && 1 !== preg_match('/^[a-z]{2}$/D', $language)) {
             $problems['language'] = 'Two letters, such as en or fr.';
         }
@@ -82,10 +93,26 @@ final class NumberImport
         if ([] !== $problems || null === $site) {
             return new NumberOutcome($row, null, false, $problems);
         }
-        $name = '' === $row->label ? $same?->name() ?? PhoneNumber::international($number) : mb_substr($row->label, 0, 200);
-        $new = new Number($same?->id() ?? ($this->newId)(Kind::Number), $name, $number, $site->id(), $language, $target, $same->tellsCaller ?? true);
+        $name =
+            '' === $row->label ? $same?->name() ?? PhoneNumber::international($number) : mb_substr($row->label, 0, 200);
+        $new = new Number(
+            $same?->id() ?? ($this->newId)(Kind::Number),
+            $name,
+            $number,
+            $site->id(),
+            $language,
+            $target,
+            $same->tellsCaller ?? true,
+        );
 
-        return new NumberOutcome($row, $new, null !== $same, [], null !== $same && $same->toJson() === $new->toJson(), $made);
+        return new NumberOutcome(
+            $row,
+            $new,
+            null !== $same,
+            [],
+            null !== $same && $same->toJson() === $new->toJson(),
+            $made,
+        );
     }
 
     /**

@@ -16,13 +16,25 @@ final readonly class NumberOutcome
      * @param array<string, string> $problems by column
      * @param Journey|null          $made     a journey that is made for it, since nothing has that name yet
      */
-    public function __construct(public NumberRow $row, public ?Number $number, public bool $known, public array $problems = [], public bool $unchanged = false, public ?Journey $made = null)
-    {
-    }
+    public function __construct(
+        public NumberRow $row,
+        public ?Number $number,
+        public bool $known,
+        public array $problems = [],
+        public bool $unchanged = false,
+        public ?Journey $made = null,
+    ) {}
 
     /** @return array{line: int, name: string, outcome: string, problems: list<string>, makes: string|null} */
     public function toJson(): array
     {
-        return RowReport::of($this->row->line, trim($this->row->number.' '.($this->number?->name() ?? $this->row->label)), null !== $this->number, $this->known, $this->unchanged, $this->problems) + ['makes' => $this->made?->name()];
+        return RowReport::of(
+            $this->row->line,
+            trim($this->row->number . ' ' . ($this->number?->name() ?? $this->row->label)),
+            null !== $this->number,
+            $this->known,
+            $this->unchanged,
+            $this->problems,
+        ) + ['makes' => $this->made?->name()];
     }
 }

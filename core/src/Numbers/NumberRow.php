@@ -8,7 +8,12 @@ namespace Meandros\Core\Numbers;
 final readonly class NumberRow
 {
     /** @param string|null $target null where the file has no such column */
-    public function __construct(public int $line, public string $number, public string $label, public string $site, public string $language, public ?string $target)
-    {
-    }
+    public function __construct(
+        public int $line,
+        public string $number,
+        public string $label,
+        public string $site,
+        public string $language,
+        public ?string $target,
+    ) {}
 }

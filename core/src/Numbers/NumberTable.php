@@ -25,7 +25,14 @@ final class NumberTable
     {
         $rows = [];
         foreach (self::table()->read($text, Limits::ELEMENTS) as $line => $cells) {
-            $rows[] = new NumberRow($line, $cells['number'], $cells['label'] ?? '', $cells['site'] ?? '', $cells['language'] ?? '', $cells['target'] ?? null);
+            $rows[] = new NumberRow(
+                $line,
+                $cells['number'],
+                $cells['label'] ?? '',
+                $cells['site'] ?? '',
+                $cells['language'] ?? '',
+                $cells['target'] ?? null,
+            );
         }
 
         return $rows;
@@ -33,9 +40,18 @@ final class NumberTable
 
     public static function write(Plan $plan): string
     {
-        return self::table()->write(array_map(static fn (Number $number): array => [
-            $number->number, $number->name(), $plan->get(Site::class, $number->site)?->name() ?? '', $number->language, $plan->find($number->target?->element)?->name() ?? '',
-        ], $plan->all(Number::class)));
+        return self::table()->write(
+            array_map(
+                static fn(Number $number): array => [
+                    $number->number,
+                    $number->name(),
+                    $plan->get(Site::class, $number->site)?->name() ?? '',
+                    $number->language,
+                    $plan->find($number->target?->element)?->name() ?? '',
+                ],
+                $plan->all(Number::class),
+            ),
+        );
     }
 
     private static function table(): CsvTable

@@ -15,13 +15,16 @@ final readonly class Departure
      * @param Destination      $destination seen from the line, or from the first that was tried
      * @param string           $dials       the digits that go out
      */
-    public function __construct(public ?OutsideLine $line, public Destination $destination, public string $dials)
-    {
-    }
+    public function __construct(public ?OutsideLine $line, public Destination $destination, public string $dials) {}
 
     /** @return array{line: string|null, name: string|null, destination: string, dials: string} */
     public function toJson(): array
     {
-        return ['line' => $this->line?->id(), 'name' => $this->line?->name(), 'destination' => $this->destination->value, 'dials' => $this->dials];
+        return [
+            'line' => $this->line?->id(),
+            'name' => $this->line?->name(),
+            'destination' => $this->destination->value,
+            'dials' => $this->dials,
+        ];
     }
 }

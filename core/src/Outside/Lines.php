@@ -30,9 +30,7 @@ final class Lines
     /** @var array<string, list<OutsideLine>> by number and site */
     private array $carriers = [];
 
-    public function __construct(private readonly Plan $plan)
-    {
-    }
+    public function __construct(private readonly Plan $plan) {}
 
     public function isOf(Plan $plan): bool
     {
@@ -53,7 +51,7 @@ final class Lines
      */
     public function carriers(string $number, ?string $site): array
     {
-        return $this->carriers[$number.' '.$site] ??= $this->find($number, $site);
+        return $this->carriers[$number . ' ' . $site] ??= $this->find($number, $site);
     }
 
     /** How a call to a number would leave; null where the plan does not say how calls leave. */
@@ -62,7 +60,13 @@ final class Lines
         $tried = $this->from($site)[0] ?? null;
         $line = $this->carriers($number, $site)[0] ?? null;
 
-        return null === $tried ? null : new Departure($line, $this->destination($number, $line ?? $tried), null === $line ? '' : $this->dialled($number, $line));
+        return null === $tried
+            ? null
+            : new Departure(
+                $line,
+                $this->destination($number, $line ?? $tried),
+                null === $line ? '' : $this->dialled($number, $line),
+            );
     }
 
     /** What a number is, seen from the site of a line. */
@@ -84,13 +88,14 @@ final class Lines
     /** The digits that go out: those put in front, then the number as it is dialled at the line's site. */
     public function dialled(string $number, OutsideLine $line): string
     {
-        return $this->dialled[$number.' '.$line->id()] ??= $line->prefix.PhoneRange::dialled($number, $this->plan->get(Site::class, $line->site)->country ?? '');
+        return $this->dialled[$number . ' ' . $line->id()] ??=
+            $line->prefix . PhoneRange::dialled($number, $this->plan->get(Site::class, $line->site)->country ?? '');
     }
 
     /** @return list<OutsideLine> those of a site, by name */
     public function of(?string $site): array
     {
-        return array_values(array_filter($this->lines(), static fn (OutsideLine $line): bool => $line->site === $site));
+        return array_values(array_filter($this->lines(), static fn(OutsideLine $line): bool => $line->site === $site));
     }
 
     /** Whether a call to it comes back in, and leaves by no line. */
@@ -107,13 +112,21 @@ final class Lines
     /** @return list<OutsideLine> every line, in the order in which they are tried from a site */
     public function from(?string $site): array
     {
-        return [...$this->of($site), ...array_values(array_filter($this->lines(), static fn (OutsideLine $line): bool => $line->site !== $site))];
+        return [
+            ...$this->of($site),
+            ...array_values(array_filter($this->lines(), static fn(OutsideLine $line): bool => $line->site !== $site)),
+        ];
     }
 
     /** @return list<OutsideLine> */
     private function find(string $number, ?string $site): array
     {
-        return array_values(array_filter($this->from($site), fn (OutsideLine $line): bool => \in_array($this->destination($number, $line), $line->destinations, true)));
+        return array_values(
+            array_filter(
+                $this->from($site),
+                fn(OutsideLine $line): bool => \in_array($this->destination($number, $line), $line->destinations, true),
+            ),
+        );
     }
 
     /** @return list<OutsideLine> */
@@ -121,7 +134,10 @@ final class Lines
     {
         if (null === $this->lines) {
             $this->lines = $this->plan->all(OutsideLine::class);
-            usort($this->lines, static fn (OutsideLine $a, OutsideLine $b): int => strnatcasecmp($a->name(), $b->name()));
+            usort(
+                $this->lines,
+                static fn(OutsideLine $a, OutsideLine $b): int => strnatcasecmp($a->name(), $b->name()),
+            );
         }
 
         return $this->lines;

@@ -13,7 +13,5 @@ final readonly class Flow
      * @param Stay|null           $to      null where the call ends
      * @param array<string, true> $hours   that are looked at on the way, by id
      */
-    public function __construct(public array $exits, public int $seconds, public ?Stay $to, public array $hours = [])
-    {
-    }
+    public function __construct(public array $exits, public int $seconds, public ?Stay $to, public array $hours = []) {}
 }

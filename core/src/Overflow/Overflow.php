@@ -30,9 +30,7 @@ final class Overflow
     /** @var array<string, int|null> by stay */
     private array $longest = [];
 
-    public function __construct(private readonly Plan $plan)
-    {
-    }
+    public function __construct(private readonly Plan $plan) {}
 
     /**
      * Every queue that a call can come to, and where it comes to it: by steps, or sent straight there.
@@ -48,7 +46,8 @@ final class Overflow
         foreach (null === $only ? $this->plan->all(Queue::class) : [$only] as $one) {
             foreach ($this->plan->mentioning($one->id()) as $user) {
                 // What sends calls straight to it goes through the shortest of journeys.
-                $journey = $user instanceof Journey ? $user : new Journey($one->id(), $one->name(), $one->directSteps());
+                $journey =
+                    $user instanceof Journey ? $user : new Journey($one->id(), $one->name(), $one->directSteps());
                 foreach ($this->staysOf($journey) as $stay) {
                     if ($stay->by === $one->id()) {
                         $stays[$stay->key()] = $stay;
@@ -68,11 +67,11 @@ final class Overflow
     public function reachable(array $starts): array
     {
         $reached = [];
-        while (null !== $stay = array_shift($starts)) {
+        while (null !== ($stay = array_shift($starts))) {
             if (!isset($reached[$stay->key()])) {
                 $reached[$stay->key()] = $stay;
                 foreach ($this->from($stay) as $flow) {
-                    null === $flow->to || $starts[] = $flow->to;
+                    null === $flow->to || ($starts[] = $flow->to);
                 }
             }
         }
@@ -113,7 +112,7 @@ final class Overflow
     {
         $seen = [];
         $ways = [[$stay, [$stay]]];
-        while (null !== $next = array_shift($ways)) {
+        while (null !== ($next = array_shift($ways))) {
             [$at, $way] = $next;
             foreach ($this->from($at) as $flow) {
                 if ($flow->to?->key() === $stay->key()) {
@@ -154,9 +153,18 @@ final class Overflow
         $flows = [];
         foreach ($stay->step->waysOn($this->plan) as $exit => $seconds) {
             $seen = [];
-            $this->follow($this->by($stay->step, $exit, $stay->place, $rest), $seconds, $seen, static function (?Stay $to, int $seconds, array $hours) use (&$flows, $exit): void {
+            $this->follow($this->by($stay->step, $exit, $stay->place, $rest), $seconds, $seen, static function (
+                ?Stay $to,
+                int $seconds,
+                array $hours,
+            ) use (&$flows, $exit): void {
                 $known = $flows[$to?->key() ?? ''] ?? new Flow([], 0, $to);
-                $flows[$to?->key() ?? ''] = new Flow(array_values(array_unique([...$known->exits, $exit])), max($known->seconds, $seconds), $to, $known->hours + $hours);
+                $flows[$to?->key() ?? ''] = new Flow(
+                    array_values(array_unique([...$known->exits, $exit])),
+                    max($known->seconds, $seconds),
+                    $to,
+                    $known->hours + $hours,
+                );
             });
         }
 
@@ -190,7 +198,7 @@ final class Overflow
 
             return;
         }
-        $place = $at->journey.' '.$at->place();
+        $place = $at->journey . ' ' . $at->place();
         if (($seen[$place] ?? -1) >= $seconds) {
             return;
         }
@@ -205,7 +213,14 @@ final class Overflow
         $journey = $this->plan->get(Journey::class, $step->leadsTo());
         if (null !== $journey) {
             // A journey that is come to again on the way is not followed again: no time passes in going round.
-            isset($seen['in '.$journey->id()]) || $this->follow($this->start($journey, $seen, $step->isLast() ? null : $at->after()), $seconds, $seen, $found, $hours);
+            isset($seen['in ' . $journey->id()]) ||
+                $this->follow(
+                    $this->start($journey, $seen, $step->isLast() ? null : $at->after()),
+                    $seconds,
+                    $seen,
+                    $found,
+                    $hours,
+                );
 
             return;
         }
@@ -225,7 +240,7 @@ final class Overflow
      */
     private function start(Journey $journey, array &$seen, ?Rest $after): Rest
     {
-        $seen['in '.$journey->id()] = 0;
+        $seen['in ' . $journey->id()] = 0;
 
         return new Rest($journey->id(), '/steps', $journey->steps, 0, $after);
     }
@@ -247,10 +262,19 @@ final class Overflow
             $this->rests[$at->journey][$at->place()] = $at->after();
             $this->given[$at->journey][$at->place()] = $given;
             $hours = $step instanceof HoursStep ? $this->plan->get(Hours::class, $step->hours) : null;
-            $goOn = array_map(static fn (State $state): string => $state->key, $hours->states ?? []);
+            $goOn = array_map(static fn(State $state): string => $state->key, $hours->states ?? []);
             foreach ($step->exits()->items as $i => $exit) {
                 $inside = null === $hours ? $given : [$hours->id() => [$exit->on]] + $given;
-                $this->readList(new Rest($at->journey, \sprintf('%s/exits/%d/steps', $at->place(), $i), $exit->steps, 0, $at->after()), $inside);
+                $this->readList(
+                    new Rest(
+                        $at->journey,
+                        \sprintf('%s/exits/%d/steps', $at->place(), $i),
+                        $exit->steps,
+                        0,
+                        $at->after(),
+                    ),
+                    $inside,
+                );
                 $goOn = self::endsInIt($exit->steps) ? array_values(array_diff($goOn, [$exit->on])) : $goOn;
             }
             $given = null === $hours ? $given : [$hours->id() => $goOn] + $given;
@@ -259,6 +283,6 @@ final class Overflow
 
     private static function endsInIt(StepList $list): bool
     {
-        return [] !== array_filter($list->steps, static fn (Step $step): bool => $step->isLast());
+        return [] !== array_filter($list->steps, static fn(Step $step): bool => $step->isLast());
     }
 }

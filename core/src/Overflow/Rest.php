@@ -14,9 +14,13 @@ final readonly class Rest
      * @param int       $next    the first step of what is left
      * @param self|null $outer   after the list has run out; null where the call ends then
      */
-    public function __construct(public string $journey, public string $pointer, public StepList $list, public int $next = 0, public ?self $outer = null)
-    {
-    }
+    public function __construct(
+        public string $journey,
+        public string $pointer,
+        public StepList $list,
+        public int $next = 0,
+        public ?self $outer = null,
+    ) {}
 
     public function after(): self
     {
@@ -26,6 +30,6 @@ final readonly class Rest
     /** The pointer of the next step. */
     public function place(): string
     {
-        return $this->pointer.'/'.$this->next;
+        return $this->pointer . '/' . $this->next;
     }
 }

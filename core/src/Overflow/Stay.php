@@ -13,12 +13,10 @@ final readonly class Stay
      * @param string $place JSON Pointer within the journey
      * @param string $by    who may take it: an element by id, or a number in E.164
      */
-    public function __construct(public string $journey, public string $place, public Step $step, public string $by)
-    {
-    }
+    public function __construct(public string $journey, public string $place, public Step $step, public string $by) {}
 
     public function key(): string
     {
-        return $this->journey.' '.$this->place;
+        return $this->journey . ' ' . $this->place;
     }
 }

@@ -13,7 +13,5 @@ final readonly class Ask
      * @param list<Kind> $kinds      of what may be chosen
      * @param bool       $isOptional whether it may be left open
      */
-    public function __construct(public string $key, public array $kinds, public bool $isOptional = false)
-    {
-    }
+    public function __construct(public string $key, public array $kinds, public bool $isOptional = false) {}
 }

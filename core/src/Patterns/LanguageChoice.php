@@ -20,10 +20,17 @@ final class LanguageChoice implements Pattern
     {
         $exits = [];
         foreach (array_keys($plan->get(Prompt::class, $answers['prompt'])->scripts ?? []) as $i => $language) {
-            $exits[] = ['on' => (string) ($i + 1), 'label' => $language, 'steps' => [['do' => 'tag', 'language' => $language]]];
+            $exits[] = [
+                'on' => (string) ($i + 1),
+                'label' => $language,
+                'steps' => [['do' => 'tag', 'language' => $language]],
+            ];
         }
         $next = isset($answers['next']) ? [Leads::to($plan, $answers['next'])] : [];
 
-        return [['do' => 'menu', 'prompt' => $answers['prompt'], 'tries' => 1, 'exits' => \array_slice($exits, 0, 9)], ...$next];
+        return [
+            ['do' => 'menu', 'prompt' => $answers['prompt'], 'tries' => 1, 'exits' => \array_slice($exits, 0, 9)],
+            ...$next,
+        ];
     }
 }

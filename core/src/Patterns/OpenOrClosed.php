@@ -13,7 +13,12 @@ final class OpenOrClosed implements Pattern
 {
     public function asks(): array
     {
-        return [new Ask('hours', [Kind::Hours]), new Ask('who', [Kind::Person, Kind::Team, Kind::Queue, Kind::Journey]), new Ask('closed', [Kind::Prompt], true), new Ask('mailbox', [Kind::Mailbox])];
+        return [
+            new Ask('hours', [Kind::Hours]),
+            new Ask('who', [Kind::Person, Kind::Team, Kind::Queue, Kind::Journey]),
+            new Ask('closed', [Kind::Prompt], true),
+            new Ask('mailbox', [Kind::Mailbox]),
+        ];
     }
 
     public function steps(Plan $plan, array $answers): array
@@ -22,10 +27,18 @@ final class OpenOrClosed implements Pattern
         foreach ($plan->get(Hours::class, $answers['hours'])->states ?? [] as $state) {
             if (!$state->open) {
                 $say = isset($answers['closed']) ? [['do' => 'say', 'prompt' => $answers['closed']]] : [];
-                $exits[] = ['on' => $state->key, 'label' => '', 'steps' => [...$say, ...Leads::lastTo($answers['mailbox'])]];
+                $exits[] = [
+                    'on' => $state->key,
+                    'label' => '',
+                    'steps' => [...$say, ...Leads::lastTo($answers['mailbox'])],
+                ];
             }
         }
 
-        return [['do' => 'hours', 'hours' => $answers['hours'], 'exits' => $exits], Leads::to($plan, $answers['who']), ...Leads::lastTo($answers['mailbox'])];
+        return [
+            ['do' => 'hours', 'hours' => $answers['hours'], 'exits' => $exits],
+            Leads::to($plan, $answers['who']),
+            ...Leads::lastTo($answers['mailbox']),
+        ];
     }
 }

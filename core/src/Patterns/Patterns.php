@@ -24,7 +24,7 @@ final class Patterns
     /** @return array<string, Pattern> by name */
     public static function all(): array
     {
-        return array_map(static fn (string $class): Pattern => new $class(), self::ALL);
+        return array_map(static fn(string $class): Pattern => new $class(), self::ALL);
     }
 
     /**
@@ -39,7 +39,10 @@ final class Patterns
         $name = $in->field('name')->text();
         $pattern = self::all()[$in->field('pattern')->exactText(40)] ?? null;
         if (null === $pattern) {
-            $in->field('pattern')->complain('There is no such pattern.', 'Choose one of: '.implode(', ', array_keys(self::ALL)).'.');
+            $in->field('pattern')->complain(
+                'There is no such pattern.',
+                'Choose one of: ' . implode(', ', array_keys(self::ALL)) . '.',
+            );
 
             return null;
         }
@@ -48,7 +51,12 @@ final class Patterns
             return null;
         }
         $n = 0;
-        $journey = PlanCodec::element(['id' => $id, 'kind' => 'journey', 'name' => $name, 'steps' => self::withIds($pattern->steps($plan, $answers), $n)]);
+        $journey = PlanCodec::element([
+            'id' => $id,
+            'kind' => 'journey',
+            'name' => $name,
+            'steps' => self::withIds($pattern->steps($plan, $answers), $n),
+        ]);
         \assert($journey instanceof Journey);
 
         return $journey;
@@ -58,7 +66,7 @@ final class Patterns
     private static function answers(Input $in, Pattern $pattern, Plan $plan): ?array
     {
         $asks = $pattern->asks();
-        $in->onlyFields(array_map(static fn (Ask $ask): string => $ask->key, $asks));
+        $in->onlyFields(array_map(static fn(Ask $ask): string => $ask->key, $asks));
         $answers = [];
         $isWhole = true;
         foreach ($asks as $ask) {
@@ -68,7 +76,10 @@ final class Patterns
                 $ask->isOptional || $field->complain('This is missing.', 'Choose one.');
                 $isWhole = $isWhole && $ask->isOptional;
             } elseif (!\in_array($plan->kindOf($id), $ask->kinds, true)) {
-                $field->complain(\sprintf('"%s" cannot stand here.', Input::quote($id)), 'Choose something that is in the plan, of a kind that fits.');
+                $field->complain(
+                    \sprintf('"%s" cannot stand here.', Input::quote($id)),
+                    'Choose something that is in the plan, of a kind that fits.',
+                );
                 $isWhole = false;
             } else {
                 $answers[$ask->key] = $id;
@@ -87,7 +98,7 @@ final class Patterns
     {
         $numbered = [];
         foreach ($steps as $step) {
-            $step = ['id' => 's'.++$n] + $step;
+            $step = ['id' => 's' . ++$n] + $step;
             if (\is_array($step['exits'] ?? null)) {
                 /** @var list<array{on: string, label: string, steps: list<array<string, mixed>>}> $exits */
                 $exits = $step['exits'];

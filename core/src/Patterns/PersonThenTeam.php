@@ -12,11 +12,19 @@ final class PersonThenTeam implements Pattern
 {
     public function asks(): array
     {
-        return [new Ask('person', [Kind::Person]), new Ask('team', [Kind::Team, Kind::Queue]), new Ask('mailbox', [Kind::Mailbox])];
+        return [
+            new Ask('person', [Kind::Person]),
+            new Ask('team', [Kind::Team, Kind::Queue]),
+            new Ask('mailbox', [Kind::Mailbox]),
+        ];
     }
 
     public function steps(Plan $plan, array $answers): array
     {
-        return [Leads::to($plan, $answers['person'], 15), Leads::to($plan, $answers['team']), ...Leads::lastTo($answers['mailbox'])];
+        return [
+            Leads::to($plan, $answers['person'], 15),
+            Leads::to($plan, $answers['team']),
+            ...Leads::lastTo($answers['mailbox']),
+        ];
     }
 }

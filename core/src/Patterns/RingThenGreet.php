@@ -12,11 +12,18 @@ final class RingThenGreet implements Pattern
 {
     public function asks(): array
     {
-        return [new Ask('who', [Kind::Person, Kind::Team]), new Ask('greeting', [Kind::Prompt]), new Ask('mailbox', [Kind::Mailbox])];
+        return [
+            new Ask('who', [Kind::Person, Kind::Team]),
+            new Ask('greeting', [Kind::Prompt]),
+            new Ask('mailbox', [Kind::Mailbox]),
+        ];
     }
 
     public function steps(Plan $plan, array $answers): array
     {
-        return [['greeting' => $answers['greeting'], 'greetAfter' => 10] + Leads::to($plan, $answers['who'], 30), ...Leads::lastTo($answers['mailbox'])];
+        return [
+            ['greeting' => $answers['greeting'], 'greetAfter' => 10] + Leads::to($plan, $answers['who'], 30),
+            ...Leads::lastTo($answers['mailbox']),
+        ];
     }
 }

@@ -37,12 +37,12 @@ final class Merging
     /** @return array<string, string> the id that each phone gets within the other person, by its own */
     private static function names(Person $from, Person $into): array
     {
-        $taken = array_map(static fn (Phone $phone): string => $phone->id, $into->phones);
+        $taken = array_map(static fn(Phone $phone): string => $phone->id, $into->phones);
         $names = [];
         foreach ($from->phones as $phone) {
             $name = $phone->id;
             for ($n = 2; \in_array($name, $taken, true); ++$n) {
-                $name = $phone->id.$n;
+                $name = $phone->id . $n;
             }
             $names[$phone->id] = $taken[] = $name;
         }
@@ -57,7 +57,17 @@ final class Merging
         foreach ($from->phones as $phone) {
             $phones[] = $phone->called($names[$phone->id]);
         }
-        $merged = new Person($into->id(), $into->name(), '' === $into->extension ? $from->extension : $into->extension, $into->site, $phones, $into->mailbox ?? $from->mailbox, $into->rules, $into->refusesForAll, $into->listing);
+        $merged = new Person(
+            $into->id(),
+            $into->name(),
+            '' === $into->extension ? $from->extension : $into->extension,
+            $into->site,
+            $phones,
+            $into->mailbox ?? $from->mailbox,
+            $into->rules,
+            $into->refusesForAll,
+            $into->listing,
+        );
 
         return [] === $into->rules ? $merged->withRules(RuleCopy::rules($from, $merged, $names)) : $merged;
     }

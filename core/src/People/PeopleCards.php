@@ -38,7 +38,11 @@ final class PeopleCards
     public static function read(string $text): array
     {
         if (\strlen($text) > self::MOST_BYTES || !mb_check_encoding($text, 'UTF-8')) {
-            throw InvalidData::at('/text', 'The file is too large, or is not UTF-8 text.', 'Export fewer people, as vCard 4.0.');
+            throw InvalidData::at(
+                '/text',
+                'The file is too large, or is not UTF-8 text.',
+                'Export fewer people, as vCard 4.0.',
+            );
         }
         $lines = self::lines($text);
         if ([] === $lines) {
@@ -51,11 +55,19 @@ final class PeopleCards
         $rows = [];
         try {
             $cards = new Splitter($stream, Reader::OPTION_FORGIVING);
-            while (null !== $card = $cards->getNext()) {
+            while (null !== ($card = $cards->getNext())) {
                 $rows[] = self::row($lines[\count($rows)] ?? 0, $card);
             }
         } catch (ParseException $exception) {
-            throw InvalidData::at('/text', \sprintf('The card at line %d cannot be read: %s.', $lines[\count($rows)] ?? 0, rtrim($exception->getMessage(), '.')), 'Export it again from where it came from.');
+            throw InvalidData::at(
+                '/text',
+                \sprintf(
+                    'The card at line %d cannot be read: %s.',
+                    $lines[\count($rows)] ?? 0,
+                    rtrim($exception->getMessage(), '.'),
+                ),
+                'Export it again from where it came from.',
+            );
         }
 
         return $rows;
@@ -68,8 +80,15 @@ final class PeopleCards
      */
     private static function lines(string $text): array
     {
-        if (substr_count($text, "\n") > self::MOST_LINES || preg_match_all('/^BEGIN:VCARD/mi', $text) > Limits::PEOPLE) {
-            throw InvalidData::at('/text', \sprintf('The file has more than %d people, or more than %d lines.', Limits::PEOPLE, self::MOST_LINES), 'Export fewer people at once.');
+        if (
+            substr_count($text, "\n") > self::MOST_LINES ||
+            preg_match_all('/^BEGIN:VCARD/mi', $text) > Limits::PEOPLE
+        ) {
+            throw InvalidData::at(
+                '/text',
+                \sprintf('The file has more than %d people, or more than %d lines.', Limits::PEOPLE, self::MOST_LINES),
+                'Export fewer people at once.',
+            );
         }
         $lines = [];
         foreach (preg_split('/\R/', $text) ?: [] as $i => $line) {
@@ -86,7 +105,7 @@ final class PeopleCards
         $outside = [];
         $extension = self::texts($card, self::EXTENSION)[0] ?? '';
         foreach ($card->select('TEL') as $property) {
-            if (!$property instanceof Property) {
+            if (!($property instanceof Property)) {
                 continue;
             }
             $number = (string) preg_replace('/^tel:/i', '', (string) $property->getValue());
@@ -95,7 +114,7 @@ final class PeopleCards
             if (1 === preg_match('/^[0-9]{2,6}$/D', $number)) {
                 $extension = '' === $extension ? $number : $extension;
             } elseif ('' !== $number) {
-                $outside[] = (self::isMobile($property) ? 'Mobile ' : 'Phone ').$number;
+                $outside[] = (self::isMobile($property) ? 'Mobile ' : 'Phone ') . $number;
             }
         }
         $phones = ['desk' => [], 'soft' => []];
@@ -106,7 +125,16 @@ final class PeopleCards
             }
         }
 
-        return new PersonRow($line, self::texts($card, 'FN')[0] ?? '', $extension, self::texts($card, self::SITE)[0] ?? '', $phones['desk'], $phones['soft'], $outside, self::texts($card, self::MAILBOX)[0] ?? '');
+        return new PersonRow(
+            $line,
+            self::texts($card, 'FN')[0] ?? '',
+            $extension,
+            self::texts($card, self::SITE)[0] ?? '',
+            $phones['desk'],
+            $phones['soft'],
+            $outside,
+            self::texts($card, self::MAILBOX)[0] ?? '',
+        );
     }
 
     private static function isMobile(Property $property): bool
@@ -135,14 +163,27 @@ final class PeopleCards
     {
         $text = '';
         foreach ($plan->all(Person::class) as $person) {
-            $card = new VCard(['VERSION' => '4.0', 'UID' => 'urn:meandros:'.$person->id(), 'FN' => $person->name()], false);
-            foreach (array_filter([self::EXTENSION => $person->extension, self::SITE => $plan->get(Site::class, $person->site)?->name() ?? '', self::MAILBOX => $plan->get(Mailbox::class, $person->mailbox)?->name() ?? '']) as $name => $value) {
+            $card = new VCard(
+                ['VERSION' => '4.0', 'UID' => 'urn:meandros:' . $person->id(), 'FN' => $person->name()],
+                false,
+            );
+            foreach (
+                array_filter([
+                    self::EXTENSION => $person->extension,
+                    self::SITE => $plan->get(Site::class, $person->site)?->name() ?? '',
+                    self::MAILBOX => $plan->get(Mailbox::class, $person->mailbox)?->name() ?? '',
+                ])
+                as $name => $value
+            ) {
                 $card->add($name, $value);
             }
             foreach ($person->phones as $phone) {
                 PhoneType::Outside === $phone->type
-                    ? $card->add('TEL', 'tel:'.$phone->number, ['VALUE' => 'uri', 'TYPE' => 'Mobile' === $phone->label ? 'cell' : 'voice'])
-                    : $card->add(self::PHONE, $phone->type->value.':'.$phone->label);
+                    ? $card->add('TEL', 'tel:' . $phone->number, [
+                        'VALUE' => 'uri',
+                        'TYPE' => 'Mobile' === $phone->label ? 'cell' : 'voice',
+                    ])
+                    : $card->add(self::PHONE, $phone->type->value . ':' . $phone->label);
             }
             $text .= $card->serialize();
         }

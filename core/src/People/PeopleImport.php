@@ -82,16 +82,29 @@ final class PeopleImport
     {
         $problems = [];
         $mailbox = $this->mailboxes[mb_strtolower($row->mailbox)] ?? null;
-        $same = '' === $row->extension ? $this->byName[mb_strtolower($row->name)] ?? null : $this->byExtension[$row->extension] ?? null;
+        $same =
+            '' === $row->extension
+                ? $this->byName[mb_strtolower($row->name)] ?? null
+                : $this->byExtension[$row->extension] ?? null;
         $same ??= '' === $row->extension ? null : self::without($this->byName[mb_strtolower($row->name)] ?? null);
-        $site = '' === $row->site ? $this->plan->get(Site::class, $same->site ?? $this->usualSite) : $this->sites[mb_strtolower($row->site)] ?? null;
+        $site =
+            '' === $row->site
+                ? $this->plan->get(Site::class, $same->site ?? $this->usualSite)
+                : $this->sites[mb_strtolower($row->site)] ?? null;
         if ('' === $row->name) {
             $problems['name'] = 'There is no name.';
         }
         if ('' !== $row->extension && 1 !== preg_match('/^[0-9]{2,6}$/D', $row->extension)) {
-            $problems['extension'] = \sprintf('"%s" is not an extension of 2 to 6 digits.', Input::quote($row->extension));
+            $problems['extension'] = \sprintf(
+                '"%s" is not an extension of 2 to 6 digits.',
+                Input::quote($row->extension),
+            );
         } elseif (isset($this->taken[$row->extension])) {
-            $problems['extension'] = \sprintf('Extension %s stands at line %d already.', $row->extension, $this->taken[$row->extension]);
+            $problems['extension'] = \sprintf(
+                'Extension %s stands at line %d already.',
+                $row->extension,
+                $this->taken[$row->extension],
+            );
         }
         if (null !== $same && isset($this->claimed[$same->id()])) {
             $problems['name'] = \sprintf('%s stands at line %d already.', $same->name(), $this->claimed[$same->id()]);
@@ -140,7 +153,13 @@ final class PeopleImport
             $this->taken[$row->extension] = $row->line;
         }
 
-        return new PersonOutcome($row, $person, null !== $same, [], null !== $same && $same->toJson() === $person->toJson());
+        return new PersonOutcome(
+            $row,
+            $person,
+            null !== $same,
+            [],
+            null !== $same && $same->toJson() === $person->toJson(),
+        );
     }
 
     /** @return array<string, string> what the plan would not take of a person, by column */
@@ -153,7 +172,7 @@ final class PeopleImport
             $problems = [];
             foreach ($invalid->problems as $problem) {
                 $column = explode('/', $problem->pointer)[1] ?? '';
-                $problems[$column] ??= $problem->message.' '.$problem->remedy;
+                $problems[$column] ??= $problem->message . ' ' . $problem->remedy;
             }
 
             return $problems;
@@ -178,7 +197,10 @@ final class PeopleImport
     {
         foreach ([[PhoneType::Desk, $row->desk], [PhoneType::Soft, $row->soft]] as [$type, $labels]) {
             foreach ($labels as $label) {
-                $there = array_filter($phones, static fn (Phone $phone): bool => $phone->type === $type && $phone->label === $label);
+                $there = array_filter(
+                    $phones,
+                    static fn(Phone $phone): bool => $phone->type === $type && $phone->label === $label,
+                );
                 if ([] === $there) {
                     $phones[] = new Phone(self::freeId($type->value, $phones), $type, $label);
                 }
@@ -187,9 +209,16 @@ final class PeopleImport
         foreach ($row->outside as $text) {
             $label = trim((string) preg_replace('/[+(]?[0-9][0-9 ()\/.-]*$/', '', $text));
             $number = PhoneNumber::parse(trim(substr($text, \strlen($label))), $country);
-            $there = array_filter($phones, static fn (Phone $phone): bool => $phone->number === $number);
+            $there = array_filter($phones, static fn(Phone $phone): bool => $phone->number === $number);
             if ([] === $there) {
-                $phones[] = new Phone(self::freeId('mobile', $phones), PhoneType::Outside, '' === $label ? 'Mobile' : $label, $number, true, true);
+                $phones[] = new Phone(
+                    self::freeId('mobile', $phones),
+                    PhoneType::Outside,
+                    '' === $label ? 'Mobile' : $label,
+                    $number,
+                    true,
+                    true,
+                );
             }
         }
 
@@ -199,9 +228,9 @@ final class PeopleImport
     /** @param list<Phone> $phones */
     private static function freeId(string $base, array $phones): string
     {
-        $ids = array_map(static fn (Phone $phone): string => $phone->id, $phones);
+        $ids = array_map(static fn(Phone $phone): string => $phone->id, $phones);
         for ($n = 2, $id = $base; \in_array($id, $ids, true); ++$n) {
-            $id = $base.$n;
+            $id = $base . $n;
         }
 
         return $id;

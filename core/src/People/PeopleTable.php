@@ -36,27 +36,50 @@ final class PeopleTable
     /** @param array<string, string> $cells */
     private static function row(int $line, array $cells): PersonRow
     {
-        $list = static fn (string $column): array => array_values(array_filter(array_map(trim(...), explode(';', $cells[$column] ?? '')), static fn (string $one): bool => '' !== $one));
+        $list = static fn(string $column): array => array_values(
+            array_filter(
+                array_map(trim(...), explode(';', $cells[$column] ?? '')),
+                static fn(string $one): bool => '' !== $one,
+            ),
+        );
 
-        return new PersonRow($line, $cells['name'], $cells['extension'] ?? '', $cells['site'] ?? '', $list('desk'), $list('soft'), $list('outside'), $cells['mailbox'] ?? '');
+        return new PersonRow(
+            $line,
+            $cells['name'],
+            $cells['extension'] ?? '',
+            $cells['site'] ?? '',
+            $list('desk'),
+            $list('soft'),
+            $list('outside'),
+            $cells['mailbox'] ?? '',
+        );
     }
 
     public static function write(Plan $plan): string
     {
-        return self::table()->write(array_map(static fn (Person $person): array => self::cells($person, $plan), $plan->all(Person::class)));
+        return self::table()->write(
+            array_map(static fn(Person $person): array => self::cells($person, $plan), $plan->all(Person::class)),
+        );
     }
 
     /** @return list<string> */
     private static function cells(Person $person, Plan $plan): array
     {
-        $labels = static fn (PhoneType $type): string => implode('; ', array_map(
-            static fn (Phone $phone): string => trim($phone->label.' '.$phone->number),
-            array_filter($person->phones, static fn (Phone $phone): bool => $phone->type === $type),
-        ));
+        $labels = static fn(PhoneType $type): string => implode(
+            '; ',
+            array_map(
+                static fn(Phone $phone): string => trim($phone->label . ' ' . $phone->number),
+                array_filter($person->phones, static fn(Phone $phone): bool => $phone->type === $type),
+            ),
+        );
 
         return [
-            $person->name(), $person->extension, $plan->get(Site::class, $person->site)?->name() ?? '',
-            $labels(PhoneType::Desk), $labels(PhoneType::Soft), $labels(PhoneType::Outside),
+            $person->name(),
+            $person->extension,
+            $plan->get(Site::class, $person->site)?->name() ?? '',
+            $labels(PhoneType::Desk),
+            $labels(PhoneType::Soft),
+            $labels(PhoneType::Outside),
             $plan->get(Mailbox::class, $person->mailbox)?->name() ?? '',
         ];
     }

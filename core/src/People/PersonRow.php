@@ -24,6 +24,5 @@ final readonly class PersonRow
         public array $soft,
         public array $outside,
         public string $mailbox,
-    ) {
-    }
+    ) {}
 }

@@ -31,9 +31,11 @@ final class RuleCopy
         foreach ($from->phones as $phone) {
             $nth = $seen[$phone->type->value] ?? 0;
             $seen[$phone->type->value] = $nth + 1;
-            $ofType = array_values(array_filter($to->phones, static fn (Phone $other): bool => $other->type === $phone->type));
-            $same = array_values(array_filter($ofType, static fn (Phone $other): bool => $other->id === $phone->id));
-            $match = $same[0] ?? $ofType[$nth] ?? null;
+            $ofType = array_values(
+                array_filter($to->phones, static fn(Phone $other): bool => $other->type === $phone->type),
+            );
+            $same = array_values(array_filter($ofType, static fn(Phone $other): bool => $other->id === $phone->id));
+            $match = $same[0] ?? ($ofType[$nth] ?? null);
             if (null !== $match) {
                 $names[$phone->id] = $match->id;
             }
@@ -55,13 +57,28 @@ final class RuleCopy
             if ([] === $stages && [] !== $rule->stages) {
                 continue;
             }
-            $then = array_map(static fn (RuleOutcome $outcome): RuleOutcome => new RuleOutcome(match ($outcome->to?->element) {
-                null => $outcome->to,
-                $from->mailbox => null === $to->mailbox ? null : Target::element($to->mailbox),
-                $to->id() => null,
-                default => $outcome->to,
-            }, $outcome->greeting), $rule->then);
-            $rules[] = new AnsweringRule($rule->id, $rule->name, $rule->on, $rule->until, $rule->when, $stages, $then, $rule->againMinutes);
+            $then = array_map(
+                static fn(RuleOutcome $outcome): RuleOutcome => new RuleOutcome(
+                    match ($outcome->to?->element) {
+                        null => $outcome->to,
+                        $from->mailbox => null === $to->mailbox ? null : Target::element($to->mailbox),
+                        $to->id() => null,
+                        default => $outcome->to,
+                    },
+                    $outcome->greeting,
+                ),
+                $rule->then,
+            );
+            $rules[] = new AnsweringRule(
+                $rule->id,
+                $rule->name,
+                $rule->on,
+                $rule->until,
+                $rule->when,
+                $stages,
+                $then,
+                $rule->againMinutes,
+            );
         }
 
         return $rules;

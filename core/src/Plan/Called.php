@@ -81,7 +81,7 @@ final class Called
         foreach ($journey->steps->everyStep('/steps') as $place => $step) {
             $number = $step->takenBy() ?? '';
             if (str_starts_with($number, '+')) {
-                $numbers[$place.($step instanceof RingStep ? '/target' : '/number')] = $number;
+                $numbers[$place . ($step instanceof RingStep ? '/target' : '/number')] = $number;
             }
         }
 

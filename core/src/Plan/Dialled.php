@@ -34,7 +34,7 @@ final class Dialled
     {
         $places = [];
         foreach ($site->parkPlaces as $i => $place) {
-            $places['/parkPlaces/'.$i] = $place;
+            $places['/parkPlaces/' . $i] = $place;
         }
 
         return $places;
@@ -45,7 +45,7 @@ final class Dialled
     {
         $codes = [];
         foreach ($queue->duty->codes() as $field => $code) {
-            $codes['/duty/'.$field] = $code;
+            $codes['/duty/' . $field] = $code;
         }
 
         return $codes;

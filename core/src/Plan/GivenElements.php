@@ -11,9 +11,7 @@ final class GivenElements implements ElementSource
     private ?Mentions $mentions = null;
 
     /** @param array<string, Element> $elements by id */
-    public function __construct(private readonly array $elements)
-    {
-    }
+    public function __construct(private readonly array $elements) {}
 
     public function find(string $id): ?Element
     {
@@ -27,7 +25,10 @@ final class GivenElements implements ElementSource
 
     public function ids(?Kind $kind = null): array
     {
-        $elements = null === $kind ? $this->elements : array_filter($this->elements, static fn (Element $element): bool => $element->kind() === $kind);
+        $elements =
+            null === $kind
+                ? $this->elements
+                : array_filter($this->elements, static fn(Element $element): bool => $element->kind() === $kind);
 
         return array_keys($elements);
     }

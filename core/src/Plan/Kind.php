@@ -73,7 +73,12 @@ enum Kind: string
         /** @var list<self>|null $kinds */
         static $kinds = null;
 
-        return $kinds ??= array_values(array_filter(self::cases(), static fn (self $kind): bool => is_subclass_of($kind->elementClass(), TakesCalls::class)));
+        return $kinds ??= array_values(
+            array_filter(
+                self::cases(),
+                static fn(self $kind): bool => is_subclass_of($kind->elementClass(), TakesCalls::class),
+            ),
+        );
     }
 
     public function article(): string
@@ -83,7 +88,7 @@ enum Kind: string
             self::Calendar => 'a holiday calendar',
             self::Line => 'an outside line',
             self::CallerList => 'a list of callers',
-            default => 'a '.$this->value,
+            default => 'a ' . $this->value,
         };
     }
 }

@@ -19,18 +19,23 @@ final class LedBy
     {
         $numbers = [];
         $seen = [$id => true];
-        for ($next = [$id]; null !== ($one = array_shift($next)) && \count($seen) < self::MOST;) {
+        for ($next = [$id]; null !== ($one = array_shift($next)) && \count($seen) < self::MOST; ) {
             foreach ($plan->mentioning($one) as $user) {
                 if ($user instanceof Number && $user->target?->element === $one) {
                     $numbers[$user->id()] = $user;
                 }
-                if (!isset($seen[$user->id()]) && !$user instanceof Number && !$user instanceof Site && !$user instanceof OutsideLine) {
+                if (
+                    !isset($seen[$user->id()]) &&
+                    !($user instanceof Number) &&
+                    !($user instanceof Site) &&
+                    !($user instanceof OutsideLine)
+                ) {
                     $seen[$user->id()] = true;
                     $next[] = $user->id();
                 }
             }
         }
-        usort($numbers, static fn (Number $a, Number $b): int => [$a->name(), $a->id()] <=> [$b->name(), $b->id()]);
+        usort($numbers, static fn(Number $a, Number $b): int => [$a->name(), $a->id()] <=> [$b->name(), $b->id()]);
 
         return $numbers;
     }

@@ -8,9 +8,7 @@ namespace Meandros\Core\Plan;
 final readonly class Mentions
 {
     /** @param array<string, list<string>> $users by what is mentioned */
-    private function __construct(private array $users)
-    {
-    }
+    private function __construct(private array $users) {}
 
     /** @param iterable<Element> $elements */
     public static function in(iterable $elements): self
@@ -28,7 +26,11 @@ final readonly class Mentions
     /** @return list<string> what an element mentions: other elements by id, what is dialled to reach it, numbers that it calls, and how it is spelled on the keys */
     public static function by(Element $element): array
     {
-        $mentioned = [...array_values(Dialled::by($element)), ...array_values(Called::by($element)), ...Spelled::by($element)];
+        $mentioned = [
+            ...array_values(Dialled::by($element)),
+            ...array_values(Called::by($element)),
+            ...Spelled::by($element),
+        ];
         foreach ($element->references() as $reference) {
             $mentioned[] = $reference->id;
         }

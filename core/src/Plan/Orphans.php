@@ -14,7 +14,7 @@ final class Orphans
     /** @return list<Element> others as they are to be once this one is as given */
     public static function of(Plan $plan, Element $element): array
     {
-        if (!$element instanceof HolidayCalendar) {
+        if (!($element instanceof HolidayCalendar)) {
             return [];
         }
         $changed = [];
@@ -32,9 +32,13 @@ final class Orphans
     {
         $known = array_flip($calendar->parts()->ids);
 
-        return $hours->withCalendars(array_map(
-            static fn (CalendarUse $use): CalendarUse => $use->calendar === $calendar->id() ? new CalendarUse($use->calendar, $use->state, array_intersect_key($use->exceptions, $known)) : $use,
-            $hours->calendars,
-        ));
+        return $hours->withCalendars(
+            array_map(
+                static fn(CalendarUse $use): CalendarUse => $use->calendar === $calendar->id()
+                    ? new CalendarUse($use->calendar, $use->state, array_intersect_key($use->exceptions, $known))
+                    : $use,
+                $hours->calendars,
+            ),
+        );
     }
 }

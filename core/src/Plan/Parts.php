@@ -12,9 +12,7 @@ final readonly class Parts
      * @param string       $word    what one of them is called
      * @param list<string> $ids
      */
-    public function __construct(public string $pointer, public string $word, public array $ids)
-    {
-    }
+    public function __construct(public string $pointer, public string $word, public array $ids) {}
 
     public function have(string $id): bool
     {

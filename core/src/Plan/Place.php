@@ -7,9 +7,7 @@ namespace Meandros\Core\Plan;
 /** A place in the plan where an element is used. */
 final readonly class Place
 {
-    public function __construct(public Element $user, public Reference $reference)
-    {
-    }
+    public function __construct(public Element $user, public Reference $reference) {}
 
     /** @return array{id: string, kind: string, name: string, pointer: string, role: string} */
     public function toJson(): array

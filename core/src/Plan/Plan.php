@@ -23,9 +23,11 @@ final class Plan
     private ?Mentions $ofChanged = null;
 
     /** @param array<string, Element|null> $changed elements in place of the source's, by id; null for those that are gone */
-    private function __construct(public readonly string $name, private readonly ElementSource $source, private readonly array $changed = [])
-    {
-    }
+    private function __construct(
+        public readonly string $name,
+        private readonly ElementSource $source,
+        private readonly array $changed = [],
+    ) {}
 
     /** @param iterable<Element> $elements */
     public static function of(string $name, iterable $elements): self
@@ -110,7 +112,7 @@ final class Plan
             }
         }
 
-        return array_values(array_filter($all, static fn (Element $element): bool => $element instanceof $class));
+        return array_values(array_filter($all, static fn(Element $element): bool => $element instanceof $class));
     }
 
     /**
@@ -122,16 +124,27 @@ final class Plan
     public function mentioning(string $text, ?Kind $kind = null): array
     {
         $this->ofChanged ??= Mentions::in(array_filter($this->changed));
-        $ids = array_filter($this->mentioning[$text] ??= $this->source->mentioning($text), fn (string $id): bool => !\array_key_exists($id, $this->changed));
+        $ids = array_filter(
+            $this->mentioning[$text] ??= $this->source->mentioning($text),
+            fn(string $id): bool => !\array_key_exists($id, $this->changed),
+        );
 
-        return $this->fetch(array_filter([...$ids, ...$this->ofChanged->of($text)], fn (string $id): bool => null === $kind || $this->kindOf($id) === $kind));
+        return $this->fetch(
+            array_filter(
+                [...$ids, ...$this->ofChanged->of($text)],
+                fn(string $id): bool => null === $kind || $this->kindOf($id) === $kind,
+            ),
+        );
     }
 
     /** Whether an element of that kind mentions it. */
     public function isMentioned(string $text, Kind $kind): bool
     {
         $this->ofChanged ??= Mentions::in(array_filter($this->changed));
-        foreach ([...$this->ofChanged->of($text), ...$this->mentioning[$text] ??= $this->source->mentioning($text)] as $id) {
+        foreach (
+            [...$this->ofChanged->of($text), ...($this->mentioning[$text] ??= $this->source->mentioning($text))]
+            as $id
+        ) {
             if ($this->kindOf($id) === $kind) {
                 return true;
             }
@@ -166,7 +179,11 @@ final class Plan
     public function withAll(array $elements): self
     {
         $plan = new self($this->name, $this->source, $elements + $this->changed);
-        [$plan->fetched, $plan->unreadable, $plan->mentioning] = [$elements + $this->fetched, array_diff_key($this->unreadable, $elements), $this->mentioning];
+        [$plan->fetched, $plan->unreadable, $plan->mentioning] = [
+            $elements + $this->fetched,
+            array_diff_key($this->unreadable, $elements),
+            $this->mentioning,
+        ];
 
         return $plan;
     }
@@ -198,9 +215,15 @@ final class Plan
     /** @return array<string, Element> */
     private function ofKind(?Kind $kind): array
     {
-        $changed = array_filter($this->changed, static fn (?Element $element): bool => null !== $element && (null === $kind || $element->kind() === $kind));
+        $changed = array_filter(
+            $this->changed,
+            static fn(?Element $element): bool => null !== $element && (null === $kind || $element->kind() === $kind),
+        );
 
-        return $this->fetch([...array_keys($changed), ...array_filter($this->source->ids($kind), fn (string $id): bool => !\array_key_exists($id, $this->changed))]);
+        return $this->fetch([
+            ...array_keys($changed),
+            ...array_filter($this->source->ids($kind), fn(string $id): bool => !\array_key_exists($id, $this->changed)),
+        ]);
     }
 
     /**

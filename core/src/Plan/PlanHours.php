@@ -26,9 +26,7 @@ final class PlanHours
     private array $last = ['', 0, null];
 
     /** @param list<Override> $overrides of any hours, the latest last */
-    public function __construct(private readonly Plan $plan, private readonly array $overrides = [])
-    {
-    }
+    public function __construct(private readonly Plan $plan, private readonly array $overrides = []) {}
 
     /** @param list<Override> $overrides */
     public function isOf(Plan $plan, array $overrides): bool
@@ -52,9 +50,16 @@ final class PlanHours
         $timetable = $this->timetable($hours);
         // Windows of rules are hours too, and no elements: they are quickly compiled.
         $isElement = null !== $this->plan->kindOf($hours->id());
-        $from = [$hours->id(), $hours->site, ...array_map(static fn (CalendarUse $use): string => $use->calendar, $hours->calendars)];
+        $from = [
+            $hours->id(),
+            $hours->site,
+            ...array_map(static fn(CalendarUse $use): string => $use->calendar, $hours->calendars),
+        ];
 
-        return new HoursBook($timetable, $isElement ? $this->plan->shelf($from, serialize($timetable->overrides)) : null);
+        return new HoursBook(
+            $timetable,
+            $isElement ? $this->plan->shelf($from, serialize($timetable->overrides)) : null,
+        );
     }
 
     /**
@@ -77,7 +82,7 @@ final class PlanHours
 
     public function zone(Hours $hours): string
     {
-        return $hours->zone ?? $this->plan->get(Site::class, $hours->site)->zone ?? 'UTC';
+        return $hours->zone ?? ($this->plan->get(Site::class, $hours->site)->zone ?? 'UTC');
     }
 
     public function timetable(Hours $hours): Timetable
@@ -89,16 +94,34 @@ final class PlanHours
         foreach ($hours->calendars as $use) {
             $calendar = $this->plan->get(HolidayCalendar::class, $use->calendar);
             if (null !== $calendar) {
-                $calendars[] = new ObservedCalendar($calendar->id(), $calendar->name(), $calendar->holidays, $use->state, $use->exceptions);
+                $calendars[] = new ObservedCalendar(
+                    $calendar->id(),
+                    $calendar->name(),
+                    $calendar->holidays,
+                    $use->state,
+                    $use->exceptions,
+                );
             }
         }
         foreach ($hours->specialDays as $specialDay) {
             $specialDays[$specialDay->day] = $specialDay;
         }
         // An override may outlive the state that it names: then it has no say.
-        $overrides = array_filter($this->overrides, static fn (Override $override): bool => $override->hours === $hours->id() && null !== $hours->state($override->state));
+        $overrides = array_filter(
+            $this->overrides,
+            static fn(Override $override): bool => $override->hours === $hours->id() &&
+                null !== $hours->state($override->state),
+        );
 
-        return new Timetable($this->zone($hours), $hours->default, self::byDay($hours->week), $seasons, $calendars, $specialDays, array_values($overrides));
+        return new Timetable(
+            $this->zone($hours),
+            $hours->default,
+            self::byDay($hours->week),
+            $seasons,
+            $calendars,
+            $specialDays,
+            array_values($overrides),
+        );
     }
 
     /**

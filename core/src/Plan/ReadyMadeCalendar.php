@@ -11,17 +11,21 @@ use Meandros\Core\Time\Holiday\Holidays;
 /** Calendars of public holidays that ship with the core, each from the published rule that it names. */
 final readonly class ReadyMadeCalendar
 {
-    private const FOLDER = __DIR__.'/../../data/holidays';
+    private const FOLDER = __DIR__ . '/../../data/holidays';
 
-    private function __construct(public string $key, public string $name, public string $country, public string $source, public Holidays $holidays)
-    {
-    }
+    private function __construct(
+        public string $key,
+        public string $name,
+        public string $country,
+        public string $source,
+        public Holidays $holidays,
+    ) {}
 
     /** @return list<self> in order of name */
     public static function all(): array
     {
-        $all = array_map(self::read(...), glob(self::FOLDER.'/*.json') ?: []);
-        usort($all, static fn (self $a, self $b): int => $a->name <=> $b->name);
+        $all = array_map(self::read(...), glob(self::FOLDER . '/*.json') ?: []);
+        usort($all, static fn(self $a, self $b): int => $a->name <=> $b->name);
 
         return $all;
     }

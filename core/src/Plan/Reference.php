@@ -13,7 +13,11 @@ final readonly class Reference
      * @param string      $role    what the mentioned element does there, for people: "rings it", "plays it"
      * @param string|null $part    which of the mentioned element's parts is meant; null for the element itself
      */
-    public function __construct(public string $id, public string $pointer, public array $allowed, public string $role, public ?string $part = null)
-    {
-    }
+    public function __construct(
+        public string $id,
+        public string $pointer,
+        public array $allowed,
+        public string $role,
+        public ?string $part = null,
+    ) {}
 }

@@ -12,9 +12,7 @@ final readonly class Rewiring
     /**
      * @param array<string, string> $parts new name by old, of parts that are mentioned with the element ("per_x/desk")
      */
-    public function __construct(private string $from, private string $to, private array $parts = [])
-    {
-    }
+    public function __construct(private string $from, private string $to, private array $parts = []) {}
 
     /** @return list<Element> those that change, as they are to be */
     public function of(Plan $plan): array
@@ -36,7 +34,13 @@ final readonly class Rewiring
                 continue;
             }
             $keys = explode('/', substr($reference->pointer, 1));
-            self::change($json, $keys, fn (mixed $value): ?string => $element->id() === $this->to ? null : $this->name(\is_string($value) ? $value : ''));
+            self::change(
+                $json,
+                $keys,
+                fn(mixed $value): ?string => $element->id() === $this->to
+                    ? null
+                    : $this->name(\is_string($value) ? $value : ''),
+            );
             $lists[] = \array_slice($keys, 0, (int) array_key_last(array_filter($keys, ctype_digit(...))));
         }
         foreach ($lists as $keys) {
@@ -88,6 +92,11 @@ final readonly class Rewiring
         }
         sort($tiers);
 
-        return array_map(static fn (mixed $item): mixed => \is_array($item) && isset($item['tier']) ? ['tier' => 1 + array_search($item['tier'], $tiers, true)] + $item : $item, array_values($kept));
+        return array_map(
+            static fn(mixed $item): mixed => \is_array($item) && isset($item['tier'])
+                ? ['tier' => 1 + array_search($item['tier'], $tiers, true)] + $item
+                : $item,
+            array_values($kept),
+        );
     }
 }

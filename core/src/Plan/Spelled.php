@@ -39,7 +39,7 @@ final class Spelled
     public static function by(Element $element): array
     {
         $mentioned = [];
-        if (!$element instanceof Person || !$element->listing->on) {
+        if (!($element instanceof Person) || !$element->listing->on) {
             return [];
         }
         foreach ([self::FIRST, self::LAST, self::EXTENSION] as $what) {

@@ -21,9 +21,11 @@ final readonly class Target
      * @param string|null $phone   of the person that the element is, by its id there
      * @param string|null $number  E.164
      */
-    private function __construct(public ?string $element = null, public ?string $phone = null, public ?string $number = null)
-    {
-    }
+    private function __construct(
+        public ?string $element = null,
+        public ?string $phone = null,
+        public ?string $number = null,
+    ) {}
 
     public static function element(string $id): self
     {
@@ -53,7 +55,7 @@ final readonly class Target
         return match (true) {
             self::END === $text => self::end(),
             1 === preg_match(PhoneNumber::E164, $text) => self::number($text),
-            [] !== array_filter($parts, static fn (string $part): bool => 1 !== preg_match(Input::ID, $part)) => null,
+            [] !== array_filter($parts, static fn(string $part): bool => 1 !== preg_match(Input::ID, $part)) => null,
             1 === \count($parts) => self::element($text),
             2 === \count($parts) => self::phone($parts[0], $parts[1]),
             default => null,
@@ -63,25 +65,25 @@ final readonly class Target
     /** An element; null where nothing is chosen. */
     public static function readElement(Input $in): ?self
     {
-        return self::readIf($in, static fn (self $target): bool => null !== $target->element && null === $target->phone);
+        return self::readIf($in, static fn(self $target): bool => null !== $target->element && null === $target->phone);
     }
 
     /** An element or a number; null where nothing is chosen. */
     public static function read(Input $in): ?self
     {
-        return self::readIf($in, static fn (self $target): bool => null === $target->phone && !$target->isEnd());
+        return self::readIf($in, static fn(self $target): bool => null === $target->phone && !$target->isEnd());
     }
 
     /** The same, or the end of the call. */
     public static function readOrEnd(Input $in): ?self
     {
-        return self::readIf($in, static fn (self $target): bool => null === $target->phone);
+        return self::readIf($in, static fn(self $target): bool => null === $target->phone);
     }
 
     /** The same as read(), or a single phone. */
     public static function readOrPhone(Input $in): ?self
     {
-        return self::readIf($in, static fn (self $target): bool => !$target->isEnd());
+        return self::readIf($in, static fn(self $target): bool => !$target->isEnd());
     }
 
     /** @param \Closure(self): bool $fits */
@@ -93,7 +95,10 @@ final readonly class Target
         }
         $target = 1 === preg_match('/^[+0-9]/', $text) ? self::number(PhoneNumber::readE164($in)) : self::parse($text);
         if (null === $target || !$fits($target)) {
-            $in->complain(\sprintf('"%s" is nothing that a call can go to here.', mb_substr($text, 0, 80)), 'Give the id of an element, or a number in E.164 such as +441632960100.');
+            $in->complain(
+                \sprintf('"%s" is nothing that a call can go to here.', mb_substr($text, 0, 80)),
+                'Give the id of an element, or a number in E.164 such as +441632960100.',
+            );
 
             return null;
         }
@@ -108,7 +113,8 @@ final readonly class Target
 
     public function text(): string
     {
-        return $this->number ?? (null === $this->element ? self::END : $this->element.(null === $this->phone ? '' : '/'.$this->phone));
+        return $this->number ??
+            (null === $this->element ? self::END : $this->element . (null === $this->phone ? '' : '/' . $this->phone));
     }
 
     /**

@@ -14,8 +14,7 @@ final class Agent
         public bool $signedIn,
         public readonly Occupation $now,
         public readonly int $atOnce = 1,
-    ) {
-    }
+    ) {}
 
     /** @return int|null second from which on they can be asked; null for never */
     public function freeAt(): ?int

@@ -30,9 +30,13 @@ final class Dispatcher
      * @param list<Agent> $agents in the queue's order, those who are on
      * @param list<self>  $before queues with callers whose turn comes before ours where an agent is in both, as they stand now
      */
-    public function __construct(private readonly Queue $queue, private readonly array $agents, private int $ahead, private readonly int $seed = 1, private readonly array $before = [])
-    {
-    }
+    public function __construct(
+        private readonly Queue $queue,
+        private readonly array $agents,
+        private int $ahead,
+        private readonly int $seed = 1,
+        private readonly array $before = [],
+    ) {}
 
     public function ahead(int $second): int
     {
@@ -44,7 +48,7 @@ final class Dispatcher
     /** @return list<Agent> */
     public function signedIn(): array
     {
-        return array_values(array_filter($this->agents, static fn (Agent $agent): bool => $agent->signedIn));
+        return array_values(array_filter($this->agents, static fn(Agent $agent): bool => $agent->signedIn));
     }
 
     /**
@@ -61,7 +65,9 @@ final class Dispatcher
             return 0;
         }
 
-        return 0 === $signedIn ? null : (int) ceil(($this->ahead + 1) * $this->queue->admission->handlingSeconds / $signedIn);
+        return 0 === $signedIn
+            ? null
+            : (int) ceil((($this->ahead + 1) * $this->queue->admission->handlingSeconds) / $signedIn);
     }
 
     /**
@@ -139,9 +145,13 @@ final class Dispatcher
     /** Those ahead are taken as agents become free, up to this second: here, and in queues whose callers come before ours. */
     private function advance(int $second): void
     {
-        while (null !== $turn = $this->nextTurn($second)) {
+        while (null !== ($turn = $this->nextTurn($second))) {
             [$dispatcher, $soonest] = $turn;
-            $dispatcher->take($dispatcher->choose($soonest, self::WAITED_LONG)[0], $soonest, $dispatcher->queue->admission->handlingSeconds);
+            $dispatcher->take(
+                $dispatcher->choose($soonest, self::WAITED_LONG)[0],
+                $soonest,
+                $dispatcher->queue->admission->handlingSeconds,
+            );
             --$dispatcher->ahead;
         }
     }
@@ -187,7 +197,10 @@ final class Dispatcher
         ksort($byTier);
         $chosen = [];
         foreach ($byTier as $tier => $agents) {
-            if ($waited >= ($tier - 1) * $this->queue->asking->widenSeconds || ($this->queue->asking->spillsOver && [] === $chosen)) {
+            if (
+                $waited >= ($tier - 1) * $this->queue->asking->widenSeconds ||
+                ($this->queue->asking->spillsOver && [] === $chosen)
+            ) {
                 array_push($chosen, ...[] === $chosen ? $this->firstAhead($agents) : $agents);
             }
         }
@@ -234,7 +247,7 @@ final class Dispatcher
     /** @return list<string> */
     private function everybody(): array
     {
-        return array_map(static fn (Agent $agent): string => $agent->who, $this->agents);
+        return array_map(static fn(Agent $agent): string => $agent->who, $this->agents);
     }
 
     /**
@@ -248,6 +261,6 @@ final class Dispatcher
             $figures[$agent->who] = $agent->now->$figure;
         }
 
-        return new ByFigure(static fn (string $who): int => $figures[$who]);
+        return new ByFigure(static fn(string $who): int => $figures[$who]);
     }
 }

@@ -15,9 +15,12 @@ final class Occupation
      * @param int|null $freeAt    second from which on they can be asked; null for never
      * @param int      $idleSince second at which their last call, or its pause, was over; before the call: negative
      */
-    public function __construct(public ?int $freeAt, public int $idleSince, public int $calls = 0, public int $talk = 0)
-    {
-    }
+    public function __construct(
+        public ?int $freeAt,
+        public int $idleSince,
+        public int $calls = 0,
+        public int $talk = 0,
+    ) {}
 
     /** @param int $atOnce calls that they have at the same time */
     public function take(int $second, int $handling, int $notes, int $atOnce): void
@@ -28,7 +31,7 @@ final class Occupation
         $end = $second + $handling + $notes;
         $this->freeAt = $end;
         if ($atOnce > 1) {
-            $this->ends = [...array_filter($this->ends, static fn (int $earlier): bool => $earlier > $second), $end];
+            $this->ends = [...array_filter($this->ends, static fn(int $earlier): bool => $earlier > $second), $end];
             $this->freeAt = \count($this->ends) < $atOnce ? $second : min($this->ends);
         }
         $this->idleSince = max($this->idleSince, $end);

@@ -32,13 +32,21 @@ final class Roster
     private ?array $atTheDesk = null;
 
     /** @param array<string, array<string, SignIn>> $signIns live, by queue and person; whoever is not listed is signed in */
-    public function __construct(private readonly Plan $plan, private readonly Assumptions $assumptions, private readonly array $signIns)
-    {
-    }
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly Assumptions $assumptions,
+        private readonly array $signIns,
+    ) {}
 
     public function dispatcher(Queue $queue, Urgency $urgency): Dispatcher
     {
-        return $this->dispatchers[$queue->id().' '.$urgency->value] ??= new Dispatcher($queue, $this->agents($queue), $this->stated($queue)->ahead->of($urgency), $this->seed(), $this->before($queue));
+        return $this->dispatchers[$queue->id() . ' ' . $urgency->value] ??= new Dispatcher(
+            $queue,
+            $this->agents($queue),
+            $this->stated($queue)->ahead->of($urgency),
+            $this->seed(),
+            $this->before($queue),
+        );
     }
 
     /** @return list<Dispatcher> of queues whose callers are taken before those of this one, where somebody is in both: the lowest rank first */
@@ -48,7 +56,12 @@ final class Roster
         foreach ($this->assumptions->queues as $id => $state) {
             $other = $id === $queue->id() ? null : $this->plan->get(Queue::class, $id);
             if (null !== $other && $other->rank <= $queue->rank && $state->ahead->all() > 0) {
-                $before[$other->rank][] = new Dispatcher($other, $this->agents($other), $state->ahead->all(), $this->seed());
+                $before[$other->rank][] = new Dispatcher(
+                    $other,
+                    $this->agents($other),
+                    $state->ahead->all(),
+                    $this->seed(),
+                );
             }
         }
         ksort($before);
@@ -70,8 +83,16 @@ final class Roster
         $agents = [];
         foreach ($queue->asked() as $member) {
             $given = $state->agents[$member->who] ?? $this->usually($queue, $member->who, $free);
-            $isAway = !$given->signedIn || (!isset($state->agents[$member->who]) && SignIn::In !== $this->signIn($queue, $member->who));
-            $agents[] = new Agent($member->who, $member->tier, $given->signedIn, $this->occupation($member->who, $given, $isAway), $member->calls);
+            $isAway =
+                !$given->signedIn ||
+                (!isset($state->agents[$member->who]) && SignIn::In !== $this->signIn($queue, $member->who));
+            $agents[] = new Agent(
+                $member->who,
+                $member->tier,
+                $given->signedIn,
+                $this->occupation($member->who, $given, $isAway),
+                $member->calls,
+            );
         }
 
         return $agents;
@@ -86,7 +107,9 @@ final class Roster
         if ($isAway) {
             return new Occupation(null, 0);
         }
-        $now = $this->occupations[$who] ?? new Occupation($given->freeAfter, ($given->freeAfter ?? 0) - $given->idle, $given->calls, $given->talk);
+        $now =
+            $this->occupations[$who] ??
+            new Occupation($given->freeAfter, ($given->freeAfter ?? 0) - $given->idle, $given->calls, $given->talk);
         if (null !== $given->freeAfter) {
             $this->occupations[$who] = $now;
         }

@@ -16,9 +16,7 @@ final readonly class CsvTable
      * @param string       $needed  the one that must be there
      * @param string       $what    rows are called
      */
-    public function __construct(private array $columns, private string $needed, private string $what)
-    {
-    }
+    public function __construct(private array $columns, private string $needed, private string $what) {}
 
     /**
      * @param int $most rows that one file brings
@@ -34,12 +32,20 @@ final readonly class CsvTable
         }
         if (!mb_check_encoding($text, 'UTF-8')) {
             $lines = preg_split('/\r\n|\n|\r/', $text) ?: [];
-            $wrong = array_key_first(array_filter($lines, static fn (string $line): bool => !mb_check_encoding($line, 'UTF-8')));
-            throw self::refused(\sprintf('Line %d is not UTF-8: the file mixes encodings, or has another.', 1 + (int) $wrong), 'Save it as "CSV UTF-8".');
+            $wrong = array_key_first(
+                array_filter($lines, static fn(string $line): bool => !mb_check_encoding($line, 'UTF-8')),
+            );
+            throw self::refused(
+                \sprintf('Line %d is not UTF-8: the file mixes encodings, or has another.', 1 + (int) $wrong),
+                'Save it as "CSV UTF-8".',
+            );
         }
         $text = preg_replace('/^\x{FEFF}/u', '', $text) ?? $text;
         if (1 === substr_count($text, '"') % 2) {
-            throw self::refused('A quotation mark is opened and never closed.', 'Close it; a quotation mark within a cell is written twice.');
+            throw self::refused(
+                'A quotation mark is opened and never closed.',
+                'Close it; a quotation mark within a cell is written twice.',
+            );
         }
 
         return $this->rows($text, $most);
@@ -56,15 +62,26 @@ final readonly class CsvTable
         $counted = 0;
         $columns = null;
         $rows = [];
-        while (false !== $cells = fgetcsv($stream, null, ',', '"', '')) {
-            $cells = array_map(static fn (?string $cell): string => self::armed(trim((string) $cell)), $cells);
+        while (false !== ($cells = fgetcsv($stream, null, ',', '"', ''))) {
+            $cells = array_map(static fn(?string $cell): string => self::armed(trim((string) $cell)), $cells);
             $columns ??= $this->header($cells);
             if (1 < $line && [''] !== $cells) {
                 if (\count($rows) >= $most) {
-                    throw self::refused(\sprintf('The file has more than %d %s.', $most, $this->what), 'Split it, and bring in one after the other.');
+                    throw self::refused(
+                        \sprintf('The file has more than %d %s.', $most, $this->what),
+                        'Split it, and bring in one after the other.',
+                    );
                 }
                 if (\count($cells) !== \count($columns)) {
-                    throw self::refused(\sprintf('Line %d has %d cells, and the header has %d.', $line, \count($cells), \count($columns)), 'Put cells that hold a comma in quotation marks.');
+                    throw self::refused(
+                        \sprintf(
+                            'Line %d has %d cells, and the header has %d.',
+                            $line,
+                            \count($cells),
+                            \count($columns),
+                        ),
+                        'Put cells that hold a comma in quotation marks.',
+                    );
                 }
                 $rows[$line] = array_combine($columns, $cells);
             }
@@ -74,7 +91,10 @@ final readonly class CsvTable
         }
         fclose($stream);
         if (null === $columns) {
-            throw self::refused('The file is empty.', 'Its first line names the columns: '.implode(',', $this->columns).'.');
+            throw self::refused(
+                'The file is empty.',
+                'Its first line names the columns: ' . implode(',', $this->columns) . '.',
+            );
         }
 
         return $rows;
@@ -89,8 +109,24 @@ final readonly class CsvTable
     {
         $columns = array_map(strtolower(...), $cells);
         $unknown = array_diff($columns, $this->columns);
-        if (!\in_array($this->needed, $columns, true) || [] !== $unknown || \count($columns) !== \count(array_unique($columns))) {
-            throw self::refused([] === $unknown ? \sprintf('The first line does not name the columns, each once, with "%s" among them.', $this->needed) : \sprintf('The column "%s" is not known.', Input::quote(implode('", "', $unknown))), \sprintf('The first line names the columns: %s. All but the %s may be left out.', implode(',', $this->columns), $this->needed));
+        if (
+            !\in_array($this->needed, $columns, true) ||
+            [] !== $unknown ||
+            \count($columns) !== \count(array_unique($columns))
+        ) {
+            throw self::refused(
+                [] === $unknown
+                    ? \sprintf(
+                        'The first line does not name the columns, each once, with "%s" among them.',
+                        $this->needed,
+                    )
+                    : \sprintf('The column "%s" is not known.', Input::quote(implode('", "', $unknown))),
+                \sprintf(
+                    'The first line names the columns: %s. All but the %s may be left out.',
+                    implode(',', $this->columns),
+                    $this->needed,
+                ),
+            );
         }
 
         return $columns;
@@ -113,13 +149,15 @@ final readonly class CsvTable
     /** A cell that a spreadsheet would take for a formula is written after an apostrophe (OWASP, CSV Injection). */
     private static function defused(string $cell): string
     {
-        return 1 === preg_match(self::FORMULA, $cell) ? "'".$cell : $cell;
+        return 1 === preg_match(self::FORMULA, $cell) ? "'" . $cell : $cell;
     }
 
     /** The same taken back: a cell that came out so comes in as it was. */
     private static function armed(string $cell): string
     {
-        return str_starts_with($cell, "'") && 1 === preg_match(self::FORMULA, substr($cell, 1)) ? substr($cell, 1) : $cell;
+        return str_starts_with($cell, "'") && 1 === preg_match(self::FORMULA, substr($cell, 1))
+            ? substr($cell, 1)
+            : $cell;
     }
 
     private static function refused(string $message, string $remedy): InvalidData

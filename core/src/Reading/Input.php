@@ -13,9 +13,12 @@ final readonly class Input
     /** The shape of ids. */
     public const ID = '/^[a-z][a-z0-9_]{1,63}$/D';
 
-    private function __construct(private mixed $value, public string $pointer, private Complaints $complaints, private bool $given = true)
-    {
-    }
+    private function __construct(
+        private mixed $value,
+        public string $pointer,
+        private Complaints $complaints,
+        private bool $given = true,
+    ) {}
 
     /**
      * @template T
@@ -44,7 +47,7 @@ final readonly class Input
     /** A value as it may be told back. */
     public static function quote(string $value): string
     {
-        return mb_strlen($value) > Limits::ECHOED ? mb_substr($value, 0, Limits::ECHOED - 1).'…' : $value;
+        return mb_strlen($value) > Limits::ECHOED ? mb_substr($value, 0, Limits::ECHOED - 1) . '…' : $value;
     }
 
     public function complain(string $message, string $remedy): void
@@ -56,7 +59,7 @@ final readonly class Input
     public function take(InvalidData $invalid): void
     {
         foreach ($invalid->problems as $problem) {
-            $this->complaints->add($this->pointer.$problem->pointer, $problem->message, $problem->remedy);
+            $this->complaints->add($this->pointer . $problem->pointer, $problem->message, $problem->remedy);
         }
     }
 
@@ -103,7 +106,7 @@ final readonly class Input
     {
         $given = \is_array($this->value) && \array_key_exists($name, $this->value);
 
-        return new self($given ? $this->value[$name] : null, $this->pointer.'/'.$token, $this->complaints, $given);
+        return new self($given ? $this->value[$name] : null, $this->pointer . '/' . $token, $this->complaints, $given);
     }
 
     /** @return array<string, mixed> its fields as they stand there, unread */
@@ -120,7 +123,7 @@ final readonly class Input
     /** A part of this value that is read on its own. */
     public function part(int $place, mixed $value): self
     {
-        return new self($value, $this->pointer.'/'.$place, $this->complaints);
+        return new self($value, $this->pointer . '/' . $place, $this->complaints);
     }
 
     /** @param list<string> $known */
@@ -138,7 +141,10 @@ final readonly class Input
         }
         foreach (array_keys($this->value) as $name) {
             if (!\in_array((string) $name, $known, true)) {
-                $this->entry((string) $name)->complain('This field is not known here.', 'Known fields: '.implode(', ', $known).'.');
+                $this->entry((string) $name)->complain(
+                    'This field is not known here.',
+                    'Known fields: ' . implode(', ', $known) . '.',
+                );
             }
         }
     }
@@ -165,7 +171,7 @@ final readonly class Input
         }
         $items = [];
         foreach ($this->value as $i => $item) {
-            $items[] = new self($item, $this->pointer.'/'.$i, $this->complaints);
+            $items[] = new self($item, $this->pointer . '/' . $i, $this->complaints);
         }
 
         return $items;
@@ -284,7 +290,10 @@ final readonly class Input
             return '';
         }
         if (\strlen($this->value) > $mostBytes) {
-            $this->complain(\sprintf('The file is larger than %d kB.', intdiv($mostBytes, 1000)), 'Give a smaller one.');
+            $this->complain(
+                \sprintf('The file is larger than %d kB.', intdiv($mostBytes, 1000)),
+                'Give a smaller one.',
+            );
 
             return '';
         }
@@ -298,9 +307,15 @@ final readonly class Input
             return $default;
         }
         // JSON knows no difference between 5 and 5.0.
-        $value = \is_float($this->value) && floor($this->value) === $this->value && abs($this->value) < 1e15 ? (int) $this->value : $this->value;
+        $value =
+            \is_float($this->value) && floor($this->value) === $this->value && abs($this->value) < 1e15
+                ? (int) $this->value
+                : $this->value;
         if (!\is_int($value) || $value < $least || $value > $most) {
-            $this->complain(\sprintf('This must be a whole number of %s from %d to %d.', $unit, $least, $most), 'Enter such a number.');
+            $this->complain(
+                \sprintf('This must be a whole number of %s from %d to %d.', $unit, $least, $most),
+                'Enter such a number.',
+            );
 
             return $default ?? $least;
         }
@@ -345,8 +360,8 @@ final readonly class Input
     {
         $choice = \is_string($this->value) ? $enum::tryFrom($this->value) : null;
         if (null === $choice && $this->given) {
-            $values = array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases());
-            $this->complain('This is not one of the choices.', 'Choose one of: '.implode(', ', $values).'.');
+            $values = array_map(static fn(\BackedEnum $case): string => (string) $case->value, $enum::cases());
+            $this->complain('This is not one of the choices.', 'Choose one of: ' . implode(', ', $values) . '.');
         }
         if (null === $choice) {
             \assert($default instanceof $enum);
@@ -369,7 +384,10 @@ final readonly class Input
     {
         $id = \is_string($this->value) ? $this->value : '';
         if (1 !== preg_match(self::ID, $id)) {
-            $this->complain('This is not an id.', 'Use 2 to 64 lower-case letters, digits and underscores, starting with a letter.');
+            $this->complain(
+                'This is not an id.',
+                'Use 2 to 64 lower-case letters, digits and underscores, starting with a letter.',
+            );
         }
 
         return $id;

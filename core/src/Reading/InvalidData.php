@@ -10,10 +10,20 @@ final class InvalidData extends \InvalidArgumentException
     /** @param non-empty-list<Problem> $problems */
     public function __construct(public readonly array $problems)
     {
-        parent::__construct(implode("\n", array_map(
-            static fn (Problem $problem): string => \sprintf('%s: %s %s', '' === $problem->pointer ? '/' : $problem->pointer, $problem->message, $problem->remedy),
-            $problems,
-        )));
+        parent::__construct(
+            implode(
+                "\n",
+                array_map(
+                    static fn(Problem $problem): string => \sprintf(
+                        '%s: %s %s',
+                        '' === $problem->pointer ? '/' : $problem->pointer,
+                        $problem->message,
+                        $problem->remedy,
+                    ),
+                    $problems,
+                ),
+            ),
+        );
     }
 
     public static function at(string $pointer, string $message, string $remedy): self

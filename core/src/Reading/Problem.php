@@ -7,13 +7,11 @@ namespace Meandros\Core\Reading;
 /** Something wrong with given data: where (RFC 6901 JSON Pointer), what, and how to mend it. */
 final readonly class Problem
 {
-    public function __construct(public string $pointer, public string $message, public string $remedy)
-    {
-    }
+    public function __construct(public string $pointer, public string $message, public string $remedy) {}
 
     public function under(string $prefix): self
     {
-        return new self($prefix.$this->pointer, $this->message, $this->remedy);
+        return new self($prefix . $this->pointer, $this->message, $this->remedy);
     }
 
     /** @return array{pointer: string, detail: string, remedy: string} */

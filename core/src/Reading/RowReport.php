@@ -12,8 +12,14 @@ final class RowReport
      *
      * @return array{line: int, name: string, outcome: string, problems: list<string>}
      */
-    public static function of(int $line, string $name, bool $isTaken, bool $isKnown, bool $isUnchanged, array $problems): array
-    {
+    public static function of(
+        int $line,
+        string $name,
+        bool $isTaken,
+        bool $isKnown,
+        bool $isUnchanged,
+        array $problems,
+    ): array {
         $outcome = match (true) {
             !$isTaken => 'refused',
             $isUnchanged => 'unchanged',
@@ -21,6 +27,15 @@ final class RowReport
             default => 'added',
         };
 
-        return ['line' => $line, 'name' => $name, 'outcome' => $outcome, 'problems' => array_map(static fn (string $column, string $problem): string => $column.': '.$problem, array_keys($problems), array_values($problems))];
+        return [
+            'line' => $line,
+            'name' => $name,
+            'outcome' => $outcome,
+            'problems' => array_map(
+                static fn(string $column, string $problem): string => $column . ': ' . $problem,
+                array_keys($problems),
+                array_values($problems),
+            ),
+        ];
     }
 }

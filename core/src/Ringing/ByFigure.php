@@ -8,13 +8,11 @@ namespace Meandros\Core\Ringing;
 final readonly class ByFigure implements Order
 {
     /** @param \Closure(string): int $figure of a member */
-    public function __construct(private \Closure $figure)
-    {
-    }
+    public function __construct(private \Closure $figure) {}
 
     public function of(array $members): array
     {
-        usort($members, fn (RingMember $a, RingMember $b): int => ($this->figure)($a->who) <=> ($this->figure)($b->who));
+        usort($members, fn(RingMember $a, RingMember $b): int => ($this->figure)($a->who) <=> ($this->figure)($b->who));
 
         return $members;
     }

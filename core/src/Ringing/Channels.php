@@ -11,9 +11,7 @@ use Meandros\Core\Plan\Element\OutsideLine;
 final class Channels
 {
     /** @param array<string, int> $inUse channels that are taken, by line */
-    public function __construct(private readonly Lines $lines, private array $inUse)
-    {
-    }
+    public function __construct(private readonly Lines $lines, private array $inUse) {}
 
     /** @return OutsideLine|null null where every channel of the lines that may carry it is taken */
     public function take(string $number, ?string $site): ?OutsideLine

@@ -17,9 +17,11 @@ final readonly class Fate
      * @param int|null $picksUpAfter seconds of ringing after which somebody, or the phone's own mailbox, picks up
      * @param int|null $refusesAfter seconds of ringing after which somebody declines
      */
-    private function __construct(public ?int $picksUpAfter, public bool $isMailbox = false, public ?int $refusesAfter = null)
-    {
-    }
+    private function __construct(
+        public ?int $picksUpAfter,
+        public bool $isMailbox = false,
+        public ?int $refusesAfter = null,
+    ) {}
 
     /**
      * In the same second somebody is faster than the phone's own mailbox.
@@ -31,7 +33,7 @@ final readonly class Fate
     {
         $mailbox = $phone->outside?->mailbox;
         $after = $assumption->afterSeconds ?? 0;
-        $inTime = static fn (int $seconds): bool => null === $mailbox || $seconds <= $mailbox;
+        $inTime = static fn(int $seconds): bool => null === $mailbox || $seconds <= $mailbox;
         $left = max(0, $after - $rangBefore);
 
         return match ($assumption->does) {

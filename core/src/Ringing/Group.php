@@ -10,9 +10,7 @@ final class Group
     private int $open = 0;
 
     /** @param \Closure(): void $whenOver */
-    public function __construct(private readonly \Closure $whenOver)
-    {
-    }
+    public function __construct(private readonly \Closure $whenOver) {}
 
     public function open(): void
     {

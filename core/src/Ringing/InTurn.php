@@ -10,9 +10,7 @@ namespace Meandros\Core\Ringing;
  */
 final readonly class InTurn implements Pattern
 {
-    public function __construct(private int $memberSeconds, private Order $order = new TeamOrder())
-    {
-    }
+    public function __construct(private int $memberSeconds, private Order $order = new TeamOrder()) {}
 
     public function begin(RingSimulation $ringing, array $members, int $from, int $until, Group $group): void
     {
@@ -34,7 +32,7 @@ final readonly class InTurn implements Pattern
 
             return;
         }
-        $turn = new Group(fn () => $this->next($ringing, $members, $until, $group));
+        $turn = new Group(fn() => $this->next($ringing, $members, $until, $group));
         $turn->open();
         $ringing->member($member, $now, min($until, $now + ($member->seconds ?? $this->memberSeconds)), $turn);
         $turn->close();

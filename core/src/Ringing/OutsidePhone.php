@@ -26,12 +26,19 @@ final readonly class OutsidePhone
         public int $confirm = Phone::CONFIRM,
         public string $digits = '',
         public ?string $shows = null,
-    ) {
-    }
+    ) {}
 
     public static function of(Phone $phone, string $number, bool $isMobile): self
     {
-        return new self($number, $phone->setUp ?? self::usualSetUp($isMobile), $phone->ownMailbox, $phone->mailboxWhenBusy ?? $isMobile, $phone->confirm, $phone->digits, $phone->shows);
+        return new self(
+            $number,
+            $phone->setUp ?? self::usualSetUp($isMobile),
+            $phone->ownMailbox,
+            $phone->mailboxWhenBusy ?? $isMobile,
+            $phone->confirm,
+            $phone->digits,
+            $phone->shows,
+        );
     }
 
     public static function unknown(string $number, bool $isMobile): self

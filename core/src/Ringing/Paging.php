@@ -8,9 +8,7 @@ namespace Meandros\Core\Ringing;
 final readonly class Paging implements Pattern
 {
     /** @param string $team its id */
-    public function __construct(private string $team)
-    {
-    }
+    public function __construct(private string $team) {}
 
     public function begin(RingSimulation $ringing, array $members, int $from, int $until, Group $group): void
     {

@@ -20,17 +20,25 @@ final class Phones
     /** @var array<string, array<string, array<int, list<RingStage>>>> by person and rule, and whether all are asked */
     private array $stages = [];
 
-    public function __construct(private readonly Lines $lines)
-    {
-    }
+    public function __construct(private readonly Lines $lines) {}
 
     public function of(Person $person, Phone $phone, bool $askFirst): RingPhone
     {
         if ($askFirst) {
-            return $this->asked[$person->id()][$phone->id] ??= RingPhone::of($person, $phone, true, $this->isMobile($phone));
+            return $this->asked[$person->id()][$phone->id] ??= RingPhone::of(
+                $person,
+                $phone,
+                true,
+                $this->isMobile($phone),
+            );
         }
 
-        return $this->asIs[$person->id()][$phone->id] ??= RingPhone::of($person, $phone, false, $this->isMobile($phone));
+        return $this->asIs[$person->id()][$phone->id] ??= RingPhone::of(
+            $person,
+            $phone,
+            false,
+            $this->isMobile($phone),
+        );
     }
 
     /**
@@ -41,7 +49,11 @@ final class Phones
     public function stages(Person $person, AnsweringRule $rule, bool $askFirst): array
     {
         return $this->stages[$person->id()][$rule->id][$askFirst ? 1 : 0] ??= array_map(
-            fn (RuleStage $stage): RingStage => new RingStage($stage->after, $stage->seconds, array_map(fn (string $id): RingPhone => $this->named($person, $id, $askFirst), $stage->phones)),
+            fn(RuleStage $stage): RingStage => new RingStage(
+                $stage->after,
+                $stage->seconds,
+                array_map(fn(string $id): RingPhone => $this->named($person, $id, $askFirst), $stage->phones),
+            ),
             $rule->stages,
         );
     }

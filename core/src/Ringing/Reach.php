@@ -36,10 +36,14 @@ final class Reach
 
         return match (true) {
             // One that is busy or out of reach and has a mailbox of its own is dialled: the mailbox picks up.
-            Behaviour::Busy === $does, Behaviour::OnACall === $does && $phone->calls < 2 => $hasMailbox && $outside->mailboxWhenBusy ? null : Rung::BUSY,
+            Behaviour::Busy === $does, Behaviour::OnACall === $does && $phone->calls < 2 => $hasMailbox &&
+            $outside->mailboxWhenBusy
+                ? null
+                : Rung::BUSY,
             $this->isDown($phone) => Rung::UNREACHABLE,
             Behaviour::Unreachable === $does => $hasMailbox ? null : Rung::UNREACHABLE,
-            null !== $this->lines && null !== $outside && [] === $this->lines->carriers($outside->number, $phone->site) => Rung::NO_LINE,
+            null !== $this->lines && null !== $outside && [] === $this->lines->carriers($outside->number, $phone->site)
+                => Rung::NO_LINE,
             default => null,
         };
     }
@@ -75,7 +79,9 @@ final class Reach
     /** Phones at a site that is down cannot be reached; those outside can. */
     private function isDown(RingPhone $phone): bool
     {
-        return null === $phone->outside && null !== $phone->site && \in_array($phone->site, $this->assumptions->sitesDown, true);
+        return null === $phone->outside &&
+            null !== $phone->site &&
+            \in_array($phone->site, $this->assumptions->sitesDown, true);
     }
 
     private function assumed(RingPhone $phone): PhoneAssumption

@@ -22,9 +22,15 @@ final class Ring
      * @param string|null $line  the outside line that carries it, by id
      * @param string      $dials the digits that go out on it
      */
-    public function __construct(public readonly RingPhone $phone, public readonly int $from, public int $until, public readonly int $place, public readonly Fate $fate, public ?string $line = null, public readonly string $dials = '')
-    {
-    }
+    public function __construct(
+        public readonly RingPhone $phone,
+        public readonly int $from,
+        public int $until,
+        public readonly int $place,
+        public readonly Fate $fate,
+        public ?string $line = null,
+        public readonly string $dials = '',
+    ) {}
 
     /** The second of its first ring. */
     public function ringsFrom(): int
@@ -51,7 +57,7 @@ final class Ring
     /** Those for whom it rings no longer at a second are told. */
     public function letGo(int $second): void
     {
-        $over = array_filter($this->holds, static fn (array $hold): bool => $hold[0] <= $second);
+        $over = array_filter($this->holds, static fn(array $hold): bool => $hold[0] <= $second);
         $this->holds = array_values(array_diff_key($this->holds, $over));
         foreach ($over as [, $group]) {
             $group->close();

@@ -13,9 +13,12 @@ final readonly class RingMember
      * @param int             $tier    1 rings first where a team widens
      * @param int|null        $seconds how long this member rings; null for as long as the pattern says
      */
-    public function __construct(public string $who, public array $stages, public int $tier = 1, public ?int $seconds = null)
-    {
-    }
+    public function __construct(
+        public string $who,
+        public array $stages,
+        public int $tier = 1,
+        public ?int $seconds = null,
+    ) {}
 
     /**
      * Phones that ring from the start to the end.
@@ -30,9 +33,14 @@ final readonly class RingMember
     /** The same, kept from ringing. */
     public function keptBy(string $outcome): self
     {
-        $keep = static fn (RingPhone $phone): RingPhone => $phone->keptBy($outcome);
+        $keep = static fn(RingPhone $phone): RingPhone => $phone->keptBy($outcome);
 
-        return new self($this->who, array_map(static fn (RingStage $stage): RingStage => $stage->with($keep), $this->stages), $this->tier, $this->seconds);
+        return new self(
+            $this->who,
+            array_map(static fn(RingStage $stage): RingStage => $stage->with($keep), $this->stages),
+            $this->tier,
+            $this->seconds,
+        );
     }
 
     /**

@@ -32,19 +32,44 @@ final readonly class RingPhone
         public bool $refusesForAll = false,
         public ?string $kept = null,
         public bool $answersByItself = false,
-    ) {
-    }
+    ) {}
 
     /** The same phone, kept from ringing. */
     public function keptBy(string $outcome): self
     {
-        return new self($this->id, $this->person, $this->label, $this->type, $this->askFirst, $this->site, $this->outside, $this->calls, $this->refusesForAll, $this->kept ?? $outcome, $this->answersByItself);
+        return new self(
+            $this->id,
+            $this->person,
+            $this->label,
+            $this->type,
+            $this->askFirst,
+            $this->site,
+            $this->outside,
+            $this->calls,
+            $this->refusesForAll,
+            $this->kept ?? $outcome,
+            $this->answersByItself,
+        );
     }
 
     /** The same phone, answering by itself; phones outside do not. */
     public function answeringByItself(): self
     {
-        return null !== $this->outside ? $this : new self($this->id, $this->person, $this->label, $this->type, false, $this->site, null, $this->calls, $this->refusesForAll, $this->kept, true);
+        return null !== $this->outside
+            ? $this
+            : new self(
+                $this->id,
+                $this->person,
+                $this->label,
+                $this->type,
+                false,
+                $this->site,
+                null,
+                $this->calls,
+                $this->refusesForAll,
+                $this->kept,
+                true,
+            );
     }
 
     /**
@@ -54,7 +79,7 @@ final readonly class RingPhone
     public static function of(Person $person, Phone $phone, bool $askFirst, bool $isMobile): self
     {
         return new self(
-            $person->id().'/'.$phone->id,
+            $person->id() . '/' . $phone->id,
             $person->id(),
             $phone->label,
             $phone->type,
@@ -74,7 +99,16 @@ final readonly class RingPhone
      */
     public static function number(string $number, bool $askFirst, ?string $site, bool $isMobile): self
     {
-        return new self($number, null, $number, PhoneType::Outside, $askFirst, $site, OutsidePhone::unknown($number, $isMobile), $isMobile ? Phone::CALLS_OF_A_MOBILE : 1);
+        return new self(
+            $number,
+            null,
+            $number,
+            PhoneType::Outside,
+            $askFirst,
+            $site,
+            OutsidePhone::unknown($number, $isMobile),
+            $isMobile ? Phone::CALLS_OF_A_MOBILE : 1,
+        );
     }
 
     /** @return non-empty-list<string> the names that an assumption may call it by, the most particular first */

@@ -17,9 +17,14 @@ final readonly class RingResult
      * @param string|null $exit        null when somebody answered
      * @param bool        $dialled     whether any phone was dialled
      */
-    public function __construct(public array $rung, public ?RingPhone $answeredBy, public ?string $announcedTo, public ?string $exit, public int $seconds, public bool $dialled)
-    {
-    }
+    public function __construct(
+        public array $rung,
+        public ?RingPhone $answeredBy,
+        public ?string $announcedTo,
+        public ?string $exit,
+        public int $seconds,
+        public bool $dialled,
+    ) {}
 
     /**
      * By which exit a call goes on that nobody took.
@@ -35,7 +40,9 @@ final readonly class RingResult
         }
 
         return match (true) {
-            [] === $rings => [] === array_intersect(array_keys($outcomes), self::FREE_AGAIN_SOON) ? RingStep::UNREACHABLE : RingStep::BUSY,
+            [] === $rings => [] === array_intersect(array_keys($outcomes), self::FREE_AGAIN_SOON)
+                ? RingStep::UNREACHABLE
+                : RingStep::BUSY,
             [Rung::REFUSED => true] === $outcomes => RingStep::REFUSED,
             default => RingStep::NOBODY,
         };
@@ -44,6 +51,7 @@ final readonly class RingResult
     /** Whether what took the call was the own mailbox of a phone. */
     public function byOwnMailbox(): bool
     {
-        return null !== $this->answeredBy && [] !== array_filter($this->rung, static fn (Rung $rung): bool => Rung::OWN_MAILBOX === $rung->outcome);
+        return null !== $this->answeredBy &&
+            [] !== array_filter($this->rung, static fn(Rung $rung): bool => Rung::OWN_MAILBOX === $rung->outcome);
     }
 }

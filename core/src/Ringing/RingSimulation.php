@@ -38,8 +38,12 @@ final class RingSimulation
      * @param array<string, int> $rangBefore seconds for which phones rang earlier in the call
      * @param array<string, int> $inUse      channels that are taken, by line
      */
-    public function __construct(Assumptions $assumptions, private readonly ?Lines $lines = null, private array $rangBefore = [], array $inUse = [])
-    {
+    public function __construct(
+        Assumptions $assumptions,
+        private readonly ?Lines $lines = null,
+        private array $rangBefore = [],
+        array $inUse = [],
+    ) {
         $this->timeline = new Timeline();
         $known = true === $lines?->areKnown() ? $lines : null;
         $this->reach = new Reach($assumptions, $known);
@@ -63,7 +67,12 @@ final class RingSimulation
         $all->open();
         $pattern->begin($this, $members, 0, $seconds, $all);
         $all->close();
-        $this->timeline->play($left, fn (): bool => null !== $this->winner || null !== $this->announcedTo || ($this->isOver && 0 === $this->connecting));
+        $this->timeline->play(
+            $left,
+            fn(): bool => null !== $this->winner ||
+                null !== $this->announcedTo ||
+                ($this->isOver && 0 === $this->connecting),
+        );
 
         $result = $this->result($listed);
         $this->timeline->clear();
@@ -90,7 +99,12 @@ final class RingSimulation
             foreach ($stage->phones as $phone) {
                 if (null === $this->reach->silence($phone)) {
                     $group->open();
-                    $this->timeline->at($start, Phase::Begins, $this->places[$phone->id], fn () => $this->dial($phone, $end, $group));
+                    $this->timeline->at(
+                        $start,
+                        Phase::Begins,
+                        $this->places[$phone->id],
+                        fn() => $this->dial($phone, $end, $group),
+                    );
                 }
             }
             $stage->pattern?->begin($this, $stage->team, $start, $end, $group);
@@ -106,7 +120,10 @@ final class RingSimulation
     public function at(int $second, array $members, Group $group, \Closure $do): void
     {
         $group->open();
-        $this->timeline->at($second, Phase::TeamsBegin, $this->placeOf($members), static function () use ($group, $do): void {
+        $this->timeline->at($second, Phase::TeamsBegin, $this->placeOf($members), static function () use (
+            $group,
+            $do,
+        ): void {
             $do();
             $group->close();
         });
@@ -148,7 +165,12 @@ final class RingSimulation
             $answer = function () use ($team): void {
                 $this->announcedTo = null === $this->winner ? $team : null;
             };
-            $this->at($from, $members, $group, fn () => $this->timeline->at($from, Phase::Takes, $this->placeOf($members), $answer));
+            $this->at(
+                $from,
+                $members,
+                $group,
+                fn() => $this->timeline->at($from, Phase::Takes, $this->placeOf($members), $answer),
+            );
         }
     }
 
@@ -185,7 +207,15 @@ final class RingSimulation
             }
             $dials = $this->lines->dialled($phone->outside->number, $line);
         }
-        $this->rings[] = $this->latest[$phone->id] = $ring = new Ring($phone, $now, $until, $this->places[$phone->id], $this->reach->fate($phone, $this->rangBefore[$phone->id] ?? 0), $line?->id(), $dials ?? '');
+        $this->rings[] = $this->latest[$phone->id] = $ring = new Ring(
+            $phone,
+            $now,
+            $until,
+            $this->places[$phone->id],
+            $this->reach->fate($phone, $this->rangBefore[$phone->id] ?? 0),
+            $line?->id(),
+            $dials ?? '',
+        );
         $this->hold($ring, $until, $group);
         $this->await($ring);
     }
@@ -201,7 +231,13 @@ final class RingSimulation
             return;
         }
         if (RingState::Ended === $ring->state) {
-            if (null !== $ring->line && null === ($ring->line = $this->channels?->take((string) $ring->phone->outside?->number, $ring->phone->site)?->id())) {
+            if (
+                null !== $ring->line &&
+                null ===
+                    ($ring->line = $this->channels
+                        ?->take((string) $ring->phone->outside?->number, $ring->phone->site)
+                        ?->id())
+            ) {
                 $group->close();
 
                 return;
@@ -216,7 +252,7 @@ final class RingSimulation
     private function hold(Ring $ring, int $until, Group $group): void
     {
         $ring->holds[] = [$until, $group];
-        $this->timeline->at($until, Phase::Ends, $ring->place, fn () => $this->end($ring));
+        $this->timeline->at($until, Phase::Ends, $ring->place, fn() => $this->end($ring));
     }
 
     /** What is still to come of a phone that is left to ring. */
@@ -224,10 +260,20 @@ final class RingSimulation
     {
         $fate = $ring->fate;
         if (null !== $fate->picksUpAfter && $ring->ringsFrom() + $fate->picksUpAfter >= $this->second()) {
-            $this->timeline->at($ring->ringsFrom() + $fate->picksUpAfter, Phase::Takes, $ring->place, fn () => $this->pickUp($ring));
+            $this->timeline->at(
+                $ring->ringsFrom() + $fate->picksUpAfter,
+                Phase::Takes,
+                $ring->place,
+                fn() => $this->pickUp($ring),
+            );
         }
         if (null !== $fate->refusesAfter && $ring->ringsFrom() + $fate->refusesAfter >= $this->second()) {
-            $this->timeline->at($ring->ringsFrom() + $fate->refusesAfter, Phase::FallsSilent, $ring->place, fn () => $this->refuse($ring));
+            $this->timeline->at(
+                $ring->ringsFrom() + $fate->refusesAfter,
+                Phase::FallsSilent,
+                $ring->place,
+                fn() => $this->refuse($ring),
+            );
         }
     }
 
@@ -250,7 +296,11 @@ final class RingSimulation
         $concerned = [$ring];
         if ($ring->phone->refusesForAll && null !== $ring->phone->person) {
             $this->refused[$ring->phone->person] = true;
-            $concerned = array_filter($this->rings, static fn (Ring $other): bool => RingState::Ringing === $other->state && $other->phone->person === $ring->phone->person);
+            $concerned = array_filter(
+                $this->rings,
+                static fn(Ring $other): bool => RingState::Ringing === $other->state &&
+                    $other->phone->person === $ring->phone->person,
+            );
         }
         foreach ($concerned as $one) {
             $this->fallSilent($one, Rung::REFUSED);
@@ -265,7 +315,8 @@ final class RingSimulation
 
     private function hangUp(Ring $ring): void
     {
-        $this->rangBefore[$ring->phone->id] = ($this->rangBefore[$ring->phone->id] ?? 0) + $ring->rangUntil($this->second());
+        $this->rangBefore[$ring->phone->id] =
+            ($this->rangBefore[$ring->phone->id] ?? 0) + $ring->rangUntil($this->second());
         if (null !== $ring->line) {
             $this->channels?->give($ring->line);
         }
@@ -281,18 +332,25 @@ final class RingSimulation
         $ring->state = RingState::Connecting;
         ++$this->connecting;
         if (!$ring->phone->askFirst) {
-            $connected > $this->second() ? $this->timeline->at($connected, Phase::Takes, $ring->place, fn () => $this->take($ring)) : $this->take($ring);
+            $connected > $this->second()
+                ? $this->timeline->at($connected, Phase::Takes, $ring->place, fn() => $this->take($ring))
+                : $this->take($ring);
 
             return;
         }
         $ring->askedAt = $connected;
         if ($ring->fate->isMailbox) {
-            $this->timeline->at($connected + ($ring->phone->outside->confirm ?? 0), Phase::FallsSilent, $ring->place, function () use ($ring): void {
-                --$this->connecting;
-                $this->fallSilent($ring, Rung::MAILBOX_TURNED_AWAY);
-            });
+            $this->timeline->at(
+                $connected + ($ring->phone->outside->confirm ?? 0),
+                Phase::FallsSilent,
+                $ring->place,
+                function () use ($ring): void {
+                    --$this->connecting;
+                    $this->fallSilent($ring, Rung::MAILBOX_TURNED_AWAY);
+                },
+            );
         } else {
-            $this->timeline->at($connected + Fate::ASK_SECONDS, Phase::Takes, $ring->place, fn () => $this->take($ring));
+            $this->timeline->at($connected + Fate::ASK_SECONDS, Phase::Takes, $ring->place, fn() => $this->take($ring));
         }
     }
 
@@ -320,7 +378,8 @@ final class RingSimulation
             }
             $why = isset($this->paged[$phone->id]) ? $this->ifPaged($phone) : $this->reach->silence($phone);
             if (null !== $why) {
-                $silent[$phone->id.' '.$why] = Rung::HEARS === $why ? new Rung($phone, $now, $now, $why) : new Rung($phone, 0, 0, $why);
+                $silent[$phone->id . ' ' . $why] =
+                    Rung::HEARS === $why ? new Rung($phone, $now, $now, $why) : new Rung($phone, 0, 0, $why);
             } else {
                 $seen[$phone->id] = true;
                 $rung[] = new Rung($phone, $now, $now, Rung::NOT_REACHED);
@@ -330,15 +389,34 @@ final class RingSimulation
 
         $exit = null === $this->winner && null === $this->announcedTo ? RingResult::exit($this->rings, $rung) : null;
 
-        return new RingResult($rung, $this->winner?->phone, $this->announcedTo, $exit, $this->second(), [] !== $this->rings);
+        return new RingResult(
+            $rung,
+            $this->winner?->phone,
+            $this->announcedTo,
+            $exit,
+            $this->second(),
+            [] !== $this->rings,
+        );
     }
 
     private function rung(Ring $ring): Rung
     {
         $isOpen = \in_array($ring->state, [RingState::Ringing, RingState::Connecting], true);
         $end = $isOpen ? $this->second() : $ring->end;
-        $outcome = $isOpen && $ring !== $this->winner && (null !== $this->winner || null !== $this->announcedTo) ? Rung::TAKEN_ELSEWHERE : $ring->outcome;
+        $outcome =
+            $isOpen && $ring !== $this->winner && (null !== $this->winner || null !== $this->announcedTo)
+                ? Rung::TAKEN_ELSEWHERE
+                : $ring->outcome;
 
-        return new Rung($ring->phone, $ring->from, $end, $outcome, $ring->askedAt, $ring->line, $ring->dials, $ring->ringsFrom() < $end || $ring === $this->winner ? $ring->ringsFrom() : null);
+        return new Rung(
+            $ring->phone,
+            $ring->from,
+            $end,
+            $outcome,
+            $ring->askedAt,
+            $ring->line,
+            $ring->dials,
+            $ring->ringsFrom() < $end || $ring === $this->winner ? $ring->ringsFrom() : null,
+        );
     }
 }

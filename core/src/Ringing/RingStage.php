@@ -14,9 +14,13 @@ final readonly class RingStage
      * @param list<RingMember> $team
      * @param Pattern|null     $pattern of the team, where one rings in it
      */
-    public function __construct(public int $after, public ?int $seconds, public array $phones, public array $team = [], public ?Pattern $pattern = null)
-    {
-    }
+    public function __construct(
+        public int $after,
+        public ?int $seconds,
+        public array $phones,
+        public array $team = [],
+        public ?Pattern $pattern = null,
+    ) {}
 
     /** @param \Closure(RingPhone): RingPhone $change */
     public function with(\Closure $change): self

@@ -11,9 +11,7 @@ final readonly class Rotating implements Order
      * @param list<string> $team everybody in the team, in order: the one who rang last may be off now
      * @param string|null  $last who rang last; null where nobody did yet
      */
-    public function __construct(private array $team, private ?string $last)
-    {
-    }
+    public function __construct(private array $team, private ?string $last) {}
 
     public function of(array $members): array
     {
@@ -22,8 +20,12 @@ final readonly class Rotating implements Order
             return $members;
         }
         $count = \count($this->team);
-        $turn = fn (RingMember $member): int => ((int) array_search($member->who, $this->team, true) - $last - 1 + $count) % $count;
-        usort($members, static fn (RingMember $a, RingMember $b): int => $turn($a) <=> $turn($b));
+        $turn = fn(RingMember $member): int => ((int) array_search($member->who, $this->team, true) -
+            $last -
+            1 +
+            $count) %
+            $count;
+        usort($members, static fn(RingMember $a, RingMember $b): int => $turn($a) <=> $turn($b));
 
         return $members;
     }

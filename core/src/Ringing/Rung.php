@@ -44,15 +44,31 @@ final readonly class Rung
      * @param string      $dials   the digits that went out on it
      * @param int|null    $rings   when it began to ring, after it was dialled; null where it did not come to that
      */
-    public function __construct(public RingPhone $phone, public int $from, public int $until, public string $outcome, public ?int $askedAt = null, public ?string $line = null, public string $dials = '', public ?int $rings = null)
-    {
-    }
+    public function __construct(
+        public RingPhone $phone,
+        public int $from,
+        public int $until,
+        public string $outcome,
+        public ?int $askedAt = null,
+        public ?string $line = null,
+        public string $dials = '',
+        public ?int $rings = null,
+    ) {}
 
     public function later(int $seconds): self
     {
-        $later = static fn (?int $second): ?int => null === $second ? null : $second + $seconds;
+        $later = static fn(?int $second): ?int => null === $second ? null : $second + $seconds;
 
-        return new self($this->phone, $this->from + $seconds, $this->until + $seconds, $this->outcome, $later($this->askedAt), $this->line, $this->dials, $later($this->rings));
+        return new self(
+            $this->phone,
+            $this->from + $seconds,
+            $this->until + $seconds,
+            $this->outcome,
+            $later($this->askedAt),
+            $this->line,
+            $this->dials,
+            $later($this->rings),
+        );
     }
 
     /** Seconds of ringing, being asked among them. */
@@ -65,10 +81,19 @@ final readonly class Rung
     public function toJson(): array
     {
         return [
-            'phone' => $this->phone->id, 'person' => $this->phone->person, 'label' => $this->phone->label, 'type' => $this->phone->type->value,
-            'from' => $this->from, 'rings' => $this->rings, 'until' => $this->until, 'outcome' => $this->outcome,
-            'askedAt' => $this->askedAt, 'ownMailbox' => $this->phone->outside?->mailbox,
-            'line' => $this->line, 'dials' => $this->dials, 'shows' => $this->phone->outside?->shows,
+            'phone' => $this->phone->id,
+            'person' => $this->phone->person,
+            'label' => $this->phone->label,
+            'type' => $this->phone->type->value,
+            'from' => $this->from,
+            'rings' => $this->rings,
+            'until' => $this->until,
+            'outcome' => $this->outcome,
+            'askedAt' => $this->askedAt,
+            'ownMailbox' => $this->phone->outside?->mailbox,
+            'line' => $this->line,
+            'dials' => $this->dials,
+            'shows' => $this->phone->outside?->shows,
         ];
     }
 }

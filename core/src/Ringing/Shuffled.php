@@ -11,14 +11,12 @@ use Random\Randomizer;
 final readonly class Shuffled implements Order
 {
     /** @param list<string> $team everybody in the team, also those who are off now */
-    public function __construct(private array $team, private int $seed)
-    {
-    }
+    public function __construct(private array $team, private int $seed) {}
 
     public function of(array $members): array
     {
         $turns = array_flip((new Randomizer(new Mt19937($this->seed)))->shuffleArray($this->team));
-        usort($members, static fn (RingMember $a, RingMember $b): int => $turns[$a->who] <=> $turns[$b->who]);
+        usort($members, static fn(RingMember $a, RingMember $b): int => $turns[$a->who] <=> $turns[$b->who]);
 
         return $members;
     }

@@ -14,14 +14,16 @@ final class TeamPattern
 {
     public static function of(Team $team, Earlier $earlier): Pattern
     {
-        $everybody = array_map(static fn (TeamMember $member): string => $member->who->text(), $team->members);
-        $inTurn = static fn (Order $order): Pattern => new InTurn($team->memberSeconds, $order);
+        $everybody = array_map(static fn(TeamMember $member): string => $member->who->text(), $team->members);
+        $inTurn = static fn(Order $order): Pattern => new InTurn($team->memberSeconds, $order);
 
         return match ($team->pattern) {
             RingPattern::AllAtOnce => new AllAtOnce(),
             RingPattern::OneAfterTheOther => $inTurn(new TeamOrder()),
             RingPattern::Rotating => $inTurn(new Rotating($everybody, $earlier->lastOf($team->id()))),
-            RingPattern::LongestIdle => $inTurn(new ByFigure(static fn (string $who): int => -$earlier->idleSeconds($who))),
+            RingPattern::LongestIdle => $inTurn(
+                new ByFigure(static fn(string $who): int => -$earlier->idleSeconds($who)),
+            ),
             RingPattern::FewestCalls => $inTurn(new ByFigure($earlier->calls(...))),
             RingPattern::Random => $inTurn(new Shuffled($everybody, $earlier->seed)),
             RingPattern::Widening => new Widening($team->widenSeconds),

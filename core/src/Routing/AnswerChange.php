@@ -23,9 +23,7 @@ final readonly class AnswerChange
     /** Of a stretch, whatever the call is. */
     private const OF_A_STRETCH = 20;
 
-    public function __construct(private Router $router)
-    {
-    }
+    public function __construct(private Router $router) {}
 
     /**
      * @return int|null the first instant after the call's at which the answer differs
@@ -35,7 +33,7 @@ final readonly class AnswerChange
      */
     public function next(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState()): ?int
     {
-        return $this->change($plan, $call, $assumptions, $live, static fn (Trace $trace): ?int => $trace->holdsUntil, 0);
+        return $this->change($plan, $call, $assumptions, $live, static fn(Trace $trace): ?int => $trace->holdsUntil, 0);
     }
 
     /**
@@ -44,21 +42,38 @@ final readonly class AnswerChange
      * @throws InvalidData
      * @throws TooMuchWork
      */
-    public function previous(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState()): ?int
-    {
-        return $this->change($plan, $call->at($call->instant - 1), $assumptions, $live, static fn (Trace $trace): ?int => $trace->holdsSince, 1);
+    public function previous(
+        Plan $plan,
+        TrialCall $call,
+        Assumptions $assumptions,
+        LiveState $live = new LiveState(),
+    ): ?int {
+        return $this->change(
+            $plan,
+            $call->at($call->instant - 1),
+            $assumptions,
+            $live,
+            static fn(Trace $trace): ?int => $trace->holdsSince,
+            1,
+        );
     }
 
     /**
      * @param \Closure(Trace): (int|null) $edge of a stretch, where the neighbouring one begins
      * @param int                         $back seconds before that edge at which the neighbour is looked at
      */
-    private function change(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live, \Closure $edge, int $back): ?int
-    {
+    private function change(
+        Plan $plan,
+        TrialCall $call,
+        Assumptions $assumptions,
+        LiveState $live,
+        \Closure $edge,
+        int $back,
+    ): ?int {
         $work = new Work(self::WORK);
         $trace = $this->router->trace($plan, $call, $assumptions, $live, $work);
         $answer = $trace->signature();
-        while (null !== $found = $edge($trace)) {
+        while (null !== ($found = $edge($trace))) {
             $at = $found - $back;
             try {
                 $work->spend(self::OF_A_STRETCH);

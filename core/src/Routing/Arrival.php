@@ -22,8 +22,14 @@ final readonly class Arrival
      * @param string|null $site    of the number; null where it has none
      * @param Tag         $tag     what was put on the call meanwhile
      */
-    public function __construct(public string $element, private string $label, private string $spoken, public ?string $site, public Caller $caller, public Tag $tag = new Tag())
-    {
+    public function __construct(
+        public string $element,
+        private string $label,
+        private string $spoken,
+        public ?string $site,
+        public Caller $caller,
+        public Tag $tag = new Tag(),
+    ) {
         $this->language = $tag->language ?? $spoken;
         $this->urgency = $tag->urgency ?? Urgency::Usual;
         $this->shown = new Shown($tag->label ?? $label, $this->language, $tag->tone, $tag->note);
@@ -32,6 +38,13 @@ final readonly class Arrival
     /** The same call, with what is put on it from here on. */
     public function tagged(Tag $tag): self
     {
-        return new self($this->element, $this->label, $this->spoken, $this->site, $this->caller, $this->tag->then($tag));
+        return new self(
+            $this->element,
+            $this->label,
+            $this->spoken,
+            $this->site,
+            $this->caller,
+            $this->tag->then($tag),
+        );
     }
 }

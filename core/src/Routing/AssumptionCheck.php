@@ -25,45 +25,56 @@ final class AssumptionCheck
     /** @var list<Problem> */
     private array $problems = [];
 
-    private function __construct(private readonly Plan $plan)
-    {
-    }
+    private function __construct(private readonly Plan $plan) {}
 
     /** @throws InvalidData at the field, within the assumptions */
     public static function check(Plan $plan, Assumptions $assumptions, TrialCall $call): void
     {
         $self = new self($plan);
         foreach ($assumptions->phones as $i => $phone) {
-            Assumptions::EVERY_PHONE === $phone->who || $self->who('/phones/'.$i.'/who', $phone->who);
+            Assumptions::EVERY_PHONE === $phone->who || $self->who('/phones/' . $i . '/who', $phone->who);
         }
         foreach (array_keys($assumptions->statuses) as $i => $person) {
-            null !== $plan->get(Person::class, $person) || $self->complain(\sprintf('/statuses/%d/who', $i), $person, 'is nobody in the plan');
+            null !== $plan->get(Person::class, $person) ||
+                $self->complain(\sprintf('/statuses/%d/who', $i), $person, 'is nobody in the plan');
         }
         foreach (array_keys($assumptions->channelsTaken) as $i => $line) {
-            null !== $plan->get(OutsideLine::class, $line) || $self->complain(\sprintf('/lines/%d/line', $i), $line, 'is no outside line of the plan');
+            null !== $plan->get(OutsideLine::class, $line) ||
+                $self->complain(\sprintf('/lines/%d/line', $i), $line, 'is no outside line of the plan');
         }
         foreach (array_keys($assumptions->queues) as $i => $id) {
             $queue = $plan->get(Queue::class, $id);
             null !== $queue || $self->complain(\sprintf('/queues/%d/queue', $i), $id, 'is no queue of the plan');
-            $members = array_flip(array_map(static fn (QueueMember $member): string => $member->who, $queue->members ?? []));
+            $members = array_flip(
+                array_map(static fn(QueueMember $member): string => $member->who, $queue->members ?? []),
+            );
             foreach (array_keys($assumptions->queues[$id]->agents) as $j => $who) {
-                null === $queue || isset($members[$who]) || $self->complain(\sprintf('/queues/%d/agents/%d/who', $i, $j), $who, 'is no agent of that queue');
+                null === $queue ||
+                    isset($members[$who]) ||
+                    $self->complain(\sprintf('/queues/%d/agents/%d/who', $i, $j), $who, 'is no agent of that queue');
             }
         }
         $place = 0;
         foreach ($assumptions->queues as $state) {
             if (null !== $state->caller->keeps && Caller::WITHHELD === $call->caller->text) {
-                $self->problems[] = new Problem(\sprintf('/queues/%d/keeps', $place), 'Whoever withholds their number cannot be called back.', 'State a number that the call comes from, or take this assumption away.');
+                $self->problems[] = new Problem(
+                    \sprintf('/queues/%d/keeps', $place),
+                    'Whoever withholds their number cannot be called back.',
+                    'State a number that the call comes from, or take this assumption away.',
+                );
             }
             ++$place;
         }
         foreach ($assumptions->sitesDown as $i => $site) {
-            null !== $plan->get(Site::class, $site) || $self->complain('/down/'.$i, $site, 'is no site of the plan');
+            null !== $plan->get(Site::class, $site) || $self->complain('/down/' . $i, $site, 'is no site of the plan');
         }
         $parked = $assumptions->parked;
-        null === $parked->by || null !== $plan->get(Person::class, $parked->by) || $self->complain('/parked/by', $parked->by, 'is nobody in the plan');
+        null === $parked->by ||
+            null !== $plan->get(Person::class, $parked->by) ||
+            $self->complain('/parked/by', $parked->by, 'is nobody in the plan');
         foreach ($parked->taken as $i => $place) {
-            $plan->dialled($place) instanceof Site || $self->complain('/parked/taken/'.$i, $place, 'is no park place of the plan');
+            $plan->dialled($place) instanceof Site ||
+                $self->complain('/parked/taken/' . $i, $place, 'is no park place of the plan');
         }
         foreach (array_keys($assumptions->earlier->last) as $i => $team) {
             $last = $assumptions->earlier->last[$team];
@@ -90,7 +101,12 @@ final class AssumptionCheck
             null !== $target?->phone => true === $person?->parts()->have($target->phone),
             default => null !== $person,
         };
-        $known || $this->complain($pointer, $text, null !== $person ? 'is no phone of theirs' : 'is nobody and no phone in the plan');
+        $known ||
+            $this->complain(
+                $pointer,
+                $text,
+                null !== $person ? 'is no phone of theirs' : 'is nobody and no phone in the plan',
+            );
     }
 
     private function isMember(string $team, string $who): bool
@@ -117,6 +133,10 @@ final class AssumptionCheck
 
     private function complain(string $pointer, string $text, string $what): void
     {
-        $this->problems[] = new Problem($pointer, \sprintf('"%s" %s, so this would try nothing.', mb_substr($text, 0, 80), $what), 'Choose somebody of the plan, or take this assumption away.');
+        $this->problems[] = new Problem(
+            $pointer,
+            \sprintf('"%s" %s, so this would try nothing.', mb_substr($text, 0, 80), $what),
+            'Choose somebody of the plan, or take this assumption away.',
+        );
     }
 }

@@ -11,9 +11,7 @@ final readonly class Ending
      * @param string|null $who   the person who answered, the mailbox that took the message, or the queue in which a place was kept; null for an outside number
      * @param string|null $phone the phone that was answered
      */
-    public function __construct(public EndingKind $kind, public ?string $who = null, public ?string $phone = null)
-    {
-    }
+    public function __construct(public EndingKind $kind, public ?string $who = null, public ?string $phone = null) {}
 
     /** @return array{kind: string, who: string|null, phone: string|null} */
     public function toJson(): array

@@ -35,8 +35,7 @@ final readonly class Entry
         public StepList $steps,
         public bool $tellsCaller = true,
         public bool $isTried = false,
-    ) {
-    }
+    ) {}
 
     /** @throws InvalidData when nothing of the plan is reached by it */
     public static function find(Plan $plan, string $dialled): self
@@ -45,12 +44,37 @@ final readonly class Entry
 
         return match (true) {
             $element instanceof TakesCalls && $element->id() === $dialled => self::tried($plan, $element),
-            $element instanceof Number => new self($element->id(), $element->name(), $element->language, $element->site, $element->target, self::direct($plan, $element->target), $element->tellsCaller),
-            $element instanceof Person => self::inside($plan, $element, $element->site, Target::element($element->id())),
+            $element instanceof Number => new self(
+                $element->id(),
+                $element->name(),
+                $element->language,
+                $element->site,
+                $element->target,
+                self::direct($plan, $element->target),
+                $element->tellsCaller,
+            ),
+            $element instanceof Person => self::inside(
+                $plan,
+                $element,
+                $element->site,
+                Target::element($element->id()),
+            ),
             $element instanceof Hours => self::inside($plan, $element, $element->site, null),
             $element instanceof Queue => self::inside($plan, $element, null, null),
-            $element instanceof Site => throw InvalidData::at('/to', \sprintf('%s is a park place of %s: whoever dials it takes the call that waits there.', $dialled, $element->name()), 'Choose a number to call.'),
-            default => throw InvalidData::at('/to', \sprintf('%s is not a number of this plan.', PhoneNumber::international($dialled)), 'Choose one of its numbers, or what takes calls, or add this one.'),
+            $element instanceof Site => throw InvalidData::at(
+                '/to',
+                \sprintf(
+                    '%s is a park place of %s: whoever dials it takes the call that waits there.',
+                    $dialled,
+                    $element->name(),
+                ),
+                'Choose a number to call.',
+            ),
+            default => throw InvalidData::at(
+                '/to',
+                \sprintf('%s is not a number of this plan.', PhoneNumber::international($dialled)),
+                'Choose one of its numbers, or what takes calls, or add this one.',
+            ),
         };
     }
 
@@ -60,18 +84,40 @@ final readonly class Entry
         $site = $plan->all(Site::class)[0] ?? null;
         $target = Target::element($element->id());
 
-        return new self($element->id(), $element->name(), $site->language ?? Language::DEFAULT, $site?->id(), $target, self::direct($plan, $target), true, true);
+        return new self(
+            $element->id(),
+            $element->name(),
+            $site->language ?? Language::DEFAULT,
+            $site?->id(),
+            $target,
+            self::direct($plan, $target),
+            true,
+            true,
+        );
     }
 
     /** An extension or a code: dialled inside, in the language of its site. */
     private static function inside(Plan $plan, Element $element, ?string $site, ?Target $target): self
     {
-        return new self($element->id(), $element->name(), $plan->get(Site::class, $site)->language ?? Language::DEFAULT, $site, $target, self::direct($plan, $target));
+        return new self(
+            $element->id(),
+            $element->name(),
+            $plan->get(Site::class, $site)->language ?? Language::DEFAULT,
+            $site,
+            $target,
+            self::direct($plan, $target),
+        );
     }
 
     public function by(Caller $caller): Arrival
     {
-        return new Arrival($this->element, $this->label, $this->language, $this->site, $this->hides($caller) ? Caller::withheld() : $caller);
+        return new Arrival(
+            $this->element,
+            $this->label,
+            $this->language,
+            $this->site,
+            $this->hides($caller) ? Caller::withheld() : $caller,
+        );
     }
 
     /** Whether the line keeps the caller's number to itself. */

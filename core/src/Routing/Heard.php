@@ -7,7 +7,5 @@ namespace Meandros\Core\Routing;
 /** A prompt as a caller hears it. */
 final readonly class Heard
 {
-    public function __construct(public ?string $prompt, public string $language, public int $seconds)
-    {
-    }
+    public function __construct(public ?string $prompt, public string $language, public int $seconds) {}
 }

@@ -12,9 +12,7 @@ final readonly class KeysMeanwhile
     /** When a key is pressed of which nothing is said. */
     private const SOON = 1;
 
-    public function __construct(private Walk $walk)
-    {
-    }
+    public function __construct(private Walk $walk) {}
 
     /**
      * @param list<string>       $keys  that are heeded; where there are none, nothing is pressed

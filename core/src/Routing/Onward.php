@@ -7,9 +7,14 @@ namespace Meandros\Core\Routing;
 /** Where a call goes from a step: on to the next one, out by an exit, to another journey, or nowhere. */
 final readonly class Onward
 {
-    private function __construct(public ?string $exit = null, public ?string $journey = null, public ?Ending $ending = null, public ?Ending $otherwise = null, public ?int $again = null, public bool $comesBack = false)
-    {
-    }
+    private function __construct(
+        public ?string $exit = null,
+        public ?string $journey = null,
+        public ?Ending $ending = null,
+        public ?Ending $otherwise = null,
+        public ?int $again = null,
+        public bool $comesBack = false,
+    ) {}
 
     public static function next(): self
     {

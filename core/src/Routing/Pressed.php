@@ -16,9 +16,13 @@ final readonly class Pressed
      * @param int             $more  seconds in which more digits came, or could have
      * @param Understood|null $said  what was said instead
      */
-    public function __construct(public ?string $key = null, public bool $known = false, public ?int $at = null, public int $more = 0, public ?Understood $said = null)
-    {
-    }
+    public function __construct(
+        public ?string $key = null,
+        public bool $known = false,
+        public ?int $at = null,
+        public int $more = 0,
+        public ?Understood $said = null,
+    ) {}
 
     /** Whether nothing counted. */
     public function isNothing(): bool

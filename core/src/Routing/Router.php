@@ -49,8 +49,13 @@ final class Router
      * @throws InvalidData when what is dialled is neither a number, an extension nor a code of the plan
      * @throws TooMuchWork
      */
-    public function trace(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState(), ?Work $work = null): Trace
-    {
+    public function trace(
+        Plan $plan,
+        TrialCall $call,
+        Assumptions $assumptions,
+        LiveState $live = new LiveState(),
+        ?Work $work = null,
+    ): Trace {
         $entry = Entry::find($plan, $call->dialled);
         $walk = $this->walk($plan, $call, $assumptions, $live, $entry->by($call->caller), $work ?? new Work());
         $code = self::code($walk, $call->dialled, $plan->find($entry->element));
@@ -63,7 +68,10 @@ final class Router
         }
         $walk->note(new Dialled($entry->element, $entry->target, $entry->hides($call->caller), $entry->isTried));
         try {
-            $ending = $this->hungUp($walk, fn (): Ending => $this->come($walk, $entry)->ending ?? new Ending(EndingKind::RanOut));
+            $ending = $this->hungUp(
+                $walk,
+                fn(): Ending => $this->come($walk, $entry)->ending ?? new Ending(EndingKind::RanOut),
+            );
             $walk->note(new Over($ending, $walk->lastStep()));
         } catch (CallOver $over) {
             $ending = $over->ending;
@@ -78,10 +86,22 @@ final class Router
      *
      * @throws TooMuchWork
      */
-    public function ringing(Plan $plan, RingStep $step, TrialCall $call, Assumptions $assumptions, LiveState $live): Trace
-    {
+    public function ringing(
+        Plan $plan,
+        RingStep $step,
+        TrialCall $call,
+        Assumptions $assumptions,
+        LiveState $live,
+    ): Trace {
         $entry = Entry::find($plan, $call->dialled);
-        $walk = $this->walk($plan, $call, $assumptions, $live, new Arrival($entry->element, '', $entry->language, $entry->site, $call->caller), new Work());
+        $walk = $this->walk(
+            $plan,
+            $call,
+            $assumptions,
+            $live,
+            new Arrival($entry->element, '', $entry->language, $entry->site, $call->caller),
+            new Work(),
+        );
         $walk->enter('', $step->id());
         try {
             $ending = $this->walkers->take($step, $walk)->ending ?? new Ending(EndingKind::RanOut);
@@ -92,15 +112,33 @@ final class Router
         return $walk->trace($ending);
     }
 
-    private function walk(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live, Arrival $arrival, Work $work): Walk
-    {
+    private function walk(
+        Plan $plan,
+        TrialCall $call,
+        Assumptions $assumptions,
+        LiveState $live,
+        Arrival $arrival,
+        Work $work,
+    ): Walk {
         $hours = $this->hoursOf($plan, $assumptions->withoutOverrides ? [] : $live->overrides);
         if (null === $this->lines || null === $this->phones || !$this->lines->isOf($plan)) {
             $this->lines = new Lines($plan);
             $this->phones = new Phones($this->lines);
         }
 
-        return new Walk($plan, $call, $assumptions, $hours, $arrival, $live->statuses, $this->lines, $this->phones, $this->comeBackIn(...), $work, $live->signIns);
+        return new Walk(
+            $plan,
+            $call,
+            $assumptions,
+            $hours,
+            $arrival,
+            $live->statuses,
+            $this->lines,
+            $this->phones,
+            $this->comeBackIn(...),
+            $work,
+            $live->signIns,
+        );
     }
 
     /**
@@ -129,7 +167,10 @@ final class Router
     {
         $journey = $walk->plan->get(Journey::class, $entry->target?->element);
 
-        return $this->follow($walk, null === $journey ? $this->walkList($walk, $entry->element, $entry->steps) : Onward::to($journey->id()));
+        return $this->follow(
+            $walk,
+            null === $journey ? $this->walkList($walk, $entry->element, $entry->steps) : Onward::to($journey->id()),
+        );
     }
 
     /**
@@ -175,7 +216,7 @@ final class Router
         $since = $walk->second();
         try {
             $onward = $this->walkers->take($step, $walk);
-        } catch (CallOver|TimeUp $over) {
+        } catch (CallOver | TimeUp $over) {
             $walk->leave($since, null, false);
             throw $over;
         }
@@ -204,14 +245,24 @@ final class Router
             $signIn = $element->duty->does($dialled);
             $who = $caller->isExtension() ? $walk->plan->dialled($caller->text) : null;
 
-            return null === $signIn ? null : new SignedByCode($element->id(), $dialled, $signIn, null !== $who && $element->hasAgent($who->id()) ? $who->id() : null);
+            return null === $signIn
+                ? null
+                : new SignedByCode(
+                    $element->id(),
+                    $dialled,
+                    $signIn,
+                    null !== $who && $element->hasAgent($who->id()) ? $who->id() : null,
+                );
         }
         $code = $element instanceof Hours ? $element->code($dialled) : null;
         if (null === $code) {
             return null;
         }
         $usual = new PlanHours($walk->plan);
-        $until = OverrideEnd::NextChange === $code->ends && null !== $code->state ? $usual->read($element, $walk->call->instant)->until : null;
+        $until =
+            OverrideEnd::NextChange === $code->ends && null !== $code->state
+                ? $usual->read($element, $walk->call->instant)->until
+                : null;
 
         return new CodeDialled($element->id(), $code, $until, $usual->zone($element), $caller->isExtension());
     }
@@ -228,10 +279,15 @@ final class Router
 
     private static function cut(Walk $walk, CallOver $over): Over
     {
-        return new Over($over->ending, $walk->lastStep(), $over->stop, match ($over->stop) {
-            Stop::Steps => Walk::MOST_REPEATS,
-            Stop::Seconds, null => $walk->second(),
-            Stop::People, Stop::Number => null,
-        });
+        return new Over(
+            $over->ending,
+            $walk->lastStep(),
+            $over->stop,
+            match ($over->stop) {
+                Stop::Steps => Walk::MOST_REPEATS,
+                Stop::Seconds, null => $walk->second(),
+                Stop::People, Stop::Number => null,
+            },
+        );
     }
 }

@@ -11,9 +11,12 @@ final readonly class Shown
      * @param string|null $tone the name of a ring tone; null for the usual one
      * @param string|null $note to whoever answers
      */
-    public function __construct(public string $label, public string $language, public ?string $tone = null, public ?string $note = null)
-    {
-    }
+    public function __construct(
+        public string $label,
+        public string $language,
+        public ?string $tone = null,
+        public ?string $note = null,
+    ) {}
 
     /** @return array{label: string, language: string, tone: string|null, note: string|null} */
     public function toJson(): array

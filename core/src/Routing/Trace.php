@@ -27,8 +27,7 @@ final readonly class Trace
         public Shown $shown,
         public ?int $holdsSince,
         public ?int $holdsUntil,
-    ) {
-    }
+    ) {}
 
     /** Equal for two traces exactly when the caller and everybody who could answer notice no difference. */
     public function signature(): string
@@ -41,6 +40,13 @@ final readonly class Trace
             }
         }
 
-        return serialize([$this->shown->label, $this->shown->tone, $this->shown->note, $this->seconds, $noticed, array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung)]);
+        return serialize([
+            $this->shown->label,
+            $this->shown->tone,
+            $this->shown->note,
+            $this->seconds,
+            $noticed,
+            array_map(static fn(Rung $rung): array => $rung->toJson(), $this->rung),
+        ]);
     }
 }

@@ -202,7 +202,7 @@ final class Walk
     public function answer(): void
     {
         $this->isAnswered = true;
-        $this->legs = array_map(static fn (): ?int => null, $this->legs);
+        $this->legs = array_map(static fn(): ?int => null, $this->legs);
     }
 
     public function lastStep(): ?string
@@ -239,7 +239,7 @@ final class Walk
         $this->work->spend(Work::OF_A_STEP);
         $this->journey = $journey;
         $this->step = $step;
-        $place = $journey.'/'.$step;
+        $place = $journey . '/' . $step;
         if (isset($this->seen[$place]) && ++$this->repeats >= self::MOST_REPEATS) {
             throw CallOver::stopped(Stop::Steps);
         }
@@ -248,12 +248,25 @@ final class Walk
 
     public function leave(int $since, ?string $exit, bool $exitTaken): void
     {
-        $this->visits[] = new Visit((string) $this->journey, (string) $this->step, $since, $this->second, $exit, $exitTaken);
+        $this->visits[] = new Visit(
+            (string) $this->journey,
+            (string) $this->step,
+            $since,
+            $this->second,
+            $exit,
+            $exitTaken,
+        );
     }
 
     public function note(Happening $happening, ?int $second = null): void
     {
-        $this->events[] = new Event($second ?? $this->second, $this->journey, $this->step, $happening, $this->arrival()->shown);
+        $this->events[] = new Event(
+            $second ?? $this->second,
+            $this->journey,
+            $this->step,
+            $happening,
+            $this->arrival()->shown,
+        );
     }
 
     /**
@@ -289,7 +302,15 @@ final class Walk
     {
         $leg = $this->firstLeg();
 
-        return max(0, min($this->patience(), null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg], $this->interruptAt ?? \PHP_INT_MAX, self::MOST_SECONDS) - $this->second);
+        return max(
+            0,
+            min(
+                $this->patience(),
+                null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg],
+                $this->interruptAt ?? \PHP_INT_MAX,
+                self::MOST_SECONDS,
+            ) - $this->second,
+        );
     }
 
     /** The second at which the caller gives up; nobody does who has hung up already. */
@@ -301,7 +322,10 @@ final class Walk
     /** Which of the calls within the call is given up first; the outer one where two are at the same second. */
     private function firstLeg(): ?int
     {
-        $ends = array_filter($this->legs, fn (?int $end): bool => null !== $end && $end <= ($this->hearsFrom ?? \PHP_INT_MAX));
+        $ends = array_filter(
+            $this->legs,
+            fn(?int $end): bool => null !== $end && $end <= ($this->hearsFrom ?? \PHP_INT_MAX),
+        );
         asort($ends);
 
         return array_key_first($ends);
@@ -330,7 +354,7 @@ final class Walk
         $start = $this->second;
         try {
             $this->pass($seconds ?? $heard->seconds);
-        } catch (CallOver|Interrupted $over) {
+        } catch (CallOver | Interrupted $over) {
             if ($this->second > $start) {
                 $this->note(Said::partly($heard, $this->arrival()->language, $this->second - $start), $start);
             }
@@ -404,7 +428,9 @@ final class Walk
 
     public function noteHours(?Hours $hours, ?Reading $reading, bool $hasExit): void
     {
-        $this->note(new HoursRead($hours?->id(), $reading, null === $hours ? 'UTC' : $this->hours->zone($hours), $hasExit));
+        $this->note(
+            new HoursRead($hours?->id(), $reading, null === $hours ? 'UTC' : $this->hours->zone($hours), $hasExit),
+        );
     }
 
     /**
@@ -472,8 +498,18 @@ final class Walk
     public function trace(Ending $ending): Trace
     {
         // What goes on while phones ring is known afterwards.
-        usort($this->events, static fn (Event $one, Event $other): int => $one->second <=> $other->second);
+        usort($this->events, static fn(Event $one, Event $other): int => $one->second <=> $other->second);
 
-        return new Trace($this->call, $this->events, $this->visits, $this->rung, $ending, $this->second, $this->arrival()->shown, $this->holdsSince, $this->holdsUntil);
+        return new Trace(
+            $this->call,
+            $this->events,
+            $this->visits,
+            $this->rung,
+            $ending,
+            $this->second,
+            $this->arrival()->shown,
+            $this->holdsSince,
+            $this->holdsUntil,
+        );
     }
 }

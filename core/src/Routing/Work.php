@@ -14,9 +14,7 @@ final class Work
     public const OF_A_PHONE = 8;
     private const OF_A_QUESTION = 100_000;
 
-    public function __construct(private int $left = self::OF_A_QUESTION)
-    {
-    }
+    public function __construct(private int $left = self::OF_A_QUESTION) {}
 
     /** @throws TooMuchWork when there is not so much left: what is only prepared is given up before it is large */
     public function demand(int $units): void

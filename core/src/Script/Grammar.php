@@ -26,8 +26,7 @@ final readonly class Grammar
         public string $says,
         public string $sentence,
         public array $names,
-    ) {
-    }
+    ) {}
 
     /** Null for languages of which no grammar is known. */
     public static function of(string $language): ?self
@@ -41,12 +40,30 @@ final readonly class Grammar
 
     private static function english(): self
     {
-        $names = ['0' => 'zero', '1' => 'one', '2' => 'two', '3' => 'three', '4' => 'four', '5' => 'five', '6' => 'six', '7' => 'seven', '8' => 'eight', '9' => 'nine', '*' => 'star', '#' => 'hash'];
+        $names = [
+            '0' => 'zero',
+            '1' => 'one',
+            '2' => 'two',
+            '3' => 'three',
+            '4' => 'four',
+            '5' => 'five',
+            '6' => 'six',
+            '7' => 'seven',
+            '8' => 'eight',
+            '9' => 'nine',
+            '*' => 'star',
+            '#' => 'hash',
+        ];
 
         return new self(
             'press|pressing|dial|dialling|choose|select|enter|push|hit|type|use',
             '(?:the |key |button |number |option |digit )*',
-            array_map('strval', array_flip($names)) + ['nought' => '0', 'asterisk' => '*', 'pound' => '#', 'square' => '#'],
+            array_map('strval', array_flip($names)) + [
+                'nought' => '0',
+                'asterisk' => '*',
+                'pound' => '#',
+                'square' => '#',
+            ],
             'for|to|if|about|regarding|concerning|when',
             'and|or|then|please|just|simply|now|you can|you may|otherwise|alternatively|finally|also',
             'say|saying',
@@ -57,7 +74,20 @@ final readonly class Grammar
 
     private static function french(): self
     {
-        $names = ['0' => 'zéro', '1' => 'un', '2' => 'deux', '3' => 'trois', '4' => 'quatre', '5' => 'cinq', '6' => 'six', '7' => 'sept', '8' => 'huit', '9' => 'neuf', '*' => 'étoile', '#' => 'dièse'];
+        $names = [
+            '0' => 'zéro',
+            '1' => 'un',
+            '2' => 'deux',
+            '3' => 'trois',
+            '4' => 'quatre',
+            '5' => 'cinq',
+            '6' => 'six',
+            '7' => 'sept',
+            '8' => 'huit',
+            '9' => 'neuf',
+            '*' => 'étoile',
+            '#' => 'dièse',
+        ];
 
         return new self(
             'tapez|taper|faites|appuyez|appuyer|composez|composer|pressez|sélectionnez|choisissez|entrez|utilisez',

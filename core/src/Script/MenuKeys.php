@@ -19,9 +19,14 @@ final readonly class MenuKeys
      * @param list<StepExit>                $keys     in order
      * @param array<string, list<Promised>> $promised by language; only languages in which it promises something
      */
-    private function __construct(private Plan $plan, public string $place, public MenuStep $step, public Prompt $prompt, public array $keys, public array $promised)
-    {
-    }
+    private function __construct(
+        private Plan $plan,
+        public string $place,
+        public MenuStep $step,
+        public Prompt $prompt,
+        public array $keys,
+        public array $promised,
+    ) {}
 
     /** @return iterable<self> of the menus of a journey that have a prompt */
     public static function of(Journey $journey, Plan $plan): iterable
@@ -29,8 +34,18 @@ final readonly class MenuKeys
         foreach ($journey->steps->everyStep('/steps') as $place => $step) {
             $prompt = $step instanceof MenuStep ? $plan->get(Prompt::class, $step->prompt) : null;
             if ($step instanceof MenuStep && null !== $prompt) {
-                $promised = array_filter(array_map(static fn (string $language): array => MenuScript::read($prompt->scripts[$language], $language), array_combine(array_keys($prompt->scripts), array_keys($prompt->scripts))));
-                $keys = array_values(array_filter($step->exits()->items, static fn (StepExit $exit): bool => \in_array($exit->on, Keypad::KEYS, true)));
+                $promised = array_filter(
+                    array_map(
+                        static fn(string $language): array => MenuScript::read($prompt->scripts[$language], $language),
+                        array_combine(array_keys($prompt->scripts), array_keys($prompt->scripts)),
+                    ),
+                );
+                $keys = array_values(
+                    array_filter(
+                        $step->exits()->items,
+                        static fn(StepExit $exit): bool => \in_array($exit->on, Keypad::KEYS, true),
+                    ),
+                );
                 yield new self($plan, $place, $step, $prompt, $keys, $promised);
             }
         }
@@ -66,7 +81,7 @@ final readonly class MenuKeys
         $names = [];
         foreach ($exit->steps->everyStep('') as $step) {
             $name = $this->plan->find($step->takenBy() ?? $step->leadsTo())?->name();
-            null === $name || $names[] = $name;
+            null === $name || ($names[] = $name);
         }
 
         return $names;
@@ -75,12 +90,19 @@ final readonly class MenuKeys
     /** The script as it would be written from the keys. */
     public function written(string $language): ?string
     {
-        return MenuWriter::write(array_map(fn (StepExit $exit): Promised => new Promised($exit->on, $this->label($exit)), $this->keys), $language);
+        return MenuWriter::write(
+            array_map(fn(StepExit $exit): Promised => new Promised($exit->on, $this->label($exit)), $this->keys),
+            $language,
+        );
     }
 
     /** The script with a sentence more, of one key. */
     public function withKey(string $language, StepExit $exit): string
     {
-        return trim($this->prompt->scripts[$language].' '.MenuWriter::write([new Promised($exit->on, $this->label($exit))], $language));
+        return trim(
+            $this->prompt->scripts[$language] .
+                ' ' .
+                MenuWriter::write([new Promised($exit->on, $this->label($exit))], $language),
+        );
     }
 }

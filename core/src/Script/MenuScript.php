@@ -19,8 +19,20 @@ final class MenuScript
 
     private function __construct(private readonly Grammar $grammar)
     {
-        $keys = implode('|', array_map(static fn (int|string $word): string => preg_quote((string) $word, '/'), array_keys($grammar->keys)));
-        $this->mention = \sprintf('/(?<verb>\b(?:%s)\s+)?(?<![\p{L}\'])%s(?<key>\b(?:%s)\b|%s)/iu', $grammar->press, $grammar->key, $keys, self::DIGIT);
+        $keys = implode(
+            '|',
+            array_map(
+                static fn(int|string $word): string => preg_quote((string) $word, '/'),
+                array_keys($grammar->keys),
+            ),
+        );
+        $this->mention = \sprintf(
+            '/(?<verb>\b(?:%s)\s+)?(?<![\p{L}\'])%s(?<key>\b(?:%s)\b|%s)/iu',
+            $grammar->press,
+            $grammar->key,
+            $keys,
+            self::DIGIT,
+        );
         $this->leads = \sprintf('(?:%s)(?<=\')|(?:%1$s)\b', $grammar->leadsTo);
         $this->edge = \sprintf('(?:[\s,:;–—-]|\b(?:%s)\b)+', $grammar->between);
     }
@@ -78,13 +90,21 @@ final class MenuScript
     /** @return list<string> */
     private static function sentences(string $script): array
     {
-        return preg_split('/[.!?;\n]+(?=\s|$)/u', str_replace(['’', '“', '”', '«', '»', '"'], ["'", '', '', '', '', ''], $script)) ?: [];
+        return preg_split(
+            '/[.!?;\n]+(?=\s|$)/u',
+            str_replace(['’', '“', '”', '«', '»', '"'], ["'", '', '', '', '', ''], $script),
+        ) ?:
+            [];
     }
 
     /** What tells callers to say something instead, as a regular expression. */
     private function alternative(): string
     {
-        return \sprintf('/(?:,?\s*\b(?:%s)\s+)?\b(?:%s)\s+(?<words>[\p{L}\' -]+?)(?=[,.]|\s+(?:%1$s)\b|$)/iu', $this->grammar->between, $this->grammar->says);
+        return \sprintf(
+            '/(?:,?\s*\b(?:%s)\s+)?\b(?:%s)\s+(?<words>[\p{L}\' -]+?)(?=[,.]|\s+(?:%1$s)\b|$)/iu',
+            $this->grammar->between,
+            $this->grammar->says,
+        );
     }
 
     /** @return list<Promised> */
@@ -92,17 +112,17 @@ final class MenuScript
     {
         $sentence = (string) preg_replace($this->alternative(), '', $sentence);
         $named = $this->named($sentence);
-        $first = array_values(array_filter($named, static fn (array $one): bool => $one['verb']))[0] ?? null;
+        $first = array_values(array_filter($named, static fn(array $one): bool => $one['verb']))[0] ?? null;
         if (null === $first && !$this->hasVerb) {
             return [];
         }
         $this->hasVerb = true;
-        $isBefore = $this->saysBefore($sentence, $first ?? $named[0] ?? ['from' => 0, 'to' => 0]);
+        $isBefore = $this->saysBefore($sentence, $first ?? ($named[0] ?? ['from' => 0, 'to' => 0]));
         $mentions = $this->listed($sentence, $named, $isBefore);
         $promised = [];
         foreach ($mentions as $i => $mention) {
-            $from = $isBefore ? ($mentions[$i - 1]['to'] ?? 0) : $mention['to'];
-            $to = $isBefore ? $mention['from'] : ($mentions[$i + 1]['from'] ?? \strlen($sentence));
+            $from = $isBefore ? $mentions[$i - 1]['to'] ?? 0 : $mention['to'];
+            $to = $isBefore ? $mention['from'] : $mentions[$i + 1]['from'] ?? \strlen($sentence);
             $promised[] = new Promised($mention['key'], $this->clean(substr($sentence, $from, $to - $from)));
         }
 
@@ -118,7 +138,8 @@ final class MenuScript
     {
         $before = substr($sentence, 0, $first['from']);
 
-        return $this->beginsWithDestination($before) || ('' !== $this->clean($before) && !$this->leadsOn(substr($sentence, $first['to'])));
+        return $this->beginsWithDestination($before) ||
+            ('' !== $this->clean($before) && !$this->leadsOn(substr($sentence, $first['to'])));
     }
 
     /** @return list<array{from: int, to: int, key: string, verb: bool}> what may name a key in a sentence, by byte */
@@ -129,7 +150,12 @@ final class MenuScript
         return array_map(function (array $match): array {
             $word = mb_strtolower($match['key'][0]);
 
-            return ['from' => $match[0][1], 'to' => $match[0][1] + \strlen($match[0][0]), 'key' => $this->grammar->keys[$word] ?? $word, 'verb' => '' !== ($match['verb'][0] ?? '')];
+            return [
+                'from' => $match[0][1],
+                'to' => $match[0][1] + \strlen($match[0][0]),
+                'key' => $this->grammar->keys[$word] ?? $word,
+                'verb' => '' !== ($match['verb'][0] ?? ''),
+            ];
         }, $found);
     }
 
@@ -146,7 +172,9 @@ final class MenuScript
         foreach ($named as $one) {
             $last = $mentions[\count($mentions) - 1]['to'] ?? 0;
             $after = substr($sentence, $one['to']);
-            $goesOn = $isBefore ? $this->closes($after) && $this->beginsWithDestination(substr($sentence, $last, $one['from'] - $last)) : $this->leadsOn($after);
+            $goesOn = $isBefore
+                ? $this->closes($after) && $this->beginsWithDestination(substr($sentence, $last, $one['from'] - $last))
+                : $this->leadsOn($after);
             if ($one['verb'] || $goesOn) {
                 $mentions[] = $one;
             }
@@ -164,18 +192,24 @@ final class MenuScript
     {
         $verbFollows = \sprintf('/^\s*,?\s*(?:(?:%s)\s+)*(?:%s)\b/iu', $this->grammar->between, $this->grammar->press);
 
-        return 1 === preg_match(\sprintf('/^\s*(?:$|[,.]|(?:%s)\b)/iu', $this->grammar->between), $after) && 1 !== preg_match($verbFollows, $after);
+        return 1 === preg_match(\sprintf('/^\s*(?:$|[,.]|(?:%s)\b)/iu', $this->grammar->between), $after) &&
+            1 !== preg_match($verbFollows, $after);
     }
 
     private function beginsWithDestination(string $text): bool
     {
-        return 1 === preg_match(\sprintf('/^(?:%s)?\s*(?:%s)/iu', $this->edge, $this->leads), $text) || 1 === preg_match(\sprintf('/[,:]\s*(?:%s)?(?:%s)/iu', $this->edge, $this->leads), $text);
+        return 1 === preg_match(\sprintf('/^(?:%s)?\s*(?:%s)/iu', $this->edge, $this->leads), $text) ||
+            1 === preg_match(\sprintf('/[,:]\s*(?:%s)?(?:%s)/iu', $this->edge, $this->leads), $text);
     }
 
     /** A destination without the words around it: the last clause that leads somewhere, where there are several. */
     private function clean(string $text): string
     {
-        $text = (string) preg_replace(\sprintf('/^.*[,:]\s*(?:(?:%s)\s+)*(?=(?:%s))/iu', $this->grammar->between, $this->leads), '', $text);
+        $text = (string) preg_replace(
+            \sprintf('/^.*[,:]\s*(?:(?:%s)\s+)*(?=(?:%s))/iu', $this->grammar->between, $this->leads),
+            '',
+            $text,
+        );
         $text = (string) preg_replace(\sprintf('/^(?:%s)|(?:%1$s)$/iu', $this->edge), '', $text);
         $text = (string) preg_replace(\sprintf('/^(?:%s)\s*/iu', $this->leads), '', $text);
 

@@ -19,12 +19,23 @@ final class MenuWriter
             return null;
         }
 
-        return implode(' ', array_map(static fn (Promised $one): string => strtr($grammar->sentence, ['{label}' => self::inSentence($one->destination), '{key}' => $grammar->names[$one->key] ?? $one->key]), $keys));
+        return implode(
+            ' ',
+            array_map(
+                static fn(Promised $one): string => strtr($grammar->sentence, [
+                    '{label}' => self::inSentence($one->destination),
+                    '{key}' => $grammar->names[$one->key] ?? $one->key,
+                ]),
+                $keys,
+            ),
+        );
     }
 
     /** A label as it stands in the middle of a sentence: small, unless it is an abbreviation. */
     private static function inSentence(string $label): string
     {
-        return 1 === preg_match('/^\p{Lu}\p{Ll}/u', $label) ? mb_strtolower(mb_substr($label, 0, 1)).mb_substr($label, 1) : $label;
+        return 1 === preg_match('/^\p{Lu}\p{Ll}/u', $label)
+            ? mb_strtolower(mb_substr($label, 0, 1)) . mb_substr($label, 1)
+            : $label;
     }
 }

@@ -8,7 +8,5 @@ namespace Meandros\Core\Script;
 final readonly class Promised
 {
     /** @param string $destination in the words of the script; empty where it says none */
-    public function __construct(public string $key, public string $destination)
-    {
-    }
+    public function __construct(public string $key, public string $destination) {}
 }

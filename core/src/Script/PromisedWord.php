@@ -8,7 +8,5 @@ namespace Meandros\Core\Script;
 final readonly class PromisedWord
 {
     /** @param string|null $key that is named beside it; null where none is */
-    public function __construct(public string $word, public ?string $key)
-    {
-    }
+    public function __construct(public string $word, public ?string $key) {}
 }

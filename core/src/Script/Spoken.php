@@ -28,7 +28,8 @@ final class Spoken
             }
         }
 
-        return self::same($said, $plain, $known) ?? self::among($said, $plain, $known) ?? self::nearly($said, $plain, $known) ?? new Understood($said);
+        return self::same($said, $plain, $known) ??
+            (self::among($said, $plain, $known) ?? (self::nearly($said, $plain, $known) ?? new Understood($said)));
     }
 
     /** Small letters without accents, a space between words. */
@@ -59,7 +60,7 @@ final class Spoken
         $found = null;
         $longest = 0;
         foreach ($known as [$key, $word, $wordPlain]) {
-            if (\strlen($wordPlain) > $longest && str_contains(' '.$plain.' ', ' '.$wordPlain.' ')) {
+            if (\strlen($wordPlain) > $longest && str_contains(' ' . $plain . ' ', ' ' . $wordPlain . ' ')) {
                 $found = new Understood($said, $key, $word, true);
                 $longest = \strlen($wordPlain);
             }
@@ -83,7 +84,10 @@ final class Spoken
                 $letters = levenshtein($heard, $wordPlain);
                 if ($letters <= $may && $letters <= $nearest) {
                     // Two keys that are equally near are neither.
-                    $found = $letters === $nearest && $found?->key !== $key ? new Understood($said) : new Understood($said, $key, $word, $heard !== $plain, $letters);
+                    $found =
+                        $letters === $nearest && $found?->key !== $key
+                            ? new Understood($said)
+                            : new Understood($said, $key, $word, $heard !== $plain, $letters);
                     $nearest = $letters;
                 }
             }

@@ -13,9 +13,13 @@ final readonly class Understood
      * @param string|null $word    of the menu that it was taken for
      * @param int         $letters in which the two differ
      */
-    public function __construct(public string $said, public ?string $key = null, public ?string $word = null, public bool $isAmong = false, public int $letters = 0)
-    {
-    }
+    public function __construct(
+        public string $said,
+        public ?string $key = null,
+        public ?string $word = null,
+        public bool $isAmong = false,
+        public int $letters = 0,
+    ) {}
 
     /** @return array{said: string, word: string|null, among: bool, letters: int} */
     public function toJson(): array

@@ -12,7 +12,12 @@ final readonly class Band
 {
     public function __construct(public int $fromSeconds, public int $toSeconds, public string $state)
     {
-        if ($fromSeconds < 0 || $fromSeconds >= TimeOfDay::DAY || $toSeconds <= $fromSeconds || $toSeconds > TimeOfDay::LATEST) {
+        if (
+            $fromSeconds < 0 ||
+            $fromSeconds >= TimeOfDay::DAY ||
+            $toSeconds <= $fromSeconds ||
+            $toSeconds > TimeOfDay::LATEST
+        ) {
             throw new \InvalidArgumentException('A band starts within its day, and ends after it starts.');
         }
     }
@@ -25,6 +30,10 @@ final readonly class Band
     /** @return array{from: string, to: string, state: string} */
     public function toJson(): array
     {
-        return ['from' => TimeOfDay::format($this->fromSeconds), 'to' => TimeOfDay::format($this->toSeconds), 'state' => $this->state];
+        return [
+            'from' => TimeOfDay::format($this->fromSeconds),
+            'to' => TimeOfDay::format($this->toSeconds),
+            'state' => $this->state,
+        ];
     }
 }

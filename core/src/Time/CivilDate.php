@@ -23,7 +23,9 @@ final class CivilDate
         }
         [$year, $month, $day] = [(int) $part[1], (int) $part[2], (int) $part[3]];
 
-        return $year >= self::FIRST_YEAR && $year <= self::LAST_YEAR && checkdate($month, $day, $year) ? self::of($year, $month, $day) : null;
+        return $year >= self::FIRST_YEAR && $year <= self::LAST_YEAR && checkdate($month, $day, $year)
+            ? self::of($year, $month, $day)
+            : null;
     }
 
     public static function format(int $day): string
@@ -44,7 +46,13 @@ final class CivilDate
         $march = intdiv($months, 12);
         $century = intdiv($march, 100);
 
-        return 365 * $march + intdiv($march, 4) - $century + intdiv($century, 4) + intdiv(153 * ($months % 12) + 2, 5) + $day - 719469;
+        return 365 * $march +
+            intdiv($march, 4) -
+            $century +
+            intdiv($century, 4) +
+            intdiv(153 * ($months % 12) + 2, 5) +
+            $day -
+            719469;
     }
 
     public static function year(int $day): int
@@ -62,7 +70,7 @@ final class CivilDate
     public static function weekday(int $day): int
     {
         // 1970-01-01 was a Thursday.
-        return (($day + 3) % 7 + 7) % 7;
+        return ((($day + 3) % 7) + 7) % 7;
     }
 
     /** The local day that a local time (seconds since 1970-01-01T00:00 on the wall clock) falls on. */

@@ -16,9 +16,7 @@ final readonly class Comparison
      * @param non-empty-list<int>    $starts
      * @param non-empty-list<string> $states
      */
-    private function __construct(public array $starts, public array $states)
-    {
-    }
+    private function __construct(public array $starts, public array $states) {}
 
     /**
      * @param list<string> $firstOpen  states of the first that count as open
@@ -30,7 +28,12 @@ final readonly class Comparison
         sort($edges);
         $starts = $states = [];
         foreach ($edges as $edge) {
-            $state = match ([\in_array($first->states[$first->stretchAt($edge)], $firstOpen, true), \in_array($second->states[$second->stretchAt($edge)], $secondOpen, true)]) {
+            $state = match (
+                [
+                    \in_array($first->states[$first->stretchAt($edge)], $firstOpen, true),
+                    \in_array($second->states[$second->stretchAt($edge)], $secondOpen, true),
+                ]
+            ) {
                 [true, true] => self::BOTH,
                 [true, false] => self::FIRST,
                 [false, true] => self::SECOND,

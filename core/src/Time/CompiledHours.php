@@ -25,8 +25,7 @@ final readonly class CompiledHours
         public array $states,
         private array $decisionStarts,
         private array $decisions,
-    ) {
-    }
+    ) {}
 
     public function covers(int $instant): bool
     {
@@ -46,7 +45,7 @@ final readonly class CompiledHours
         return new Reading(
             $this->states[$i],
             $this->decisions[self::search($this->decisionStarts, $instant)],
-            0 === $i ? null : ($this->starts[$i] ?? null),
+            0 === $i ? null : $this->starts[$i] ?? null,
             $this->starts[$i + 1] ?? null,
         );
     }

@@ -10,9 +10,7 @@ namespace Meandros\Core\Time;
  */
 final readonly class DateSpan
 {
-    private function __construct(private int|MonthDay $from, private int|MonthDay $to)
-    {
-    }
+    private function __construct(private int|MonthDay $from, private int|MonthDay $to) {}
 
     public static function dated(int $from, int $to): self
     {
@@ -35,7 +33,7 @@ final readonly class DateSpan
 
     public function contains(int $day): bool
     {
-        if (!$this->from instanceof MonthDay || !$this->to instanceof MonthDay) {
+        if (!($this->from instanceof MonthDay) || !($this->to instanceof MonthDay)) {
             return $this->from <= $day && $day <= $this->to;
         }
         [$from, $to, $on] = [$this->from->order(), $this->to->order(), CivilDate::monthDay($day)];

@@ -31,12 +31,20 @@ final readonly class Decision
         public ?string $of = null,
         public ?string $season = null,
         public ?int $ends = null,
-    ) {
-    }
+    ) {}
 
     public function daysLater(int $days): self
     {
-        return new self($this->by, $this->day + $days, $this->band, $this->name, $this->source, $this->of, $this->season, $this->ends);
+        return new self(
+            $this->by,
+            $this->day + $days,
+            $this->band,
+            $this->name,
+            $this->source,
+            $this->of,
+            $this->season,
+            $this->ends,
+        );
     }
 
     /** @return array<string, mixed> */

@@ -25,9 +25,7 @@ final class HoursBook
     private array $blocks = [];
 
     /** @param BlockShelf|null $shelf of this very timetable */
-    public function __construct(private readonly Timetable $hours, private readonly ?BlockShelf $shelf = null)
-    {
-    }
+    public function __construct(private readonly Timetable $hours, private readonly ?BlockShelf $shelf = null) {}
 
     public function read(int $instant): Reading
     {
@@ -82,7 +80,7 @@ final class HoursBook
     {
         $length = self::BLOCK_DAYS[$level] * self::DAY;
         $from = (int) floor($instant / $length) * $length;
-        $block = $this->blocks[$level.' '.$from] ??= $this->compiled($level.' '.$from, $from, $from + $length);
+        $block = $this->blocks[$level . ' ' . $from] ??= $this->compiled($level . ' ' . $from, $from, $from + $length);
         if (\count($this->blocks) > self::MOST_KEPT) {
             array_shift($this->blocks);
         }

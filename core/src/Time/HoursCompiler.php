@@ -28,7 +28,10 @@ final class HoursCompiler
     private function __construct(private readonly Timetable $hours, private readonly Zone $zone)
     {
         $this->week = new WeekLayer($hours);
-        $this->stronger = [new HolidayLayer($hours->calendars), new SpecialDayLayer($hours->specialDays, $hours->defaultState)];
+        $this->stronger = [
+            new HolidayLayer($hours->calendars),
+            new SpecialDayLayer($hours->specialDays, $hours->defaultState),
+        ];
     }
 
     public static function compile(Timetable $hours, int $from, int $until): CompiledHours
@@ -118,13 +121,21 @@ final class HoursCompiler
         $isOrdinary = $before === $day - 1 && null !== $this->zone->steadyOffset($beforeStart - 1, $end + 1);
         $runsOn = true;
         foreach ($this->stronger as $layer) {
-            $isOrdinary = $isOrdinary && null === $layer->ground($day) && [] === $layer->spans($day) && [] === $layer->spans($before);
+            $isOrdinary =
+                $isOrdinary &&
+                null === $layer->ground($day) &&
+                [] === $layer->spans($day) &&
+                [] === $layer->spans($before);
             $runsOn = $runsOn && !$layer->holdsMidnight($before, $day);
         }
         if (!$isOrdinary) {
-            return self::cut($this->placed($before, $day, $this->zone->instantOf(...), $this->zone->midnightOf(...)), $start, $end);
+            return self::cut(
+                $this->placed($before, $day, $this->zone->instantOf(...), $this->zone->midnightOf(...)),
+                $start,
+                $end,
+            );
         }
-        $pattern = $this->week->pattern($day).($runsOn ? '' : ' cut off');
+        $pattern = $this->week->pattern($day) . ($runsOn ? '' : ' cut off');
         $this->ordinaryDays[$pattern] ??= $this->ordinaryDay($day, $runsOn);
         $pieces = [];
         foreach ($this->ordinaryDays[$pattern] as [$second, $state, $decision]) {
@@ -137,10 +148,17 @@ final class HoursCompiler
     /** @return list<array{int, string, Decision}> as if the day were day 0 */
     private function ordinaryDay(int $day, bool $runsOn): array
     {
-        $spans = [$this->week->ground($day), ...($runsOn ? self::later($this->week->spans($day - 1), -TimeOfDay::DAY) : []), ...$this->week->spans($day)];
-        $placed = array_map(static fn (Span $span): array => [$span->fromSeconds, $span->toSeconds, $span], $spans);
+        $spans = [
+            $this->week->ground($day),
+            ...$runsOn ? self::later($this->week->spans($day - 1), -TimeOfDay::DAY) : [],
+            ...$this->week->spans($day),
+        ];
+        $placed = array_map(static fn(Span $span): array => [$span->fromSeconds, $span->toSeconds, $span], $spans);
 
-        return array_map(static fn (array $piece): array => [$piece[0], $piece[1], $piece[2]->daysLater(-$day)], self::cut($placed, 0, TimeOfDay::DAY));
+        return array_map(
+            static fn(array $piece): array => [$piece[0], $piece[1], $piece[2]->daysLater(-$day)],
+            self::cut($placed, 0, TimeOfDay::DAY),
+        );
     }
 
     /**
@@ -150,7 +168,15 @@ final class HoursCompiler
      */
     private static function later(array $spans, int $seconds): array
     {
-        return array_map(static fn (Span $span): Span => new Span($span->fromSeconds + $seconds, $span->toSeconds + $seconds, $span->state, $span->decision), $spans);
+        return array_map(
+            static fn(Span $span): Span => new Span(
+                $span->fromSeconds + $seconds,
+                $span->toSeconds + $seconds,
+                $span->state,
+                $span->decision,
+            ),
+            $spans,
+        );
     }
 
     /**
@@ -161,7 +187,7 @@ final class HoursCompiler
      */
     private function placed(int $before, int $day, \Closure $instant, \Closure $midnight): array
     {
-        $at = static fn (int $date, int $second): int => 0 === $second % TimeOfDay::DAY
+        $at = static fn(int $date, int $second): int => 0 === $second % TimeOfDay::DAY
             ? $midnight($date + intdiv($second, TimeOfDay::DAY))
             : $instant($date * TimeOfDay::DAY + $second);
         $placed = [];
@@ -172,7 +198,10 @@ final class HoursCompiler
                 $placed[] = [$midnight($day), $midnight($day + 1), $ground];
             }
             $over = \array_slice($layers, $i + 1);
-            $ends = [] === array_filter($over, static fn (Layer $stronger): bool => $stronger->holdsMidnight($before, $day)) ? \PHP_INT_MAX : $midnight($day);
+            $ends =
+                [] === array_filter($over, static fn(Layer $stronger): bool => $stronger->holdsMidnight($before, $day))
+                    ? \PHP_INT_MAX
+                    : $midnight($day);
             foreach ([[$before, $ends], [$day, \PHP_INT_MAX]] as [$date, $latest]) {
                 foreach ($layer->spans($date) as $span) {
                     $placed[] = [$at($date, $span->fromSeconds), min($at($date, $span->toSeconds), $latest), $span];
@@ -230,7 +259,9 @@ final class HoursCompiler
             return $pieces;
         }
         // It may have begun long before the range, where the zone had another offset.
-        $day = CivilDate::ofLocalSecond(Zone::over($this->hours->zone, $override->from, $override->from)->localOf($override->from));
+        $day = CivilDate::ofLocalSecond(
+            Zone::over($this->hours->zone, $override->from, $override->from)->localOf($override->from),
+        );
         $before = $after = [];
         $resumed = null;
         foreach ($pieces as $piece) {
@@ -243,8 +274,25 @@ final class HoursCompiler
                 $resumed = $piece;
             }
         }
-        $forced = [$from, $override->state, new Decision(Decision::OVERRIDE, $day, null, $override->reason, $override->id, $override->who, ends: $override->until)];
+        $forced = [
+            $from,
+            $override->state,
+            new Decision(
+                Decision::OVERRIDE,
+                $day,
+                null,
+                $override->reason,
+                $override->id,
+                $override->who,
+                ends: $override->until,
+            ),
+        ];
 
-        return [...$before, $forced, ...($until < $end && null !== $resumed ? [[$until, $resumed[1], $resumed[2]]] : []), ...$after];
+        return [
+            ...$before,
+            $forced,
+            ...$until < $end && null !== $resumed ? [[$until, $resumed[1], $resumed[2]]] : [],
+            ...$after,
+        ];
     }
 }

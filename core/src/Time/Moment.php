@@ -18,17 +18,38 @@ final class Moment
      */
     public static function parse(string $text, string $zone): int
     {
-        if (1 !== preg_match('/^(\d{4}-\d{2}-\d{2})(?:[T ](\d{1,2}:\d{2}(?::\d{2})?))?(Z|[+-](?:[01]\d|2[0-3]):[0-5]\d)?$/D', $text, $part)) {
-            throw new \InvalidArgumentException(\sprintf('"%s" is not a moment. Write it like 2026-11-23T10:30 or 2026-11-23T10:30:00+00:00.', mb_strimwidth($text, 0, 80, '…')));
+        if (
+            1 !==
+            preg_match(
+                '/^(\d{4}-\d{2}-\d{2})(?:[T ](\d{1,2}:\d{2}(?::\d{2})?))?(Z|[+-](?:[01]\d|2[0-3]):[0-5]\d)?$/D',
+                $text,
+                $part,
+            )
+        ) {
+            throw new \InvalidArgumentException(
+                \sprintf(
+                    '"%s" is not a moment. Write it like 2026-11-23T10:30 or 2026-11-23T10:30:00+00:00.',
+                    mb_strimwidth($text, 0, 80, '…'),
+                ),
+            );
         }
         $day = CivilDate::parse($part[1]);
         if (null === $day) {
-            throw new \InvalidArgumentException(\sprintf('The date %s does not exist. Dates run from %d to %d.', $part[1], CivilDate::FIRST_YEAR, CivilDate::LAST_YEAR));
+            throw new \InvalidArgumentException(
+                \sprintf(
+                    'The date %s does not exist. Dates run from %d to %d.',
+                    $part[1],
+                    CivilDate::FIRST_YEAR,
+                    CivilDate::LAST_YEAR,
+                ),
+            );
         }
         $clock = '' === ($part[2] ?? '') ? '00:00' : $part[2];
         $time = TimeOfDay::parse($clock);
         if (null === $time || $time > TimeOfDay::DAY) {
-            throw new \InvalidArgumentException(\sprintf('The time %s does not exist. Times run from 00:00 to 24:00.', $clock));
+            throw new \InvalidArgumentException(
+                \sprintf('The time %s does not exist. Times run from 00:00 to 24:00.', $clock),
+            );
         }
         $local = $day * CivilDate::SECONDS_PER_DAY + $time;
         $offset = $part[3] ?? '';
@@ -45,8 +66,9 @@ final class Moment
         $offset = Zone::over($zone, $instant, $instant)->offsetAt($instant);
         $sign = $offset < 0 ? '-' : '+';
 
-        return gmdate('Y-m-d\TH:i:s', $instant + $offset)
-            .$sign.\sprintf('%02d:%02d', intdiv(abs($offset), 3600), intdiv(abs($offset), 60) % 60);
+        return gmdate('Y-m-d\TH:i:s', $instant + $offset) .
+            $sign .
+            \sprintf('%02d:%02d', intdiv(abs($offset), 3600), intdiv(abs($offset), 60) % 60);
     }
 
     private static function offsetSeconds(string $offset): int

@@ -9,9 +9,7 @@ final readonly class MonthDay
 {
     private const LONGEST = [1 => 31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
-    private function __construct(public int $month, public int $day)
-    {
-    }
+    private function __construct(public int $month, public int $day) {}
 
     /** @return self|null null when no year has the date */
     public static function parse(string $text): ?self

@@ -11,9 +11,13 @@ use Meandros\Core\Time\Holiday\Holidays;
 final readonly class ObservedCalendar
 {
     /** @param array<string, string|null> $exceptions state by holiday; null where these hours do not keep it */
-    public function __construct(public string $id, public string $name, public Holidays $holidays, public string $state, public array $exceptions = [])
-    {
-    }
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Holidays $holidays,
+        public string $state,
+        public array $exceptions = [],
+    ) {}
 
     public function stateOn(Holiday $holiday): ?string
     {

@@ -19,8 +19,7 @@ final readonly class Override
         public ?int $until,
         public string $reason,
         public string $who,
-    ) {
-    }
+    ) {}
 
     public function holdsAt(int $instant): bool
     {

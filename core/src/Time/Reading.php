@@ -11,7 +11,10 @@ final readonly class Reading
      * @param int|null $since first instant of the state; null when it lies before everything that was looked at
      * @param int|null $until first instant of another state; null when none comes within the horizon
      */
-    public function __construct(public string $state, public Decision $decision, public ?int $since, public ?int $until)
-    {
-    }
+    public function __construct(
+        public string $state,
+        public Decision $decision,
+        public ?int $since,
+        public ?int $until,
+    ) {}
 }

@@ -8,7 +8,5 @@ namespace Meandros\Core\Time;
 final readonly class Season
 {
     /** @param array<int, list<Band>> $week by weekday, 0 for Monday */
-    public function __construct(public string $name, public DateSpan $span, public array $week)
-    {
-    }
+    public function __construct(public string $name, public DateSpan $span, public array $week) {}
 }

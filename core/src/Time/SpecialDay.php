@@ -11,7 +11,5 @@ final readonly class SpecialDay
      * @param int        $day   days since 1970-01-01
      * @param list<Band> $bands
      */
-    public function __construct(public int $day, public string $name, public array $bands)
-    {
-    }
+    public function __construct(public int $day, public string $name, public array $bands) {}
 }

@@ -29,6 +29,6 @@ final class TimeOfDay
     {
         $text = \sprintf('%02d:%02d', intdiv($seconds, 3600), intdiv($seconds, 60) % 60);
 
-        return 0 === $seconds % 60 ? $text : $text.\sprintf(':%02d', $seconds % 60);
+        return 0 === $seconds % 60 ? $text : $text . \sprintf(':%02d', $seconds % 60);
     }
 }

@@ -22,8 +22,7 @@ final readonly class Timetable
         public array $calendars = [],
         public array $specialDays = [],
         public array $overrides = [],
-    ) {
-    }
+    ) {}
 
     /** Whether the state is always the default one. */
     public function isSteady(): bool
@@ -31,7 +30,10 @@ final readonly class Timetable
         if ([] !== $this->calendars || [] !== $this->specialDays || [] !== $this->overrides) {
             return false;
         }
-        foreach ([$this->week, ...array_map(static fn (Season $season): array => $season->week, $this->seasons)] as $week) {
+        foreach (
+            [$this->week, ...array_map(static fn(Season $season): array => $season->week, $this->seasons)]
+            as $week
+        ) {
             foreach (array_merge(...$week) as $band) {
                 if ($band->state !== $this->defaultState) {
                     return false;

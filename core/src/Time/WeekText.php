@@ -10,14 +10,20 @@ namespace Meandros\Core\Time;
  */
 final readonly class WeekText
 {
-    private const NAMES = ['mo' => 'monday', 'tu' => 'tuesday', 'we' => 'wednesday', 'th' => 'thursday', 'fr' => 'friday', 'sa' => 'saturday', 'su' => 'sunday'];
+    private const NAMES = [
+        'mo' => 'monday',
+        'tu' => 'tuesday',
+        'we' => 'wednesday',
+        'th' => 'thursday',
+        'fr' => 'friday',
+        'sa' => 'saturday',
+        'su' => 'sunday',
+    ];
     private const GROUPS = ['daily' => [0, 6], 'weekdays' => [0, 4], 'weekend' => [5, 6], 'weekends' => [5, 6]];
     private const TIME = '(\d{1,2})(?:[:.h]?(\d{2})|h)?\s*(am|pm)?';
 
     /** @param array<string, string> $states what each state is called, by key; the first is meant when none is named */
-    public function __construct(private array $states)
-    {
-    }
+    public function __construct(private array $states) {}
 
     /**
      * @return list<array{days: list<Weekday>, bands: list<Band>}> one per line or semicolon
@@ -35,7 +41,9 @@ final readonly class WeekText
             }
         }
         if ([] === $entries) {
-            throw new \InvalidArgumentException('Nothing is typed yet. Write days, times and a state, such as mo-fr 9-12, 13-17:30 open.');
+            throw new \InvalidArgumentException(
+                'Nothing is typed yet. Write days, times and a state, such as mo-fr 9-12, 13-17:30 open.',
+            );
         }
 
         return $entries;
@@ -59,7 +67,12 @@ final readonly class WeekText
             $rest = $part[3];
         }
         if ([] === $found) {
-            throw new \InvalidArgumentException(\sprintf('“%s” does not begin with a day. Write mo, tu, we, th, fr, sa, su, a range such as mo-fr, weekdays, weekend or daily.', mb_strimwidth($line, 0, 80, '…')));
+            throw new \InvalidArgumentException(
+                \sprintf(
+                    '“%s” does not begin with a day. Write mo, tu, we, th, fr, sa, su, a range such as mo-fr, weekdays, weekend or daily.',
+                    mb_strimwidth($line, 0, 80, '…'),
+                ),
+            );
         }
         ksort($found);
 
@@ -70,7 +83,7 @@ final readonly class WeekText
     private static function day(string $word): ?array
     {
         foreach (array_values(self::NAMES) as $i => $name) {
-            if (\strlen($word) >= 2 && (str_starts_with($name, $word) || $name.'s' === $word)) {
+            if (\strlen($word) >= 2 && (str_starts_with($name, $word) || $name . 's' === $word)) {
                 return [$i, $i];
             }
         }
@@ -89,7 +102,7 @@ final readonly class WeekText
     {
         $rest = ltrim(preg_replace('/\s*[-–]\s*/u', '-', mb_strtolower(trim($text))) ?? $text);
         $times = [];
-        while (1 === preg_match('/^'.self::TIME.'-'.self::TIME.'[\s,]*(?:and\s+)?(.*)$/sD', $rest, $part)) {
+        while (1 === preg_match('/^' . self::TIME . '-' . self::TIME . '[\s,]*(?:and\s+)?(.*)$/sD', $rest, $part)) {
             $from = self::seconds($part[1], $part[2], $part[3]);
             $to = self::seconds($part[4], $part[5], $part[6]);
             $times[] = [$from, $to <= $from ? $to + TimeOfDay::DAY : $to];
@@ -102,22 +115,34 @@ final readonly class WeekText
         $end = 0;
         foreach ($times as [$from, $to]) {
             if ($from < $end) {
-                throw new \InvalidArgumentException(\sprintf('%s–%s overlaps the time before it. Move one of them.', TimeOfDay::format($from), TimeOfDay::format($to)));
+                throw new \InvalidArgumentException(
+                    \sprintf(
+                        '%s–%s overlaps the time before it. Move one of them.',
+                        TimeOfDay::format($from),
+                        TimeOfDay::format($to),
+                    ),
+                );
             }
             $end = $to;
         }
 
-        return array_map(static fn (array $time): Band => new Band($time[0], $time[1], $state), $times);
+        return array_map(static fn(array $time): Band => new Band($time[0], $time[1], $state), $times);
     }
 
     private static function seconds(string $hour, string $minute, string $half): int
     {
         [$hours, $minutes] = [(int) $hour, (int) $minute];
         if ('' !== $half && $hours >= 1 && $hours <= 12) {
-            $hours = $hours % 12 + ('pm' === $half ? 12 : 0);
+            $hours = ($hours % 12) + ('pm' === $half ? 12 : 0);
         }
         if ($minutes > 59 || $hours * 60 + $minutes > 24 * 60 || ('' !== $half && (int) $hour > 12)) {
-            throw new \InvalidArgumentException(\sprintf('There is no time %s%s. Write hours from 0 to 24, such as 9, 9:30 or 17:30.', $hour, '' === $minute ? '' : ':'.$minute));
+            throw new \InvalidArgumentException(
+                \sprintf(
+                    'There is no time %s%s. Write hours from 0 to 24, such as 9, 9:30 or 17:30.',
+                    $hour,
+                    '' === $minute ? '' : ':' . $minute,
+                ),
+            );
         }
 
         return $hours * 3600 + $minutes * 60;
@@ -134,6 +159,12 @@ final readonly class WeekText
             }
         }
 
-        throw new \InvalidArgumentException(\sprintf('“%s” is not understood. End with one of the states: %s.', mb_strimwidth($words, 0, 80, '…'), implode(', ', $this->states)));
+        throw new \InvalidArgumentException(
+            \sprintf(
+                '“%s” is not understood. End with one of the states: %s.',
+                mb_strimwidth($words, 0, 80, '…'),
+                implode(', ', $this->states),
+            ),
+        );
     }
 }

@@ -11,9 +11,7 @@ final readonly class YearPicture
      * @param list<list<array{from: int, to: int, state: string}>>    $days         from 1 January; seconds since local midnight
      * @param list<array{at: int, day: int, before: int, after: int}> $clockChanges instants, local days and offsets in seconds
      */
-    private function __construct(public int $year, public array $days, public array $clockChanges)
-    {
-    }
+    private function __construct(public int $year, public array $days, public array $clockChanges) {}
 
     /**
      * @param non-empty-list<int>    $starts first instants of stretches; together they cover the year
@@ -51,7 +49,11 @@ final readonly class YearPicture
 
     public static function zone(string $zone, int $year): Zone
     {
-        return Zone::over($zone, CivilDate::of($year, 1, 1) * CivilDate::SECONDS_PER_DAY, CivilDate::of($year + 1, 1, 1) * CivilDate::SECONDS_PER_DAY);
+        return Zone::over(
+            $zone,
+            CivilDate::of($year, 1, 1) * CivilDate::SECONDS_PER_DAY,
+            CivilDate::of($year + 1, 1, 1) * CivilDate::SECONDS_PER_DAY,
+        );
     }
 
     /** @return list<array{at: int, day: int, before: int, after: int}> */

@@ -14,10 +14,21 @@ final readonly class Zone
 {
     /** Abbreviations that the IANA database keeps as links, by the zone that its file "backward" (2024b) links them to. */
     private const USUAL = [
-        'EST' => 'America/Panama', 'MST' => 'America/Phoenix', 'HST' => 'Pacific/Honolulu',
-        'CET' => 'Europe/Brussels', 'MET' => 'Europe/Brussels', 'EET' => 'Europe/Athens', 'WET' => 'Europe/Lisbon',
-        'GMT' => 'Etc/GMT', 'GMT+0' => 'Etc/GMT', 'GMT-0' => 'Etc/GMT', 'GMT0' => 'Etc/GMT', 'Greenwich' => 'Etc/GMT',
-        'UCT' => 'Etc/UTC', 'Universal' => 'Etc/UTC', 'Zulu' => 'Etc/UTC',
+        'EST' => 'America/Panama',
+        'MST' => 'America/Phoenix',
+        'HST' => 'Pacific/Honolulu',
+        'CET' => 'Europe/Brussels',
+        'MET' => 'Europe/Brussels',
+        'EET' => 'Europe/Athens',
+        'WET' => 'Europe/Lisbon',
+        'GMT' => 'Etc/GMT',
+        'GMT+0' => 'Etc/GMT',
+        'GMT-0' => 'Etc/GMT',
+        'GMT0' => 'Etc/GMT',
+        'Greenwich' => 'Etc/GMT',
+        'UCT' => 'Etc/UTC',
+        'Universal' => 'Etc/UTC',
+        'Zulu' => 'Etc/UTC',
     ];
     /** Names that stand in the database's folder and mean no place: this machine's own zone, and one that was never set. */
     private const NO_PLACE = ['localtime', 'Factory'];
@@ -29,16 +40,16 @@ final readonly class Zone
      * @param non-empty-list<int> $starts  instants from which each offset is in force; the first one is the range's start
      * @param non-empty-list<int> $offsets seconds east of UTC, one per start
      */
-    private function __construct(public string $name, private array $starts, private array $offsets)
-    {
-    }
+    private function __construct(public string $name, private array $starts, private array $offsets) {}
 
     /** @throws \InvalidArgumentException when the name is not an IANA zone */
     public static function over(string $name, int $from, int $until): self
     {
         $transitions = self::transitions($name, $from - self::MARGIN_SECONDS, $until + self::MARGIN_SECONDS);
         if ([] === $transitions) {
-            throw new \InvalidArgumentException(\sprintf('"%s" is not an IANA time zone. %s', $name, self::remedy($name)));
+            throw new \InvalidArgumentException(
+                \sprintf('"%s" is not an IANA time zone. %s', $name, self::remedy($name)),
+            );
         }
         $starts = $offsets = [];
         foreach ($transitions as $transition) {
@@ -61,15 +72,18 @@ final readonly class Zone
             return [];
         }
 
-        return array_map(static fn (array $one): array => ['ts' => $one['ts'], 'offset' => $one['offset']], $transitions);
+        return array_map(
+            static fn(array $one): array => ['ts' => $one['ts'], 'offset' => $one['offset']],
+            $transitions,
+        );
     }
 
     /** Whether the name is one of the IANA database, and hours can be kept in it. */
     public static function exists(string $name): bool
     {
-        return !\in_array($name, self::NO_PLACE, true)
-            && \in_array($name, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true)
-            && [] !== self::transitions($name, 0, 0);
+        return !\in_array($name, self::NO_PLACE, true) &&
+            \in_array($name, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true) &&
+            [] !== self::transitions($name, 0, 0);
     }
 
     /** What to use in place of a name that is no zone. */
@@ -77,7 +91,9 @@ final readonly class Zone
     {
         $usual = self::USUAL[$name] ?? null;
 
-        return null === $usual ? \sprintf('Use an IANA name; the closest is %s.', self::closestTo($name)) : \sprintf('Use the usual IANA name for it, %s.', $usual);
+        return null === $usual
+            ? \sprintf('Use an IANA name; the closest is %s.', self::closestTo($name))
+            : \sprintf('Use the usual IANA name for it, %s.', $usual);
     }
 
     /** The zone name closest to what somebody typed, for an error message. */

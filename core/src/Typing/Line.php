@@ -24,9 +24,11 @@ final class Line
     public array $offers = [];
 
     /** @param string $country whose national format is understood */
-    public function __construct(public readonly string $text, private readonly Plan $plan, private readonly string $country)
-    {
-    }
+    public function __construct(
+        public readonly string $text,
+        private readonly Plan $plan,
+        private readonly string $country,
+    ) {}
 
     public function isOver(): bool
     {
@@ -53,7 +55,7 @@ final class Line
      */
     public function take(string $pattern): ?array
     {
-        if (1 !== preg_match('/\G[ ,]*(?:'.$pattern.')(?![\p{L}\d])/iu', $this->text, $found, 0, $this->at)) {
+        if (1 !== preg_match('/\G[ ,]*(?:' . $pattern . ')(?![\p{L}\d])/iu', $this->text, $found, 0, $this->at)) {
             return null;
         }
         $this->at += \strlen($found[0]);
@@ -86,7 +88,10 @@ final class Line
 
             return $best->id();
         }
-        $pattern = '/^(.+?)(?=$|,'.implode('', array_map(static fn (string $end): string => '|\s+(?:'.$end.')(?![\p{L}\d])', $ends)).')/iu';
+        $pattern =
+            '/^(.+?)(?=$|,' .
+            implode('', array_map(static fn(string $end): string => '|\s+(?:' . $end . ')(?![\p{L}\d])', $ends)) .
+            ')/iu';
         if (1 !== preg_match($pattern, $rest, $found)) {
             $this->offerNames('', $kinds);
 
@@ -96,7 +101,7 @@ final class Line
         $this->at = \strlen($this->text) - \strlen($rest) + \strlen($found[1]);
         $this->made[] = ['kind' => $kinds[0]->value, 'name' => trim($found[1])];
 
-        return 'new:'.(\count($this->made) - 1);
+        return 'new:' . (\count($this->made) - 1);
     }
 
     /** Hours that are named here; where none are, the only ones that have a state of the name that stands here. */
@@ -111,7 +116,13 @@ final class Line
         $fits = [];
         foreach ($this->plan->all(Hours::class) as $hours) {
             foreach ($hours->states as $state) {
-                if (1 === preg_match('/^(?:is )?'.preg_quote($state->name, '/').'(?![\p{L}\d])/iu', ltrim($this->rest(), ' ,'))) {
+                if (
+                    1 ===
+                    preg_match(
+                        '/^(?:is )?' . preg_quote($state->name, '/') . '(?![\p{L}\d])/iu',
+                        ltrim($this->rest(), ' ,'),
+                    )
+                ) {
                     $fits[$hours->id()] = $hours;
                 }
             }
@@ -127,7 +138,7 @@ final class Line
     public function offer(array $words): void
     {
         foreach ($words as $word) {
-            $this->offers[] = rtrim(substr($this->text, 0, $this->at)).' '.$word;
+            $this->offers[] = rtrim(substr($this->text, 0, $this->at)) . ' ' . $word;
         }
     }
 
@@ -152,7 +163,8 @@ final class Line
         $lower = mb_strtolower($rest);
         foreach ($this->of($kinds) as $element) {
             $name = mb_strtolower($element->name());
-            $isHere = str_starts_with($lower, $name) && 1 !== preg_match('/^[\p{L}\d]/u', substr($lower, \strlen($name)));
+            $isHere =
+                str_starts_with($lower, $name) && 1 !== preg_match('/^[\p{L}\d]/u', substr($lower, \strlen($name)));
             if ($isHere && \strlen($name) > \strlen(mb_strtolower($best?->name() ?? ''))) {
                 $best = $element;
             }
@@ -166,8 +178,11 @@ final class Line
     {
         $before = rtrim(substr($this->text, 0, $this->at));
         foreach ($this->of($kinds) as $element) {
-            if (('' === $part || false !== mb_stripos($element->name(), $part)) && \count($this->offers) < self::MOST_OFFERED) {
-                $this->offers[] = $before.' '.$element->name();
+            if (
+                ('' === $part || false !== mb_stripos($element->name(), $part)) &&
+                \count($this->offers) < self::MOST_OFFERED
+            ) {
+                $this->offers[] = $before . ' ' . $element->name();
             }
         }
     }

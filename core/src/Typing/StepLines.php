@@ -11,7 +11,24 @@ use Meandros\Core\Plan\Step;
 final class StepLines
 {
     /** @var non-empty-list<class-string<TypedKind>> in the order in which they are tried */
-    public const KINDS = [TypedSay::class, TypedIf::class, TypedHours::class, TypedCaller::class, TypedMenu::class, TypedDirectory::class, TypedRing::class, TypedQueue::class, TypedTag::class, TypedMessage::class, TypedForward::class, TypedPark::class, TypedFax::class, TypedBack::class, TypedGo::class, TypedEnd::class];
+    public const KINDS = [
+        TypedSay::class,
+        TypedIf::class,
+        TypedHours::class,
+        TypedCaller::class,
+        TypedMenu::class,
+        TypedDirectory::class,
+        TypedRing::class,
+        TypedQueue::class,
+        TypedTag::class,
+        TypedMessage::class,
+        TypedForward::class,
+        TypedPark::class,
+        TypedFax::class,
+        TypedBack::class,
+        TypedGo::class,
+        TypedEnd::class,
+    ];
 
     /** @param string $country whose national format of numbers is understood */
     public static function read(string $text, Plan $plan, string $country): TypedStep
@@ -24,8 +41,20 @@ final class StepLines
         }
 
         return match (true) {
-            null === $step => new TypedStep(null, [], '' === trim($line->rest()) ? 'Something is missing at the end.' : 'This is not understood.', $line->at(), $line->offers),
-            !$line->isOver() => new TypedStep(null, [], \sprintf('“%s” is not understood.', trim($line->rest(), ' ,')), $line->at(), $line->offers),
+            null === $step => new TypedStep(
+                null,
+                [],
+                '' === trim($line->rest()) ? 'Something is missing at the end.' : 'This is not understood.',
+                $line->at(),
+                $line->offers,
+            ),
+            !$line->isOver() => new TypedStep(
+                null,
+                [],
+                \sprintf('“%s” is not understood.', trim($line->rest(), ' ,')),
+                $line->at(),
+                $line->offers,
+            ),
             default => new TypedStep($step, $line->made, '', $line->at(), $line->offers),
         };
     }
@@ -59,8 +88,13 @@ final class StepLines
     /** @return list<string> */
     private static function beginning(string $text): array
     {
-        $examples = array_map(static fn (string $class): string => (new $class())->example(), self::KINDS);
-        $fits = array_values(array_filter($examples, static fn (string $example): bool => '' !== $text && str_starts_with($example, mb_strtolower($text))));
+        $examples = array_map(static fn(string $class): string => (new $class())->example(), self::KINDS);
+        $fits = array_values(
+            array_filter(
+                $examples,
+                static fn(string $example): bool => '' !== $text && str_starts_with($example, mb_strtolower($text)),
+            ),
+        );
 
         return [] === $fits ? self::nearest($text, $examples) : $fits;
     }
@@ -74,6 +108,11 @@ final class StepLines
     {
         $word = mb_strtolower(explode(' ', $text)[0]);
 
-        return array_values(array_filter($examples, static fn (string $example): bool => '' === $word || levenshtein($word, explode(' ', $example)[0]) <= 2));
+        return array_values(
+            array_filter(
+                $examples,
+                static fn(string $example): bool => '' === $word || levenshtein($word, explode(' ', $example)[0]) <= 2,
+            ),
+        );
     }
 }

@@ -25,7 +25,7 @@ final class TypedCaller implements TypedKind
     public function read(Line $line): ?array
     {
         $exits = [];
-        while (!$line->isOver() && null !== $id = $line->name([Kind::CallerList])) {
+        while (!$line->isOver() && null !== ($id = $line->name([Kind::CallerList]))) {
             $exits[] = ['on' => $id, 'label' => '', 'steps' => []];
         }
         if ([] === $exits) {
@@ -37,7 +37,7 @@ final class TypedCaller implements TypedKind
 
     public function write(Step $step, Plan $plan): ?string
     {
-        if (!$step instanceof CallerStep) {
+        if (!($step instanceof CallerStep)) {
             return null;
         }
         $lists = [];
@@ -45,6 +45,6 @@ final class TypedCaller implements TypedKind
             $lists[] = $plan->find($exit->on)?->name() ?? '';
         }
 
-        return 'caller '.implode(', ', $lists);
+        return 'caller ' . implode(', ', $lists);
     }
 }

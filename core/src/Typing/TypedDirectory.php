@@ -37,10 +37,14 @@ final class TypedDirectory implements TypedKind
 
     public function write(Step $step, Plan $plan): ?string
     {
-        if (!$step instanceof DirectoryStep) {
+        if (!($step instanceof DirectoryStep)) {
             return null;
         }
 
-        return \sprintf('directory %s, %s', $plan->get(Prompt::class, $step->prompt)?->name(), NamePart::Either === $step->spelling->part ? 'either name' : $step->spelling->part->value.' names');
+        return \sprintf(
+            'directory %s, %s',
+            $plan->get(Prompt::class, $step->prompt)?->name(),
+            NamePart::Either === $step->spelling->part ? 'either name' : $step->spelling->part->value . ' names',
+        );
     }
 }

@@ -31,15 +31,21 @@ final class TypedFax implements TypedKind
         $seconds = $line->seconds();
         $prompt = null === $line->take('hearing') ? null : $line->name([Kind::Prompt]);
 
-        return ['do' => 'fax', 'mailbox' => $mailbox, 'prompt' => $prompt] + (null === $seconds ? [] : ['seconds' => $seconds]);
+        return ['do' => 'fax', 'mailbox' => $mailbox, 'prompt' => $prompt] +
+            (null === $seconds ? [] : ['seconds' => $seconds]);
     }
 
     public function write(Step $step, Plan $plan): ?string
     {
-        if (!$step instanceof FaxStep) {
+        if (!($step instanceof FaxStep)) {
             return null;
         }
 
-        return \sprintf('fax %s %ds%s', $plan->find($step->mailbox)?->name(), $step->seconds, null === $step->prompt ? '' : ' hearing '.$plan->find($step->prompt)?->name());
+        return \sprintf(
+            'fax %s %ds%s',
+            $plan->find($step->mailbox)?->name(),
+            $step->seconds,
+            null === $step->prompt ? '' : ' hearing ' . $plan->find($step->prompt)?->name(),
+        );
     }
 }

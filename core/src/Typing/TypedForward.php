@@ -38,12 +38,18 @@ final class TypedForward implements TypedKind
 
     public function write(Step $step, Plan $plan): ?string
     {
-        if (!$step instanceof ForwardStep) {
+        if (!($step instanceof ForwardStep)) {
             return null;
         }
-        $by = null === $step->line ? '' : ' by '.$plan->find($step->line)?->name();
-        $shows = null === $step->shows ? '' : ' showing '.$plan->find($step->shows)?->name();
+        $by = null === $step->line ? '' : ' by ' . $plan->find($step->line)?->name();
+        $shows = null === $step->shows ? '' : ' showing ' . $plan->find($step->shows)?->name();
 
-        return \sprintf('forward %s%s%s%s', PhoneNumber::international((string) $step->number), $by, $shows, '' === $step->digits ? '' : ' sending '.$step->digits);
+        return \sprintf(
+            'forward %s%s%s%s',
+            PhoneNumber::international((string) $step->number),
+            $by,
+            $shows,
+            '' === $step->digits ? '' : ' sending ' . $step->digits,
+        );
     }
 }

@@ -26,11 +26,15 @@ final class TypedGo implements TypedKind
     {
         $journey = $line->name([Kind::Journey], ['and back']);
 
-        return null === $journey ? null : ['do' => 'go', 'journey' => $journey, 'comesBack' => null !== $line->take('and back')];
+        return null === $journey
+            ? null
+            : ['do' => 'go', 'journey' => $journey, 'comesBack' => null !== $line->take('and back')];
     }
 
     public function write(Step $step, Plan $plan): ?string
     {
-        return $step instanceof GoStep ? \sprintf('go %s%s', $plan->find($step->journey)?->name(), $step->comesBack ? ', and back' : '') : null;
+        return $step instanceof GoStep
+            ? \sprintf('go %s%s', $plan->find($step->journey)?->name(), $step->comesBack ? ', and back' : '')
+            : null;
     }
 }

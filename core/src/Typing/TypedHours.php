@@ -32,6 +32,8 @@ final class TypedHours implements TypedKind
 
     public function write(Step $step, Plan $plan): ?string
     {
-        return $step instanceof HoursStep ? \sprintf('hours %s', $plan->get(Hours::class, $step->hours)?->name()) : null;
+        return $step instanceof HoursStep
+            ? \sprintf('hours %s', $plan->get(Hours::class, $step->hours)?->name())
+            : null;
     }
 }

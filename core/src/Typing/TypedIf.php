@@ -31,17 +31,26 @@ final class TypedIf implements TypedKind
         $state = self::state($line, $hours);
         $step = null === $state ? null : StepLines::step($line);
 
-        return null === $state || null === $step ? null : ['do' => 'hours', 'hours' => $hours->id(), 'exits' => [['on' => $state->key, 'label' => '', 'steps' => [$step]]]];
+        return null === $state || null === $step
+            ? null
+            : [
+                'do' => 'hours',
+                'hours' => $hours->id(),
+                'exits' => [['on' => $state->key, 'label' => '', 'steps' => [$step]]],
+            ];
     }
 
     private static function state(Line $line, Hours $hours): ?State
     {
         foreach ($hours->states as $state) {
-            if (null !== $line->take('(?:is )?(?:'.preg_quote($state->name, '/').'|'.preg_quote($state->key, '/').'):?')) {
+            if (
+                null !==
+                $line->take('(?:is )?(?:' . preg_quote($state->name, '/') . '|' . preg_quote($state->key, '/') . '):?')
+            ) {
                 return $state;
             }
         }
-        $line->offer(array_map(static fn (State $state): string => mb_strtolower($state->name), $hours->states));
+        $line->offer(array_map(static fn(State $state): string => mb_strtolower($state->name), $hours->states));
 
         return null;
     }

@@ -34,22 +34,39 @@ final class TypedMenu implements TypedKind
         $wait = $line->take('wait (\\d{1,2}) ?s');
         $tries = $line->take('(\\d{1,2}) (?:tries|try)');
         $exits = [];
-        while (null !== $key = $line->take('([0-9*#])(?= |$)')) {
-            $label = preg_match('/^ +(?![0-9*#](?: |$))(.+?)(?= +[0-9*#](?: |$)|$)/u', $line->rest(), $found) ? $found[1] : '';
+        while (null !== ($key = $line->take('([0-9*#])(?= |$)'))) {
+            $label = preg_match('/^ +(?![0-9*#](?: |$))(.+?)(?= +[0-9*#](?: |$)|$)/u', $line->rest(), $found)
+                ? $found[1]
+                : '';
             '' === $label || $line->take(preg_quote($label, '/'));
             $exits[] = ['on' => $key[1], 'label' => trim($label, ' ,'), 'steps' => []];
         }
 
-        return $menu + (null === $wait ? [] : ['wait' => (int) $wait[1]]) + (null === $tries ? [] : ['tries' => (int) $tries[1]]) + ['exits' => $exits];
+        return $menu +
+            (null === $wait ? [] : ['wait' => (int) $wait[1]]) +
+            (null === $tries ? [] : ['tries' => (int) $tries[1]]) + ['exits' => $exits];
     }
 
     public function write(Step $step, Plan $plan): ?string
     {
-        if (!$step instanceof MenuStep) {
+        if (!($step instanceof MenuStep)) {
             return null;
         }
-        $keys = array_map(static fn (StepExit $exit): string => trim($exit->on.' '.$exit->label), $step->exits()->items);
+        $keys = array_map(
+            static fn(StepExit $exit): string => trim($exit->on . ' ' . $exit->label),
+            $step->exits()->items,
+        );
 
-        return trim(\sprintf('menu %s, wait %d s, %d %s, %s', $plan->get(Prompt::class, $step->prompt)?->name(), $step->waitSeconds, $step->tries, 1 === $step->tries ? 'try' : 'tries', implode(' ', $keys)), ' ,');
+        return trim(
+            \sprintf(
+                'menu %s, wait %d s, %d %s, %s',
+                $plan->get(Prompt::class, $step->prompt)?->name(),
+                $step->waitSeconds,
+                $step->tries,
+                1 === $step->tries ? 'try' : 'tries',
+                implode(' ', $keys),
+            ),
+            ' ,',
+        );
     }
 }

@@ -32,15 +32,22 @@ final class TypedPark implements TypedKind
         $seconds = $line->seconds();
         $prompt = null === $line->take('hearing') ? null : $line->name([Kind::Prompt]);
 
-        return ['do' => 'park', 'site' => $site, 'place' => $place[1] ?? '', 'prompt' => $prompt] + (null === $seconds ? [] : ['seconds' => $seconds]);
+        return ['do' => 'park', 'site' => $site, 'place' => $place[1] ?? '', 'prompt' => $prompt] +
+            (null === $seconds ? [] : ['seconds' => $seconds]);
     }
 
     public function write(Step $step, Plan $plan): ?string
     {
-        if (!$step instanceof ParkStep) {
+        if (!($step instanceof ParkStep)) {
             return null;
         }
 
-        return \sprintf('park %s%s %ds%s', $plan->find($step->site)?->name(), '' === $step->place ? '' : ' place '.$step->place, $step->seconds, null === $step->prompt ? '' : ' hearing '.$plan->find($step->prompt)?->name());
+        return \sprintf(
+            'park %s%s %ds%s',
+            $plan->find($step->site)?->name(),
+            '' === $step->place ? '' : ' place ' . $step->place,
+            $step->seconds,
+            null === $step->prompt ? '' : ' hearing ' . $plan->find($step->prompt)?->name(),
+        );
     }
 }

@@ -26,7 +26,9 @@ final class TypedRing implements TypedKind
 
     public function read(Line $line): ?array
     {
-        $target = $line->number() ?? $line->name([Kind::Team, Kind::Person], ['(?:for )?\\d+ ?s(?:ec(?:onds)?)?', 'for good', 'again', 'greet']);
+        $target =
+            $line->number() ??
+            $line->name([Kind::Team, Kind::Person], ['(?:for )?\\d+ ?s(?:ec(?:onds)?)?', 'for good', 'again', 'greet']);
         if (null === $target) {
             return null;
         }
@@ -39,21 +41,34 @@ final class TypedRing implements TypedKind
         $greets = null === $line->take('greet with') ? null : $line->name([Kind::Prompt], ['after']);
         $after = null === $greets ? null : $line->take('after (\\d{1,3}) ?s');
 
-        return $ring + (null === $seconds ? [] : ['seconds' => $seconds]) + (null === $again ? [] : ['againMinutes' => (int) $again[1]])
-            + (null === $greets ? [] : ['greeting' => $greets]) + (null === $after ? [] : ['greetAfter' => (int) $after[1]]);
+        return $ring +
+            (null === $seconds ? [] : ['seconds' => $seconds]) +
+            (null === $again ? [] : ['againMinutes' => (int) $again[1]]) +
+            (null === $greets ? [] : ['greeting' => $greets]) +
+            (null === $after ? [] : ['greetAfter' => (int) $after[1]]);
     }
 
     public function write(Step $step, Plan $plan): ?string
     {
-        if (!$step instanceof RingStep) {
+        if (!($step instanceof RingStep)) {
             return null;
         }
-        $who = null === $step->target?->number ? $plan->find($step->target?->element)?->name() : PhoneNumber::international($step->target->number);
+        $who =
+            null === $step->target?->number
+                ? $plan->find($step->target?->element)?->name()
+                : PhoneNumber::international($step->target->number);
         if ($step->handOver) {
             return \sprintf('ring %s for good', $who);
         }
         $again = 0 === $step->againMinutes ? '' : \sprintf(', again for %d min', $step->againMinutes);
-        $greets = null === $step->greeting ? '' : \sprintf(', greet with %s after %d s', $plan->get(Prompt::class, $step->greeting)?->name(), $step->greetAfter);
+        $greets =
+            null === $step->greeting
+                ? ''
+                : \sprintf(
+                    ', greet with %s after %d s',
+                    $plan->get(Prompt::class, $step->greeting)?->name(),
+                    $step->greetAfter,
+                );
 
         return \sprintf('ring %s %ds%s%s', $who, $step->seconds, $again, $greets);
     }

@@ -14,7 +14,11 @@ final readonly class TypedStep
      * @param int                                     $at      the character from which on it is not
      * @param list<string>                            $offers  lines that go on from here
      */
-    public function __construct(public ?array $step, public array $made, public string $problem, public int $at, public array $offers)
-    {
-    }
+    public function __construct(
+        public ?array $step,
+        public array $made,
+        public string $problem,
+        public int $at,
+        public array $offers,
+    ) {}
 }

@@ -59,7 +59,7 @@ final readonly class AnswerSentence
         $wasAsked = false;
         $queue = null;
         foreach ($trace->events as $event) {
-            $place = $event->journey.' '.$event->step;
+            $place = $event->journey . ' ' . $event->step;
             $queue = $event->happening instanceof QueueEntered ? $place : $queue;
             // What is said in a queue is part of the wait.
             $clause = $event->happening instanceof Said && $place === $queue ? null : $this->clause($event->happening);
@@ -69,50 +69,84 @@ final readonly class AnswerSentence
                 $clauses = array_values(array_diff($clauses, [$waits]));
                 $clause = \sprintf('%s for %s', $waits, Duration::words($event->happening->seconds));
             }
-            $wasAsked = !$event->happening instanceof QueueEntered && ($wasAsked || $event->happening instanceof Ringing);
+            $wasAsked =
+                !($event->happening instanceof QueueEntered) && ($wasAsked || $event->happening instanceof Ringing);
             if (null !== $clause && $clause !== end($clauses)) {
                 $clauses[] = $clause;
             }
         }
-        $ending = EndingKind::RanOut === $trace->ending->kind && null !== $whenNothingIsLeft ? $whenNothingIsLeft : $this->ending($trace->ending);
+        $ending =
+            EndingKind::RanOut === $trace->ending->kind && null !== $whenNothingIsLeft
+                ? $whenNothingIsLeft
+                : $this->ending($trace->ending);
         if (\count($clauses) > self::MOST_CLAUSES) {
             $hidden = \count($clauses) - self::MOST_CLAUSES + 1;
-            $clauses = [...\array_slice($clauses, 0, self::MOST_CLAUSES - 1), \sprintf('goes through %d more', $hidden)];
+            $clauses = [
+                ...\array_slice($clauses, 0, self::MOST_CLAUSES - 1),
+                \sprintf('goes through %d more', $hidden),
+            ];
         }
         if (null !== $ending) {
             $clauses[] = $ending;
         }
         $last = array_pop($clauses);
-        $sentence = [] === $clauses ? (string) $last : implode(', ', $clauses).', then '.$last;
+        $sentence = [] === $clauses ? (string) $last : implode(', ', $clauses) . ', then ' . $last;
 
-        return mb_strtoupper(mb_substr($sentence, 0, 1)).mb_substr($sentence, 1).'.';
+        return mb_strtoupper(mb_substr($sentence, 0, 1)) . mb_substr($sentence, 1) . '.';
     }
 
     private function clause(Happening $happening): ?string
     {
         return match (true) {
-            $happening instanceof Said => 0 === $happening->seconds ? null : 'hears “'.$this->names->of($happening->prompt).'”',
+            $happening instanceof Said => 0 === $happening->seconds
+                ? null
+                : 'hears “' . $this->names->of($happening->prompt) . '”',
             $happening instanceof Asked => (new MenuWords($this->names))->clause($happening),
             $happening instanceof KeyMeanwhile => $happening->known ? \sprintf('presses %s', $happening->key) : null,
-            $happening instanceof NameSpelled, $happening instanceof NamesRead => lcfirst((new DirectoryWords($this->names))->what($happening)),
-            $happening instanceof ParkedAt => null === $happening->site ? null : lcfirst((new EventWords($this->plan))->what($happening)),
-            $happening instanceof SentOn => null === $happening->exit ? null : \sprintf('is not sent on to %s', $this->names->of($happening->number)),
-            $happening instanceof CallerToldApart => null === $happening->list ? null : \sprintf('is one of %s', $this->names->of($happening->list)),
+            $happening instanceof NameSpelled, $happening instanceof NamesRead => lcfirst(
+                (new DirectoryWords($this->names))->what($happening),
+            ),
+            $happening instanceof ParkedAt => null === $happening->site
+                ? null
+                : lcfirst((new EventWords($this->plan))->what($happening)),
+            $happening instanceof SentOn => null === $happening->exit
+                ? null
+                : \sprintf('is not sent on to %s', $this->names->of($happening->number)),
+            $happening instanceof CallerToldApart => null === $happening->list
+                ? null
+                : \sprintf('is one of %s', $this->names->of($happening->list)),
             $happening instanceof Ringing => $this->ringing($happening),
-            $happening instanceof TriesAgain => \sprintf('tries again for up to %s', Duration::words(60 * $happening->minutes)),
+            $happening instanceof TriesAgain => \sprintf(
+                'tries again for up to %s',
+                Duration::words(60 * $happening->minutes),
+            ),
             $happening instanceof ComesBackIn => \sprintf('comes back in by %s', $this->names->of($happening->element)),
             $happening instanceof QueueEntered => match (true) {
                 null === $happening->queue => null,
                 null === $happening->exit => $this->waits($happening->queue),
                 default => \sprintf('is not let into %s', $this->names->of($happening->queue)),
             },
-            $happening instanceof LeftByKey => \sprintf('presses %s after %s', $happening->key, Duration::words($happening->seconds)),
-            $happening instanceof WaitedInVain => \sprintf('has waited %s in all', Duration::words($happening->seconds)),
-            $happening instanceof CallbackTaken => \sprintf('keeps the place after %s', Duration::words($happening->seconds)),
-            $happening instanceof CallbackTried => $happening->taken ? \sprintf('is called back and answers after %s', Duration::words($happening->seconds)) : 'is called back in vain',
+            $happening instanceof LeftByKey => \sprintf(
+                'presses %s after %s',
+                $happening->key,
+                Duration::words($happening->seconds),
+            ),
+            $happening instanceof WaitedInVain => \sprintf(
+                'has waited %s in all',
+                Duration::words($happening->seconds),
+            ),
+            $happening instanceof CallbackTaken => \sprintf(
+                'keeps the place after %s',
+                Duration::words($happening->seconds),
+            ),
+            $happening instanceof CallbackTried => $happening->taken
+                ? \sprintf('is called back and answers after %s', Duration::words($happening->seconds))
+                : 'is called back in vain',
             $happening instanceof SignedByCode => (new QueueWords($this->names))->signs($happening),
             $happening instanceof CodeDialled => $this->names->code($happening),
-            $happening instanceof MessageTaken => null === $happening->mailbox ? null : 'leaves a message with '.$this->names->of($happening->mailbox),
+            $happening instanceof MessageTaken => null === $happening->mailbox
+                ? null
+                : 'leaves a message with ' . $this->names->of($happening->mailbox),
             default => null,
         };
     }
@@ -127,10 +161,18 @@ final readonly class AnswerSentence
         $who = $this->names->target($ringing->target);
 
         return match ($ringing->exit) {
-            null => $ringing->isAnnouncement() ? \sprintf('speaks on the phones of %s', $who) : \sprintf($ringing->lostToMailbox() ? 'rings %s for %s' : 'rings %s and is answered after %s', $who, Duration::words($ringing->seconds)),
+            null => $ringing->isAnnouncement()
+                ? \sprintf('speaks on the phones of %s', $who)
+                : \sprintf(
+                    $ringing->lostToMailbox() ? 'rings %s for %s' : 'rings %s and is answered after %s',
+                    $who,
+                    Duration::words($ringing->seconds),
+                ),
             RingStep::BUSY => \sprintf('finds %s busy', $who),
             RingStep::REFUSED => \sprintf('is refused by %s', $who),
-            RingStep::UNREACHABLE => null === $ringing->target ? 'rings nobody (nobody is chosen)' : \sprintf('cannot reach %s', $who),
+            RingStep::UNREACHABLE => null === $ringing->target
+                ? 'rings nobody (nobody is chosen)'
+                : \sprintf('cannot reach %s', $who),
             default => \sprintf('rings %s for %s', $who, Duration::words($ringing->seconds)),
         };
     }
@@ -138,11 +180,18 @@ final readonly class AnswerSentence
     private function ending(Ending $ending): ?string
     {
         return match ($ending->kind) {
-            EndingKind::Answered => 'talks to '.(null === $ending->who ? $this->names->of($ending->phone) : $this->names->of($ending->who)),
+            EndingKind::Answered => 'talks to ' .
+                (null === $ending->who ? $this->names->of($ending->phone) : $this->names->of($ending->who)),
             EndingKind::Message, EndingKind::Announced => null,
-            EndingKind::OwnMailbox => \sprintf('the own mailbox of %s has the call', $this->names->of($ending->who ?? $ending->phone)),
+            EndingKind::OwnMailbox => \sprintf(
+                'the own mailbox of %s has the call',
+                $this->names->of($ending->who ?? $ending->phone),
+            ),
             EndingKind::Forwarded => \sprintf('is sent on to %s', $this->names->of($ending->phone)),
-            EndingKind::CallbackKept => \sprintf('is called back by %s when it opens again', $this->names->of($ending->who)),
+            EndingKind::CallbackKept => \sprintf(
+                'is called back by %s when it opens again',
+                $this->names->of($ending->who),
+            ),
             EndingKind::CallbackInVain => \sprintf('the place in %s is given up', $this->names->of($ending->who)),
             EndingKind::Fax => \sprintf('sends a fax to %s', $this->names->of($ending->who)),
             EndingKind::EndedByPlan => 'the plan ends the call',

@@ -11,9 +11,7 @@ final class Catalog
     private array $formatters = [];
 
     /** @param array<string, string> $patterns by code */
-    private function __construct(private readonly string $language, private readonly array $patterns)
-    {
-    }
+    private function __construct(private readonly string $language, private readonly array $patterns) {}
 
     /** @param string $subject such as "findings" */
     public static function of(string $subject, string $language = 'en'): self
@@ -22,9 +20,11 @@ final class Catalog
         static $made = [];
 
         /** @var array<string, string> $patterns */
-        $patterns = isset($made[$subject.$language]) ? [] : require \sprintf('%s/messages/%s.%s.php', __DIR__, $subject, $language);
+        $patterns = isset($made[$subject . $language])
+            ? []
+            : require \sprintf('%s/messages/%s.%s.php', __DIR__, $subject, $language);
 
-        return $made[$subject.$language] ??= new self($language, $patterns);
+        return $made[$subject . $language] ??= new self($language, $patterns);
     }
 
     /** @return list<string> every code there is */
@@ -45,10 +45,17 @@ final class Catalog
      */
     public function say(string $code, array $arguments = []): string
     {
-        $this->formatters[$code] ??= new \MessageFormatter($this->language, $this->patterns[$code] ?? throw new \OutOfBoundsException(\sprintf('There are no words for "%s".', $code)));
+        $this->formatters[$code] ??= new \MessageFormatter(
+            $this->language,
+            $this->patterns[$code] ?? throw new \OutOfBoundsException(\sprintf('There are no words for "%s".', $code)),
+        );
         // As text, numbers are not grouped by thousands: seconds and extensions are read as they are.
         $said = $this->formatters[$code]->format(array_map(strval(...), $arguments));
 
-        return \is_string($said) ? $said : throw new \OutOfBoundsException(\sprintf('The words for "%s" do not fit: %s', $code, $this->formatters[$code]->getErrorMessage()));
+        return \is_string($said)
+            ? $said
+            : throw new \OutOfBoundsException(
+                \sprintf('The words for "%s" do not fit: %s', $code, $this->formatters[$code]->getErrorMessage()),
+            );
     }
 }

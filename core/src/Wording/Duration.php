@@ -13,7 +13,7 @@ final class Duration
         $parts = [];
         foreach ([[$hours, 'h'], [$minutes, 'min'], [$rest, 's']] as [$amount, $unit]) {
             if ($amount > 0) {
-                $parts[] = $amount.' '.$unit;
+                $parts[] = $amount . ' ' . $unit;
             }
         }
 

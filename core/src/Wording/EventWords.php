@@ -60,24 +60,53 @@ final readonly class EventWords
     public function what(Happening $happening): string
     {
         return match (true) {
-            $happening instanceof Dialled => \sprintf($happening->isTried ? 'A call comes straight to %s' : '%s is dialled', $this->names->of($happening->element)),
+            $happening instanceof Dialled => \sprintf(
+                $happening->isTried ? 'A call comes straight to %s' : '%s is dialled',
+                $this->names->of($happening->element),
+            ),
             $happening instanceof ComesBackIn => \sprintf('Comes back in by %s', $this->names->of($happening->element)),
-            $happening instanceof Said => null === $happening->prompt ? 'Says nothing' : \sprintf('Hears “%s”', $this->names->of($happening->prompt)),
-            $happening instanceof HoursRead => null === $happening->reading ? 'No hours to look at' : \sprintf('%s: %s', $this->names->of($happening->hours), $this->stateName($happening)),
+            $happening instanceof Said => null === $happening->prompt
+                ? 'Says nothing'
+                : \sprintf('Hears “%s”', $this->names->of($happening->prompt)),
+            $happening instanceof HoursRead => null === $happening->reading
+                ? 'No hours to look at'
+                : \sprintf('%s: %s', $this->names->of($happening->hours), $this->stateName($happening)),
             $happening instanceof Asked => $this->menus->what($happening),
             $happening instanceof Ringing => $this->ringing($happening),
-            $happening instanceof MessageTaken => null === $happening->mailbox ? 'Takes no message' : \sprintf('Leaves a message with %s', $this->names->of($happening->mailbox)),
-            $happening instanceof Went => null === $happening->journey ? 'Goes nowhere' : \sprintf('Goes on in %s', $this->names->of($happening->journey)),
-            $happening instanceof TriesAgain => \sprintf('Is kept, and it rings again for up to %s', Duration::words(60 * $happening->minutes)),
+            $happening instanceof MessageTaken => null === $happening->mailbox
+                ? 'Takes no message'
+                : \sprintf('Leaves a message with %s', $this->names->of($happening->mailbox)),
+            $happening instanceof Went => null === $happening->journey
+                ? 'Goes nowhere'
+                : \sprintf('Goes on in %s', $this->names->of($happening->journey)),
+            $happening instanceof TriesAgain => \sprintf(
+                'Is kept, and it rings again for up to %s',
+                Duration::words(60 * $happening->minutes),
+            ),
             $happening instanceof QueueHappening => $this->queue->what($happening),
-            $happening instanceof AskedAgain => 0 === $happening->up ? 'Goes back to the menu' : \sprintf('Goes up %d %s', $happening->up, 1 === $happening->up ? 'menu' : 'menus'),
-            $happening instanceof ExtensionDialled => '' === $happening->extension ? \sprintf('Reaches %s', $this->names->of($happening->who)) : \sprintf('Reaches extension %s, %s', $happening->extension, $this->names->of($happening->who)),
+            $happening instanceof AskedAgain => 0 === $happening->up
+                ? 'Goes back to the menu'
+                : \sprintf('Goes up %d %s', $happening->up, 1 === $happening->up ? 'menu' : 'menus'),
+            $happening instanceof ExtensionDialled => '' === $happening->extension
+                ? \sprintf('Reaches %s', $this->names->of($happening->who))
+                : \sprintf('Reaches extension %s, %s', $happening->extension, $this->names->of($happening->who)),
             $happening instanceof SentOn => $this->sentOn($happening),
-            $happening instanceof CallerToldApart => null === $happening->list ? 'The caller is in none of the lists' : \sprintf('The caller is %s of %s', '' === $happening->entry?->name ? 'one' : $happening->entry?->name, $this->names->of($happening->list)),
-            $happening instanceof Tagged => 'From here on: '.implode(', ', self::tags($happening->tag)),
-            $happening instanceof KeyMeanwhile => \sprintf($happening->known ? 'Presses %s' : 'Presses %s, which does nothing', $happening->key),
+            $happening instanceof CallerToldApart => null === $happening->list
+                ? 'The caller is in none of the lists'
+                : \sprintf(
+                    'The caller is %s of %s',
+                    '' === $happening->entry?->name ? 'one' : $happening->entry?->name,
+                    $this->names->of($happening->list),
+                ),
+            $happening instanceof Tagged => 'From here on: ' . implode(', ', self::tags($happening->tag)),
+            $happening instanceof KeyMeanwhile => \sprintf(
+                $happening->known ? 'Presses %s' : 'Presses %s, which does nothing',
+                $happening->key,
+            ),
             $happening instanceof ParkedAt => $this->parked($happening),
-            $happening instanceof FaxLookedFor => $happening->isFax ? \sprintf('A fax machine is heard; the document goes to %s', $this->names->of($happening->mailbox)) : \sprintf('No fax machine is heard for %s', Duration::words($happening->seconds)),
+            $happening instanceof FaxLookedFor => $happening->isFax
+                ? \sprintf('A fax machine is heard; the document goes to %s', $this->names->of($happening->mailbox))
+                : \sprintf('No fax machine is heard for %s', Duration::words($happening->seconds)),
             $happening instanceof NameSpelled, $happening instanceof NamesRead => $this->directory->what($happening),
             $happening instanceof CodeDialled => ucfirst($this->names->code($happening)),
             $happening instanceof Over => $this->over($happening),
@@ -87,24 +116,43 @@ final readonly class EventWords
     public function because(Happening $happening): string
     {
         return match (true) {
-            $happening instanceof Dialled && $happening->isTried => 'It is tried as if a number of the first site led there.',
-            $happening instanceof Dialled => (null === $happening->target ? 'It has no target.' : \sprintf('Its calls go to %s.', $this->names->target($happening->target))).($happening->hidesCaller ? ' Its line delivers no numbers of callers.' : ''),
+            $happening instanceof Dialled && $happening->isTried
+                => 'It is tried as if a number of the first site led there.',
+            $happening instanceof Dialled => (null === $happening->target
+                ? 'It has no target.'
+                : \sprintf('Its calls go to %s.', $this->names->target($happening->target))) .
+                ($happening->hidesCaller ? ' Its line delivers no numbers of callers.' : ''),
             $happening instanceof Said => $this->said($happening),
             $happening instanceof HoursRead => $this->hours($happening),
             $happening instanceof Asked => $this->menus->because($happening),
-            $happening instanceof Ringing => trim($this->queue->turn($happening->turn).' '.$this->rung($happening)),
+            $happening instanceof Ringing => trim($this->queue->turn($happening->turn) . ' ' . $this->rung($happening)),
             $happening instanceof MessageTaken => match (true) {
                 null === $happening->mailbox => 'No mailbox is chosen.',
                 null === $happening->greeting => 'The mailbox has no greeting, so it records at once.',
-                $happening->greetingOfRule => \sprintf('After “%s” of %s, which the answering rule plays in place of its greeting.', $this->names->of($happening->greeting), Duration::words($happening->greetingSeconds)),
-                default => \sprintf('After its greeting “%s” of %s.', $this->names->of($happening->greeting), Duration::words($happening->greetingSeconds)),
+                $happening->greetingOfRule => \sprintf(
+                    'After “%s” of %s, which the answering rule plays in place of its greeting.',
+                    $this->names->of($happening->greeting),
+                    Duration::words($happening->greetingSeconds),
+                ),
+                default => \sprintf(
+                    'After its greeting “%s” of %s.',
+                    $this->names->of($happening->greeting),
+                    Duration::words($happening->greetingSeconds),
+                ),
             },
             $happening instanceof ComesBackIn => 'It is one of our own numbers, so the call leaves by no line.',
-            $happening instanceof TriesAgain => 'The step or the rule says so; rounds in which nobody answers are drawn as bars.',
-            $happening instanceof Went => null === $happening->journey ? 'No journey is chosen.' : ($happening->comesBack ? 'The step says so; the call comes back when that runs out.' : 'The step says so; the call does not come back.'),
+            $happening instanceof TriesAgain
+                => 'The step or the rule says so; rounds in which nobody answers are drawn as bars.',
+            $happening instanceof Went => null === $happening->journey
+                ? 'No journey is chosen.'
+                : ($happening->comesBack
+                    ? 'The step says so; the call comes back when that runs out.'
+                    : 'The step says so; the call does not come back.'),
             $happening instanceof QueueHappening => $this->queue->because($happening),
             $happening instanceof AskedAgain => 'The step says so.',
-            $happening instanceof ExtensionDialled => null === $happening->closed ? 'Callers may reach them here.' : \sprintf('%s is closed, so their mailbox takes the call.', $this->names->of($happening->closed)),
+            $happening instanceof ExtensionDialled => null === $happening->closed
+                ? 'Callers may reach them here.'
+                : \sprintf('%s is closed, so their mailbox takes the call.', $this->names->of($happening->closed)),
             $happening instanceof SentOn => $this->whySentOn($happening),
             $happening instanceof CallerToldApart => $this->toldApart($happening),
             $happening instanceof Tagged => 'The step says so.',
@@ -127,7 +175,9 @@ final readonly class EventWords
             null === $shown->note ? null : \sprintf('the note “%s”', $shown->note),
         ]);
 
-        return $event->happening instanceof Ringing && [] !== $words ? \sprintf('They get %s.', implode(', ', $words)) : '';
+        return $event->happening instanceof Ringing && [] !== $words
+            ? \sprintf('They get %s.', implode(', ', $words))
+            : '';
     }
 
     private static function meanwhile(KeyMeanwhile $pressed): string
@@ -145,18 +195,31 @@ final readonly class EventWords
             null === $parked->site => 'Is parked nowhere',
             null === $parked->place => \sprintf('No park place of %s is free', $this->names->of($parked->site)),
             null === $parked->takenAfter => \sprintf('Is parked at %s', $parked->place),
-            default => \sprintf('Is parked at %s, and taken after %s', $parked->place, Duration::words($parked->takenAfter)),
+            default => \sprintf(
+                'Is parked at %s, and taken after %s',
+                $parked->place,
+                Duration::words($parked->takenAfter),
+            ),
         };
     }
 
     private function whyParked(ParkedAt $parked): string
     {
-        $music = null === $parked->prompt ? '' : \sprintf(' “%s” is heard meanwhile.', $this->names->of($parked->prompt));
+        $music =
+            null === $parked->prompt ? '' : \sprintf(' “%s” is heard meanwhile.', $this->names->of($parked->prompt));
 
         return match (true) {
             null === $parked->site => 'No site is chosen.',
             null === $parked->place => 'The places that are meant are taken, or there are none.',
-            default => \sprintf('%s Whoever dials %s takes the call%s.%s', $parked->isFirst ? \sprintf('The first place of %s that is free.', $this->names->of($parked->site)) : 'The place that is meant.', $parked->place, null === $parked->by ? '' : \sprintf(': %s does', $this->names->of($parked->by)), $music),
+            default => \sprintf(
+                '%s Whoever dials %s takes the call%s.%s',
+                $parked->isFirst
+                    ? \sprintf('The first place of %s that is free.', $this->names->of($parked->site))
+                    : 'The place that is meant.',
+                $parked->place,
+                null === $parked->by ? '' : \sprintf(': %s does', $this->names->of($parked->by)),
+                $music,
+            ),
         };
     }
 
@@ -164,8 +227,14 @@ final readonly class EventWords
     {
         return match (true) {
             null === $fax->mailbox => 'No mailbox is chosen.',
-            $fax->isFax => \sprintf('Its tone comes again and again; it is heard within %s.', Duration::words($fax->seconds)),
-            $fax->calls => \sprintf('A fax machine calls, but its tone can come later than that: it is heard for certain within %s.', Duration::words(FaxStep::HEARD_WITHIN)),
+            $fax->isFax => \sprintf(
+                'Its tone comes again and again; it is heard within %s.',
+                Duration::words($fax->seconds),
+            ),
+            $fax->calls => \sprintf(
+                'A fax machine calls, but its tone can come later than that: it is heard for certain within %s.',
+                Duration::words(FaxStep::HEARD_WITHIN),
+            ),
             0 === $fax->silence() => 'It costs the caller nothing: they hear words meanwhile.',
             default => \sprintf('It costs the caller %s of silence.', Duration::words($fax->silence())),
         };
@@ -176,8 +245,15 @@ final readonly class EventWords
         return match (true) {
             !$dialled->allowed => \sprintf('The code %s works from an extension only.', $dialled->code->code),
             null === $dialled->code->state => \sprintf('The code %s lifts it at once.', $dialled->code->code),
-            null === $dialled->until => \sprintf('The code %s does it at once, until it is lifted.', $dialled->code->code),
-            default => \sprintf('The code %s does it at once, until the next change at %s.', $dialled->code->code, When::instant($dialled->until, $dialled->zone)),
+            null === $dialled->until => \sprintf(
+                'The code %s does it at once, until it is lifted.',
+                $dialled->code->code,
+            ),
+            default => \sprintf(
+                'The code %s does it at once, until the next change at %s.',
+                $dialled->code->code,
+                When::instant($dialled->until, $dialled->zone),
+            ),
         };
     }
 
@@ -193,7 +269,7 @@ final readonly class EventWords
         }
         $words = ucfirst(StateReason::words($happening->reading, $happening->zone));
 
-        return $happening->hasExit ? $words : $words.' This state has no exit here, so the call goes on.';
+        return $happening->hasExit ? $words : $words . ' This state has no exit here, so the call goes on.';
     }
 
     private function said(Said $said): string
@@ -201,11 +277,26 @@ final readonly class EventWords
         return match (true) {
             null === $said->prompt => 'No prompt is chosen.',
             0 === $said->seconds => 'The prompt has no words yet.',
-            !$said->toTheEnd => \sprintf($said->ringing > 0 ? 'Only its first %s, while the phones ring.' : 'Only its first %s.', Duration::words($said->seconds)),
-            $said->ringing > 0 && $said->ringing < $said->seconds => \sprintf('For %s; the phones ring on for %s of it.', Duration::words($said->seconds), Duration::words($said->ringing)),
+            !$said->toTheEnd => \sprintf(
+                $said->ringing > 0 ? 'Only its first %s, while the phones ring.' : 'Only its first %s.',
+                Duration::words($said->seconds),
+            ),
+            $said->ringing > 0 && $said->ringing < $said->seconds => \sprintf(
+                'For %s; the phones ring on for %s of it.',
+                Duration::words($said->seconds),
+                Duration::words($said->ringing),
+            ),
             $said->ringing > 0 => \sprintf('For %s, while the phones ring on.', Duration::words($said->seconds)),
-            $said->language !== $said->wantedLanguage => \sprintf('In “%s”, because there is no script in “%s”.', $said->language, $said->wantedLanguage),
-            default => \sprintf('Heard for %s in “%s”, the number\'s language.', Duration::words($said->seconds), $said->wantedLanguage),
+            $said->language !== $said->wantedLanguage => \sprintf(
+                'In “%s”, because there is no script in “%s”.',
+                $said->language,
+                $said->wantedLanguage,
+            ),
+            default => \sprintf(
+                'Heard for %s in “%s”, the number\'s language.',
+                Duration::words($said->seconds),
+                $said->wantedLanguage,
+            ),
         };
     }
 
@@ -214,7 +305,13 @@ final readonly class EventWords
         $who = $this->names->target($ringing->target);
 
         return match ($ringing->exit) {
-            null => $ringing->isAnnouncement() ? \sprintf('The phones of %s answer by themselves', $who) : \sprintf($ringing->lostToMailbox() ? 'Rings %s for %s' : 'Rings %s, answered after %s', $who, Duration::words($ringing->seconds)),
+            null => $ringing->isAnnouncement()
+                ? \sprintf('The phones of %s answer by themselves', $who)
+                : \sprintf(
+                    $ringing->lostToMailbox() ? 'Rings %s for %s' : 'Rings %s, answered after %s',
+                    $who,
+                    Duration::words($ringing->seconds),
+                ),
             RingStep::BUSY => \sprintf('%s: busy', $who),
             RingStep::REFUSED => \sprintf('%s: refused', $who),
             RingStep::UNREACHABLE => null === $ringing->target ? 'Rings nobody' : \sprintf('%s: unreachable', $who),
@@ -229,7 +326,10 @@ final readonly class EventWords
         }
         $rule = self::rule($ringing->choice);
         if ([] === $ringing->rung) {
-            return $rule.($ringing->choice?->isSilent() ? \sprintf('Their status is “%s”, and no rule is meant for that.', $ringing->choice->status->value) : 'There is no phone to ring.');
+            return $rule .
+                ($ringing->choice?->isSilent()
+                    ? \sprintf('Their status is “%s”, and no rule is meant for that.', $ringing->choice->status->value)
+                    : 'There is no phone to ring.');
         }
         $outcomes = $byOutcome = [];
         foreach ($ringing->rung as $rung) {
@@ -238,25 +338,32 @@ final readonly class EventWords
         foreach ($ringing->rung as $rung) {
             $owner = $this->owner($rung);
             // Somebody whose phones fared differently is told phone by phone.
-            $byOutcome[$rung->outcome][] = \count($outcomes[$owner]) > 1 ? \sprintf('%s (%s)', $owner, $rung->phone->label) : $owner;
+            $byOutcome[$rung->outcome][] =
+                \count($outcomes[$owner]) > 1 ? \sprintf('%s (%s)', $owner, $rung->phone->label) : $owner;
         }
         $groups = array_map(self::group(...), array_keys($byOutcome), $byOutcome);
-        $lead = null !== $ringing->exit && $ringing->seconds > 0 && $ringing->seconds === $ringing->limitSeconds ? \sprintf('The limit of %s was reached. ', Duration::words($ringing->limitSeconds)) : '';
+        $lead =
+            null !== $ringing->exit && $ringing->seconds > 0 && $ringing->seconds === $ringing->limitSeconds
+                ? \sprintf('The limit of %s was reached. ', Duration::words($ringing->limitSeconds))
+                : '';
 
-        return $rule.$lead.implode(' ', $groups);
+        return $rule . $lead . implode(' ', $groups);
     }
 
     private static function rule(?Choice $choice): string
     {
         $words = [];
         foreach ($choice->considered ?? [] as $one) {
-            $words[] = null === $one->why ? \sprintf('The rule “%s” holds.', $one->name) : \sprintf('“%s” does not: %s.', $one->name, $one->why);
+            $words[] =
+                null === $one->why
+                    ? \sprintf('The rule “%s” holds.', $one->name)
+                    : \sprintf('“%s” does not: %s.', $one->name, $one->why);
         }
         if (null !== $choice && [] !== $words && null === $choice->rule) {
             $words[] = 'No rule holds.';
         }
 
-        return [] === $words ? '' : implode(' ', $words).' ';
+        return [] === $words ? '' : implode(' ', $words) . ' ';
     }
 
     private function owner(Rung $rung): string
@@ -270,7 +377,12 @@ final readonly class EventWords
         $people = array_values(array_unique($names));
         $more = \count($people) - self::MOST_NAMES;
 
-        return \sprintf('%s: %s%s.', ucfirst($outcome), implode(', ', \array_slice($people, 0, self::MOST_NAMES)), $more > 0 ? \sprintf(' and %d more', $more) : '');
+        return \sprintf(
+            '%s: %s%s.',
+            ucfirst($outcome),
+            implode(', ', \array_slice($people, 0, self::MOST_NAMES)),
+            $more > 0 ? \sprintf(' and %d more', $more) : '',
+        );
     }
 
     private function sentOn(SentOn $sent): string
@@ -292,14 +404,28 @@ final readonly class EventWords
             ForwardStep::UNREACHABLE => 'It cannot be reached.',
             default => match (true) {
                 null === $sent->number => 'No number is chosen.',
-                default => \sprintf('For good%s%s%s.', null === $sent->line ? '' : ', by '.$this->names->of($sent->line), null === $sent->shows ? '' : ', showing '.$this->names->of($sent->shows), '' === $sent->digits ? '' : \sprintf('; then sends %s', $sent->digits)),
+                default => \sprintf(
+                    'For good%s%s%s.',
+                    null === $sent->line ? '' : ', by ' . $this->names->of($sent->line),
+                    null === $sent->shows ? '' : ', showing ' . $this->names->of($sent->shows),
+                    '' === $sent->digits ? '' : \sprintf('; then sends %s', $sent->digits),
+                ),
             },
         };
     }
 
     private function toldApart(CallerToldApart $told): string
     {
-        $why = null === $told->entry ? [] : [\sprintf('By “%s”%s.', $told->entry->match, '' === $told->entry->label ? '' : \sprintf(', shown as “%s”', $told->entry->label))];
+        $why =
+            null === $told->entry
+                ? []
+                : [
+                    \sprintf(
+                        'By “%s”%s.',
+                        $told->entry->match,
+                        '' === $told->entry->label ? '' : \sprintf(', shown as “%s”', $told->entry->label),
+                    ),
+                ];
         if ([] !== $told->passed) {
             $why[] = \sprintf('Not in %s.', implode(', ', array_map($this->names->of(...), $told->passed)));
         }
@@ -310,13 +436,15 @@ final readonly class EventWords
     /** @return list<string> */
     private static function tags(Tag $tag): array
     {
-        return array_values(array_filter([
-            null === $tag->label ? null : \sprintf('shown as “%s”', $tag->label),
-            null === $tag->language ? null : \sprintf('in “%s”', $tag->language),
-            null === $tag->urgency ? null : \sprintf('urgency: %s', $tag->urgency->value),
-            null === $tag->tone ? null : \sprintf('ring tone “%s”', $tag->tone),
-            null === $tag->note ? null : \sprintf('with the note “%s”', $tag->note),
-        ]));
+        return array_values(
+            array_filter([
+                null === $tag->label ? null : \sprintf('shown as “%s”', $tag->label),
+                null === $tag->language ? null : \sprintf('in “%s”', $tag->language),
+                null === $tag->urgency ? null : \sprintf('urgency: %s', $tag->urgency->value),
+                null === $tag->tone ? null : \sprintf('ring tone “%s”', $tag->tone),
+                null === $tag->note ? null : \sprintf('with the note “%s”', $tag->note),
+            ]),
+        );
     }
 
     private function over(Over $over): string
@@ -324,10 +452,13 @@ final readonly class EventWords
         $ending = $over->ending;
 
         return match ($ending->kind) {
-            EndingKind::Answered => 'Talks to '.$this->names->of($ending->who ?? $ending->phone),
+            EndingKind::Answered => 'Talks to ' . $this->names->of($ending->who ?? $ending->phone),
             EndingKind::Message => 'The message is left',
             EndingKind::Announced => \sprintf('Speaks to %s', $this->names->of($ending->who)),
-            EndingKind::OwnMailbox => \sprintf('Lost to the own mailbox of %s', $this->names->of($ending->who ?? $ending->phone)),
+            EndingKind::OwnMailbox => \sprintf(
+                'Lost to the own mailbox of %s',
+                $this->names->of($ending->who ?? $ending->phone),
+            ),
             EndingKind::Forwarded => 'The call is elsewhere from here on',
             EndingKind::CallbackKept => 'Keeps a place, to be called back',
             EndingKind::CallbackInVain => 'Kept a place and is not reached',
@@ -335,24 +466,36 @@ final readonly class EventWords
             EndingKind::EndedByPlan => 'The plan ends the call',
             EndingKind::RanOut => 'The call ends: no step is left',
             EndingKind::CallerGaveUp => 'The caller gives up',
-            EndingKind::LoopStopped => Stop::Seconds === $over->stop ? 'Stopped: the call goes on for too long' : 'Stopped: the call goes round in a loop',
+            EndingKind::LoopStopped => Stop::Seconds === $over->stop
+                ? 'Stopped: the call goes on for too long'
+                : 'Stopped: the call goes round in a loop',
         };
     }
 
     private function whyOver(Over $over): string
     {
         return match ($over->ending->kind) {
-            EndingKind::RanOut => null === $over->lastStep ? 'The number leads to no step at all.' : 'The list ran out and nothing follows it.',
-            EndingKind::CallerGaveUp => \sprintf('They were assumed to wait for %s.', Duration::words((int) $over->limit)),
+            EndingKind::RanOut => null === $over->lastStep
+                ? 'The number leads to no step at all.'
+                : 'The list ran out and nothing follows it.',
+            EndingKind::CallerGaveUp => \sprintf(
+                'They were assumed to wait for %s.',
+                Duration::words((int) $over->limit),
+            ),
             EndingKind::LoopStopped => match ($over->stop) {
                 Stop::People => 'People pass it on to one another in a ring.',
                 Stop::Number => 'It comes back to a number that it came in by.',
-                Stop::Seconds => \sprintf('It lasted for %s, which is the longest that a trial call is followed.', Duration::words((int) $over->limit)),
+                Stop::Seconds => \sprintf(
+                    'It lasted for %s, which is the longest that a trial call is followed.',
+                    Duration::words((int) $over->limit),
+                ),
                 default => \sprintf('It came to steps that it had been through %d times.', (int) $over->limit),
             },
             EndingKind::CallbackInVain => 'No agent could call them back in time, or they did not take the call.',
             EndingKind::OwnMailbox => 'Nobody picked up before it did, and it was not asked first.',
-            EndingKind::EndedByPlan => null === $over->lastStep ? 'A code does nothing else.' : 'An end step, or an answering rule, says so.',
+            EndingKind::EndedByPlan => null === $over->lastStep
+                ? 'A code does nothing else.'
+                : 'An end step, or an answering rule, says so.',
             default => '',
         };
     }

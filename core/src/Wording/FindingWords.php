@@ -16,22 +16,37 @@ final class FindingWords
 
     public static function remedy(Finding $finding): string
     {
-        return Catalog::of('findings')->say($finding->code.'.remedy', $finding->arguments);
+        return Catalog::of('findings')->say($finding->code . '.remedy', $finding->arguments);
     }
 
     /** The label of what would mend it; null where no one thing would. */
     public static function fix(Finding $finding): ?string
     {
-        return null === $finding->fix ? null : Catalog::of('findings')->say($finding->code.'.fix', $finding->fix->arguments + $finding->arguments);
+        return null === $finding->fix
+            ? null
+            : Catalog::of('findings')->say($finding->code . '.fix', $finding->fix->arguments + $finding->arguments);
     }
 
     /** @return array<string, mixed> */
     public static function report(Finding $finding): array
     {
         return [
-            'id' => $finding->element->id(), 'kind' => $finding->element->kind()->value, 'name' => $finding->element->name(), 'blocks' => $finding->blocksPublishing,
-            'pointer' => $finding->pointer, 'code' => $finding->code, 'detail' => self::message($finding), 'remedy' => self::remedy($finding),
-            'fix' => null === $finding->fix ? null : ['label' => self::fix($finding), 'element' => $finding->fix->element, 'patch' => $finding->fix->patch],
+            'id' => $finding->element->id(),
+            'kind' => $finding->element->kind()->value,
+            'name' => $finding->element->name(),
+            'blocks' => $finding->blocksPublishing,
+            'pointer' => $finding->pointer,
+            'code' => $finding->code,
+            'detail' => self::message($finding),
+            'remedy' => self::remedy($finding),
+            'fix' =>
+                null === $finding->fix
+                    ? null
+                    : [
+                        'label' => self::fix($finding),
+                        'element' => $finding->fix->element,
+                        'patch' => $finding->fix->patch,
+                    ],
         ];
     }
 }

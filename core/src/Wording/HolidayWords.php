@@ -25,42 +25,73 @@ final class HolidayWords
     {
         $rule = $holiday->rule;
         $words = match (true) {
-            $rule instanceof Yearly => 'every '.self::monthDay($rule->date),
-            $rule instanceof NthWeekday => \sprintf('%s %s of %s', self::order($rule->nth), $rule->weekday->name, gmdate('F', (int) gmmktime(0, 0, 0, $rule->month, 1, 2024))),
-            $rule instanceof WeekdayNear => \sprintf('the %s %s %s', $rule->weekday->name, $rule->side->value, self::monthDay($rule->date)),
+            $rule instanceof Yearly => 'every ' . self::monthDay($rule->date),
+            $rule instanceof NthWeekday => \sprintf(
+                '%s %s of %s',
+                self::order($rule->nth),
+                $rule->weekday->name,
+                gmdate('F', (int) gmmktime(0, 0, 0, $rule->month, 1, 2024)),
+            ),
+            $rule instanceof WeekdayNear => \sprintf(
+                'the %s %s %s',
+                $rule->weekday->name,
+                $rule->side->value,
+                self::monthDay($rule->date),
+            ),
             $rule instanceof FromEaster => self::easter($rule),
             $rule instanceof InSpan => self::span($rule),
             $rule instanceof OnDates => self::dates($rule),
         };
 
-        return $holiday->isWholeDay() ? $words : \sprintf('%s, %s–%s', $words, TimeOfDay::format($holiday->fromSeconds), TimeOfDay::format($holiday->toSeconds));
+        return $holiday->isWholeDay()
+            ? $words
+            : \sprintf(
+                '%s, %s–%s',
+                $words,
+                TimeOfDay::format($holiday->fromSeconds),
+                TimeOfDay::format($holiday->toSeconds),
+            );
     }
 
     private static function order(int $nth): string
     {
-        return -1 === $nth ? 'last' : (self::ORDER[abs($nth)] ?? '').($nth < 0 ? ' to last' : '');
+        return -1 === $nth ? 'last' : (self::ORDER[abs($nth)] ?? '') . ($nth < 0 ? ' to last' : '');
     }
 
     private static function easter(FromEaster $rule): string
     {
         $easter = Church::Western === $rule->church ? 'Easter' : 'Orthodox Easter';
 
-        return 0 === $rule->days ? $easter.' Sunday' : \sprintf('%s %s %s', 1 === abs($rule->days) ? 'the day' : abs($rule->days).' days', $rule->days > 0 ? 'after' : 'before', $easter);
+        return 0 === $rule->days
+            ? $easter . ' Sunday'
+            : \sprintf(
+                '%s %s %s',
+                1 === abs($rule->days) ? 'the day' : abs($rule->days) . ' days',
+                $rule->days > 0 ? 'after' : 'before',
+                $easter,
+            );
     }
 
     private static function span(InSpan $rule): string
     {
         $json = $rule->span->toJson();
-        $words = static fn (string $date): string => null === ($monthDay = MonthDay::parse($date)) ? $date : self::monthDay($monthDay);
+        $words = static fn(string $date): string => null === ($monthDay = MonthDay::parse($date))
+            ? $date
+            : self::monthDay($monthDay);
 
-        return \sprintf($rule->span->recurs() ? 'every %s to %s' : '%s to %s', $words($json['from']), $words($json['to']));
+        return \sprintf(
+            $rule->span->recurs() ? 'every %s to %s' : '%s to %s',
+            $words($json['from']),
+            $words($json['to']),
+        );
     }
 
     private static function dates(OnDates $rule): string
     {
         $more = \count($rule->days) - self::MOST_DATES;
 
-        return implode(', ', array_map(When::date(...), \array_slice($rule->days, 0, self::MOST_DATES))).($more > 0 ? \sprintf(' and %d more', $more) : '');
+        return implode(', ', array_map(When::date(...), \array_slice($rule->days, 0, self::MOST_DATES))) .
+            ($more > 0 ? \sprintf(' and %d more', $more) : '');
     }
 
     private static function monthDay(MonthDay $date): string

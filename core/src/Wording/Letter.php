@@ -11,7 +11,5 @@ final readonly class Letter
      * @param int          $second of the call at which it is sent
      * @param list<string> $to     e-mail addresses
      */
-    public function __construct(public int $second, public array $to, public string $subject, public string $text)
-    {
-    }
+    public function __construct(public int $second, public array $to, public string $subject, public string $text) {}
 }

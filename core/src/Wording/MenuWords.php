@@ -10,9 +10,7 @@ use Meandros\Core\Script\Understood;
 /** What callers press and say at menus, in words. */
 final readonly class MenuWords
 {
-    public function __construct(private Names $names)
-    {
-    }
+    public function __construct(private Names $names) {}
 
     public function what(Asked $asked): string
     {
@@ -20,7 +18,11 @@ final readonly class MenuWords
             'nothing pressed' => \sprintf('Presses nothing for %s', Duration::words($asked->menu->waitSeconds)),
             'word said', 'not understood' => self::said($asked),
             'key pressed' => \sprintf(self::dials($asked) ? 'Dials %s' : 'Presses %s', $asked->pressed->key),
-            default => \sprintf('%s %s, which leads nowhere', self::dials($asked) ? 'Dials' : 'Presses', $asked->pressed->key),
+            default => \sprintf(
+                '%s %s, which leads nowhere',
+                self::dials($asked) ? 'Dials' : 'Presses',
+                $asked->pressed->key,
+            ),
         };
     }
 
@@ -28,7 +30,10 @@ final readonly class MenuWords
     public function clause(Asked $asked): string
     {
         return match (true) {
-            $asked->pressed->isNothing() => \sprintf('presses nothing at “%s”', $this->names->of($asked->heard->prompt)),
+            $asked->pressed->isNothing() => \sprintf(
+                'presses nothing at “%s”',
+                $this->names->of($asked->heard->prompt),
+            ),
             default => lcfirst($this->what($asked)),
         };
     }
@@ -40,12 +45,26 @@ final readonly class MenuWords
         $when = match (true) {
             null === $heard->prompt => 'No prompt is chosen',
             null !== $at && $at < $heard->seconds => \sprintf('%s into %s', Duration::words($at), $prompt),
-            null !== $at && $at > $heard->seconds => \sprintf('%s after %s', Duration::words($at - $heard->seconds), $prompt),
-            default => 'After '.$prompt,
+            null !== $at && $at > $heard->seconds => \sprintf(
+                '%s after %s',
+                Duration::words($at - $heard->seconds),
+                $prompt,
+            ),
+            default => 'After ' . $prompt,
         };
-        $more = 0 === $asked->pressed->more ? '' : \sprintf(' It takes %s in which more digits may follow.', Duration::words($asked->pressed->more));
+        $more =
+            0 === $asked->pressed->more
+                ? ''
+                : \sprintf(' It takes %s in which more digits may follow.', Duration::words($asked->pressed->more));
 
-        return \sprintf('%s; try %d of %d.%s%s', $when, $asked->try, $asked->menu->tries, $more, self::understood($asked->pressed->said));
+        return \sprintf(
+            '%s; try %d of %d.%s%s',
+            $when,
+            $asked->try,
+            $asked->menu->tries,
+            $more,
+            self::understood($asked->pressed->said),
+        );
     }
 
     private static function dials(Asked $asked): bool
@@ -69,9 +88,18 @@ final readonly class MenuWords
         return match (true) {
             null === $said => '',
             null === $said->key => ' None of the words in the language of the call is near enough.',
-            0 === $said->letters && !$said->isAmong => \sprintf(' “%s” is one of the words for key %s.', $said->word, $said->key),
+            0 === $said->letters && !$said->isAmong => \sprintf(
+                ' “%s” is one of the words for key %s.',
+                $said->word,
+                $said->key,
+            ),
             0 === $said->letters => \sprintf(' “%s” is among it, a word for key %s.', $said->word, $said->key),
-            default => \sprintf(' It differs from “%s”, a word for key %s, in %s.', $said->word, $said->key, 1 === $said->letters ? 'one letter' : 'two letters'),
+            default => \sprintf(
+                ' It differs from “%s”, a word for key %s, in %s.',
+                $said->word,
+                $said->key,
+                1 === $said->letters ? 'one letter' : 'two letters',
+            ),
         };
     }
 }

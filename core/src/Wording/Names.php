@@ -13,9 +13,7 @@ use Meandros\Core\Routing\Happening\CodeDialled;
 /** What people call the things that a trace mentions by id. */
 final readonly class Names
 {
-    public function __construct(private Plan $plan)
-    {
-    }
+    public function __construct(private Plan $plan) {}
 
     public function of(?string $id): string
     {

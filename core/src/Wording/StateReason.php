@@ -15,7 +15,12 @@ final class StateReason
     {
         $ends = $reading->decision->ends;
         if (null !== $ends && $ends !== $reading->until) {
-            return \sprintf('%s until %s, and it stays so %s.', self::decision($reading->decision), When::instant($ends, $zone), self::until($reading, $zone));
+            return \sprintf(
+                '%s until %s, and it stays so %s.',
+                self::decision($reading->decision),
+                When::instant($ends, $zone),
+                self::until($reading, $zone),
+            );
         }
 
         return \sprintf('%s, %s.', self::decision($reading->decision), self::until($reading, $zone));
@@ -24,7 +29,8 @@ final class StateReason
     public static function decision(Decision $decision): string
     {
         $band = $decision->band;
-        $times = null === $band ? null : TimeOfDay::format($band->fromSeconds).'–'.TimeOfDay::format($band->toSeconds);
+        $times =
+            null === $band ? null : TimeOfDay::format($band->fromSeconds) . '–' . TimeOfDay::format($band->toSeconds);
         $date = When::date($decision->day);
         $week = null === $decision->season ? 'the week' : \sprintf('the season “%s”', $decision->season);
 
@@ -35,7 +41,13 @@ final class StateReason
                 : \sprintf('the special day “%s” (%s) has it %s', $decision->name, $date, $times),
             Decision::HOLIDAY => null === $band || TimeOfDay::DAY === $band->toSeconds - $band->fromSeconds
                 ? \sprintf('%s (%s) is a holiday of %s', $decision->name, $date, $decision->of)
-                : \sprintf('%s (%s) is a holiday of %s from %s', $decision->name, $date, $decision->of, str_replace('–', ' to ', (string) $times)),
+                : \sprintf(
+                    '%s (%s) is a holiday of %s from %s',
+                    $decision->name,
+                    $date,
+                    $decision->of,
+                    str_replace('–', ' to ', (string) $times),
+                ),
             Decision::WEEK => \sprintf('%s has it on %s %s', $week, gmdate('l', $decision->day * 86400), $times),
             default => null === $decision->season
                 ? 'no band covers this time, so the default state holds'
@@ -45,6 +57,6 @@ final class StateReason
 
     private static function until(Reading $reading, string $zone): string
     {
-        return null === $reading->until ? 'with no change in sight' : 'until '.When::instant($reading->until, $zone);
+        return null === $reading->until ? 'with no change in sight' : 'until ' . When::instant($reading->until, $zone);
     }
 }

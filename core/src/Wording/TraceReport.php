@@ -27,25 +27,33 @@ final class TraceReport
             'sentence' => AnswerSentence::of($trace, $plan),
             'ending' => $trace->ending->toJson(),
             'seconds' => $trace->seconds,
-            'call' => ['to' => $trace->call->dialled, 'from' => $trace->call->caller->text, 'at' => Moment::format($trace->call->instant, $zone), 'zone' => $zone],
+            'call' => [
+                'to' => $trace->call->dialled,
+                'from' => $trace->call->caller->text,
+                'at' => Moment::format($trace->call->instant, $zone),
+                'zone' => $zone,
+            ],
             'shown' => $trace->shown->toJson(),
             'holds' => [
                 'since' => null === $trace->holdsSince ? null : Moment::format($trace->holdsSince, $zone),
                 'until' => null === $trace->holdsUntil ? null : Moment::format($trace->holdsUntil, $zone),
             ],
-            'visits' => array_map(static fn (Visit $visit): array => $visit->toJson(), $trace->visits),
-            'rung' => array_map(static fn (Rung $rung): array => $rung->toJson(), $trace->rung),
-            'events' => array_map(static fn (Event $event): array => [
-                'second' => $event->second,
-                'journey' => $event->journey,
-                'step' => $event->step,
-                'kind' => $event->happening->kind(),
-                'what' => $event->happening->what(),
-                'because' => $event->happening->because(),
-                'shown' => $event->shown->toJson(),
-                'text' => $words->what($event->happening),
-                'reason' => trim($words->because($event->happening).' '.$words->shown($event, $trace)),
-            ], $trace->events),
+            'visits' => array_map(static fn(Visit $visit): array => $visit->toJson(), $trace->visits),
+            'rung' => array_map(static fn(Rung $rung): array => $rung->toJson(), $trace->rung),
+            'events' => array_map(
+                static fn(Event $event): array => [
+                    'second' => $event->second,
+                    'journey' => $event->journey,
+                    'step' => $event->step,
+                    'kind' => $event->happening->kind(),
+                    'what' => $event->happening->what(),
+                    'because' => $event->happening->because(),
+                    'shown' => $event->shown->toJson(),
+                    'text' => $words->what($event->happening),
+                    'reason' => trim($words->because($event->happening) . ' ' . $words->shown($event, $trace)),
+                ],
+                $trace->events,
+            ),
         ];
     }
 }

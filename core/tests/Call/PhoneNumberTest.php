@@ -17,8 +17,12 @@ use PHPUnit\Framework\TestCase;
 final class PhoneNumberTest extends TestCase
 {
     #[DataProvider('fiction')]
-    public function testNationalFormatIsUnderstoodByTheCountry(string $typed, string $country, string $e164, string $shown): void
-    {
+    public function testNationalFormatIsUnderstoodByTheCountry(
+        string $typed,
+        string $country,
+        string $e164,
+        string $shown,
+    ): void {
         self::assertSame($e164, PhoneNumber::parse($typed, $country));
         self::assertSame($shown, PhoneNumber::international($e164));
     }

@@ -25,7 +25,17 @@ final class CallerLookupTest extends TestCase
     #[DataProvider('callers')]
     public function testWhatACallerIsFoundBy(string $from, ?string $match): void
     {
-        $list = self::list('+441632960150', '+44163296*', '+44*', '+4477*', 'FR', 'withheld', 'internal', 'mobile', 'fixed');
+        $list = self::list(
+            '+441632960150',
+            '+44163296*',
+            '+44*',
+            '+4477*',
+            'FR',
+            'withheld',
+            'internal',
+            'mobile',
+            'fixed',
+        );
         self::assertSame($match, (new CallerLookup())->find($list, Caller::parse($from, 'GB'))?->match);
     }
 
@@ -69,14 +79,14 @@ final class CallerLookupTest extends TestCase
         mt_srand(13);
         $matches = [];
         while (\count($matches) < 400) {
-            $number = '+44'.mt_rand(1000000000, 1999999999);
-            $matches[0 === mt_rand(0, 1) ? $number : substr($number, 0, mt_rand(3, 9)).'*'] = true;
+            $number = '+44' . mt_rand(1000000000, 1999999999);
+            $matches[0 === mt_rand(0, 1) ? $number : substr($number, 0, mt_rand(3, 9)) . '*'] = true;
         }
         $list = self::list(...array_keys($matches));
         $lookup = new CallerLookup();
         $found = 0;
         for ($i = 0; $i < 500; ++$i) {
-            $from = '+44'.mt_rand(1000000000, 1999999999);
+            $from = '+44' . mt_rand(1000000000, 1999999999);
             $best = null;
             foreach (array_keys($matches) as $match) {
                 $holds = str_ends_with($match, '*') ? str_starts_with($from, rtrim($match, '*')) : $match === $from;
@@ -90,31 +100,108 @@ final class CallerLookupTest extends TestCase
 
     public function testTheFirstListThatACallerIsInIsTheWayOut(): void
     {
-        $plan = (new PlanBuilder())->mailbox('mbx')->person('ann')
-            ->with(['id' => 'clr_late', 'kind' => 'callers', 'name' => 'Who owe us', 'entries' => [['match' => '+441632960777']]])
-            ->with(['id' => 'clr_good', 'kind' => 'callers', 'name' => 'Account customers', 'entries' => [['match' => '+441632960999', 'name' => 'Marlow Haulage', 'label' => 'Account'], ['match' => '+4416329607*']]])
-            ->journey('jrn_main', [['id' => 'who', 'do' => 'caller', 'exits' => [['on' => 'clr_late', 'steps' => [['id' => 'end', 'do' => 'end']]], ['on' => 'clr_good', 'steps' => [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20]]]]], ['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx']]);
+        $plan = (new PlanBuilder())
+            ->mailbox('mbx')
+            ->person('ann')
+            ->with([
+                'id' => 'clr_late',
+                'kind' => 'callers',
+                'name' => 'Who owe us',
+                'entries' => [['match' => '+441632960777']],
+            ])
+            ->with([
+                'id' => 'clr_good',
+                'kind' => 'callers',
+                'name' => 'Account customers',
+                'entries' => [
+                    ['match' => '+441632960999', 'name' => 'Marlow Haulage', 'label' => 'Account'],
+                    ['match' => '+4416329607*'],
+                ],
+            ])
+            ->journey('jrn_main', [
+                [
+                    'id' => 'who',
+                    'do' => 'caller',
+                    'exits' => [
+                        ['on' => 'clr_late', 'steps' => [['id' => 'end', 'do' => 'end']]],
+                        [
+                            'on' => 'clr_good',
+                            'steps' => [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20]],
+                        ],
+                    ],
+                ],
+                ['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx'],
+            ]);
         $said = static function (string $from) use ($plan): array {
             $trace = $plan->call(from: $from);
             $words = new EventWords($plan->plan());
 
-            return [AnswerSentence::of($trace, $plan->plan()), $words->what($trace->events[1]->happening).' '.$words->because($trace->events[1]->happening), $trace->shown->label];
+            return [
+                AnswerSentence::of($trace, $plan->plan()),
+                $words->what($trace->events[1]->happening) . ' ' . $words->because($trace->events[1]->happening),
+                $trace->shown->label,
+            ];
         };
-        self::assertSame(['Is one of Account customers, rings Ann for 20 s, then leaves a message with mbx.', 'The caller is Marlow Haulage of Account customers By “+441632960999”, shown as “Account”. Not in Who owe us.', 'Account'], $said('+441632960999'));
-        self::assertSame(['Is one of Who owe us, then the plan ends the call.', 'The caller is one of Who owe us By “+441632960777”.', 'Main line'], $said('+441632960777'));
-        self::assertSame('The caller is one of Account customers By “+4416329607*”. Not in Who owe us.', $said('+441632960778')[1]);
-        self::assertSame(['Leaves a message with mbx.', 'The caller is in none of the lists Not in Who owe us, Account customers.', 'Main line'], $said(''));
+        self::assertSame(
+            [
+                'Is one of Account customers, rings Ann for 20 s, then leaves a message with mbx.',
+                'The caller is Marlow Haulage of Account customers By “+441632960999”, shown as “Account”. Not in Who owe us.',
+                'Account',
+            ],
+            $said('+441632960999'),
+        );
+        self::assertSame(
+            [
+                'Is one of Who owe us, then the plan ends the call.',
+                'The caller is one of Who owe us By “+441632960777”.',
+                'Main line',
+            ],
+            $said('+441632960777'),
+        );
+        self::assertSame(
+            'The caller is one of Account customers By “+4416329607*”. Not in Who owe us.',
+            $said('+441632960778')[1],
+        );
+        self::assertSame(
+            [
+                'Leaves a message with mbx.',
+                'The caller is in none of the lists Not in Who owe us, Account customers.',
+                'Main line',
+            ],
+            $said(''),
+        );
     }
 
     public function testPastedLines(): void
     {
-        [$entries, $problems] = CallerFile::read("01632 960150, Marlow Haulage, Account\n\n+33 6*;Mobiles in France\ntel:+44-1632-960151\t\"Quay, the\"\ngb\nWithheld\nnobody\n01632 960150\n12345678901234567890\n", 'GB');
-        self::assertSame([['+441632960150', 'Marlow Haulage', 'Account'], ['+336*', 'Mobiles in France', ''], ['+441632960151', 'Quay, the', ''], ['GB', '', ''], ['withheld', '', '']], array_map(static fn (CallerEntry $entry): array => array_values($entry->toJson()), $entries));
-        self::assertSame(['/7', '/8', '/9'], array_map(static fn (Problem $problem): string => $problem->pointer, $problems));
+        [$entries, $problems] = CallerFile::read(
+            "01632 960150, Marlow Haulage, Account\n\n+33 6*;Mobiles in France\ntel:+44-1632-960151\t\"Quay, the\"\ngb\nWithheld\nnobody\n01632 960150\n12345678901234567890\n",
+            'GB',
+        );
+        self::assertSame(
+            [
+                ['+441632960150', 'Marlow Haulage', 'Account'],
+                ['+336*', 'Mobiles in France', ''],
+                ['+441632960151', 'Quay, the', ''],
+                ['GB', '', ''],
+                ['withheld', '', ''],
+            ],
+            array_map(static fn(CallerEntry $entry): array => array_values($entry->toJson()), $entries),
+        );
+        self::assertSame(
+            ['/7', '/8', '/9'],
+            array_map(static fn(Problem $problem): string => $problem->pointer, $problems),
+        );
     }
 
     private static function list(string ...$matches): CallerList
     {
-        return new CallerList('clr', 'List', CallerEntries::of(array_map(static fn (string $match): CallerEntry => new CallerEntry($match), array_values($matches))));
+        return new CallerList(
+            'clr',
+            'List',
+            CallerEntries::of(
+                array_map(static fn(string $match): CallerEntry => new CallerEntry($match), array_values($matches)),
+            ),
+        );
     }
 }

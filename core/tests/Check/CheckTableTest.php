@@ -23,7 +23,15 @@ final class CheckTableTest extends TestCase
     #[DataProvider('lines')]
     public function testWhatIsFound(PlanBuilder $plan, array $found): void
     {
-        $messages = array_map(static fn (Finding $finding): string => \sprintf('%s %s %s', $finding->element->id(), $finding->pointer, FindingWords::message($finding)), Checks::in($plan->plan()));
+        $messages = array_map(
+            static fn(Finding $finding): string => \sprintf(
+                '%s %s %s',
+                $finding->element->id(),
+                $finding->pointer,
+                FindingWords::message($finding),
+            ),
+            Checks::in($plan->plan()),
+        );
         sort($messages);
         sort($found);
         self::assertSame($found, $messages);
@@ -32,25 +40,39 @@ final class CheckTableTest extends TestCase
     /** @return list<array{PlanBuilder, list<string>}> */
     public static function all(): array
     {
-        return [...array_values(iterator_to_array(self::rules())), ...array_values(iterator_to_array(self::mailboxes())), ...array_values(iterator_to_array(self::times())), ...array_values(iterator_to_array(self::lines()))];
+        return [
+            ...array_values(iterator_to_array(self::rules())),
+            ...array_values(iterator_to_array(self::mailboxes())),
+            ...array_values(iterator_to_array(self::times())),
+            ...array_values(iterator_to_array(self::lines())),
+        ];
     }
 
     /** @return iterable<string, array{PlanBuilder, list<string>}> which rule makes another one never hold, and who calls come back to */
     public static function rules(): iterable
     {
-        $two = static fn (array $wide, array $narrow, array $first = [], array $second = []): PlanBuilder => self::people(['ann' => [$first + self::rule('one', $wide), $second + self::rule('two', $narrow)]]);
+        $two = static fn(
+            array $wide,
+            array $narrow,
+            array $first = [],
+            array $second = [],
+        ): PlanBuilder => self::people([
+            'ann' => [$first + self::rule('one', $wide), $second + self::rule('two', $narrow)],
+        ]);
         $never = ['ann /rules/1 “Two” never holds: “One” before it holds whenever it would.'];
         yield 'the same rule twice' => [$two([], []), $never];
         yield 'one that is off' => [$two([], [], ['on' => false]), []];
         yield 'or the second is' => [$two([], [], [], ['on' => false]), []];
         yield 'one that ends' => [$two([], [], ['until' => '2030-01-01T00:00']), []];
-        $hours = static fn (string ...$states): array => ['hours' => 'hrs', 'states' => $states];
+        $hours = static fn(string ...$states): array => ['hours' => 'hrs', 'states' => $states];
         yield 'more states than the second' => [$two($hours('open', 'closed'), $hours('open')), $never];
         yield 'fewer' => [$two($hours('open'), $hours('open', 'closed')), []];
         yield 'hours, and the second has none' => [$two($hours('open'), []), []];
         yield 'other hours' => [$two($hours('open'), ['hours' => 'hrs_more', 'states' => ['open']]), []];
         yield 'no hours, and the second has some' => [$two([], $hours('open')), $never];
-        $window = static fn (string $from): array => ['windows' => [['days' => ['mo'], 'from' => $from, 'to' => '17:00']]];
+        $window = static fn(string $from): array => [
+            'windows' => [['days' => ['mo'], 'from' => $from, 'to' => '17:00']],
+        ];
         yield 'the same times' => [$two($window('09:00'), $window('09:00')), $never];
         yield 'other times' => [$two($window('09:00'), $window('10:00')), []];
         yield 'no times, and the second has some' => [$two([], $window('10:00')), $never];
@@ -65,104 +87,463 @@ final class CheckTableTest extends TestCase
         yield 'from fewer' => [$two(['callers' => ['+44']], ['callers' => ['+44', 'withheld']]), []];
         yield 'from some, and from everybody' => [$two(['callers' => ['+44']], []), []];
         yield 'from everybody, and from some' => [$two([], ['callers' => ['+44']]), $never];
-        yield 'three: each is told once' => [self::people(['ann' => [self::rule('one'), self::rule('two'), self::rule('three')]]), [...$never, 'ann /rules/2 “Three” never holds: “One” before it holds whenever it would.']];
-        yield 'the third alone is covered' => [self::people(['ann' => [self::rule('one', ['via' => 'team']), self::rule('two', ['via' => 'direct']), self::rule('three', ['via' => 'direct'])]]), ['ann /rules/2 “Three” never holds: “Two” before it holds whenever it would.']];
-        yield 'a state that hours lack' => [self::people(['ann' => [self::rule('one', $hours('open', 'foggy'))]]), ['ann /rules/0 hrs has no state “foggy” any more.']];
+        yield 'three: each is told once' => [
+            self::people(['ann' => [self::rule('one'), self::rule('two'), self::rule('three')]]),
+            [...$never, 'ann /rules/2 “Three” never holds: “One” before it holds whenever it would.'],
+        ];
+        yield 'the third alone is covered' => [
+            self::people([
+                'ann' => [
+                    self::rule('one', ['via' => 'team']),
+                    self::rule('two', ['via' => 'direct']),
+                    self::rule('three', ['via' => 'direct']),
+                ],
+            ]),
+            ['ann /rules/2 “Three” never holds: “Two” before it holds whenever it would.'],
+        ];
+        yield 'a state that hours lack' => [
+            self::people(['ann' => [self::rule('one', $hours('open', 'foggy'))]]),
+            ['ann /rules/0 hrs has no state “foggy” any more.'],
+        ];
 
-        $to = static fn (string $to, array $more = []): array => $more + ['next' => ['nobody' => $to, 'busy' => $to]] + self::rule('one');
-        yield 'calls that come back at once' => [self::people(['ann' => [$to('ann')]]), ['ann /rules/0 Calls that Ann passes on come back to Ann.']];
-        yield 'by way of two others' => [self::people(['ann' => [$to('ben')], 'ben' => [$to('cid')], 'cid' => [$to('ann')]]), ['ann /rules/0 Calls that Ann passes on come back to Ann.', 'ben /rules/0 Calls that Ben passes on come back to Ben.', 'cid /rules/0 Calls that Cid passes on come back to Cid.']];
-        yield 'somebody else\'s ring is not ours' => [self::people(['ann' => [$to('ben')], 'ben' => [$to('cid')], 'cid' => [$to('ben')]]), ['ben /rules/0 Calls that Ben passes on come back to Ben.', 'cid /rules/0 Calls that Cid passes on come back to Cid.']];
-        yield 'a rule that is off passes nothing on' => [self::people(['ann' => [$to('ben')], 'ben' => [$to('ann', ['on' => false])]]), []];
-        yield 'by the second of two ways' => [self::people(['ann' => [['next' => ['nobody' => 'mbx', 'unreachable' => 'ben']] + self::rule('one')], 'ben' => [$to('ann')]]), ['ann /rules/0 Calls that Ann passes on come back to Ann.', 'ben /rules/0 Calls that Ben passes on come back to Ben.']];
-        yield 'each person is told once for each rule' => [self::people(['ann' => [['when' => ['via' => 'team']] + $to('ann'), ['id' => 'two', 'name' => 'Two', 'when' => ['via' => 'direct']] + $to('ann')]]), ['ann /rules/0 Calls that Ann passes on come back to Ann.', 'ann /rules/1 Calls that Ann passes on come back to Ann.']];
+        $to = static fn(string $to, array $more = []): array => $more + ['next' => ['nobody' => $to, 'busy' => $to]] +
+            self::rule('one');
+        yield 'calls that come back at once' => [
+            self::people(['ann' => [$to('ann')]]),
+            ['ann /rules/0 Calls that Ann passes on come back to Ann.'],
+        ];
+        yield 'by way of two others' => [
+            self::people(['ann' => [$to('ben')], 'ben' => [$to('cid')], 'cid' => [$to('ann')]]),
+            [
+                'ann /rules/0 Calls that Ann passes on come back to Ann.',
+                'ben /rules/0 Calls that Ben passes on come back to Ben.',
+                'cid /rules/0 Calls that Cid passes on come back to Cid.',
+            ],
+        ];
+        yield 'somebody else\'s ring is not ours' => [
+            self::people(['ann' => [$to('ben')], 'ben' => [$to('cid')], 'cid' => [$to('ben')]]),
+            [
+                'ben /rules/0 Calls that Ben passes on come back to Ben.',
+                'cid /rules/0 Calls that Cid passes on come back to Cid.',
+            ],
+        ];
+        yield 'a rule that is off passes nothing on' => [
+            self::people(['ann' => [$to('ben')], 'ben' => [$to('ann', ['on' => false])]]),
+            [],
+        ];
+        yield 'by the second of two ways' => [
+            self::people([
+                'ann' => [['next' => ['nobody' => 'mbx', 'unreachable' => 'ben']] + self::rule('one')],
+                'ben' => [$to('ann')],
+            ]),
+            [
+                'ann /rules/0 Calls that Ann passes on come back to Ann.',
+                'ben /rules/0 Calls that Ben passes on come back to Ben.',
+            ],
+        ];
+        yield 'each person is told once for each rule' => [
+            self::people([
+                'ann' => [
+                    ['when' => ['via' => 'team']] + $to('ann'),
+                    ['id' => 'two', 'name' => 'Two', 'when' => ['via' => 'direct']] + $to('ann'),
+                ],
+            ]),
+            [
+                'ann /rules/0 Calls that Ann passes on come back to Ann.',
+                'ann /rules/1 Calls that Ann passes on come back to Ann.',
+            ],
+        ];
     }
 
     /** @return iterable<string, array{PlanBuilder, list<string>}> own mailboxes that can take a call; a mobile rings 3 s after it is dialled */
     public static function mailboxes(): iterable
     {
-        $mo = static fn (array $phone): PlanBuilder => (new PlanBuilder())->prompt('prm_hello', 2)->person('ben')->with(['id' => 'mo', 'kind' => 'person', 'name' => 'Mo', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [$phone + self::MOBILE]]);
-        $step = static fn (PlanBuilder $plan, array $step): PlanBuilder => $plan->journey('jrn_main', [$step + ['id' => 'ring', 'do' => 'ring', 'target' => 'mo', 'seconds' => 20]]);
-        $answers = static fn (int $at, string $where, int $for): array => [\sprintf('mo /phones/0 The own mailbox of “Mobile” answers after %d s, and %s rings it for up to %d s: the caller ends up there.', $at, $where, $for)];
-        $off = ['mo /phones/0 When “Mobile” is off or busy, or the call is declined, its own mailbox takes the calls of jrn_main at once.'];
+        $mo = static fn(array $phone): PlanBuilder => (new PlanBuilder())
+            ->prompt('prm_hello', 2)
+            ->person('ben')
+            ->with([
+                'id' => 'mo',
+                'kind' => 'person',
+                'name' => 'Mo',
+                'extension' => '',
+                'site' => 'sit_harbour',
+                'phones' => [$phone + self::MOBILE],
+            ]);
+        $step = static fn(PlanBuilder $plan, array $step): PlanBuilder => $plan->journey('jrn_main', [
+            $step + ['id' => 'ring', 'do' => 'ring', 'target' => 'mo', 'seconds' => 20],
+        ]);
+        $answers = static fn(int $at, string $where, int $for): array => [
+            \sprintf(
+                'mo /phones/0 The own mailbox of “Mobile” answers after %d s, and %s rings it for up to %d s: the caller ends up there.',
+                $at,
+                $where,
+                $for,
+            ),
+        ];
+        $off = [
+            'mo /phones/0 When “Mobile” is off or busy, or the call is declined, its own mailbox takes the calls of jrn_main at once.',
+        ];
         yield 'in the last second' => [$step($mo(['ownMailbox' => 16]), []), $answers(19, 'jrn_main', 20)];
         yield 'when the step is over' => [$step($mo(['ownMailbox' => 17]), []), $off];
-        yield 'a mailbox that takes no declined calls' => [$step($mo(['ownMailbox' => 17, 'mailboxWhenBusy' => false]), []), ['mo /phones/0 When “Mobile” is off, its own mailbox takes the calls of jrn_main at once.']];
+        yield 'a mailbox that takes no declined calls' => [
+            $step($mo(['ownMailbox' => 17, 'mailboxWhenBusy' => false]), []),
+            ['mo /phones/0 When “Mobile” is off, its own mailbox takes the calls of jrn_main at once.'],
+        ];
         yield 'asked first' => [$step($mo(['ownMailbox' => 5, 'askFirst' => true]), []), []];
         yield 'switched off in the plan' => [$step($mo(['ownMailbox' => 5, 'on' => false]), []), []];
         yield 'no mailbox' => [$step($mo([]), []), []];
         yield 'nobody rings it' => [$mo(['ownMailbox' => 5]), []];
-        yield 'after the greeting' => [$step($mo(['ownMailbox' => 16]), ['greeting' => 'prm_hello', 'greetAfter' => 18]), $answers(19, 'jrn_main', 20)];
-        yield 'with the greeting' => [$step($mo(['ownMailbox' => 15]), ['greeting' => 'prm_hello', 'greetAfter' => 18]), ['mo /phones/0 The own mailbox of “Mobile” answers after 18 s, before jrn_main greets after 18 s: the caller ends up there.']];
-        $team = static fn (array $team, int $seconds = 40, array $phone = ['ownMailbox' => 10]): PlanBuilder => $step($mo($phone)->with($team + ['id' => 'team', 'kind' => 'team', 'name' => 'Team', 'pattern' => 'all at once', 'members' => ['mo', 'ben']]), ['target' => 'team', 'seconds' => $seconds]);
+        yield 'after the greeting' => [
+            $step($mo(['ownMailbox' => 16]), ['greeting' => 'prm_hello', 'greetAfter' => 18]),
+            $answers(19, 'jrn_main', 20),
+        ];
+        yield 'with the greeting' => [
+            $step($mo(['ownMailbox' => 15]), ['greeting' => 'prm_hello', 'greetAfter' => 18]),
+            [
+                'mo /phones/0 The own mailbox of “Mobile” answers after 18 s, before jrn_main greets after 18 s: the caller ends up there.',
+            ],
+        ];
+        $team = static fn(array $team, int $seconds = 40, array $phone = ['ownMailbox' => 10]): PlanBuilder => $step(
+            $mo($phone)->with(
+                $team + [
+                    'id' => 'team',
+                    'kind' => 'team',
+                    'name' => 'Team',
+                    'pattern' => 'all at once',
+                    'members' => ['mo', 'ben'],
+                ],
+            ),
+            ['target' => 'team', 'seconds' => $seconds],
+        );
         yield 'a team, all at once' => [$team([]), $answers(13, 'jrn_main', 40)];
-        yield 'a member with seconds of their own' => [$team(['members' => [['who' => 'mo', 'seconds' => 14]]]), $answers(13, 'jrn_main', 14)];
+        yield 'a member with seconds of their own' => [
+            $team(['members' => [['who' => 'mo', 'seconds' => 14]]]),
+            $answers(13, 'jrn_main', 14),
+        ];
         yield 'too few' => [$team(['members' => [['who' => 'mo', 'seconds' => 13]]]), $off];
-        yield 'in turn, the team\'s seconds' => [$team(['pattern' => 'one after the other', 'memberSeconds' => 14]), $answers(13, 'jrn_main', 14)];
+        yield 'in turn, the team\'s seconds' => [
+            $team(['pattern' => 'one after the other', 'memberSeconds' => 14]),
+            $answers(13, 'jrn_main', 14),
+        ];
         yield 'in turn, too few' => [$team(['pattern' => 'rotating', 'memberSeconds' => 13]), $off];
-        yield 'cut by the step' => [$team(['pattern' => 'one after the other', 'memberSeconds' => 30], 14), ['team /memberSeconds Only the first rings: each has 30 s, and no step rings this team for longer than 14 s.', ...$answers(13, 'jrn_main', 14)]];
-        $tiers = static fn (int $tier): array => ['pattern' => 'widening', 'widenSeconds' => 10, 'members' => ['ben', ['who' => 'mo', 'tier' => $tier]]];
+        yield 'cut by the step' => [
+            $team(['pattern' => 'one after the other', 'memberSeconds' => 30], 14),
+            [
+                'team /memberSeconds Only the first rings: each has 30 s, and no step rings this team for longer than 14 s.',
+                ...$answers(13, 'jrn_main', 14),
+            ],
+        ];
+        $tiers = static fn(int $tier): array => [
+            'pattern' => 'widening',
+            'widenSeconds' => 10,
+            'members' => ['ben', ['who' => 'mo', 'tier' => $tier]],
+        ];
         yield 'widening, from the second tier on' => [$team($tiers(2)), $answers(13, 'jrn_main', 30)];
         yield 'widening, with too little left' => [$team($tiers(2), 23), $off];
         yield 'widening, a second more' => [$team($tiers(2), 24), $answers(13, 'jrn_main', 14)];
         yield 'asked first by the team' => [$team(['members' => [['who' => 'mo', 'askFirst' => true]]]), []];
         yield 'off in the team' => [$team(['members' => [['who' => 'mo', 'on' => false], 'ben']]), []];
-        yield 'another phone of theirs' => [$step($mo(['ownMailbox' => 10])->with(['id' => 'mo', 'kind' => 'person', 'name' => 'Mo', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [['ownMailbox' => 10] + self::MOBILE, ['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']]])->team('team', ['mo/desk']), ['target' => 'team']), []];
-        $stage = static fn (int $seconds, array $rule = []): PlanBuilder => $mo([])->with(['id' => 'mo', 'kind' => 'person', 'name' => 'Mo', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [['ownMailbox' => 10] + self::MOBILE], 'rules' => [$rule + ['id' => 'one', 'name' => 'One', 'stages' => [['phones' => ['mobile'], 'after' => 0, 'seconds' => $seconds]]]]]);
+        yield 'another phone of theirs' => [
+            $step(
+                $mo(['ownMailbox' => 10])
+                    ->with([
+                        'id' => 'mo',
+                        'kind' => 'person',
+                        'name' => 'Mo',
+                        'extension' => '',
+                        'site' => 'sit_harbour',
+                        'phones' => [
+                            ['ownMailbox' => 10] + self::MOBILE,
+                            ['id' => 'desk', 'type' => 'desk', 'label' => 'Desk'],
+                        ],
+                    ])
+                    ->team('team', ['mo/desk']),
+                ['target' => 'team'],
+            ),
+            [],
+        ];
+        $stage = static fn(int $seconds, array $rule = []): PlanBuilder => $mo([])->with([
+            'id' => 'mo',
+            'kind' => 'person',
+            'name' => 'Mo',
+            'extension' => '',
+            'site' => 'sit_harbour',
+            'phones' => [['ownMailbox' => 10] + self::MOBILE],
+            'rules' => [
+                $rule + [
+                    'id' => 'one',
+                    'name' => 'One',
+                    'stages' => [['phones' => ['mobile'], 'after' => 0, 'seconds' => $seconds]],
+                ],
+            ],
+        ]);
         yield 'a stage' => [$stage(14), $answers(13, 'the rule “One”', 14)];
-        yield 'a shorter one' => [$stage(13), ['mo /phones/0 When “Mobile” is off or busy, or the call is declined, its own mailbox takes the calls of the rule “One” at once.']];
+        yield 'a shorter one' => [
+            $stage(13),
+            [
+                'mo /phones/0 When “Mobile” is off or busy, or the call is declined, its own mailbox takes the calls of the rule “One” at once.',
+            ],
+        ];
         yield 'of a rule that is off' => [$stage(14, ['on' => false]), []];
-        yield 'the longest counts' => [$stage(20)->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'mo', 'seconds' => 15]]), $answers(13, 'the rule “One”', 20)];
+        yield 'the longest counts' => [
+            $stage(20)->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'mo', 'seconds' => 15]]),
+            $answers(13, 'the rule “One”', 20),
+        ];
     }
 
     /** @return iterable<string, array{PlanBuilder, list<string>}> stages, tiers and seconds for which no step leaves time */
     public static function times(): iterable
     {
-        $team = static fn (array $team, int $seconds): PlanBuilder => (new PlanBuilder())->person('ann')->person('ben')->with($team + ['id' => 'team', 'kind' => 'team', 'name' => 'Team', 'pattern' => 'widening', 'widenSeconds' => 10, 'members' => ['ann', ['who' => 'ben', 'tier' => 2]]])
+        $team = static fn(array $team, int $seconds): PlanBuilder => (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->with(
+                $team + [
+                    'id' => 'team',
+                    'kind' => 'team',
+                    'name' => 'Team',
+                    'pattern' => 'widening',
+                    'widenSeconds' => 10,
+                    'members' => ['ann', ['who' => 'ben', 'tier' => 2]],
+                ],
+            )
             ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'team', 'seconds' => $seconds]]);
         yield 'a tier that joins in the last second' => [$team([], 11), []];
-        yield 'a tier that joins when the step is over' => [$team([], 10), ['team /members/1 Tier 2 never rings: it would join after 10 s, and no step rings this team for longer than 10 s.']];
-        yield 'off, it is no matter' => [$team(['members' => ['ann', ['who' => 'ben', 'tier' => 2, 'on' => false]]], 10), []];
-        yield 'seconds of a member that a step leaves' => [$team(['members' => [['who' => 'ann', 'seconds' => 20]]], 20), []];
-        yield 'one more' => [$team(['members' => [['who' => 'ann', 'seconds' => 21]]], 20), ['team /members/0 This member is to ring for up to 21 s, and no step rings this team for longer than 20 s.']];
+        yield 'a tier that joins when the step is over' => [
+            $team([], 10),
+            [
+                'team /members/1 Tier 2 never rings: it would join after 10 s, and no step rings this team for longer than 10 s.',
+            ],
+        ];
+        yield 'off, it is no matter' => [
+            $team(['members' => ['ann', ['who' => 'ben', 'tier' => 2, 'on' => false]]], 10),
+            [],
+        ];
+        yield 'seconds of a member that a step leaves' => [
+            $team(['members' => [['who' => 'ann', 'seconds' => 20]]], 20),
+            [],
+        ];
+        yield 'one more' => [
+            $team(['members' => [['who' => 'ann', 'seconds' => 21]]], 20),
+            [
+                'team /members/0 This member is to ring for up to 21 s, and no step rings this team for longer than 20 s.',
+            ],
+        ];
         $turns = ['pattern' => 'one after the other', 'members' => ['ann', 'ben']];
         yield 'a turn that leaves a second for the next' => [$team(['memberSeconds' => 19] + $turns, 20), []];
-        yield 'or none' => [$team(['memberSeconds' => 20] + $turns, 20), ['team /memberSeconds Only the first rings: each has 20 s, and no step rings this team for longer than 20 s.']];
+        yield 'or none' => [
+            $team(['memberSeconds' => 20] + $turns, 20),
+            [
+                'team /memberSeconds Only the first rings: each has 20 s, and no step rings this team for longer than 20 s.',
+            ],
+        ];
         yield 'alone it is no matter' => [$team(['memberSeconds' => 20, 'members' => ['ann']] + $turns, 20), []];
-        yield 'nor is it of a team that no step rings' => [$team(['memberSeconds' => 300] + $turns, 20)->journey('jrn_main', []), []];
-        yield 'the longest of two steps counts' => [$team(['memberSeconds' => 20] + $turns, 20)->journey('jrn_more', [['id' => 'ring', 'do' => 'ring', 'target' => 'team', 'seconds' => 21], ['id' => 'again', 'do' => 'ring', 'target' => 'team', 'seconds' => 5]]), []];
-        $step = static fn (array $step, array $stages): PlanBuilder => self::people(['ann' => [['stages' => array_map(static fn (array $stage): array => ['phones' => ['desk'], 'after' => $stage[0], 'seconds' => $stage[1]], $stages)] + self::rule('one')]])->journey('jrn_main', [$step + ['id' => 'ring', 'do' => 'ring', 'target' => 'ann']]);
+        yield 'nor is it of a team that no step rings' => [
+            $team(['memberSeconds' => 300] + $turns, 20)->journey('jrn_main', []),
+            [],
+        ];
+        yield 'the longest of two steps counts' => [
+            $team(['memberSeconds' => 20] + $turns, 20)->journey('jrn_more', [
+                ['id' => 'ring', 'do' => 'ring', 'target' => 'team', 'seconds' => 21],
+                ['id' => 'again', 'do' => 'ring', 'target' => 'team', 'seconds' => 5],
+            ]),
+            [],
+        ];
+        $step = static fn(array $step, array $stages): PlanBuilder => self::people([
+            'ann' => [
+                [
+                    'stages' => array_map(
+                        static fn(array $stage): array => [
+                            'phones' => ['desk'],
+                            'after' => $stage[0],
+                            'seconds' => $stage[1],
+                        ],
+                        $stages,
+                    ),
+                ] + self::rule('one'),
+            ],
+        ])->journey('jrn_main', [$step + ['id' => 'ring', 'do' => 'ring', 'target' => 'ann']]);
         yield 'a stage that ends with the step' => [$step(['seconds' => 30], [[0, 10], [20, 10]]), []];
-        yield 'a second later' => [$step(['seconds' => 29], [[0, 10], [20, 10]]), ['jrn_main /steps/0 Step “ring Ann” is over after 29 s, before stage 2 of the rule “One” has rung for its 10 s.']];
-        yield 'a stage that begins in the last second' => [$step(['seconds' => 21], [[20, 10]]), ['jrn_main /steps/0 Step “ring Ann” is over after 21 s, before stage 1 of the rule “One” has rung for its 10 s.']];
-        yield 'when the step is over already' => [$step(['seconds' => 20], [[20, 10]]), ['jrn_main /steps/0 Step “ring Ann” is over after 20 s, before stage 1 of the rule “One” starts.']];
-        yield 'the first of two such stages is told' => [$step(['seconds' => 20], [[20, 10], [25, 10]]), ['jrn_main /steps/0 Step “ring Ann” is over after 20 s, before stage 1 of the rule “One” starts.']];
+        yield 'a second later' => [
+            $step(['seconds' => 29], [[0, 10], [20, 10]]),
+            [
+                'jrn_main /steps/0 Step “ring Ann” is over after 29 s, before stage 2 of the rule “One” has rung for its 10 s.',
+            ],
+        ];
+        yield 'a stage that begins in the last second' => [
+            $step(['seconds' => 21], [[20, 10]]),
+            [
+                'jrn_main /steps/0 Step “ring Ann” is over after 21 s, before stage 1 of the rule “One” has rung for its 10 s.',
+            ],
+        ];
+        yield 'when the step is over already' => [
+            $step(['seconds' => 20], [[20, 10]]),
+            ['jrn_main /steps/0 Step “ring Ann” is over after 20 s, before stage 1 of the rule “One” starts.'],
+        ];
+        yield 'the first of two such stages is told' => [
+            $step(['seconds' => 20], [[20, 10], [25, 10]]),
+            ['jrn_main /steps/0 Step “ring Ann” is over after 20 s, before stage 1 of the rule “One” starts.'],
+        ];
         yield 'a first stage is cut: that is what the limit is for' => [$step(['seconds' => 5], [[0, 10]]), []];
         yield 'handed over, the limit does not count' => [$step(['seconds' => 5, 'handOver' => true], [[20, 10]]), []];
-        $round = static fn (array ...$steps): PlanBuilder => (new PlanBuilder())->prompt('prm_hello', 2)->person('ann')->mailbox('mbx')->journey('jrn_main', $steps);
-        yield 'after a step that leaves' => [$round(['id' => 'go', 'do' => 'go', 'journey' => 'jrn_more'], ['id' => 'end', 'do' => 'end'], ['id' => 'more', 'do' => 'end'])->journey('jrn_more', [['id' => 'end', 'do' => 'end']]), ['jrn_main /steps/1 No call can come here: the step before it ends or leaves.', 'jrn_main /steps/2 No call can come here: the step before it ends or leaves.']];
-        yield 'round through a menu is allowed' => [$round(['id' => 'ask', 'do' => 'menu', 'prompt' => 'prm_hello', 'exits' => [['on' => '1', 'steps' => [['id' => 'go', 'do' => 'go', 'journey' => 'jrn_main']]]]]), []];
-        yield 'and after ringing' => [$round(['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 5], ['id' => 'go', 'do' => 'go', 'journey' => 'jrn_main']), []];
+        $round = static fn(array ...$steps): PlanBuilder => (new PlanBuilder())
+            ->prompt('prm_hello', 2)
+            ->person('ann')
+            ->mailbox('mbx')
+            ->journey('jrn_main', $steps);
+        yield 'after a step that leaves' => [
+            $round(
+                ['id' => 'go', 'do' => 'go', 'journey' => 'jrn_more'],
+                ['id' => 'end', 'do' => 'end'],
+                ['id' => 'more', 'do' => 'end'],
+            )->journey('jrn_more', [['id' => 'end', 'do' => 'end']]),
+            [
+                'jrn_main /steps/1 No call can come here: the step before it ends or leaves.',
+                'jrn_main /steps/2 No call can come here: the step before it ends or leaves.',
+            ],
+        ];
+        yield 'round through a menu is allowed' => [
+            $round([
+                'id' => 'ask',
+                'do' => 'menu',
+                'prompt' => 'prm_hello',
+                'exits' => [['on' => '1', 'steps' => [['id' => 'go', 'do' => 'go', 'journey' => 'jrn_main']]]],
+            ]),
+            [],
+        ];
+        yield 'and after ringing' => [
+            $round(
+                ['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 5],
+                ['id' => 'go', 'do' => 'go', 'journey' => 'jrn_main'],
+            ),
+            [],
+        ];
     }
 
     /** @return iterable<string, array{PlanBuilder, list<string>}> which line may carry what */
     public static function lines(): iterable
     {
-        $line = static fn (array $destinations, int $channels = 2, string $id = 'line'): array => ['id' => $id, 'kind' => 'line', 'name' => 'Quay', 'site' => 'sit_harbour', 'destinations' => [...$destinations, 'emergency'], 'channels' => $channels];
-        $mo = static fn (array $phone = []): PlanBuilder => (new PlanBuilder())->with(['id' => 'mo', 'kind' => 'person', 'name' => 'Mo', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [$phone + self::MOBILE]]);
+        $line = static fn(array $destinations, int $channels = 2, string $id = 'line'): array => [
+            'id' => $id,
+            'kind' => 'line',
+            'name' => 'Quay',
+            'site' => 'sit_harbour',
+            'destinations' => [...$destinations, 'emergency'],
+            'channels' => $channels,
+        ];
+        $mo = static fn(array $phone = []): PlanBuilder => (new PlanBuilder())->with([
+            'id' => 'mo',
+            'kind' => 'person',
+            'name' => 'Mo',
+            'extension' => '',
+            'site' => 'sit_harbour',
+            'phones' => [$phone + self::MOBILE],
+        ]);
         $none = ['mo /phones/0 No outside line may carry calls to +44 7700 900101 (mobile).'];
         yield 'one that may not' => [$mo()->with($line(['national'])), $none];
         yield 'a phone that is off' => [$mo(['on' => false])->with($line(['national'])), []];
         yield 'one that may' => [$mo()->with($line(['mobile'])), []];
         yield 'without any line all calls leave' => [$mo(), []];
-        $narrow = ['mo /phones/0 “Quay” carries one call at once: a call that comes in by it leaves no channel to +44 7700 900101.'];
+        $narrow = [
+            'mo /phones/0 “Quay” carries one call at once: a call that comes in by it leaves no channel to +44 7700 900101.',
+        ];
         yield 'its only channel is that of the call' => [$mo()->with($line(['mobile'], 1)), $narrow];
-        yield 'unless another may carry it too' => [$mo()->with($line(['mobile'], 1))->with($line(['mobile'], 1, 'line_more')), []];
-        yield 'a number that two people have' => [$mo()->with(['id' => 'no', 'kind' => 'person', 'name' => 'No', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [self::MOBILE]]), ['mo /phones/0/number No has a phone with this number too: when both ring, the second call finds it busy.', 'no /phones/0/number Mo has a phone with this number too: when both ring, the second call finds it busy.']];
-        yield 'a rule that is off calls nobody' => [$mo(['on' => false])->with(['id' => 'no', 'kind' => 'person', 'name' => 'No', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']], 'rules' => [['on' => false, 'next' => ['nobody' => '+447700900105']] + self::rule('one')]])->with($line([])), []];
-        yield 'a stage in which it rings for a second' => [self::people(['ann' => []])->with(['id' => 'mo', 'kind' => 'person', 'name' => 'Mo', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [self::MOBILE], 'rules' => [['id' => 'one', 'name' => 'One', 'stages' => [['phones' => ['mobile'], 'after' => 0, 'seconds' => 4]]]]]), []];
-        yield 'a set-up time that is longer' => [self::people(['ann' => []])->with(['id' => 'mo', 'kind' => 'person', 'name' => 'Mo', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [['setUp' => 4] + self::MOBILE], 'rules' => [['id' => 'one', 'name' => 'One', 'stages' => [['phones' => ['mobile'], 'after' => 0, 'seconds' => 4]]]]]), ['mo /rules/0/stages/0/seconds “Mobile” never rings: it takes 4 s until its first ring, and is given up after 4 s.']];
-        yield 'of a rule, or a member, that is off it is no matter' => [self::people(['ann' => []])->with(['id' => 'mo', 'kind' => 'person', 'name' => 'Mo', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [self::MOBILE], 'rules' => [['id' => 'one', 'name' => 'One', 'on' => false, 'stages' => [['phones' => ['mobile'], 'after' => 0, 'seconds' => 1]]]]])->with(['id' => 'team', 'kind' => 'team', 'name' => 'Team', 'members' => [['who' => 'mo/mobile', 'on' => false, 'seconds' => 1], 'ann']]), []];
+        yield 'unless another may carry it too' => [
+            $mo()->with($line(['mobile'], 1))->with($line(['mobile'], 1, 'line_more')),
+            [],
+        ];
+        yield 'a number that two people have' => [
+            $mo()->with([
+                'id' => 'no',
+                'kind' => 'person',
+                'name' => 'No',
+                'extension' => '',
+                'site' => 'sit_harbour',
+                'phones' => [self::MOBILE],
+            ]),
+            [
+                'mo /phones/0/number No has a phone with this number too: when both ring, the second call finds it busy.',
+                'no /phones/0/number Mo has a phone with this number too: when both ring, the second call finds it busy.',
+            ],
+        ];
+        yield 'a rule that is off calls nobody' => [
+            $mo(['on' => false])
+                ->with([
+                    'id' => 'no',
+                    'kind' => 'person',
+                    'name' => 'No',
+                    'extension' => '',
+                    'site' => 'sit_harbour',
+                    'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']],
+                    'rules' => [['on' => false, 'next' => ['nobody' => '+447700900105']] + self::rule('one')],
+                ])
+                ->with($line([])),
+            [],
+        ];
+        yield 'a stage in which it rings for a second' => [
+            self::people(['ann' => []])->with([
+                'id' => 'mo',
+                'kind' => 'person',
+                'name' => 'Mo',
+                'extension' => '',
+                'site' => 'sit_harbour',
+                'phones' => [self::MOBILE],
+                'rules' => [
+                    [
+                        'id' => 'one',
+                        'name' => 'One',
+                        'stages' => [['phones' => ['mobile'], 'after' => 0, 'seconds' => 4]],
+                    ],
+                ],
+            ]),
+            [],
+        ];
+        yield 'a set-up time that is longer' => [
+            self::people(['ann' => []])->with([
+                'id' => 'mo',
+                'kind' => 'person',
+                'name' => 'Mo',
+                'extension' => '',
+                'site' => 'sit_harbour',
+                'phones' => [['setUp' => 4] + self::MOBILE],
+                'rules' => [
+                    [
+                        'id' => 'one',
+                        'name' => 'One',
+                        'stages' => [['phones' => ['mobile'], 'after' => 0, 'seconds' => 4]],
+                    ],
+                ],
+            ]),
+            [
+                'mo /rules/0/stages/0/seconds “Mobile” never rings: it takes 4 s until its first ring, and is given up after 4 s.',
+            ],
+        ];
+        yield 'of a rule, or a member, that is off it is no matter' => [
+            self::people(['ann' => []])
+                ->with([
+                    'id' => 'mo',
+                    'kind' => 'person',
+                    'name' => 'Mo',
+                    'extension' => '',
+                    'site' => 'sit_harbour',
+                    'phones' => [self::MOBILE],
+                    'rules' => [
+                        [
+                            'id' => 'one',
+                            'name' => 'One',
+                            'on' => false,
+                            'stages' => [['phones' => ['mobile'], 'after' => 0, 'seconds' => 1]],
+                        ],
+                    ],
+                ])
+                ->with([
+                    'id' => 'team',
+                    'kind' => 'team',
+                    'name' => 'Team',
+                    'members' => [['who' => 'mo/mobile', 'on' => false, 'seconds' => 1], 'ann'],
+                ]),
+            [],
+        ];
     }
 
     /**
@@ -172,7 +553,12 @@ final class CheckTableTest extends TestCase
      */
     private static function rule(string $id, array $when = []): array
     {
-        return ['id' => $id, 'name' => ucfirst($id), 'when' => $when, 'stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 10]]];
+        return [
+            'id' => $id,
+            'name' => ucfirst($id),
+            'when' => $when,
+            'stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 10]],
+        ];
     }
 
     /** @param array<string, list<array<string, mixed>>> $rules by person; the people are Ann, Ben and Cid, with a desk phone each */
@@ -180,7 +566,15 @@ final class CheckTableTest extends TestCase
     {
         $builder = (new PlanBuilder())->mailbox('mbx')->hours('hrs', [])->hours('hrs_more', []);
         foreach ($rules + ['ann' => [], 'ben' => [], 'cid' => []] as $id => $own) {
-            $builder->with(['id' => $id, 'kind' => 'person', 'name' => ucfirst($id), 'extension' => '', 'site' => 'sit_harbour', 'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']], 'rules' => $own]);
+            $builder->with([
+                'id' => $id,
+                'kind' => 'person',
+                'name' => ucfirst($id),
+                'extension' => '',
+                'site' => 'sit_harbour',
+                'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']],
+                'rules' => $own,
+            ]);
         }
 
         return $builder;

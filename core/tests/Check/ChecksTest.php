@@ -17,8 +17,14 @@ final class ChecksTest extends TestCase
 {
     public function testEveryCheckIsRegistered(): void
     {
-        $classes = array_map(static fn (string $file): string => 'Meandros\Core\Check\\'.basename($file, '.php'), glob(\dirname(__DIR__, 2).'/src/Check/*.php') ?: []);
-        $checks = array_filter($classes, static fn (string $class): bool => Check::class !== $class && is_a($class, Check::class, true));
+        $classes = array_map(
+            static fn(string $file): string => 'Meandros\Core\Check\\' . basename($file, '.php'),
+            glob(\dirname(__DIR__, 2) . '/src/Check/*.php') ?: [],
+        );
+        $checks = array_filter(
+            $classes,
+            static fn(string $class): bool => Check::class !== $class && is_a($class, Check::class, true),
+        );
         self::assertEqualsCanonicalizing($checks, Checks::ALL);
     }
 
@@ -28,12 +34,19 @@ final class ChecksTest extends TestCase
         foreach ([...CheckTableTest::all(), ...FixTest::surprises(), ...FindingsTest::findings()] as [$builder]) {
             \assert($builder instanceof PlanBuilder);
             foreach (Checks::in($builder->plan()) as $finding) {
-                self::assertNotSame('', FindingWords::message($finding).FindingWords::remedy($finding));
-                self::assertDoesNotMatchRegularExpression('/[{}]/', FindingWords::message($finding).FindingWords::remedy($finding).FindingWords::fix($finding), 'Every argument is given.');
+                self::assertNotSame('', FindingWords::message($finding) . FindingWords::remedy($finding));
+                self::assertDoesNotMatchRegularExpression(
+                    '/[{}]/',
+                    FindingWords::message($finding) . FindingWords::remedy($finding) . FindingWords::fix($finding),
+                    'Every argument is given.',
+                );
                 $said[$finding->code] = true;
             }
         }
-        $codes = array_filter(Catalog::of('findings')->codes(), static fn (string $code): bool => !str_contains($code, '.'));
+        $codes = array_filter(
+            Catalog::of('findings')->codes(),
+            static fn(string $code): bool => !str_contains($code, '.'),
+        );
         self::assertEqualsCanonicalizing(array_values($codes), array_keys($said));
     }
 
@@ -43,7 +56,7 @@ final class ChecksTest extends TestCase
         foreach ([...CheckTableTest::all(), ...FixTest::surprises()] as [$builder]) {
             \assert($builder instanceof PlanBuilder);
             $plan = $builder->plan();
-            $of = static fn (Finding ...$findings): array => array_map(FindingWords::report(...), $findings);
+            $of = static fn(Finding ...$findings): array => array_map(FindingWords::report(...), $findings);
             $alone = [];
             foreach ($plan->elements() as $element) {
                 array_push($alone, ...Checks::of($element, $plan));

@@ -10,21 +10,36 @@ use PHPUnit\Framework\TestCase;
 /** The command itself, as a user runs it. */
 final class CommandTest extends TestCase
 {
-    private const DEMO = __DIR__.'/../../../demo/ternwick-ferries.json';
+    private const DEMO = __DIR__ . '/../../../demo/ternwick-ferries.json';
 
     public function testTraceSaysTheAnswerAndItsReasons(): void
     {
         [$code, $out] = self::meandros('trace', self::DEMO, '--to', '01632 960110', '--at', '2026-12-25T11:00');
         self::assertSame(0, $code);
         self::assertStringStartsWith('Hears “Public holiday”, then leaves a message with Bookings mailbox.', $out);
-        self::assertStringContainsString('Christmas Day (Fri 25 Dec 2026) is a holiday of Bank holidays, England, until Sun 27 Dec 2026 00:00', $out);
+        self::assertStringContainsString(
+            'Christmas Day (Fri 25 Dec 2026) is a holiday of Bank holidays, England, until Sun 27 Dec 2026 00:00',
+            $out,
+        );
     }
 
     public function testTraceAsJsonWithAssumptions(): void
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'assume');
         file_put_contents($file, '{"keys": ["1"], "phones": [{"who": "per_priya", "does": "answers", "after": 6}]}');
-        [$code, $out] = self::meandros('trace', self::DEMO, '--to', '+441632960110', '--from', '07700 900123', '--at', '2026-11-23T10:30', '--assume', $file, '--json');
+        [$code, $out] = self::meandros(
+            'trace',
+            self::DEMO,
+            '--to',
+            '+441632960110',
+            '--from',
+            '07700 900123',
+            '--at',
+            '2026-11-23T10:30',
+            '--assume',
+            $file,
+            '--json',
+        );
         unlink($file);
         self::assertSame(0, $code);
         $trace = json_decode($out, true, 32, \JSON_THROW_ON_ERROR);
@@ -35,7 +50,13 @@ final class CommandTest extends TestCase
     public function testHoursSaysTheState(): void
     {
         [$code, $out] = self::meandros('hours', self::DEMO, '--id', 'hrs_port', '--at', '2026-11-23T12:59:59');
-        self::assertSame([0, "Port-Saint-Aubert hours: Lunch; the season “Horaire d’hiver” has it on Monday 12:00–14:00, until Mon 23 Nov 2026 14:00.\n"], [$code, $out]);
+        self::assertSame(
+            [
+                0,
+                "Port-Saint-Aubert hours: Lunch; the season “Horaire d’hiver” has it on Monday 12:00–14:00, until Mon 23 Nov 2026 14:00.\n",
+            ],
+            [$code, $out],
+        );
     }
 
     /** @param list<string> $words */
@@ -57,9 +78,18 @@ final class CommandTest extends TestCase
         yield [['trace', self::DEMO, '--too', 'x'], '--too is not known'];
         yield [['trace', self::DEMO, '--to', '01632 960999', '--at', '2026-01-01'], 'is not a number of this plan'];
         yield [['trace', self::DEMO, '--to', 'hello', '--at', '2026-01-01'], 'is not a phone number'];
-        yield [['trace', self::DEMO, '--to', '01632 960110', '--at', '2026-02-30'], 'The date 2026-02-30 does not exist'];
-        yield [['trace', self::DEMO, '--to', '01632 960110', '--at', '2026-01-01', '--zone', 'Europe/Nowhere'], 'is not a time zone'];
-        yield [['trace', self::DEMO, '--to', '01632 960110', '--at', '2026-01-01', '--assume', self::DEMO], 'This field is not known here'];
+        yield [
+            ['trace', self::DEMO, '--to', '01632 960110', '--at', '2026-02-30'],
+            'The date 2026-02-30 does not exist',
+        ];
+        yield [
+            ['trace', self::DEMO, '--to', '01632 960110', '--at', '2026-01-01', '--zone', 'Europe/Nowhere'],
+            'is not a time zone',
+        ];
+        yield [
+            ['trace', self::DEMO, '--to', '01632 960110', '--at', '2026-01-01', '--assume', self::DEMO],
+            'This field is not known here',
+        ];
         yield [['hours', self::DEMO, '--id', 'hrs_gone', '--at', '2026-01-01'], 'There are: hrs_bookings'];
         yield [['hours', __FILE__, '--id', 'hrs_gone', '--at', '2026-01-01'], 'not a JSON document'];
     }
@@ -67,7 +97,11 @@ final class CommandTest extends TestCase
     /** @return array{int, string, string} */
     private static function meandros(string ...$words): array
     {
-        $process = proc_open([\PHP_BINARY, __DIR__.'/../../bin/meandros', ...$words], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes);
+        $process = proc_open(
+            [\PHP_BINARY, __DIR__ . '/../../bin/meandros', ...$words],
+            [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
+            $pipes,
+        );
         self::assertIsResource($process);
         $out = (string) stream_get_contents($pipes[1]);
         $err = (string) stream_get_contents($pipes[2]);

@@ -17,8 +17,28 @@ use PHPUnit\Framework\TestCase;
 final class DirectoryReferenceTest extends TestCase
 {
     private const FIRST = ['Ann', 'Anne-Marie', 'Ben', 'Cléo', 'Dan', 'Zoë', 'Yan', 'Xu'];
-    private const LAST = ['Marsh', 'Marten', 'Le Goff', 'Smith-Jones', 'Ødegård', 'O’Brien', 'Nash', 'Nasr', 'Wu', 'van der Berg'];
-    private const KEYS = ['abc' => '2', 'def' => '3', 'ghi' => '4', 'jkl' => '5', 'mno' => '6', 'pqrs' => '7', 'tuv' => '8', 'wxyz' => '9'];
+    private const LAST = [
+        'Marsh',
+        'Marten',
+        'Le Goff',
+        'Smith-Jones',
+        'Ødegård',
+        'O’Brien',
+        'Nash',
+        'Nasr',
+        'Wu',
+        'van der Berg',
+    ];
+    private const KEYS = [
+        'abc' => '2',
+        'def' => '3',
+        'ghi' => '4',
+        'jkl' => '5',
+        'mno' => '6',
+        'pqrs' => '7',
+        'tuv' => '8',
+        'wxyz' => '9',
+    ];
 
     public function testRandomKeysAmongRandomPeople(): void
     {
@@ -27,15 +47,26 @@ final class DirectoryReferenceTest extends TestCase
         for ($round = 0; $round < Soak::count(40); ++$round) {
             $people = self::people();
             $plan = Plan::of('People', $people);
-            $spelling = new NameSpelling([NamePart::Last, NamePart::First, NamePart::Either][mt_rand(0, 2)], mt_rand(2, 5), mt_rand(1, 4), 1 === mt_rand(0, 1));
+            $spelling = new NameSpelling(
+                [NamePart::Last, NamePart::First, NamePart::Either][mt_rand(0, 2)],
+                mt_rand(2, 5),
+                mt_rand(1, 4),
+                1 === mt_rand(0, 1),
+            );
             $directory = new Directory($plan, $spelling, new MenuDialling());
             for ($i = 0; $i < 25; ++$i) {
-                $keys = implode('', array_map(static fn (): int => mt_rand(2, 9), range(0, mt_rand(0, 7)))).['', '#'][mt_rand(0, 1)];
+                $keys =
+                    implode('', array_map(static fn(): int => mt_rand(2, 9), range(0, mt_rand(0, 7)))) .
+                    ['', '#'][mt_rand(0, 1)];
                 $keys = 0 === mt_rand(0, 2) ? self::keys(self::LAST[array_rand(self::LAST)]) : $keys;
                 $keys = 0 === mt_rand(0, 4) ? (string) mt_rand(20, 240) : $keys;
                 $found = $directory->read($keys);
                 $expected = self::scan($people, $keys, $spelling);
-                self::assertSame($expected, [$found->typed, array_map(static fn (Person $one): string => $one->id(), $found->people)], json_encode([$keys, $spelling->toJson()], \JSON_THROW_ON_ERROR));
+                self::assertSame(
+                    $expected,
+                    [$found->typed, array_map(static fn(Person $one): string => $one->id(), $found->people)],
+                    json_encode([$keys, $spelling->toJson()], \JSON_THROW_ON_ERROR),
+                );
                 $stops[$found->stop->value] = true;
             }
         }
@@ -52,15 +83,29 @@ final class DirectoryReferenceTest extends TestCase
         for ($n = 1; $n <= \strlen($keys); ++$n) {
             $isHash = '#' === $keys[$n - 1];
             $typed = rtrim(substr($keys, 0, $n), '#');
-            $left = array_filter($people, static fn (Person $person): bool => self::begins($person, $typed, $spelling));
-            $exact = array_filter($left, static fn (Person $person): bool => $spelling->extensions && $person->extension === $typed);
-            $longer = array_filter($left, static fn (Person $person): bool => $spelling->extensions && str_starts_with($person->extension, $typed) && $person->extension !== $typed);
+            $left = array_filter($people, static fn(Person $person): bool => self::begins($person, $typed, $spelling));
+            $exact = array_filter(
+                $left,
+                static fn(Person $person): bool => $spelling->extensions && $person->extension === $typed,
+            );
+            $longer = array_filter(
+                $left,
+                static fn(Person $person): bool => $spelling->extensions &&
+                    str_starts_with($person->extension, $typed) &&
+                    $person->extension !== $typed,
+            );
             $isEnough = $n >= $spelling->letters && \count($left) <= $spelling->most && [] === $longer;
             if ($isHash || $n === \strlen($keys) || ($n >= 2 && (\count($left) < 2 || $isEnough))) {
                 $found = \strlen($typed) < 2 ? [] : ([] === $exact ? $left : $exact);
-                usort($found, static fn (Person $one, Person $other): int => [$one->name(), $one->id()] <=> [$other->name(), $other->id()]);
+                usort(
+                    $found,
+                    static fn(Person $one, Person $other): int => [$one->name(), $one->id()] <=> [
+                        $other->name(),
+                        $other->id(),
+                    ],
+                );
 
-                return [$typed, array_map(static fn (Person $one): string => $one->id(), $found)];
+                return [$typed, array_map(static fn(Person $one): string => $one->id(), $found)];
             }
         }
 
@@ -90,7 +135,10 @@ final class DirectoryReferenceTest extends TestCase
     private static function keys(string $name): string
     {
         $keys = '';
-        foreach (str_split(strtolower(strtr($name, ['é' => 'e', 'ë' => 'e', 'Ø' => 'o', 'å' => 'a', '’' => '']))) as $letter) {
+        foreach (
+            str_split(strtolower(strtr($name, ['é' => 'e', 'ë' => 'e', 'Ø' => 'o', 'å' => 'a', '’' => ''])))
+            as $letter
+        ) {
             foreach (self::KEYS as $letters => $key) {
                 $keys .= str_contains($letters, $letter) ? $key : '';
             }
@@ -104,7 +152,7 @@ final class DirectoryReferenceTest extends TestCase
     {
         $people = [];
         for ($i = 0; $i < mt_rand(3, 40); ++$i) {
-            $name = self::FIRST[array_rand(self::FIRST)].' '.self::LAST[array_rand(self::LAST)];
+            $name = self::FIRST[array_rand(self::FIRST)] . ' ' . self::LAST[array_rand(self::LAST)];
             $people["per_$i"] = new Person("per_$i", $name, 0 === mt_rand(0, 1) ? (string) (200 + $i) : '', 'sit', []);
         }
 

@@ -19,14 +19,17 @@ final class DirectoryViewTest extends TestCase
     public function testPressesAndWhoCannotBeToldApart(): void
     {
         // Two are read out: after M-A-R three are left, after M-A-R-S (6277) Marsh and Mars, after M-A-R-T (6278) Marten alone.
-        self::assertSame([
-            'Zed Wu 98: never, with Ann Wu, Ben Wu',
-            'Ann Marsh 62774: 5, with Cleo Mars',
-            'Cleo Mars 6277: 5, with Ann Marsh',
-            'Ann Wu 98: 4, with Ben Wu, Zed Wu',
-            'Ben Marten 627836: 4',
-            'Ben Wu 98: 4, with Ann Wu, Zed Wu',
-        ], self::seen(['Ann Marsh', 'Ben Marten', 'Cleo Mars', 'Ann Wu', 'Ben Wu', 'Zed Wu'], 2));
+        self::assertSame(
+            [
+                'Zed Wu 98: never, with Ann Wu, Ben Wu',
+                'Ann Marsh 62774: 5, with Cleo Mars',
+                'Cleo Mars 6277: 5, with Ann Marsh',
+                'Ann Wu 98: 4, with Ben Wu, Zed Wu',
+                'Ben Marten 627836: 4',
+                'Ben Wu 98: 4, with Ann Wu, Zed Wu',
+            ],
+            self::seen(['Ann Marsh', 'Ben Marten', 'Cleo Mars', 'Ann Wu', 'Ben Wu', 'Zed Wu'], 2),
+        );
     }
 
     public function testSomebodyOfASingleLetterIsNeverFound(): void
@@ -41,10 +44,26 @@ final class DirectoryViewTest extends TestCase
      */
     private static function seen(array $names, int $most): array
     {
-        $people = array_map(static fn (string $name, int $i): Person => new Person('per_'.$i, $name, '', 'sit', []), $names, array_keys($names));
+        $people = array_map(
+            static fn(string $name, int $i): Person => new Person('per_' . $i, $name, '', 'sit', []),
+            $names,
+            array_keys($names),
+        );
         $step = new DirectoryStep('s1', null, spelling: new NameSpelling(NamePart::Last, 3, $most, false));
-        $with = static fn (Reached $one): string => implode(', ', array_map(static fn (Person $other): string => $other->name(), $one->alike));
+        $with = static fn(Reached $one): string => implode(
+            ', ',
+            array_map(static fn(Person $other): string => $other->name(), $one->alike),
+        );
 
-        return array_map(static fn (Reached $one): string => \sprintf('%s %s: %s%s', $one->person->name(), $one->keys, $one->presses ?? 'never', [] === $one->alike ? '' : ', with '.$with($one)), DirectoryView::of(Plan::of('People', $people), $step));
+        return array_map(
+            static fn(Reached $one): string => \sprintf(
+                '%s %s: %s%s',
+                $one->person->name(),
+                $one->keys,
+                $one->presses ?? 'never',
+                [] === $one->alike ? '' : ', with ' . $with($one),
+            ),
+            DirectoryView::of(Plan::of('People', $people), $step),
+        );
     }
 }

@@ -18,15 +18,42 @@ final class JourneyMapTest extends TestCase
 {
     public function testASmallOneByHand(): void
     {
-        $plan = (new PlanBuilder())->person('ann')->mailbox('mbx')->prompt('prm', 2)
-            ->journey('jrn_main', [['id' => 'menu', 'do' => 'menu', 'prompt' => 'prm', 'exits' => [['on' => '1', 'label' => 'Sales', 'steps' => [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 5]]], ['on' => '2', 'steps' => []]]], ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx']]);
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->mailbox('mbx')
+            ->prompt('prm', 2)
+            ->journey('jrn_main', [
+                [
+                    'id' => 'menu',
+                    'do' => 'menu',
+                    'prompt' => 'prm',
+                    'exits' => [
+                        [
+                            'on' => '1',
+                            'label' => 'Sales',
+                            'steps' => [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 5]],
+                        ],
+                        ['on' => '2', 'steps' => []],
+                    ],
+                ],
+                ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx'],
+            ]);
         $map = self::map($plan->plan());
-        $places = array_map(static fn (Box $box): array => [$box->text, $box->x, $box->y], array_values($map->boxes()));
-        self::assertSame([['menu prm, wait 5 s, 2 tries, 1 Sales 2', 16, 34], ['ring Ann 5s', 356, 34], ['message mbx', 16, 150]], $places);
-        self::assertSame(['1 Sales', '2: goes on'], array_map(static fn (Box $box): string => $box->text, array_values($map->labels())));
+        $places = array_map(static fn(Box $box): array => [$box->text, $box->x, $box->y], array_values($map->boxes()));
+        self::assertSame(
+            [['menu prm, wait 5 s, 2 tries, 1 Sales 2', 16, 34], ['ring Ann 5s', 356, 34], ['message mbx', 16, 150]],
+            $places,
+        );
+        self::assertSame(
+            ['1 Sales', '2: goes on'],
+            array_map(static fn(Box $box): string => $box->text, array_values($map->labels())),
+        );
         // Down into the menu, out by key 1 on the same level, back past its column, and down to the message.
         $course = $map->course($plan->call(['keys' => ['1']])->visits);
-        self::assertSame([[32, 16], [32, 54], [372, 54], [372, 83], [346, 83], [346, 141], [32, 141], [32, 170]], $course);
+        self::assertSame(
+            [[32, 16], [32, 54], [372, 54], [372, 83], [346, 83], [346, 141], [32, 141], [32, 170]],
+            $course,
+        );
     }
 
     public function testRandomJourneys(): void
@@ -39,14 +66,20 @@ final class JourneyMapTest extends TestCase
             $boxes = array_values($map->boxes());
             $all = [...$boxes, ...array_values($map->labels())];
             foreach ($all as $a => $one) {
-                self::assertTrue($one->x >= 0 && $one->y >= 0 && $one->right() <= $map->width() && $one->bottom() <= $map->height(), 'It is within the map.');
+                self::assertTrue(
+                    $one->x >= 0 && $one->y >= 0 && $one->right() <= $map->width() && $one->bottom() <= $map->height(),
+                    'It is within the map.',
+                );
                 foreach (\array_slice($all, $a + 1) as $other) {
-                    self::assertFalse($one->overlaps($other), $one->key.' '.$other->key);
+                    self::assertFalse($one->overlaps($other), $one->key . ' ' . $other->key);
                 }
             }
             $visits = self::way($plan->get(Journey::class, 'jrn_main')->steps->steps ?? []);
-            $come = array_fill_keys(array_map(static fn (Visit $visit): string => $visit->step, $visits), true);
-            self::passes($map->course($visits), [...array_values($map->labels()), ...array_filter($boxes, static fn (Box $box): bool => !isset($come[$box->key]))]);
+            $come = array_fill_keys(array_map(static fn(Visit $visit): string => $visit->step, $visits), true);
+            self::passes($map->course($visits), [
+                ...array_values($map->labels()),
+                ...array_filter($boxes, static fn(Box $box): bool => !isset($come[$box->key])),
+            ]);
             self::assertEquals($map, self::map($plan), 'The same journey gives the same picture.');
         }
     }
@@ -62,7 +95,7 @@ final class JourneyMapTest extends TestCase
             self::assertTrue($x1 === $x2 || $y1 === $y2, 'It runs level or upright.');
             $piece = new Box('', '', min($x1, $x2), min($y1, $y2), abs($x1 - $x2) + 1, abs($y1 - $y2) + 1);
             foreach ($others as $other) {
-                self::assertFalse($piece->overlaps($other), 'It passes by '.$other->key);
+                self::assertFalse($piece->overlaps($other), 'It passes by ' . $other->key);
             }
         }
     }
@@ -94,9 +127,13 @@ final class JourneyMapTest extends TestCase
         for ($i = 0; $i < mt_rand(1, 4); ++$i) {
             $exits = [];
             foreach (\array_slice(['1', '2', '3', '*', 'nothing'], 0, mt_rand(0, 3)) as $on) {
-                $exits[] = ['on' => $on, 'label' => '', 'steps' => $deep > 0 && mt_rand(0, 2) > 0 ? self::steps($deep - 1, $n) : []];
+                $exits[] = [
+                    'on' => $on,
+                    'label' => '',
+                    'steps' => $deep > 0 && mt_rand(0, 2) > 0 ? self::steps($deep - 1, $n) : [],
+                ];
             }
-            $steps[] = ['id' => 's'.++$n, 'do' => 'menu', 'prompt' => null, 'exits' => $exits];
+            $steps[] = ['id' => 's' . ++$n, 'do' => 'menu', 'prompt' => null, 'exits' => $exits];
         }
 
         return $steps;

@@ -25,22 +25,66 @@ final class NumberImportTest extends TestCase
     public static function files(): iterable
     {
         yield 'a number alone' => ["number\n01632 960111\n", false, ['added +44 1632 960111 | sit_harbour en -']];
-        yield 'all there is to say' => ["number,label,site,language,target\n02 61 91 01 77,Quai,Quai,FR,ANN\n", false, ['added Quai | sit_quai fr ann']];
-        yield 'a number of the other country' => ["number\n02 61 91 01 77\n", false, ['added +33 2 61 91 01 77 | sit_quai fr -']];
-        yield 'it is there already' => ["number,label\n(01632) 960-100,Front desk\n", false, ['changed Front desk | sit_harbour en jrn_main']];
-        yield 'as it is' => ["number,label,target\n+441632960100,Main line,jrn_main\n", false, ['unchanged Main line | sit_harbour en jrn_main']];
-        yield 'it leads nowhere from now on' => ["number,target\n01632 960100,\n", false, ['changed Main line | sit_harbour en -']];
-        yield 'the same in two writings' => ["number\n01632 960111\n+44 1632 960 111\n", false, ['added +44 1632 960111 | sit_harbour en -', 'refused number: It stands in line 2 already.']];
-        yield 'no such site, language or target' => ["number,site,language,target\n01632 960111,Dock,English,Nobody\n", false, ['refused site: There is no site “Dock”. language: Two letters, such as en or fr. target: Nothing has the name “Nobody”.']];
-        yield 'a name of two' => ["number,target\n01632 960111,Twin\n", false, ['refused target: There are 2 with the name “Twin”.']];
-        yield 'a journey is made, once' => ["number,target\n01632 960111,Coaches\n01632 960112,coaches\n", true, ['added +44 1632 960111 | sit_harbour en jrn_1, makes Coaches', 'added +44 1632 960112 | sit_harbour en jrn_1']];
+        yield 'all there is to say' => [
+            "number,label,site,language,target\n02 61 91 01 77,Quai,Quai,FR,ANN\n",
+            false,
+            ['added Quai | sit_quai fr ann'],
+        ];
+        yield 'a number of the other country' => [
+            "number\n02 61 91 01 77\n",
+            false,
+            ['added +33 2 61 91 01 77 | sit_quai fr -'],
+        ];
+        yield 'it is there already' => [
+            "number,label\n(01632) 960-100,Front desk\n",
+            false,
+            ['changed Front desk | sit_harbour en jrn_main'],
+        ];
+        yield 'as it is' => [
+            "number,label,target\n+441632960100,Main line,jrn_main\n",
+            false,
+            ['unchanged Main line | sit_harbour en jrn_main'],
+        ];
+        yield 'it leads nowhere from now on' => [
+            "number,target\n01632 960100,\n",
+            false,
+            ['changed Main line | sit_harbour en -'],
+        ];
+        yield 'the same in two writings' => [
+            "number\n01632 960111\n+44 1632 960 111\n",
+            false,
+            ['added +44 1632 960111 | sit_harbour en -', 'refused number: It stands in line 2 already.'],
+        ];
+        yield 'no such site, language or target' => [
+            "number,site,language,target\n01632 960111,Dock,English,Nobody\n",
+            false,
+            [
+                'refused site: There is no site “Dock”. language: Two letters, such as en or fr. target: Nothing has the name “Nobody”.',
+            ],
+        ];
+        yield 'a name of two' => [
+            "number,target\n01632 960111,Twin\n",
+            false,
+            ['refused target: There are 2 with the name “Twin”.'],
+        ];
+        yield 'a journey is made, once' => [
+            "number,target\n01632 960111,Coaches\n01632 960112,coaches\n",
+            true,
+            [
+                'added +44 1632 960111 | sit_harbour en jrn_1, makes Coaches',
+                'added +44 1632 960112 | sit_harbour en jrn_1',
+            ],
+        ];
         yield 'not a number' => ["number\nhello\n", false, ['refused number: "hello" is not a phone number.']];
     }
 
     public function testTheTableComesBackAsItWent(): void
     {
         $table = NumberTable::write(self::plan()->plan());
-        self::assertSame("number,label,site,language,target\r\n'+441632960100,\"Main line\",Harbour,en,jrn_main\r\n", $table);
+        self::assertSame(
+            "number,label,site,language,target\r\n'+441632960100,\"Main line\",Harbour,en,jrn_main\r\n",
+            $table,
+        );
         self::assertSame(['unchanged Main line | sit_harbour en jrn_main'], self::told($table, false));
     }
 
@@ -49,12 +93,28 @@ final class NumberImportTest extends TestCase
     {
         $n = 0;
         $told = [];
-        foreach (NumberImport::outcomes(self::plan()->plan(), NumberTable::read($text), $makes, static function (Kind $kind) use (&$n): string {
-            return $kind->prefix().'_'.++$n;
-        }) as $outcome) {
+        foreach (
+            NumberImport::outcomes(self::plan()->plan(), NumberTable::read($text), $makes, static function (
+                Kind $kind,
+            ) use (&$n): string {
+                return $kind->prefix() . '_' . ++$n;
+            })
+            as $outcome
+        ) {
             $number = $outcome->number;
             $json = $outcome->toJson();
-            $told[] = null === $number ? 'refused '.implode(' ', $json['problems']) : \sprintf('%s %s | %s %s %s%s', $json['outcome'], $number->name(), $number->site, $number->language, $number->target->element ?? '-', null === $json['makes'] ? '' : ', makes '.$json['makes']);
+            $told[] =
+                null === $number
+                    ? 'refused ' . implode(' ', $json['problems'])
+                    : \sprintf(
+                        '%s %s | %s %s %s%s',
+                        $json['outcome'],
+                        $number->name(),
+                        $number->site,
+                        $number->language,
+                        $number->target->element ?? '-',
+                        null === $json['makes'] ? '' : ', makes ' . $json['makes'],
+                    );
         }
 
         return $told;
@@ -62,7 +122,18 @@ final class NumberImportTest extends TestCase
 
     private static function plan(): PlanBuilder
     {
-        return (new PlanBuilder())->with(['id' => 'sit_quai', 'kind' => 'site', 'name' => 'Quai', 'zone' => 'Europe/Paris', 'country' => 'FR', 'language' => 'fr'])
-            ->person('ann')->team('team', [])->with(['id' => 'mbx_twin', 'kind' => 'mailbox', 'name' => 'Twin'])->with(['id' => 'jrn_twin', 'kind' => 'journey', 'name' => 'Twin', 'steps' => []]);
+        return (new PlanBuilder())
+            ->with([
+                'id' => 'sit_quai',
+                'kind' => 'site',
+                'name' => 'Quai',
+                'zone' => 'Europe/Paris',
+                'country' => 'FR',
+                'language' => 'fr',
+            ])
+            ->person('ann')
+            ->team('team', [])
+            ->with(['id' => 'mbx_twin', 'kind' => 'mailbox', 'name' => 'Twin'])
+            ->with(['id' => 'jrn_twin', 'kind' => 'journey', 'name' => 'Twin', 'steps' => []]);
     }
 }

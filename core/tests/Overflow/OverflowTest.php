@@ -18,10 +18,23 @@ final class OverflowTest extends TestCase
     /** A queue that lets 4 wait for 300 s; then 4 s are said, Ann rings for 20 s, and the mailbox has it. */
     public function testFromOneToTheNext(): void
     {
-        $plan = self::plan([['id' => 's1', 'do' => 'queue', 'queue' => 'que', 'exits' => [['on' => 'full', 'steps' => [['id' => 's2', 'do' => 'message', 'mailbox' => 'mbx']]]]], ['id' => 's3', 'do' => 'say', 'prompt' => 'prm_sorry'], ['id' => 's4', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20], ['id' => 's5', 'do' => 'message', 'mailbox' => 'mbx']]);
+        $plan = self::plan([
+            [
+                'id' => 's1',
+                'do' => 'queue',
+                'queue' => 'que',
+                'exits' => [['on' => 'full', 'steps' => [['id' => 's2', 'do' => 'message', 'mailbox' => 'mbx']]]],
+            ],
+            ['id' => 's3', 'do' => 'say', 'prompt' => 'prm_sorry'],
+            ['id' => 's4', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20],
+            ['id' => 's5', 'do' => 'message', 'mailbox' => 'mbx'],
+        ]);
         [$overflow, $stays] = self::read($plan);
-        self::assertSame(['que', 'mbx', 'ann', 'mbx'], array_map(static fn (Stay $stay): string => $stay->by, $stays));
-        self::assertSame([['no agents, unreachable, waited', 304, 'ann'], ['full', 0, 'mbx']], self::told($overflow->from($stays[0])));
+        self::assertSame(['que', 'mbx', 'ann', 'mbx'], array_map(static fn(Stay $stay): string => $stay->by, $stays));
+        self::assertSame(
+            [['no agents, unreachable, waited', 304, 'ann'], ['full', 0, 'mbx']],
+            self::told($overflow->from($stays[0])),
+        );
         self::assertSame([['nobody, busy, unreachable', 20, 'mbx']], self::told($overflow->from($stays[2])));
         self::assertSame([], $overflow->from($stays[1]));
         self::assertSame(324, $overflow->longest($stays[0]));
@@ -32,17 +45,46 @@ final class OverflowTest extends TestCase
     {
         $plan = self::plan([
             ['id' => 's1', 'do' => 'queue', 'queue' => 'que'],
-            ['id' => 's2', 'do' => 'hours', 'hours' => 'hrs', 'exits' => [['on' => 'closed', 'steps' => [['id' => 's3', 'do' => 'end']]], ['on' => 'lunch', 'steps' => [['id' => 's4', 'do' => 'ring', 'target' => 'ann', 'seconds' => 9]]]]],
+            [
+                'id' => 's2',
+                'do' => 'hours',
+                'hours' => 'hrs',
+                'exits' => [
+                    ['on' => 'closed', 'steps' => [['id' => 's3', 'do' => 'end']]],
+                    ['on' => 'lunch', 'steps' => [['id' => 's4', 'do' => 'ring', 'target' => 'ann', 'seconds' => 9]]],
+                ],
+            ],
             // Twice 4 s of prompt and 5 s to press something; keys are the caller's choice.
-            ['id' => 's5', 'do' => 'menu', 'prompt' => 'prm_sorry', 'wait' => 5, 'tries' => 2, 'exits' => [['on' => '1', 'steps' => [['id' => 's6', 'do' => 'go', 'journey' => 'jrn_main']]]]],
+            [
+                'id' => 's5',
+                'do' => 'menu',
+                'prompt' => 'prm_sorry',
+                'wait' => 5,
+                'tries' => 2,
+                'exits' => [['on' => '1', 'steps' => [['id' => 's6', 'do' => 'go', 'journey' => 'jrn_main']]]],
+            ],
             ['id' => 's7', 'do' => 'message', 'mailbox' => 'mbx'],
         ]);
         [$overflow, $stays] = self::read($plan);
-        self::assertSame([['no agents, unreachable, full, waited', 318, 'mbx'], ['no agents, unreachable, full, waited', 300, 'ann'], ['no agents, unreachable, full, waited', 300, null]], self::told($overflow->from($stays[0])));
+        self::assertSame(
+            [
+                ['no agents, unreachable, full, waited', 318, 'mbx'],
+                ['no agents, unreachable, full, waited', 300, 'ann'],
+                ['no agents, unreachable, full, waited', 300, null],
+            ],
+            self::told($overflow->from($stays[0])),
+        );
         self::assertSame(['hrs'], array_keys($overflow->from($stays[0])[0]->hours));
-        self::assertSame([['nobody, busy, unreachable', 27, 'mbx']], self::told($overflow->from($stays[1])), 'The exit runs out, and the menu comes next.');
+        self::assertSame(
+            [['nobody, busy, unreachable', 27, 'mbx']],
+            self::told($overflow->from($stays[1])),
+            'The exit runs out, and the menu comes next.',
+        );
         self::assertSame(327, $overflow->longest($stays[0]));
-        self::assertSame([[], ['hrs' => ['lunch']], ['hrs' => ['open', 'lunch']]], array_map($overflow->givenAt(...), $stays));
+        self::assertSame(
+            [[], ['hrs' => ['lunch']], ['hrs' => ['open', 'lunch']]],
+            array_map($overflow->givenAt(...), $stays),
+        );
     }
 
     public function testWhereNothingFollowsTheCallEnds(): void
@@ -54,19 +96,43 @@ final class OverflowTest extends TestCase
 
     public function testRoundAndRound(): void
     {
-        $plan = self::plan([['id' => 's1', 'do' => 'queue', 'queue' => 'que'], ['id' => 's2', 'do' => 'go', 'journey' => 'jrn_two']])->journey('jrn_two', [['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 9], ['id' => 's2', 'do' => 'go', 'journey' => 'jrn_main']]);
+        $plan = self::plan([
+            ['id' => 's1', 'do' => 'queue', 'queue' => 'que'],
+            ['id' => 's2', 'do' => 'go', 'journey' => 'jrn_two'],
+        ])->journey('jrn_two', [
+            ['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 9],
+            ['id' => 's2', 'do' => 'go', 'journey' => 'jrn_main'],
+        ]);
         [$overflow, $stays] = self::read($plan);
-        self::assertSame(['que', 'ann'], array_map(static fn (Stay $stay): string => $stay->by, $overflow->wayBack($stays[0])));
+        self::assertSame(
+            ['que', 'ann'],
+            array_map(static fn(Stay $stay): string => $stay->by, $overflow->wayBack($stays[0])),
+        );
         self::assertNull($overflow->longest($stays[0]));
     }
 
     /** Twenty branches of three, one after the other: each step is come to once. */
     public function testManyBranchesTakeNoTime(): void
     {
-        $branch = static fn (int $i): array => ['id' => 'h'.$i, 'do' => 'hours', 'hours' => 'hrs', 'exits' => [['on' => 'closed', 'steps' => [['id' => 'c'.$i, 'do' => 'say', 'prompt' => 'prm_sorry']]], ['on' => 'lunch', 'steps' => []]]];
-        $plan = self::plan([['id' => 's1', 'do' => 'queue', 'queue' => 'que'], ...array_map($branch, range(1, 20)), ['id' => 's7', 'do' => 'message', 'mailbox' => 'mbx']]);
+        $branch = static fn(int $i): array => [
+            'id' => 'h' . $i,
+            'do' => 'hours',
+            'hours' => 'hrs',
+            'exits' => [
+                ['on' => 'closed', 'steps' => [['id' => 'c' . $i, 'do' => 'say', 'prompt' => 'prm_sorry']]],
+                ['on' => 'lunch', 'steps' => []],
+            ],
+        ];
+        $plan = self::plan([
+            ['id' => 's1', 'do' => 'queue', 'queue' => 'que'],
+            ...array_map($branch, range(1, 20)),
+            ['id' => 's7', 'do' => 'message', 'mailbox' => 'mbx'],
+        ]);
         [$overflow, $stays] = self::read($plan);
-        self::assertSame([['no agents, unreachable, full, waited', 380, 'mbx']], self::told($overflow->from($stays[0])));
+        self::assertSame(
+            [['no agents, unreachable, full, waited', 380, 'mbx']],
+            self::told($overflow->from($stays[0])),
+        );
     }
 
     /**
@@ -76,7 +142,10 @@ final class OverflowTest extends TestCase
      */
     private static function told(array $flows): array
     {
-        return array_map(static fn (Flow $flow): array => [implode(', ', $flow->exits), $flow->seconds, $flow->to?->by], $flows);
+        return array_map(
+            static fn(Flow $flow): array => [implode(', ', $flow->exits), $flow->seconds, $flow->to?->by],
+            $flows,
+        );
     }
 
     /** @return array{Overflow, list<Stay>} */
@@ -93,7 +162,18 @@ final class OverflowTest extends TestCase
     /** @param list<array<string, mixed>> $steps */
     private static function plan(array $steps): PlanBuilder
     {
-        return (new PlanBuilder())->person('ann')->mailbox('mbx')->prompt('prm_sorry', 4)->hours('hrs', [['days' => ['mo'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']])
-            ->with(['id' => 'que', 'kind' => 'queue', 'name' => 'Queue', 'members' => [['who' => 'ann']], 'admission' => ['mostWaiting' => 4]])->journey('jrn_main', $steps);
+        return (new PlanBuilder())
+            ->person('ann')
+            ->mailbox('mbx')
+            ->prompt('prm_sorry', 4)
+            ->hours('hrs', [['days' => ['mo'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']])
+            ->with([
+                'id' => 'que',
+                'kind' => 'queue',
+                'name' => 'Queue',
+                'members' => [['who' => 'ann']],
+                'admission' => ['mostWaiting' => 4],
+            ])
+            ->journey('jrn_main', $steps);
     }
 }

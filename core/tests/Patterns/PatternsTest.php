@@ -20,14 +20,25 @@ use PHPUnit\Framework\TestCase;
 /** Journeys that begin from a pattern: whole at once, and what a call to each meets. */
 final class PatternsTest extends TestCase
 {
-    private const OF_KIND = [Kind::Hours->value => 'hrs', Kind::Person->value => 'ann', Kind::Team->value => 'team', Kind::Queue->value => 'que', Kind::Journey->value => 'jrn_next', Kind::Prompt->value => 'prm', Kind::Mailbox->value => 'mbx'];
+    private const OF_KIND = [
+        Kind::Hours->value => 'hrs',
+        Kind::Person->value => 'ann',
+        Kind::Team->value => 'team',
+        Kind::Queue->value => 'que',
+        Kind::Journey->value => 'jrn_next',
+        Kind::Prompt->value => 'prm',
+        Kind::Mailbox->value => 'mbx',
+    ];
 
     /** @param array<string, string> $answers */
     #[DataProvider('journeys')]
     public function testWhatACallMeets(string $pattern, array $answers, string $sentence): void
     {
         $plan = self::plan();
-        $journey = Input::read(['pattern' => $pattern, 'name' => 'New', 'answers' => $answers], static fn (Input $in): ?Journey => Patterns::read($in, $plan->plan(), 'jrn_main'));
+        $journey = Input::read(
+            ['pattern' => $pattern, 'name' => 'New', 'answers' => $answers],
+            static fn(Input $in): ?Journey => Patterns::read($in, $plan->plan(), 'jrn_main'),
+        );
         self::assertInstanceOf(Journey::class, $journey);
         $with = $plan->with($journey->toJson());
         self::assertSame($sentence, AnswerSentence::of($with->call(), $with->plan()));
@@ -37,14 +48,46 @@ final class PatternsTest extends TestCase
     public static function journeys(): iterable
     {
         $message = 'then leaves a message with mbx.';
-        yield 'closed' => ['open or closed', ['hours' => 'hrs', 'who' => 'ann', 'closed' => 'prm', 'mailbox' => 'mbx'], 'Hears “prm”, '.$message];
-        yield 'closed, with nothing said' => ['open or closed', ['hours' => 'hrs', 'who' => 'ann', 'mailbox' => 'mbx'], 'Leaves a message with mbx.'];
-        yield 'open' => ['open or closed', ['hours' => 'hrs_open', 'who' => 'ann', 'mailbox' => 'mbx'], 'Rings Ann for 20 s, '.$message];
-        yield 'a menu' => ['menu of three', ['prompt' => 'prm', 'one' => 'ann', 'two' => 'team', 'three' => 'mbx', 'otherwise' => 'jrn_next'], 'Presses nothing at “prm”, then the plan ends the call.'];
-        yield 'a person, then a team' => ['person then team', ['person' => 'ann', 'team' => 'team', 'mailbox' => 'mbx'], 'Rings Ann for 15 s, rings team for 20 s, '.$message];
-        yield 'a person, then a queue' => ['person then team', ['person' => 'ann', 'team' => 'que', 'mailbox' => 'mbx'], 'Rings Ann for 15 s, waits in que for 5 min, '.$message];
-        yield 'ring, then greet' => ['ring then greet', ['who' => 'team', 'greeting' => 'prm', 'mailbox' => 'mbx'], 'Rings team for 30 s, hears “prm”, '.$message];
-        yield 'a language' => ['language choice', ['prompt' => 'prm', 'next' => 'jrn_next'], 'Presses nothing at “prm”, then the plan ends the call.'];
+        yield 'closed' => [
+            'open or closed',
+            ['hours' => 'hrs', 'who' => 'ann', 'closed' => 'prm', 'mailbox' => 'mbx'],
+            'Hears “prm”, ' . $message,
+        ];
+        yield 'closed, with nothing said' => [
+            'open or closed',
+            ['hours' => 'hrs', 'who' => 'ann', 'mailbox' => 'mbx'],
+            'Leaves a message with mbx.',
+        ];
+        yield 'open' => [
+            'open or closed',
+            ['hours' => 'hrs_open', 'who' => 'ann', 'mailbox' => 'mbx'],
+            'Rings Ann for 20 s, ' . $message,
+        ];
+        yield 'a menu' => [
+            'menu of three',
+            ['prompt' => 'prm', 'one' => 'ann', 'two' => 'team', 'three' => 'mbx', 'otherwise' => 'jrn_next'],
+            'Presses nothing at “prm”, then the plan ends the call.',
+        ];
+        yield 'a person, then a team' => [
+            'person then team',
+            ['person' => 'ann', 'team' => 'team', 'mailbox' => 'mbx'],
+            'Rings Ann for 15 s, rings team for 20 s, ' . $message,
+        ];
+        yield 'a person, then a queue' => [
+            'person then team',
+            ['person' => 'ann', 'team' => 'que', 'mailbox' => 'mbx'],
+            'Rings Ann for 15 s, waits in que for 5 min, ' . $message,
+        ];
+        yield 'ring, then greet' => [
+            'ring then greet',
+            ['who' => 'team', 'greeting' => 'prm', 'mailbox' => 'mbx'],
+            'Rings team for 30 s, hears “prm”, ' . $message,
+        ];
+        yield 'a language' => [
+            'language choice',
+            ['prompt' => 'prm', 'next' => 'jrn_next'],
+            'Presses nothing at “prm”, then the plan ends the call.',
+        ];
     }
 
     /** Whatever fits may be chosen: what comes of it can be published at once. */
@@ -58,7 +101,10 @@ final class PatternsTest extends TestCase
                 foreach (Patterns::all()[$name]->asks() as $ask) {
                     $answers[$ask->key] = self::OF_KIND[($ask->key === $varied->key ? $kind : $ask->kinds[0])->value];
                 }
-                $journey = Input::read(['pattern' => $name, 'name' => 'New', 'answers' => $answers], static fn (Input $in): ?Journey => Patterns::read($in, $plan->plan(), 'jrn_main'));
+                $journey = Input::read(
+                    ['pattern' => $name, 'name' => 'New', 'answers' => $answers],
+                    static fn(Input $in): ?Journey => Patterns::read($in, $plan->plan(), 'jrn_main'),
+                );
                 self::assertNotNull($journey);
                 foreach (Checks::of($journey, $plan->plan()->with($journey)) as $finding) {
                     self::assertFalse($finding->blocksPublishing, FindingWords::message($finding));
@@ -83,10 +129,13 @@ final class PatternsTest extends TestCase
     public function testWhatIsMissingIsToldAtItsField(array $data, array $pointers): void
     {
         try {
-            Input::read($data, static fn (Input $in): ?Journey => Patterns::read($in, self::plan()->plan(), 'jrn_main'));
+            Input::read($data, static fn(Input $in): ?Journey => Patterns::read($in, self::plan()->plan(), 'jrn_main'));
             self::fail('It is taken.');
         } catch (InvalidData $invalid) {
-            self::assertSame($pointers, array_map(static fn (Problem $one): string => $one->pointer, $invalid->problems));
+            self::assertSame(
+                $pointers,
+                array_map(static fn(Problem $one): string => $one->pointer, $invalid->problems),
+            );
         }
     }
 
@@ -96,16 +145,44 @@ final class PatternsTest extends TestCase
         $whole = ['person' => 'ann', 'team' => 'team', 'mailbox' => 'mbx'];
         yield 'no name' => [['pattern' => 'person then team', 'name' => ' ', 'answers' => $whole], ['/name']];
         yield 'no such pattern' => [['pattern' => 'star', 'name' => 'New', 'answers' => $whole], ['/pattern']];
-        yield 'something missing' => [['pattern' => 'person then team', 'name' => 'New', 'answers' => ['person' => 'ann', 'team' => '']], ['/answers/team', '/answers/mailbox']];
-        yield 'another kind, and nothing at all' => [['pattern' => 'person then team', 'name' => 'New', 'answers' => ['person' => 'mbx', 'team' => 'nobody'] + $whole], ['/answers/person', '/answers/team']];
-        yield 'something else' => [['pattern' => 'person then team', 'name' => 'New', 'answers' => $whole + ['hours' => 'hrs']], ['/answers/hours']];
+        yield 'something missing' => [
+            ['pattern' => 'person then team', 'name' => 'New', 'answers' => ['person' => 'ann', 'team' => '']],
+            ['/answers/team', '/answers/mailbox'],
+        ];
+        yield 'another kind, and nothing at all' => [
+            [
+                'pattern' => 'person then team',
+                'name' => 'New',
+                'answers' => ['person' => 'mbx', 'team' => 'nobody'] + $whole,
+            ],
+            ['/answers/person', '/answers/team'],
+        ];
+        yield 'something else' => [
+            ['pattern' => 'person then team', 'name' => 'New', 'answers' => $whole + ['hours' => 'hrs']],
+            ['/answers/hours'],
+        ];
     }
 
     private static function plan(): PlanBuilder
     {
-        $open = [['days' => ['mo', 'tu', 'we', 'th', 'fr', 'sa', 'su'], 'from' => '00:00', 'to' => '24:00', 'state' => 'open']];
+        $open = [
+            [
+                'days' => ['mo', 'tu', 'we', 'th', 'fr', 'sa', 'su'],
+                'from' => '00:00',
+                'to' => '24:00',
+                'state' => 'open',
+            ],
+        ];
 
-        return (new PlanBuilder())->prompt('prm', 4)->mailbox('mbx')->person('ann')->person('ben')->team('team', ['ben'])->hours('hrs', [])->hours('hrs_open', $open)
-            ->with(['id' => 'que', 'kind' => 'queue', 'name' => 'que', 'members' => [['who' => 'ann']]])->journey('jrn_next', [['id' => 'end', 'do' => 'end']]);
+        return (new PlanBuilder())
+            ->prompt('prm', 4)
+            ->mailbox('mbx')
+            ->person('ann')
+            ->person('ben')
+            ->team('team', ['ben'])
+            ->hours('hrs', [])
+            ->hours('hrs_open', $open)
+            ->with(['id' => 'que', 'kind' => 'queue', 'name' => 'que', 'members' => [['who' => 'ann']]])
+            ->journey('jrn_next', [['id' => 'end', 'do' => 'end']]);
     }
 }

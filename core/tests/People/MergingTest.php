@@ -21,7 +21,11 @@ final class MergingTest extends TestCase
         $merged = self::merge(true);
         self::assertSame([], $merged->usesOf('ann'));
         self::assertSame([], (new Integrity($merged))->problems(), 'Nothing dangles.');
-        self::assertSame(['ben', 'ben/desk2', '+447700900123'], array_column(self::json($merged, 'team_one')['members'], 'who'), 'Both were in the team, and her desk phone was.');
+        self::assertSame(
+            ['ben', 'ben/desk2', '+447700900123'],
+            array_column(self::json($merged, 'team_one')['members'], 'who'),
+            'Both were in the team, and her desk phone was.',
+        );
         self::assertSame(['ben'], self::json($merged, 'mbx_office')['owners']);
         self::assertSame('ben', self::json($merged, 'jrn_main')['steps'][0]['target']);
         self::assertSame('ben', self::json($merged, 'num_ann')['target']);
@@ -32,7 +36,11 @@ final class MergingTest extends TestCase
         $ben = self::json(self::merge(true), 'ben');
         self::assertSame(['desk', 'desk2', 'mobile'], array_column($ben['phones'], 'id'));
         self::assertSame(['301', 'mbx_office'], [$ben['extension'], $ben['mailbox']], 'He had neither.');
-        self::assertSame([['desk2'], ['mobile']], array_column($ben['rules'][0]['stages'], 'phones'), 'Her rules ring her phones, which are his now,');
+        self::assertSame(
+            [['desk2'], ['mobile']],
+            array_column($ben['rules'][0]['stages'], 'phones'),
+            'Her rules ring her phones, which are his now,',
+        );
         self::assertSame('mbx_office', $ben['rules'][0]['next']['nobody'], 'and end in the mailbox that came along.');
     }
 
@@ -40,14 +48,39 @@ final class MergingTest extends TestCase
     {
         $merged = self::merge(false);
         $ben = self::json($merged, 'ben');
-        self::assertSame([['desk'], '', null, []], [array_column($ben['phones'], 'id'), $ben['extension'], $ben['mailbox'], $ben['rules']]);
-        self::assertSame(['ben', '+447700900123'], array_column(self::json($merged, 'team_one')['members'], 'who'), 'Her single phone is gone, so he himself stands there, once.');
+        self::assertSame(
+            [['desk'], '', null, []],
+            [array_column($ben['phones'], 'id'), $ben['extension'], $ben['mailbox'], $ben['rules']],
+        );
+        self::assertSame(
+            ['ben', '+447700900123'],
+            array_column(self::json($merged, 'team_one')['members'], 'who'),
+            'Her single phone is gone, so he himself stands there, once.',
+        );
     }
 
     public function testATierThatOnlySheWasInClosesUp(): void
     {
-        $builder = self::builder()->person('cid')->with(['id' => 'team_wide', 'kind' => 'team', 'name' => 'Wide', 'pattern' => 'widening', 'members' => [['who' => 'ben', 'tier' => 1], ['who' => 'ann', 'tier' => 2], ['who' => 'cid', 'tier' => 3]]]);
-        self::assertSame([['ben', 1], ['cid', 2]], array_map(static fn (array $member): array => [$member['who'], $member['tier']], self::json(self::apply($builder->plan(), true), 'team_wide')['members']));
+        $builder = self::builder()
+            ->person('cid')
+            ->with([
+                'id' => 'team_wide',
+                'kind' => 'team',
+                'name' => 'Wide',
+                'pattern' => 'widening',
+                'members' => [
+                    ['who' => 'ben', 'tier' => 1],
+                    ['who' => 'ann', 'tier' => 2],
+                    ['who' => 'cid', 'tier' => 3],
+                ],
+            ]);
+        self::assertSame(
+            [['ben', 1], ['cid', 2]],
+            array_map(
+                static fn(array $member): array => [$member['who'], $member['tier']],
+                self::json(self::apply($builder->plan(), true), 'team_wide')['members'],
+            ),
+        );
     }
 
     public function testARuleOfHisThatPassedCallsToHerLetsThemGoBack(): void
@@ -61,12 +94,32 @@ final class MergingTest extends TestCase
     {
         $plan = self::builder()
             ->with(self::person('cid', '', ['desk', 'pager'], []))
-            ->with(['id' => 'dee', 'kind' => 'person', 'name' => 'Dee', 'extension' => '', 'site' => 'sit_harbour', 'mailbox' => 'mbx_dee', 'phones' => [['id' => 'own', 'type' => 'outside', 'label' => 'Own', 'number' => '+447700900177']]])
-            ->mailbox('mbx_dee')->plan();
-        [$ann, $cid, $dee] = array_map(static fn (string $id): Person => $plan->get(Person::class, $id) ?? throw new \LogicException($id), ['ann', 'cid', 'dee']);
-        self::assertSame([['desk']], array_column(RuleCopy::to($ann, $cid)->toJson()['rules'][0]['stages'], 'phones'), 'Cid has no phone outside: that stage is left out.');
+            ->with([
+                'id' => 'dee',
+                'kind' => 'person',
+                'name' => 'Dee',
+                'extension' => '',
+                'site' => 'sit_harbour',
+                'mailbox' => 'mbx_dee',
+                'phones' => [['id' => 'own', 'type' => 'outside', 'label' => 'Own', 'number' => '+447700900177']],
+            ])
+            ->mailbox('mbx_dee')
+            ->plan();
+        [$ann, $cid, $dee] = array_map(
+            static fn(string $id): Person => $plan->get(Person::class, $id) ?? throw new \LogicException($id),
+            ['ann', 'cid', 'dee'],
+        );
+        self::assertSame(
+            [['desk']],
+            array_column(RuleCopy::to($ann, $cid)->toJson()['rules'][0]['stages'], 'phones'),
+            'Cid has no phone outside: that stage is left out.',
+        );
         $copied = RuleCopy::to($ann, $dee)->toJson();
-        self::assertSame([['own']], array_column($copied['rules'][0]['stages'], 'phones'), 'Her phone outside stands for Ann\'s.');
+        self::assertSame(
+            [['own']],
+            array_column($copied['rules'][0]['stages'], 'phones'),
+            'Her phone outside stands for Ann\'s.',
+        );
         self::assertSame('mbx_dee', $copied['rules'][0]['next']['nobody'], 'The own mailbox is hers.');
     }
 
@@ -80,7 +133,11 @@ final class MergingTest extends TestCase
         [$ann, $ben] = [$plan->get(Person::class, 'ann'), $plan->get(Person::class, 'ben')];
         \assert(null !== $ann && null !== $ben);
 
-        return array_reduce(Merging::elements($plan, $ann, $ben, $withPhones), static fn (Plan $after, Element $element): Plan => $after->with($element), $plan)->without('ann');
+        return array_reduce(
+            Merging::elements($plan, $ann, $ben, $withPhones),
+            static fn(Plan $after, Element $element): Plan => $after->with($element),
+            $plan,
+        )->without('ann');
     }
 
     /** @return array<string, mixed> */
@@ -95,10 +152,32 @@ final class MergingTest extends TestCase
         $ann['mailbox'] = 'mbx_office';
         $ann['phones'][] = ['id' => 'mobile', 'type' => 'outside', 'label' => 'Mobile', 'number' => '+447700900101'];
 
-        return (new PlanBuilder())->with($ann)->with(self::person('ben', '', ['desk'], []))
-            ->with(['id' => 'team_one', 'kind' => 'team', 'name' => 'One', 'pattern' => 'all at once', 'members' => [['who' => 'ann'], ['who' => 'ann/desk'], ['who' => 'ben'], ['who' => '+447700900123']]])
-            ->with(['id' => 'mbx_office', 'kind' => 'mailbox', 'name' => 'Office', 'owners' => ['ben', 'ann'], 'notify' => []])
-            ->with(['id' => 'num_ann', 'kind' => 'number', 'name' => 'Ann', 'number' => '+441632960101', 'site' => 'sit_harbour', 'language' => 'en', 'target' => 'ann'])
+        return (new PlanBuilder())
+            ->with($ann)
+            ->with(self::person('ben', '', ['desk'], []))
+            ->with([
+                'id' => 'team_one',
+                'kind' => 'team',
+                'name' => 'One',
+                'pattern' => 'all at once',
+                'members' => [['who' => 'ann'], ['who' => 'ann/desk'], ['who' => 'ben'], ['who' => '+447700900123']],
+            ])
+            ->with([
+                'id' => 'mbx_office',
+                'kind' => 'mailbox',
+                'name' => 'Office',
+                'owners' => ['ben', 'ann'],
+                'notify' => [],
+            ])
+            ->with([
+                'id' => 'num_ann',
+                'kind' => 'number',
+                'name' => 'Ann',
+                'number' => '+441632960101',
+                'site' => 'sit_harbour',
+                'language' => 'en',
+                'target' => 'ann',
+            ])
             ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20]]);
     }
 
@@ -110,8 +189,19 @@ final class MergingTest extends TestCase
      */
     private static function person(string $id, string $extension, array $phones, array $rules): array
     {
-        return ['id' => $id, 'kind' => 'person', 'name' => ucfirst($id), 'extension' => $extension, 'site' => 'sit_harbour', 'mailbox' => null, 'rules' => $rules,
-            'phones' => array_map(static fn (string $phone): array => ['id' => $phone, 'type' => 'desk', 'label' => $phone], $phones)];
+        return [
+            'id' => $id,
+            'kind' => 'person',
+            'name' => ucfirst($id),
+            'extension' => $extension,
+            'site' => 'sit_harbour',
+            'mailbox' => null,
+            'rules' => $rules,
+            'phones' => array_map(
+                static fn(string $phone): array => ['id' => $phone, 'type' => 'desk', 'label' => $phone],
+                $phones,
+            ),
+        ];
     }
 
     /**
@@ -121,6 +211,15 @@ final class MergingTest extends TestCase
      */
     private static function rule(array $phones, string $then): array
     {
-        return ['id' => 'one', 'name' => 'One', 'on' => true, 'next' => ['nobody' => $then], 'stages' => array_map(static fn (string $phone): array => ['phones' => [$phone], 'after' => 0, 'seconds' => 10], $phones)];
+        return [
+            'id' => 'one',
+            'name' => 'One',
+            'on' => true,
+            'next' => ['nobody' => $then],
+            'stages' => array_map(
+                static fn(string $phone): array => ['phones' => [$phone], 'after' => 0, 'seconds' => 10],
+                $phones,
+            ),
+        ];
     }
 }

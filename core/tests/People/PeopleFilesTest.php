@@ -25,7 +25,7 @@ final class PeopleFilesTest extends TestCase
 
     public static function setUpBeforeClass(): void
     {
-        self::$demo = PlanCodec::decode((string) file_get_contents(__DIR__.'/../../../demo/ternwick-ferries.json'));
+        self::$demo = PlanCodec::decode((string) file_get_contents(__DIR__ . '/../../../demo/ternwick-ferries.json'));
     }
 
     /**
@@ -36,7 +36,7 @@ final class PeopleFilesTest extends TestCase
     #[DataProvider('tables')]
     public function testTheRulesOfRfc4180(string $text, array $names): void
     {
-        self::assertSame($names, array_map(static fn (PersonRow $row): string => $row->name, PeopleTable::read($text)));
+        self::assertSame($names, array_map(static fn(PersonRow $row): string => $row->name, PeopleTable::read($text)));
     }
 
     /** @return iterable<string, array{string, list<string>}> */
@@ -46,7 +46,10 @@ final class PeopleFilesTest extends TestCase
         yield '2: the last line may not' => ["name\r\nAda\r\nBen", ['Ada', 'Ben']];
         yield '3 and 4: a header, and cells with commas between' => ["extension,name\r\n201,Ada\r\n", ['Ada']];
         yield '5: cells may be quoted' => ["\"name\",\"extension\"\r\n\"Ada\",\"201\"\r\n", ['Ada']];
-        yield '6: quoted cells hold commas and line breaks' => ["name,extension\r\n\"Hall, Ada\nMay\",201\r\n", ["Hall, Ada\nMay"]];
+        yield '6: quoted cells hold commas and line breaks' => [
+            "name,extension\r\n\"Hall, Ada\nMay\",201\r\n",
+            ["Hall, Ada\nMay"],
+        ];
         yield '7: a quotation mark is doubled' => ["name\r\n\"Ada \"\"Deck\"\" Hall\"\r\n", ['Ada "Deck" Hall']];
         yield 'a byte-order mark and plain line feeds are taken too' => ["\u{FEFF}name\nAda\n\nBen\n", ['Ada', 'Ben']];
     }
@@ -73,44 +76,80 @@ final class PeopleFilesTest extends TestCase
 
     public function testExportingAndImportingAgainChangesNothing(): void
     {
-        foreach ([PeopleTable::read(PeopleTable::write(self::$demo)), PeopleCards::read(PeopleCards::write(self::$demo))] as $rows) {
+        foreach (
+            [PeopleTable::read(PeopleTable::write(self::$demo)), PeopleCards::read(PeopleCards::write(self::$demo))]
+            as $rows
+        ) {
             $outcomes = self::outcomes($rows);
             self::assertCount(15, $outcomes);
-            self::assertSame(['unchanged'], array_values(array_unique(array_map(static fn (PersonOutcome $one): string => $one->toJson()['outcome'], $outcomes))));
+            self::assertSame(
+                ['unchanged'],
+                array_values(
+                    array_unique(
+                        array_map(static fn(PersonOutcome $one): string => $one->toJson()['outcome'], $outcomes),
+                    ),
+                ),
+            );
         }
     }
 
     public function testRowsAreReportedOneByOne(): void
     {
-        $outcomes = self::outcomes(PeopleTable::read(implode("\r\n", [
-            'name,extension,site,desk,outside,mailbox',
-            'Ned Garrow,260,Ternwick Harbour,Desk phone,07700 900177,',
-            'Dana Whitlock,201,,,Private 07700 900178,',
-            'Nobody Knows,261,Atlantis,,,',
-            'Twice,260,,Desk phone,,',
-            'Wrong,2x,,,12,No such mailbox',
-            ',262,,Desk phone,,',
-            'No Phone,263,,,,',
-        ])));
-        $report = array_map(static fn (PersonOutcome $one): array => [$one->toJson()['line'], $one->toJson()['outcome'], ...$one->toJson()['problems']], $outcomes);
-        self::assertSame([
-            [2, 'added'],
-            [3, 'changed'],
-            [4, 'refused', 'site: There is no site "Atlantis".'],
-            [5, 'refused', 'extension: Extension 260 stands at line 2 already.'],
-            [6, 'refused', 'extension: "2x" is not an extension of 2 to 6 digits.', 'mailbox: There is no mailbox "No such mailbox".', 'outside: "12" is too short for a phone number.'],
-            [7, 'refused', 'name: There is no name.'],
-            [8, 'refused', 'phones: There is no number and no phone.'],
-        ], $report);
-        self::assertSame(['Desk phone', 'Laptop', 'Private'], array_map(static fn (Phone $phone): string => $phone->label, $outcomes[1]->person->phones ?? []), 'Phones are added, none is taken away.');
+        $outcomes = self::outcomes(
+            PeopleTable::read(
+                implode("\r\n", [
+                    'name,extension,site,desk,outside,mailbox',
+                    'Ned Garrow,260,Ternwick Harbour,Desk phone,07700 900177,',
+                    'Dana Whitlock,201,,,Private 07700 900178,',
+                    'Nobody Knows,261,Atlantis,,,',
+                    'Twice,260,,Desk phone,,',
+                    'Wrong,2x,,,12,No such mailbox',
+                    ',262,,Desk phone,,',
+                    'No Phone,263,,,,',
+                ]),
+            ),
+        );
+        $report = array_map(
+            static fn(PersonOutcome $one): array => [
+                $one->toJson()['line'],
+                $one->toJson()['outcome'],
+                ...$one->toJson()['problems'],
+            ],
+            $outcomes,
+        );
+        self::assertSame(
+            [
+                [2, 'added'],
+                [3, 'changed'],
+                [4, 'refused', 'site: There is no site "Atlantis".'],
+                [5, 'refused', 'extension: Extension 260 stands at line 2 already.'],
+                [
+                    6,
+                    'refused',
+                    'extension: "2x" is not an extension of 2 to 6 digits.',
+                    'mailbox: There is no mailbox "No such mailbox".',
+                    'outside: "12" is too short for a phone number.',
+                ],
+                [7, 'refused', 'name: There is no name.'],
+                [8, 'refused', 'phones: There is no number and no phone.'],
+            ],
+            $report,
+        );
+        self::assertSame(
+            ['Desk phone', 'Laptop', 'Private'],
+            array_map(static fn(Phone $phone): string => $phone->label, $outcomes[1]->person->phones ?? []),
+            'Phones are added, none is taken away.',
+        );
     }
 
     #[DataProvider('formulas')]
     public function testASpreadsheetComputesNothingAndEveryNameComesBack(string $name): void
     {
-        $person = new Person('per_odd', $name, '299', 'sit_ternwick', [new Phone('desk', PhoneType::Desk, 'Desk phone')]);
+        $person = new Person('per_odd', $name, '299', 'sit_ternwick', [
+            new Phone('desk', PhoneType::Desk, 'Desk phone'),
+        ]);
         $table = PeopleTable::write(Plan::of('Odd', [$person]));
-        self::assertStringContainsString("'".$name, $table);
+        self::assertStringContainsString("'" . $name, $table);
         self::assertSame($name, PeopleTable::read($table)[0]->name);
     }
 
@@ -127,53 +166,103 @@ final class PeopleFilesTest extends TestCase
 
     public function testWhatThePlanWouldNotTakeIsRefusedAtItsLine(): void
     {
-        $outcomes = self::outcomes(PeopleTable::read('name,desk
-'.str_repeat('n', 201).',Desk phone
-Ann Odd,'.str_repeat('d', 201)."
-Ben Odd,\"bell\x07\"\r\nCal Odd,\"".implode(';', array_map(static fn (int $i): string => 'Desk '.$i, range(1, Limits::PHONES + 1)))."\"\r\n"));
-        self::assertSame([
-            ['name: This is longer than 200 characters. Shorten it.'],
-            ['phones: This is longer than 200 characters. Shorten it.'],
-            ['phones: This holds characters that cannot be shown. Type it again as plain text.'],
-            ['phones: Nobody has more than 30 phones.'],
-        ], array_map(static fn (PersonOutcome $one): array => $one->toJson()['problems'], $outcomes));
+        $outcomes = self::outcomes(
+            PeopleTable::read(
+                'name,desk
+' .
+                    str_repeat('n', 201) .
+                    ',Desk phone
+Ann Odd,' .
+                    str_repeat('d', 201) .
+                    "
+Ben Odd,\"bell\x07\"\r\nCal Odd,\"" .
+                    implode(';', array_map(static fn(int $i): string => 'Desk ' . $i, range(1, Limits::PHONES + 1))) .
+                    "\"\r\n",
+            ),
+        );
+        self::assertSame(
+            [
+                ['name: This is longer than 200 characters. Shorten it.'],
+                ['phones: This is longer than 200 characters. Shorten it.'],
+                ['phones: This holds characters that cannot be shown. Type it again as plain text.'],
+                ['phones: Nobody has more than 30 phones.'],
+            ],
+            array_map(static fn(PersonOutcome $one): array => $one->toJson()['problems'], $outcomes),
+        );
     }
 
     public function testAFileHasSoManyPeople(): void
     {
-        self::assertCount(Limits::PEOPLE, PeopleTable::read('name
-'.str_repeat('Ann
-', Limits::PEOPLE)));
+        self::assertCount(
+            Limits::PEOPLE,
+            PeopleTable::read(
+                'name
+' .
+                    str_repeat(
+                        'Ann
+',
+                        Limits::PEOPLE,
+                    ),
+            ),
+        );
         $this->expectExceptionMessage('The file has more than 2000 people.');
-        PeopleTable::read('name
-'.str_repeat('Ann
-', Limits::PEOPLE + 1));
+        PeopleTable::read(
+            'name
+' .
+                str_repeat(
+                    'Ann
+',
+                    Limits::PEOPLE + 1,
+                ),
+        );
     }
 
     public function testCardsAreCountedBeforeTheyAreRead(): void
     {
         $this->expectExceptionMessage('The file has more than 2000 people');
-        PeopleCards::read(str_repeat('BEGIN:VCARD
+        PeopleCards::read(
+            str_repeat(
+                'BEGIN:VCARD
 END:VCARD
-', Limits::PEOPLE + 1));
+',
+                Limits::PEOPLE + 1,
+            ),
+        );
     }
 
     /** The examples of TEL in RFC 6350 6.4.1. */
     public function testTheExamplesOfRfc6350(): void
     {
-        $rows = PeopleCards::read("BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ada Hall\r\nTEL;VALUE=uri;PREF=1;TYPE=\"voice,home\":tel:+1-555-555-5555;ext=5555\r\nTEL;VALUE=uri;TYPE=home:tel:+33-01-23-45-67\r\nEND:VCARD\r\n"
-            ."BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ben\r\nTEL;TYPE=\"cell,voice\";VALUE=uri:tel:+447700900177\r\nTEL:260\r\nEND:VCARD\r\n");
+        $rows = PeopleCards::read(
+            "BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ada Hall\r\nTEL;VALUE=uri;PREF=1;TYPE=\"voice,home\":tel:+1-555-555-5555;ext=5555\r\nTEL;VALUE=uri;TYPE=home:tel:+33-01-23-45-67\r\nEND:VCARD\r\n" .
+                "BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ben\r\nTEL;TYPE=\"cell,voice\";VALUE=uri:tel:+447700900177\r\nTEL:260\r\nEND:VCARD\r\n",
+        );
         self::assertSame(['Phone +1-555-555-5555', 'Phone +33-01-23-45-67'], $rows[0]->outside);
-        self::assertSame([['Mobile +447700900177'], '260', 7], [$rows[1]->outside, $rows[1]->extension, $rows[1]->line]);
+        self::assertSame(
+            [['Mobile +447700900177'], '260', 7],
+            [$rows[1]->outside, $rows[1]->extension, $rows[1]->line],
+        );
         $outcomes = self::outcomes($rows);
-        self::assertSame(['outside' => '"+33-01-23-45-67" is too short for a phone number.'], $outcomes[0]->problems, 'The second number of the example is one digit short of any in France.');
+        self::assertSame(
+            ['outside' => '"+33-01-23-45-67" is too short for a phone number.'],
+            $outcomes[0]->problems,
+            'The second number of the example is one digit short of any in France.',
+        );
         self::assertSame('+447700900177', $outcomes[1]->person?->phones[0]->number);
     }
 
     public function testACardWithoutANumberIsRefusedAtItsLine(): void
     {
         $outcomes = self::outcomes(PeopleCards::read("BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ada Hall\r\nEND:VCARD\r\n"));
-        self::assertSame(['line' => 1, 'name' => 'Ada Hall', 'outcome' => 'refused', 'problems' => ['phones: There is no number and no phone.']], $outcomes[0]->toJson());
+        self::assertSame(
+            [
+                'line' => 1,
+                'name' => 'Ada Hall',
+                'outcome' => 'refused',
+                'problems' => ['phones: There is no number and no phone.'],
+            ],
+            $outcomes[0]->toJson(),
+        );
         $this->expectException(InvalidData::class);
         $this->expectExceptionMessage('There is no vCard in the file.');
         PeopleCards::read('Hello');
@@ -189,7 +278,7 @@ END:VCARD
         $n = 0;
 
         return PeopleImport::outcomes(self::$demo, $rows, static function () use (&$n): string {
-            return 'per_new_'.++$n;
+            return 'per_new_' . ++$n;
         });
     }
 }

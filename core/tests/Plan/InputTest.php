@@ -17,7 +17,7 @@ final class InputTest extends TestCase
     public function testAWrongShapeIsSaidAtItsPlace(mixed $value, \Closure $read, string $pointer, string $words): void
     {
         try {
-            Input::read(['field' => $value], static fn (Input $in): mixed => $read($in->field('field')));
+            Input::read(['field' => $value], static fn(Input $in): mixed => $read($in->field('field')));
             self::fail('This must be refused.');
         } catch (InvalidData $invalid) {
             self::assertSame($pointer, $invalid->problems[0]->pointer);
@@ -29,10 +29,16 @@ final class InputTest extends TestCase
     /** @return iterable<string, array{mixed, \Closure, string, string}> */
     public static function wrong(): iterable
     {
-        $text = static fn (Input $in): string => $in->text(10);
-        $whole = static fn (Input $in): int => $in->whole(1, 10, 'seconds');
-        $items = static fn (Input $in): array => array_map(static fn (Input $item): string => $item->text(), $in->items(5));
-        $entries = static fn (Input $in): array => array_map(static fn (Input $item): string => $item->text(), $in->entries(5));
+        $text = static fn(Input $in): string => $in->text(10);
+        $whole = static fn(Input $in): int => $in->whole(1, 10, 'seconds');
+        $items = static fn(Input $in): array => array_map(
+            static fn(Input $item): string => $item->text(),
+            $in->items(5),
+        );
+        $entries = static fn(Input $in): array => array_map(
+            static fn(Input $item): string => $item->text(),
+            $in->entries(5),
+        );
         yield 'no text' => ['  ', $text, '/field', 'missing'];
         yield 'a number for text' => [5, $text, '/field', 'must be text'];
         yield 'text too long' => ['12345678901', $text, '/field', 'longer than 10 characters'];
@@ -46,11 +52,21 @@ final class InputTest extends TestCase
         yield 'a wrong item' => [['a', 2], $items, '/field/1', 'must be text'];
         yield 'a list for an object' => [['a'], $entries, '/field', 'must be an object'];
         yield 'a wrong entry with a slash in its name' => [['en/gb' => 2], $entries, '/field/en~1gb', 'must be text'];
-        yield 'a word for true' => ['yes', static fn (Input $in): bool => $in->flag(false), '/field', 'true or false'];
-        yield 'no such choice' => ['pocket', static fn (Input $in): \BackedEnum => $in->oneOf(PhoneType::class, PhoneType::Desk), '/field', 'not one of the choices'];
-        yield 'an id with a space' => ['prm one', static fn (Input $in): string => $in->id(), '/field', 'not an id'];
-        yield 'an id with a capital' => ['Prm', static fn (Input $in): string => $in->id(), '/field', 'not an id'];
-        yield 'an id with a line break' => ["prm_one\n_", static fn (Input $in): string => $in->id(), '/field', 'not an id'];
+        yield 'a word for true' => ['yes', static fn(Input $in): bool => $in->flag(false), '/field', 'true or false'];
+        yield 'no such choice' => [
+            'pocket',
+            static fn(Input $in): \BackedEnum => $in->oneOf(PhoneType::class, PhoneType::Desk),
+            '/field',
+            'not one of the choices',
+        ];
+        yield 'an id with a space' => ['prm one', static fn(Input $in): string => $in->id(), '/field', 'not an id'];
+        yield 'an id with a capital' => ['Prm', static fn(Input $in): string => $in->id(), '/field', 'not an id'];
+        yield 'an id with a line break' => [
+            "prm_one\n_",
+            static fn(Input $in): string => $in->id(),
+            '/field',
+            'not an id',
+        ];
     }
 
     public function testEveryProblemIsFoundInOnePass(): void
@@ -63,22 +79,37 @@ final class InputTest extends TestCase
             });
             self::fail('This must be refused.');
         } catch (InvalidData $invalid) {
-            self::assertSame(['/more', '/name', '/seconds'], array_map(static fn ($problem): string => $problem->pointer, $invalid->problems));
+            self::assertSame(
+                ['/more', '/name', '/seconds'],
+                array_map(static fn($problem): string => $problem->pointer, $invalid->problems),
+            );
             self::assertStringContainsString('/seconds: This must be a whole number', $invalid->getMessage());
         }
     }
 
     public function testWhatMayBeLeftOutHasItsDefault(): void
     {
-        $read = Input::read([], static fn (Input $in): array => [
-            $in->field('a')->optionalText(), $in->field('b')->whole(1, 9, 'tries', 3), $in->field('c')->flag(true), $in->field('d')->reference(), $in->field('e')->items(5), $in->field('f')->entries(5),
-            $in->field('g')->oneOf(PhoneType::class, PhoneType::Soft), $in->field('h')->isGiven(),
-        ]);
+        $read = Input::read(
+            [],
+            static fn(Input $in): array => [
+                $in->field('a')->optionalText(),
+                $in->field('b')->whole(1, 9, 'tries', 3),
+                $in->field('c')->flag(true),
+                $in->field('d')->reference(),
+                $in->field('e')->items(5),
+                $in->field('f')->entries(5),
+                $in->field('g')->oneOf(PhoneType::class, PhoneType::Soft),
+                $in->field('h')->isGiven(),
+            ],
+        );
         self::assertSame(['', 3, true, null, [], [], PhoneType::Soft, false], $read);
     }
 
     public function testTextIsTrimmedAndKeepsItsLetters(): void
     {
-        self::assertSame('Réservations 予約', Input::read(' Réservations 予約 ', static fn (Input $in): string => $in->text()));
+        self::assertSame(
+            'Réservations 予約',
+            Input::read(' Réservations 予約 ', static fn(Input $in): string => $in->text()),
+        );
     }
 }

@@ -17,12 +17,33 @@ final class LedByTest extends TestCase
     #[DataProvider('elements')]
     public function testWhichNumbersLeadThere(string $id, array $numbers): void
     {
-        $number = static fn (string $name, string $digits, ?string $target): array => ['id' => 'num_'.$name, 'kind' => 'number', 'name' => $name, 'number' => '+4416329601'.$digits, 'site' => 'sit_harbour', 'language' => 'en', 'target' => $target];
-        $plan = (new PlanBuilder())->mailbox('mbx')->person('ann', ['desk'], 'mbx')->person('ben')->team('team', ['ann'])->prompt('prm', 2)
-            ->with($number('b', '01', 'team'))->with($number('c', '02', null))->with($number('a', '03', 'jrn_front'))
+        $number = static fn(string $name, string $digits, ?string $target): array => [
+            'id' => 'num_' . $name,
+            'kind' => 'number',
+            'name' => $name,
+            'number' => '+4416329601' . $digits,
+            'site' => 'sit_harbour',
+            'language' => 'en',
+            'target' => $target,
+        ];
+        $plan = (new PlanBuilder())
+            ->mailbox('mbx')
+            ->person('ann', ['desk'], 'mbx')
+            ->person('ben')
+            ->team('team', ['ann'])
+            ->prompt('prm', 2)
+            ->with($number('b', '01', 'team'))
+            ->with($number('c', '02', null))
+            ->with($number('a', '03', 'jrn_front'))
             ->journey('jrn_front', [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_main']])
-            ->journey('jrn_main', [['id' => 's1', 'do' => 'say', 'prompt' => 'prm'], ['id' => 's2', 'do' => 'ring', 'target' => 'team', 'seconds' => 5]]);
-        self::assertSame($numbers, array_map(static fn (Number $one): string => $one->name(), LedBy::of($plan->plan(), $id)));
+            ->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'say', 'prompt' => 'prm'],
+                ['id' => 's2', 'do' => 'ring', 'target' => 'team', 'seconds' => 5],
+            ]);
+        self::assertSame(
+            $numbers,
+            array_map(static fn(Number $one): string => $one->name(), LedBy::of($plan->plan(), $id)),
+        );
     }
 
     /** @return iterable<array{string, list<string>}> */

@@ -33,7 +33,10 @@ final class PlanTest extends TestCase
 
     public function testWhatIsNotWantedIsNotRead(): void
     {
-        $plan = Plan::from('Broken inside', KeptElements::of(self::demo(), ['prm_broken' => [Kind::Prompt, 'not JSON']]));
+        $plan = Plan::from(
+            'Broken inside',
+            KeptElements::of(self::demo(), ['prm_broken' => [Kind::Prompt, 'not JSON']]),
+        );
         self::assertSame('Bookings desk', $plan->find('team_bookings')?->name());
         self::assertCount(14, $plan->all(Number::class));
         $this->expectException(\JsonException::class);
@@ -42,13 +45,33 @@ final class PlanTest extends TestCase
 
     public function testUsesAreFoundWhereverAStepStands(): void
     {
-        $plan = (new PlanBuilder())->prompt('prm_deep', 2)->journey('jrn_main', [
-            ['id' => 'ask', 'do' => 'menu', 'prompt' => null, 'wait' => 5, 'tries' => 1, 'exits' => [
-                ['on' => '1', 'label' => '', 'steps' => []],
-                ['on' => '2', 'label' => '', 'steps' => [['id' => 'end', 'do' => 'end'], ['id' => 'deep', 'do' => 'say', 'prompt' => 'prm_deep']]],
-            ]],
-        ])->plan();
-        self::assertSame(['jrn_main /steps/0/exits/1/steps/1/prompt plays it'], self::places($plan->usesOf('prm_deep')));
+        $plan = (new PlanBuilder())
+            ->prompt('prm_deep', 2)
+            ->journey('jrn_main', [
+                [
+                    'id' => 'ask',
+                    'do' => 'menu',
+                    'prompt' => null,
+                    'wait' => 5,
+                    'tries' => 1,
+                    'exits' => [
+                        ['on' => '1', 'label' => '', 'steps' => []],
+                        [
+                            'on' => '2',
+                            'label' => '',
+                            'steps' => [
+                                ['id' => 'end', 'do' => 'end'],
+                                ['id' => 'deep', 'do' => 'say', 'prompt' => 'prm_deep'],
+                            ],
+                        ],
+                    ],
+                ],
+            ])
+            ->plan();
+        self::assertSame(
+            ['jrn_main /steps/0/exits/1/steps/1/prompt plays it'],
+            self::places($plan->usesOf('prm_deep')),
+        );
         self::assertSame(['num_main /target sends its calls there'], self::places($plan->usesOf('jrn_main')));
         self::assertSame([], $plan->usesOf('num_main'));
     }
@@ -58,7 +81,10 @@ final class PlanTest extends TestCase
         $plan = self::demo();
         foreach ($plan->elements() as $element) {
             foreach ($element->references() as $reference) {
-                self::assertContains($element->id().' '.$reference->pointer.' '.$reference->role, self::places($plan->usesOf($reference->id)));
+                self::assertContains(
+                    $element->id() . ' ' . $reference->pointer . ' ' . $reference->role,
+                    self::places($plan->usesOf($reference->id)),
+                );
             }
         }
     }
@@ -66,18 +92,25 @@ final class PlanTest extends TestCase
     public function testAChangedElementIsCheckedLikeTheWholePlan(): void
     {
         $plan = self::demo();
-        foreach ([
-            'num_paris' => ['number' => '+441632960110'],
-            'per_dana' => ['extension' => '202'],
-            'team_port' => ['members' => ['per_gone']],
-            'mbx_port' => ['greeting' => 'team_port'],
-            'jrn_lost' => ['steps' => [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_lost']]],
-        ] as $id => $part) {
+        foreach (
+            [
+                'num_paris' => ['number' => '+441632960110'],
+                'per_dana' => ['extension' => '202'],
+                'team_port' => ['members' => ['per_gone']],
+                'mbx_port' => ['greeting' => 'team_port'],
+                'jrn_lost' => ['steps' => [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_lost']]],
+            ]
+            as $id => $part
+        ) {
             $changed = PlanCodec::element($part + (array) $plan->find($id)?->toJson());
             $alone = (new Integrity(self::stored($plan)->with($changed)))->problemsOf($changed);
             self::assertCount(1, $alone, $id);
             $whole = (new Integrity($plan->with($changed)))->problems();
-            self::assertSame([$alone[0]->pointer], array_map(static fn ($problem): string => $problem->pointer, array_merge(...array_values($whole))), $id);
+            self::assertSame(
+                [$alone[0]->pointer],
+                array_map(static fn($problem): string => $problem->pointer, array_merge(...array_values($whole))),
+                $id,
+            );
         }
         self::assertSame([], (new Integrity($plan))->problems());
     }
@@ -92,7 +125,7 @@ final class PlanTest extends TestCase
 
     private static function demo(): Plan
     {
-        return PlanCodec::decode((string) file_get_contents(__DIR__.'/../../../demo/ternwick-ferries.json'));
+        return PlanCodec::decode((string) file_get_contents(__DIR__ . '/../../../demo/ternwick-ferries.json'));
     }
 
     private static function stored(Plan $plan): Plan
@@ -107,6 +140,13 @@ final class PlanTest extends TestCase
      */
     private static function places(array $places): array
     {
-        return array_map(static fn (Place $place): string => $place->user->id().' '.$place->reference->pointer.' '.$place->reference->role, $places);
+        return array_map(
+            static fn(Place $place): string => $place->user->id() .
+                ' ' .
+                $place->reference->pointer .
+                ' ' .
+                $place->reference->role,
+            $places,
+        );
     }
 }

@@ -41,7 +41,11 @@ final class PromptTest extends TestCase
         self::assertSame('de', (new Prompt('prm_x', 'X', []))->languageFor('de'));
         $many = new Prompt('prm_x', 'X', ['de' => 'Guten Tag', 'en' => 'Hello', 'fr' => '']);
         self::assertSame(['en', 'de'], [$many->languageFor('fr'), $many->languageFor('de')], 'English before others.');
-        self::assertSame('es', (new Prompt('prm_x', 'X', ['de' => '', 'es' => 'Hola', 'it' => 'Ciao']))->languageFor('fr'), 'Then the first that has words.');
+        self::assertSame(
+            'es',
+            (new Prompt('prm_x', 'X', ['de' => '', 'es' => 'Hola', 'it' => 'Ciao']))->languageFor('fr'),
+            'Then the first that has words.',
+        );
         self::assertSame(0, $prompt->seconds('de'));
     }
 }

@@ -19,37 +19,112 @@ final class ReadyMadeCalendarTest extends TestCase
     /** By reference: calendar, whose dates, name of the holiday (a pattern), and why we differ. */
     private const KNOWN = [
         'date-holidays' => [
-            ['canada', 'ours', '/Victoria|Reconciliation|Thanksgiving|Remembrance|Boxing/', 'Canada Labour Code, section 166: holidays of federally regulated work; the reference lists them by province'],
+            [
+                'canada',
+                'ours',
+                '/Victoria|Reconciliation|Thanksgiving|Remembrance|Boxing/',
+                'Canada Labour Code, section 166: holidays of federally regulated work; the reference lists them by province',
+            ],
             ['canada', 'ours', '/Canada Day \(substitute/', 'Holidays Act, section 2: 2 July when 1 July is a Sunday'],
-            ['germany', 'theirs', '/Heiliger Abend|Silvester/', 'No law of any Land; the reference calls them bank days'],
+            [
+                'germany',
+                'theirs',
+                '/Heiliger Abend|Silvester/',
+                'No law of any Land; the reference calls them bank days',
+            ],
             ['ireland', 'ours', '/Remembrance and Recognition/', 'S.I. 50/2022, one day in 2022'],
-            ['ireland', 'theirs', '/Good Friday/', 'Not in the Organisation of Working Time Act 1997, second schedule; banks close'],
-            ['ireland', 'theirs', '/substitute/', 'The Act moves no public holiday; section 21 gives a day in lieu that the employer chooses'],
+            [
+                'ireland',
+                'theirs',
+                '/Good Friday/',
+                'Not in the Organisation of Working Time Act 1997, second schedule; banks close',
+            ],
+            [
+                'ireland',
+                'theirs',
+                '/substitute/',
+                'The Act moves no public holiday; section 21 gives a day in lieu that the employer chooses',
+            ],
             ['netherlands', 'ours', '/Bevrijdingsdag/', 'Algemene termijnenwet, article 3, names 5 May in every year'],
-            ['netherlands', 'theirs', '/Oudejaarsavond/', 'Not in the Algemene termijnenwet; the reference calls it a bank day'],
-            ['spain', 'theirs', '/Navidad \(/', 'Real Decreto 2001/1983, article 45.3: the communities decide about a Sunday\'s holiday'],
+            [
+                'netherlands',
+                'theirs',
+                '/Oudejaarsavond/',
+                'Not in the Algemene termijnenwet; the reference calls it a bank day',
+            ],
+            [
+                'spain',
+                'theirs',
+                '/Navidad \(/',
+                'Real Decreto 2001/1983, article 45.3: the communities decide about a Sunday\'s holiday',
+            ],
         ],
         'python3-holidays' => [
             ['belgium', 'theirs', '/^(Pasen|Pinksteren)$/', 'Royal decree of 18 April 1974 names the Mondays only'],
-            ['canada', 'ours', '/Reconciliation|Remembrance/', 'Canada Labour Code, section 166; the reference shows Ontario'],
-            ['canada', 'ours', '/Boxing Day/', 'On its date by section 166; the reference shows only Ontario\'s observed day when it falls on a weekend'],
+            [
+                'canada',
+                'ours',
+                '/Reconciliation|Remembrance/',
+                'Canada Labour Code, section 166; the reference shows Ontario',
+            ],
+            [
+                'canada',
+                'ours',
+                '/Boxing Day/',
+                'On its date by section 166; the reference shows only Ontario\'s observed day when it falls on a weekend',
+            ],
             ['canada', 'theirs', '/Family Day|Civic Holiday/', 'Holidays of Ontario, not of the Canada Labour Code'],
             ['canada', 'theirs', '/Observed/', 'Canada Labour Code, section 193: the employer chooses the day in lieu'],
-            ['england-and-wales', 'ours', '/Jubilee|Funeral|coronation/', 'Royal proclamations of 2022; the reference is older'],
+            [
+                'england-and-wales',
+                'ours',
+                '/Jubilee|Funeral|coronation/',
+                'Royal proclamations of 2022; the reference is older',
+            ],
             ['england-and-wales', 'ours', '/^Spring/', 'Moved to 2 June 2022 by proclamation; the reference is older'],
             ['england-and-wales', 'theirs', '/Spring/', 'Moved to 2 June 2022 by proclamation; the reference is older'],
-            ['germany', 'theirs', '/Reformationstag/', 'A holiday of Hamburg, by which the reference was asked, not of all Länder'],
+            [
+                'germany',
+                'theirs',
+                '/Reformationstag/',
+                'A holiday of Hamburg, by which the reference was asked, not of all Länder',
+            ],
             ['ireland', 'ours', '/Remembrance and Recognition|Brigid/', 'S.I. 50/2022; the reference is older'],
-            ['ireland', 'theirs', '/Observed/', 'The Act moves no public holiday; section 21 gives a day in lieu that the employer chooses'],
-            ['netherlands', 'ours', '/Bevrijdingsdag/', 'Algemene termijnenwet, article 3, names 5 May in every year; the reference has every fifth'],
-            ['northern-ireland', 'ours', '/Jubilee|Funeral|coronation/', 'Royal proclamations of 2022; the reference is older'],
+            [
+                'ireland',
+                'theirs',
+                '/Observed/',
+                'The Act moves no public holiday; section 21 gives a day in lieu that the employer chooses',
+            ],
+            [
+                'netherlands',
+                'ours',
+                '/Bevrijdingsdag/',
+                'Algemene termijnenwet, article 3, names 5 May in every year; the reference has every fifth',
+            ],
+            [
+                'northern-ireland',
+                'ours',
+                '/Jubilee|Funeral|coronation/',
+                'Royal proclamations of 2022; the reference is older',
+            ],
             ['northern-ireland', 'ours', '/^Spring/', 'Moved to 2 June 2022 by proclamation; the reference is older'],
             ['northern-ireland', 'theirs', '/Spring/', 'Moved to 2 June 2022 by proclamation; the reference is older'],
-            ['northern-ireland', 'ours', '/Boyne.*substitute/', 'Substitute days are proclaimed every time, as on 13 July 2020; the reference has none'],
+            [
+                'northern-ireland',
+                'ours',
+                '/Boyne.*substitute/',
+                'Substitute days are proclaimed every time, as on 13 July 2020; the reference has none',
+            ],
             ['scotland', 'ours', '/Jubilee|Funeral|coronation/', 'Royal proclamations of 2022; the reference is older'],
             ['scotland', 'ours', '/^Spring/', 'Moved to 2 June 2022 by proclamation; the reference is older'],
             ['scotland', 'theirs', '/Spring/', 'Moved to 2 June 2022 by proclamation; the reference is older'],
-            ['scotland', 'ours', '/Andrew.*substitute/', 'St Andrew\'s Day Bank Holiday (Scotland) Act 2007: the following Monday; the reference has none'],
+            [
+                'scotland',
+                'ours',
+                '/Andrew.*substitute/',
+                'St Andrew\'s Day Bank Holiday (Scotland) Act 2007: the following Monday; the reference has none',
+            ],
             ['usa', 'ours', '/Juneteenth/', 'Public Law 117-17 of 2021; the reference is older'],
         ],
     ];
@@ -62,10 +137,19 @@ final class ReadyMadeCalendarTest extends TestCase
         foreach (ReadyMadeCalendar::all() as $calendar) {
             self::assertArrayHasKey($calendar->key, $theirs);
             $ours = self::dates($calendar);
-            foreach (['ours' => array_diff_key($ours, $theirs[$calendar->key]), 'theirs' => array_diff_key($theirs[$calendar->key], $ours)] as $whose => $only) {
+            foreach (
+                [
+                    'ours' => array_diff_key($ours, $theirs[$calendar->key]),
+                    'theirs' => array_diff_key($theirs[$calendar->key], $ours),
+                ]
+                as $whose => $only
+            ) {
                 foreach ($only as $date => $holiday) {
                     $why = self::known($name, $calendar->key, $whose, $holiday);
-                    self::assertNotNull($why, \sprintf('%s has %s (%s) in %s only.', $calendar->key, $date, $holiday, $whose));
+                    self::assertNotNull(
+                        $why,
+                        \sprintf('%s has %s (%s) in %s only.', $calendar->key, $date, $holiday, $whose),
+                    );
                     $used[$why] = true;
                 }
             }
@@ -76,8 +160,8 @@ final class ReadyMadeCalendarTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function references(): iterable
     {
-        yield 'date-holidays' => ['date-holidays', 'node '.__DIR__.'/holidays_reference.cjs'];
-        yield 'python3-holidays' => ['python3-holidays', '/usr/bin/python3 '.__DIR__.'/holidays_reference.py'];
+        yield 'date-holidays' => ['date-holidays', 'node ' . __DIR__ . '/holidays_reference.cjs'];
+        yield 'python3-holidays' => ['python3-holidays', '/usr/bin/python3 ' . __DIR__ . '/holidays_reference.py'];
     }
 
     /** Values as gov.uk/bank-holidays and opm.gov/federal-holidays print them, from memory. */

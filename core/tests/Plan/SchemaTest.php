@@ -16,15 +16,62 @@ use PHPUnit\Framework\TestCase;
  */
 final class SchemaTest extends TestCase
 {
-    private const DEMO = __DIR__.'/../../../demo/ternwick-ferries.json';
+    private const DEMO = __DIR__ . '/../../../demo/ternwick-ferries.json';
 
     /** What the reader alone may refuse, by the words of its complaint. */
     private const ACROSS_FIELDS = [
-        'have this id', 'has the id', 'have the id', 'two states', 'have this key', 'are called', 'stands here twice', 'is kept twice', 'is used twice', 'in the team twice', 'in the queue twice', 'stand here twice', 'not both', 'two special days', 'phones of this person',
-        'is not in the plan', 'cannot stand here', 'is in the plan already', 'belongs to', 'has no phone', 'has no holiday', 'There is no phone', 'is not a state of these hours', 'is our own number',
-        'The date', 'before it starts', 'longer than ten years', 'overlaps', 'One of the two dates', 'None of its days', 'is a weekday already', 'comes before the first', 'is not a time here',
-        'is not a phone number', 'is too short', 'is too long for a phone', 'has the wrong length', 'has an unknown country code', 'is an emergency number', 'holds an extension', 'is not a time zone', 'is not a country', 'is not an e-mail address',
-        'No state of these hours is chosen', 'These are states of no hours', 'waits for tier', 'leaves the queue already', 'is in this list twice', 'go round here for ever', 'nested more than', 'This list is too long', 'is nothing that a call can go to here',
+        'have this id',
+        'has the id',
+        'have the id',
+        'two states',
+        'have this key',
+        'are called',
+        'stands here twice',
+        'is kept twice',
+        'is used twice',
+        'in the team twice',
+        'in the queue twice',
+        'stand here twice',
+        'not both',
+        'two special days',
+        'phones of this person',
+        'is not in the plan',
+        'cannot stand here',
+        'is in the plan already',
+        'belongs to',
+        'has no phone',
+        'has no holiday',
+        'There is no phone',
+        'is not a state of these hours',
+        'is our own number',
+        'The date',
+        'before it starts',
+        'longer than ten years',
+        'overlaps',
+        'One of the two dates',
+        'None of its days',
+        'is a weekday already',
+        'comes before the first',
+        'is not a time here',
+        'is not a phone number',
+        'is too short',
+        'is too long for a phone',
+        'has the wrong length',
+        'has an unknown country code',
+        'is an emergency number',
+        'holds an extension',
+        'is not a time zone',
+        'is not a country',
+        'is not an e-mail address',
+        'No state of these hours is chosen',
+        'These are states of no hours',
+        'waits for tier',
+        'leaves the queue already',
+        'is in this list twice',
+        'go round here for ever',
+        'nested more than',
+        'This list is too long',
+        'is nothing that a call can go to here',
     ];
 
     public function testTheDemoFollowsTheSchema(): void
@@ -43,14 +90,28 @@ final class SchemaTest extends TestCase
             $changed = self::change($elements[array_rand($elements)]);
             $schema = self::schemaTakes($changed);
             $complaints = self::complaints($changed);
-            $across = [] !== $complaints && [] === array_filter($complaints, static fn (string $complaint): bool => !self::isAcrossFields($complaint));
+            $across =
+                [] !== $complaints &&
+                [] ===
+                    array_filter($complaints, static fn(string $complaint): bool => !self::isAcrossFields($complaint));
             $verdict = match (true) {
                 $schema && [] === $complaints => 'both take it',
                 $schema && $across => 'the reader alone refuses it',
                 !$schema && [] !== $complaints => 'both refuse it',
-                default => \sprintf('the schema %s it, the reader says: %s', $schema ? 'takes' : 'refuses', implode(' | ', $complaints)),
+                default => \sprintf(
+                    'the schema %s it, the reader says: %s',
+                    $schema ? 'takes' : 'refuses',
+                    implode(' | ', $complaints),
+                ),
             };
-            self::assertArrayHasKey($verdict, $seen, json_encode($changed, \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR));
+            self::assertArrayHasKey(
+                $verdict,
+                $seen,
+                json_encode(
+                    $changed,
+                    \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR,
+                ),
+            );
             ++$seen[$verdict];
         }
         foreach ($seen as $verdict => $times) {
@@ -60,7 +121,17 @@ final class SchemaTest extends TestCase
 
     public function testSpacesAroundAPhoneOfAStageAreRefusedByBoth(): void
     {
-        $person = ['id' => 'ann', 'kind' => 'person', 'name' => 'Ann', 'extension' => '', 'site' => 'sit_harbour', 'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']], 'rules' => [['id' => 'one', 'name' => 'One', 'stages' => [['phones' => [' desk'], 'after' => 0, 'seconds' => 20]]]]];
+        $person = [
+            'id' => 'ann',
+            'kind' => 'person',
+            'name' => 'Ann',
+            'extension' => '',
+            'site' => 'sit_harbour',
+            'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']],
+            'rules' => [
+                ['id' => 'one', 'name' => 'One', 'stages' => [['phones' => [' desk'], 'after' => 0, 'seconds' => 20]]],
+            ],
+        ];
         self::assertFalse(self::schemaTakes($person));
         self::assertStringContainsString('There is no phone " desk".', implode(' ', self::complaints($person)));
     }
@@ -93,21 +164,35 @@ final class SchemaTest extends TestCase
 
             return [];
         } catch (InvalidData $invalid) {
-            return array_map(static fn ($problem): string => $problem->pointer.': '.$problem->message, $invalid->problems);
+            return array_map(
+                static fn($problem): string => $problem->pointer . ': ' . $problem->message,
+                $invalid->problems,
+            );
         }
     }
 
     private static function schemaTakes(mixed $element): bool
     {
         static $validator = null;
-        if (!$validator instanceof Validator) {
+        if (!($validator instanceof Validator)) {
             $validator = new Validator();
-            $validator->resolver()?->registerFile('https://meandros.example/plan.schema.json', __DIR__.'/../../schema/plan.schema.json');
+            $validator
+                ->resolver()
+                ?->registerFile(
+                    'https://meandros.example/plan.schema.json',
+                    __DIR__ . '/../../schema/plan.schema.json',
+                );
         }
         // An empty object and an empty list look the same in PHP: these are the objects that may be empty.
-        $json = (string) preg_replace('/"(scripts|when|next|greetings|years)":\[\]/', '"$1":{}', json_encode($element, \JSON_PRESERVE_ZERO_FRACTION | \JSON_THROW_ON_ERROR));
+        $json = (string) preg_replace(
+            '/"(scripts|when|next|greetings|years)":\[\]/',
+            '"$1":{}',
+            json_encode($element, \JSON_PRESERVE_ZERO_FRACTION | \JSON_THROW_ON_ERROR),
+        );
 
-        return $validator->validate(json_decode($json), 'https://meandros.example/plan.schema.json#/$defs/element')->isValid();
+        return $validator
+            ->validate(json_decode($json), 'https://meandros.example/plan.schema.json#/$defs/element')
+            ->isValid();
     }
 
     /** Something somewhere is changed, missing, of another type, or there although nobody knows it. */
@@ -125,7 +210,9 @@ final class SchemaTest extends TestCase
                 return $data;
             }
             if (2 === $act) {
-                return $data + [['surprise', 'id', 'phones', 'seconds', 'years', 'after', 'calls', 'setUp'][mt_rand(0, 7)] => 1];
+                return $data + [
+                    ['surprise', 'id', 'phones', 'seconds', 'years', 'after', 'calls', 'setUp'][mt_rand(0, 7)] => 1,
+                ];
             }
         } elseif (0 === mt_rand(0, 5)) {
             $data[] = $data[$key];
@@ -143,8 +230,48 @@ final class SchemaTest extends TestCase
         $number = \is_int($value) ? $value : 5;
 
         return [
-            null, '', ' ', -1, 0, 1, $number + 1, $number * 1.0, $number + 0.5, 1000000, true, false, [], [1], ['x'], 'x', ' '.$text, $text."\n", $text.'x', strtoupper($text), str_repeat('a', 81), str_repeat('ä', 201), str_repeat('b', 4001),
-            'per_dana', 'per_dana/desk', '+447700900123', '+44', 'end the call', '2026-02-30', '1899-12-31', '2026-12-24', '12-24', '09:00', '24:00', '25:00', '48:01', 'mo', '1', 'nobody', "a\u{7}b", 'Europe/Paris', 'CET',
+            null,
+            '',
+            ' ',
+            -1,
+            0,
+            1,
+            $number + 1,
+            $number * 1.0,
+            $number + 0.5,
+            1000000,
+            true,
+            false,
+            [],
+            [1],
+            ['x'],
+            'x',
+            ' ' . $text,
+            $text . "\n",
+            $text . 'x',
+            strtoupper($text),
+            str_repeat('a', 81),
+            str_repeat('ä', 201),
+            str_repeat('b', 4001),
+            'per_dana',
+            'per_dana/desk',
+            '+447700900123',
+            '+44',
+            'end the call',
+            '2026-02-30',
+            '1899-12-31',
+            '2026-12-24',
+            '12-24',
+            '09:00',
+            '24:00',
+            '25:00',
+            '48:01',
+            'mo',
+            '1',
+            'nobody',
+            "a\u{7}b",
+            'Europe/Paris',
+            'CET',
         ][mt_rand(0, 41)];
     }
 }

@@ -17,15 +17,25 @@ use PHPUnit\Framework\TestCase;
 /** What every kind of step must have, wherever it is to be said: a kind that lacks something is named here before a call comes to it. */
 final class StepKindsTest extends TestCase
 {
-    private const ROOT = __DIR__.'/../../..';
+    private const ROOT = __DIR__ . '/../../..';
     /** Kinds of which a blank one is whole. */
     private const WHOLE_WHEN_BLANK = ['end', 'again'];
 
     #[DataProvider('kinds')]
     public function testItIsInTheSchema(string $kind): void
     {
-        $schema = json_decode((string) file_get_contents(self::ROOT.'/core/schema/plan.schema.json'), true, 64, \JSON_THROW_ON_ERROR);
-        $kinds = array_map(static fn (array $step): mixed => $schema['$defs'][basename((string) $step['$ref'])]['properties']['do']['const'] ?? null, $schema['$defs']['step']['oneOf']);
+        $schema = json_decode(
+            (string) file_get_contents(self::ROOT . '/core/schema/plan.schema.json'),
+            true,
+            64,
+            \JSON_THROW_ON_ERROR,
+        );
+        $kinds = array_map(
+            static fn(array $step): mixed => $schema['$defs'][basename((string) $step['$ref'])]['properties']['do'][
+                'const'
+            ] ?? null,
+            $schema['$defs']['step']['oneOf'],
+        );
         self::assertContains($kind, $kinds);
     }
 
@@ -33,7 +43,10 @@ final class StepKindsTest extends TestCase
     public function testABlankOneIsReadWrittenAndWalked(string $kind): void
     {
         $plan = self::with($kind);
-        self::assertSame(PlanCodec::encode($plan->plan()), PlanCodec::encode(PlanCodec::decode(PlanCodec::encode($plan->plan()))));
+        self::assertSame(
+            PlanCodec::encode($plan->plan()),
+            PlanCodec::encode(PlanCodec::decode(PlanCodec::encode($plan->plan()))),
+        );
         self::assertArrayHasKey(StepKinds::CLASSES[$kind], Walkers::CLASSES, 'It has a walker.');
         $trace = $plan->call();
         self::assertSame('it', $trace->visits[0]->step);
@@ -46,18 +59,32 @@ final class StepKindsTest extends TestCase
     #[DataProvider('kinds')]
     public function testABlankOneIsFound(string $kind): void
     {
-        $blocking = array_filter(Checks::in(self::with($kind)->plan()), static fn ($finding): bool => $finding->blocksPublishing && str_starts_with($finding->pointer, '/steps/0'));
+        $blocking = array_filter(
+            Checks::in(self::with($kind)->plan()),
+            static fn($finding): bool => $finding->blocksPublishing && str_starts_with($finding->pointer, '/steps/0'),
+        );
         self::assertCount(\in_array($kind, self::WHOLE_WHEN_BLANK, true) ? 0 : 1, $blocking);
         foreach ($blocking as $finding) {
-            self::assertStringNotContainsString('something', FindingWords::message($finding), 'What is to be chosen has a word.');
+            self::assertStringNotContainsString(
+                'something',
+                FindingWords::message($finding),
+                'What is to be chosen has a word.',
+            );
         }
     }
 
     #[DataProvider('kinds')]
     public function testItIsDocumentedAndOnTheScreen(string $kind): void
     {
-        self::assertMatchesRegularExpression('/^\| '.$kind.' \|/m', (string) file_get_contents(self::ROOT.'/docs/plan-format.md'), 'docs/plan-format.md has a line about it.');
-        self::assertFileExists(self::ROOT.'/web/src/journeys/steps/'.$kind.'.tsx', 'The front end has a module for it.');
+        self::assertMatchesRegularExpression(
+            '/^\| ' . $kind . ' \|/m',
+            (string) file_get_contents(self::ROOT . '/docs/plan-format.md'),
+            'docs/plan-format.md has a line about it.',
+        );
+        self::assertFileExists(
+            self::ROOT . '/web/src/journeys/steps/' . $kind . '.tsx',
+            'The front end has a module for it.',
+        );
     }
 
     public function testNothingElseIsWalked(): void

@@ -16,7 +16,15 @@ use Random\Randomizer;
 final class QueueLawTest extends TestCase
 {
     private const CASES = 250;
-    private const ORDERS = ['longest idle first', 'in order', 'round robin', 'fewest calls first', 'least talk time first', 'random', 'all at once'];
+    private const ORDERS = [
+        'longest idle first',
+        'in order',
+        'round robin',
+        'fewest calls first',
+        'least talk time first',
+        'random',
+        'all at once',
+    ];
 
     public function testNobodyWaitsLongerThanTheLimitNorIsAskedWhereTheyCannotBe(): void
     {
@@ -31,32 +39,62 @@ final class QueueLawTest extends TestCase
             $until = [];
             foreach ($trace->rung as $rung) {
                 $who = (string) $rung->phone->person;
-                self::assertTrue($signedIn[$who], 'Signed out, and asked: '.$label);
-                self::assertGreaterThanOrEqual($free[$who], $rung->from, 'On a call, and asked: '.$label);
-                self::assertGreaterThanOrEqual(isset($until[$who]) ? $until[$who] + $queue['asking']['missedSeconds'] : 0, $rung->from, 'In a pause, and asked: '.$label);
+                self::assertTrue($signedIn[$who], 'Signed out, and asked: ' . $label);
+                self::assertGreaterThanOrEqual($free[$who], $rung->from, 'On a call, and asked: ' . $label);
+                self::assertGreaterThanOrEqual(
+                    isset($until[$who]) ? $until[$who] + $queue['asking']['missedSeconds'] : 0,
+                    $rung->from,
+                    'In a pause, and asked: ' . $label,
+                );
                 self::assertLessThanOrEqual($queue['waiting']['longestSeconds'], $rung->until, $label);
                 $until[$who] = $rung->until;
             }
             foreach ($trace->events as $event) {
                 $out = $event->happening instanceof SignedOutForMissing ? $event->happening->who : null;
-                null === $out || self::assertSame([], array_filter($trace->rung, static fn ($rung): bool => $rung->phone->person === $out && $rung->until > $event->second), 'Signed out for missing, and asked: '.$label);
-                !$event->happening instanceof WaitedInVain || self::assertSame($queue['waiting']['longestSeconds'], $event->happening->seconds, $label);
+                null === $out ||
+                    self::assertSame(
+                        [],
+                        array_filter(
+                            $trace->rung,
+                            static fn($rung): bool => $rung->phone->person === $out && $rung->until > $event->second,
+                        ),
+                        'Signed out for missing, and asked: ' . $label,
+                    );
+                !($event->happening instanceof WaitedInVain) ||
+                    self::assertSame($queue['waiting']['longestSeconds'], $event->happening->seconds, $label);
             }
             $answered += EndingKind::Answered === $trace->ending->kind ? 1 : 0;
-            self::assertEquals($trace, $plan->call($assume), 'The same call fares the same: '.$label);
+            self::assertEquals($trace, $plan->call($assume), 'The same call fares the same: ' . $label);
         }
         self::assertGreaterThan(self::CASES / 10, $answered);
-        self::assertLessThan(self::CASES * 9 / 10, $answered);
+        self::assertLessThan((self::CASES * 9) / 10, $answered);
     }
 
     public function testAQueueOfOneWithoutLimitsAnswersLikeATeamOfOne(): void
     {
         foreach (['answers', 'refuses', 'busy', 'unreachable', 'rings'] as $does) {
             foreach ([0, 3, 20] as $after) {
-                $plan = (new PlanBuilder())->person('ann')->team('team', ['ann'])->with(['id' => 'que', 'kind' => 'queue', 'name' => 'Queue', 'members' => [['who' => 'ann']], 'asking' => ['alertSeconds' => 20], 'waiting' => ['longestSeconds' => 20, 'announceSeconds' => 0]]);
-                $assume = ['phones' => [['who' => 'ann', 'does' => $does, 'after' => $after]], 'queues' => [['queue' => 'que', 'free' => 0]]];
-                $queued = $plan->journey('jrn_main', [['id' => 'it', 'do' => 'queue', 'queue' => 'que']])->call($assume);
-                $rung = $plan->journey('jrn_main', [['id' => 'it', 'do' => 'ring', 'target' => 'team', 'seconds' => 20]])->call($assume);
+                $plan = (new PlanBuilder())
+                    ->person('ann')
+                    ->team('team', ['ann'])
+                    ->with([
+                        'id' => 'que',
+                        'kind' => 'queue',
+                        'name' => 'Queue',
+                        'members' => [['who' => 'ann']],
+                        'asking' => ['alertSeconds' => 20],
+                        'waiting' => ['longestSeconds' => 20, 'announceSeconds' => 0],
+                    ]);
+                $assume = [
+                    'phones' => [['who' => 'ann', 'does' => $does, 'after' => $after]],
+                    'queues' => [['queue' => 'que', 'free' => 0]],
+                ];
+                $queued = $plan
+                    ->journey('jrn_main', [['id' => 'it', 'do' => 'queue', 'queue' => 'que']])
+                    ->call($assume);
+                $rung = $plan
+                    ->journey('jrn_main', [['id' => 'it', 'do' => 'ring', 'target' => 'team', 'seconds' => 20]])
+                    ->call($assume);
                 self::assertEquals($rung->ending, $queued->ending);
                 EndingKind::Answered !== $rung->ending->kind || self::assertSame($rung->seconds, $queued->seconds);
             }
@@ -71,19 +109,48 @@ final class QueueLawTest extends TestCase
         $members = $agents = $phones = [];
         $tier = 1;
         for ($i = 0; $i < $count; ++$i) {
-            $who = 'per_'.$i;
+            $who = 'per_' . $i;
             $plan->person($who);
             $members[] = ['who' => $who, 'tier' => $tier];
             $tier += $random->getInt(0, 1);
-            $agents[] = ['who' => $who, 'signedIn' => $random->getInt(0, 3) > 0, 'freeAfter' => 10 * $random->getInt(0, 12), 'idle' => $random->getInt(0, 300), 'calls' => $random->getInt(0, 5), 'talk' => $random->getInt(0, 600)];
-            $phones[] = ['who' => $who, 'does' => ['answers', 'rings', 'rings', 'refuses', 'busy'][$random->getInt(0, 4)], 'after' => $random->getInt(0, 30)];
+            $agents[] = [
+                'who' => $who,
+                'signedIn' => $random->getInt(0, 3) > 0,
+                'freeAfter' => 10 * $random->getInt(0, 12),
+                'idle' => $random->getInt(0, 300),
+                'calls' => $random->getInt(0, 5),
+                'talk' => $random->getInt(0, 600),
+            ];
+            $phones[] = [
+                'who' => $who,
+                'does' => ['answers', 'rings', 'rings', 'refuses', 'busy'][$random->getInt(0, 4)],
+                'after' => $random->getInt(0, 30),
+            ];
         }
         $queue = [
-            'members' => $members, 'asking' => ['order' => self::ORDERS[$random->getInt(0, 6)], 'alertSeconds' => $random->getInt(1, 30), 'widenSeconds' => $random->getInt(1, 60), 'spillsOver' => 1 === $random->getInt(0, 1), 'missedSeconds' => $random->getInt(1, 40)],
-            'duty' => 1 === $random->getInt(0, 2) ? ['signOutAfter' => $random->getInt(1, 3)] : [], 'waiting' => ['longestSeconds' => $random->getInt(1, 200), 'announceSeconds' => $random->getInt(0, 50)], 'admission' => ['handlingSeconds' => $random->getInt(1, 90)],
+            'members' => $members,
+            'asking' => [
+                'order' => self::ORDERS[$random->getInt(0, 6)],
+                'alertSeconds' => $random->getInt(1, 30),
+                'widenSeconds' => $random->getInt(1, 60),
+                'spillsOver' => 1 === $random->getInt(0, 1),
+                'missedSeconds' => $random->getInt(1, 40),
+            ],
+            'duty' => 1 === $random->getInt(0, 2) ? ['signOutAfter' => $random->getInt(1, 3)] : [],
+            'waiting' => ['longestSeconds' => $random->getInt(1, 200), 'announceSeconds' => $random->getInt(0, 50)],
+            'admission' => ['handlingSeconds' => $random->getInt(1, 90)],
         ];
-        $plan->with($queue + ['id' => 'que', 'kind' => 'queue', 'name' => 'Queue'])->journey('jrn_main', [['id' => 'it', 'do' => 'queue', 'queue' => 'que']]);
+        $plan
+            ->with($queue + ['id' => 'que', 'kind' => 'queue', 'name' => 'Queue'])
+            ->journey('jrn_main', [['id' => 'it', 'do' => 'queue', 'queue' => 'que']]);
 
-        return [$plan, ['queues' => [['queue' => 'que', 'ahead' => $random->getInt(0, 4), 'agents' => $agents]], 'phones' => $phones], $queue];
+        return [
+            $plan,
+            [
+                'queues' => [['queue' => 'que', 'ahead' => $random->getInt(0, 4), 'agents' => $agents]],
+                'phones' => $phones,
+            ],
+            $queue,
+        ];
     }
 }

@@ -27,16 +27,27 @@ final class SimpyTest extends TestCase
             foreach ([[[1, 1, 1], true], [[1, 1, 2, 2], true], [[1, 1, 2, 3], false]] as [$tiers, $spills]) {
                 $calls = [];
                 for ($at = $i = 0; $i < 250; ++$i) {
-                    $calls[] = [$at += $random->getInt(0, 60), $random->getInt(5, 180)];
+                    $calls[] = [($at += $random->getInt(0, 60)), $random->getInt(5, 180)];
                 }
-                $scenarios[] = ['order' => $order, 'widen' => 25, 'spills' => $spills, 'notes' => 7, 'tiers' => $tiers, 'calls' => $calls];
+                $scenarios[] = [
+                    'order' => $order,
+                    'widen' => 25,
+                    'spills' => $spills,
+                    'notes' => 7,
+                    'tiers' => $tiers,
+                    'calls' => $calls,
+                ];
             }
         }
-        $expected = PythonReference::ask(__DIR__.'/queue_reference.py', $scenarios);
+        $expected = PythonReference::ask(__DIR__ . '/queue_reference.py', $scenarios);
         $compared = 0;
         foreach ($scenarios as $i => $scenario) {
             $answered = self::drive($scenario);
-            self::assertSame($expected[$i], $answered, json_encode(array_diff_key($scenario, ['calls' => 1]), \JSON_THROW_ON_ERROR));
+            self::assertSame(
+                $expected[$i],
+                $answered,
+                json_encode(array_diff_key($scenario, ['calls' => 1]), \JSON_THROW_ON_ERROR),
+            );
             $compared += \count($answered);
         }
         self::assertGreaterThanOrEqual(2000, $compared);
@@ -53,11 +64,21 @@ final class SimpyTest extends TestCase
         }
         foreach ([[2.0, 3], [4.0, 5], [4.0, 6], [8.0, 10], [10.0, 12], [17.0, 20]] as $i => [$traffic, $agents]) {
             $lost = self::erlangB($traffic, $agents);
-            $waits = $agents * $lost / ($agents - $traffic * (1 - $lost));
+            $waits = ($agents * $lost) / ($agents - $traffic * (1 - $lost));
             $mean = $waits / ($agents - $traffic);
             [$share, $shareError, $seconds, $secondsError] = self::measure($traffic, $agents, $i + 1);
-            self::assertEqualsWithDelta($waits, $share, $shareError, \sprintf('The share that waits, %.0f erlang, %d agents.', $traffic, $agents));
-            self::assertEqualsWithDelta($mean, $seconds, $secondsError, \sprintf('The mean wait in mean times, %.0f erlang, %d agents.', $traffic, $agents));
+            self::assertEqualsWithDelta(
+                $waits,
+                $share,
+                $shareError,
+                \sprintf('The share that waits, %.0f erlang, %d agents.', $traffic, $agents),
+            );
+            self::assertEqualsWithDelta(
+                $mean,
+                $seconds,
+                $secondsError,
+                \sprintf('The mean wait in mean times, %.0f erlang, %d agents.', $traffic, $agents),
+            );
         }
     }
 
@@ -66,7 +87,12 @@ final class SimpyTest extends TestCase
     {
         foreach ([[2.0, 3], [5.0, 5], [4.0, 6], [8.0, 10], [10.0, 12], [17.0, 20]] as $i => [$traffic, $agents]) {
             [$lost] = self::patient($traffic, $agents, 0.0, 40 + $i);
-            self::assertEqualsWithDelta(self::erlangB($traffic, $agents), $lost[0], $lost[1], \sprintf('The share that is lost, %.0f erlang, %d agents.', $traffic, $agents));
+            self::assertEqualsWithDelta(
+                self::erlangB($traffic, $agents),
+                $lost[0],
+                $lost[1],
+                \sprintf('The share that is lost, %.0f erlang, %d agents.', $traffic, $agents),
+            );
         }
     }
 
@@ -77,11 +103,24 @@ final class SimpyTest extends TestCase
      */
     public function testImpatientCallersGiveUpAsErlangSays(): void
     {
-        foreach ([[2.0, 3, 1.0], [5.0, 5, 2.0], [6.0, 5, 0.5], [8.0, 10, 1.0], [12.0, 12, 0.25], [20.0, 18, 1.0]] as $i => [$traffic, $agents, $patience]) {
+        foreach (
+            [[2.0, 3, 1.0], [5.0, 5, 2.0], [6.0, 5, 0.5], [8.0, 10, 1.0], [12.0, 12, 0.25], [20.0, 18, 1.0]]
+            as $i => [$traffic, $agents, $patience]
+        ) {
             [$givesUp, $waits] = self::erlangA($traffic, $agents, $patience);
             [$lost, $waited] = self::patient($traffic, $agents, $patience, 60 + $i);
-            self::assertEqualsWithDelta($givesUp, $lost[0], $lost[1], \sprintf('The share that gives up, %.0f erlang, %d agents.', $traffic, $agents));
-            self::assertEqualsWithDelta($waits, $waited[0], $waited[1], \sprintf('The share that waits, %.0f erlang, %d agents.', $traffic, $agents));
+            self::assertEqualsWithDelta(
+                $givesUp,
+                $lost[0],
+                $lost[1],
+                \sprintf('The share that gives up, %.0f erlang, %d agents.', $traffic, $agents),
+            );
+            self::assertEqualsWithDelta(
+                $waits,
+                $waited[0],
+                $waited[1],
+                \sprintf('The share that waits, %.0f erlang, %d agents.', $traffic, $agents),
+            );
         }
     }
 
@@ -104,9 +143,15 @@ final class SimpyTest extends TestCase
     private static function patient(float $traffic, int $agents, float $patience, int $seed): array
     {
         $random = new Randomizer(new Mt19937($seed));
-        $exponential = static fn (float $mean): float => -$mean * log(1 - $random->getInt(0, 2 ** 53 - 1) / 2 ** 53);
+        $exponential = static fn(float $mean): float => -$mean * log(1 - $random->getInt(0, 2 ** 53 - 1) / 2 ** 53);
         $mean = 100_000;
-        $dispatcher = self::dispatcher(['order' => 'longest idle first', 'widen' => 30, 'spills' => true, 'notes' => 0, 'tiers' => array_fill(0, $agents, 1)]);
+        $dispatcher = self::dispatcher([
+            'order' => 'longest idle first',
+            'widen' => 30,
+            'spills' => true,
+            'notes' => 0,
+            'tiers' => array_fill(0, $agents, 1),
+        ]);
         [$batches, $size] = [20, 3000];
         $lost = $waited = array_fill(0, $batches + 1, 0);
         $arrives = 0.0;
@@ -118,7 +163,7 @@ final class SimpyTest extends TestCase
             $handling = max(1, (int) round($exponential($mean)));
             $now = max($now, $arrival);
             $who = [];
-            while ($now <= $gone && [] === $who = $dispatcher->candidates($now, $now - $arrival)) {
+            while ($now <= $gone && [] === ($who = $dispatcher->candidates($now, $now - $arrival))) {
                 $next = $dispatcher->next($now, $now - $arrival);
                 if (null === $next || $next > $gone) {
                     break;
@@ -130,7 +175,9 @@ final class SimpyTest extends TestCase
             [] === $who || $dispatcher->take($who[0], $now, $handling);
         }
         // The first batch warms up.
-        $share = static fn (array $counts): array => self::interval(array_map(static fn (int $count): float => $count / $size, \array_slice($counts, 1)));
+        $share = static fn(array $counts): array => self::interval(
+            array_map(static fn(int $count): float => $count / $size, \array_slice($counts, 1)),
+        );
 
         return [$share($lost), $share($waited)];
     }
@@ -139,7 +186,7 @@ final class SimpyTest extends TestCase
     private static function measure(float $traffic, int $agents, int $seed): array
     {
         $random = new Randomizer(new Mt19937($seed));
-        $exponential = static fn (float $mean): float => -$mean * log(1 - $random->getInt(0, 2 ** 53 - 1) / 2 ** 53);
+        $exponential = static fn(float $mean): float => -$mean * log(1 - $random->getInt(0, 2 ** 53 - 1) / 2 ** 53);
         // Fine enough that whole seconds do not show.
         $mean = 100_000;
         $calls = [];
@@ -149,10 +196,20 @@ final class SimpyTest extends TestCase
             $at += $exponential($mean / $traffic);
             $calls[] = [(int) $at, max(1, (int) round($exponential($mean)))];
         }
-        $answered = self::drive(['order' => 'longest idle first', 'widen' => 30, 'spills' => true, 'notes' => 0, 'tiers' => array_fill(0, $agents, 1), 'calls' => $calls]);
+        $answered = self::drive([
+            'order' => 'longest idle first',
+            'widen' => 30,
+            'spills' => true,
+            'notes' => 0,
+            'tiers' => array_fill(0, $agents, 1),
+            'calls' => $calls,
+        ]);
         $shares = $means = [];
         for ($batch = 1; $batch <= $batches; ++$batch) {
-            $waits = array_map(static fn (int $i): int => $answered[$i][0] - $calls[$i][0], range($batch * $size, ($batch + 1) * $size - 1));
+            $waits = array_map(
+                static fn(int $i): int => $answered[$i][0] - $calls[$i][0],
+                range($batch * $size, ($batch + 1) * $size - 1),
+            );
             $shares[] = \count(array_filter($waits)) / $size;
             $means[] = array_sum($waits) / $size / $mean;
         }
@@ -169,7 +226,7 @@ final class SimpyTest extends TestCase
     {
         $count = \count($batches);
         $mean = array_sum($batches) / $count;
-        $variance = array_sum(array_map(static fn (float $one): float => ($one - $mean) ** 2, $batches)) / ($count - 1);
+        $variance = array_sum(array_map(static fn(float $one): float => ($one - $mean) ** 2, $batches)) / ($count - 1);
 
         // Student's t for 19 degrees of freedom, 99 % on both sides.
         return [$mean, 2.861 * sqrt($variance / $count)];
@@ -179,7 +236,7 @@ final class SimpyTest extends TestCase
     {
         $blocked = 1.0;
         for ($n = 1; $n <= $agents; ++$n) {
-            $blocked = $traffic * $blocked / ($n + $traffic * $blocked);
+            $blocked = ($traffic * $blocked) / ($n + $traffic * $blocked);
         }
 
         return $blocked;
@@ -198,7 +255,7 @@ final class SimpyTest extends TestCase
         foreach ($scenario['calls'] as [$arrival, $seconds]) {
             // Nobody is asked for a call while one before it waits.
             $now = max($now, $arrival);
-            while ([] === $who = $dispatcher->candidates($now, $now - $arrival)) {
+            while ([] === ($who = $dispatcher->candidates($now, $now - $arrival))) {
                 $now = $dispatcher->next($now, $now - $arrival) ?? throw new \LogicException('Nobody is ever free.');
             }
             $dispatcher->take($who[0], $now, $seconds);
@@ -213,10 +270,20 @@ final class SimpyTest extends TestCase
     {
         $members = $agents = [];
         foreach ($scenario['tiers'] as $i => $tier) {
-            $members[] = new QueueMember('per_'.$i, $tier);
-            $agents[] = new Agent('per_'.$i, $tier, true, new Occupation(0, 0));
+            $members[] = new QueueMember('per_' . $i, $tier);
+            $agents[] = new Agent('per_' . $i, $tier, true, new Occupation(0, 0));
         }
-        $queue = new Queue('que', 'Queue', $members, new QueueAsking(AgentOrder::from($scenario['order']), widenSeconds: $scenario['widen'], spillsOver: $scenario['spills'], notesSeconds: $scenario['notes']));
+        $queue = new Queue(
+            'que',
+            'Queue',
+            $members,
+            new QueueAsking(
+                AgentOrder::from($scenario['order']),
+                widenSeconds: $scenario['widen'],
+                spillsOver: $scenario['spills'],
+                notesSeconds: $scenario['notes'],
+            ),
+        );
 
         return new Dispatcher($queue, $agents, 0);
     }

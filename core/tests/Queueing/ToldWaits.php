@@ -15,9 +15,24 @@ trait ToldWaits
     /** @param array<string, mixed> $queue */
     private static function plan(array $queue): PlanBuilder
     {
-        return (new PlanBuilder())->person('ann')->person('ben')->person('cid')->prompt('prm_hello', 4)->mailbox('mbx')
-            ->with($queue + ['id' => 'que', 'kind' => 'queue', 'name' => 'Desk', 'members' => [['who' => 'ann'], ['who' => 'ben']]])
-            ->journey('jrn_main', [['id' => 'wait', 'do' => 'queue', 'queue' => 'que'], ['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx']]);
+        return (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->person('cid')
+            ->prompt('prm_hello', 4)
+            ->mailbox('mbx')
+            ->with(
+                $queue + [
+                    'id' => 'que',
+                    'kind' => 'queue',
+                    'name' => 'Desk',
+                    'members' => [['who' => 'ann'], ['who' => 'ben']],
+                ],
+            )
+            ->journey('jrn_main', [
+                ['id' => 'wait', 'do' => 'queue', 'queue' => 'que'],
+                ['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx'],
+            ]);
     }
 
     /** @return list<string> */
@@ -25,6 +40,19 @@ trait ToldWaits
     {
         $words = new EventWords($plan->plan());
 
-        return array_values(array_map(static fn (Event $event): string => $event->second.' '.$words->what($event->happening), \array_slice($trace->events, 1, 'answered' === $trace->ending->kind->value ? -1 : ('message' === $trace->ending->kind->value ? -1 : null))));
+        return array_values(
+            array_map(
+                static fn(Event $event): string => $event->second . ' ' . $words->what($event->happening),
+                \array_slice(
+                    $trace->events,
+                    1,
+                    'answered' === $trace->ending->kind->value
+                        ? -1
+                        : ('message' === $trace->ending->kind->value
+                            ? -1
+                            : null),
+                ),
+            ),
+        );
     }
 }

@@ -32,7 +32,21 @@ final class RingCadenceTest extends TestCase
 
     public function testEveryCountryThatIsKnown(): void
     {
-        $known = ['AT' => 6000, 'AU' => 3000, 'BE' => 4000, 'CA' => 6000, 'ES' => 4500, 'FR' => 5000, 'GB' => 3000, 'IE' => 3000, 'JP' => 3000, 'NZ' => 3000, 'PT' => 6000, 'SE' => 6000, 'US' => 6000];
+        $known = [
+            'AT' => 6000,
+            'AU' => 3000,
+            'BE' => 4000,
+            'CA' => 6000,
+            'ES' => 4500,
+            'FR' => 5000,
+            'GB' => 3000,
+            'IE' => 3000,
+            'JP' => 3000,
+            'NZ' => 3000,
+            'PT' => 6000,
+            'SE' => 6000,
+            'US' => 6000,
+        ];
         $countries = RingCadence::countries();
         ksort($countries);
         self::assertSame($known, $countries);
@@ -40,12 +54,27 @@ final class RingCadenceTest extends TestCase
 
     public function testWhereNothingIsKnownTheRecommendationHolds(): void
     {
-        self::assertThat(RingCadence::usual(), self::logicalAnd(self::greaterThanOrEqual(670 + 3000), self::lessThanOrEqual(1500 + 5000)), 'E.180: 0.67 to 1.5 s of tone, 3 to 5 s of silence (from memory).');
+        self::assertThat(
+            RingCadence::usual(),
+            self::logicalAnd(self::greaterThanOrEqual(670 + 3000), self::lessThanOrEqual(1500 + 5000)),
+            'E.180: 0.67 to 1.5 s of tone, 3 to 5 s of silence (from memory).',
+        );
     }
 
     public function testASiteMayHaveItsOwn(): void
     {
-        $site = static fn (?int $cadence): ?Site => (new PlanBuilder())->with(['id' => 'sit_harbour', 'kind' => 'site', 'name' => 'Harbour', 'zone' => 'Europe/London', 'country' => 'GB', 'language' => 'en', 'cadence' => $cadence])->plan()->get(Site::class, 'sit_harbour');
+        $site = static fn(?int $cadence): ?Site => (new PlanBuilder())
+            ->with([
+                'id' => 'sit_harbour',
+                'kind' => 'site',
+                'name' => 'Harbour',
+                'zone' => 'Europe/London',
+                'country' => 'GB',
+                'language' => 'en',
+                'cadence' => $cadence,
+            ])
+            ->plan()
+            ->get(Site::class, 'sit_harbour');
         self::assertSame([3000, 6000], [$site(null)?->ringMilliseconds(), $site(6000)?->ringMilliseconds()]);
         $this->expectException(InvalidData::class);
         $site(-1);

@@ -22,8 +22,14 @@ final class RingSimulationTest extends TestCase
     #[DataProvider('grids')]
     public function testTheGrid(string $pattern, array $assume, array $bars): void
     {
-        $plan = (new PlanBuilder())->person('ann')->person('ben')->person('cid')->team('team_three', ['ann', 'ben', 'cid'], $pattern, 12)
-            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'team_three', 'seconds' => 30, 'exits' => []]]);
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->person('cid')
+            ->team('team_three', ['ann', 'ben', 'cid'], $pattern, 12)
+            ->journey('jrn_main', [
+                ['id' => 'ring', 'do' => 'ring', 'target' => 'team_three', 'seconds' => 30, 'exits' => []],
+            ]);
         $phones = [];
         foreach ($assume as $who => [$does, $after]) {
             $phones[] = ['who' => $who, 'does' => $does, 'after' => $after];
@@ -41,22 +47,68 @@ final class RingSimulationTest extends TestCase
     {
         $all = 'all at once';
         $each = 'one after the other';
-        yield 'together, nobody answers' => [$all, [], ['ann' => '0–30 not answered', 'ben' => '0–30 not answered', 'cid' => '0–30 not answered']];
-        yield 'together, the first to answer wins' => [$all, ['ben' => ['answers', 9], 'cid' => ['answers', 10]], ['ann' => '0–9 taken elsewhere', 'ben' => '0–9 answered', 'cid' => '0–9 taken elsewhere']];
-        yield 'together, a tie goes to the one listed first' => [$all, ['*' => ['answers', 5]], ['ann' => '0–5 answered', 'ben' => '0–5 taken elsewhere', 'cid' => '0–5 taken elsewhere']];
-        yield 'together, too late by a second' => [$all, ['ann' => ['answers', 30]], ['ann' => '0–30 not answered', 'ben' => '0–30 not answered', 'cid' => '0–30 not answered']];
-        yield 'in turn, nobody answers' => [$each, [], ['ann' => '0–12 not answered', 'ben' => '12–24 not answered', 'cid' => '24–30 not answered']];
-        yield 'in turn, the second answers after 3 s' => [$each, ['ben' => ['answers', 3]], ['ann' => '0–12 not answered', 'ben' => '12–15 answered', 'cid' => '15–15 not reached']];
-        yield 'in turn, slower than their turn' => [$each, ['ann' => ['answers', 12]], ['ann' => '0–12 not answered', 'ben' => '12–24 not answered', 'cid' => '24–30 not answered']];
-        yield 'in turn, the busy one is passed over at once' => [$each, ['ann' => ['busy', 0], 'cid' => ['answers', 2]], ['ann' => '0–0 busy', 'ben' => '0–12 not answered', 'cid' => '12–14 answered']];
-        yield 'answered at the first second' => [$each, ['ann' => ['answers', 0]], ['ann' => '0–0 answered', 'ben' => '0–0 not reached', 'cid' => '0–0 not reached']];
+        yield 'together, nobody answers' => [
+            $all,
+            [],
+            ['ann' => '0–30 not answered', 'ben' => '0–30 not answered', 'cid' => '0–30 not answered'],
+        ];
+        yield 'together, the first to answer wins' => [
+            $all,
+            ['ben' => ['answers', 9], 'cid' => ['answers', 10]],
+            ['ann' => '0–9 taken elsewhere', 'ben' => '0–9 answered', 'cid' => '0–9 taken elsewhere'],
+        ];
+        yield 'together, a tie goes to the one listed first' => [
+            $all,
+            ['*' => ['answers', 5]],
+            ['ann' => '0–5 answered', 'ben' => '0–5 taken elsewhere', 'cid' => '0–5 taken elsewhere'],
+        ];
+        yield 'together, too late by a second' => [
+            $all,
+            ['ann' => ['answers', 30]],
+            ['ann' => '0–30 not answered', 'ben' => '0–30 not answered', 'cid' => '0–30 not answered'],
+        ];
+        yield 'in turn, nobody answers' => [
+            $each,
+            [],
+            ['ann' => '0–12 not answered', 'ben' => '12–24 not answered', 'cid' => '24–30 not answered'],
+        ];
+        yield 'in turn, the second answers after 3 s' => [
+            $each,
+            ['ben' => ['answers', 3]],
+            ['ann' => '0–12 not answered', 'ben' => '12–15 answered', 'cid' => '15–15 not reached'],
+        ];
+        yield 'in turn, slower than their turn' => [
+            $each,
+            ['ann' => ['answers', 12]],
+            ['ann' => '0–12 not answered', 'ben' => '12–24 not answered', 'cid' => '24–30 not answered'],
+        ];
+        yield 'in turn, the busy one is passed over at once' => [
+            $each,
+            ['ann' => ['busy', 0], 'cid' => ['answers', 2]],
+            ['ann' => '0–0 busy', 'ben' => '0–12 not answered', 'cid' => '12–14 answered'],
+        ];
+        yield 'answered at the first second' => [
+            $each,
+            ['ann' => ['answers', 0]],
+            ['ann' => '0–0 answered', 'ben' => '0–0 not reached', 'cid' => '0–0 not reached'],
+        ];
     }
 
     public function testATeamIsBusyWhenSomebodyIsAndNobodyCanRing(): void
     {
-        $plan = (new PlanBuilder())->person('ann')->person('ben')->team('team_two', ['ann', 'ben'])
-            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'team_two', 'seconds' => 30, 'exits' => []]]);
-        $exit = static fn (string $ann, string $ben): ?string => $plan->call(['phones' => [['who' => 'ann', 'does' => $ann, 'after' => 0], ['who' => 'ben', 'does' => $ben, 'after' => 0]]])->visits[0]->exit;
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->team('team_two', ['ann', 'ben'])
+            ->journey('jrn_main', [
+                ['id' => 'ring', 'do' => 'ring', 'target' => 'team_two', 'seconds' => 30, 'exits' => []],
+            ]);
+        $exit = static fn(string $ann, string $ben): ?string => $plan->call([
+            'phones' => [
+                ['who' => 'ann', 'does' => $ann, 'after' => 0],
+                ['who' => 'ben', 'does' => $ben, 'after' => 0],
+            ],
+        ])->visits[0]->exit;
         self::assertSame('busy', $exit('busy', 'busy'));
         self::assertSame('busy', $exit('unreachable', 'busy'));
         self::assertSame('unreachable', $exit('unreachable', 'unreachable'));
@@ -65,12 +117,17 @@ final class RingSimulationTest extends TestCase
 
     public function testAnOutsideNumberRingsAndOnePhoneOfTwoAnswers(): void
     {
-        $plan = (new PlanBuilder())->person('ann', ['desk', 'laptop'])->journey('jrn_main', [
-            ['id' => 'out', 'do' => 'ring', 'target' => '+447700900123', 'seconds' => 10, 'exits' => []],
-            ['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20, 'exits' => []],
-        ]);
+        $plan = (new PlanBuilder())
+            ->person('ann', ['desk', 'laptop'])
+            ->journey('jrn_main', [
+                ['id' => 'out', 'do' => 'ring', 'target' => '+447700900123', 'seconds' => 10, 'exits' => []],
+                ['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20, 'exits' => []],
+            ]);
         $trace = $plan->call(['phones' => [['who' => 'ann/laptop', 'does' => 'answers', 'after' => 4]]]);
-        self::assertSame(['+447700900123', 'ann/desk', 'ann/laptop'], array_map(static fn (Rung $rung): string => $rung->phone->id, $trace->rung));
+        self::assertSame(
+            ['+447700900123', 'ann/desk', 'ann/laptop'],
+            array_map(static fn(Rung $rung): string => $rung->phone->id, $trace->rung),
+        );
         self::assertSame([10, 14], [$trace->rung[2]->from, $trace->rung[2]->until]);
         self::assertSame('ann/laptop', $trace->ending->phone);
     }

@@ -21,15 +21,24 @@ final class RingingReferenceTest extends TestCase
             $ours[] = self::outcome($trace);
             $traces[] = $trace;
         }
-        $theirs = PythonReference::ask(__DIR__.'/ringing_reference.py', $cases);
+        $theirs = PythonReference::ask(__DIR__ . '/ringing_reference.py', $cases);
         $endings = [];
         foreach ($cases as $i => $case) {
-            self::assertSame($theirs[$i], $ours[$i], \sprintf("Case %d\n%s\n%s", $i, json_encode($case, \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR), self::bars($traces[$i])));
+            self::assertSame(
+                $theirs[$i],
+                $ours[$i],
+                \sprintf(
+                    "Case %d\n%s\n%s",
+                    $i,
+                    json_encode($case, \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR),
+                    self::bars($traces[$i]),
+                ),
+            );
             $key = $ours[$i][3] ?? $ours[$i][0];
             $endings[$key] = ($endings[$key] ?? 0) + 1;
         }
         foreach (['answered', 'own mailbox', 'caller gave up', 'nobody', 'busy', 'refused', 'unreachable'] as $ending) {
-            self::assertGreaterThan($count / 200, $endings[$ending] ?? 0, 'The cases are of every kind: '.$ending);
+            self::assertGreaterThan($count / 200, $endings[$ending] ?? 0, 'The cases are of every kind: ' . $ending);
         }
     }
 
@@ -38,11 +47,29 @@ final class RingingReferenceTest extends TestCase
     {
         $kind = $trace->ending->kind->value;
 
-        return ['ran out of steps' === $kind ? 'nobody' : $kind, $trace->ending->phone, $trace->seconds, 'ran out of steps' === $kind ? $trace->visits[0]->exit : null];
+        return [
+            'ran out of steps' === $kind ? 'nobody' : $kind,
+            $trace->ending->phone,
+            $trace->seconds,
+            'ran out of steps' === $kind ? $trace->visits[0]->exit : null,
+        ];
     }
 
     private static function bars(Trace $trace): string
     {
-        return implode("\n", array_map(static fn ($rung): string => \sprintf('%s %d (%s)–%d %s', $rung->phone->id, $rung->from, $rung->rings ?? '', $rung->until, $rung->outcome), $trace->rung));
+        return implode(
+            "\n",
+            array_map(
+                static fn($rung): string => \sprintf(
+                    '%s %d (%s)–%d %s',
+                    $rung->phone->id,
+                    $rung->from,
+                    $rung->rings ?? '',
+                    $rung->until,
+                    $rung->outcome,
+                ),
+                $trace->rung,
+            ),
+        );
     }
 }

@@ -16,7 +16,11 @@ final class AnswerChangeTest extends TestCase
 {
     public function testTheNextAndThePreviousChangeAreExactToTheSecond(): void
     {
-        self::assertSame('2026-11-23T16:59:56+00:00', self::next('2026-11-23T10:00'), 'The prompt of 4 s brings the call to the hours at 17:00.');
+        self::assertSame(
+            '2026-11-23T16:59:56+00:00',
+            self::next('2026-11-23T10:00'),
+            'The prompt of 4 s brings the call to the hours at 17:00.',
+        );
         self::assertSame('2026-11-24T08:59:56+00:00', self::next('2026-11-23T16:59:56'));
         self::assertSame('2026-11-23T08:59:56+00:00', self::previous('2026-11-23T10:00'));
         self::assertSame('2026-11-23T16:59:56+00:00', self::previous('2026-11-24T08:59:56'));
@@ -42,7 +46,10 @@ final class AnswerChangeTest extends TestCase
             }
             self::assertSame($answer, $router->trace($plan, $trial->at($next - 1), new Assumptions())->signature());
             self::assertNotSame($answer, $router->trace($plan, $trial->at($next), new Assumptions())->signature());
-            self::assertSame($next, (new AnswerChange($router))->previous($plan, $trial->at($next + 1), new Assumptions()));
+            self::assertSame(
+                $next,
+                (new AnswerChange($router))->previous($plan, $trial->at($next + 1), new Assumptions()),
+            );
             $trial = $trial->at($next);
         }
     }
@@ -50,30 +57,47 @@ final class AnswerChangeTest extends TestCase
     public function testAPlanWithoutHoursNeverChanges(): void
     {
         $plan = (new PlanBuilder())->journey('jrn_main', [['id' => 'end', 'do' => 'end']])->plan();
-        self::assertNull((new AnswerChange(new Router()))->next($plan, PlanBuilder::trial('2026-11-23T10:00'), new Assumptions()));
+        self::assertNull(
+            (new AnswerChange(new Router()))->next($plan, PlanBuilder::trial('2026-11-23T10:00'), new Assumptions()),
+        );
     }
 
     private static function next(string $at): string
     {
-        return Moment::format((int) (new AnswerChange(new Router()))->next(self::plan(), PlanBuilder::trial($at), new Assumptions()), 'Europe/London');
+        return Moment::format(
+            (int) (new AnswerChange(new Router()))->next(self::plan(), PlanBuilder::trial($at), new Assumptions()),
+            'Europe/London',
+        );
     }
 
     private static function previous(string $at): string
     {
-        return Moment::format((int) (new AnswerChange(new Router()))->previous(self::plan(), PlanBuilder::trial($at), new Assumptions()), 'Europe/London');
+        return Moment::format(
+            (int) (new AnswerChange(new Router()))->previous(self::plan(), PlanBuilder::trial($at), new Assumptions()),
+            'Europe/London',
+        );
     }
 
     private static function plan(): Plan
     {
-        return (new PlanBuilder())->prompt('prm_hello', 4)->hours('hrs', [
-            ['days' => ['mo', 'tu'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open'],
-            ['days' => ['we'], 'from' => '09:00', 'to' => '12:00', 'state' => 'open'],
-            ['days' => ['we'], 'from' => '12:00', 'to' => '13:00', 'state' => 'lunch'],
-            ['days' => ['we'], 'from' => '13:00', 'to' => '17:00', 'state' => 'open'],
-        ])->journey('jrn_main', [
-            ['id' => 'hello', 'do' => 'say', 'prompt' => 'prm_hello'],
-            ['id' => 'look', 'do' => 'hours', 'hours' => 'hrs', 'exits' => [['on' => 'closed', 'label' => '', 'steps' => [['id' => 'end', 'do' => 'end']]]]],
-            ['id' => 'more', 'do' => 'say', 'prompt' => 'prm_hello'],
-        ])->plan();
+        return (new PlanBuilder())
+            ->prompt('prm_hello', 4)
+            ->hours('hrs', [
+                ['days' => ['mo', 'tu'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open'],
+                ['days' => ['we'], 'from' => '09:00', 'to' => '12:00', 'state' => 'open'],
+                ['days' => ['we'], 'from' => '12:00', 'to' => '13:00', 'state' => 'lunch'],
+                ['days' => ['we'], 'from' => '13:00', 'to' => '17:00', 'state' => 'open'],
+            ])
+            ->journey('jrn_main', [
+                ['id' => 'hello', 'do' => 'say', 'prompt' => 'prm_hello'],
+                [
+                    'id' => 'look',
+                    'do' => 'hours',
+                    'hours' => 'hrs',
+                    'exits' => [['on' => 'closed', 'label' => '', 'steps' => [['id' => 'end', 'do' => 'end']]]],
+                ],
+                ['id' => 'more', 'do' => 'say', 'prompt' => 'prm_hello'],
+            ])
+            ->plan();
     }
 }

@@ -27,21 +27,35 @@ final class GoTest extends TestCase
 
     public function testWhereThePartGoesElsewhereItComesBackFromThere(): void
     {
-        $trace = self::plan([['id' => 'on', 'do' => 'go', 'journey' => 'jrn_third']])->journey('jrn_third', [['id' => 'hello', 'do' => 'say', 'prompt' => 'prm_hello']])->call();
-        self::assertSame(['jrn_main/go', 'jrn_part/on', 'jrn_third/hello', 'jrn_main/message'], self::way($trace->visits));
+        $trace = self::plan([['id' => 'on', 'do' => 'go', 'journey' => 'jrn_third']])
+            ->journey('jrn_third', [['id' => 'hello', 'do' => 'say', 'prompt' => 'prm_hello']])
+            ->call();
+        self::assertSame(
+            ['jrn_main/go', 'jrn_part/on', 'jrn_third/hello', 'jrn_main/message'],
+            self::way($trace->visits),
+        );
     }
 
     public function testAPartThatIsAPartOfItselfIsStopped(): void
     {
         $menu = ['id' => 'menu', 'do' => 'menu', 'prompt' => 'prm_hello', 'wait' => 1, 'tries' => 1, 'exits' => []];
-        $trace = self::plan([$menu, ['id' => 'again', 'do' => 'go', 'journey' => 'jrn_part', 'comesBack' => true]])->call();
+        $trace = self::plan([
+            $menu,
+            ['id' => 'again', 'do' => 'go', 'journey' => 'jrn_part', 'comesBack' => true],
+        ])->call();
         self::assertSame('loop stopped', $trace->ending->kind->value);
     }
 
     public function testAnOverflowComesBackToo(): void
     {
         $plan = self::plan([['id' => 'hello', 'do' => 'say', 'prompt' => 'prm_hello']])->person('ann');
-        $plan = $plan->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20], ['id' => 'go', 'do' => 'go', 'journey' => 'jrn_part', 'comesBack' => true], ['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx']])->plan();
+        $plan = $plan
+            ->journey('jrn_main', [
+                ['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20],
+                ['id' => 'go', 'do' => 'go', 'journey' => 'jrn_part', 'comesBack' => true],
+                ['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx'],
+            ])
+            ->plan();
         $overflow = new Overflow($plan);
         $journey = $plan->get(Journey::class, 'jrn_main');
         self::assertNotNull($journey);
@@ -56,13 +70,19 @@ final class GoTest extends TestCase
      */
     private static function way(array $visits): array
     {
-        return array_map(static fn ($visit): string => $visit->journey.'/'.$visit->step, $visits);
+        return array_map(static fn($visit): string => $visit->journey . '/' . $visit->step, $visits);
     }
 
     /** @param list<array<string, mixed>> $part */
     private static function plan(array $part): PlanBuilder
     {
-        return (new PlanBuilder())->mailbox('mbx')->prompt('prm_hello', 4)->journey('jrn_part', $part)
-            ->journey('jrn_main', [['id' => 'go', 'do' => 'go', 'journey' => 'jrn_part', 'comesBack' => true], ['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx']]);
+        return (new PlanBuilder())
+            ->mailbox('mbx')
+            ->prompt('prm_hello', 4)
+            ->journey('jrn_part', $part)
+            ->journey('jrn_main', [
+                ['id' => 'go', 'do' => 'go', 'journey' => 'jrn_part', 'comesBack' => true],
+                ['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx'],
+            ]);
     }
 }

@@ -25,18 +25,44 @@ final class PersistenceTest extends TestCase
     public function testNobodyAnswers(): void
     {
         $trace = self::call();
-        self::assertSame(['ann 0–10', 'ben 10–20', 'ann 25–35', 'ben 35–45', 'ann 50–60', 'ben 60–70', 'ann 75–85', 'ben 85–95', 'ann 100–110', 'ben 110–120'], self::bars($trace));
+        self::assertSame(
+            [
+                'ann 0–10',
+                'ben 10–20',
+                'ann 25–35',
+                'ben 35–45',
+                'ann 50–60',
+                'ben 60–70',
+                'ann 75–85',
+                'ben 85–95',
+                'ann 100–110',
+                'ben 110–120',
+            ],
+            self::bars($trace),
+        );
         self::assertSame([120, 'nobody'], [$trace->seconds, $trace->visits[0]->exit]);
     }
 
     public function testTheLastRoundIsCut(): void
     {
-        self::assertSame(['ann 50–60'], \array_slice(self::bars(self::call(minutes: 1)), -1), 'After a minute Ben has no turn.');
+        self::assertSame(
+            ['ann 50–60'],
+            \array_slice(self::bars(self::call(minutes: 1)), -1),
+            'After a minute Ben has no turn.',
+        );
     }
 
     public function testWhereNoTimeIsLeftForASecondRoundNothingIsSaidOfOne(): void
     {
-        $kinds = static fn (int $seconds): array => array_map(static fn (Event $event): string => $event->happening->kind(), (new PlanBuilder())->person('ann')->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => $seconds, 'againMinutes' => 1]])->call()->events);
+        $kinds = static fn(int $seconds): array => array_map(
+            static fn(Event $event): string => $event->happening->kind(),
+            (new PlanBuilder())
+                ->person('ann')
+                ->journey('jrn_main', [
+                    ['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => $seconds, 'againMinutes' => 1],
+                ])
+                ->call()->events,
+        );
         self::assertSame(['dialled', 'not answered', 'ran out of steps'], $kinds(55));
         self::assertSame(['dialled', 'not answered', 'tries again', 'ran out of steps'], $kinds(54));
     }
@@ -44,15 +70,27 @@ final class PersistenceTest extends TestCase
     public function testWhoHasRungForSoLongInAllAnswers(): void
     {
         $trace = self::call(['phones' => [['who' => 'ben', 'does' => 'answers', 'after' => 24]]]);
-        self::assertSame(['answered', 'ben', 64], [$trace->ending->kind->value, $trace->ending->who, $trace->seconds], 'Twice 10 s, and 4 s in the third round.');
-        self::assertSame(['dialled', 'not answered', 'tries again', 'answered', 'answered'], array_map(static fn (Event $event): string => $event->happening->kind(), $trace->events), 'Rounds in between are drawn, not told.');
+        self::assertSame(
+            ['answered', 'ben', 64],
+            [$trace->ending->kind->value, $trace->ending->who, $trace->seconds],
+            'Twice 10 s, and 4 s in the third round.',
+        );
+        self::assertSame(
+            ['dialled', 'not answered', 'tries again', 'answered', 'answered'],
+            array_map(static fn(Event $event): string => $event->happening->kind(), $trace->events),
+            'Rounds in between are drawn, not told.',
+        );
     }
 
     #[DataProvider('silences')]
     public function testWhereNothingRingsARoundLastsTwentySeconds(string $does, string $exit): void
     {
         $trace = self::call(['phones' => [['who' => '*', 'does' => $does, 'after' => 0]]]);
-        self::assertSame([120, $exit, 10], [$trace->seconds, $trace->visits[0]->exit, \count($trace->rung)], 'Five rounds, at 0, 25, 50, 75 and 100 s.');
+        self::assertSame(
+            [120, $exit, 10],
+            [$trace->seconds, $trace->visits[0]->exit, \count($trace->rung)],
+            'Five rounds, at 0, 25, 50, 75 and 100 s.',
+        );
     }
 
     /** @return iterable<array{string, string}> */
@@ -65,12 +103,20 @@ final class PersistenceTest extends TestCase
     public function testTheCallerMayGiveUpMeanwhile(): void
     {
         $trace = self::call(['patience' => 55]);
-        self::assertSame(['caller gave up', 55, 'ann 50–55'], [$trace->ending->kind->value, $trace->seconds, self::bars($trace)[4]]);
+        self::assertSame(
+            ['caller gave up', 55, 'ann 50–55'],
+            [$trace->ending->kind->value, $trace->seconds, self::bars($trace)[4]],
+        );
     }
 
     public function testAStepWithoutATargetIsNotTriedAgain(): void
     {
-        self::assertSame(0, (new PlanBuilder())->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => null, 'againMinutes' => 10]])->call()->seconds);
+        self::assertSame(
+            0,
+            (new PlanBuilder())
+                ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => null, 'againMinutes' => 10]])
+                ->call()->seconds,
+        );
     }
 
     /**
@@ -82,16 +128,36 @@ final class PersistenceTest extends TestCase
     #[DataProvider('greetings')]
     public function testAGreetingWhileThePhonesRing(int $ring, array $assume, array $told, int $seconds): void
     {
-        $trace = (new PlanBuilder())->person('ann')->prompt('prm_hello', 8)
-            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => $ring, 'greeting' => 'prm_hello', 'greetAfter' => 5]])->call($assume);
-        self::assertSame($told, array_map(static fn (Event $event): string => $event->second.' '.$event->happening->kind(), \array_slice($trace->events, 1)));
+        $trace = (new PlanBuilder())
+            ->person('ann')
+            ->prompt('prm_hello', 8)
+            ->journey('jrn_main', [
+                [
+                    'id' => 'ring',
+                    'do' => 'ring',
+                    'target' => 'ann',
+                    'seconds' => $ring,
+                    'greeting' => 'prm_hello',
+                    'greetAfter' => 5,
+                ],
+            ])
+            ->call($assume);
+        self::assertSame(
+            $told,
+            array_map(
+                static fn(Event $event): string => $event->second . ' ' . $event->happening->kind(),
+                \array_slice($trace->events, 1),
+            ),
+        );
         self::assertSame($seconds, $trace->seconds);
     }
 
     /** @return iterable<string, array{int, array<string, mixed>, list<string>, int}> */
     public static function greetings(): iterable
     {
-        $answers = static fn (int $after): array => ['phones' => [['who' => 'ann', 'does' => 'answers', 'after' => $after]]];
+        $answers = static fn(int $after): array => [
+            'phones' => [['who' => 'ann', 'does' => 'answers', 'after' => $after]],
+        ];
         yield 'nobody answers' => [20, [], ['0 not answered', '5 said', '20 ran out of steps'], 20];
         yield 'it is heard to its end' => [10, [], ['0 not answered', '5 said', '13 ran out of steps'], 13];
         yield 'answered before it begins' => [20, $answers(3), ['0 answered', '3 answered'], 3];
@@ -100,16 +166,38 @@ final class PersistenceTest extends TestCase
         yield 'it would begin when the step is over' => [5, [], ['0 not answered', '5 ran out of steps'], 5];
         yield 'answered in the middle of it' => [20, $answers(7), ['0 answered', '5 said', '7 answered'], 7];
         yield 'the step is over before' => [4, [], ['0 not answered', '4 ran out of steps'], 4];
-        yield 'the caller gives up in it' => [20, ['patience' => 6], ['0 not answered', '5 said', '6 caller gave up'], 6];
+        yield 'the caller gives up in it' => [
+            20,
+            ['patience' => 6],
+            ['0 not answered', '5 said', '6 caller gave up'],
+            6,
+        ];
     }
 
     public function testHowMuchOfTheGreetingIsHeard(): void
     {
         $heard = static function (array $assume, int $ring = 20): array {
-            $trace = (new PlanBuilder())->person('ann')->prompt('prm_hello', 8)->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => $ring, 'greeting' => 'prm_hello', 'greetAfter' => 5]])->call($assume);
+            $trace = (new PlanBuilder())
+                ->person('ann')
+                ->prompt('prm_hello', 8)
+                ->journey('jrn_main', [
+                    [
+                        'id' => 'ring',
+                        'do' => 'ring',
+                        'target' => 'ann',
+                        'seconds' => $ring,
+                        'greeting' => 'prm_hello',
+                        'greetAfter' => 5,
+                    ],
+                ])
+                ->call($assume);
             $said = $trace->events[2]->happening;
 
-            return [$said->what()['seconds'] ?? null, $said->because()['ringing'] ?? null, $said->because()['toTheEnd'] ?? null];
+            return [
+                $said->what()['seconds'] ?? null,
+                $said->because()['ringing'] ?? null,
+                $said->because()['toTheEnd'] ?? null,
+            ];
         };
         self::assertSame([8, 8, true], $heard([]));
         self::assertSame([8, 5, true], $heard([], 10), 'The phones stop, the greeting does not.');
@@ -121,13 +209,24 @@ final class PersistenceTest extends TestCase
     /** @param array<string, mixed> $assume */
     private static function call(array $assume = [], int $minutes = 2): Trace
     {
-        return (new PlanBuilder())->person('ann')->person('ben')->team('pair', ['ann', 'ben'], 'one after the other', 10)
-            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'pair', 'seconds' => 20, 'againMinutes' => $minutes]])->call($assume);
+        return (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->team('pair', ['ann', 'ben'], 'one after the other', 10)
+            ->journey('jrn_main', [
+                ['id' => 'ring', 'do' => 'ring', 'target' => 'pair', 'seconds' => 20, 'againMinutes' => $minutes],
+            ])
+            ->call($assume);
     }
 
     /** @return list<string> */
     private static function bars(Trace $trace): array
     {
-        return array_values(array_map(static fn (Rung $rung): string => \sprintf('%s %d–%d', $rung->phone->person, $rung->from, $rung->until), array_filter($trace->rung, static fn (Rung $rung): bool => $rung->until > $rung->from)));
+        return array_values(
+            array_map(
+                static fn(Rung $rung): string => \sprintf('%s %d–%d', $rung->phone->person, $rung->from, $rung->until),
+                array_filter($trace->rung, static fn(Rung $rung): bool => $rung->until > $rung->from),
+            ),
+        );
     }
 }

@@ -51,15 +51,24 @@ final class RouterTest extends TestCase
 
     public function testSomebodyAnswers(): void
     {
-        $trace = self::office()->call(['keys' => ['1'], 'phones' => [['who' => 'dana', 'does' => 'answers', 'after' => 8]]]);
-        self::assertSame([EndingKind::Answered, 'dana', 'dana/desk'], [$trace->ending->kind, $trace->ending->who, $trace->ending->phone]);
+        $trace = self::office()->call([
+            'keys' => ['1'],
+            'phones' => [['who' => 'dana', 'does' => 'answers', 'after' => 8]],
+        ]);
+        self::assertSame(
+            [EndingKind::Answered, 'dana', 'dana/desk'],
+            [$trace->ending->kind, $trace->ending->who, $trace->ending->phone],
+        );
         self::assertSame(14, $trace->seconds);
     }
 
     public function testBusyAndUnreachableTakeTheirExits(): void
     {
         foreach (['busy' => 'sorry', 'unreachable' => 'gone'] as $does => $step) {
-            $trace = self::office()->call(['keys' => ['1'], 'phones' => [['who' => '*', 'does' => $does, 'after' => 0]]]);
+            $trace = self::office()->call([
+                'keys' => ['1'],
+                'phones' => [['who' => '*', 'does' => $does, 'after' => 0]],
+            ]);
             self::assertSame(['ask', 'one', 'ring', $step, 'take'], self::steps($trace));
             self::assertSame($trace->visits[2]->from, $trace->visits[2]->until, 'It takes no time.');
         }
@@ -67,7 +76,11 @@ final class RouterTest extends TestCase
 
     public function testTheCallerGivesUp(): void
     {
-        $trace = self::office()->call(['keys' => ['1'], 'patience' => 10, 'phones' => [['who' => '*', 'does' => 'answers', 'after' => 5]]]);
+        $trace = self::office()->call([
+            'keys' => ['1'],
+            'patience' => 10,
+            'phones' => [['who' => '*', 'does' => 'answers', 'after' => 5]],
+        ]);
         self::assertSame(EndingKind::CallerGaveUp, $trace->ending->kind);
         self::assertSame(10, $trace->seconds);
         self::assertSame([6, 10], [$trace->rung[0]->from, $trace->rung[0]->until]);
@@ -86,8 +99,17 @@ final class RouterTest extends TestCase
 
     public function testANumberMayPointStraightAtAPerson(): void
     {
-        $plan = self::office()->person('dana', ['desk'], 'mbx_main')
-            ->with(['id' => 'num_direct', 'kind' => 'number', 'name' => 'Direct', 'number' => '+441632960101', 'site' => 'sit_harbour', 'language' => 'en', 'target' => 'dana']);
+        $plan = self::office()
+            ->person('dana', ['desk'], 'mbx_main')
+            ->with([
+                'id' => 'num_direct',
+                'kind' => 'number',
+                'name' => 'Direct',
+                'number' => '+441632960101',
+                'site' => 'sit_harbour',
+                'language' => 'en',
+                'target' => 'dana',
+            ]);
         $trace = $plan->call(to: '+441632960101');
         self::assertSame(['ring', 'message'], self::steps($trace));
         self::assertSame('mbx_main', $trace->ending->who);
@@ -108,26 +130,60 @@ final class RouterTest extends TestCase
 
     public function testAStepMayBeLookedAtByItself(): void
     {
-        $trace = (new Router())->ringing((new PlanBuilder())->person('ann')->plan(), new RingStep('look', Target::element('ann'), 15), PlanBuilder::trial('2026-11-23T10:00'), new Assumptions(), new LiveState());
-        self::assertSame([1, 'look', 'not answered', 15, 'ran out of steps'], [\count($trace->events), $trace->events[0]->step, $trace->events[0]->happening->kind(), $trace->seconds, $trace->ending->kind->value]);
-        $trace = (new Router())->ringing((new PlanBuilder())->person('ann')->plan(), new RingStep('look', Target::element('ann'), 15), PlanBuilder::trial('2026-11-23T10:00'), new Assumptions(patienceSeconds: 4), new LiveState());
+        $trace = (new Router())->ringing(
+            (new PlanBuilder())->person('ann')->plan(),
+            new RingStep('look', Target::element('ann'), 15),
+            PlanBuilder::trial('2026-11-23T10:00'),
+            new Assumptions(),
+            new LiveState(),
+        );
+        self::assertSame(
+            [1, 'look', 'not answered', 15, 'ran out of steps'],
+            [
+                \count($trace->events),
+                $trace->events[0]->step,
+                $trace->events[0]->happening->kind(),
+                $trace->seconds,
+                $trace->ending->kind->value,
+            ],
+        );
+        $trace = (new Router())->ringing(
+            (new PlanBuilder())->person('ann')->plan(),
+            new RingStep('look', Target::element('ann'), 15),
+            PlanBuilder::trial('2026-11-23T10:00'),
+            new Assumptions(patienceSeconds: 4),
+            new LiveState(),
+        );
         self::assertSame(['caller gave up', 4], [$trace->ending->kind->value, $trace->seconds]);
     }
 
     public function testHoursAreReadWhenTheCallComesToThem(): void
     {
         // The prompt lasts 4 s, so a call at 16:59:57 comes to the hours at 17:00:01.
-        $plan = (new PlanBuilder())->prompt('prm_ask', 4)->hours('hrs', [['days' => ['mo'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']])->journey('jrn_main', [
-            ['id' => 'say', 'do' => 'say', 'prompt' => 'prm_ask'],
-            ['id' => 'look', 'do' => 'hours', 'hours' => 'hrs', 'exits' => [['on' => 'closed', 'label' => '', 'steps' => [['id' => 'end', 'do' => 'end']]]]],
-        ]);
+        $plan = (new PlanBuilder())
+            ->prompt('prm_ask', 4)
+            ->hours('hrs', [['days' => ['mo'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']])
+            ->journey('jrn_main', [
+                ['id' => 'say', 'do' => 'say', 'prompt' => 'prm_ask'],
+                [
+                    'id' => 'look',
+                    'do' => 'hours',
+                    'hours' => 'hrs',
+                    'exits' => [['on' => 'closed', 'label' => '', 'steps' => [['id' => 'end', 'do' => 'end']]]],
+                ],
+            ]);
         self::assertSame(EndingKind::RanOut, $plan->call(at: '2026-11-23T16:59:55')->ending->kind);
         self::assertSame(EndingKind::EndedByPlan, $plan->call(at: '2026-11-23T16:59:56')->ending->kind);
     }
 
     public function testPromptsAreHeardInTheNumbersLanguageWhereThereIsAScript(): void
     {
-        $plan = self::office()->with(['id' => 'prm_ask', 'kind' => 'prompt', 'name' => 'Ask', 'scripts' => ['fr' => 'un deux trois quatre cinq six sept huit neuf dix']]);
+        $plan = self::office()->with([
+            'id' => 'prm_ask',
+            'kind' => 'prompt',
+            'name' => 'Ask',
+            'scripts' => ['fr' => 'un deux trois quatre cinq six sept huit neuf dix'],
+        ]);
         $what = $plan->call()->events[1]->happening->what();
         self::assertSame(['fr', 4], [$what['language'], $what['seconds']]);
     }
@@ -135,33 +191,70 @@ final class RouterTest extends TestCase
     public function testTheSameCallFaresTheSame(): void
     {
         $plan = self::office();
-        self::assertSame($plan->call(['keys' => ['1']])->signature(), $plan->call(['keys' => ['1']], '2026-11-24T03:00')->signature());
+        self::assertSame(
+            $plan->call(['keys' => ['1']])->signature(),
+            $plan->call(['keys' => ['1']], '2026-11-24T03:00')->signature(),
+        );
     }
 
     private static function office(): PlanBuilder
     {
-        return (new PlanBuilder())->prompt('prm_ask', 4)->prompt('prm_one', 2)->person('dana')->mailbox('mbx_main')->journey('jrn_main', [
-            ['id' => 'ask', 'do' => 'menu', 'prompt' => 'prm_ask', 'wait' => 5, 'tries' => 2, 'exits' => [
-                ['on' => '1', 'label' => 'Bookings', 'steps' => [['id' => 'one', 'do' => 'say', 'prompt' => 'prm_one']]],
-                ['on' => 'nothing', 'label' => '', 'steps' => [['id' => 'none', 'do' => 'say', 'prompt' => 'prm_one']]],
-            ]],
-            ['id' => 'ring', 'do' => 'ring', 'target' => 'dana', 'seconds' => 20, 'exits' => [
-                ['on' => 'busy', 'label' => '', 'steps' => [['id' => 'sorry', 'do' => 'say', 'prompt' => 'prm_one']]],
-                ['on' => 'unreachable', 'label' => '', 'steps' => [['id' => 'gone', 'do' => 'say', 'prompt' => 'prm_one']]],
-            ]],
-            ['id' => 'take', 'do' => 'message', 'mailbox' => 'mbx_main'],
-        ]);
+        return (new PlanBuilder())
+            ->prompt('prm_ask', 4)
+            ->prompt('prm_one', 2)
+            ->person('dana')
+            ->mailbox('mbx_main')
+            ->journey('jrn_main', [
+                [
+                    'id' => 'ask',
+                    'do' => 'menu',
+                    'prompt' => 'prm_ask',
+                    'wait' => 5,
+                    'tries' => 2,
+                    'exits' => [
+                        [
+                            'on' => '1',
+                            'label' => 'Bookings',
+                            'steps' => [['id' => 'one', 'do' => 'say', 'prompt' => 'prm_one']],
+                        ],
+                        [
+                            'on' => 'nothing',
+                            'label' => '',
+                            'steps' => [['id' => 'none', 'do' => 'say', 'prompt' => 'prm_one']],
+                        ],
+                    ],
+                ],
+                [
+                    'id' => 'ring',
+                    'do' => 'ring',
+                    'target' => 'dana',
+                    'seconds' => 20,
+                    'exits' => [
+                        [
+                            'on' => 'busy',
+                            'label' => '',
+                            'steps' => [['id' => 'sorry', 'do' => 'say', 'prompt' => 'prm_one']],
+                        ],
+                        [
+                            'on' => 'unreachable',
+                            'label' => '',
+                            'steps' => [['id' => 'gone', 'do' => 'say', 'prompt' => 'prm_one']],
+                        ],
+                    ],
+                ],
+                ['id' => 'take', 'do' => 'message', 'mailbox' => 'mbx_main'],
+            ]);
     }
 
     /** @return list<string> */
     private static function steps(Trace $trace): array
     {
-        return array_map(static fn ($visit): string => $visit->step, $trace->visits);
+        return array_map(static fn($visit): string => $visit->step, $trace->visits);
     }
 
     /** @return list<array{int, int}> */
     private static function times(Trace $trace): array
     {
-        return array_map(static fn ($visit): array => [$visit->from, $visit->until], $trace->visits);
+        return array_map(static fn($visit): array => [$visit->from, $visit->until], $trace->visits);
     }
 }

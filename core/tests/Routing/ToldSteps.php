@@ -20,6 +20,9 @@ trait ToldSteps
     {
         $words = new EventWords($plan->plan());
 
-        return array_map(static fn (Event $event): string => $event->second.' '.$words->what($event->happening), \array_slice($plan->call($assume, from: $from)->events, 1, -1));
+        return array_map(
+            static fn(Event $event): string => $event->second . ' ' . $words->what($event->happening),
+            \array_slice($plan->call($assume, from: $from)->events, 1, -1),
+        );
     }
 }

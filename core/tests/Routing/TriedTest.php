@@ -22,7 +22,10 @@ final class TriedTest extends TestCase
         self::assertSame([$sentence, $label], [AnswerSentence::of($trace, $plan->plan()), $trace->shown->label]);
         $words = new EventWords($plan->plan());
         self::assertStringStartsWith('A call comes straight to ', $words->what($trace->events[0]->happening));
-        self::assertSame('It is tried as if a number of the first site led there.', $words->because($trace->events[0]->happening));
+        self::assertSame(
+            'It is tried as if a number of the first site led there.',
+            $words->because($trace->events[0]->happening),
+        );
     }
 
     /** @return iterable<array{string, string, string}> */
@@ -43,7 +46,14 @@ final class TriedTest extends TestCase
 
     private static function plan(): PlanBuilder
     {
-        return (new PlanBuilder())->prompt('prm', 2)->mailbox('mbx')->person('ann', ['desk'], 'mbx')->with(['id' => 'que', 'kind' => 'queue', 'name' => 'que', 'members' => []])
-            ->journey('jrn_new', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20], ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx']]);
+        return (new PlanBuilder())
+            ->prompt('prm', 2)
+            ->mailbox('mbx')
+            ->person('ann', ['desk'], 'mbx')
+            ->with(['id' => 'que', 'kind' => 'queue', 'name' => 'que', 'members' => []])
+            ->journey('jrn_new', [
+                ['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20],
+                ['id' => 'leave', 'do' => 'message', 'mailbox' => 'mbx'],
+            ]);
     }
 }

@@ -26,22 +26,48 @@ final class MenuScriptTest extends TestCase
             }
             $true += \count($keys);
             if ($found != $keys) {
-                $missed[] = \sprintf("%s\n  by hand %s\n  read    %s", $script, json_encode($keys, \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), json_encode($found, \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR));
+                $missed[] = \sprintf(
+                    "%s\n  by hand %s\n  read    %s",
+                    $script,
+                    json_encode($keys, \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR),
+                    json_encode($found, \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR),
+                );
             }
         }
-        $report = \sprintf("precision %.3f, recall %.3f of %d keys in %d scripts\n%s", $right / $read, $right / $true, $true, \count(self::scripts()), implode("\n", $missed));
+        $report = \sprintf(
+            "precision %.3f, recall %.3f of %d keys in %d scripts\n%s",
+            $right / $read,
+            $right / $true,
+            $true,
+            \count(self::scripts()),
+            implode("\n", $missed),
+        );
         self::assertGreaterThanOrEqual(60, \count(self::scripts()));
         self::assertSame([], $missed, $report);
     }
 
     public function testWhatIsWrittenPromisesWhatItWasWrittenFrom(): void
     {
-        $keys = [new Promised('1', 'New booking'), new Promised('2', 'VAT'), new Promised('0', 'reception'), new Promised('*', 'hearing this again')];
-        self::assertSame('For new booking, press one. For VAT, press two. For reception, press zero. For hearing this again, press star.', MenuWriter::write($keys, 'en'));
-        self::assertSame('Pour nouvelle réservation, tapez un.', MenuWriter::write([new Promised('1', 'Nouvelle réservation')], 'fr'));
+        $keys = [
+            new Promised('1', 'New booking'),
+            new Promised('2', 'VAT'),
+            new Promised('0', 'reception'),
+            new Promised('*', 'hearing this again'),
+        ];
+        self::assertSame(
+            'For new booking, press one. For VAT, press two. For reception, press zero. For hearing this again, press star.',
+            MenuWriter::write($keys, 'en'),
+        );
+        self::assertSame(
+            'Pour nouvelle réservation, tapez un.',
+            MenuWriter::write([new Promised('1', 'Nouvelle réservation')], 'fr'),
+        );
         self::assertNull(MenuWriter::write($keys, 'cy'));
         foreach (['en', 'fr'] as $language) {
-            self::assertSame(['1' => 'new booking', '2' => 'VAT', '0' => 'reception', '*' => 'hearing this again'], self::read((string) MenuWriter::write($keys, $language), $language));
+            self::assertSame(
+                ['1' => 'new booking', '2' => 'VAT', '0' => 'reception', '*' => 'hearing this again'],
+                self::read((string) MenuWriter::write($keys, $language), $language),
+            );
         }
     }
 
@@ -64,20 +90,30 @@ final class MenuScriptTest extends TestCase
     /** @return list<array{string, string, array<int|string, string>}> */
     private static function scripts(): array
     {
-        return require __DIR__.'/menu_scripts.php';
+        return require __DIR__ . '/menu_scripts.php';
     }
 
     /** @param list<array{string, string|null}> $words and the key beside each */
     #[DataProvider('spoken')]
     public function testWordsToSay(string $language, string $script, array $words): void
     {
-        self::assertSame($words, array_map(static fn (PromisedWord $one): array => [$one->word, $one->key], MenuScript::words($script, $language)));
+        self::assertSame(
+            $words,
+            array_map(
+                static fn(PromisedWord $one): array => [$one->word, $one->key],
+                MenuScript::words($script, $language),
+            ),
+        );
     }
 
     /** @return iterable<array{string, string, list<array{string, string|null}>}> */
     public static function spoken(): iterable
     {
-        yield ['en', 'For sales, press 1 or say sales. For help, press 2 or say “help me”.', [['sales', '1'], ['help me', '2']]];
+        yield [
+            'en',
+            'For sales, press 1 or say sales. For help, press 2 or say “help me”.',
+            [['sales', '1'], ['help me', '2']],
+        ];
         yield ['en', 'Say bookings or press 1.', [['bookings', '1']]];
         yield ['en', 'Press 1 or say bookings, press 2 or say freight.', [['bookings', '1'], ['freight', '2']]];
         yield ['en', 'Say operator at any time.', [['operator at any time', null]]];

@@ -13,14 +13,29 @@ use PHPUnit\Framework\TestCase;
 final class SpokenTest extends TestCase
 {
     #[DataProvider('said')]
-    public function testWhatItIsTakenFor(string $said, ?string $key, ?string $word, bool $isAmong = false, int $letters = 0, string $language = 'en'): void
-    {
+    public function testWhatItIsTakenFor(
+        string $said,
+        ?string $key,
+        ?string $word,
+        bool $isAmong = false,
+        int $letters = 0,
+        string $language = 'en',
+    ): void {
         $words = [
-            new MenuWord('1', 'en', ['bookings', 'new booking']), new MenuWord('1', 'fr', ['réservations']), new MenuWord('2', 'en', ['freight', 'café']), new MenuWord('2', 'fr', ['fret']),
-            new MenuWord('3', 'en', ['boat', 'sailings']), new MenuWord('4', 'en', ['coat']), new MenuWord('5', 'en', ['car']), new MenuWord('6', 'en', ['Bookings']),
+            new MenuWord('1', 'en', ['bookings', 'new booking']),
+            new MenuWord('1', 'fr', ['réservations']),
+            new MenuWord('2', 'en', ['freight', 'café']),
+            new MenuWord('2', 'fr', ['fret']),
+            new MenuWord('3', 'en', ['boat', 'sailings']),
+            new MenuWord('4', 'en', ['coat']),
+            new MenuWord('5', 'en', ['car']),
+            new MenuWord('6', 'en', ['Bookings']),
         ];
         $understood = Spoken::understand($said, $words, $language);
-        self::assertSame([$key, $word, $isAmong, $letters], [$understood->key, $understood->word, $understood->isAmong, $understood->letters]);
+        self::assertSame(
+            [$key, $word, $isAmong, $letters],
+            [$understood->key, $understood->word, $understood->isAmong, $understood->letters],
+        );
     }
 
     /** @return iterable<string, array{0: string, 1: string|null, 2: string|null, 3?: bool, 4?: int, 5?: string}> */

@@ -19,7 +19,12 @@ final class HoursBookTest extends TestCase
     public function testAChangeFarAwayIsFoundInBothDirections(): void
     {
         $day = (int) CivilDate::parse('2027-06-01');
-        $hours = new Timetable('Europe/Paris', 'closed', [], specialDays: [$day => new SpecialDay($day, 'Centenary', [new Band(36000, 43200, 'open')])]);
+        $hours = new Timetable(
+            'Europe/Paris',
+            'closed',
+            [],
+            specialDays: [$day => new SpecialDay($day, 'Centenary', [new Band(36000, 43200, 'open')])],
+        );
         $book = new HoursBook($hours);
         $before = $book->read(Moment::parse('2026-01-10T12:00', 'Europe/Paris'));
         self::assertSame('2027-06-01T10:00:00+02:00', Moment::format((int) $before->until, 'Europe/Paris'));
@@ -43,10 +48,19 @@ final class HoursBookTest extends TestCase
     public function testASpecialDaysNightRunsIntoTheNextDayAndWinsThere(): void
     {
         $day = (int) CivilDate::parse('2026-12-31');
-        $hours = new Timetable('Europe/London', 'closed', [4 => [new Band(0, 86400, 'open')]], specialDays: [$day => new SpecialDay($day, 'New Year\'s Eve', [new Band(18 * 3600, 26 * 3600, 'party')])]);
-        $state = static fn (string $at): string => (new HoursBook($hours))->read(Moment::parse($at, 'Europe/London'))->state;
+        $hours = new Timetable(
+            'Europe/London',
+            'closed',
+            [4 => [new Band(0, 86400, 'open')]],
+            specialDays: [$day => new SpecialDay($day, 'New Year\'s Eve', [new Band(18 * 3600, 26 * 3600, 'party')])],
+        );
+        $state = static fn(string $at): string => (new HoursBook($hours))->read(Moment::parse($at, 'Europe/London'))
+            ->state;
         // 2027-01-01 is a Friday, open all day by the week.
-        self::assertSame(['party', 'party', 'open'], [$state('2026-12-31T23:59:59'), $state('2027-01-01T01:59:59'), $state('2027-01-01T02:00:00')]);
+        self::assertSame(
+            ['party', 'party', 'open'],
+            [$state('2026-12-31T23:59:59'), $state('2027-01-01T01:59:59'), $state('2027-01-01T02:00:00')],
+        );
     }
 
     #[DataProvider('times')]

@@ -37,8 +37,22 @@ use PHPUnit\Framework\TestCase;
 final class HoursReferenceTest extends TestCase
 {
     private const ZONES = [
-        'Europe/London', 'Europe/Paris', 'America/New_York', 'America/St_Johns', 'America/Santiago', 'Australia/Lord_Howe', 'Pacific/Chatham', 'Asia/Kathmandu', 'Asia/Beirut',
-        'Atlantic/Azores', 'America/Nuuk', 'Africa/Casablanca', 'Antarctica/Troll', 'Pacific/Apia', 'America/Asuncion', 'Africa/Cairo',
+        'Europe/London',
+        'Europe/Paris',
+        'America/New_York',
+        'America/St_Johns',
+        'America/Santiago',
+        'Australia/Lord_Howe',
+        'Pacific/Chatham',
+        'Asia/Kathmandu',
+        'Asia/Beirut',
+        'Atlantic/Azores',
+        'America/Nuuk',
+        'Africa/Casablanca',
+        'Antarctica/Troll',
+        'Pacific/Apia',
+        'America/Asuncion',
+        'Africa/Cairo',
     ];
     private const YEARS = ['Pacific/Apia' => 2011, 'America/St_Johns' => 2010];
 
@@ -51,13 +65,22 @@ final class HoursReferenceTest extends TestCase
             $book = new HoursBook($hours);
             $case['instants'] = self::instants($book, $hours->zone, self::YEARS[$hours->zone] ?? 2022);
             $cases[] = $case;
-            $ours[] = array_map(static fn (int $at): string => $book->read($at)->state, $case['instants']);
+            $ours[] = array_map(static fn(int $at): string => $book->read($at)->state, $case['instants']);
         }
-        $theirs = PythonReference::ask(__DIR__.'/hours_reference.py', $cases);
+        $theirs = PythonReference::ask(__DIR__ . '/hours_reference.py', $cases);
         $compared = 0;
         foreach ($cases as $i => $case) {
             foreach ($case['instants'] as $j => $at) {
-                self::assertSame($theirs[$i][$j], $ours[$i][$j], \sprintf("%s in %s\n%s", Moment::format($at, $case['zone']), $case['zone'], json_encode(array_diff_key($case, ['instants' => 0]), \JSON_THROW_ON_ERROR)));
+                self::assertSame(
+                    $theirs[$i][$j],
+                    $ours[$i][$j],
+                    \sprintf(
+                        "%s in %s\n%s",
+                        Moment::format($at, $case['zone']),
+                        $case['zone'],
+                        json_encode(array_diff_key($case, ['instants' => 0]), \JSON_THROW_ON_ERROR),
+                    ),
+                );
                 ++$compared;
             }
         }
@@ -101,10 +124,24 @@ final class HoursReferenceTest extends TestCase
         $year = self::YEARS[$zone] ?? 2022;
         [$week, $rows] = self::week();
         $seasons = $seasonRows = [];
-        foreach (0 === mt_rand(0, 1) ? [['11-01', '01-31'], ['03-15', '04-20']] : [[$year.'-10-20', ($year + 1).'-01-04'], [($year + 1).'-10-20', ($year + 2).'-01-04']] as [$from, $to]) {
+        foreach (
+            0 === mt_rand(0, 1)
+                ? [['11-01', '01-31'], ['03-15', '04-20']]
+                : [[$year . '-10-20', $year + 1 . '-01-04'], [$year + 1 . '-10-20', $year + 2 . '-01-04']]
+            as [$from, $to]
+        ) {
             [$own, $ownRows] = self::week();
             // Next winter has the name of this one, and another week.
-            $seasons[] = new Season('Winter', 5 === \strlen($from) ? DateSpan::yearly(MonthDay::parse($from) ?? throw new \LogicException(), MonthDay::parse($to) ?? throw new \LogicException()) : DateSpan::dated((int) CivilDate::parse($from), (int) CivilDate::parse($to)), $own);
+            $seasons[] = new Season(
+                'Winter',
+                5 === \strlen($from)
+                    ? DateSpan::yearly(
+                        MonthDay::parse($from) ?? throw new \LogicException(),
+                        MonthDay::parse($to) ?? throw new \LogicException(),
+                    )
+                    : DateSpan::dated((int) CivilDate::parse($from), (int) CivilDate::parse($to)),
+                $own,
+            );
             $seasonRows[] = ['from' => $from, 'to' => $to, 'week' => $ownRows];
         }
         [$calendars, $calendarRows] = self::calendars($year);
@@ -120,12 +157,21 @@ final class HoursReferenceTest extends TestCase
         for ($i = 0; $i < 3; ++$i) {
             $from = CivilDate::of($year, 1, 1) * 86400 + mt_rand(0, 730 * 86400);
             $until = $from + mt_rand(60, 400000);
-            $overrides[] = new Override('o'.$i, 'hrs', 'forced', $from, $until, '', '');
+            $overrides[] = new Override('o' . $i, 'hrs', 'forced', $from, $until, '', '');
             $overrideRows[] = ['from' => $from, 'until' => $until, 'state' => 'forced'];
         }
 
         return [
-            ['number' => $number, 'zone' => $zone, 'default' => 'closed', 'week' => $rows, 'seasons' => $seasonRows, 'calendars' => $calendarRows, 'special' => (object) $specialRows, 'overrides' => $overrideRows],
+            [
+                'number' => $number,
+                'zone' => $zone,
+                'default' => 'closed',
+                'week' => $rows,
+                'seasons' => $seasonRows,
+                'calendars' => $calendarRows,
+                'special' => (object) $specialRows,
+                'overrides' => $overrideRows,
+            ],
             new Timetable($zone, 'closed', $week, $seasons, $calendars, $special, $overrides),
         ];
     }
@@ -164,21 +210,47 @@ final class HoursReferenceTest extends TestCase
                     continue;
                 }
                 $days = mt_rand(-50, 50);
-                $dates = array_map(static fn (): string => CivilDate::format(CivilDate::of($year, 1, 1) + mt_rand(0, 730)), range(0, 5));
+                $dates = array_map(
+                    static fn(): string => CivilDate::format(CivilDate::of($year, 1, 1) + mt_rand(0, 730)),
+                    range(0, 5),
+                );
                 sort($dates);
                 $rule = match ($what) {
                     'easter' => new FromEaster($days, Church::Western),
-                    'dates' => new OnDates(array_map(static fn (string $date): int => (int) CivilDate::parse($date), $dates)),
+                    'dates' => new OnDates(
+                        array_map(static fn(string $date): int => (int) CivilDate::parse($date), $dates),
+                    ),
                     default => new Yearly(MonthDay::parse($what) ?? throw new \LogicException()),
                 };
                 $moves = 0 === mt_rand(0, 1);
                 $keep = 0 === mt_rand(0, 1);
-                $part = 0 === mt_rand(0, 2) ? [[0, 3600], [43200, 86400], [81000, 84600], [0, 43200]][mt_rand(0, 3)] : [0, 86400];
-                $entries[] = new Holiday('day_'.$i, $what, $rule, $moves ? new Substitute([Weekday::Saturday, Weekday::Sunday], SubstituteDay::NextWorkingDay, $keep) : null, $part[0], $part[1]);
-                $entryRows[] = ['rule' => ['on' => 'easter' === $what || 'dates' === $what ? $what : 'yearly', 'date' => $what, 'days' => $days, 'dates' => $dates], 'substitute' => $moves ? ['on' => [5, 6], 'keep' => $keep] : null, 'part' => $part];
+                $part =
+                    0 === mt_rand(0, 2)
+                        ? [[0, 3600], [43200, 86400], [81000, 84600], [0, 43200]][mt_rand(0, 3)]
+                        : [0, 86400];
+                $entries[] = new Holiday(
+                    'day_' . $i,
+                    $what,
+                    $rule,
+                    $moves
+                        ? new Substitute([Weekday::Saturday, Weekday::Sunday], SubstituteDay::NextWorkingDay, $keep)
+                        : null,
+                    $part[0],
+                    $part[1],
+                );
+                $entryRows[] = [
+                    'rule' => [
+                        'on' => 'easter' === $what || 'dates' === $what ? $what : 'yearly',
+                        'date' => $what,
+                        'days' => $days,
+                        'dates' => $dates,
+                    ],
+                    'substitute' => $moves ? ['on' => [5, 6], 'keep' => $keep] : null,
+                    'part' => $part,
+                ];
             }
-            $calendars[] = new ObservedCalendar('cal_'.$name, $name, new Holidays($entries), 'holiday '.$name);
-            $rows[] = ['state' => 'holiday '.$name, 'entries' => $entryRows, 'years' => [$year - 1, $year + 3]];
+            $calendars[] = new ObservedCalendar('cal_' . $name, $name, new Holidays($entries), 'holiday ' . $name);
+            $rows[] = ['state' => 'holiday ' . $name, 'entries' => $entryRows, 'years' => [$year - 1, $year + 3]];
         }
 
         return [$calendars, $rows];

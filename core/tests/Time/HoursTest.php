@@ -30,7 +30,16 @@ final class HoursTest extends TestCase
     use TestTrait;
 
     private const H = 3600;
-    private const ZONES = ['Europe/London', 'Europe/Paris', 'Australia/Lord_Howe', 'America/St_Johns', 'Pacific/Chatham', 'Asia/Kathmandu', 'America/Santiago', 'Asia/Beirut'];
+    private const ZONES = [
+        'Europe/London',
+        'Europe/Paris',
+        'Australia/Lord_Howe',
+        'America/St_Johns',
+        'Pacific/Chatham',
+        'Asia/Kathmandu',
+        'America/Santiago',
+        'Asia/Beirut',
+    ];
 
     #[DataProvider('momentsOfAWeek')]
     public function testTheStateAtAMoment(string $at, string $state, string $until): void
@@ -52,7 +61,11 @@ final class HoursTest extends TestCase
         yield 'and ends there' => ['2026-11-28T02:00:00', 'closed', '2026-11-30T09:00:00+00:00'];
         yield 'a special day with its own band' => ['2026-12-24T12:30:00', 'open', '2026-12-24T13:00:00+00:00'];
         yield 'a special day with no band' => ['2026-12-25T10:00:00', 'closed', '2026-12-28T09:00:00+00:00'];
-        yield 'the night before does not run into a special day' => ['2026-12-26T00:30:00', 'closed', '2026-12-28T09:00:00+00:00'];
+        yield 'the night before does not run into a special day' => [
+            '2026-12-26T00:30:00',
+            'closed',
+            '2026-12-28T09:00:00+00:00',
+        ];
     }
 
     public function testTheAnswerSaysWhatDecidedIt(): void
@@ -60,7 +73,11 @@ final class HoursTest extends TestCase
         $week = self::read(self::office(), '2026-11-23T12:30')->decision;
         self::assertSame([Decision::WEEK, '2026-11-23'], [$week->by, CivilDate::format($week->day)]);
         $night = self::read(self::office(), '2026-11-28T01:00')->decision;
-        self::assertSame('2026-11-27', CivilDate::format($night->day), 'A band past midnight keeps the day it started on.');
+        self::assertSame(
+            '2026-11-27',
+            CivilDate::format($night->day),
+            'A band past midnight keeps the day it started on.',
+        );
         $special = self::read(self::office(), '2026-12-24T10:00')->decision;
         self::assertSame([Decision::SPECIAL_DAY, 'Christmas Eve'], [$special->by, $special->name]);
         self::assertSame(Decision::DEFAULT, self::read(self::office(), '2026-11-29T10:00')->decision->by);
@@ -82,7 +99,10 @@ final class HoursTest extends TestCase
 
     public function testHoursPartitionTime(): void
     {
-        $this->forAll(Generators::elements(...self::ZONES), Generators::choose(0, 1_000_000))->then(static function (string $zone, int $seed): void {
+        $this->forAll(Generators::elements(...self::ZONES), Generators::choose(0, 1_000_000))->then(static function (
+            string $zone,
+            int $seed,
+        ): void {
             $hours = self::random($zone, $seed);
             $from = Moment::parse('2026-01-01T00:00', 'UTC') + $seed * 31;
             $compiled = HoursCompiler::compile($hours, $from, $from + 40 * 86400);
@@ -90,7 +110,11 @@ final class HoursTest extends TestCase
             for ($i = 1; $i < \count($starts); ++$i) {
                 self::assertGreaterThan($starts[$i - 1], $starts[$i], 'Stretches follow one another.');
                 self::assertNotSame($compiled->states[$i - 1], $compiled->states[$i], 'A change is a change.');
-                self::assertSame($compiled->states[$i - 1], $compiled->readingAt($starts[$i] - 1)->state, 'The old state holds to the last second.');
+                self::assertSame(
+                    $compiled->states[$i - 1],
+                    $compiled->readingAt($starts[$i] - 1)->state,
+                    'The old state holds to the last second.',
+                );
                 self::assertSame($compiled->states[$i], $compiled->readingAt($starts[$i])->state);
             }
         });
@@ -99,19 +123,33 @@ final class HoursTest extends TestCase
     /** Seen from any instant, with every second between the two looked at by another compilation. */
     public function testTheNextChangeIsTheFirstInstantAtWhichTheStateDiffers(): void
     {
-        $this->limitTo(60)->forAll(Generators::elements(...self::ZONES), Generators::choose(0, 1_000_000))->then(static function (string $zone, int $seed): void {
-            $hours = self::random($zone, $seed);
-            $instant = Moment::parse('2026-01-01T00:00', 'UTC') + $seed * 31 + 5 * 86400 + $seed % 86400;
-            $reading = (new HoursBook($hours))->read($instant);
-            $until = min($reading->until ?? \PHP_INT_MAX, $instant + 3 * 86400);
-            for ($at = $instant; $at < $until; $at += 60) {
-                self::assertSame($reading->state, HoursCompiler::compile($hours, $at, $at + 1)->readingAt($at)->state);
-            }
-            if (null !== $reading->until) {
-                self::assertSame($reading->state, HoursCompiler::compile($hours, $reading->until - 1, $reading->until)->readingAt($reading->until - 1)->state);
-                self::assertNotSame($reading->state, HoursCompiler::compile($hours, $reading->until, $reading->until + 1)->readingAt($reading->until)->state);
-            }
-        });
+        $this->limitTo(60)
+            ->forAll(Generators::elements(...self::ZONES), Generators::choose(0, 1_000_000))
+            ->then(static function (string $zone, int $seed): void {
+                $hours = self::random($zone, $seed);
+                $instant = Moment::parse('2026-01-01T00:00', 'UTC') + $seed * 31 + 5 * 86400 + ($seed % 86400);
+                $reading = (new HoursBook($hours))->read($instant);
+                $until = min($reading->until ?? \PHP_INT_MAX, $instant + 3 * 86400);
+                for ($at = $instant; $at < $until; $at += 60) {
+                    self::assertSame(
+                        $reading->state,
+                        HoursCompiler::compile($hours, $at, $at + 1)->readingAt($at)->state,
+                    );
+                }
+                if (null !== $reading->until) {
+                    self::assertSame(
+                        $reading->state,
+                        HoursCompiler::compile($hours, $reading->until - 1, $reading->until)->readingAt(
+                            $reading->until - 1,
+                        )->state,
+                    );
+                    self::assertNotSame(
+                        $reading->state,
+                        HoursCompiler::compile($hours, $reading->until, $reading->until + 1)->readingAt($reading->until)
+                            ->state,
+                    );
+                }
+            });
     }
 
     public function testCompilingAWiderRangeChangesNothingInside(): void
@@ -140,25 +178,56 @@ final class HoursTest extends TestCase
         $first = intdiv(Moment::parse('2026-01-01T00:00', 'UTC') + $seed * 31, 86400);
         for ($i = 0; $i < 5; ++$i) {
             $day = $first + mt_rand(0, 40);
-            $specialDays[$day] = new SpecialDay($day, 'special', [new Band(mt_rand(0, 40) * 1800, mt_rand(41, 60) * 1800, 'special')]);
+            $specialDays[$day] = new SpecialDay($day, 'special', [
+                new Band(mt_rand(0, 40) * 1800, mt_rand(41, 60) * 1800, 'special'),
+            ]);
         }
 
-        $season = new Season('winter', DateSpan::dated($first + 8, $first + 15), [2 => [new Band(0, 30 * 1800, 'winter'), new Band(40 * 1800, 60 * 1800, 'late')], 5 => [new Band(7200, 50000, 'winter')]]);
+        $season = new Season('winter', DateSpan::dated($first + 8, $first + 15), [
+            2 => [new Band(0, 30 * 1800, 'winter'), new Band(40 * 1800, 60 * 1800, 'late')],
+            5 => [new Band(7200, 50000, 'winter')],
+        ]);
         $holidays = new Holidays([
-            new Holiday('part', 'Half a holiday', new OnDates([$first + mt_rand(0, 40)]), null, mt_rand(0, 20) * 1800, mt_rand(21, 48) * 1800),
+            new Holiday(
+                'part',
+                'Half a holiday',
+                new OnDates([$first + mt_rand(0, 40)]),
+                null,
+                mt_rand(0, 20) * 1800,
+                mt_rand(21, 48) * 1800,
+            ),
             new Holiday('whole', 'Holiday', new OnDates([$first + mt_rand(0, 20), $first + mt_rand(21, 40)])),
         ]);
         $forced = Moment::parse('2026-01-01T00:00', 'UTC') + $seed * 31 + mt_rand(0, 40 * 86400);
 
-        return new Timetable($zone, 'closed', $week, [$season], [new ObservedCalendar('cal', 'Calendar', $holidays, 'holiday')], $specialDays, [new Override('one', 'hours', 'storm', $forced, $forced + mt_rand(1, 100_000), 'Storm', 'Dana')]);
+        return new Timetable(
+            $zone,
+            'closed',
+            $week,
+            [$season],
+            [new ObservedCalendar('cal', 'Calendar', $holidays, 'holiday')],
+            $specialDays,
+            [new Override('one', 'hours', 'storm', $forced, $forced + mt_rand(1, 100_000), 'Storm', 'Dana')],
+        );
     }
 
     private static function office(): Timetable
     {
-        $day = [new Band(9 * self::H, 12 * self::H, 'open'), new Band(12 * self::H, 13 * self::H, 'lunch'), new Band(13 * self::H, 17 * self::H, 'open')];
+        $day = [
+            new Band(9 * self::H, 12 * self::H, 'open'),
+            new Band(12 * self::H, 13 * self::H, 'lunch'),
+            new Band(13 * self::H, 17 * self::H, 'open'),
+        ];
         $week = array_fill(0, 4, $day) + [4 => [...$day, new Band(22 * self::H, 26 * self::H, 'open')]];
         $special = [];
-        foreach (['2026-12-24' => ['Christmas Eve', [new Band(9 * self::H, 13 * self::H, 'open')]], '2026-12-25' => ['Christmas Day', []], '2026-12-26' => ['Boxing Day', []]] as $date => [$name, $bands]) {
+        foreach (
+            [
+                '2026-12-24' => ['Christmas Eve', [new Band(9 * self::H, 13 * self::H, 'open')]],
+                '2026-12-25' => ['Christmas Day', []],
+                '2026-12-26' => ['Boxing Day', []],
+            ]
+            as $date => [$name, $bands]
+        ) {
             $special[(int) CivilDate::parse($date)] = new SpecialDay((int) CivilDate::parse($date), $name, $bands);
         }
 

@@ -24,7 +24,10 @@ final class WeekTextTest extends TestCase
     {
         yield ['mo-fr 9-12, 13-17:30 open', 'mo tu we th fr 09:00–12:00 open, 13:00–17:30 open'];
         yield ['Mon–Fri 9:00 – 12:00', 'mo tu we th fr 09:00–12:00 open'];
-        yield ['weekdays 0830-1730; sat 9-12:30; sunday closed', 'mo tu we th fr 08:30–17:30 open | sa 09:00–12:30 open | su 00:00–24:00 closed'];
+        yield [
+            'weekdays 0830-1730; sat 9-12:30; sunday closed',
+            'mo tu we th fr 08:30–17:30 open | sa 09:00–12:30 open | su 00:00–24:00 closed',
+        ];
         yield ['mo, we, fr 9.30-12 lunch', 'mo we fr 09:30–12:00 lunch'];
         yield ['daily 9am-5:30pm', 'mo tu we th fr sa su 09:00–17:30 open'];
         yield ['fr-mo 22-6', 'mo fr sa su 22:00–30:00 open'];
@@ -60,7 +63,27 @@ final class WeekTextTest extends TestCase
     {
         $entries = (new WeekText(['open' => 'Open', 'lunch' => 'Lunch break', 'closed' => 'Closed']))->parse($text);
 
-        return implode(' | ', array_map(static fn (array $entry): string => implode(' ', array_map(static fn (Weekday $day): string => $day->value, $entry['days'])).' '
-            .implode(', ', array_map(static fn (Band $band): string => TimeOfDay::format($band->fromSeconds).'–'.TimeOfDay::format($band->toSeconds).' '.$band->state, $entry['bands'])), $entries));
+        return implode(
+            ' | ',
+            array_map(
+                static fn(array $entry): string => implode(
+                    ' ',
+                    array_map(static fn(Weekday $day): string => $day->value, $entry['days']),
+                ) .
+                    ' ' .
+                    implode(
+                        ', ',
+                        array_map(
+                            static fn(Band $band): string => TimeOfDay::format($band->fromSeconds) .
+                                '–' .
+                                TimeOfDay::format($band->toSeconds) .
+                                ' ' .
+                                $band->state,
+                            $entry['bands'],
+                        ),
+                    ),
+                $entries,
+            ),
+        );
     }
 }

@@ -15,15 +15,29 @@ final class ZoneLawsTest extends TestCase
 {
     use TestTrait;
 
-    private const ZONES = ['Europe/London', 'Europe/Paris', 'Australia/Lord_Howe', 'America/St_Johns', 'Pacific/Chatham', 'Asia/Kathmandu', 'America/Santiago', 'Asia/Beirut', 'Africa/Casablanca', 'UTC'];
+    private const ZONES = [
+        'Europe/London',
+        'Europe/Paris',
+        'Australia/Lord_Howe',
+        'America/St_Johns',
+        'Pacific/Chatham',
+        'Asia/Kathmandu',
+        'America/Santiago',
+        'Asia/Beirut',
+        'Africa/Casablanca',
+        'UTC',
+    ];
     private const FROM = 1_577_836_800; // 2020-01-01T00:00:00Z
     private const SPAN = 600_000_000;
 
     public function testOffsetsAreThoseOfPhp(): void
     {
-        $this->forAll(Generators::elements(...self::ZONES), Generators::choose(0, self::SPAN))->then(static function (string $name, int $after): void {
+        $this->forAll(Generators::elements(...self::ZONES), Generators::choose(0, self::SPAN))->then(static function (
+            string $name,
+            int $after,
+        ): void {
             $instant = self::FROM + $after;
-            $expected = (new \DateTimeImmutable('@'.$instant))->setTimezone(new \DateTimeZone($name))->getOffset();
+            $expected = (new \DateTimeImmutable('@' . $instant))->setTimezone(new \DateTimeZone($name))->getOffset();
             self::assertSame($expected, Zone::over($name, $instant, $instant)->offsetAt($instant));
             self::assertSame($expected, Zone::over($name, self::FROM, self::FROM + self::SPAN)->offsetAt($instant));
         });
@@ -31,18 +45,28 @@ final class ZoneLawsTest extends TestCase
 
     public function testALocalTimeThatExistsComesBackAsItself(): void
     {
-        $this->forAll(Generators::elements(...self::ZONES), Generators::choose(0, self::SPAN))->then(static function (string $name, int $after): void {
+        $this->forAll(Generators::elements(...self::ZONES), Generators::choose(0, self::SPAN))->then(static function (
+            string $name,
+            int $after,
+        ): void {
             $zone = Zone::over($name, self::FROM, self::FROM + self::SPAN);
             $local = $zone->localOf(self::FROM + $after);
             $instant = $zone->instantOf($local);
             self::assertSame($local, $zone->localOf($instant), 'The wall clock shows it at that instant.');
-            self::assertLessThanOrEqual(self::FROM + $after, $instant, 'It is the first instant at which the clock shows it.');
+            self::assertLessThanOrEqual(
+                self::FROM + $after,
+                $instant,
+                'It is the first instant at which the clock shows it.',
+            );
         });
     }
 
     public function testMomentsSurviveBeingWrittenAndRead(): void
     {
-        $this->forAll(Generators::elements(...self::ZONES), Generators::choose(0, self::SPAN))->then(static function (string $name, int $after): void {
+        $this->forAll(Generators::elements(...self::ZONES), Generators::choose(0, self::SPAN))->then(static function (
+            string $name,
+            int $after,
+        ): void {
             $instant = self::FROM + $after;
             self::assertSame($instant, Moment::parse(Moment::format($instant, $name), 'UTC'));
         });

@@ -32,30 +32,77 @@ final class StepLinesTest extends TestCase
     /** @return iterable<array{0: string, 1: array<string, mixed>, 2?: list<array{kind: string, name: string}>}> */
     public static function lines(): iterable
     {
-        $ring = static fn (string $target, int $seconds): array => ['do' => 'ring', 'target' => $target, 'seconds' => $seconds];
+        $ring = static fn(string $target, int $seconds): array => [
+            'do' => 'ring',
+            'target' => $target,
+            'seconds' => $seconds,
+        ];
         yield ['ring Bookings desk 25s', $ring('team', 25)];
         yield ['Ring  bookings DESK for 25 seconds', $ring('team', 25)];
         yield ['ring Bookings', ['do' => 'ring', 'target' => 'ann']];
         yield ['ring 07700 900123, 20 s', $ring('+447700900123', 20)];
         yield ['ring Bookings for good', ['do' => 'ring', 'target' => 'ann', 'handOver' => true]];
-        yield ['ring Bookings desk 25s, again for 3 min, greet with Closed after 5 s', $ring('team', 25) + ['againMinutes' => 3, 'greeting' => 'prm', 'greetAfter' => 5]];
+        yield [
+            'ring Bookings desk 25s, again for 3 min, greet with Closed after 5 s',
+            $ring('team', 25) + ['againMinutes' => 3, 'greeting' => 'prm', 'greetAfter' => 5],
+        ];
         yield ['ring Night desk 20s', $ring('new:0', 20), [['kind' => 'team', 'name' => 'Night desk']]];
         yield ['say Closed', ['do' => 'say', 'prompt' => 'prm']];
         yield ['say Closed for the storm', ['do' => 'say', 'prompt' => 'prm_storm']];
-        yield ['say We are away', ['do' => 'say', 'prompt' => 'new:0'], [['kind' => 'prompt', 'name' => 'We are away']]];
-        $key = static fn (string $on, string $label): array => ['on' => $on, 'label' => $label, 'steps' => []];
-        yield ['menu Main menu 1 Sales 2 Freight', ['do' => 'menu', 'prompt' => 'prm_menu', 'exits' => [$key('1', 'Sales'), $key('2', 'Freight')]]];
-        yield ['menu Other menu, wait 7 s, 3 tries, 1 Sales * Again', ['do' => 'menu', 'prompt' => 'new:0', 'wait' => 7, 'tries' => 3, 'exits' => [$key('1', 'Sales'), $key('*', 'Again')]], [['kind' => 'prompt', 'name' => 'Other menu']]];
-        yield ['menu Main menu 1 2', ['do' => 'menu', 'prompt' => 'prm_menu', 'exits' => [$key('1', ''), $key('2', '')]]];
-        $if = static fn (string $state, array $step): array => ['do' => 'hours', 'hours' => 'hrs', 'exits' => [['on' => $state, 'label' => '', 'steps' => [$step]]]];
+        yield [
+            'say We are away',
+            ['do' => 'say', 'prompt' => 'new:0'],
+            [['kind' => 'prompt', 'name' => 'We are away']],
+        ];
+        $key = static fn(string $on, string $label): array => ['on' => $on, 'label' => $label, 'steps' => []];
+        yield [
+            'menu Main menu 1 Sales 2 Freight',
+            ['do' => 'menu', 'prompt' => 'prm_menu', 'exits' => [$key('1', 'Sales'), $key('2', 'Freight')]],
+        ];
+        yield [
+            'menu Other menu, wait 7 s, 3 tries, 1 Sales * Again',
+            [
+                'do' => 'menu',
+                'prompt' => 'new:0',
+                'wait' => 7,
+                'tries' => 3,
+                'exits' => [$key('1', 'Sales'), $key('*', 'Again')],
+            ],
+            [['kind' => 'prompt', 'name' => 'Other menu']],
+        ];
+        yield [
+            'menu Main menu 1 2',
+            ['do' => 'menu', 'prompt' => 'prm_menu', 'exits' => [$key('1', ''), $key('2', '')]],
+        ];
+        $if = static fn(string $state, array $step): array => [
+            'do' => 'hours',
+            'hours' => 'hrs',
+            'exits' => [['on' => $state, 'label' => '', 'steps' => [$step]]],
+        ];
         yield ['if closed message Reception', $if('closed', ['do' => 'message', 'mailbox' => 'mbx'])];
         yield ['if Desk hours lunch: say Closed', $if('lunch', ['do' => 'say', 'prompt' => 'prm'])];
         yield ['hours Desk hours', ['do' => 'hours', 'hours' => 'hrs']];
         yield ['go Reception', ['do' => 'go', 'journey' => 'jrn', 'comesBack' => false]];
         yield ['go through Reception and back', ['do' => 'go', 'journey' => 'jrn', 'comesBack' => true]];
-        yield ['tag Freight, in fr, urgent, tone Bell, note Ask', ['do' => 'tag', 'label' => 'Freight', 'language' => 'fr', 'urgency' => 'urgent', 'tone' => 'Bell', 'note' => 'Ask']];
-        yield ['forward to +33 2 61 91 01 00 sending 1,2', ['do' => 'forward', 'number' => '+33261910100', 'line' => null, 'shows' => null, 'digits' => '1,2']];
-        yield ['park Harbour 60s', ['do' => 'park', 'site' => 'sit_harbour', 'place' => '', 'prompt' => null, 'seconds' => 60]];
+        yield [
+            'tag Freight, in fr, urgent, tone Bell, note Ask',
+            [
+                'do' => 'tag',
+                'label' => 'Freight',
+                'language' => 'fr',
+                'urgency' => 'urgent',
+                'tone' => 'Bell',
+                'note' => 'Ask',
+            ],
+        ];
+        yield [
+            'forward to +33 2 61 91 01 00 sending 1,2',
+            ['do' => 'forward', 'number' => '+33261910100', 'line' => null, 'shows' => null, 'digits' => '1,2'],
+        ];
+        yield [
+            'park Harbour 60s',
+            ['do' => 'park', 'site' => 'sit_harbour', 'place' => '', 'prompt' => null, 'seconds' => 60],
+        ];
         yield ['fax Reception 6s', ['do' => 'fax', 'mailbox' => 'mbx', 'prompt' => null, 'seconds' => 6]];
         yield ['caller Known, Owing', ['do' => 'caller', 'exits' => [$key('clr', ''), $key('clr_2', '')]]];
         yield ['directory Main menu, either name', ['do' => 'directory', 'prompt' => 'prm_menu', 'part' => 'either']];
@@ -65,8 +112,12 @@ final class StepLinesTest extends TestCase
 
     /** @param list<string> $offers */
     #[DataProvider('misread')]
-    public function testWhatIsNotUnderstoodSaysWhereAndWhatIsNear(string $line, string $problem, int $at, array $offers): void
-    {
+    public function testWhatIsNotUnderstoodSaysWhereAndWhatIsNear(
+        string $line,
+        string $problem,
+        int $at,
+        array $offers,
+    ): void {
         $typed = StepLines::read($line, self::plan(), 'GB');
         self::assertNull($typed->step);
         self::assertSame([$problem, $at, $offers], [$typed->problem, $typed->at, \array_slice($typed->offers, 0, 3)]);
@@ -82,7 +133,12 @@ final class StepLinesTest extends TestCase
         yield ['message', 'Something is missing at the end.', 7, ['message Reception', 'message 24/7 (night), 20s']];
         yield ['end now', '“now” is not understood.', 3, []];
         yield ['ring Bookings desk 25s loudly', '“loudly” is not understood.', 22, []];
-        yield ['if Desk hours storm end', 'This is not understood.', 13, ['if Desk hours open', 'if Desk hours lunch', 'if Desk hours closed']];
+        yield [
+            'if Desk hours storm end',
+            'This is not understood.',
+            13,
+            ['if Desk hours open', 'if Desk hours lunch', 'if Desk hours closed'],
+        ];
         yield ['forward somewhere', 'This is not understood.', 7, []];
     }
 
@@ -91,18 +147,59 @@ final class StepLinesTest extends TestCase
     {
         mt_srand(Soak::seed());
         $plan = self::plan();
-        $pick = static fn (mixed ...$of): mixed => $of[array_rand($of)];
+        $pick = static fn(mixed ...$of): mixed => $of[array_rand($of)];
         for ($i = 0; $i < Soak::count(600); ++$i) {
-            $exits = \array_slice([['on' => '1', 'label' => $pick('', 'Sales', 'Up to ten')], ['on' => '*', 'label' => 'Again']], 0, mt_rand(0, 2));
+            $exits = \array_slice(
+                [['on' => '1', 'label' => $pick('', 'Sales', 'Up to ten')], ['on' => '*', 'label' => 'Again']],
+                0,
+                mt_rand(0, 2),
+            );
             $step = $pick(
-                ['do' => 'ring', 'target' => $pick('team', 'ann', '+447700900123'), 'seconds' => mt_rand(1, 600), 'againMinutes' => $pick(0, 0, 5), 'greeting' => $pick(null, 'prm_storm'), 'greetAfter' => 10],
+                [
+                    'do' => 'ring',
+                    'target' => $pick('team', 'ann', '+447700900123'),
+                    'seconds' => mt_rand(1, 600),
+                    'againMinutes' => $pick(0, 0, 5),
+                    'greeting' => $pick(null, 'prm_storm'),
+                    'greetAfter' => 10,
+                ],
                 ['do' => 'ring', 'target' => 'ann', 'handOver' => true],
-                ['do' => 'say', 'prompt' => $pick('prm', 'prm_storm', 'prm_odd')], ['do' => 'message', 'mailbox' => $pick('mbx', 'mbx_odd')], ['do' => 'queue', 'queue' => 'que'], ['do' => 'hours', 'hours' => 'hrs'],
-                ['do' => 'menu', 'prompt' => $pick('prm_menu', 'prm_odd'), 'wait' => mt_rand(1, 60), 'tries' => mt_rand(1, 10), 'exits' => $exits],
-                ['do' => 'go', 'journey' => $pick('jrn', 'jrn_odd'), 'comesBack' => $pick(true, false)], ['do' => 'again', 'up' => mt_rand(0, 2)], ['do' => 'end'],
-                ['do' => 'tag', 'label' => $pick('', 'Freight line'), 'language' => $pick(null, 'fr'), 'urgency' => $pick(null, 'urgent', 'can wait'), 'tone' => $pick('', 'Bell'), 'note' => 'Ask for the name'],
-                ['do' => 'forward', 'number' => '+33261910100', 'line' => null, 'shows' => $pick(null, 'num_main'), 'digits' => $pick('', '1,2#')],
-                ['do' => 'park', 'site' => 'sit_harbour', 'place' => $pick('', '701'), 'seconds' => mt_rand(0, 900), 'prompt' => $pick(null, 'prm')],
+                ['do' => 'say', 'prompt' => $pick('prm', 'prm_storm', 'prm_odd')],
+                ['do' => 'message', 'mailbox' => $pick('mbx', 'mbx_odd')],
+                ['do' => 'queue', 'queue' => 'que'],
+                ['do' => 'hours', 'hours' => 'hrs'],
+                [
+                    'do' => 'menu',
+                    'prompt' => $pick('prm_menu', 'prm_odd'),
+                    'wait' => mt_rand(1, 60),
+                    'tries' => mt_rand(1, 10),
+                    'exits' => $exits,
+                ],
+                ['do' => 'go', 'journey' => $pick('jrn', 'jrn_odd'), 'comesBack' => $pick(true, false)],
+                ['do' => 'again', 'up' => mt_rand(0, 2)],
+                ['do' => 'end'],
+                [
+                    'do' => 'tag',
+                    'label' => $pick('', 'Freight line'),
+                    'language' => $pick(null, 'fr'),
+                    'urgency' => $pick(null, 'urgent', 'can wait'),
+                    'tone' => $pick('', 'Bell'),
+                    'note' => 'Ask for the name',
+                ],
+                [
+                    'do' => 'forward',
+                    'number' => '+33261910100',
+                    'line' => null,
+                    'shows' => $pick(null, 'num_main'),
+                    'digits' => $pick('', '1,2#'),
+                ],
+                [
+                    'do' => 'park',
+                    'site' => 'sit_harbour',
+                    'place' => $pick('', '701'),
+                    'seconds' => mt_rand(0, 900),
+                    'prompt' => $pick(null, 'prm'),
+                ],
                 ['do' => 'fax', 'mailbox' => 'mbx', 'seconds' => mt_rand(1, 30), 'prompt' => $pick(null, 'prm_storm')],
                 ['do' => 'directory', 'prompt' => 'prm_menu', 'part' => $pick('first', 'last', 'either')],
                 ['do' => 'caller', 'exits' => $pick([['on' => 'clr']], [['on' => 'clr_2'], ['on' => 'clr']])],
@@ -135,14 +232,35 @@ final class StepLinesTest extends TestCase
 
     private static function plan(): Plan
     {
-        $prompt = static fn (string $id, string $name): array => ['id' => $id, 'kind' => 'prompt', 'name' => $name, 'scripts' => ['en' => 'Words']];
+        $prompt = static fn(string $id, string $name): array => [
+            'id' => $id,
+            'kind' => 'prompt',
+            'name' => $name,
+            'scripts' => ['en' => 'Words'],
+        ];
         $hours = (new PlanBuilder())->hours('hrs', []);
 
-        return $hours->with(['name' => 'Desk hours'] + $hours->data()['elements'][3])->with(['id' => 'ann', 'kind' => 'person', 'name' => 'Bookings', 'site' => 'sit_harbour'])
-            ->with(['id' => 'team', 'kind' => 'team', 'name' => 'Bookings desk', 'pattern' => 'all at once', 'members' => []])->with(['id' => 'que', 'kind' => 'queue', 'name' => 'Queue 2, urgent', 'members' => []])
-            ->with($prompt('prm', 'Closed'))->with($prompt('prm_storm', 'Closed for the storm'))->with($prompt('prm_menu', 'Main menu'))->with($prompt('prm_odd', 'Wait 5 s, 2 tries'))
-            ->with(['id' => 'mbx', 'kind' => 'mailbox', 'name' => 'Reception'])->with(['id' => 'mbx_odd', 'kind' => 'mailbox', 'name' => '24/7 (night), 20s'])
-            ->with(['id' => 'jrn', 'kind' => 'journey', 'name' => 'Reception', 'steps' => []])->with(['id' => 'jrn_odd', 'kind' => 'journey', 'name' => 'There and back', 'steps' => []])
-            ->with(['id' => 'clr', 'kind' => 'callers', 'name' => 'Known', 'entries' => 'GB'])->with(['id' => 'clr_2', 'kind' => 'callers', 'name' => 'Owing', 'entries' => 'FR'])->plan();
+        return $hours
+            ->with(['name' => 'Desk hours'] + $hours->data()['elements'][3])
+            ->with(['id' => 'ann', 'kind' => 'person', 'name' => 'Bookings', 'site' => 'sit_harbour'])
+            ->with([
+                'id' => 'team',
+                'kind' => 'team',
+                'name' => 'Bookings desk',
+                'pattern' => 'all at once',
+                'members' => [],
+            ])
+            ->with(['id' => 'que', 'kind' => 'queue', 'name' => 'Queue 2, urgent', 'members' => []])
+            ->with($prompt('prm', 'Closed'))
+            ->with($prompt('prm_storm', 'Closed for the storm'))
+            ->with($prompt('prm_menu', 'Main menu'))
+            ->with($prompt('prm_odd', 'Wait 5 s, 2 tries'))
+            ->with(['id' => 'mbx', 'kind' => 'mailbox', 'name' => 'Reception'])
+            ->with(['id' => 'mbx_odd', 'kind' => 'mailbox', 'name' => '24/7 (night), 20s'])
+            ->with(['id' => 'jrn', 'kind' => 'journey', 'name' => 'Reception', 'steps' => []])
+            ->with(['id' => 'jrn_odd', 'kind' => 'journey', 'name' => 'There and back', 'steps' => []])
+            ->with(['id' => 'clr', 'kind' => 'callers', 'name' => 'Known', 'entries' => 'GB'])
+            ->with(['id' => 'clr_2', 'kind' => 'callers', 'name' => 'Owing', 'entries' => 'FR'])
+            ->plan();
     }
 }

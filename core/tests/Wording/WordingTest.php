@@ -35,8 +35,14 @@ final class WordingTest extends TestCase
 
     public function testMomentsShowSecondsOnlyWhereThereAreSome(): void
     {
-        self::assertSame('Sun 25 Oct 2026 01:30', When::instant((int) gmmktime(1, 30, 0, 10, 25, 2026), 'Europe/London'));
-        self::assertSame('Mon 23 Nov 2026 13:00:05', When::instant((int) gmmktime(12, 0, 5, 11, 23, 2026), 'Europe/Paris'));
+        self::assertSame(
+            'Sun 25 Oct 2026 01:30',
+            When::instant((int) gmmktime(1, 30, 0, 10, 25, 2026), 'Europe/London'),
+        );
+        self::assertSame(
+            'Mon 23 Nov 2026 13:00:05',
+            When::instant((int) gmmktime(12, 0, 5, 11, 23, 2026), 'Europe/Paris'),
+        );
     }
 
     /**
@@ -44,12 +50,24 @@ final class WordingTest extends TestCase
      * @param array<string, mixed>       $assume
      */
     #[DataProvider('unfinished')]
-    public function testWhatIsUnfinishedIsSaidAndTheCallGoesOn(array $steps, array $assume, string $text, string $reason, string $sentence): void
-    {
-        $plan = (new PlanBuilder())->prompt('prm_none', 0)->person('dana', [])->team('team_none', [])->journey('jrn_main', $steps);
+    public function testWhatIsUnfinishedIsSaidAndTheCallGoesOn(
+        array $steps,
+        array $assume,
+        string $text,
+        string $reason,
+        string $sentence,
+    ): void {
+        $plan = (new PlanBuilder())
+            ->prompt('prm_none', 0)
+            ->person('dana', [])
+            ->team('team_none', [])
+            ->journey('jrn_main', $steps);
         $trace = $plan->call($assume);
         $words = new EventWords($plan->plan());
-        $said = array_map(static fn (Event $event): array => [$words->what($event->happening), $words->because($event->happening)], $trace->events);
+        $said = array_map(
+            static fn(Event $event): array => [$words->what($event->happening), $words->because($event->happening)],
+            $trace->events,
+        );
         self::assertContains([$text, $reason], $said);
         self::assertSame($sentence, AnswerSentence::of($trace, $plan->plan()));
     }
@@ -58,17 +76,76 @@ final class WordingTest extends TestCase
     public static function unfinished(): iterable
     {
         $ends = 'The call ends because no step is left.';
-        yield 'no prompt' => [[['id' => 's1', 'do' => 'say', 'prompt' => null]], [], 'Says nothing', 'No prompt is chosen.', $ends];
-        yield 'a prompt without words' => [[['id' => 's1', 'do' => 'say', 'prompt' => 'prm_none']], [], 'Hears “prm_none”', 'The prompt has no words yet.', $ends];
-        yield 'no hours' => [[['id' => 's1', 'do' => 'hours', 'hours' => null, 'exits' => []]], [], 'No hours to look at', 'No hours are chosen.', $ends];
-        yield 'nobody to ring' => [[['id' => 's1', 'do' => 'ring', 'target' => null, 'seconds' => 5, 'exits' => []]], [], 'Rings nobody', 'Nobody is chosen.', 'Rings nobody (nobody is chosen), then the call ends because no step is left.'];
-        yield 'a person without a phone' => [[['id' => 's1', 'do' => 'ring', 'target' => 'dana', 'seconds' => 5, 'exits' => []]], [], 'Dana: unreachable', 'There is no phone to ring.', 'Cannot reach Dana, then the call ends because no step is left.'];
-        yield 'a team without members' => [[['id' => 's1', 'do' => 'ring', 'target' => 'team_none', 'seconds' => 5, 'exits' => []]], [], 'team_none: unreachable', 'There is no phone to ring.', 'Cannot reach team_none, then the call ends because no step is left.'];
-        yield 'no mailbox' => [[['id' => 's1', 'do' => 'message', 'mailbox' => null]], [], 'Takes no message', 'No mailbox is chosen.', $ends];
-        yield 'no journey' => [[['id' => 's1', 'do' => 'go', 'journey' => null]], [], 'Goes nowhere', 'No journey is chosen.', $ends];
-        yield 'an outside number' => [[['id' => 's1', 'do' => 'ring', 'target' => '+447700900123', 'seconds' => 5, 'exits' => []]], ['phones' => [['who' => '+447700900123', 'does' => 'answers', 'after' => 1]]],
-            'Rings +44 7700 900123, answered after 4 s', 'Answered: +44 7700 900123.', 'Rings +44 7700 900123 and is answered after 4 s, then talks to +44 7700 900123.'];
-        yield 'a menu that leads nowhere' => [[['id' => 's1', 'do' => 'menu', 'prompt' => null, 'wait' => 3, 'tries' => 1, 'exits' => []]], ['keys' => ['5']], 'Presses 5, which leads nowhere', 'No prompt is chosen; try 1 of 1.', 'Presses 5, which leads nowhere, then the call ends because no step is left.'];
+        yield 'no prompt' => [
+            [['id' => 's1', 'do' => 'say', 'prompt' => null]],
+            [],
+            'Says nothing',
+            'No prompt is chosen.',
+            $ends,
+        ];
+        yield 'a prompt without words' => [
+            [['id' => 's1', 'do' => 'say', 'prompt' => 'prm_none']],
+            [],
+            'Hears “prm_none”',
+            'The prompt has no words yet.',
+            $ends,
+        ];
+        yield 'no hours' => [
+            [['id' => 's1', 'do' => 'hours', 'hours' => null, 'exits' => []]],
+            [],
+            'No hours to look at',
+            'No hours are chosen.',
+            $ends,
+        ];
+        yield 'nobody to ring' => [
+            [['id' => 's1', 'do' => 'ring', 'target' => null, 'seconds' => 5, 'exits' => []]],
+            [],
+            'Rings nobody',
+            'Nobody is chosen.',
+            'Rings nobody (nobody is chosen), then the call ends because no step is left.',
+        ];
+        yield 'a person without a phone' => [
+            [['id' => 's1', 'do' => 'ring', 'target' => 'dana', 'seconds' => 5, 'exits' => []]],
+            [],
+            'Dana: unreachable',
+            'There is no phone to ring.',
+            'Cannot reach Dana, then the call ends because no step is left.',
+        ];
+        yield 'a team without members' => [
+            [['id' => 's1', 'do' => 'ring', 'target' => 'team_none', 'seconds' => 5, 'exits' => []]],
+            [],
+            'team_none: unreachable',
+            'There is no phone to ring.',
+            'Cannot reach team_none, then the call ends because no step is left.',
+        ];
+        yield 'no mailbox' => [
+            [['id' => 's1', 'do' => 'message', 'mailbox' => null]],
+            [],
+            'Takes no message',
+            'No mailbox is chosen.',
+            $ends,
+        ];
+        yield 'no journey' => [
+            [['id' => 's1', 'do' => 'go', 'journey' => null]],
+            [],
+            'Goes nowhere',
+            'No journey is chosen.',
+            $ends,
+        ];
+        yield 'an outside number' => [
+            [['id' => 's1', 'do' => 'ring', 'target' => '+447700900123', 'seconds' => 5, 'exits' => []]],
+            ['phones' => [['who' => '+447700900123', 'does' => 'answers', 'after' => 1]]],
+            'Rings +44 7700 900123, answered after 4 s',
+            'Answered: +44 7700 900123.',
+            'Rings +44 7700 900123 and is answered after 4 s, then talks to +44 7700 900123.',
+        ];
+        yield 'a menu that leads nowhere' => [
+            [['id' => 's1', 'do' => 'menu', 'prompt' => null, 'wait' => 3, 'tries' => 1, 'exits' => []]],
+            ['keys' => ['5']],
+            'Presses 5, which leads nowhere',
+            'No prompt is chosen; try 1 of 1.',
+            'Presses 5, which leads nowhere, then the call ends because no step is left.',
+        ];
     }
 
     public function testManyPhonesAreToldInGroups(): void
@@ -76,18 +153,37 @@ final class WordingTest extends TestCase
         $plan = new PlanBuilder();
         $members = [];
         foreach (range('a', 'l') as $letter) {
-            $plan->person($members[] = 'per_'.$letter);
+            $plan->person($members[] = 'per_' . $letter);
         }
-        $plan->team('team_all', $members)->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => 'team_all', 'seconds' => 30, 'exits' => []]]);
-        $trace = $plan->call(['phones' => [['who' => 'per_a', 'does' => 'answers', 'after' => 7], ['who' => 'per_b', 'does' => 'busy', 'after' => 0]]]);
-        self::assertSame('Answered: Per_a. Taken elsewhere: Per_c, Per_d, Per_e, Per_f, Per_g, Per_h, Per_i, Per_j and 2 more. Busy: Per_b.', (new EventWords($plan->plan()))->because($trace->events[1]->happening));
+        $plan
+            ->team('team_all', $members)
+            ->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'ring', 'target' => 'team_all', 'seconds' => 30, 'exits' => []],
+            ]);
+        $trace = $plan->call([
+            'phones' => [
+                ['who' => 'per_a', 'does' => 'answers', 'after' => 7],
+                ['who' => 'per_b', 'does' => 'busy', 'after' => 0],
+            ],
+        ]);
+        self::assertSame(
+            'Answered: Per_a. Taken elsewhere: Per_c, Per_d, Per_e, Per_f, Per_g, Per_h, Per_i, Per_j and 2 more. Busy: Per_b.',
+            (new EventWords($plan->plan()))->because($trace->events[1]->happening),
+        );
     }
 
     public function testSomebodyWhosePhonesFaredDifferentlyIsToldPhoneByPhone(): void
     {
-        $plan = (new PlanBuilder())->person('dana', ['desk', 'laptop'])->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => 'dana', 'seconds' => 30, 'exits' => []]]);
-        $because = static fn (array $assume): string => (new EventWords($plan->plan()))->because($plan->call($assume)->events[1]->happening);
-        self::assertSame('Taken elsewhere: Dana (desk). Answered: Dana (laptop).', $because(['phones' => [['who' => 'dana/laptop', 'does' => 'answers', 'after' => 4]]]));
+        $plan = (new PlanBuilder())
+            ->person('dana', ['desk', 'laptop'])
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => 'dana', 'seconds' => 30, 'exits' => []]]);
+        $because = static fn(array $assume): string => (new EventWords($plan->plan()))->because(
+            $plan->call($assume)->events[1]->happening,
+        );
+        self::assertSame(
+            'Taken elsewhere: Dana (desk). Answered: Dana (laptop).',
+            $because(['phones' => [['who' => 'dana/laptop', 'does' => 'answers', 'after' => 4]]]),
+        );
         self::assertSame('The limit of 30 s was reached. Not answered: Dana.', $because([]));
     }
 
@@ -95,9 +191,12 @@ final class WordingTest extends TestCase
     {
         $steps = [];
         for ($i = 1; $i <= 12; ++$i) {
-            $steps[] = ['id' => 's'.$i, 'do' => 'say', 'prompt' => 0 === $i % 2 ? 'prm_even' : 'prm_odd'];
+            $steps[] = ['id' => 's' . $i, 'do' => 'say', 'prompt' => 0 === $i % 2 ? 'prm_even' : 'prm_odd'];
         }
-        $plan = (new PlanBuilder())->prompt('prm_even', 2)->prompt('prm_odd', 2)->journey('jrn_main', [...$steps, ['id' => 'end', 'do' => 'end']]);
+        $plan = (new PlanBuilder())
+            ->prompt('prm_even', 2)
+            ->prompt('prm_odd', 2)
+            ->journey('jrn_main', [...$steps, ['id' => 'end', 'do' => 'end']]);
         self::assertSame(
             'Hears “prm_odd”, hears “prm_even”, hears “prm_odd”, hears “prm_even”, hears “prm_odd”, hears “prm_even”, goes through 6 more, then the plan ends the call.',
             AnswerSentence::of($plan->call(), $plan->plan()),
@@ -106,24 +205,43 @@ final class WordingTest extends TestCase
 
     public function testTheReportHoldsTheDataBesideTheWords(): void
     {
-        $plan = (new PlanBuilder())->hours('hrs', [['days' => ['mo'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']])
+        $plan = (new PlanBuilder())
+            ->hours('hrs', [['days' => ['mo'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']])
             ->journey('jrn_main', [['id' => 'look', 'do' => 'hours', 'hours' => 'hrs', 'exits' => []]]);
         $report = TraceReport::of($plan->call(), $plan->plan(), 'Europe/Paris');
-        self::assertSame(['to' => PlanBuilder::NUMBER, 'from' => 'withheld', 'at' => '2026-11-23T11:30:00+01:00', 'zone' => 'Europe/Paris'], $report['call']);
-        self::assertSame(['since' => '2026-11-23T10:00:00+01:00', 'until' => '2026-11-23T18:00:00+01:00'], $report['holds']);
+        self::assertSame(
+            [
+                'to' => PlanBuilder::NUMBER,
+                'from' => 'withheld',
+                'at' => '2026-11-23T11:30:00+01:00',
+                'zone' => 'Europe/Paris',
+            ],
+            $report['call'],
+        );
+        self::assertSame(
+            ['since' => '2026-11-23T10:00:00+01:00', 'until' => '2026-11-23T18:00:00+01:00'],
+            $report['holds'],
+        );
         self::assertSame('hours', $report['events'][1]['kind']);
         self::assertSame('open', $report['events'][1]['what']['state']);
-        self::assertSame('The week has it on Monday 09:00–17:00, until Mon 23 Nov 2026 17:00. This state has no exit here, so the call goes on.', $report['events'][1]['reason']);
+        self::assertSame(
+            'The week has it on Monday 09:00–17:00, until Mon 23 Nov 2026 17:00. This state has no exit here, so the call goes on.',
+            $report['events'][1]['reason'],
+        );
         self::assertSame('The list ran out and nothing follows it.', $report['events'][2]['reason']);
     }
 
     public function testEndsByALimitNameTheLimit(): void
     {
-        $plan = (new PlanBuilder())->prompt('prm_long', 300)->journey('jrn_main', [
-            ['id' => 'ask', 'do' => 'menu', 'prompt' => 'prm_long', 'wait' => 5, 'tries' => 1, 'exits' => []],
-            ['id' => 'again', 'do' => 'go', 'journey' => 'jrn_main'],
-        ]);
-        $last = static fn (array $assume): string => (new EventWords($plan->plan()))->because($plan->call($assume)->events[\count($plan->call($assume)->events) - 1]->happening);
+        $plan = (new PlanBuilder())
+            ->prompt('prm_long', 300)
+            ->journey('jrn_main', [
+                ['id' => 'ask', 'do' => 'menu', 'prompt' => 'prm_long', 'wait' => 5, 'tries' => 1, 'exits' => []],
+                ['id' => 'again', 'do' => 'go', 'journey' => 'jrn_main'],
+            ]);
+        $last = static fn(array $assume): string => (new EventWords($plan->plan()))->because(
+            $plan->call($assume)->events[\count($plan->call($assume)->events) - 1]->happening,
+        );
         self::assertSame('It lasted for 4 h, which is the longest that a trial call is followed.', $last([]));
         self::assertSame('They were assumed to wait for 1 min 30 s.', $last(['patience' => 90]));
     }

@@ -21,17 +21,11 @@ class Edit
     public EditState $state = EditState::Done;
 
     public function __construct(
-        #[ORM\Column(length: 300)]
-        public readonly string $label,
-        #[ORM\Column(length: 100)]
-        public readonly string $who,
-        #[ORM\Column(name: 'made_at', type: Types::DATETIMETZ_IMMUTABLE)]
-        public readonly \DateTimeImmutable $madeAt,
+        #[ORM\Column(length: 300)] public readonly string $label,
+        #[ORM\Column(length: 100)] public readonly string $who,
+        #[ORM\Column(name: 'made_at', type: Types::DATETIMETZ_IMMUTABLE)] public readonly \DateTimeImmutable $madeAt,
         /** The plan's name before and after; null where the edit did not change it. */
-        #[ORM\Column(name: 'name_before', length: 200, nullable: true)]
-        public readonly ?string $nameBefore = null,
-        #[ORM\Column(name: 'name_after', length: 200, nullable: true)]
-        public readonly ?string $nameAfter = null,
-    ) {
-    }
+        #[ORM\Column(name: 'name_before', length: 200, nullable: true)] public readonly ?string $nameBefore = null,
+        #[ORM\Column(name: 'name_after', length: 200, nullable: true)] public readonly ?string $nameAfter = null,
+    ) {}
 }

@@ -16,17 +16,14 @@ class Edition
     public readonly string $checksum;
 
     public function __construct(
-        #[ORM\Id]
-        #[ORM\Column]
-        public readonly int $number,
-        #[ORM\Column(type: Types::TEXT)]
-        public readonly string $note,
-        #[ORM\Column(length: 100)]
-        public readonly string $who,
-        #[ORM\Column(name: 'published_at', type: Types::DATETIMETZ_IMMUTABLE)]
+        #[ORM\Id] #[ORM\Column] public readonly int $number,
+        #[ORM\Column(type: Types::TEXT)] public readonly string $note,
+        #[ORM\Column(length: 100)] public readonly string $who,
+        #[
+            ORM\Column(name: 'published_at', type: Types::DATETIMETZ_IMMUTABLE),
+        ]
         public readonly \DateTimeImmutable $publishedAt,
-        #[ORM\Column(type: Types::TEXT)]
-        public readonly string $document,
+        #[ORM\Column(type: Types::TEXT)] public readonly string $document,
     ) {
         $this->checksum = hash('sha256', $document);
     }

@@ -25,26 +25,18 @@ class HoursOverride
     public ?string $liftedBy = null;
 
     public function __construct(
-        #[ORM\Column(length: 64)]
-        public readonly string $hours,
-        #[ORM\Column(length: 64)]
-        public readonly string $state,
-        #[ORM\Column(length: 200)]
-        public readonly string $reason,
-        #[ORM\Column(length: 20)]
-        public readonly string $ends,
-        #[ORM\Column(name: 'until_at', type: Types::BIGINT, nullable: true)]
-        public readonly ?int $until,
-        #[ORM\Column(length: 100)]
-        public readonly string $who,
-        #[ORM\Column(name: 'set_at', type: Types::BIGINT)]
-        public readonly int $setAt,
-    ) {
-    }
+        #[ORM\Column(length: 64)] public readonly string $hours,
+        #[ORM\Column(length: 64)] public readonly string $state,
+        #[ORM\Column(length: 200)] public readonly string $reason,
+        #[ORM\Column(length: 20)] public readonly string $ends,
+        #[ORM\Column(name: 'until_at', type: Types::BIGINT, nullable: true)] public readonly ?int $until,
+        #[ORM\Column(length: 100)] public readonly string $who,
+        #[ORM\Column(name: 'set_at', type: Types::BIGINT)] public readonly int $setAt,
+    ) {}
 
     public function endsAt(): ?int
     {
-        $ends = array_filter([$this->until, $this->liftedAt], static fn (?int $instant): bool => null !== $instant);
+        $ends = array_filter([$this->until, $this->liftedAt], static fn(?int $instant): bool => null !== $instant);
 
         return [] === $ends ? null : min($ends);
     }
@@ -56,6 +48,14 @@ class HoursOverride
 
     public function toOverride(): Override
     {
-        return new Override((string) $this->id, $this->hours, $this->state, $this->setAt, $this->endsAt(), $this->reason, $this->who);
+        return new Override(
+            (string) $this->id,
+            $this->hours,
+            $this->state,
+            $this->setAt,
+            $this->endsAt(),
+            $this->reason,
+            $this->who,
+        );
     }
 }

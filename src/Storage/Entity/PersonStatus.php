@@ -25,12 +25,7 @@ class PersonStatus
     #[ORM\Column(name: 'set_at', type: Types::BIGINT)]
     public int $setAt = 0;
 
-    public function __construct(
-        #[ORM\Id]
-        #[ORM\Column(length: 64)]
-        public readonly string $person,
-    ) {
-    }
+    public function __construct(#[ORM\Id] #[ORM\Column(length: 64)] public readonly string $person) {}
 
     public function set(Status $status, ?int $until, string $who, int $now): void
     {

@@ -28,8 +28,7 @@ final readonly class AnsweringRule
         public array $stages,
         public array $then,
         public int $againMinutes = 0,
-    ) {
-    }
+    ) {}
 
     /** @param list<string> $phones ids of the person's phones */
     public static function fromJson(Input $in, array $phones): self
@@ -78,13 +77,13 @@ final readonly class AnsweringRule
     /** Seconds after which the last stage is over. */
     public function seconds(): int
     {
-        return max([0, ...array_map(static fn (RuleStage $stage): int => $stage->end(), $this->stages)]);
+        return max([0, ...array_map(static fn(RuleStage $stage): int => $stage->end(), $this->stages)]);
     }
 
     /** @return list<Reference> */
     public function references(string $pointer): array
     {
-        $references = $this->when->references($pointer.'/when');
+        $references = $this->when->references($pointer . '/when');
         foreach ($this->stages as $i => $stage) {
             array_push($references, ...$stage->references(\sprintf('%s/stages/%d', $pointer, $i)));
         }
@@ -99,11 +98,15 @@ final readonly class AnsweringRule
     public function toJson(): array
     {
         return [
-            'id' => $this->id, 'name' => $this->name, 'on' => $this->on, 'until' => $this->until, 'when' => $this->when->toJson(),
-            'stages' => array_map(static fn (RuleStage $stage): array => $stage->toJson(), $this->stages),
+            'id' => $this->id,
+            'name' => $this->name,
+            'on' => $this->on,
+            'until' => $this->until,
+            'when' => $this->when->toJson(),
+            'stages' => array_map(static fn(RuleStage $stage): array => $stage->toJson(), $this->stages),
             'againMinutes' => $this->againMinutes,
-            'next' => array_map(static fn (RuleOutcome $outcome): ?string => $outcome->to?->text(), $this->then),
-            'greetings' => array_map(static fn (RuleOutcome $outcome): ?string => $outcome->greeting, $this->then),
+            'next' => array_map(static fn(RuleOutcome $outcome): ?string => $outcome->to?->text(), $this->then),
+            'greetings' => array_map(static fn(RuleOutcome $outcome): ?string => $outcome->greeting, $this->then),
         ];
     }
 }

@@ -8,9 +8,7 @@ namespace Meandros\Core\Plan\Element;
 final readonly class CalendarUse
 {
     /** @param array<string, string|null> $exceptions state by holiday; null where the hours do not keep it */
-    public function __construct(public string $calendar, public string $state, public array $exceptions)
-    {
-    }
+    public function __construct(public string $calendar, public string $state, public array $exceptions) {}
 
     /** @return array<string, mixed> */
     public function toJson(): array

@@ -19,9 +19,13 @@ final readonly class CallbackOffer
      * @param string|null $confirm      a prompt that says which number is called back, before they hang up
      * @param bool        $atTheEnd     whether whoever has waited longest is called back, instead of going on
      */
-    public function __construct(public ?string $key = null, public int $afterSeconds = 60, public ?string $prompt = null, public ?string $confirm = null, public bool $atTheEnd = false)
-    {
-    }
+    public function __construct(
+        public ?string $key = null,
+        public int $afterSeconds = 60,
+        public ?string $prompt = null,
+        public ?string $confirm = null,
+        public bool $atTheEnd = false,
+    ) {}
 
     public static function fromJson(Input $in): self
     {
@@ -42,7 +46,13 @@ final readonly class CallbackOffer
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['key' => $this->key, 'afterSeconds' => $this->afterSeconds, 'prompt' => $this->prompt, 'confirm' => $this->confirm, 'atTheEnd' => $this->atTheEnd];
+        return [
+            'key' => $this->key,
+            'afterSeconds' => $this->afterSeconds,
+            'prompt' => $this->prompt,
+            'confirm' => $this->confirm,
+            'atTheEnd' => $this->atTheEnd,
+        ];
     }
 
     /** @return list<Reference> */
@@ -50,10 +60,20 @@ final readonly class CallbackOffer
     {
         $references = [];
         if (null !== $this->prompt) {
-            $references[] = new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'offers to call back with it');
+            $references[] = new Reference(
+                $this->prompt,
+                $pointer . '/prompt',
+                [Kind::Prompt],
+                'offers to call back with it',
+            );
         }
         if (null !== $this->confirm) {
-            $references[] = new Reference($this->confirm, $pointer.'/confirm', [Kind::Prompt], 'says with it who will be called back');
+            $references[] = new Reference(
+                $this->confirm,
+                $pointer . '/confirm',
+                [Kind::Prompt],
+                'says with it who will be called back',
+            );
         }
 
         return $references;

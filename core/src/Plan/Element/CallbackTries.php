@@ -18,9 +18,13 @@ final readonly class CallbackTries
      * @param string|null $line         an outside line; null for whichever may carry the call
      * @param string|null $shows        the number of ours that callers see; null for the one that they dialled
      */
-    public function __construct(public int $tries = 2, public int $pauseSeconds = 300, public int $ringSeconds = 30, public ?string $line = null, public ?string $shows = null)
-    {
-    }
+    public function __construct(
+        public int $tries = 2,
+        public int $pauseSeconds = 300,
+        public int $ringSeconds = 30,
+        public ?string $line = null,
+        public ?string $shows = null,
+    ) {}
 
     public static function fromJson(Input $in): self
     {
@@ -42,7 +46,13 @@ final readonly class CallbackTries
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['tries' => $this->tries, 'pauseSeconds' => $this->pauseSeconds, 'ringSeconds' => $this->ringSeconds, 'line' => $this->line, 'shows' => $this->shows];
+        return [
+            'tries' => $this->tries,
+            'pauseSeconds' => $this->pauseSeconds,
+            'ringSeconds' => $this->ringSeconds,
+            'line' => $this->line,
+            'shows' => $this->shows,
+        ];
     }
 
     /** @return list<Reference> */
@@ -50,10 +60,15 @@ final readonly class CallbackTries
     {
         $references = [];
         if (null !== $this->line) {
-            $references[] = new Reference($this->line, $pointer.'/line', [Kind::Line], 'calls back by it');
+            $references[] = new Reference($this->line, $pointer . '/line', [Kind::Line], 'calls back by it');
         }
         if (null !== $this->shows) {
-            $references[] = new Reference($this->shows, $pointer.'/shows', [Kind::Number], 'shows it to whoever is called back');
+            $references[] = new Reference(
+                $this->shows,
+                $pointer . '/shows',
+                [Kind::Number],
+                'shows it to whoever is called back',
+            );
         }
 
         return $references;

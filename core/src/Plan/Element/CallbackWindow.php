@@ -16,9 +16,11 @@ final readonly class CallbackWindow
      * @param string|null $hours       in whose open states callers are called back; null for at any time
      * @param bool        $overnight   whether places that are left at closing time are kept until it opens again
      */
-    public function __construct(public int $keptMinutes = 60, public ?string $hours = null, public bool $overnight = true)
-    {
-    }
+    public function __construct(
+        public int $keptMinutes = 60,
+        public ?string $hours = null,
+        public bool $overnight = true,
+    ) {}
 
     public static function fromJson(Input $in): self
     {
@@ -28,7 +30,11 @@ final readonly class CallbackWindow
         $in->onlyFields(['keptMinutes', 'hours', 'overnight']);
         $usual = new self();
 
-        return new self($in->field('keptMinutes')->whole(1, 240, 'minutes', $usual->keptMinutes), $in->field('hours')->reference(), $in->field('overnight')->flag($usual->overnight));
+        return new self(
+            $in->field('keptMinutes')->whole(1, 240, 'minutes', $usual->keptMinutes),
+            $in->field('hours')->reference(),
+            $in->field('overnight')->flag($usual->overnight),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -40,6 +46,8 @@ final readonly class CallbackWindow
     /** @return list<Reference> */
     public function references(string $pointer): array
     {
-        return null === $this->hours ? [] : [new Reference($this->hours, $pointer.'/hours', [Kind::Hours], 'calls back while they are open')];
+        return null === $this->hours
+            ? []
+            : [new Reference($this->hours, $pointer . '/hours', [Kind::Hours], 'calls back while they are open')];
     }
 }

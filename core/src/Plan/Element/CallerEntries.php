@@ -21,9 +21,7 @@ final readonly class CallerEntries implements \Countable, \IteratorAggregate
     private const PLAIN = '/^\+[1-9][0-9]{4,12}(?:[0-9]{0,2}|\*)(?:\t[^\t\x00-\x1F]{0,80}){0,2}$/uD';
 
     /** @param string $lines in order, each with its end */
-    private function __construct(private string $lines)
-    {
-    }
+    private function __construct(private string $lines) {}
 
     /** @param iterable<CallerEntry> $entries of what stands there twice the last holds */
     public static function of(iterable $entries): self
@@ -42,7 +40,10 @@ final readonly class CallerEntries implements \Countable, \IteratorAggregate
         if (!$in->isText()) {
             return self::listed($in);
         }
-        $text = '' === $in->optionalExactText(self::MOST_BYTES) ? '' : rtrim($in->optionalExactText(self::MOST_BYTES), "\n")."\n";
+        $text =
+            '' === $in->optionalExactText(self::MOST_BYTES)
+                ? ''
+                : rtrim($in->optionalExactText(self::MOST_BYTES), "\n") . "\n";
         if ($in->isTrusted()) {
             return new self($text);
         }
@@ -55,9 +56,15 @@ final readonly class CallerEntries implements \Countable, \IteratorAggregate
         foreach ('' === $text ? [] : explode("\n", rtrim($text, "\n")) as $i => $line) {
             $match = strtok($line, "\t") ?: '';
             if (isset($lines[$match])) {
-                $in->part($i, $line)->complain(\sprintf('"%s" is in this list twice.', $match), 'Remove one of the two.');
+                $in->part($i, $line)->complain(
+                    \sprintf('"%s" is in this list twice.', $match),
+                    'Remove one of the two.',
+                );
             }
-            $lines[$match] = 1 === preg_match(self::PLAIN, $line) ? rtrim($line, "\t") : self::checked($in->part($i, $line), $line)->line();
+            $lines[$match] =
+                1 === preg_match(self::PLAIN, $line)
+                    ? rtrim($line, "\t")
+                    : self::checked($in->part($i, $line), $line)->line();
         }
 
         return self::inOrder($lines);
@@ -80,7 +87,9 @@ final readonly class CallerEntries implements \Countable, \IteratorAggregate
         foreach ($in->items(Limits::CALLER_ENTRIES) as $item) {
             $entry = CallerEntry::fromJson($item);
             if (isset($entries[$entry->match])) {
-                $item->field('match')->complain(\sprintf('"%s" is in this list twice.', $entry->match), 'Remove one of the two.');
+                $item
+                    ->field('match')
+                    ->complain(\sprintf('"%s" is in this list twice.', $entry->match), 'Remove one of the two.');
             }
             $entries[$entry->match] = $entry;
         }
@@ -93,7 +102,7 @@ final readonly class CallerEntries implements \Countable, \IteratorAggregate
     {
         sort($lines, \SORT_STRING);
 
-        return new self([] === $lines ? '' : implode("\n", $lines)."\n");
+        return new self([] === $lines ? '' : implode("\n", $lines) . "\n");
     }
 
     public function text(): string
@@ -123,20 +132,23 @@ final readonly class CallerEntries implements \Countable, \IteratorAggregate
     /** Whether a country or a kind of number is in it. */
     public function hasRanges(): bool
     {
-        return 1 === preg_match('/^(?:[A-Z]{2}|mobile|fixed)$/m', (string) preg_replace('/^\+.*\n|\t.*$/m', '', $this->lines));
+        return 1 ===
+            preg_match('/^(?:[A-Z]{2}|mobile|fixed)$/m', (string) preg_replace('/^\+.*\n|\t.*$/m', '', $this->lines));
     }
 
     public function find(string $match): ?CallerEntry
     {
         $line = $this->lineUpTo($match);
 
-        return null !== $line && ($line === $match || str_starts_with($line, $match."\t")) ? CallerEntry::ofKept($line) : null;
+        return null !== $line && ($line === $match || str_starts_with($line, $match . "\t"))
+            ? CallerEntry::ofKept($line)
+            : null;
     }
 
     /** The longest beginning of a number. */
     public function beginning(string $number): ?CallerEntry
     {
-        for ($wanted = $number.'*'; \strlen($wanted) > 2;) {
+        for ($wanted = $number . '*'; \strlen($wanted) > 2; ) {
             $line = $this->lineUpTo($wanted);
             if (null === $line) {
                 return null;
@@ -147,7 +159,7 @@ final readonly class CallerEntries implements \Countable, \IteratorAggregate
             }
             // What begins alike and is shorter stands before it; nothing longer does.
             $alike = strspn($match ^ $number, "\0");
-            $wanted = substr($number, 0, min($alike, \strlen(rtrim($wanted, '*')) - 1)).'*';
+            $wanted = substr($number, 0, min($alike, \strlen(rtrim($wanted, '*')) - 1)) . '*';
         }
 
         return null;
@@ -157,7 +169,7 @@ final readonly class CallerEntries implements \Countable, \IteratorAggregate
     private function lineUpTo(string $match): ?string
     {
         // A tab comes before all that a match is made of, so that lines stand in the order of what they match.
-        $wanted = $match."\t\xFF";
+        $wanted = $match . "\t\xFF";
         $from = 0;
         $to = \strlen($this->lines);
         $found = null;

@@ -22,9 +22,7 @@ final readonly class CallerEntry
      * @param string $match a number in E.164, a beginning such as "+4420*", a country such as "GB", or one of the kinds
      * @param string $label that the answerer sees, where there is one
      */
-    public function __construct(public string $match, public string $name = '', public string $label = '')
-    {
-    }
+    public function __construct(public string $match, public string $name = '', public string $label = '') {}
 
     public static function fromJson(Input $in): self
     {
@@ -32,7 +30,12 @@ final readonly class CallerEntry
         $field = $in->field('match');
         $match = $field->exactText(40);
         if (!self::isOne($match)) {
-            $field->complain(\sprintf('"%s" tells no callers apart.', Input::quote($match)), 'Write a number in E.164, a beginning such as +4420*, a country such as GB, or one of: '.implode(', ', self::KINDS).'.');
+            $field->complain(
+                \sprintf('"%s" tells no callers apart.', Input::quote($match)),
+                'Write a number in E.164, a beginning such as +4420*, a country such as GB, or one of: ' .
+                    implode(', ', self::KINDS) .
+                    '.',
+            );
         }
 
         if (1 === preg_match(self::COUNTRY, $match) && !PhoneNumber::knowsCountry($match)) {
@@ -44,8 +47,10 @@ final readonly class CallerEntry
 
     private static function isOne(string $match): bool
     {
-        return \in_array($match, self::KINDS, true) || 1 === preg_match(PhoneNumber::E164, $match) || 1 === preg_match('/^\+[1-9][0-9]{0,13}\*$/D', $match)
-            || 1 === preg_match(self::COUNTRY, $match);
+        return \in_array($match, self::KINDS, true) ||
+            1 === preg_match(PhoneNumber::E164, $match) ||
+            1 === preg_match('/^\+[1-9][0-9]{0,13}\*$/D', $match) ||
+            1 === preg_match(self::COUNTRY, $match);
     }
 
     /**
@@ -57,10 +62,17 @@ final readonly class CallerEntry
     {
         $cells = explode("\t", $line);
         if (\count($cells) > 3) {
-            throw InvalidData::at('', 'This line has more than a match, a name and a label.', 'Part just these by tabs.');
+            throw InvalidData::at(
+                '',
+                'This line has more than a match, a name and a label.',
+                'Part just these by tabs.',
+            );
         }
 
-        return Input::read(['match' => $cells[0], 'name' => $cells[1] ?? '', 'label' => $cells[2] ?? ''], self::fromJson(...));
+        return Input::read(
+            ['match' => $cells[0], 'name' => $cells[1] ?? '', 'label' => $cells[2] ?? ''],
+            self::fromJson(...),
+        );
     }
 
     /** A line that was read and checked before. */
@@ -73,9 +85,9 @@ final readonly class CallerEntry
 
     public function line(): string
     {
-        $plain = static fn (string $text): string => strtr($text, "\t\n\r", '   ');
+        $plain = static fn(string $text): string => strtr($text, "\t\n\r", '   ');
 
-        return rtrim($this->match."\t".$plain($this->name)."\t".$plain($this->label), "\t");
+        return rtrim($this->match . "\t" . $plain($this->name) . "\t" . $plain($this->label), "\t");
     }
 
     /** @return array{match: string, name: string, label: string} */

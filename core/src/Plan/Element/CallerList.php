@@ -15,15 +15,17 @@ final readonly class CallerList implements Element
     use Named;
     use WithoutParts;
 
-    public function __construct(private string $id, private string $name, public CallerEntries $entries)
-    {
-    }
+    public function __construct(private string $id, private string $name, public CallerEntries $entries) {}
 
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'kind', 'name', 'entries']);
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), CallerEntries::fromJson($in->field('entries')));
+        return new self(
+            $in->field('id')->id(),
+            $in->field('name')->text(),
+            CallerEntries::fromJson($in->field('entries')),
+        );
     }
 
     public function kind(): Kind

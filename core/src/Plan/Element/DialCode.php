@@ -10,9 +10,7 @@ final readonly class DialCode
     public const PATTERN = '/^[*#][0-9]{1,6}$/D';
 
     /** @param string|null $state null lifts the override */
-    public function __construct(public string $code, public ?string $state, public OverrideEnd $ends)
-    {
-    }
+    public function __construct(public string $code, public ?string $state, public OverrideEnd $ends) {}
 
     /** @return array{code: string, state: string|null, ends: string} */
     public function toJson(): array

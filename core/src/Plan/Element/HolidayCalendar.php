@@ -17,20 +17,26 @@ final readonly class HolidayCalendar implements Element
 {
     use Named;
 
-    public function __construct(private string $id, private string $name, public Holidays $holidays)
-    {
-    }
+    public function __construct(private string $id, private string $name, public Holidays $holidays) {}
 
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'kind', 'name', 'holidays']);
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), HolidayReader::holidays($in->field('holidays')));
+        return new self(
+            $in->field('id')->id(),
+            $in->field('name')->text(),
+            HolidayReader::holidays($in->field('holidays')),
+        );
     }
 
     public function parts(): Parts
     {
-        return new Parts('/holidays', 'holiday', array_map(static fn (Holiday $holiday): string => $holiday->id, $this->holidays->entries));
+        return new Parts(
+            '/holidays',
+            'holiday',
+            array_map(static fn(Holiday $holiday): string => $holiday->id, $this->holidays->entries),
+        );
     }
 
     public function kind(): Kind
@@ -52,8 +58,10 @@ final readonly class HolidayCalendar implements Element
     public function toJson(): array
     {
         return [
-            'id' => $this->id, 'kind' => 'calendar', 'name' => $this->name,
-            'holidays' => array_map(static fn (Holiday $holiday): array => $holiday->toJson(), $this->holidays->entries),
+            'id' => $this->id,
+            'kind' => 'calendar',
+            'name' => $this->name,
+            'holidays' => array_map(static fn(Holiday $holiday): array => $holiday->toJson(), $this->holidays->entries),
         ];
     }
 

@@ -41,8 +41,7 @@ final readonly class Hours implements Element
         public array $calendars,
         public array $specialDays,
         public array $codes,
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): static
     {
@@ -68,13 +67,37 @@ final readonly class Hours implements Element
     /** @param list<SpecialDay> $specialDays in order of date */
     public function withSpecialDays(array $specialDays): self
     {
-        return new self($this->id, $this->name, $this->site, $this->zone, $this->states, $this->default, $this->week, $this->seasons, $this->calendars, $specialDays, $this->codes);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->site,
+            $this->zone,
+            $this->states,
+            $this->default,
+            $this->week,
+            $this->seasons,
+            $this->calendars,
+            $specialDays,
+            $this->codes,
+        );
     }
 
     /** @param list<CalendarUse> $calendars the strongest first */
     public function withCalendars(array $calendars): self
     {
-        return new self($this->id, $this->name, $this->site, $this->zone, $this->states, $this->default, $this->week, $this->seasons, $calendars, $this->specialDays, $this->codes);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->site,
+            $this->zone,
+            $this->states,
+            $this->default,
+            $this->week,
+            $this->seasons,
+            $calendars,
+            $this->specialDays,
+            $this->codes,
+        );
     }
 
     public function code(string $dialled): ?DialCode
@@ -91,18 +114,25 @@ final readonly class Hours implements Element
     public function toJson(): array
     {
         return [
-            'id' => $this->id, 'kind' => 'hours', 'name' => $this->name, 'site' => $this->site, 'zone' => $this->zone,
-            'states' => array_map(static fn (State $state): array => $state->toJson(), $this->states),
+            'id' => $this->id,
+            'kind' => 'hours',
+            'name' => $this->name,
+            'site' => $this->site,
+            'zone' => $this->zone,
+            'states' => array_map(static fn(State $state): array => $state->toJson(), $this->states),
             'default' => $this->default,
-            'week' => array_map(static fn (WeekBand $band): array => $band->toJson(), $this->week),
-            'seasons' => array_map(static fn (SeasonWeek $season): array => $season->toJson(), $this->seasons),
-            'calendars' => array_map(static fn (CalendarUse $use): array => $use->toJson(), $this->calendars),
-            'specialDays' => array_map(static fn (SpecialDay $day): array => [
-                'date' => CivilDate::format($day->day),
-                'name' => $day->name,
-                'bands' => array_map(static fn (Band $band): array => $band->toJson(), $day->bands),
-            ], $this->specialDays),
-            'codes' => array_map(static fn (DialCode $code): array => $code->toJson(), $this->codes),
+            'week' => array_map(static fn(WeekBand $band): array => $band->toJson(), $this->week),
+            'seasons' => array_map(static fn(SeasonWeek $season): array => $season->toJson(), $this->seasons),
+            'calendars' => array_map(static fn(CalendarUse $use): array => $use->toJson(), $this->calendars),
+            'specialDays' => array_map(
+                static fn(SpecialDay $day): array => [
+                    'date' => CivilDate::format($day->day),
+                    'name' => $day->name,
+                    'bands' => array_map(static fn(Band $band): array => $band->toJson(), $day->bands),
+                ],
+                $this->specialDays,
+            ),
+            'codes' => array_map(static fn(DialCode $code): array => $code->toJson(), $this->codes),
         ];
     }
 
@@ -110,9 +140,20 @@ final readonly class Hours implements Element
     {
         $references = [new Reference($this->site, '/site', [Kind::Site], 'keeps its time')];
         foreach ($this->calendars as $i => $use) {
-            $references[] = new Reference($use->calendar, \sprintf('/calendars/%d/calendar', $i), [Kind::Calendar], 'keeps its holidays');
+            $references[] = new Reference(
+                $use->calendar,
+                \sprintf('/calendars/%d/calendar', $i),
+                [Kind::Calendar],
+                'keeps its holidays',
+            );
             foreach (array_keys($use->exceptions) as $j => $holiday) {
-                $references[] = new Reference($use->calendar, \sprintf('/calendars/%d/exceptions/%d/holiday', $i, $j), [Kind::Calendar], 'makes an exception of a holiday', $holiday);
+                $references[] = new Reference(
+                    $use->calendar,
+                    \sprintf('/calendars/%d/exceptions/%d/holiday', $i, $j),
+                    [Kind::Calendar],
+                    'makes an exception of a holiday',
+                    $holiday,
+                );
             }
         }
 

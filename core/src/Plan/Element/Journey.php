@@ -16,9 +16,7 @@ final readonly class Journey implements TakesCalls
     use Named;
     use WithoutParts;
 
-    public function __construct(private string $id, private string $name, public StepList $steps)
-    {
-    }
+    public function __construct(private string $id, private string $name, public StepList $steps) {}
 
     public static function fromJson(Input $in): static
     {
@@ -27,7 +25,10 @@ final readonly class Journey implements TakesCalls
         $seen = [];
         foreach ($steps->everyStep('/steps') as $step) {
             if (isset($seen[$step->id()])) {
-                $in->field('steps')->complain(\sprintf('Two steps have the id "%s".', $step->id()), 'Give each step of a journey an id of its own.');
+                $in->field('steps')->complain(
+                    \sprintf('Two steps have the id "%s".', $step->id()),
+                    'Give each step of a journey an id of its own.',
+                );
             }
             $seen[$step->id()] = true;
         }

@@ -13,9 +13,7 @@ final readonly class Listing
      * @param string      $reason why not, where they do not
      * @param string|null $prompt their name as it is read out; null for the machine's reading of it
      */
-    public function __construct(public bool $on = true, public string $reason = '', public ?string $prompt = null)
-    {
-    }
+    public function __construct(public bool $on = true, public string $reason = '', public ?string $prompt = null) {}
 
     public static function fromJson(Input $in): self
     {
@@ -24,7 +22,11 @@ final readonly class Listing
         }
         $in->onlyFields(['on', 'reason', 'prompt']);
 
-        return new self($in->field('on')->flag(true), $in->field('reason')->optionalText(), $in->field('prompt')->reference());
+        return new self(
+            $in->field('on')->flag(true),
+            $in->field('reason')->optionalText(),
+            $in->field('prompt')->reference(),
+        );
     }
 
     /** @return array{on: bool, reason: string, prompt: string|null} */

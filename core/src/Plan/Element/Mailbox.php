@@ -31,15 +31,24 @@ final readonly class Mailbox implements TakesCalls
         public array $notify,
         public ?string $greeting,
         public int $longestSeconds = 180,
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'kind', 'name', 'owners', 'notify', 'greeting', 'longestSeconds']);
-        $owners = array_map(static fn (Input $item): string => $item->text(80), $in->field('owners')->items(Limits::OWNERS));
+        $owners = array_map(
+            static fn(Input $item): string => $item->text(80),
+            $in->field('owners')->items(Limits::OWNERS),
+        );
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $owners, EmailAddress::list($in->field('notify'), Limits::NOTIFY), $in->field('greeting')->reference(), $in->field('longestSeconds')->whole(10, 600, 'seconds', 180));
+        return new self(
+            $in->field('id')->id(),
+            $in->field('name')->text(),
+            $owners,
+            EmailAddress::list($in->field('notify'), Limits::NOTIFY),
+            $in->field('greeting')->reference(),
+            $in->field('longestSeconds')->whole(10, 600, 'seconds', 180),
+        );
     }
 
     public function directSteps(): StepList
@@ -55,8 +64,13 @@ final readonly class Mailbox implements TakesCalls
     public function toJson(): array
     {
         return [
-            'id' => $this->id, 'kind' => 'mailbox', 'name' => $this->name, 'owners' => $this->owners, 'notify' => $this->notify,
-            'greeting' => $this->greeting, 'longestSeconds' => $this->longestSeconds,
+            'id' => $this->id,
+            'kind' => 'mailbox',
+            'name' => $this->name,
+            'owners' => $this->owners,
+            'notify' => $this->notify,
+            'greeting' => $this->greeting,
+            'longestSeconds' => $this->longestSeconds,
         ];
     }
 
@@ -64,7 +78,7 @@ final readonly class Mailbox implements TakesCalls
     {
         $references = [];
         foreach ($this->owners as $i => $owner) {
-            $references[] = new Reference($owner, '/owners/'.$i, [Kind::Person], 'is owned by them');
+            $references[] = new Reference($owner, '/owners/' . $i, [Kind::Person], 'is owned by them');
         }
         if (null !== $this->greeting) {
             $references[] = new Reference($this->greeting, '/greeting', [Kind::Prompt], 'greets with it');

@@ -31,8 +31,7 @@ final readonly class Number implements Element
         public string $language,
         public ?Target $target,
         public bool $tellsCaller = true,
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): static
     {
@@ -56,11 +55,23 @@ final readonly class Number implements Element
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'kind' => 'number', 'name' => $this->name, 'number' => $this->number, 'site' => $this->site, 'language' => $this->language, 'target' => $this->target?->text(), 'tellsCaller' => $this->tellsCaller];
+        return [
+            'id' => $this->id,
+            'kind' => 'number',
+            'name' => $this->name,
+            'number' => $this->number,
+            'site' => $this->site,
+            'language' => $this->language,
+            'target' => $this->target?->text(),
+            'tellsCaller' => $this->tellsCaller,
+        ];
     }
 
     public function references(): array
     {
-        return [new Reference($this->site, '/site', [Kind::Site], 'belongs to it'), ...($this->target?->references('/target', Kind::takingCalls(), 'sends its calls there') ?? [])];
+        return [
+            new Reference($this->site, '/site', [Kind::Site], 'belongs to it'),
+            ...$this->target?->references('/target', Kind::takingCalls(), 'sends its calls there') ?? [],
+        ];
     }
 }

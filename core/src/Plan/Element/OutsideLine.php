@@ -28,8 +28,7 @@ final readonly class OutsideLine implements Element
         public string $prefix,
         public array $destinations,
         public int $channels,
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): static
     {
@@ -44,9 +43,19 @@ final readonly class OutsideLine implements Element
             $destination = $item->oneOf(Destination::class, Destination::National);
             $destinations[] = $destination;
         }
-        $inOrder = array_filter(Destination::cases(), static fn (Destination $case): bool => \in_array($case, $destinations, true));
+        $inOrder = array_filter(
+            Destination::cases(),
+            static fn(Destination $case): bool => \in_array($case, $destinations, true),
+        );
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $in->field('site')->text(80), $prefix, array_values($inOrder), $in->field('channels')->whole(1, 10000, 'calls', 2));
+        return new self(
+            $in->field('id')->id(),
+            $in->field('name')->text(),
+            $in->field('site')->text(80),
+            $prefix,
+            array_values($inOrder),
+            $in->field('channels')->whole(1, 10000, 'calls', 2),
+        );
     }
 
     public function kind(): Kind
@@ -57,8 +66,16 @@ final readonly class OutsideLine implements Element
     public function toJson(): array
     {
         return [
-            'id' => $this->id, 'kind' => 'line', 'name' => $this->name, 'site' => $this->site, 'prefix' => $this->prefix,
-            'destinations' => array_map(static fn (Destination $destination): string => $destination->value, $this->destinations), 'channels' => $this->channels,
+            'id' => $this->id,
+            'kind' => 'line',
+            'name' => $this->name,
+            'site' => $this->site,
+            'prefix' => $this->prefix,
+            'destinations' => array_map(
+                static fn(Destination $destination): string => $destination->value,
+                $this->destinations,
+            ),
+            'channels' => $this->channels,
         ];
     }
 

@@ -35,12 +35,22 @@ final readonly class Person implements TakesCalls
         public array $rules = [],
         public bool $refusesForAll = false,
         public Listing $listing = new Listing(),
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'extension', 'site', 'phones', 'refusesForAll', 'mailbox', 'rules', 'listing']);
+        $in->onlyFields([
+            'id',
+            'kind',
+            'name',
+            'extension',
+            'site',
+            'phones',
+            'refusesForAll',
+            'mailbox',
+            'rules',
+            'listing',
+        ]);
         $extension = $in->field('extension')->optionalExactText(10);
         if ('' !== $extension && 1 !== preg_match('/^[0-9]{2,6}$/D', $extension)) {
             $in->field('extension')->complain('This is not an extension.', 'Use 2 to 6 digits, or leave it empty.');
@@ -51,7 +61,11 @@ final readonly class Person implements TakesCalls
             if (isset($phones[$phone->id])) {
                 $item->field('id')->complain('Two phones have this id.', 'Give each phone an id of its own.');
             }
-            if (null !== $phone->number && '' !== $phone->number && \in_array($phone->number, array_column($phones, 'number'), true)) {
+            if (
+                null !== $phone->number &&
+                '' !== $phone->number &&
+                \in_array($phone->number, array_column($phones, 'number'), true)
+            ) {
                 $item->field('number')->complain('Two phones of this person have this number.', 'Keep one of the two.');
             }
             $phones[$phone->id] = $phone;
@@ -59,25 +73,48 @@ final readonly class Person implements TakesCalls
 
         $rules = [];
         foreach ($in->field('rules')->items(Limits::RULES) as $item) {
-            $rule = AnsweringRule::fromJson($item, array_map(static fn (Phone $phone): string => $phone->id, array_values($phones)));
+            $rule = AnsweringRule::fromJson(
+                $item,
+                array_map(static fn(Phone $phone): string => $phone->id, array_values($phones)),
+            );
             if (isset($rules[$rule->id])) {
                 $item->field('id')->complain('Two rules have this id.', 'Give each rule an id of its own.');
             }
             $rules[$rule->id] = $rule;
         }
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $extension, $in->field('site')->text(80), array_values($phones), $in->field('mailbox')->reference(), array_values($rules), $in->field('refusesForAll')->flag(false), Listing::fromJson($in->field('listing')));
+        return new self(
+            $in->field('id')->id(),
+            $in->field('name')->text(),
+            $extension,
+            $in->field('site')->text(80),
+            array_values($phones),
+            $in->field('mailbox')->reference(),
+            array_values($rules),
+            $in->field('refusesForAll')->flag(false),
+            Listing::fromJson($in->field('listing')),
+        );
     }
 
     /** @param list<AnsweringRule> $rules */
     public function withRules(array $rules): self
     {
-        return new self($this->id, $this->name, $this->extension, $this->site, $this->phones, $this->mailbox, $rules, $this->refusesForAll, $this->listing);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->extension,
+            $this->site,
+            $this->phones,
+            $this->mailbox,
+            $rules,
+            $this->refusesForAll,
+            $this->listing,
+        );
     }
 
     public function parts(): Parts
     {
-        return new Parts('/phones', 'phone', array_map(static fn (Phone $phone): string => $phone->id, $this->phones));
+        return new Parts('/phones', 'phone', array_map(static fn(Phone $phone): string => $phone->id, $this->phones));
     }
 
     public function phone(string $id): ?Phone
@@ -95,7 +132,10 @@ final readonly class Person implements TakesCalls
     {
         $mailbox = null === $this->mailbox ? [] : [new MessageStep('message', $this->mailbox)];
 
-        return new StepList([new RingStep('ring', Target::element($this->id), RingStep::DIRECT_SECONDS, handOver: [] !== $this->rules), ...$mailbox]);
+        return new StepList([
+            new RingStep('ring', Target::element($this->id), RingStep::DIRECT_SECONDS, handOver: [] !== $this->rules),
+            ...$mailbox,
+        ]);
     }
 
     public function kind(): Kind
@@ -106,9 +146,16 @@ final readonly class Person implements TakesCalls
     public function toJson(): array
     {
         return [
-            'id' => $this->id, 'kind' => 'person', 'name' => $this->name, 'extension' => $this->extension, 'site' => $this->site,
-            'phones' => array_map(static fn (Phone $phone): array => $phone->toJson(), $this->phones), 'refusesForAll' => $this->refusesForAll, 'mailbox' => $this->mailbox,
-            'rules' => array_map(static fn (AnsweringRule $rule): array => $rule->toJson(), $this->rules), 'listing' => $this->listing->toJson(),
+            'id' => $this->id,
+            'kind' => 'person',
+            'name' => $this->name,
+            'extension' => $this->extension,
+            'site' => $this->site,
+            'phones' => array_map(static fn(Phone $phone): array => $phone->toJson(), $this->phones),
+            'refusesForAll' => $this->refusesForAll,
+            'mailbox' => $this->mailbox,
+            'rules' => array_map(static fn(AnsweringRule $rule): array => $rule->toJson(), $this->rules),
+            'listing' => $this->listing->toJson(),
         ];
     }
 
@@ -123,12 +170,17 @@ final readonly class Person implements TakesCalls
         }
         foreach ($this->phones as $i => $phone) {
             if (null !== $phone->shows) {
-                $references[] = new Reference($phone->shows, \sprintf('/phones/%d/shows', $i), [Kind::Number], 'shows it on a phone outside');
+                $references[] = new Reference(
+                    $phone->shows,
+                    \sprintf('/phones/%d/shows', $i),
+                    [Kind::Number],
+                    'shows it on a phone outside',
+                );
             }
         }
 
         foreach ($this->rules as $i => $rule) {
-            array_push($references, ...$rule->references('/rules/'.$i));
+            array_push($references, ...$rule->references('/rules/' . $i));
         }
 
         return $references;

@@ -18,8 +18,12 @@ final readonly class Phone
     public const CONFIRM = 10;
 
     private const OUTSIDE_ONLY = [
-        'number' => 'have a number of their own', 'ownMailbox' => 'have a mailbox of their own', 'mailboxWhenBusy' => 'have a mailbox of their own',
-        'setUp' => 'take time to be reached', 'digits' => 'are sent digits', 'shows' => 'are shown another number',
+        'number' => 'have a number of their own',
+        'ownMailbox' => 'have a mailbox of their own',
+        'mailboxWhenBusy' => 'have a mailbox of their own',
+        'setUp' => 'take time to be reached',
+        'digits' => 'are sent digits',
+        'shows' => 'are shown another number',
     ];
 
     /**
@@ -48,23 +52,42 @@ final readonly class Phone
         public ?bool $mailboxWhenBusy = null,
         public ?int $setUp = null,
         public int $confirm = self::CONFIRM,
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): self
     {
-        $in->onlyFields(['id', 'type', 'label', 'number', 'on', 'askFirst', 'ownMailbox', 'digits', 'shows', 'calls', 'mailboxWhenBusy', 'setUp', 'confirm']);
+        $in->onlyFields([
+            'id',
+            'type',
+            'label',
+            'number',
+            'on',
+            'askFirst',
+            'ownMailbox',
+            'digits',
+            'shows',
+            'calls',
+            'mailboxWhenBusy',
+            'setUp',
+            'confirm',
+        ]);
         /** @var PhoneType $type */
         $type = $in->field('type')->oneOf(PhoneType::class, PhoneType::Desk);
         $outside = PhoneType::Outside === $type;
         foreach ($outside ? [] : self::OUTSIDE_ONLY as $field => $words) {
             if ($in->field($field)->isGiven()) {
-                $in->field($field)->complain(\sprintf('Only outside phones %s.', $words), 'Remove it, or make this an outside phone.');
+                $in->field($field)->complain(
+                    \sprintf('Only outside phones %s.', $words),
+                    'Remove it, or make this an outside phone.',
+                );
             }
         }
         $digits = $outside ? $in->field('digits')->optionalExactText(40) : '';
         if (1 !== preg_match('/^[0-9*#,]*$/D', $digits)) {
-            $in->field('digits')->complain(\sprintf('"%s" cannot be sent.', Input::quote($digits)), 'Use digits, * and #, and a comma for a second\'s pause.');
+            $in->field('digits')->complain(
+                \sprintf('"%s" cannot be sent.', Input::quote($digits)),
+                'Use digits, * and #, and a comma for a second\'s pause.',
+            );
         }
 
         return new self(
@@ -87,7 +110,21 @@ final readonly class Phone
     /** The same phone under another id. */
     public function called(string $id): self
     {
-        return new self($id, $this->type, $this->label, $this->number, $this->on, $this->askFirst, $this->ownMailbox, $this->digits, $this->shows, $this->calls, $this->mailboxWhenBusy, $this->setUp, $this->confirm);
+        return new self(
+            $id,
+            $this->type,
+            $this->label,
+            $this->number,
+            $this->on,
+            $this->askFirst,
+            $this->ownMailbox,
+            $this->digits,
+            $this->shows,
+            $this->calls,
+            $this->mailboxWhenBusy,
+            $this->setUp,
+            $this->confirm,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -97,10 +134,22 @@ final readonly class Phone
         if (null !== $this->number) {
             $json['number'] = $this->number;
         }
-        $json += ['on' => $this->on, 'askFirst' => $this->askFirst, 'confirm' => $this->confirm, 'calls' => $this->calls ?? (PhoneType::Outside === $this->type ? null : 1)];
+        $json += [
+            'on' => $this->on,
+            'askFirst' => $this->askFirst,
+            'confirm' => $this->confirm,
+            'calls' => $this->calls ?? (PhoneType::Outside === $this->type ? null : 1),
+        ];
 
-        return $json + (PhoneType::Outside === $this->type ? [
-            'ownMailbox' => $this->ownMailbox, 'mailboxWhenBusy' => $this->mailboxWhenBusy, 'setUp' => $this->setUp, 'digits' => $this->digits, 'shows' => $this->shows,
-        ] : []);
+        return $json +
+            (PhoneType::Outside === $this->type
+                ? [
+                    'ownMailbox' => $this->ownMailbox,
+                    'mailboxWhenBusy' => $this->mailboxWhenBusy,
+                    'setUp' => $this->setUp,
+                    'digits' => $this->digits,
+                    'shows' => $this->shows,
+                ]
+                : []);
     }
 }

@@ -24,9 +24,7 @@ final readonly class Prompt implements Element
     private const WITHOUT_SPACES = '/[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}\p{Myanmar}]/u';
 
     /** @param array<string, string> $scripts by language */
-    public function __construct(private string $id, private string $name, public array $scripts)
-    {
-    }
+    public function __construct(private string $id, private string $name, public array $scripts) {}
 
     public static function fromJson(Input $in): static
     {
@@ -68,9 +66,15 @@ final readonly class Prompt implements Element
     {
         $script = $this->scripts[$language] ?? '';
         $characters = (int) preg_match_all(self::WITHOUT_SPACES, $script);
-        $words = (int) preg_match_all('/[^\s\p{Pd}]*[\p{L}\p{N}][^\s\p{Pd}]*/u', (string) preg_replace(self::WITHOUT_SPACES, ' ', $script));
+        $words = (int) preg_match_all(
+            '/[^\s\p{Pd}]*[\p{L}\p{N}][^\s\p{Pd}]*/u',
+            (string) preg_replace(self::WITHOUT_SPACES, ' ', $script),
+        );
 
-        return (int) ceil(60 * ($words * self::CHARACTERS_PER_MINUTE + $characters * self::WORDS_PER_MINUTE) / (self::WORDS_PER_MINUTE * self::CHARACTERS_PER_MINUTE));
+        return (int) ceil(
+            (60 * ($words * self::CHARACTERS_PER_MINUTE + $characters * self::WORDS_PER_MINUTE)) /
+                (self::WORDS_PER_MINUTE * self::CHARACTERS_PER_MINUTE),
+        );
     }
 
     public function kind(): Kind

@@ -43,19 +43,40 @@ final readonly class Queue implements TakesCalls
         public ServicePromise $promise = new ServicePromise(),
         public int $rank = 1,
         public ?string $mailbox = null,
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'members', 'asking', 'taking', 'duty', 'waiting', 'music', 'recording', 'admission', 'callback', 'promise', 'rank', 'mailbox']);
+        $in->onlyFields([
+            'id',
+            'kind',
+            'name',
+            'members',
+            'asking',
+            'taking',
+            'duty',
+            'waiting',
+            'music',
+            'recording',
+            'admission',
+            'callback',
+            'promise',
+            'rank',
+            'mailbox',
+        ]);
         $members = self::members($in->field('members'));
         self::refuseGaps($in, $members);
         $waiting = QueueWaiting::fromJson($in->field('waiting'));
         $before = QueueWaiting::musicBefore($in->field('waiting'));
         $callback = QueueCallback::fromJson($in->field('callback'));
         if (null !== $waiting->leaveKey && $waiting->leaveKey === $callback?->offer->key) {
-            $in->field('callback')->field('offer')->field('key')->complain(\sprintf('Key %s leaves the queue already.', $waiting->leaveKey), 'Choose another key to keep the place.');
+            $in->field('callback')
+                ->field('offer')
+                ->field('key')
+                ->complain(
+                    \sprintf('Key %s leaves the queue already.', $waiting->leaveKey),
+                    'Choose another key to keep the place.',
+                );
         }
 
         return new self(
@@ -94,10 +115,16 @@ final readonly class Queue implements TakesCalls
     /** @param list<QueueMember> $members */
     private static function refuseGaps(Input $in, array $members): void
     {
-        $tiers = array_flip(array_map(static fn (QueueMember $member): int => $member->tier, $members));
+        $tiers = array_flip(array_map(static fn(QueueMember $member): int => $member->tier, $members));
         foreach ($members as $i => $member) {
             if ($member->tier > 1 && !isset($tiers[$member->tier - 1])) {
-                $in->field('members')->items(Limits::MEMBERS)[$i]->field('tier')->complain(\sprintf('Tier %d waits for tier %d, which has nobody.', $member->tier, $member->tier - 1), \sprintf('Move somebody to tier %d, or lower this one.', $member->tier - 1));
+                $in->field('members')
+                    ->items(Limits::MEMBERS)
+                    [$i]->field('tier')
+                    ->complain(
+                        \sprintf('Tier %d waits for tier %d, which has nobody.', $member->tier, $member->tier - 1),
+                        \sprintf('Move somebody to tier %d, or lower this one.', $member->tier - 1),
+                    );
             }
         }
     }
@@ -105,7 +132,7 @@ final readonly class Queue implements TakesCalls
     /** @return array<int, QueueMember> those who are on, by their place among all */
     public function asked(): array
     {
-        return array_filter($this->members, static fn (QueueMember $member): bool => $member->on);
+        return array_filter($this->members, static fn(QueueMember $member): bool => $member->on);
     }
 
     public function directSteps(): StepList
@@ -117,7 +144,7 @@ final readonly class Queue implements TakesCalls
 
     public function hasAgent(string $person): bool
     {
-        return [] !== array_filter($this->members, static fn (QueueMember $member): bool => $member->who === $person);
+        return [] !== array_filter($this->members, static fn(QueueMember $member): bool => $member->who === $person);
     }
 
     public function kind(): Kind
@@ -128,12 +155,21 @@ final readonly class Queue implements TakesCalls
     public function toJson(): array
     {
         return [
-            'id' => $this->id, 'kind' => 'queue', 'name' => $this->name,
-            'members' => array_map(static fn (QueueMember $member): array => $member->toJson(), $this->members),
-            'asking' => $this->asking->toJson(), 'taking' => $this->taking->toJson(), 'duty' => $this->duty->toJson(),
-            'waiting' => $this->waiting->toJson(), 'music' => $this->music->toJson(), 'recording' => $this->recording->toJson(),
-            'admission' => $this->admission->toJson(), 'callback' => $this->callback?->toJson(), 'promise' => $this->promise->toJson(),
-            'rank' => $this->rank, 'mailbox' => $this->mailbox,
+            'id' => $this->id,
+            'kind' => 'queue',
+            'name' => $this->name,
+            'members' => array_map(static fn(QueueMember $member): array => $member->toJson(), $this->members),
+            'asking' => $this->asking->toJson(),
+            'taking' => $this->taking->toJson(),
+            'duty' => $this->duty->toJson(),
+            'waiting' => $this->waiting->toJson(),
+            'music' => $this->music->toJson(),
+            'recording' => $this->recording->toJson(),
+            'admission' => $this->admission->toJson(),
+            'callback' => $this->callback?->toJson(),
+            'promise' => $this->promise->toJson(),
+            'rank' => $this->rank,
+            'mailbox' => $this->mailbox,
         ];
     }
 
@@ -141,7 +177,12 @@ final readonly class Queue implements TakesCalls
     {
         $references = [];
         foreach ($this->members as $i => $member) {
-            $references[] = new Reference($member->who, \sprintf('/members/%d/who', $i), [Kind::Person], 'asks them as an agent');
+            $references[] = new Reference(
+                $member->who,
+                \sprintf('/members/%d/who', $i),
+                [Kind::Person],
+                'asks them as an agent',
+            );
         }
         if (null !== $this->mailbox) {
             $references[] = new Reference($this->mailbox, '/mailbox', [Kind::Mailbox], 'leaves messages with it');

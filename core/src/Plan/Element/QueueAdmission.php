@@ -16,9 +16,12 @@ final readonly class QueueAdmission
      * @param int|null $mostExpectedSeconds the longest expected wait; null for any
      * @param int      $handlingSeconds     that a call takes on average: the expected wait is worked out from it
      */
-    public function __construct(public bool $needsAgent = true, public ?int $mostWaiting = null, public ?int $mostExpectedSeconds = null, public int $handlingSeconds = 180)
-    {
-    }
+    public function __construct(
+        public bool $needsAgent = true,
+        public ?int $mostWaiting = null,
+        public ?int $mostExpectedSeconds = null,
+        public int $handlingSeconds = 180,
+    ) {}
 
     public static function fromJson(Input $in): self
     {
@@ -39,6 +42,11 @@ final readonly class QueueAdmission
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['needsAgent' => $this->needsAgent, 'mostWaiting' => $this->mostWaiting, 'mostExpectedSeconds' => $this->mostExpectedSeconds, 'handlingSeconds' => $this->handlingSeconds];
+        return [
+            'needsAgent' => $this->needsAgent,
+            'mostWaiting' => $this->mostWaiting,
+            'mostExpectedSeconds' => $this->mostExpectedSeconds,
+            'handlingSeconds' => $this->handlingSeconds,
+        ];
     }
 }

@@ -25,8 +25,7 @@ final readonly class QueueAsking
         public bool $spillsOver = true,
         public int $notesSeconds = 10,
         public int $missedSeconds = 10,
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): self
     {
@@ -52,8 +51,12 @@ final readonly class QueueAsking
     public function toJson(): array
     {
         return [
-            'order' => $this->order->value, 'alertSeconds' => $this->alertSeconds, 'widenSeconds' => $this->widenSeconds, 'spillsOver' => $this->spillsOver,
-            'notesSeconds' => $this->notesSeconds, 'missedSeconds' => $this->missedSeconds,
+            'order' => $this->order->value,
+            'alertSeconds' => $this->alertSeconds,
+            'widenSeconds' => $this->widenSeconds,
+            'spillsOver' => $this->spillsOver,
+            'notesSeconds' => $this->notesSeconds,
+            'missedSeconds' => $this->missedSeconds,
         ];
     }
 }

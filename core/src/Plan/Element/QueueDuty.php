@@ -16,9 +16,7 @@ final readonly class QueueDuty
      * @param int|null              $signOutAfter calls that an agent misses one after the other, after which they are signed out; null for never
      * @param array<string, string> $dialled      codes that agents dial, by field
      */
-    public function __construct(public ?int $signOutAfter = null, private array $dialled = [])
-    {
-    }
+    public function __construct(public ?int $signOutAfter = null, private array $dialled = []) {}
 
     public static function fromJson(Input $in): self
     {
@@ -33,7 +31,10 @@ final readonly class QueueDuty
                 continue;
             }
             if (1 !== preg_match(DialCode::PATTERN, $code)) {
-                $in->field($name)->complain(\sprintf('"%s" is not a code.', Input::quote($code)), 'Write * or # and up to six digits, such as *31.');
+                $in->field($name)->complain(
+                    \sprintf('"%s" is not a code.', Input::quote($code)),
+                    'Write * or # and up to six digits, such as *31.',
+                );
             }
             if (\in_array($code, $codes, true)) {
                 $in->field($name)->complain(\sprintf('The code %s stands here twice.', $code), 'Choose another.');

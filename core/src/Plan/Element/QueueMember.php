@@ -18,15 +18,23 @@ final readonly class QueueMember
      * @param bool   $on    members that are off are not asked, and keep their place
      * @param int    $calls of queues that they have at the same time
      */
-    public function __construct(public string $who, public int $tier = 1, public bool $on = true, public int $calls = 1)
-    {
-    }
+    public function __construct(
+        public string $who,
+        public int $tier = 1,
+        public bool $on = true,
+        public int $calls = 1,
+    ) {}
 
     public static function fromJson(Input $in): self
     {
         $in->onlyFields(['who', 'tier', 'on', 'calls']);
 
-        return new self($in->field('who')->text(80), $in->field('tier')->whole(1, self::MOST_TIERS, 'the tier', 1), $in->field('on')->flag(true), $in->field('calls')->whole(1, self::MOST_CALLS, 'calls', 1));
+        return new self(
+            $in->field('who')->text(80),
+            $in->field('tier')->whole(1, self::MOST_TIERS, 'the tier', 1),
+            $in->field('on')->flag(true),
+            $in->field('calls')->whole(1, self::MOST_CALLS, 'calls', 1),
+        );
     }
 
     /** @return array<string, mixed> */

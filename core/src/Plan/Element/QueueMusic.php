@@ -16,9 +16,7 @@ final readonly class QueueMusic
      * @param list<string> $pieces   prompts, again from the first when all were played; none for a ringing tone
      * @param bool         $shuffled whether each round has an order of its own
      */
-    public function __construct(public array $pieces = [], public bool $shuffled = false)
-    {
-    }
+    public function __construct(public array $pieces = [], public bool $shuffled = false) {}
 
     public static function fromJson(Input $in): self
     {
@@ -27,7 +25,10 @@ final readonly class QueueMusic
         }
         $in->onlyFields(['pieces', 'shuffled']);
 
-        return new self(array_map(static fn (Input $item): string => $item->text(80), $in->field('pieces')->items(Limits::PIECES)), $in->field('shuffled')->flag(false));
+        return new self(
+            array_map(static fn(Input $item): string => $item->text(80), $in->field('pieces')->items(Limits::PIECES)),
+            $in->field('shuffled')->flag(false),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -41,7 +42,12 @@ final readonly class QueueMusic
     {
         $references = [];
         foreach ($this->pieces as $i => $piece) {
-            $references[] = new Reference($piece, \sprintf('%s/pieces/%d', $pointer, $i), [Kind::Prompt], 'plays it to whoever waits');
+            $references[] = new Reference(
+                $piece,
+                \sprintf('%s/pieces/%d', $pointer, $i),
+                [Kind::Prompt],
+                'plays it to whoever waits',
+            );
         }
 
         return $references;

@@ -12,9 +12,7 @@ use Meandros\Core\Reading\Input;
 final readonly class QueueRecording
 {
     /** @param string|null $notice a prompt that callers hear to its end before anything else */
-    public function __construct(public bool $on = false, public ?string $notice = null)
-    {
-    }
+    public function __construct(public bool $on = false, public ?string $notice = null) {}
 
     public static function fromJson(Input $in): self
     {
@@ -35,6 +33,8 @@ final readonly class QueueRecording
     /** @return list<Reference> */
     public function references(string $pointer): array
     {
-        return null === $this->notice ? [] : [new Reference($this->notice, $pointer.'/notice', [Kind::Prompt], 'says that calls are recorded')];
+        return null === $this->notice
+            ? []
+            : [new Reference($this->notice, $pointer . '/notice', [Kind::Prompt], 'says that calls are recorded')];
     }
 }

@@ -12,9 +12,7 @@ use Meandros\Core\Reading\Input;
 final readonly class QueueTaking
 {
     /** @param string|null $word a prompt that the agent hears first, such as "Call for Freight"; callers wait meanwhile */
-    public function __construct(public PickUp $pickUp = PickUp::ByHand, public ?string $word = null)
-    {
-    }
+    public function __construct(public PickUp $pickUp = PickUp::ByHand, public ?string $word = null) {}
 
     public static function fromJson(Input $in): self
     {
@@ -37,6 +35,15 @@ final readonly class QueueTaking
     /** @return list<Reference> */
     public function references(string $pointer): array
     {
-        return null === $this->word ? [] : [new Reference($this->word, $pointer.'/word', [Kind::Prompt], 'says it to agents before the caller is through')];
+        return null === $this->word
+            ? []
+            : [
+                new Reference(
+                    $this->word,
+                    $pointer . '/word',
+                    [Kind::Prompt],
+                    'says it to agents before the caller is through',
+                ),
+            ];
     }
 }

@@ -31,15 +31,22 @@ final readonly class QueueWaiting
         public bool $tellsPosition = true,
         public bool $tellsWait = false,
         public ?string $leaveKey = null,
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): self
     {
         if (!$in->isGiven()) {
             return new self();
         }
-        $in->onlyFields([self::MUSIC_BEFORE, 'longestSeconds', 'introduction', 'announceSeconds', 'tellsPosition', 'tellsWait', 'leaveKey']);
+        $in->onlyFields([
+            self::MUSIC_BEFORE,
+            'longestSeconds',
+            'introduction',
+            'announceSeconds',
+            'tellsPosition',
+            'tellsWait',
+            'leaveKey',
+        ]);
         $usual = new self();
 
         return new self(
@@ -68,14 +75,27 @@ final readonly class QueueWaiting
     public function toJson(): array
     {
         return [
-            'longestSeconds' => $this->longestSeconds, 'introduction' => $this->introduction, 'announceSeconds' => $this->announceSeconds,
-            'tellsPosition' => $this->tellsPosition, 'tellsWait' => $this->tellsWait, 'leaveKey' => $this->leaveKey,
+            'longestSeconds' => $this->longestSeconds,
+            'introduction' => $this->introduction,
+            'announceSeconds' => $this->announceSeconds,
+            'tellsPosition' => $this->tellsPosition,
+            'tellsWait' => $this->tellsWait,
+            'leaveKey' => $this->leaveKey,
         ];
     }
 
     /** @return list<Reference> */
     public function references(string $pointer): array
     {
-        return null === $this->introduction ? [] : [new Reference($this->introduction, $pointer.'/introduction', [Kind::Prompt], 'plays it to whoever begins to wait')];
+        return null === $this->introduction
+            ? []
+            : [
+                new Reference(
+                    $this->introduction,
+                    $pointer . '/introduction',
+                    [Kind::Prompt],
+                    'plays it to whoever begins to wait',
+                ),
+            ];
     }
 }

@@ -28,8 +28,7 @@ final readonly class RuleCondition
         public array $statuses = [],
         public Via $via = Via::Any,
         public array $callers = [],
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): self
     {
@@ -55,16 +54,25 @@ final readonly class RuleCondition
         foreach ($in->field('callers')->items(Limits::CALLERS) as $item) {
             $caller = $item->exactText(20);
             if (1 !== preg_match('/^(\+[0-9]{1,15}|withheld|internal)$/D', $caller)) {
-                $item->complain(\sprintf('"%s" is not a caller.', $caller), 'Write the beginning of a number with its country code, such as +4420, or withheld, or internal.');
+                $item->complain(
+                    \sprintf('"%s" is not a caller.', $caller),
+                    'Write the beginning of a number with its country code, such as +4420, or withheld, or internal.',
+                );
             }
             $callers[] = $caller;
         }
         $hours = $in->field('hours')->reference();
         if (null !== $hours && [] === $states) {
-            $in->field('states')->complain('No state of these hours is chosen, so the rule can never hold.', 'Choose at least one state, or no hours.');
+            $in->field('states')->complain(
+                'No state of these hours is chosen, so the rule can never hold.',
+                'Choose at least one state, or no hours.',
+            );
         }
         if (null === $hours && [] !== $states) {
-            $in->field('states')->complain('These are states of no hours.', 'Choose the hours too, or remove the states.');
+            $in->field('states')->complain(
+                'These are states of no hours.',
+                'Choose the hours too, or remove the states.',
+            );
         }
         /** @var Via $via */
         $via = $in->field('via')->oneOf(Via::class, Via::Any);
@@ -81,17 +89,24 @@ final readonly class RuleCondition
     /** @return list<Reference> */
     public function references(string $pointer): array
     {
-        return null === $this->hours ? [] : [new Reference($this->hours, $pointer.'/hours', [Kind::Hours], 'decides an answering rule')];
+        return null === $this->hours
+            ? []
+            : [new Reference($this->hours, $pointer . '/hours', [Kind::Hours], 'decides an answering rule')];
     }
 
     /** @return array<string, mixed> */
     public function toJson(): array
     {
         return [
-            'hours' => $this->hours, 'states' => $this->states,
-            'windows' => array_map(static fn (WeekBand $window): array => array_diff_key($window->toJson(), ['state' => '']), $this->windows),
-            'statuses' => array_map(static fn (Status $status): string => $status->value, $this->statuses),
-            'via' => $this->via->value, 'callers' => $this->callers,
+            'hours' => $this->hours,
+            'states' => $this->states,
+            'windows' => array_map(
+                static fn(WeekBand $window): array => array_diff_key($window->toJson(), ['state' => '']),
+                $this->windows,
+            ),
+            'statuses' => array_map(static fn(Status $status): string => $status->value, $this->statuses),
+            'via' => $this->via->value,
+            'callers' => $this->callers,
         ];
     }
 }

@@ -18,9 +18,7 @@ final readonly class RuleOutcome
      * @param Target|null $to       what takes calls, a number or the end; null to go on where the call came from
      * @param string|null $greeting the prompt that callers hear before their message; null for the mailbox's own
      */
-    public function __construct(public ?Target $to = null, public ?string $greeting = null)
-    {
-    }
+    public function __construct(public ?Target $to = null, public ?string $greeting = null) {}
 
     /** @return array<string, self> by outcome, from the fields "next" and "greetings" of a rule */
     public static function all(Input $rule): array
@@ -30,7 +28,10 @@ final readonly class RuleOutcome
         }
         $all = [];
         foreach (self::NAMES as $name) {
-            $all[$name] = new self(Target::readOrEnd($rule->field('next')->field($name)), $rule->field('greetings')->field($name)->reference());
+            $all[$name] = new self(
+                Target::readOrEnd($rule->field('next')->field($name)),
+                $rule->field('greetings')->field($name)->reference(),
+            );
         }
 
         return $all;
@@ -39,9 +40,19 @@ final readonly class RuleOutcome
     /** @return list<Reference> */
     public function references(string $rule, string $name): array
     {
-        $references = $this->to?->references(\sprintf('%s/next/%s', $rule, $name), Kind::takingCalls(), 'passes calls on to it') ?? [];
+        $references =
+            $this->to?->references(
+                \sprintf('%s/next/%s', $rule, $name),
+                Kind::takingCalls(),
+                'passes calls on to it',
+            ) ?? [];
         if (null !== $this->greeting) {
-            $references[] = new Reference($this->greeting, \sprintf('%s/greetings/%s', $rule, $name), [Kind::Prompt], 'greets with it');
+            $references[] = new Reference(
+                $this->greeting,
+                \sprintf('%s/greetings/%s', $rule, $name),
+                [Kind::Prompt],
+                'greets with it',
+            );
         }
 
         return $references;

@@ -16,9 +16,12 @@ final readonly class RuleStage
      * @param list<string> $phones ids within the person
      * @param list<string> $teams  ids; they ring for the person's own calls only, not where a team or a step asks for the person
      */
-    public function __construct(public array $phones, public int $after, public int $seconds, public array $teams = [])
-    {
-    }
+    public function __construct(
+        public array $phones,
+        public int $after,
+        public int $seconds,
+        public array $teams = [],
+    ) {}
 
     /** The first second after it. */
     public function end(): int
@@ -37,17 +40,25 @@ final readonly class RuleStage
         foreach ($in->field('phones')->items(Limits::PHONES) as $item) {
             $phone = $item->exactText(64);
             if (!\in_array($phone, $known, true)) {
-                $item->complain(\sprintf('There is no phone "%s".', $phone), [] === $known ? 'Add a phone first.' : 'Choose one of: '.implode(', ', $known).'.');
+                $item->complain(
+                    \sprintf('There is no phone "%s".', $phone),
+                    [] === $known ? 'Add a phone first.' : 'Choose one of: ' . implode(', ', $known) . '.',
+                );
             }
             $phones[$phone] = $phone;
         }
         if ([] === $phones && [] === $teams) {
-            $in->field('phones')->complain('This stage rings no phone.', 'Choose a phone or a team, or remove the stage.');
+            $in->field('phones')->complain(
+                'This stage rings no phone.',
+                'Choose a phone or a team, or remove the stage.',
+            );
         }
         $after = $in->field('after')->whole(0, 600, 'seconds', 0);
         $seconds = $in->field('seconds')->whole(1, 600, 'seconds', 20);
 
-        return [] === $phones && [] === $teams ? null : new self(array_values($phones), $after, $seconds, array_values(array_unique($teams)));
+        return [] === $phones && [] === $teams
+            ? null
+            : new self(array_values($phones), $after, $seconds, array_values(array_unique($teams)));
     }
 
     /** @return list<Reference> */
@@ -55,7 +66,12 @@ final readonly class RuleStage
     {
         $references = [];
         foreach ($this->teams as $i => $team) {
-            $references[] = new Reference($team, \sprintf('%s/teams/%d', $pointer, $i), [Kind::Team], 'rings it in a stage');
+            $references[] = new Reference(
+                $team,
+                \sprintf('%s/teams/%d', $pointer, $i),
+                [Kind::Team],
+                'rings it in a stage',
+            );
         }
 
         return $references;
@@ -64,6 +80,11 @@ final readonly class RuleStage
     /** @return array{phones: list<string>, teams: list<string>, after: int, seconds: int} */
     public function toJson(): array
     {
-        return ['phones' => $this->phones, 'teams' => $this->teams, 'after' => $this->after, 'seconds' => $this->seconds];
+        return [
+            'phones' => $this->phones,
+            'teams' => $this->teams,
+            'after' => $this->after,
+            'seconds' => $this->seconds,
+        ];
     }
 }

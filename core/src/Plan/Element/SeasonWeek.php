@@ -10,13 +10,14 @@ use Meandros\Core\Time\DateSpan;
 final readonly class SeasonWeek
 {
     /** @param list<WeekBand> $week */
-    public function __construct(public string $name, public DateSpan $span, public array $week)
-    {
-    }
+    public function __construct(public string $name, public DateSpan $span, public array $week) {}
 
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['name' => $this->name] + $this->span->toJson() + ['week' => array_map(static fn (WeekBand $band): array => $band->toJson(), $this->week)];
+        return ['name' => $this->name] +
+            $this->span->toJson() + [
+                'week' => array_map(static fn(WeekBand $band): array => $band->toJson(), $this->week),
+            ];
     }
 }

@@ -16,9 +16,13 @@ final readonly class ServicePromise
      * @param int|null     $noticeSeconds the longest wait that is tolerated: a notice is sent when somebody waits for so long; null for none
      * @param list<string> $notify        e-mail addresses that it goes to
      */
-    public function __construct(public int $percent = 80, public int $seconds = 20, public int $shortSeconds = 0, public ?int $noticeSeconds = null, public array $notify = [])
-    {
-    }
+    public function __construct(
+        public int $percent = 80,
+        public int $seconds = 20,
+        public int $shortSeconds = 0,
+        public ?int $noticeSeconds = null,
+        public array $notify = [],
+    ) {}
 
     public static function fromJson(Input $in): self
     {
@@ -40,6 +44,12 @@ final readonly class ServicePromise
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['percent' => $this->percent, 'seconds' => $this->seconds, 'shortSeconds' => $this->shortSeconds, 'noticeSeconds' => $this->noticeSeconds, 'notify' => $this->notify];
+        return [
+            'percent' => $this->percent,
+            'seconds' => $this->seconds,
+            'shortSeconds' => $this->shortSeconds,
+            'noticeSeconds' => $this->noticeSeconds,
+            'notify' => $this->notify,
+        ];
     }
 }

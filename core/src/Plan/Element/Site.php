@@ -33,8 +33,7 @@ final readonly class Site implements Element
         public string $address = '',
         public ?int $cadence = null,
         public array $parkPlaces = [],
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): static
     {
@@ -42,10 +41,22 @@ final readonly class Site implements Element
         $zone = ZoneReader::read($in->field('zone'));
         $country = $in->field('country')->exactText(200);
         if ('' !== $country && !PhoneNumber::knowsCountry($country)) {
-            $in->field('country')->complain(\sprintf('"%s" is not a country.', Input::quote($country)), 'Use a two-letter code such as GB or FR.');
+            $in->field('country')->complain(
+                \sprintf('"%s" is not a country.', Input::quote($country)),
+                'Use a two-letter code such as GB or FR.',
+            );
         }
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $zone, $country, Language::read($in->field('language')), $in->field('address')->optionalText(400), $in->field('cadence')->optionalWhole(1000, 20000, 'milliseconds'), self::places($in->field('parkPlaces')));
+        return new self(
+            $in->field('id')->id(),
+            $in->field('name')->text(),
+            $zone,
+            $country,
+            Language::read($in->field('language')),
+            $in->field('address')->optionalText(400),
+            $in->field('cadence')->optionalWhole(1000, 20000, 'milliseconds'),
+            self::places($in->field('parkPlaces')),
+        );
     }
 
     /** @return list<string> */
@@ -55,7 +66,10 @@ final readonly class Site implements Element
         foreach ($in->items(Limits::PARK_PLACES) as $item) {
             $place = $item->exactText(6);
             if ('' !== $place && 1 !== preg_match('/^[0-9]{2,6}$/D', $place)) {
-                $item->complain(\sprintf('"%s" cannot be dialled as a park place.', Input::quote($place)), 'Use 2 to 6 digits.');
+                $item->complain(
+                    \sprintf('"%s" cannot be dialled as a park place.', Input::quote($place)),
+                    'Use 2 to 6 digits.',
+                );
             }
             if (\in_array($place, $places, true)) {
                 $item->complain(\sprintf('The park place %s stands here twice.', $place), 'Keep one of the two.');
@@ -78,7 +92,17 @@ final readonly class Site implements Element
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'kind' => 'site', 'name' => $this->name, 'zone' => $this->zone, 'country' => $this->country, 'language' => $this->language, 'address' => $this->address, 'cadence' => $this->cadence, 'parkPlaces' => $this->parkPlaces];
+        return [
+            'id' => $this->id,
+            'kind' => 'site',
+            'name' => $this->name,
+            'zone' => $this->zone,
+            'country' => $this->country,
+            'language' => $this->language,
+            'address' => $this->address,
+            'cadence' => $this->cadence,
+            'parkPlaces' => $this->parkPlaces,
+        ];
     }
 
     public function references(): array

@@ -9,9 +9,7 @@ use Meandros\Core\Reading\Input;
 /** A state that hours can be in. Its key is stable: journeys branch on it, and its name may change. */
 final readonly class State
 {
-    public function __construct(public string $key, public string $name, public bool $open)
-    {
-    }
+    public function __construct(public string $key, public string $name, public bool $open) {}
 
     public static function fromJson(Input $in): self
     {

@@ -37,12 +37,22 @@ final readonly class Team implements TakesCalls
         public bool $followRules = false,
         public bool $skipBusy = false,
         public int $pauseSeconds = 0,
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'pattern', 'members', 'memberSeconds', 'widenSeconds', 'followRules', 'skipBusy', 'pauseSeconds']);
+        $in->onlyFields([
+            'id',
+            'kind',
+            'name',
+            'pattern',
+            'members',
+            'memberSeconds',
+            'widenSeconds',
+            'followRules',
+            'skipBusy',
+            'pauseSeconds',
+        ]);
         /** @var RingPattern $pattern */
         $pattern = $in->field('pattern')->oneOf(RingPattern::class, RingPattern::AllAtOnce);
         $members = self::members($in->field('members'));
@@ -81,11 +91,17 @@ final readonly class Team implements TakesCalls
     /** @param list<TeamMember> $members */
     private static function refuseGaps(Input $in, array $members): void
     {
-        $tiers = array_unique(array_map(static fn (TeamMember $member): int => $member->tier, $members));
+        $tiers = array_unique(array_map(static fn(TeamMember $member): int => $member->tier, $members));
         foreach ($members as $i => $member) {
             for ($tier = 1; $tier < $member->tier; ++$tier) {
                 if (!\in_array($tier, $tiers, true)) {
-                    $in->field('members')->items(Limits::MEMBERS)[$i]->field('tier')->complain(\sprintf('Tier %d waits for tier %d, which has nobody.', $member->tier, $tier), \sprintf('Move somebody to tier %d, or lower this one.', $tier));
+                    $in->field('members')
+                        ->items(Limits::MEMBERS)
+                        [$i]->field('tier')
+                        ->complain(
+                            \sprintf('Tier %d waits for tier %d, which has nobody.', $member->tier, $tier),
+                            \sprintf('Move somebody to tier %d, or lower this one.', $tier),
+                        );
 
                     return;
                 }
@@ -96,7 +112,7 @@ final readonly class Team implements TakesCalls
     /** @return array<int, TeamMember> those who are on, by their place among all */
     public function ringing(): array
     {
-        return array_filter($this->members, static fn (TeamMember $member): bool => $member->on);
+        return array_filter($this->members, static fn(TeamMember $member): bool => $member->on);
     }
 
     /** Seconds after which a member begins to ring where all ring at once, or the team widens. */
@@ -118,10 +134,16 @@ final readonly class Team implements TakesCalls
     public function toJson(): array
     {
         return [
-            'id' => $this->id, 'kind' => 'team', 'name' => $this->name, 'pattern' => $this->pattern->value,
-            'members' => array_map(static fn (TeamMember $member): array => $member->toJson(), $this->members),
-            'memberSeconds' => $this->memberSeconds, 'widenSeconds' => $this->widenSeconds, 'followRules' => $this->followRules,
-            'skipBusy' => $this->skipBusy, 'pauseSeconds' => $this->pauseSeconds,
+            'id' => $this->id,
+            'kind' => 'team',
+            'name' => $this->name,
+            'pattern' => $this->pattern->value,
+            'members' => array_map(static fn(TeamMember $member): array => $member->toJson(), $this->members),
+            'memberSeconds' => $this->memberSeconds,
+            'widenSeconds' => $this->widenSeconds,
+            'followRules' => $this->followRules,
+            'skipBusy' => $this->skipBusy,
+            'pauseSeconds' => $this->pauseSeconds,
         ];
     }
 
@@ -129,7 +151,10 @@ final readonly class Team implements TakesCalls
     {
         $references = [];
         foreach ($this->members as $i => $member) {
-            array_push($references, ...$member->who->references(\sprintf('/members/%d/who', $i), [Kind::Person], 'rings them as a member'));
+            array_push(
+                $references,
+                ...$member->who->references(\sprintf('/members/%d/who', $i), [Kind::Person], 'rings them as a member'),
+            );
         }
 
         return $references;

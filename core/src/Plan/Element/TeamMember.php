@@ -17,9 +17,13 @@ final readonly class TeamMember
      * @param int|null $seconds  how long this member rings at most; null for as long as the team says
      * @param bool     $askFirst the one who picks up presses 1 to take the call: a mailbox does not
      */
-    public function __construct(public Target $who, public bool $on = true, public int $tier = 1, public ?int $seconds = null, public bool $askFirst = false)
-    {
-    }
+    public function __construct(
+        public Target $who,
+        public bool $on = true,
+        public int $tier = 1,
+        public ?int $seconds = null,
+        public bool $askFirst = false,
+    ) {}
 
     /** A member may be written as an object, or as a target alone. */
     public static function fromJson(Input $in): self
@@ -31,12 +35,19 @@ final readonly class TeamMember
         $who = self::who($in->field('who'));
         $seconds = $in->field('seconds');
 
-        return new self($who, $in->field('on')->flag(true), $in->field('tier')->whole(1, 9, 'the tier', 1), $seconds->isGiven() ? $seconds->whole(1, 600, 'seconds') : null, $in->field('askFirst')->flag(false));
+        return new self(
+            $who,
+            $in->field('on')->flag(true),
+            $in->field('tier')->whole(1, 9, 'the tier', 1),
+            $seconds->isGiven() ? $seconds->whole(1, 600, 'seconds') : null,
+            $in->field('askFirst')->flag(false),
+        );
     }
 
     private static function who(Input $in): Target
     {
-        $in->isGiven() && '' !== $in->optionalText(160) || $in->complain('Nobody is chosen here.', 'Choose a person, a phone or a number.');
+        ($in->isGiven() && '' !== $in->optionalText(160)) ||
+            $in->complain('Nobody is chosen here.', 'Choose a person, a phone or a number.');
 
         return Target::readOrPhone($in) ?? Target::end();
     }
@@ -44,6 +55,12 @@ final readonly class TeamMember
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['who' => $this->who->text(), 'on' => $this->on, 'tier' => $this->tier, 'seconds' => $this->seconds, 'askFirst' => $this->askFirst];
+        return [
+            'who' => $this->who->text(),
+            'on' => $this->on,
+            'tier' => $this->tier,
+            'seconds' => $this->seconds,
+            'askFirst' => $this->askFirst,
+        ];
     }
 }

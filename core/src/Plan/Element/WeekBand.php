@@ -11,13 +11,12 @@ use Meandros\Core\Time\Weekday;
 final readonly class WeekBand
 {
     /** @param non-empty-list<Weekday> $days */
-    public function __construct(public array $days, public Band $band)
-    {
-    }
+    public function __construct(public array $days, public Band $band) {}
 
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['days' => array_map(static fn (Weekday $day): string => $day->value, $this->days)] + $this->band->toJson();
+        return ['days' => array_map(static fn(Weekday $day): string => $day->value, $this->days)] +
+            $this->band->toJson();
     }
 }

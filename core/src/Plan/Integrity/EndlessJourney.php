@@ -21,14 +21,12 @@ final class EndlessJourney
     /** @var array<string, array<string, string>> by journey: where calls leave it unasked (a pointer), and for which other */
     private array $ways = [];
 
-    private function __construct(private readonly Plan $plan)
-    {
-    }
+    private function __construct(private readonly Plan $plan) {}
 
     /** @return list<Problem> of one element */
     public static function problems(Plan $plan, Element $element): array
     {
-        if (!$element instanceof Journey) {
+        if (!($element instanceof Journey)) {
             return [];
         }
         $self = new self($plan);
@@ -61,14 +59,18 @@ final class EndlessJourney
 
     private static function problem(string $pointer): Problem
     {
-        return new Problem($pointer, 'The call would go round here for ever: it comes back to this journey with nobody asked and nobody rung.', 'Go elsewhere, or put a menu, a ring or an end before it.');
+        return new Problem(
+            $pointer,
+            'The call would go round here for ever: it comes back to this journey with nobody asked and nobody rung.',
+            'Go elsewhere, or put a menu, a ring or an end before it.',
+        );
     }
 
     /** @return array<string, true> journeys that a call comes to unasked, the first among them */
     private function reach(string $start): array
     {
         $reached = [$start => true];
-        for ($queue = [$start]; null !== $id = array_pop($queue);) {
+        for ($queue = [$start]; null !== ($id = array_pop($queue)); ) {
             foreach ($this->waysOut($id) as $next) {
                 if (!isset($reached[$next])) {
                     $reached[$next] = true;
@@ -91,7 +93,7 @@ final class EndlessJourney
         $back = [];
         $seen = $order = [];
         foreach ($this->plan->all(Journey::class) as $journey) {
-            for ($stack = [[$journey->id(), false]]; null !== $top = array_pop($stack);) {
+            for ($stack = [[$journey->id(), false]]; null !== ($top = array_pop($stack)); ) {
                 [$id, $isLeft] = $top;
                 if ($isLeft) {
                     $order[] = $id;
@@ -107,7 +109,7 @@ final class EndlessJourney
         }
         $circles = [];
         foreach (array_reverse($order) as $name) {
-            for ($queue = [$name]; null !== $id = array_pop($queue);) {
+            for ($queue = [$name]; null !== ($id = array_pop($queue)); ) {
                 if (!isset($circles[$id])) {
                     $circles[$id] = $name;
                     array_push($queue, ...$back[$id] ?? []);
@@ -135,9 +137,9 @@ final class EndlessJourney
     private static function scan(StepList $list, string $pointer, array &$ways): void
     {
         foreach ($list->steps as $i => $step) {
-            $place = $pointer.'/'.$i;
+            $place = $pointer . '/' . $i;
             if (null !== $step->leadsTo()) {
-                $ways[$place.'/journey'] = $step->leadsTo();
+                $ways[$place . '/journey'] = $step->leadsTo();
             }
             if ($step->isLast() || !$step->letsPassUnasked()) {
                 return;

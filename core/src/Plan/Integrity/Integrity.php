@@ -19,9 +19,7 @@ use Meandros\Core\Reading\Problem;
  */
 final readonly class Integrity
 {
-    public function __construct(private Plan $plan)
-    {
-    }
+    public function __construct(private Plan $plan) {}
 
     /** @return array<string, list<Problem>> by element id, only those with problems */
     public function problems(): array
@@ -44,14 +42,23 @@ final readonly class Integrity
     /** @return list<Problem> what is wrong with one element as it stands in the plan, and with others for its sake */
     public function problemsOf(Element $element): array
     {
-        $problems = [...$this->brokenReferences($element), ...$this->ownPhones($element), ...$this->missedParts($element), ...EndlessJourney::problems($this->plan, $element)];
+        $problems = [
+            ...$this->brokenReferences($element),
+            ...$this->ownPhones($element),
+            ...$this->missedParts($element),
+            ...EndlessJourney::problems($this->plan, $element),
+        ];
         foreach (Dialled::by($element) as $pointer => $value) {
             foreach ($this->plan->mentioning($value) as $other) {
                 if ($other->id() !== $element->id() && \in_array($value, Dialled::by($other), true)) {
                     $problems[] = self::clash($element, $pointer, $value, $other);
                 }
                 if (\in_array($value, Called::phonesOf($other), true)) {
-                    $problems[] = new Problem($pointer, \sprintf('%s is a phone outside of “%s” already.', $value, $other->name()), 'Take it out there, or enter another number.');
+                    $problems[] = new Problem(
+                        $pointer,
+                        \sprintf('%s is a phone outside of “%s” already.', $value, $other->name()),
+                        'Take it out there, or enter another number.',
+                    );
                 }
             }
         }
@@ -66,12 +73,27 @@ final readonly class Integrity
         foreach ($element->references() as $reference) {
             $target = $this->plan->find($reference->id);
             if (null === $target) {
-                $problems[] = new Problem($reference->pointer, \sprintf('"%s" is not in the plan; it may have been deleted.', $reference->id), 'Choose another, or leave it open.');
+                $problems[] = new Problem(
+                    $reference->pointer,
+                    \sprintf('"%s" is not in the plan; it may have been deleted.', $reference->id),
+                    'Choose another, or leave it open.',
+                );
             } elseif (!\in_array($target->kind(), $reference->allowed, true)) {
-                $kinds = implode(', ', array_map(static fn (Kind $kind): string => $kind->article(), $reference->allowed));
-                $problems[] = new Problem($reference->pointer, \sprintf('%s is %s, which cannot stand here.', $target->name(), $target->kind()->article()), \sprintf('Choose one of: %s.', $kinds));
+                $kinds = implode(
+                    ', ',
+                    array_map(static fn(Kind $kind): string => $kind->article(), $reference->allowed),
+                );
+                $problems[] = new Problem(
+                    $reference->pointer,
+                    \sprintf('%s is %s, which cannot stand here.', $target->name(), $target->kind()->article()),
+                    \sprintf('Choose one of: %s.', $kinds),
+                );
             } elseif (null !== $reference->part && true !== $target->parts()?->have($reference->part)) {
-                $problems[] = new Problem($reference->pointer, \sprintf('%s has no %s "%s".', $target->name(), $target->parts()->word ?? 'part', $reference->part), 'Choose another, or take it out here.');
+                $problems[] = new Problem(
+                    $reference->pointer,
+                    \sprintf('%s has no %s "%s".', $target->name(), $target->parts()->word ?? 'part', $reference->part),
+                    'Choose another, or take it out here.',
+                );
             }
         }
 
@@ -85,7 +107,11 @@ final readonly class Integrity
         foreach (Called::phonesOf($element) as $pointer => $called) {
             $number = $this->plan->dialled($called);
             if (null !== $number) {
-                $problems[] = new Problem($pointer, \sprintf('%s is our own number “%s”, and no phone outside.', $called, $number->name()), 'Ring what that number leads to, or enter the number of the phone.');
+                $problems[] = new Problem(
+                    $pointer,
+                    \sprintf('%s is our own number “%s”, and no phone outside.', $called, $number->name()),
+                    'Ring what that number leads to, or enter the number of the phone.',
+                );
             }
         }
 
@@ -103,7 +129,17 @@ final readonly class Integrity
         foreach ($this->plan->usesOf($element->id()) as $place) {
             $part = $place->reference->part;
             if (null !== $part && !$parts->have($part) && $place->user->id() !== $element->id()) {
-                $problems[] = new Problem($parts->pointer, \sprintf('The %s "%s" is in use: %s %s.', $parts->word, $part, $place->user->name(), $place->reference->role), 'Take it out there first, or keep it.');
+                $problems[] = new Problem(
+                    $parts->pointer,
+                    \sprintf(
+                        'The %s "%s" is in use: %s %s.',
+                        $parts->word,
+                        $part,
+                        $place->user->name(),
+                        $place->reference->role,
+                    ),
+                    'Take it out there first, or keep it.',
+                );
             }
         }
 
@@ -127,9 +163,21 @@ final readonly class Integrity
     private static function clash(Element $element, string $pointer, string $value, Element $other): Problem
     {
         return match (true) {
-            $element instanceof Number => new Problem($pointer, \sprintf('%s is in the plan already, as "%s".', $value, $other->name()), 'Change that one, or enter another number.'),
-            $element instanceof Person => new Problem($pointer, \sprintf('Extension %s belongs to %s.', $value, $other->name()), 'Choose a free extension.'),
-            default => new Problem($pointer, \sprintf('The code %s belongs to %s.', $value, $other->name()), 'Choose a free code.'),
+            $element instanceof Number => new Problem(
+                $pointer,
+                \sprintf('%s is in the plan already, as "%s".', $value, $other->name()),
+                'Change that one, or enter another number.',
+            ),
+            $element instanceof Person => new Problem(
+                $pointer,
+                \sprintf('Extension %s belongs to %s.', $value, $other->name()),
+                'Choose a free extension.',
+            ),
+            default => new Problem(
+                $pointer,
+                \sprintf('The code %s belongs to %s.', $value, $other->name()),
+                'Choose a free code.',
+            ),
         };
     }
 }

@@ -21,9 +21,7 @@ final readonly class BandReader
     public const WINDOW = 'in';
 
     /** @param list<string> $stateKeys */
-    public function __construct(private array $stateKeys)
-    {
-    }
+    public function __construct(private array $stateKeys) {}
 
     /**
      * Windows of time: bands without a state.
@@ -53,7 +51,10 @@ final readonly class BandReader
         foreach ($in->items(Limits::WEEK_BANDS) as $item) {
             $item->onlyFields($fields);
             $days = self::days($item->field('days'));
-            $band = self::band($item, \in_array('state', $fields, true) ? $this->state($item->field('state')) : self::WINDOW);
+            $band = self::band(
+                $item,
+                \in_array('state', $fields, true) ? $this->state($item->field('state')) : self::WINDOW,
+            );
             if (null === $band || [] === $days) {
                 continue;
             }
@@ -89,7 +90,10 @@ final readonly class BandReader
     {
         $state = $in->exactText(64);
         if ('' !== $state && !\in_array($state, $this->stateKeys, true)) {
-            $in->complain(\sprintf('"%s" is not a state of these hours.', Input::quote($state)), 'Choose one of: '.implode(', ', $this->stateKeys).'.');
+            $in->complain(
+                \sprintf('"%s" is not a state of these hours.', Input::quote($state)),
+                'Choose one of: ' . implode(', ', $this->stateKeys) . '.',
+            );
         }
 
         return $state;
@@ -101,7 +105,10 @@ final readonly class BandReader
         $text = $in->exactText(8);
         $seconds = TimeOfDay::parse($text);
         if ('' !== $text && (null === $seconds || $seconds > $latest)) {
-            $in->complain(\sprintf('"%s" is not a time here.', $text), \sprintf('Write hours and minutes, such as 09:30, up to %s.', TimeOfDay::format($latest)));
+            $in->complain(
+                \sprintf('"%s" is not a time here.', $text),
+                \sprintf('Write hours and minutes, such as 09:30, up to %s.', TimeOfDay::format($latest)),
+            );
 
             return null;
         }
@@ -138,8 +145,15 @@ final readonly class BandReader
         }
         if ($to <= $from) {
             $in->field('to')->complain(
-                \sprintf('The band ends at %s, before it starts at %s.', TimeOfDay::format($to), TimeOfDay::format($from)),
-                \sprintf('Give a later end; for an end on the next day write %s.', TimeOfDay::format($to + TimeOfDay::DAY)),
+                \sprintf(
+                    'The band ends at %s, before it starts at %s.',
+                    TimeOfDay::format($to),
+                    TimeOfDay::format($from),
+                ),
+                \sprintf(
+                    'Give a later end; for an end on the next day write %s.',
+                    TimeOfDay::format($to + TimeOfDay::DAY),
+                ),
             );
 
             return null;
@@ -151,11 +165,17 @@ final readonly class BandReader
     /** Takes a stretch for a band; the week is a circle, so what runs past Sunday's midnight is of Monday. */
     private static function claim(Input $in, TakenTime $taken, int $start, int $end, string $day): void
     {
-        $pieces = $end <= self::WEEK_SECONDS ? [[$start, $end]] : [[$start, self::WEEK_SECONDS], [0, $end - self::WEEK_SECONDS]];
+        $pieces =
+            $end <= self::WEEK_SECONDS
+                ? [[$start, $end]]
+                : [[$start, self::WEEK_SECONDS], [0, $end - self::WEEK_SECONDS]];
         foreach ($pieces as [$from, $to]) {
             $other = $taken->claim($from, $to, $in->pointer);
             if (null !== $other) {
-                $in->complain(\sprintf('This band overlaps the one at %s on %s.', $other, $day), 'Move an edge, or remove one of the two.');
+                $in->complain(
+                    \sprintf('This band overlaps the one at %s on %s.', $other, $day),
+                    'Move an edge, or remove one of the two.',
+                );
 
                 return;
             }

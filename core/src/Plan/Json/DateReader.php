@@ -21,7 +21,14 @@ final class DateReader
         $text = $in->exactText(10);
         $day = CivilDate::parse($text);
         if ('' !== $text && null === $day) {
-            $in->complain(\sprintf('The date "%s" does not exist.', $text), \sprintf('Write an existing date of the years %d to %d as YYYY-MM-DD.', CivilDate::FIRST_YEAR, CivilDate::LAST_YEAR));
+            $in->complain(
+                \sprintf('The date "%s" does not exist.', $text),
+                \sprintf(
+                    'Write an existing date of the years %d to %d as YYYY-MM-DD.',
+                    CivilDate::FIRST_YEAR,
+                    CivilDate::LAST_YEAR,
+                ),
+            );
         }
 
         return $day;
@@ -35,7 +42,9 @@ final class DateReader
             $last = MonthDay::lastOfMonth($text);
             $in->complain(
                 \sprintf('The date "%s" does not exist in any year.', $text),
-                null === $last ? 'Write month and day as MM-DD, such as 11-01.' : \sprintf('Write month and day as MM-DD; the last of that month is %s.', $last),
+                null === $last
+                    ? 'Write month and day as MM-DD, such as 11-01.'
+                    : \sprintf('Write month and day as MM-DD; the last of that month is %s.', $last),
             );
         }
 
@@ -53,7 +62,10 @@ final class DateReader
             return null === $first || null === $last ? null : DateSpan::yearly($first, $last);
         }
         if ($yearlyFrom !== $yearlyTo) {
-            $to->complain('One of the two dates has a year and the other has none.', 'Give both with a year, or both without to have them every year.');
+            $to->complain(
+                'One of the two dates has a year and the other has none.',
+                'Give both with a year, or both without to have them every year.',
+            );
 
             return null;
         }
@@ -63,7 +75,13 @@ final class DateReader
         }
         if ($last < $first || $last - $first > self::LONGEST_DAYS) {
             $to->complain(
-                $last < $first ? \sprintf('It ends on %s, before it starts on %s.', CivilDate::format($last), CivilDate::format($first)) : 'This is longer than ten years.',
+                $last < $first
+                    ? \sprintf(
+                        'It ends on %s, before it starts on %s.',
+                        CivilDate::format($last),
+                        CivilDate::format($first),
+                    )
+                    : 'This is longer than ten years.',
                 'Change one of the two dates.',
             );
 

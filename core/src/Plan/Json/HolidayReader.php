@@ -27,7 +27,14 @@ use Meandros\Core\Time\Weekday;
 /** Reads the entries of a holiday calendar from JSON. */
 final class HolidayReader
 {
-    private const RULES = [OnDates::NAME, InSpan::NAME, Yearly::NAME, NthWeekday::NAME, WeekdayNear::NAME, FromEaster::NAME];
+    private const RULES = [
+        OnDates::NAME,
+        InSpan::NAME,
+        Yearly::NAME,
+        NthWeekday::NAME,
+        WeekdayNear::NAME,
+        FromEaster::NAME,
+    ];
 
     public static function holidays(Input $in): Holidays
     {
@@ -64,7 +71,10 @@ final class HolidayReader
     {
         $name = $in->field('on')->exactText(20);
         if ('' !== $name && !\in_array($name, self::RULES, true)) {
-            $in->field('on')->complain(\sprintf('"%s" is not a rule for holidays.', Input::quote($name)), 'Choose one of: '.implode(', ', self::RULES).'.');
+            $in->field('on')->complain(
+                \sprintf('"%s" is not a rule for holidays.', Input::quote($name)),
+                'Choose one of: ' . implode(', ', self::RULES) . '.',
+            );
         }
 
         return match ($name) {
@@ -119,10 +129,17 @@ final class HolidayReader
         $in->onlyFields(['on', 'nth', 'weekday', 'month']);
         $nth = $in->field('nth')->whole(-5, 5, 'weeks');
         if (0 === $nth) {
-            $in->field('nth')->complain('There is no weekday number 0 in a month.', 'Count from 1, or from -1 for the last.');
+            $in->field('nth')->complain(
+                'There is no weekday number 0 in a month.',
+                'Count from 1, or from -1 for the last.',
+            );
         }
 
-        return new NthWeekday($nth, self::weekday($in->field('weekday')), $in->field('month')->whole(1, 12, 'the month'));
+        return new NthWeekday(
+            $nth,
+            self::weekday($in->field('weekday')),
+            $in->field('month')->whole(1, 12, 'the month'),
+        );
     }
 
     private static function weekdayNear(Input $in): ?WeekdayNear
@@ -165,7 +182,10 @@ final class HolidayReader
         $keep = $in->field('keep')->flag(true);
         foreach (SubstituteDay::NearestWeekday === $to ? $on : [] as $day) {
             if (!$day->isWeekend()) {
-                $in->field('on')->complain(\sprintf('%s is a weekday already.', $day->name), 'Name Saturday and Sunday only, or choose another substitute day.');
+                $in->field('on')->complain(
+                    \sprintf('%s is a weekday already.', $day->name),
+                    'Name Saturday and Sunday only, or choose another substitute day.',
+                );
                 break;
             }
         }
@@ -183,7 +203,10 @@ final class HolidayReader
         $from = BandReader::time($in->field('from'), TimeOfDay::DAY - 1);
         $to = BandReader::time($in->field('to'), TimeOfDay::DAY);
         if (null !== $from && null !== $to && $to <= $from) {
-            $in->field('to')->complain(\sprintf('It ends at %s, before it starts at %s.', TimeOfDay::format($to), TimeOfDay::format($from)), 'Give a later end, up to 24:00.');
+            $in->field('to')->complain(
+                \sprintf('It ends at %s, before it starts at %s.', TimeOfDay::format($to), TimeOfDay::format($from)),
+                'Give a later end, up to 24:00.',
+            );
         }
 
         return null === $from || null === $to || $to <= $from ? [0, TimeOfDay::DAY] : [$from, $to];
@@ -195,11 +218,14 @@ final class HolidayReader
             return new Years();
         }
         $in->onlyFields(['from', 'to', 'except']);
-        $year = static fn (Input $field): int => $field->whole(CivilDate::FIRST_YEAR, CivilDate::LAST_YEAR, 'the year');
+        $year = static fn(Input $field): int => $field->whole(CivilDate::FIRST_YEAR, CivilDate::LAST_YEAR, 'the year');
         $from = $in->field('from')->isGiven() ? $year($in->field('from')) : null;
         $to = $in->field('to')->isGiven() ? $year($in->field('to')) : null;
         if (null !== $from && null !== $to && $to < $from) {
-            $in->field('to')->complain(\sprintf('The last year, %d, comes before the first, %d.', $to, $from), 'Change one of the two.');
+            $in->field('to')->complain(
+                \sprintf('The last year, %d, comes before the first, %d.', $to, $from),
+                'Change one of the two.',
+            );
         }
 
         return new Years($from, $to, array_map($year, $in->field('except')->items(Limits::YEARS)));
@@ -208,9 +234,16 @@ final class HolidayReader
     /** An id for a holiday called so: letters, digits and underscores. */
     public static function idFor(string $name): string
     {
-        $id = trim((string) preg_replace('/[^a-z0-9]+/', '_', strtolower((string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $name))), '_');
-        $id = 1 === preg_match('/^[a-z]/', $id) ? $id : 'day_'.$id;
+        $id = trim(
+            (string) preg_replace(
+                '/[^a-z0-9]+/',
+                '_',
+                strtolower((string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $name)),
+            ),
+            '_',
+        );
+        $id = 1 === preg_match('/^[a-z]/', $id) ? $id : 'day_' . $id;
 
-        return substr(\strlen($id) < 2 ? $id.'_day' : $id, 0, 50);
+        return substr(\strlen($id) < 2 ? $id . '_day' : $id, 0, 50);
     }
 }

@@ -20,9 +20,22 @@ final class HoursReader
 {
     public static function read(Input $in): Hours
     {
-        $in->onlyFields(['id', 'kind', 'name', 'site', 'zone', 'states', 'default', 'week', 'seasons', 'calendars', 'specialDays', 'codes']);
+        $in->onlyFields([
+            'id',
+            'kind',
+            'name',
+            'site',
+            'zone',
+            'states',
+            'default',
+            'week',
+            'seasons',
+            'calendars',
+            'specialDays',
+            'codes',
+        ]);
         $states = self::states($in->field('states'));
-        $bands = new BandReader(array_map(static fn (State $state): string => $state->key, $states));
+        $bands = new BandReader(array_map(static fn(State $state): string => $state->key, $states));
         $zone = $in->field('zone')->isGiven() ? ZoneReader::read($in->field('zone')) : null;
 
         return new Hours(
@@ -51,7 +64,12 @@ final class HoursReader
             }
             $name = mb_strtolower($state->name);
             if (isset($names[$name]) && '' !== $name) {
-                $item->field('name')->complain(\sprintf('Two states are called "%s".', $state->name), 'Give each state a name of its own.');
+                $item
+                    ->field('name')
+                    ->complain(
+                        \sprintf('Two states are called "%s".', $state->name),
+                        'Give each state a name of its own.',
+                    );
             }
             $names[$name] = true;
             $states[$state->key] = $state;
@@ -80,10 +98,19 @@ final class HoursReader
             foreach ($seasons as $other) {
                 $day = $span->meets($other->span);
                 if (null !== $day) {
-                    $item->field('from')->complain(
-                        \sprintf('“%s” overlaps “%s”: both hold %s.', $name, $other->name, $span->recurs() && $other->span->recurs() ? gmdate('j F', $day * 86400) : gmdate('j F Y', $day * 86400)),
-                        'Move the start or the end of one of the two.',
-                    );
+                    $item
+                        ->field('from')
+                        ->complain(
+                            \sprintf(
+                                '“%s” overlaps “%s”: both hold %s.',
+                                $name,
+                                $other->name,
+                                $span->recurs() && $other->span->recurs()
+                                    ? gmdate('j F', $day * 86400)
+                                    : gmdate('j F Y', $day * 86400),
+                            ),
+                            'Move the start or the end of one of the two.',
+                        );
                 }
             }
             $seasons[] = new SeasonWeek($name, $span, $week);
@@ -105,7 +132,8 @@ final class HoursReader
                 if (\array_key_exists($holiday, $exceptions)) {
                     $exception->field('holiday')->complain('This holiday has two states.', 'Keep one of the two.');
                 }
-                $exceptions[$holiday] = null === $exception->field('state')->reference() ? null : $bands->state($exception->field('state'));
+                $exceptions[$holiday] =
+                    null === $exception->field('state')->reference() ? null : $bands->state($exception->field('state'));
             }
             $calendar = $item->field('calendar')->text(80);
             if (isset($uses[$calendar])) {
@@ -128,9 +156,15 @@ final class HoursReader
                 continue;
             }
             if (isset($days[$day])) {
-                $item->field('date')->complain('This date has two special days.', 'Put the bands of the date into one of them.');
+                $item
+                    ->field('date')
+                    ->complain('This date has two special days.', 'Put the bands of the date into one of them.');
             }
-            $days[$day] = new SpecialDay($day, $item->field('name')->text(), $bands->day($item->field('bands'), CivilDate::format($day)));
+            $days[$day] = new SpecialDay(
+                $day,
+                $item->field('name')->text(),
+                $bands->day($item->field('bands'), CivilDate::format($day)),
+            );
         }
         ksort($days);
 
@@ -145,14 +179,23 @@ final class HoursReader
             $item->onlyFields(['code', 'state', 'ends']);
             $code = $item->field('code')->exactText(8);
             if ('' !== $code && 1 !== preg_match(DialCode::PATTERN, $code)) {
-                $item->field('code')->complain(\sprintf('"%s" is not a code to dial.', $code), 'Start with * or #, then one to six digits, such as *21.');
+                $item
+                    ->field('code')
+                    ->complain(
+                        \sprintf('"%s" is not a code to dial.', $code),
+                        'Start with * or #, then one to six digits, such as *21.',
+                    );
             }
             if (isset($codes[$code])) {
                 $item->field('code')->complain('This code stands here twice.', 'Give each its own code.');
             }
             /** @var OverrideEnd $ends */
             $ends = $item->field('ends')->oneOf(OverrideEnd::class, OverrideEnd::Lifted);
-            $codes[$code] = new DialCode($code, null === $item->field('state')->reference() ? null : $bands->state($item->field('state')), $ends);
+            $codes[$code] = new DialCode(
+                $code,
+                null === $item->field('state')->reference() ? null : $bands->state($item->field('state')),
+                $ends,
+            );
         }
 
         return array_values($codes);

@@ -28,7 +28,11 @@ final class PlanCodec
         try {
             $document = json_decode($json, true, self::DEEPEST, \JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
-            throw InvalidData::at('', \sprintf('This is not a JSON document: %s.', $exception->getMessage()), 'Give a plan file as Meandros exports it.');
+            throw InvalidData::at(
+                '',
+                \sprintf('This is not a JSON document: %s.', $exception->getMessage()),
+                'Give a plan file as Meandros exports it.',
+            );
         }
 
         return self::fromData($document);
@@ -52,7 +56,7 @@ final class PlanCodec
         $problems = [];
         foreach ((new Integrity($plan))->problems() as $id => $found) {
             foreach ($found as $problem) {
-                $problems[] = $problem->under('/elements/'.$positions[$id]);
+                $problems[] = $problem->under('/elements/' . $positions[$id]);
             }
         }
         if ([] !== $problems) {
@@ -71,25 +75,31 @@ final class PlanCodec
     /** @throws InvalidData */
     private static function read(mixed $document, bool $isTrusted = false): Plan
     {
-        return Input::read($document, static function (Input $in): Plan {
-            $in->onlyFields(['meandros', 'name', 'elements']);
-            $in->field('meandros')->whole(self::FORMAT, self::FORMAT, 'the format\'s version');
-            if (!$in->field('elements')->isNamed()) {
-                $in->field('elements')->complain('This is missing.', 'Give the list of elements.');
-            }
-            $elements = [];
-            foreach ($in->field('elements')->items(Limits::ELEMENTS) as $item) {
-                $element = self::readElement($item);
-                if (isset($elements[$element?->id() ?? ''])) {
-                    $item->field('id')->complain('Two elements have this id.', 'Give each element an id of its own.');
+        return Input::read(
+            $document,
+            static function (Input $in): Plan {
+                $in->onlyFields(['meandros', 'name', 'elements']);
+                $in->field('meandros')->whole(self::FORMAT, self::FORMAT, 'the format\'s version');
+                if (!$in->field('elements')->isNamed()) {
+                    $in->field('elements')->complain('This is missing.', 'Give the list of elements.');
                 }
-                if (null !== $element) {
-                    $elements[$element->id()] = $element;
+                $elements = [];
+                foreach ($in->field('elements')->items(Limits::ELEMENTS) as $item) {
+                    $element = self::readElement($item);
+                    if (isset($elements[$element?->id() ?? ''])) {
+                        $item
+                            ->field('id')
+                            ->complain('Two elements have this id.', 'Give each element an id of its own.');
+                    }
+                    if (null !== $element) {
+                        $elements[$element->id()] = $element;
+                    }
                 }
-            }
 
-            return Plan::of($in->field('name')->text(), $elements);
-        }, $isTrusted);
+                return Plan::of($in->field('name')->text(), $elements);
+            },
+            $isTrusted,
+        );
     }
 
     /** @throws InvalidData */
@@ -110,11 +120,21 @@ final class PlanCodec
     public static function encode(Plan $plan, bool $pretty = false): string
     {
         $elements = $plan->elements();
-        $order = array_flip(array_map(static fn (Kind $kind): string => $kind->value, Kind::cases()));
-        uasort($elements, static fn (Element $a, Element $b): int => [$order[$a->kind()->value], $a->id()] <=> [$order[$b->kind()->value], $b->id()]);
-        $document = ['meandros' => self::FORMAT, 'name' => $plan->name, 'elements' => array_map(static fn (Element $element): array => $element->toJson(), array_values($elements))];
+        $order = array_flip(array_map(static fn(Kind $kind): string => $kind->value, Kind::cases()));
+        uasort(
+            $elements,
+            static fn(Element $a, Element $b): int => [$order[$a->kind()->value], $a->id()] <=> [
+                $order[$b->kind()->value],
+                $b->id(),
+            ],
+        );
+        $document = [
+            'meandros' => self::FORMAT,
+            'name' => $plan->name,
+            'elements' => array_map(static fn(Element $element): array => $element->toJson(), array_values($elements)),
+        ];
 
-        return json_encode($document, self::FLAGS | ($pretty ? \JSON_PRETTY_PRINT : 0))."\n";
+        return json_encode($document, self::FLAGS | ($pretty ? \JSON_PRETTY_PRINT : 0)) . "\n";
     }
 
     public static function encodeElement(Element $element): string
@@ -128,8 +148,11 @@ final class PlanCodec
         $text = $in->field('kind')->exactText(20);
         $kind = Kind::tryFrom($text);
         if (null === $kind) {
-            $kinds = array_map(static fn (Kind $case): string => $case->value, Kind::cases());
-            $in->field('kind')->complain(\sprintf('"%s" is not a kind of element.', Input::quote($text)), 'Choose one of: '.implode(', ', $kinds).'.');
+            $kinds = array_map(static fn(Kind $case): string => $case->value, Kind::cases());
+            $in->field('kind')->complain(
+                \sprintf('"%s" is not a kind of element.', Input::quote($text)),
+                'Choose one of: ' . implode(', ', $kinds) . '.',
+            );
 
             return null;
         }

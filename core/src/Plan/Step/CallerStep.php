@@ -16,9 +16,7 @@ final readonly class CallerStep implements Step
     use PassedUnasked;
 
     /** @param Exits $exits one for each list, by its id, in the order in which they are looked at */
-    public function __construct(private string $id, private Exits $exits = new Exits())
-    {
-    }
+    public function __construct(private string $id, private Exits $exits = new Exits()) {}
 
     public static function fromJson(Input $in): static
     {
@@ -46,7 +44,12 @@ final readonly class CallerStep implements Step
     {
         $references = [];
         foreach ($this->exits->items as $i => $exit) {
-            $references[] = new Reference($exit->on, \sprintf('%s/exits/%d/on', $pointer, $i), [Kind::CallerList], 'tells callers apart by it');
+            $references[] = new Reference(
+                $exit->on,
+                \sprintf('%s/exits/%d/on', $pointer, $i),
+                [Kind::CallerList],
+                'tells callers apart by it',
+            );
         }
 
         return $references;
@@ -59,6 +62,8 @@ final readonly class CallerStep implements Step
 
     public function waysOn(Plan $plan): array
     {
-        return array_fill_keys(array_map(static fn (StepExit $exit): string => $exit->on, $this->exits->items), 0) + ['' => 0];
+        return array_fill_keys(array_map(static fn(StepExit $exit): string => $exit->on, $this->exits->items), 0) + [
+            '' => 0,
+        ];
     }
 }

@@ -24,13 +24,31 @@ final readonly class DirectoryStep implements Step
     public const DIALLED = 'dialled';
 
     /** @param MenuDialling $dial who may be reached, and when */
-    public function __construct(private string $id, public ?string $prompt, public int $waitSeconds = 5, public int $tries = 2, private Exits $exits = new Exits(), public NameSpelling $spelling = new NameSpelling(), public MenuDialling $dial = new MenuDialling())
-    {
-    }
+    public function __construct(
+        private string $id,
+        public ?string $prompt,
+        public int $waitSeconds = 5,
+        public int $tries = 2,
+        private Exits $exits = new Exits(),
+        public NameSpelling $spelling = new NameSpelling(),
+        public MenuDialling $dial = new MenuDialling(),
+    ) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'prompt', 'wait', 'tries', 'exits', 'part', 'letters', 'most', 'extensions', 'dial']);
+        $in->onlyFields([
+            'id',
+            'do',
+            'prompt',
+            'wait',
+            'tries',
+            'exits',
+            'part',
+            'letters',
+            'most',
+            'extensions',
+            'dial',
+        ]);
 
         return new self(
             $in->field('id')->id(),
@@ -55,12 +73,24 @@ final readonly class DirectoryStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'directory', 'prompt' => $this->prompt, 'wait' => $this->waitSeconds, 'tries' => $this->tries] + $this->spelling->toJson() + ['dial' => $this->dial->toJson(), 'exits' => $this->exits->toJson()];
+        return [
+            'id' => $this->id,
+            'do' => 'directory',
+            'prompt' => $this->prompt,
+            'wait' => $this->waitSeconds,
+            'tries' => $this->tries,
+        ] +
+            $this->spelling->toJson() + ['dial' => $this->dial->toJson(), 'exits' => $this->exits->toJson()];
     }
 
     public function references(string $pointer): array
     {
-        return [...null === $this->prompt ? [] : [new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'asks for a name with it')], ...$this->dial->references($pointer.'/dial')];
+        return [
+            ...null === $this->prompt
+                ? []
+                : [new Reference($this->prompt, $pointer . '/prompt', [Kind::Prompt], 'asks for a name with it')],
+            ...$this->dial->references($pointer . '/dial'),
+        ];
     }
 
     public function unfinished(): ?string
@@ -75,6 +105,9 @@ final readonly class DirectoryStep implements Step
 
     public function waysOn(Plan $plan): array
     {
-        return [self::NOTHING => $this->tries * ($this->waitSeconds + ($plan->get(Prompt::class, $this->prompt)?->longest() ?? 0))];
+        return [
+            self::NOTHING =>
+                $this->tries * ($this->waitSeconds + ($plan->get(Prompt::class, $this->prompt)?->longest() ?? 0)),
+        ];
     }
 }

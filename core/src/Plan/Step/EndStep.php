@@ -13,9 +13,7 @@ final readonly class EndStep implements Step
     use LastOfItsList;
     use WithoutExits;
 
-    public function __construct(private string $id)
-    {
-    }
+    public function __construct(private string $id) {}
 
     public static function fromJson(Input $in): static
     {

@@ -12,9 +12,7 @@ use Meandros\Core\Reading\Limits;
 final readonly class Exits
 {
     /** @param list<StepExit> $items */
-    public function __construct(public array $items = [])
-    {
-    }
+    public function __construct(public array $items = []) {}
 
     /** @param list<string>|null $allowed names of exits that the step can take; null where another element decides */
     public static function fromJson(Input $in, ?array $allowed): self
@@ -24,12 +22,26 @@ final readonly class Exits
             $item->onlyFields(['on', 'label', 'steps']);
             $on = $item->field('on')->exactText(64);
             if (null !== $allowed && !\in_array($on, $allowed, true)) {
-                $item->field('on')->complain(\sprintf('"%s" is not a way out of this step.', $on), 'Choose one of: '.implode(', ', $allowed).'.');
+                $item
+                    ->field('on')
+                    ->complain(
+                        \sprintf('"%s" is not a way out of this step.', $on),
+                        'Choose one of: ' . implode(', ', $allowed) . '.',
+                    );
             }
             if (isset($exits[$on])) {
-                $item->field('on')->complain(\sprintf('"%s" is used twice in this step.', $on), 'Put the steps of both into one, or choose another.');
+                $item
+                    ->field('on')
+                    ->complain(
+                        \sprintf('"%s" is used twice in this step.', $on),
+                        'Put the steps of both into one, or choose another.',
+                    );
             }
-            $exits[$on] = new StepExit($on, $item->field('label')->optionalText(80), StepList::fromJson($item->field('steps')));
+            $exits[$on] = new StepExit(
+                $on,
+                $item->field('label')->optionalText(80),
+                StepList::fromJson($item->field('steps')),
+            );
         }
 
         return new self(array_values($exits));
@@ -38,7 +50,9 @@ final readonly class Exits
     /** @return list<string> those that are keys of a telephone */
     public function keys(): array
     {
-        return array_values(array_intersect(array_map(static fn (StepExit $exit): string => $exit->on, $this->items), Keypad::KEYS));
+        return array_values(
+            array_intersect(array_map(static fn(StepExit $exit): string => $exit->on, $this->items), Keypad::KEYS),
+        );
     }
 
     public function find(string $on): ?StepExit
@@ -55,6 +69,13 @@ final readonly class Exits
     /** @return list<array<string, mixed>> */
     public function toJson(): array
     {
-        return array_map(static fn (StepExit $exit): array => ['on' => $exit->on, 'label' => $exit->label, 'steps' => $exit->steps->toJson()], $this->items);
+        return array_map(
+            static fn(StepExit $exit): array => [
+                'on' => $exit->on,
+                'label' => $exit->label,
+                'steps' => $exit->steps->toJson(),
+            ],
+            $this->items,
+        );
     }
 }

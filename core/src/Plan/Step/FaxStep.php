@@ -21,15 +21,23 @@ final readonly class FaxStep implements Step
     public const LONGEST = 30;
 
     /** @param string|null $prompt heard meanwhile, so that callers are not left in silence */
-    public function __construct(private string $id, public ?string $mailbox, public int $seconds = self::HEARD_WITHIN, public ?string $prompt = null)
-    {
-    }
+    public function __construct(
+        private string $id,
+        public ?string $mailbox,
+        public int $seconds = self::HEARD_WITHIN,
+        public ?string $prompt = null,
+    ) {}
 
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'do', 'mailbox', 'seconds', 'prompt']);
 
-        return new self($in->field('id')->id(), $in->field('mailbox')->reference(), $in->field('seconds')->whole(1, self::LONGEST, 'seconds', self::HEARD_WITHIN), $in->field('prompt')->reference());
+        return new self(
+            $in->field('id')->id(),
+            $in->field('mailbox')->reference(),
+            $in->field('seconds')->whole(1, self::LONGEST, 'seconds', self::HEARD_WITHIN),
+            $in->field('prompt')->reference(),
+        );
     }
 
     public function id(): string
@@ -39,17 +47,33 @@ final readonly class FaxStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'fax', 'mailbox' => $this->mailbox, 'seconds' => $this->seconds, 'prompt' => $this->prompt];
+        return [
+            'id' => $this->id,
+            'do' => 'fax',
+            'mailbox' => $this->mailbox,
+            'seconds' => $this->seconds,
+            'prompt' => $this->prompt,
+        ];
     }
 
     public function references(string $pointer): array
     {
         $references = [];
         if (null !== $this->mailbox) {
-            $references[] = new Reference($this->mailbox, $pointer.'/mailbox', [Kind::Mailbox], 'takes faxes into it');
+            $references[] = new Reference(
+                $this->mailbox,
+                $pointer . '/mailbox',
+                [Kind::Mailbox],
+                'takes faxes into it',
+            );
         }
         if (null !== $this->prompt) {
-            $references[] = new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'plays it while it listens for a fax');
+            $references[] = new Reference(
+                $this->prompt,
+                $pointer . '/prompt',
+                [Kind::Prompt],
+                'plays it while it listens for a fax',
+            );
         }
 
         return $references;

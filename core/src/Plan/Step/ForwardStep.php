@@ -27,9 +27,14 @@ final readonly class ForwardStep implements Step
      * @param string|null $shows  the number of ours that is shown; null for the caller's
      * @param string      $digits sent when it is answered, such as an extension there; a comma is a pause
      */
-    public function __construct(private string $id, public ?string $number, public ?string $line = null, public ?string $shows = null, private Exits $exits = new Exits(), public string $digits = '')
-    {
-    }
+    public function __construct(
+        private string $id,
+        public ?string $number,
+        public ?string $line = null,
+        public ?string $shows = null,
+        private Exits $exits = new Exits(),
+        public string $digits = '',
+    ) {}
 
     public static function fromJson(Input $in): static
     {
@@ -50,7 +55,10 @@ final readonly class ForwardStep implements Step
     {
         $digits = $in->optionalExactText(30);
         if (1 !== preg_match('/^[0-9*#,]*$/D', $digits)) {
-            $in->complain(\sprintf('"%s" cannot be sent.', Input::quote($digits)), 'Use keys 0–9, * and #, and commas for pauses.');
+            $in->complain(
+                \sprintf('"%s" cannot be sent.', Input::quote($digits)),
+                'Use keys 0–9, * and #, and commas for pauses.',
+            );
         }
 
         return $digits;
@@ -68,17 +76,30 @@ final readonly class ForwardStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'forward', 'number' => $this->number, 'line' => $this->line, 'shows' => $this->shows, 'digits' => $this->digits, 'exits' => $this->exits->toJson()];
+        return [
+            'id' => $this->id,
+            'do' => 'forward',
+            'number' => $this->number,
+            'line' => $this->line,
+            'shows' => $this->shows,
+            'digits' => $this->digits,
+            'exits' => $this->exits->toJson(),
+        ];
     }
 
     public function references(string $pointer): array
     {
         $references = [];
         if (null !== $this->line) {
-            $references[] = new Reference($this->line, $pointer.'/line', [Kind::Line], 'sends calls on by it');
+            $references[] = new Reference($this->line, $pointer . '/line', [Kind::Line], 'sends calls on by it');
         }
         if (null !== $this->shows) {
-            $references[] = new Reference($this->shows, $pointer.'/shows', [Kind::Number], 'shows it where calls are sent on');
+            $references[] = new Reference(
+                $this->shows,
+                $pointer . '/shows',
+                [Kind::Number],
+                'shows it where calls are sent on',
+            );
         }
 
         return $references;

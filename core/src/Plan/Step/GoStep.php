@@ -15,15 +15,17 @@ final readonly class GoStep implements Step
 {
     use WithoutExits;
 
-    public function __construct(private string $id, public ?string $journey, public bool $comesBack = false)
-    {
-    }
+    public function __construct(private string $id, public ?string $journey, public bool $comesBack = false) {}
 
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'do', 'journey', 'comesBack']);
 
-        return new self($in->field('id')->id(), $in->field('journey')->reference(), $in->field('comesBack')->flag(false));
+        return new self(
+            $in->field('id')->id(),
+            $in->field('journey')->reference(),
+            $in->field('comesBack')->flag(false),
+        );
     }
 
     public function id(): string
@@ -38,7 +40,9 @@ final readonly class GoStep implements Step
 
     public function references(string $pointer): array
     {
-        return null === $this->journey ? [] : [new Reference($this->journey, $pointer.'/journey', [Kind::Journey], 'goes on there')];
+        return null === $this->journey
+            ? []
+            : [new Reference($this->journey, $pointer . '/journey', [Kind::Journey], 'goes on there')];
     }
 
     public function unfinished(): ?string

@@ -17,15 +17,17 @@ final readonly class HoursStep implements Step
 {
     use PassedUnasked;
 
-    public function __construct(private string $id, public ?string $hours, private Exits $exits = new Exits())
-    {
-    }
+    public function __construct(private string $id, public ?string $hours, private Exits $exits = new Exits()) {}
 
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'do', 'hours', 'exits']);
 
-        return new self($in->field('id')->id(), $in->field('hours')->reference(), Exits::fromJson($in->field('exits'), null));
+        return new self(
+            $in->field('id')->id(),
+            $in->field('hours')->reference(),
+            Exits::fromJson($in->field('exits'), null),
+        );
     }
 
     public function id(): string
@@ -45,7 +47,9 @@ final readonly class HoursStep implements Step
 
     public function references(string $pointer): array
     {
-        return null === $this->hours ? [] : [new Reference($this->hours, $pointer.'/hours', [Kind::Hours], 'branches on it')];
+        return null === $this->hours
+            ? []
+            : [new Reference($this->hours, $pointer . '/hours', [Kind::Hours], 'branches on it')];
     }
 
     public function unfinished(): ?string
@@ -57,6 +61,8 @@ final readonly class HoursStep implements Step
     {
         $hours = $plan->get(Hours::class, $this->hours);
 
-        return null === $hours ? ['' => 0] : array_fill_keys(array_map(static fn (State $state): string => $state->key, $hours->states), 0);
+        return null === $hours
+            ? ['' => 0]
+            : array_fill_keys(array_map(static fn(State $state): string => $state->key, $hours->states), 0);
     }
 }

@@ -19,9 +19,13 @@ final readonly class MenuDialling
      * @param int          $digitSeconds after a digit in which another may follow: so much longer every digit takes
      * @param string|null  $hours        while they are not open, calls go straight to the mailbox of whoever has one
      */
-    public function __construct(public DialScope $scope = DialScope::Everybody, public ?string $site = null, public array $people = [], public int $digitSeconds = 3, public ?string $hours = null)
-    {
-    }
+    public function __construct(
+        public DialScope $scope = DialScope::Everybody,
+        public ?string $site = null,
+        public array $people = [],
+        public int $digitSeconds = 3,
+        public ?string $hours = null,
+    ) {}
 
     /** Null where nobody can be dialled. */
     public static function fromJson(Input $in): ?self
@@ -36,7 +40,7 @@ final readonly class MenuDialling
         return new self(
             $scope,
             $in->field('site')->reference(),
-            array_map(static fn (Input $item): string => $item->text(80), $in->field('people')->items(Limits::MEMBERS)),
+            array_map(static fn(Input $item): string => $item->text(80), $in->field('people')->items(Limits::MEMBERS)),
             $in->field('digitSeconds')->whole(1, 10, 'seconds', 3),
             $in->field('hours')->reference(),
         );
@@ -64,7 +68,13 @@ final readonly class MenuDialling
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['scope' => $this->scope->value, 'site' => $this->site, 'people' => $this->people, 'digitSeconds' => $this->digitSeconds, 'hours' => $this->hours];
+        return [
+            'scope' => $this->scope->value,
+            'site' => $this->site,
+            'people' => $this->people,
+            'digitSeconds' => $this->digitSeconds,
+            'hours' => $this->hours,
+        ];
     }
 
     /** @return list<Reference> */
@@ -72,13 +82,28 @@ final readonly class MenuDialling
     {
         $references = [];
         foreach ($this->people as $i => $person) {
-            $references[] = new Reference($person, \sprintf('%s/people/%d', $pointer, $i), [Kind::Person], 'lets callers dial their extension');
+            $references[] = new Reference(
+                $person,
+                \sprintf('%s/people/%d', $pointer, $i),
+                [Kind::Person],
+                'lets callers dial their extension',
+            );
         }
         if (null !== $this->site) {
-            $references[] = new Reference($this->site, $pointer.'/site', [Kind::Site], 'lets callers dial extensions there');
+            $references[] = new Reference(
+                $this->site,
+                $pointer . '/site',
+                [Kind::Site],
+                'lets callers dial extensions there',
+            );
         }
         if (null !== $this->hours) {
-            $references[] = new Reference($this->hours, $pointer.'/hours', [Kind::Hours], 'rings dialled extensions while they are open');
+            $references[] = new Reference(
+                $this->hours,
+                $pointer . '/hours',
+                [Kind::Hours],
+                'rings dialled extensions while they are open',
+            );
         }
 
         return $references;

@@ -19,14 +19,22 @@ final readonly class MenuManner
      * @param string|null    $wrong        the same after a key that leads nowhere
      * @param list<MenuWord> $words        that callers may say instead of pressing keys
      */
-    public function __construct(public bool $duringPrompt = true, public ?string $second = null, public ?string $wrong = null, public array $words = [])
-    {
-    }
+    public function __construct(
+        public bool $duringPrompt = true,
+        public ?string $second = null,
+        public ?string $wrong = null,
+        public array $words = [],
+    ) {}
 
     /** @param Input $step with the fields "duringPrompt", "secondPrompt", "wrongPrompt" and "words" */
     public static function fromJson(Input $step): self
     {
-        return new self($step->field('duringPrompt')->flag(true), $step->field('secondPrompt')->reference(), $step->field('wrongPrompt')->reference(), self::words($step->field('words')));
+        return new self(
+            $step->field('duringPrompt')->flag(true),
+            $step->field('secondPrompt')->reference(),
+            $step->field('wrongPrompt')->reference(),
+            self::words($step->field('words')),
+        );
     }
 
     /** @return list<MenuWord> */
@@ -36,7 +44,12 @@ final readonly class MenuManner
         foreach ($in->items(Limits::MENU_WORDS) as $item) {
             $word = MenuWord::fromJson($item, Keypad::KEYS);
             if (isset($seen[$word->on][$word->language])) {
-                $item->field('on')->complain(\sprintf('The words for key %s stand here twice in “%s”.', $word->on, $word->language), 'Put both into one.');
+                $item
+                    ->field('on')
+                    ->complain(
+                        \sprintf('The words for key %s stand here twice in “%s”.', $word->on, $word->language),
+                        'Put both into one.',
+                    );
             }
             $seen[$word->on][$word->language] = true;
             $words[] = $word;
@@ -48,7 +61,12 @@ final readonly class MenuManner
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['duringPrompt' => $this->duringPrompt, 'secondPrompt' => $this->second, 'wrongPrompt' => $this->wrong, 'words' => array_map(static fn (MenuWord $word): array => $word->toJson(), $this->words)];
+        return [
+            'duringPrompt' => $this->duringPrompt,
+            'secondPrompt' => $this->second,
+            'wrongPrompt' => $this->wrong,
+            'words' => array_map(static fn(MenuWord $word): array => $word->toJson(), $this->words),
+        ];
     }
 
     /** @return list<Reference> */
@@ -56,10 +74,20 @@ final readonly class MenuManner
     {
         $references = [];
         if (null !== $this->second) {
-            $references[] = new Reference($this->second, $pointer.'/secondPrompt', [Kind::Prompt], 'asks again with it');
+            $references[] = new Reference(
+                $this->second,
+                $pointer . '/secondPrompt',
+                [Kind::Prompt],
+                'asks again with it',
+            );
         }
         if (null !== $this->wrong) {
-            $references[] = new Reference($this->wrong, $pointer.'/wrongPrompt', [Kind::Prompt], 'asks with it after a wrong key');
+            $references[] = new Reference(
+                $this->wrong,
+                $pointer . '/wrongPrompt',
+                [Kind::Prompt],
+                'asks with it after a wrong key',
+            );
         }
 
         return $references;

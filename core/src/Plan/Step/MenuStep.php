@@ -22,13 +22,31 @@ final readonly class MenuStep implements Step
     /** An extension was dialled, and nobody took the call. */
     public const DIALLED = 'dialled';
 
-    public function __construct(private string $id, public ?string $prompt, public int $waitSeconds = 5, public int $tries = 2, private Exits $exits = new Exits(), public MenuManner $manner = new MenuManner(), public ?MenuDialling $dial = null)
-    {
-    }
+    public function __construct(
+        private string $id,
+        public ?string $prompt,
+        public int $waitSeconds = 5,
+        public int $tries = 2,
+        private Exits $exits = new Exits(),
+        public MenuManner $manner = new MenuManner(),
+        public ?MenuDialling $dial = null,
+    ) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'prompt', 'wait', 'tries', 'exits', 'duringPrompt', 'secondPrompt', 'wrongPrompt', 'words', 'dial']);
+        $in->onlyFields([
+            'id',
+            'do',
+            'prompt',
+            'wait',
+            'tries',
+            'exits',
+            'duringPrompt',
+            'secondPrompt',
+            'wrongPrompt',
+            'words',
+            'dial',
+        ]);
 
         return new self(
             $in->field('id')->id(),
@@ -53,14 +71,24 @@ final readonly class MenuStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'menu', 'prompt' => $this->prompt, 'wait' => $this->waitSeconds, 'tries' => $this->tries] + $this->manner->toJson() + ['dial' => $this->dial?->toJson(), 'exits' => $this->exits->toJson()];
+        return [
+            'id' => $this->id,
+            'do' => 'menu',
+            'prompt' => $this->prompt,
+            'wait' => $this->waitSeconds,
+            'tries' => $this->tries,
+        ] +
+            $this->manner->toJson() + ['dial' => $this->dial?->toJson(), 'exits' => $this->exits->toJson()];
     }
 
     public function references(string $pointer): array
     {
-        $own = null === $this->prompt ? [] : [new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'asks with it')];
+        $own =
+            null === $this->prompt
+                ? []
+                : [new Reference($this->prompt, $pointer . '/prompt', [Kind::Prompt], 'asks with it')];
 
-        return [...$own, ...$this->manner->references($pointer), ...$this->dial?->references($pointer.'/dial') ?? []];
+        return [...$own, ...$this->manner->references($pointer), ...$this->dial?->references($pointer . '/dial') ?? []];
     }
 
     public function unfinished(): ?string
@@ -75,6 +103,9 @@ final readonly class MenuStep implements Step
 
     public function waysOn(Plan $plan): array
     {
-        return [self::NOTHING => $this->tries * ($this->waitSeconds + ($plan->get(Prompt::class, $this->prompt)?->longest() ?? 0))];
+        return [
+            self::NOTHING =>
+                $this->tries * ($this->waitSeconds + ($plan->get(Prompt::class, $this->prompt)?->longest() ?? 0)),
+        ];
     }
 }

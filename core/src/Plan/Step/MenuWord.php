@@ -15,9 +15,7 @@ final readonly class MenuWord
      * @param string       $on  the key
      * @param list<string> $say any of them
      */
-    public function __construct(public string $on, public string $language, public array $say)
-    {
-    }
+    public function __construct(public string $on, public string $language, public array $say) {}
 
     /** @param list<string> $keys that there are */
     public static function fromJson(Input $in, array $keys): self
@@ -25,10 +23,17 @@ final readonly class MenuWord
         $in->onlyFields(['on', 'language', 'say']);
         $on = $in->field('on')->exactText(1);
         if ('' !== $on && !\in_array($on, $keys, true)) {
-            $in->field('on')->complain(\sprintf('"%s" is not a key.', Input::quote($on)), 'Choose one of 0–9, * and #.');
+            $in->field('on')->complain(
+                \sprintf('"%s" is not a key.', Input::quote($on)),
+                'Choose one of 0–9, * and #.',
+            );
         }
 
-        return new self($on, Language::read($in->field('language')), array_map(static fn (Input $item): string => $item->text(60), $in->field('say')->items(Limits::WORDS)));
+        return new self(
+            $on,
+            Language::read($in->field('language')),
+            array_map(static fn(Input $item): string => $item->text(60), $in->field('say')->items(Limits::WORDS)),
+        );
     }
 
     /** @return array{on: string, language: string, say: list<string>} */

@@ -17,15 +17,17 @@ final readonly class MessageStep implements Step
     public const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '*', '0'];
     public const AT_ONCE = '#';
 
-    public function __construct(private string $id, public ?string $mailbox, private Exits $exits = new Exits())
-    {
-    }
+    public function __construct(private string $id, public ?string $mailbox, private Exits $exits = new Exits()) {}
 
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'do', 'mailbox', 'exits']);
 
-        return new self($in->field('id')->id(), $in->field('mailbox')->reference(), Exits::fromJson($in->field('exits'), self::KEYS));
+        return new self(
+            $in->field('id')->id(),
+            $in->field('mailbox')->reference(),
+            Exits::fromJson($in->field('exits'), self::KEYS),
+        );
     }
 
     public function id(): string
@@ -45,7 +47,9 @@ final readonly class MessageStep implements Step
 
     public function references(string $pointer): array
     {
-        return null === $this->mailbox ? [] : [new Reference($this->mailbox, $pointer.'/mailbox', [Kind::Mailbox], 'takes messages into it')];
+        return null === $this->mailbox
+            ? []
+            : [new Reference($this->mailbox, $pointer . '/mailbox', [Kind::Mailbox], 'takes messages into it')];
     }
 
     public function unfinished(): ?string

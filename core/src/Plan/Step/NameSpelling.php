@@ -15,9 +15,12 @@ final readonly class NameSpelling
      * @param int  $most       people who are read out to choose from
      * @param bool $extensions whether an extension will do too
      */
-    public function __construct(public NamePart $part = NamePart::Last, public int $letters = 3, public int $most = 3, public bool $extensions = true)
-    {
-    }
+    public function __construct(
+        public NamePart $part = NamePart::Last,
+        public int $letters = 3,
+        public int $most = 3,
+        public bool $extensions = true,
+    ) {}
 
     /** @param Input $step with the fields "part", "letters", "most" and "extensions" */
     public static function fromJson(Input $step): self
@@ -25,7 +28,12 @@ final readonly class NameSpelling
         /** @var NamePart $part */
         $part = $step->field('part')->oneOf(NamePart::class, NamePart::Last);
 
-        return new self($part, $step->field('letters')->whole(Spelled::FEWEST, 8, 'letters', 3), $step->field('most')->whole(1, 9, 'people', 3), $step->field('extensions')->flag(true));
+        return new self(
+            $part,
+            $step->field('letters')->whole(Spelled::FEWEST, 8, 'letters', 3),
+            $step->field('most')->whole(1, 9, 'people', 3),
+            $step->field('extensions')->flag(true),
+        );
     }
 
     /** @return non-empty-list<Spelled::FIRST|Spelled::LAST|Spelled::EXTENSION> */
@@ -37,6 +45,11 @@ final readonly class NameSpelling
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['part' => $this->part->value, 'letters' => $this->letters, 'most' => $this->most, 'extensions' => $this->extensions];
+        return [
+            'part' => $this->part->value,
+            'letters' => $this->letters,
+            'most' => $this->most,
+            'extensions' => $this->extensions,
+        ];
     }
 }

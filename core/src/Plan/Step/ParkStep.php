@@ -25,9 +25,14 @@ final readonly class ParkStep implements Step
      * @param int         $seconds for which it waits; 0 until it is taken
      * @param string|null $prompt  heard meanwhile, again and again
      */
-    public function __construct(private string $id, public ?string $site, public string $place = '', public int $seconds = self::DEFAULT_SECONDS, public ?string $prompt = null, private Exits $exits = new Exits())
-    {
-    }
+    public function __construct(
+        private string $id,
+        public ?string $site,
+        public string $place = '',
+        public int $seconds = self::DEFAULT_SECONDS,
+        public ?string $prompt = null,
+        private Exits $exits = new Exits(),
+    ) {}
 
     public static function fromJson(Input $in): static
     {
@@ -47,7 +52,10 @@ final readonly class ParkStep implements Step
     {
         $place = $in->optionalExactText(6);
         if (1 !== preg_match('/^([0-9]{2,6})?$/D', $place)) {
-            $in->complain(\sprintf('"%s" is no park place.', Input::quote($place)), 'Choose one of the site, or leave it empty for the first that is free.');
+            $in->complain(
+                \sprintf('"%s" is no park place.', Input::quote($place)),
+                'Choose one of the site, or leave it empty for the first that is free.',
+            );
         }
 
         return $place;
@@ -65,17 +73,30 @@ final readonly class ParkStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'park', 'site' => $this->site, 'place' => $this->place, 'seconds' => $this->seconds, 'prompt' => $this->prompt, 'exits' => $this->exits->toJson()];
+        return [
+            'id' => $this->id,
+            'do' => 'park',
+            'site' => $this->site,
+            'place' => $this->place,
+            'seconds' => $this->seconds,
+            'prompt' => $this->prompt,
+            'exits' => $this->exits->toJson(),
+        ];
     }
 
     public function references(string $pointer): array
     {
         $references = [];
         if (null !== $this->site) {
-            $references[] = new Reference($this->site, $pointer.'/site', [Kind::Site], 'parks calls there');
+            $references[] = new Reference($this->site, $pointer . '/site', [Kind::Site], 'parks calls there');
         }
         if (null !== $this->prompt) {
-            $references[] = new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'plays it to parked calls');
+            $references[] = new Reference(
+                $this->prompt,
+                $pointer . '/prompt',
+                [Kind::Prompt],
+                'plays it to parked calls',
+            );
         }
 
         return $references;

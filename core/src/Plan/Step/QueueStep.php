@@ -25,17 +25,27 @@ final readonly class QueueStep implements Step
     public const UNREACHABLE = 'unreachable';
     /** The caller keeps the place and hangs up: what is heard before that. */
     public const CALLBACK = 'callback';
-    public const EXITS = [self::NO_AGENTS, self::UNREACHABLE, self::FULL, self::TOO_LONG, self::WAITED, self::KEY, self::CALLBACK];
+    public const EXITS = [
+        self::NO_AGENTS,
+        self::UNREACHABLE,
+        self::FULL,
+        self::TOO_LONG,
+        self::WAITED,
+        self::KEY,
+        self::CALLBACK,
+    ];
 
-    public function __construct(private string $id, public ?string $queue, private Exits $exits = new Exits())
-    {
-    }
+    public function __construct(private string $id, public ?string $queue, private Exits $exits = new Exits()) {}
 
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'do', 'queue', 'exits']);
 
-        return new self($in->field('id')->id(), $in->field('queue')->reference(), Exits::fromJson($in->field('exits'), self::EXITS));
+        return new self(
+            $in->field('id')->id(),
+            $in->field('queue')->reference(),
+            Exits::fromJson($in->field('exits'), self::EXITS),
+        );
     }
 
     public function id(): string
@@ -55,7 +65,9 @@ final readonly class QueueStep implements Step
 
     public function references(string $pointer): array
     {
-        return null === $this->queue ? [] : [new Reference($this->queue, $pointer.'/queue', [Kind::Queue], 'lets callers wait in it')];
+        return null === $this->queue
+            ? []
+            : [new Reference($this->queue, $pointer . '/queue', [Kind::Queue], 'lets callers wait in it')];
     }
 
     public function unfinished(): ?string
@@ -72,12 +84,18 @@ final readonly class QueueStep implements Step
     {
         $queue = $plan->get(Queue::class, $this->queue);
 
-        return null === $queue ? ['' => 0] : array_filter([
-            self::NO_AGENTS => $queue->admission->needsAgent ? 0 : null,
-            self::UNREACHABLE => $queue->admission->needsAgent ? 0 : null,
-            self::FULL => null === $queue->admission->mostWaiting ? null : 0,
-            self::TOO_LONG => null === $queue->admission->mostExpectedSeconds ? null : 0,
-            self::WAITED => true === $queue->callback?->offer->atTheEnd ? null : $queue->waiting->longestSeconds,
-        ], static fn (?int $seconds): bool => null !== $seconds);
+        return null === $queue
+            ? ['' => 0]
+            : array_filter(
+                [
+                    self::NO_AGENTS => $queue->admission->needsAgent ? 0 : null,
+                    self::UNREACHABLE => $queue->admission->needsAgent ? 0 : null,
+                    self::FULL => null === $queue->admission->mostWaiting ? null : 0,
+                    self::TOO_LONG => null === $queue->admission->mostExpectedSeconds ? null : 0,
+                    self::WAITED =>
+                        true === $queue->callback?->offer->atTheEnd ? null : $queue->waiting->longestSeconds,
+                ],
+                static fn(?int $seconds): bool => null !== $seconds,
+            );
     }
 }

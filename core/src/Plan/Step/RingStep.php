@@ -45,18 +45,33 @@ final readonly class RingStep implements Step
         public int $againMinutes = 0,
         public ?string $greeting = null,
         public int $greetAfter = self::DEFAULT_GREET_AFTER,
-    ) {
-    }
+    ) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'target', 'seconds', 'handOver', 'againMinutes', 'greeting', 'greetAfter', 'exits']);
+        $in->onlyFields([
+            'id',
+            'do',
+            'target',
+            'seconds',
+            'handOver',
+            'againMinutes',
+            'greeting',
+            'greetAfter',
+            'exits',
+        ]);
 
         return new self(
             $in->field('id')->id(),
             Target::read($in->field('target')),
             $in->field('seconds')->whole(1, self::LONGEST, 'seconds', self::DEFAULT_SECONDS),
-            Exits::fromJson($in->field('exits'), [self::NOBODY, self::BUSY, self::UNREACHABLE, self::REFUSED, ...Keypad::KEYS]),
+            Exits::fromJson($in->field('exits'), [
+                self::NOBODY,
+                self::BUSY,
+                self::UNREACHABLE,
+                self::REFUSED,
+                ...Keypad::KEYS,
+            ]),
             $in->field('handOver')->flag(false),
             $in->field('againMinutes')->whole(0, self::MOST_MINUTES, 'minutes', 0),
             $in->field('greeting')->reference(),
@@ -77,16 +92,28 @@ final readonly class RingStep implements Step
     public function toJson(): array
     {
         return [
-            'id' => $this->id, 'do' => 'ring', 'target' => $this->target?->text(), 'seconds' => $this->seconds, 'handOver' => $this->handOver,
-            'againMinutes' => $this->againMinutes, 'greeting' => $this->greeting, 'greetAfter' => $this->greetAfter, 'exits' => $this->exits->toJson(),
+            'id' => $this->id,
+            'do' => 'ring',
+            'target' => $this->target?->text(),
+            'seconds' => $this->seconds,
+            'handOver' => $this->handOver,
+            'againMinutes' => $this->againMinutes,
+            'greeting' => $this->greeting,
+            'greetAfter' => $this->greetAfter,
+            'exits' => $this->exits->toJson(),
         ];
     }
 
     public function references(string $pointer): array
     {
-        $references = $this->target?->references($pointer.'/target', [Kind::Person, Kind::Team], 'rings it') ?? [];
+        $references = $this->target?->references($pointer . '/target', [Kind::Person, Kind::Team], 'rings it') ?? [];
         if (null !== $this->greeting) {
-            $references[] = new Reference($this->greeting, $pointer.'/greeting', [Kind::Prompt], 'greets with it while ringing');
+            $references[] = new Reference(
+                $this->greeting,
+                $pointer . '/greeting',
+                [Kind::Prompt],
+                'greets with it while ringing',
+            );
         }
 
         return $references;

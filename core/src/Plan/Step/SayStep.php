@@ -17,15 +17,17 @@ final readonly class SayStep implements Step
 {
     use PassedUnasked;
 
-    public function __construct(private string $id, public ?string $prompt, private Exits $exits = new Exits())
-    {
-    }
+    public function __construct(private string $id, public ?string $prompt, private Exits $exits = new Exits()) {}
 
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'do', 'prompt', 'exits']);
 
-        return new self($in->field('id')->id(), $in->field('prompt')->reference(), Exits::fromJson($in->field('exits'), Keypad::KEYS));
+        return new self(
+            $in->field('id')->id(),
+            $in->field('prompt')->reference(),
+            Exits::fromJson($in->field('exits'), Keypad::KEYS),
+        );
     }
 
     public function id(): string
@@ -45,7 +47,9 @@ final readonly class SayStep implements Step
 
     public function references(string $pointer): array
     {
-        return null === $this->prompt ? [] : [new Reference($this->prompt, $pointer.'/prompt', [Kind::Prompt], 'plays it')];
+        return null === $this->prompt
+            ? []
+            : [new Reference($this->prompt, $pointer . '/prompt', [Kind::Prompt], 'plays it')];
     }
 
     public function unfinished(): ?string

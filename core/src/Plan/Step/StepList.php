@@ -15,14 +15,15 @@ final readonly class StepList
     private const DEEPEST = 20;
 
     /** @param list<Step> $steps */
-    public function __construct(public array $steps)
-    {
-    }
+    public function __construct(public array $steps) {}
 
     public static function fromJson(Input $in): self
     {
         if (substr_count($in->pointer, '/steps') > self::DEEPEST) {
-            $in->complain(\sprintf('Steps are nested more than %d deep.', self::DEEPEST), 'Move the inner steps to a journey of their own.');
+            $in->complain(
+                \sprintf('Steps are nested more than %d deep.', self::DEEPEST),
+                'Move the inner steps to a journey of their own.',
+            );
 
             return new self([]);
         }
@@ -41,9 +42,12 @@ final readonly class StepList
     public function everyStep(string $pointer): \Generator
     {
         foreach ($this->steps as $i => $step) {
-            yield $pointer.'/'.$i => $step;
+            yield $pointer . '/' . $i => $step;
             foreach ($step->exits()->items as $j => $exit) {
-                foreach ($exit->steps->everyStep(\sprintf('%s/%d/exits/%d/steps', $pointer, $i, $j)) as $place => $inner) {
+                foreach (
+                    $exit->steps->everyStep(\sprintf('%s/%d/exits/%d/steps', $pointer, $i, $j))
+                    as $place => $inner
+                ) {
                     yield $place => $inner;
                 }
             }
@@ -56,7 +60,10 @@ final readonly class StepList
         yield $pointer => $this;
         foreach ($this->steps as $i => $step) {
             foreach ($step->exits()->items as $j => $exit) {
-                foreach ($exit->steps->everyList(\sprintf('%s/%d/exits/%d/steps', $pointer, $i, $j)) as $place => $inner) {
+                foreach (
+                    $exit->steps->everyList(\sprintf('%s/%d/exits/%d/steps', $pointer, $i, $j))
+                    as $place => $inner
+                ) {
                     yield $place => $inner;
                 }
             }
@@ -68,7 +75,7 @@ final readonly class StepList
     {
         $references = [];
         foreach ($this->steps as $i => $step) {
-            $place = $pointer.'/'.$i;
+            $place = $pointer . '/' . $i;
             array_push($references, ...$step->references($place));
             foreach ($step->exits()->items as $j => $exit) {
                 array_push($references, ...$exit->steps->references(\sprintf('%s/exits/%d/steps', $place, $j)));
@@ -81,6 +88,6 @@ final readonly class StepList
     /** @return list<array<string, mixed>> */
     public function toJson(): array
     {
-        return array_map(static fn (Step $step): array => $step->toJson(), $this->steps);
+        return array_map(static fn(Step $step): array => $step->toJson(), $this->steps);
     }
 }

@@ -17,9 +17,7 @@ final readonly class TagStep implements Step
     use PassedUnasked;
     use WithoutExits;
 
-    public function __construct(private string $id, public Tag $tag = new Tag())
-    {
-    }
+    public function __construct(private string $id, public Tag $tag = new Tag()) {}
 
     public static function fromJson(Input $in): static
     {
@@ -29,7 +27,16 @@ final readonly class TagStep implements Step
         $given = $urgency->isGiven() ? $urgency->oneOf(Urgency::class, Urgency::Usual) : null;
         $language = $in->field('language');
 
-        return new self($in->field('id')->id(), new Tag(self::words($in->field('label'), 80), $language->isGiven() ? Language::read($language) : null, $given, self::words($in->field('tone'), 40), self::words($in->field('note'), 200)));
+        return new self(
+            $in->field('id')->id(),
+            new Tag(
+                self::words($in->field('label'), 80),
+                $language->isGiven() ? Language::read($language) : null,
+                $given,
+                self::words($in->field('tone'), 40),
+                self::words($in->field('note'), 200),
+            ),
+        );
     }
 
     private static function words(Input $in, int $most): ?string
@@ -48,7 +55,13 @@ final readonly class TagStep implements Step
     {
         $tag = $this->tag->toJson();
 
-        return ['id' => $this->id, 'do' => 'tag', 'label' => (string) $tag['label'], 'tone' => (string) $tag['tone'], 'note' => (string) $tag['note']] + $tag;
+        return [
+            'id' => $this->id,
+            'do' => 'tag',
+            'label' => (string) $tag['label'],
+            'tone' => (string) $tag['tone'],
+            'note' => (string) $tag['note'],
+        ] + $tag;
     }
 
     public function references(string $pointer): array

@@ -20,9 +20,7 @@ use Meandros\Core\Time\Moment;
 /** Finds the answering rule that holds for a call: the first of a person's rules whose every condition is met. */
 final readonly class Answering
 {
-    public function __construct(private Walk $walk)
-    {
-    }
+    public function __construct(private Walk $walk) {}
 
     /** The rule that holds for a call through a team: of many people, so that what was considered is not kept. */
     public function ofMember(Person $person): Choice
@@ -58,11 +56,15 @@ final readonly class Answering
 
         return match (true) {
             !$rule->on => 'it is off',
-            null !== $rule->until && $this->walk->hasPassed(Moment::parse($rule->until, $this->zone($person))) => \sprintf('it ended on %s', str_replace('T', ' at ', $rule->until)),
+            null !== $rule->until && $this->walk->hasPassed(Moment::parse($rule->until, $this->zone($person)))
+                => \sprintf('it ended on %s', str_replace('T', ' at ', $rule->until)),
             !\in_array($status, $when->statusesMeant(), true) => \sprintf('the status is “%s”', $status->value),
-            Via::Any !== $when->via && $via !== $when->via => Via::Direct === $when->via ? 'the call comes through a team' : 'the call comes directly',
+            Via::Any !== $when->via && $via !== $when->via => Via::Direct === $when->via
+                ? 'the call comes through a team'
+                : 'the call comes directly',
             [] !== $when->callers && [] === array_filter($when->callers, $this->isFrom(...)) => 'somebody else calls',
-            [] !== $when->windows && BandReader::WINDOW !== $this->walk->read($this->windows($person, $rule))->state => 'it is not its time',
+            [] !== $when->windows && BandReader::WINDOW !== $this->walk->read($this->windows($person, $rule))->state
+                => 'it is not its time',
             default => $this->whyNotByHours($when),
         };
     }
@@ -72,7 +74,9 @@ final readonly class Answering
         $hours = $this->walk->plan->get(Hours::class, $when->hours);
         $state = null === $hours ? null : $this->walk->read($hours)->state;
 
-        return null === $hours || \in_array($state, $when->states, true) ? null : \sprintf('%s: %s', $hours->name(), $hours->state((string) $state)->name ?? $state);
+        return null === $hours || \in_array($state, $when->states, true)
+            ? null
+            : \sprintf('%s: %s', $hours->name(), $hours->state((string) $state)->name ?? $state);
     }
 
     /** The windows of a rule as hours of their own, in the zone of the person's site. */
@@ -80,7 +84,19 @@ final readonly class Answering
     {
         $states = [new State(BandReader::WINDOW, 'in', true), new State('out', 'out', false)];
 
-        return new Hours($person->id().'/'.$rule->id, $rule->name, $person->site, null, $states, 'out', $rule->when->windows, [], [], [], []);
+        return new Hours(
+            $person->id() . '/' . $rule->id,
+            $rule->name,
+            $person->site,
+            null,
+            $states,
+            'out',
+            $rule->when->windows,
+            [],
+            [],
+            [],
+            [],
+        );
     }
 
     private function zone(Person $person): string

@@ -8,9 +8,7 @@ namespace Meandros\Core\Routing\Answering;
 final readonly class Considered
 {
     /** @param string|null $why null when it holds */
-    public function __construct(public string $rule, public string $name, public ?string $why)
-    {
-    }
+    public function __construct(public string $rule, public string $name, public ?string $why) {}
 
     /** @return array{rule: string, name: string, why: string|null} */
     public function toJson(): array

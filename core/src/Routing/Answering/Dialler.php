@@ -18,9 +18,7 @@ use Meandros\Core\Routing\Walkers;
 /** Rings whoever a caller has asked for; while it is closed their mailbox takes the call. */
 final readonly class Dialler
 {
-    public function __construct(private Walk $walk)
-    {
-    }
+    public function __construct(private Walk $walk) {}
 
     /**
      * @return Onward with an ending, to another journey, or on where nobody has taken the call
@@ -34,7 +32,10 @@ final readonly class Dialler
         $isOpen = null === $hours || false !== $hours->state($walk->read($hours)->state)?->open;
         $mailbox = $isOpen ? null : $walk->plan->get(Mailbox::class, $person->mailbox);
         $walk->note(new ExtensionDialled($person->id(), $person->extension, null === $mailbox ? null : $dial->hours));
-        $onward = null === $mailbox ? (new Walkers())->through($person->directSteps(), $walk) : MessageWalker::leave($mailbox, $walk);
+        $onward =
+            null === $mailbox
+                ? (new Walkers())->through($person->directSteps(), $walk)
+                : MessageWalker::leave($mailbox, $walk);
 
         return null === $onward->ending && null === $onward->journey ? Onward::next() : $onward;
     }

@@ -24,9 +24,7 @@ use Meandros\Core\Routing\Walkers;
 /** A call is somebody's for good: their answering rule says which phones ring, and where it goes from there. */
 final readonly class HandOver
 {
-    public function __construct(private Walk $walk)
-    {
-    }
+    public function __construct(private Walk $walk) {}
 
     /**
      * @param list<string> $passed people who have passed it on already
@@ -46,16 +44,26 @@ final readonly class HandOver
                 $this->walk,
                 $rule->againMinutes ?? 0,
                 null === $rule ? RingStep::DIRECT_SECONDS : $rule->seconds(),
-                fn (int $round, int $seconds): Onward => (new Ringer($this->walk))->ring(Target::element($person->id()), $seconds, $choice, $round),
+                fn(int $round, int $seconds): Onward => (new Ringer($this->walk))->ring(
+                    Target::element($person->id()),
+                    $seconds,
+                    $choice,
+                    $round,
+                ),
             );
             if (null !== $onward->ending) {
                 return $onward;
             }
             $outcome = RingStep::REFUSED === $onward->exit ? RingStep::NOBODY : (string) $onward->exit;
         }
-        $next = null === $rule ? new RuleOutcome(null === $person->mailbox ? null : Target::element($person->mailbox)) : $rule->then[$outcome] ?? new RuleOutcome();
+        $next =
+            null === $rule
+                ? new RuleOutcome(null === $person->mailbox ? null : Target::element($person->mailbox))
+                : $rule->then[$outcome] ?? new RuleOutcome();
 
-        return null === $next->to ? Onward::by($outcome) : $this->on($next->to, $next->greeting, $person, [...$passed, $person->id()]);
+        return null === $next->to
+            ? Onward::by($outcome)
+            : $this->on($next->to, $next->greeting, $person, [...$passed, $person->id()]);
     }
 
     /**

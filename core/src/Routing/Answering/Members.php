@@ -44,7 +44,9 @@ final readonly class Members
     /** @param Choice|null $choice of their rules; null for all phones */
     public function person(Person $person, ?Choice $choice): RingMember
     {
-        return null === $choice?->rule ? RingMember::all($person->id(), $this->phones($person)) : new RingMember($person->id(), $this->stages($person, $choice->rule, true));
+        return null === $choice?->rule
+            ? RingMember::all($person->id(), $this->phones($person))
+            : new RingMember($person->id(), $this->stages($person, $choice->rule, true));
     }
 
     /** Whoever is asked for a queue is rung on every phone, whatever their rules say; not where their status says that they are not there. */
@@ -52,7 +54,12 @@ final readonly class Members
     {
         $status = $this->walk->statusOf($person->id());
         $phones = $this->phones($person, PickUp::AskedFirst === $pickUp);
-        $ringing = RingMember::all($person->id(), PickUp::ByItself === $pickUp ? array_map(static fn (RingPhone $phone): RingPhone => $phone->answeringByItself(), $phones) : $phones);
+        $ringing = RingMember::all(
+            $person->id(),
+            PickUp::ByItself === $pickUp
+                ? array_map(static fn(RingPhone $phone): RingPhone => $phone->answeringByItself(), $phones)
+                : $phones,
+        );
 
         return \in_array($status, self::NOT_TO_RING, true) ? $ringing->keptBy(self::absent($status)) : $ringing;
     }
@@ -61,9 +68,15 @@ final readonly class Members
     public function reaches(Person $person): bool
     {
         $reach = new Reach($this->walk->assumptions, $this->walk->lines->areKnown() ? $this->walk->lines : null);
-        $phones = \in_array($this->walk->statusOf($person->id()), self::NOT_TO_RING, true) ? [] : $this->phones($person);
+        $phones = \in_array($this->walk->statusOf($person->id()), self::NOT_TO_RING, true)
+            ? []
+            : $this->phones($person);
 
-        return [] !== array_filter($phones, static fn (RingPhone $phone): bool => \in_array($reach->silence($phone), [null, Rung::BUSY], true));
+        return [] !==
+            array_filter(
+                $phones,
+                static fn(RingPhone $phone): bool => \in_array($reach->silence($phone), [null, Rung::BUSY], true),
+            );
     }
 
     /** @return list<RingMember> those who are on, in the team's order */
@@ -87,7 +100,12 @@ final readonly class Members
     {
         $who = $member->who->text();
         if (null !== $member->who->number) {
-            return RingMember::all($who, [$this->outside($who, $member->askFirst, null)], $member->tier, $member->seconds);
+            return RingMember::all(
+                $who,
+                [$this->outside($who, $member->askFirst, null)],
+                $member->tier,
+                $member->seconds,
+            );
         }
         $person = $this->walk->plan->get(Person::class, $member->who->element);
         if (null === $person) {
@@ -97,7 +115,13 @@ final readonly class Members
         $stages = null;
         if (null !== $member->who->phone) {
             $only = $person->phone($member->who->phone);
-            $stages = [new RingStage(0, null, null === $only ? [] : [$this->walk->phones->of($person, $only, $member->askFirst)])];
+            $stages = [
+                new RingStage(
+                    0,
+                    null,
+                    null === $only ? [] : [$this->walk->phones->of($person, $only, $member->askFirst)],
+                ),
+            ];
         } elseif ($team->followRules) {
             $choice = $this->answering->ofMember($person);
             $stages = null === $choice->rule ? null : $this->stages($person, $choice->rule, false, $member->askFirst);
@@ -106,7 +130,10 @@ final readonly class Members
             $status = $this->walk->statusOf($person->id());
             $kept ??= \in_array($status, self::NOT_TO_RING, true) ? self::absent($status) : null;
         }
-        $ringing = null === $stages ? RingMember::all($who, $this->phones($person, $member->askFirst), $member->tier, $member->seconds) : new RingMember($who, $stages, $member->tier, $member->seconds);
+        $ringing =
+            null === $stages
+                ? RingMember::all($who, $this->phones($person, $member->askFirst), $member->tier, $member->seconds)
+                : new RingMember($who, $stages, $member->tier, $member->seconds);
 
         return null === $kept ? $ringing : $ringing->keptBy($kept);
     }
@@ -144,13 +171,26 @@ final readonly class Members
     {
         $team = $this->walk->plan->get(Team::class, $id);
 
-        return null === $team ? [] : [new RingStage($stage->after, $stage->seconds, [], $this->team($team), TeamPattern::of($team, $this->walk->assumptions->earlier))];
+        return null === $team
+            ? []
+            : [
+                new RingStage(
+                    $stage->after,
+                    $stage->seconds,
+                    [],
+                    $this->team($team),
+                    TeamPattern::of($team, $this->walk->assumptions->earlier),
+                ),
+            ];
     }
 
     /** @return list<RingPhone> */
     private function phones(Person $person, bool $askFirst = false): array
     {
-        return array_map(fn (Phone $phone): RingPhone => $this->walk->phones->of($person, $phone, $askFirst), $person->phones);
+        return array_map(
+            fn(Phone $phone): RingPhone => $this->walk->phones->of($person, $phone, $askFirst),
+            $person->phones,
+        );
     }
 
     private function outside(string $number, bool $askFirst, ?string $site): RingPhone
@@ -161,13 +201,18 @@ final readonly class Members
     private function isPausing(Team $team, TeamMember $member): bool
     {
         // The pause goes on while the call is on its way.
-        return $team->pauseSeconds > 0 && !$this->walk->assumptions->earlier->isIdleFor($member->who->text(), $team->pauseSeconds - $this->walk->second());
+        return $team->pauseSeconds > 0 &&
+            !$this->walk->assumptions->earlier->isIdleFor(
+                $member->who->text(),
+                $team->pauseSeconds - $this->walk->second(),
+            );
     }
 
     private function isOnACall(Person $person): bool
     {
         foreach ($person->phones as $phone) {
-            $does = $this->walk->assumptions->of([Target::phone($person->id(), $phone->id)->text(), $person->id()])->does;
+            $does = $this->walk->assumptions->of([Target::phone($person->id(), $phone->id)->text(), $person->id()])
+                ->does;
             if (Behaviour::Busy === $does || Behaviour::OnACall === $does) {
                 return true;
             }

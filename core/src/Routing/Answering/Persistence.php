@@ -27,7 +27,7 @@ final readonly class Persistence
     public static function ring(Walk $walk, int $minutes, int $seconds, \Closure $round): Onward
     {
         $end = $walk->second() + 60 * $minutes;
-        for ($n = 1;; ++$n) {
+        for ($n = 1; ; ++$n) {
             $dialled = $walk->timesDialled();
             $onward = $round($n, 1 === $n ? $seconds : min($seconds, $end - $walk->second()));
             if (null !== $onward->ending || null !== $onward->journey || 0 === $minutes) {

@@ -28,9 +28,7 @@ use Meandros\Core\Routing\Walk;
 /** Rings a person, a team or a number, and tells what became of it. */
 final readonly class Ringer
 {
-    public function __construct(private Walk $walk)
-    {
-    }
+    public function __construct(private Walk $walk) {}
 
     /**
      * @param Choice|null $choice of the person's rules, when the target is a person
@@ -39,8 +37,13 @@ final readonly class Ringer
      *
      * @throws CallOver when the caller gives up meanwhile
      */
-    public function ring(?Target $target, int $seconds, ?Choice $choice = null, int $round = 1, ?string $site = null): Onward
-    {
+    public function ring(
+        ?Target $target,
+        int $seconds,
+        ?Choice $choice = null,
+        int $round = 1,
+        ?string $site = null,
+    ): Onward {
         $walk = $this->walk;
         if (null !== $target?->number && $walk->plan->dialled($target->number) instanceof Number) {
             $onward = $walk->comeBackIn($target->number, $seconds);
@@ -76,7 +79,10 @@ final readonly class Ringer
         $start = $this->walk->second();
         [$result, $rung] = $this->simulate($members, new AllAtOnce(), $seconds);
         if (null !== $turn || null === $result->exit) {
-            $this->walk->note(new Ringing($whom, $rung, $result->seconds, $seconds, $result->exit, null, $turn), $start);
+            $this->walk->note(
+                new Ringing($whom, $rung, $result->seconds, $seconds, $result->exit, null, $turn),
+                $start,
+            );
         }
         $pass($result->seconds);
 
@@ -93,8 +99,16 @@ final readonly class Ringer
         $walk = $this->walk;
         $start = $walk->second();
         $walk->willRing(RingMember::count($members));
-        $result = (new RingSimulation($walk->assumptions, $walk->lines, $walk->rungSeconds(), $walk->channelsInUse()))->run($members, $pattern, $seconds, $walk->secondsLeft());
-        $rung = 0 === $start ? $result->rung : array_map(static fn (Rung $rung): Rung => $rung->later($start), $result->rung);
+        $result = (new RingSimulation(
+            $walk->assumptions,
+            $walk->lines,
+            $walk->rungSeconds(),
+            $walk->channelsInUse(),
+        ))->run($members, $pattern, $seconds, $walk->secondsLeft());
+        $rung =
+            0 === $start
+                ? $result->rung
+                : array_map(static fn(Rung $rung): Rung => $rung->later($start), $result->rung);
         $walk->rang($rung, $result->dialled);
 
         return [$result, $rung];
@@ -109,7 +123,10 @@ final readonly class Ringer
         return match (true) {
             null !== $target?->number => [[$members->number($target->number, $site)], new AllAtOnce()],
             $element instanceof Person => [[$members->person($element, $choice)], new AllAtOnce()],
-            $element instanceof Team => [$members->team($element), TeamPattern::of($element, $this->walk->assumptions->earlier)],
+            $element instanceof Team => [
+                $members->team($element),
+                TeamPattern::of($element, $this->walk->assumptions->earlier),
+            ],
             default => [[], new AllAtOnce()],
         };
     }
@@ -127,7 +144,13 @@ final readonly class Ringer
         return match (true) {
             null !== $result->announcedTo => Onward::end(new Ending(EndingKind::Announced, $result->announcedTo)),
             null === $result->answeredBy => Onward::by((string) $result->exit),
-            default => Onward::end(new Ending($result->byOwnMailbox() ? EndingKind::OwnMailbox : EndingKind::Answered, $result->answeredBy->person, $result->answeredBy->id)),
+            default => Onward::end(
+                new Ending(
+                    $result->byOwnMailbox() ? EndingKind::OwnMailbox : EndingKind::Answered,
+                    $result->answeredBy->person,
+                    $result->answeredBy->id,
+                ),
+            ),
         };
     }
 }

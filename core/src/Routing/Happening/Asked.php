@@ -11,9 +11,7 @@ use Meandros\Core\Routing\Pressed;
 /** One try of a menu: the prompt was played, and a key or a word came or did not. */
 final readonly class Asked implements Happening
 {
-    public function __construct(public Heard $heard, public Pressed $pressed, public MenuStep $menu, public int $try)
-    {
-    }
+    public function __construct(public Heard $heard, public Pressed $pressed, public MenuStep $menu, public int $try) {}
 
     public function kind(): string
     {
@@ -33,18 +31,39 @@ final readonly class Asked implements Happening
 
     public function what(): array
     {
-        return ['prompt' => $this->heard->prompt, 'language' => $this->heard->language, 'seconds' => $this->heardSeconds(), 'key' => $this->pressed->key, 'said' => $this->pressed->said?->said];
+        return [
+            'prompt' => $this->heard->prompt,
+            'language' => $this->heard->language,
+            'seconds' => $this->heardSeconds(),
+            'key' => $this->pressed->key,
+            'said' => $this->pressed->said?->said,
+        ];
     }
 
     public function because(): array
     {
-        return ['wait' => $this->menu->waitSeconds, 'try' => $this->try, 'tries' => $this->menu->tries, 'at' => $this->pressed->at, 'more' => $this->pressed->more, 'understood' => $this->pressed->said?->toJson()];
+        return [
+            'wait' => $this->menu->waitSeconds,
+            'try' => $this->try,
+            'tries' => $this->menu->tries,
+            'at' => $this->pressed->at,
+            'more' => $this->pressed->more,
+            'understood' => $this->pressed->said?->toJson(),
+        ];
     }
 
     public function noticed(): array
     {
-        $seconds = $this->heardSeconds() + $this->pressed->more + ($this->pressed->isNothing() ? $this->menu->waitSeconds : 0);
+        $seconds =
+            $this->heardSeconds() + $this->pressed->more + ($this->pressed->isNothing() ? $this->menu->waitSeconds : 0);
 
-        return ['prompt' => $this->heard->prompt, 'language' => $this->heard->language, 'key' => $this->pressed->key, 'said' => $this->pressed->said?->said, 'known' => $this->pressed->known, 'seconds' => $seconds];
+        return [
+            'prompt' => $this->heard->prompt,
+            'language' => $this->heard->language,
+            'key' => $this->pressed->key,
+            'said' => $this->pressed->said?->said,
+            'known' => $this->pressed->known,
+            'seconds' => $seconds,
+        ];
     }
 }

@@ -8,9 +8,7 @@ namespace Meandros\Core\Routing\Happening;
 final readonly class AskedAgain implements Happening
 {
     /** @param int $up menus further up than the one that it was in */
-    public function __construct(public int $up)
-    {
-    }
+    public function __construct(public int $up) {}
 
     public function kind(): string
     {

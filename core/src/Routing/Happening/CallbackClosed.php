@@ -11,9 +11,13 @@ use Meandros\Core\Time\Reading;
 final readonly class CallbackClosed implements QueueHappening
 {
     /** @param bool $kept whether the place is kept until it opens again */
-    public function __construct(public string $queue, public string $hours, public Reading $reading, public string $zone, public bool $kept)
-    {
-    }
+    public function __construct(
+        public string $queue,
+        public string $hours,
+        public Reading $reading,
+        public string $zone,
+        public bool $kept,
+    ) {}
 
     public function kind(): string
     {
@@ -27,7 +31,10 @@ final readonly class CallbackClosed implements QueueHappening
 
     public function because(): array
     {
-        return ['state' => $this->reading->state, 'until' => null === $this->reading->until ? null : Moment::format($this->reading->until, $this->zone)];
+        return [
+            'state' => $this->reading->state,
+            'until' => null === $this->reading->until ? null : Moment::format($this->reading->until, $this->zone),
+        ];
     }
 
     public function noticed(): array

@@ -7,9 +7,7 @@ namespace Meandros\Core\Routing\Happening;
 /** Whoever waits hears that they may keep the place and be called back. */
 final readonly class CallbackOffered implements QueueHappening
 {
-    public function __construct(public string $queue, public string $key, public ?string $prompt)
-    {
-    }
+    public function __construct(public string $queue, public string $key, public ?string $prompt) {}
 
     public function kind(): string
     {

@@ -13,9 +13,13 @@ final readonly class CallbackTaken implements QueueHappening
      * @param int         $seconds of waiting
      * @param int         $ahead   callers before them
      */
-    public function __construct(public string $queue, public string $number, public ?string $key, public int $seconds, public int $ahead)
-    {
-    }
+    public function __construct(
+        public string $queue,
+        public string $number,
+        public ?string $key,
+        public int $seconds,
+        public int $ahead,
+    ) {}
 
     public function kind(): string
     {

@@ -9,9 +9,13 @@ use Meandros\Core\Routing\Waiting\CallbackRoute;
 /** The caller is called back, and takes the call or does not. */
 final readonly class CallbackTried implements QueueHappening
 {
-    public function __construct(public CallbackRoute $route, public int $try, public int $tries, public int $seconds, public bool $taken)
-    {
-    }
+    public function __construct(
+        public CallbackRoute $route,
+        public int $try,
+        public int $tries,
+        public int $seconds,
+        public bool $taken,
+    ) {}
 
     public function kind(): string
     {
@@ -25,7 +29,12 @@ final readonly class CallbackTried implements QueueHappening
 
     public function because(): array
     {
-        return ['try' => $this->try, 'tries' => $this->tries, 'line' => $this->route->line, 'shows' => $this->route->shows];
+        return [
+            'try' => $this->try,
+            'tries' => $this->tries,
+            'line' => $this->route->line,
+            'shows' => $this->route->shows,
+        ];
     }
 
     public function noticed(): array

@@ -14,9 +14,12 @@ final readonly class CallerToldApart implements Happening
      * @param CallerEntry|null $entry  that holds for them there
      * @param list<string>     $passed lists in which they are not, looked at before
      */
-    public function __construct(public string $caller, public ?string $list, public ?CallerEntry $entry, public array $passed)
-    {
-    }
+    public function __construct(
+        public string $caller,
+        public ?string $list,
+        public ?CallerEntry $entry,
+        public array $passed,
+    ) {}
 
     public function kind(): string
     {

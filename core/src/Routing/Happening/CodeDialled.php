@@ -14,9 +14,13 @@ final readonly class CodeDialled implements Happening
      * @param int|null $until   when the forced state would end by itself
      * @param bool     $allowed codes work from extensions only
      */
-    public function __construct(public string $hours, public DialCode $code, public ?int $until, public string $zone, public bool $allowed)
-    {
-    }
+    public function __construct(
+        public string $hours,
+        public DialCode $code,
+        public ?int $until,
+        public string $zone,
+        public bool $allowed,
+    ) {}
 
     public function kind(): string
     {
@@ -25,12 +29,20 @@ final readonly class CodeDialled implements Happening
 
     public function what(): array
     {
-        return ['hours' => $this->hours, 'state' => $this->code->state, 'ends' => $this->code->ends->value, 'allowed' => $this->allowed];
+        return [
+            'hours' => $this->hours,
+            'state' => $this->code->state,
+            'ends' => $this->code->ends->value,
+            'allowed' => $this->allowed,
+        ];
     }
 
     public function because(): array
     {
-        return ['code' => $this->code->code, 'until' => null === $this->until ? null : Moment::format($this->until, $this->zone)];
+        return [
+            'code' => $this->code->code,
+            'until' => null === $this->until ? null : Moment::format($this->until, $this->zone),
+        ];
     }
 
     public function noticed(): array

@@ -8,9 +8,7 @@ namespace Meandros\Core\Routing\Happening;
 final readonly class ComesBackIn implements Happening
 {
     /** @param string $element the number's id */
-    public function __construct(public string $element)
-    {
-    }
+    public function __construct(public string $element) {}
 
     public function kind(): string
     {

@@ -13,9 +13,12 @@ final readonly class Dialled implements Happening
      * @param bool   $hidesCaller whether its line keeps the caller's number to itself
      * @param bool   $isTried     whether it is no number, and a call is tried straight to it
      */
-    public function __construct(public string $element, public ?Target $target, public bool $hidesCaller = false, public bool $isTried = false)
-    {
-    }
+    public function __construct(
+        public string $element,
+        public ?Target $target,
+        public bool $hidesCaller = false,
+        public bool $isTried = false,
+    ) {}
 
     public function kind(): string
     {

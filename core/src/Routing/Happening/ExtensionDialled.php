@@ -8,9 +8,7 @@ namespace Meandros\Core\Routing\Happening;
 final readonly class ExtensionDialled implements Happening
 {
     /** @param string|null $closed the hours for which the mailbox takes the call; null where phones ring */
-    public function __construct(public string $who, public string $extension, public ?string $closed)
-    {
-    }
+    public function __construct(public string $who, public string $extension, public ?string $closed) {}
 
     public function kind(): string
     {

@@ -16,9 +16,13 @@ final readonly class FaxLookedFor implements Happening
      * @param bool        $isFax   whether one was found
      * @param bool        $calls   whether one calls
      */
-    public function __construct(public ?string $mailbox, public Heard $heard, public int $seconds, public bool $isFax, public bool $calls)
-    {
-    }
+    public function __construct(
+        public ?string $mailbox,
+        public Heard $heard,
+        public int $seconds,
+        public bool $isFax,
+        public bool $calls,
+    ) {}
 
     public function kind(): string
     {
@@ -43,6 +47,11 @@ final readonly class FaxLookedFor implements Happening
 
     public function noticed(): array
     {
-        return ['fax' => $this->isFax, 'prompt' => $this->heard->prompt, 'language' => $this->heard->language, 'seconds' => $this->seconds];
+        return [
+            'fax' => $this->isFax,
+            'prompt' => $this->heard->prompt,
+            'language' => $this->heard->language,
+            'seconds' => $this->seconds,
+        ];
     }
 }

@@ -10,9 +10,12 @@ use Meandros\Core\Time\Reading;
 final readonly class HoursRead implements Happening
 {
     /** @param Reading|null $reading null when no hours are chosen */
-    public function __construct(public ?string $hours, public ?Reading $reading, public string $zone, public bool $hasExit)
-    {
-    }
+    public function __construct(
+        public ?string $hours,
+        public ?Reading $reading,
+        public string $zone,
+        public bool $hasExit,
+    ) {}
 
     public function kind(): string
     {

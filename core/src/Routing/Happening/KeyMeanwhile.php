@@ -12,9 +12,7 @@ final readonly class KeyMeanwhile implements Happening
      * @param bool $isHeard whether the call was answered by then: before that nobody hears keys
      * @param bool $known   whether it leads anywhere
      */
-    public function __construct(public string $key, public int $after, public bool $isHeard, public bool $known)
-    {
-    }
+    public function __construct(public string $key, public int $after, public bool $isHeard, public bool $known) {}
 
     public function kind(): string
     {

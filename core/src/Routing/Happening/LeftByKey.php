@@ -7,9 +7,7 @@ namespace Meandros\Core\Routing\Happening;
 /** Whoever waits presses the key that leaves the queue. */
 final readonly class LeftByKey implements QueueHappening
 {
-    public function __construct(public string $queue, public string $key, public int $seconds)
-    {
-    }
+    public function __construct(public string $queue, public string $key, public int $seconds) {}
 
     public function kind(): string
     {

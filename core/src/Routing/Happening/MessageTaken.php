@@ -6,9 +6,12 @@ namespace Meandros\Core\Routing\Happening;
 
 final readonly class MessageTaken implements Happening
 {
-    public function __construct(public ?string $mailbox, public ?string $greeting, public int $greetingSeconds, public bool $greetingOfRule = false)
-    {
-    }
+    public function __construct(
+        public ?string $mailbox,
+        public ?string $greeting,
+        public int $greetingSeconds,
+        public bool $greetingOfRule = false,
+    ) {}
 
     public function kind(): string
     {

@@ -12,15 +12,16 @@ use Random\Randomizer;
 final readonly class MusicBegins implements QueueHappening
 {
     /** @param non-empty-list<string> $pieces prompts in the order of the first round */
-    private function __construct(public array $pieces, public bool $shuffled)
-    {
-    }
+    private function __construct(public array $pieces, public bool $shuffled) {}
 
     public static function of(QueueMusic $music, int $seed): self
     {
         \assert([] !== $music->pieces);
 
-        return new self($music->shuffled ? (new Randomizer(new Mt19937($seed)))->shuffleArray($music->pieces) : $music->pieces, $music->shuffled);
+        return new self(
+            $music->shuffled ? (new Randomizer(new Mt19937($seed)))->shuffleArray($music->pieces) : $music->pieces,
+            $music->shuffled,
+        );
     }
 
     public function kind(): string

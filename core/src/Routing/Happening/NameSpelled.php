@@ -16,9 +16,14 @@ final readonly class NameSpelled implements Happening
      * @param int         $seconds that spelling took, or for which nothing was pressed
      * @param int|null    $at      seconds since the prompt began at which the first key was pressed
      */
-    public function __construct(public Heard $heard, public ?Search $search, public int $try, public int $tries, public int $seconds, public ?int $at)
-    {
-    }
+    public function __construct(
+        public Heard $heard,
+        public ?Search $search,
+        public int $try,
+        public int $tries,
+        public int $seconds,
+        public ?int $at,
+    ) {}
 
     public function kind(): string
     {
@@ -31,16 +36,33 @@ final readonly class NameSpelled implements Happening
 
     public function what(): array
     {
-        return ['prompt' => $this->heard->prompt, 'language' => $this->heard->language, 'keys' => $this->search?->typed, 'people' => array_map(static fn (Person $person): string => $person->id(), $this->search->people ?? [])];
+        return [
+            'prompt' => $this->heard->prompt,
+            'language' => $this->heard->language,
+            'keys' => $this->search?->typed,
+            'people' => array_map(static fn(Person $person): string => $person->id(), $this->search->people ?? []),
+        ];
     }
 
     public function because(): array
     {
-        return ['stop' => $this->search?->stop->value, 'try' => $this->try, 'tries' => $this->tries, 'seconds' => $this->seconds, 'at' => $this->at];
+        return [
+            'stop' => $this->search?->stop->value,
+            'try' => $this->try,
+            'tries' => $this->tries,
+            'seconds' => $this->seconds,
+            'at' => $this->at,
+        ];
     }
 
     public function noticed(): array
     {
-        return ['prompt' => $this->heard->prompt, 'language' => $this->heard->language, 'keys' => $this->search?->typed, 'seconds' => $this->seconds, 'at' => $this->at];
+        return [
+            'prompt' => $this->heard->prompt,
+            'language' => $this->heard->language,
+            'keys' => $this->search?->typed,
+            'seconds' => $this->seconds,
+            'at' => $this->at,
+        ];
     }
 }

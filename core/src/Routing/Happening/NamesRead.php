@@ -14,9 +14,13 @@ final readonly class NamesRead implements Happening
      * @param string|null  $chosen  by id
      * @param int          $seconds of reading
      */
-    public function __construct(public array $people, public int $more, public ?string $key, public ?string $chosen, public int $seconds)
-    {
-    }
+    public function __construct(
+        public array $people,
+        public int $more,
+        public ?string $key,
+        public ?string $chosen,
+        public int $seconds,
+    ) {}
 
     public function kind(): string
     {

@@ -8,9 +8,7 @@ namespace Meandros\Core\Routing\Happening;
 final readonly class NoticeSent implements QueueHappening
 {
     /** @param list<string> $to e-mail addresses */
-    public function __construct(public string $queue, public int $seconds, public array $to)
-    {
-    }
+    public function __construct(public string $queue, public int $seconds, public array $to) {}
 
     public function kind(): string
     {

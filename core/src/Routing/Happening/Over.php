@@ -14,9 +14,12 @@ final readonly class Over implements Happening
      * @param Stop|null $stop  why it was stopped, where it was
      * @param int|null  $limit the number of steps or seconds that was reached, where a limit ended it
      */
-    public function __construct(public Ending $ending, public ?string $lastStep, public ?Stop $stop = null, public ?int $limit = null)
-    {
-    }
+    public function __construct(
+        public Ending $ending,
+        public ?string $lastStep,
+        public ?Stop $stop = null,
+        public ?int $limit = null,
+    ) {}
 
     public function kind(): string
     {

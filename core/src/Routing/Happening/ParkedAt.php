@@ -15,9 +15,14 @@ final readonly class ParkedAt implements Happening
      * @param int|null    $takenAfter seconds; null where nobody takes it
      * @param string|null $by         who takes it, where that is stated
      */
-    public function __construct(public ?string $site, public ?string $place, public bool $isFirst = false, public ?string $prompt = null, public ?int $takenAfter = null, public ?string $by = null)
-    {
-    }
+    public function __construct(
+        public ?string $site,
+        public ?string $place,
+        public bool $isFirst = false,
+        public ?string $prompt = null,
+        public ?int $takenAfter = null,
+        public ?string $by = null,
+    ) {}
 
     public function kind(): string
     {

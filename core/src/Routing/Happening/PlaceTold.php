@@ -11,9 +11,7 @@ final readonly class PlaceTold implements QueueHappening
      * @param int|null $position from 1; null where it is not told
      * @param int|null $expected seconds; null where it is not told, or nobody is signed in
      */
-    public function __construct(public string $queue, public ?int $position, public ?int $expected)
-    {
-    }
+    public function __construct(public string $queue, public ?int $position, public ?int $expected) {}
 
     public function kind(): string
     {

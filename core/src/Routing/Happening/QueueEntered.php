@@ -15,9 +15,14 @@ final readonly class QueueEntered implements QueueHappening
      * @param int|null    $expected seconds of waiting; null where nobody is signed in
      * @param int         $handling seconds that a call takes on average
      */
-    public function __construct(public ?string $queue, public ?string $exit = null, public int $ahead = 0, public int $signedIn = 0, public ?int $expected = null, public int $handling = 0)
-    {
-    }
+    public function __construct(
+        public ?string $queue,
+        public ?string $exit = null,
+        public int $ahead = 0,
+        public int $signedIn = 0,
+        public ?int $expected = null,
+        public int $handling = 0,
+    ) {}
 
     public function kind(): string
     {

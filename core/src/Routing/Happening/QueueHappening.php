@@ -9,6 +9,4 @@ namespace Meandros\Core\Routing\Happening;
  *
  * @phpstan-sealed CallbackClosed|CallbackOffered|CallbackTaken|CallbackTried|LeftByKey|MusicBegins|NoticeSent|PlaceTold|QueueEntered|SignedByCode|SignedOutForMissing|WaitedInVain|WordHeard
  */
-interface QueueHappening extends Happening
-{
-}
+interface QueueHappening extends Happening {}

@@ -20,9 +20,15 @@ final readonly class Ringing implements Happening
      * @param Choice|null $choice which of the person's answering rules held
      * @param Turn|null   $turn   why an agent of a queue was asked
      */
-    public function __construct(public ?Target $target, public array $rung, public int $seconds, public int $limitSeconds, public ?string $exit, public ?Choice $choice = null, public ?Turn $turn = null)
-    {
-    }
+    public function __construct(
+        public ?Target $target,
+        public array $rung,
+        public int $seconds,
+        public int $limitSeconds,
+        public ?string $exit,
+        public ?Choice $choice = null,
+        public ?Turn $turn = null,
+    ) {}
 
     public function kind(): string
     {
@@ -41,26 +47,30 @@ final readonly class Ringing implements Happening
         return [
             'rule' => $choice?->rule?->id,
             'status' => $choice?->status->value,
-            'considered' => array_map(static fn (Considered $one): array => $one->toJson(), $choice->considered ?? []),
+            'considered' => array_map(static fn(Considered $one): array => $one->toJson(), $choice->considered ?? []),
             'turn' => $this->turn?->toJson(),
-            'limit' => $this->limitSeconds, 'phones' => array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung),
+            'limit' => $this->limitSeconds,
+            'phones' => array_map(static fn(Rung $rung): array => $rung->toJson(), $this->rung),
         ];
     }
 
     /** Whether phones answered by themselves. */
     public function isAnnouncement(): bool
     {
-        return [] !== array_filter($this->rung, static fn (Rung $rung): bool => Rung::HEARS === $rung->outcome);
+        return [] !== array_filter($this->rung, static fn(Rung $rung): bool => Rung::HEARS === $rung->outcome);
     }
 
     /** Whether the own mailbox of a phone took the call. */
     public function lostToMailbox(): bool
     {
-        return [] !== array_filter($this->rung, static fn (Rung $rung): bool => Rung::OWN_MAILBOX === $rung->outcome);
+        return [] !== array_filter($this->rung, static fn(Rung $rung): bool => Rung::OWN_MAILBOX === $rung->outcome);
     }
 
     public function noticed(): array
     {
-        return ['exit' => $this->exit, 'phones' => array_map(static fn (Rung $rung): array => $rung->toJson(), $this->rung)];
+        return [
+            'exit' => $this->exit,
+            'phones' => array_map(static fn(Rung $rung): array => $rung->toJson(), $this->rung),
+        ];
     }
 }

@@ -14,9 +14,14 @@ final readonly class Said implements Happening
      * @param int         $seconds for which it was heard
      * @param int         $ringing seconds of it during which phones rang
      */
-    private function __construct(public ?string $prompt, public string $language, public string $wantedLanguage, public int $seconds, public bool $toTheEnd = true, public int $ringing = 0)
-    {
-    }
+    private function __construct(
+        public ?string $prompt,
+        public string $language,
+        public string $wantedLanguage,
+        public int $seconds,
+        public bool $toTheEnd = true,
+        public int $ringing = 0,
+    ) {}
 
     public static function all(Heard $heard, string $wantedLanguage): self
     {
@@ -35,7 +40,14 @@ final readonly class Said implements Happening
      */
     public static function whileRinging(Heard $heard, string $wantedLanguage, int $seconds, int $ringing): self
     {
-        return new self($heard->prompt, $heard->language, $wantedLanguage, $seconds, $seconds === $heard->seconds, $ringing);
+        return new self(
+            $heard->prompt,
+            $heard->language,
+            $wantedLanguage,
+            $seconds,
+            $seconds === $heard->seconds,
+            $ringing,
+        );
     }
 
     public function kind(): string

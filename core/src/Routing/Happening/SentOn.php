@@ -14,9 +14,13 @@ final readonly class SentOn implements Happening
      * @param string      $digits sent when it is answered
      * @param string|null $exit   by which it goes on where it does not get through
      */
-    public function __construct(public ?string $number, public ?string $line = null, public ?string $shows = null, public ?string $exit = null, public string $digits = '')
-    {
-    }
+    public function __construct(
+        public ?string $number,
+        public ?string $line = null,
+        public ?string $shows = null,
+        public ?string $exit = null,
+        public string $digits = '',
+    ) {}
 
     public function kind(): string
     {

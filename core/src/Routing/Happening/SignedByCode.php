@@ -10,9 +10,12 @@ use Meandros\Core\Call\SignIn;
 final readonly class SignedByCode implements QueueHappening
 {
     /** @param string|null $who the agent whose extension it is dialled from; null for anybody else */
-    public function __construct(public string $queue, public string $code, public SignIn $signIn, public ?string $who)
-    {
-    }
+    public function __construct(
+        public string $queue,
+        public string $code,
+        public SignIn $signIn,
+        public ?string $who,
+    ) {}
 
     public function kind(): string
     {

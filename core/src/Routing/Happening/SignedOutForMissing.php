@@ -7,9 +7,7 @@ namespace Meandros\Core\Routing\Happening;
 /** An agent is signed out, having missed too many calls. */
 final readonly class SignedOutForMissing implements QueueHappening
 {
-    public function __construct(public string $queue, public string $who, public int $missed)
-    {
-    }
+    public function __construct(public string $queue, public string $who, public int $missed) {}
 
     public function kind(): string
     {

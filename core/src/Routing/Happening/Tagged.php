@@ -9,9 +9,7 @@ use Meandros\Core\Call\Tag;
 /** What the call carries is changed from here on. */
 final readonly class Tagged implements Happening
 {
-    public function __construct(public Tag $tag)
-    {
-    }
+    public function __construct(public Tag $tag) {}
 
     public function kind(): string
     {

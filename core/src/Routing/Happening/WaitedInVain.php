@@ -7,9 +7,7 @@ namespace Meandros\Core\Routing\Happening;
 /** The longest wait of a queue is over. */
 final readonly class WaitedInVain implements QueueHappening
 {
-    public function __construct(public string $queue, public int $seconds, public int $ahead)
-    {
-    }
+    public function __construct(public string $queue, public int $seconds, public int $ahead) {}
 
     public function kind(): string
     {

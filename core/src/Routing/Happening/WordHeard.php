@@ -7,9 +7,7 @@ namespace Meandros\Core\Routing\Happening;
 /** The agent hears what the call is about before the caller is through. */
 final readonly class WordHeard implements QueueHappening
 {
-    public function __construct(public string $prompt, public int $seconds)
-    {
-    }
+    public function __construct(public string $prompt, public int $seconds) {}
 
     public function kind(): string
     {

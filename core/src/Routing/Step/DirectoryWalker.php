@@ -32,13 +32,16 @@ final class DirectoryWalker implements StepWalker
     {
         \assert($step instanceof DirectoryStep);
         $prompt = $walk->plan->get(Prompt::class, $step->prompt);
-        for ($try = 1;; ++$try) {
+        for ($try = 1; ; ++$try) {
             $search = self::ask($step, $walk->hear($prompt), $try, $walk);
             $exit = null === $search ? DirectoryStep::NOTHING : DirectoryStep::NOBODY;
             if (DirectoryStep::HELP === $search?->typed) {
                 return Onward::by(DirectoryStep::HELP);
             }
-            $found = \count($search->people ?? []) > 1 ? self::choose($step, $search->people ?? [], $walk) : $search->people[0] ?? null;
+            $found =
+                \count($search->people ?? []) > 1
+                    ? self::choose($step, $search->people ?? [], $walk)
+                    : $search->people[0] ?? null;
             if (DirectoryStep::HELP === $found) {
                 return Onward::by(DirectoryStep::HELP);
             }
@@ -65,10 +68,14 @@ final class DirectoryWalker implements StepWalker
         // Whoever says a name is taken to spell it.
         $keys = null === $press?->says ? $press->keys ?? '' : Keypad::spell($press->says);
         $at = $press->after ?? $heard->seconds;
-        $search = '' === $keys || $at >= $heard->seconds + $step->waitSeconds ? null : self::search($step, $keys, $walk);
+        $search =
+            '' === $keys || $at >= $heard->seconds + $step->waitSeconds ? null : self::search($step, $keys, $walk);
         $seconds = null === $search ? $step->waitSeconds : self::spellingSeconds($search, $step);
         $walk->listen($heard, null === $search ? null : min($at, $heard->seconds));
-        $walk->note(new NameSpelled($heard, $search, $try, $step->tries, $seconds, null === $search ? null : $at), $start);
+        $walk->note(
+            new NameSpelled($heard, $search, $try, $step->tries, $seconds, null === $search ? null : $at),
+            $start,
+        );
         $walk->pass($seconds + (null === $search ? 0 : max(0, $at - $heard->seconds)));
 
         return $search;
@@ -76,7 +83,9 @@ final class DirectoryWalker implements StepWalker
 
     private static function search(DirectoryStep $step, string $keys, Walk $walk): Search
     {
-        return str_starts_with($keys, DirectoryStep::HELP) ? new Search(DirectoryStep::HELP, [], Stop::One) : (new Directory($walk->plan, $step->spelling, $step->dial))->read($keys);
+        return str_starts_with($keys, DirectoryStep::HELP)
+            ? new Search(DirectoryStep::HELP, [], Stop::One)
+            : (new Directory($walk->plan, $step->spelling, $step->dial))->read($keys);
     }
 
     /** A second for each key after the first, then as long as another may follow. */
@@ -103,12 +112,20 @@ final class DirectoryWalker implements StepWalker
     private static function choose(DirectoryStep $step, array $people, Walk $walk): Person|string|null
     {
         $read = \array_slice($people, 0, $step->spelling->most);
-        $seconds = array_sum(array_map(static fn (Person $person): int => self::nameSeconds($person, $walk), $read));
+        $seconds = array_sum(array_map(static fn(Person $person): int => self::nameSeconds($person, $walk), $read));
         $press = $walk->takeKey();
         $at = $press->after ?? $seconds;
         $key = null === $press || $at >= $seconds + $step->waitSeconds ? null : substr($press->keys, 0, 1);
         $chosen = null === $key || DirectoryStep::HELP === $key ? $key : $read[(int) $key - 1] ?? null;
-        $walk->note(new NamesRead(array_map(static fn (Person $person): string => $person->id(), $read), \count($people) - \count($read), $key, $chosen instanceof Person ? $chosen->id() : null, $seconds));
+        $walk->note(
+            new NamesRead(
+                array_map(static fn(Person $person): string => $person->id(), $read),
+                \count($people) - \count($read),
+                $key,
+                $chosen instanceof Person ? $chosen->id() : null,
+                $seconds,
+            ),
+        );
         $walk->pass(null === $key ? $seconds + $step->waitSeconds : $at);
 
         return $chosen;

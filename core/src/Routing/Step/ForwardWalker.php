@@ -42,7 +42,9 @@ final class ForwardWalker implements StepWalker
         };
         $walk->note(new SentOn($step->number, $line?->id(), $shows, $exit, $step->digits));
 
-        return null === $exit ? Onward::end(new Ending(EndingKind::Forwarded, phone: $step->number)) : Onward::by($exit);
+        return null === $exit
+            ? Onward::end(new Ending(EndingKind::Forwarded, phone: $step->number))
+            : Onward::by($exit);
     }
 
     /** The line that carries it: the one that is set, or the first that may and has a channel free. */

@@ -25,7 +25,7 @@ final class MenuWalker implements StepWalker
     {
         \assert($step instanceof MenuStep);
         $exit = null;
-        for ($try = 1;; ++$try) {
+        for ($try = 1; ; ++$try) {
             $start = $walk->second();
             $heard = $walk->hear($walk->plan->get(Prompt::class, self::prompt($step, $try, $exit)));
             $press = $walk->takeKey();
@@ -57,11 +57,22 @@ final class MenuWalker implements StepWalker
         if (null !== $press->says) {
             $said = Spoken::understand($press->says, $step->manner->words, $walk->arrival()->language);
 
-            return new Pressed($said->key, null !== $said->key && null !== $step->exits()->find($said->key), $at, 0, $said);
+            return new Pressed(
+                $said->key,
+                null !== $said->key && null !== $step->exits()->find($said->key),
+                $at,
+                0,
+                $said,
+            );
         }
         $keys = self::taken($step, $press);
 
-        return new Pressed($keys, $isPerson || null !== $step->exits()->find($keys), $at, self::moreDigits($step, $press->keys));
+        return new Pressed(
+            $keys,
+            $isPerson || null !== $step->exits()->find($keys),
+            $at,
+            self::moreDigits($step, $press->keys),
+        );
     }
 
     /** @param string|null $last how the try before ended */
@@ -80,7 +91,10 @@ final class MenuWalker implements StepWalker
         $after = $press->after ?? $heard->seconds;
 
         return match (true) {
-            null === $press, $after >= $heard->seconds + $step->waitSeconds, $after < $heard->seconds && !$step->manner->duringPrompt => null,
+            null === $press,
+            $after >= $heard->seconds + $step->waitSeconds,
+            $after < $heard->seconds && !$step->manner->duringPrompt
+                => null,
             default => $after,
         };
     }
@@ -88,7 +102,11 @@ final class MenuWalker implements StepWalker
     /** The digits of an extension where one may be dialled, otherwise the first key. */
     private static function taken(MenuStep $step, KeyPress $press): string
     {
-        return null === $step->dial ? substr($press->keys, 0, 1) : (1 === \strlen($press->keys) ? $press->keys : rtrim($press->keys, '#'));
+        return null === $step->dial
+            ? substr($press->keys, 0, 1)
+            : (1 === \strlen($press->keys)
+                ? $press->keys
+                : rtrim($press->keys, '#'));
     }
 
     private static function dialled(MenuStep $step, Walk $walk, string $digits): ?Person

@@ -39,20 +39,31 @@ final class MessageWalker implements StepWalker
      *
      * @throws CallOver
      */
-    public static function leave(Mailbox $mailbox, Walk $walk, ?string $greeting = null, Exits $exits = new Exits()): Onward
-    {
+    public static function leave(
+        Mailbox $mailbox,
+        Walk $walk,
+        ?string $greeting = null,
+        Exits $exits = new Exits(),
+    ): Onward {
         $heard = $walk->hear($walk->plan->get(Prompt::class, $greeting ?? $mailbox->greeting));
         $start = $walk->second();
-        $onward = (new KeysMeanwhile($walk))->during(0 === $heard->seconds ? [] : [...$exits->keys(), MessageStep::AT_ONCE], static function () use ($walk, $heard): Onward {
-            $walk->listen($heard);
+        $onward = (new KeysMeanwhile($walk))->during(
+            0 === $heard->seconds ? [] : [...$exits->keys(), MessageStep::AT_ONCE],
+            static function () use ($walk, $heard): Onward {
+                $walk->listen($heard);
 
-            return Onward::next();
-        }, 0);
+                return Onward::next();
+            },
+            0,
+        );
         if (null !== $onward->exit && MessageStep::AT_ONCE !== $onward->exit) {
             return $onward;
         }
         $cut = MessageStep::AT_ONCE === $onward->exit;
-        $walk->note(new MessageTaken($mailbox->id(), $heard->prompt, $walk->second() - $start, null !== $greeting), $cut ? null : $start);
+        $walk->note(
+            new MessageTaken($mailbox->id(), $heard->prompt, $walk->second() - $start, null !== $greeting),
+            $cut ? null : $start,
+        );
 
         return Onward::end(new Ending(EndingKind::Message, $mailbox->id()));
     }

@@ -37,10 +37,23 @@ final class ParkWalker implements StepWalker
         $parked = $walk->assumptions->parked;
         $isTaken = null !== $parked->takenAfter && (0 === $step->seconds || $parked->takenAfter < $step->seconds);
         $heard = $walk->hear($walk->plan->get(Prompt::class, $step->prompt));
-        $walk->note(new ParkedAt($site->id(), $place, '' === $step->place, $heard->prompt, $isTaken ? $parked->takenAfter : null, $parked->by));
-        $walk->pass($isTaken ? (int) $parked->takenAfter : (0 === $step->seconds ? Walk::MOST_SECONDS : $step->seconds));
+        $walk->note(
+            new ParkedAt(
+                $site->id(),
+                $place,
+                '' === $step->place,
+                $heard->prompt,
+                $isTaken ? $parked->takenAfter : null,
+                $parked->by,
+            ),
+        );
+        $walk->pass(
+            $isTaken ? (int) $parked->takenAfter : (0 === $step->seconds ? Walk::MOST_SECONDS : $step->seconds),
+        );
 
-        return $isTaken ? Onward::end(new Ending(EndingKind::Answered, $parked->by ?? $site->id())) : Onward::by(ParkStep::NOT_TAKEN);
+        return $isTaken
+            ? Onward::end(new Ending(EndingKind::Answered, $parked->by ?? $site->id()))
+            : Onward::by(ParkStep::NOT_TAKEN);
     }
 
     /** The place that is meant, or the first, at which no call waits. */

@@ -26,7 +26,11 @@ final class RingWalker implements StepWalker
     {
         \assert($step instanceof RingStep);
 
-        return (new KeysMeanwhile($walk))->during($step->exits()->keys(), static fn (): Onward => self::keepRinging($step, $walk), null === $step->greeting ? null : $step->greetAfter);
+        return (new KeysMeanwhile($walk))->during(
+            $step->exits()->keys(),
+            static fn(): Onward => self::keepRinging($step, $walk),
+            null === $step->greeting ? null : $step->greetAfter,
+        );
     }
 
     /** @throws CallOver */
@@ -41,7 +45,9 @@ final class RingWalker implements StepWalker
             $walk,
             null === $step->target ? 0 : $step->againMinutes,
             $step->seconds,
-            static fn (int $round, int $seconds): Onward => 1 === $round ? self::greeted($step, $walk, static fn (): Onward => self::ring($step, $walk, $seconds, $round)) : self::ring($step, $walk, $seconds, $round),
+            static fn(int $round, int $seconds): Onward => 1 === $round
+                ? self::greeted($step, $walk, static fn(): Onward => self::ring($step, $walk, $seconds, $round))
+                : self::ring($step, $walk, $seconds, $round),
         );
     }
 
@@ -78,7 +84,15 @@ final class RingWalker implements StepWalker
             $ringing = min($walk->second() - $begins, $heard->seconds);
             if ($ringing > 0) {
                 $goesOn = null !== $onward && null === $onward->ending;
-                $walk->note(Said::whileRinging($heard, $walk->arrival()->language, $goesOn ? $heard->seconds : $ringing, $ringing), $begins);
+                $walk->note(
+                    Said::whileRinging(
+                        $heard,
+                        $walk->arrival()->language,
+                        $goesOn ? $heard->seconds : $ringing,
+                        $ringing,
+                    ),
+                    $begins,
+                );
                 $walk->answer();
             }
         }

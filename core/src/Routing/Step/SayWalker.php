@@ -19,7 +19,11 @@ final class SayWalker implements StepWalker
     {
         \assert($step instanceof SayStep);
 
-        return (new KeysMeanwhile($walk))->during($step->exits()->keys(), static fn (): Onward => self::say($step, $walk), 0);
+        return (new KeysMeanwhile($walk))->during(
+            $step->exits()->keys(),
+            static fn(): Onward => self::say($step, $walk),
+            0,
+        );
     }
 
     private static function say(SayStep $step, Walk $walk): Onward

@@ -29,9 +29,11 @@ final class Agents
 
     private int $told = 0;
 
-    public function __construct(private readonly Queue $queue, private readonly Walk $walk, private readonly Dispatcher $dispatcher)
-    {
-    }
+    public function __construct(
+        private readonly Queue $queue,
+        private readonly Walk $walk,
+        private readonly Dispatcher $dispatcher,
+    ) {}
 
     /** Whether any of those who are signed in has a phone that can be reached. */
     public function anyReachable(): bool
@@ -71,11 +73,23 @@ final class Agents
         $members = [];
         foreach ($asked as $agent) {
             $person = $this->walk->plan->get(Person::class, $agent->who);
-            null === $person || $members[] = (new Members($this->walk))->agent($person, $this->queue->taking->pickUp);
+            null === $person || ($members[] = (new Members($this->walk))->agent($person, $this->queue->taking->pickUp));
         }
-        $turn = new Turn($this->queue->asking->order, \count($agents), $asked[0]->tier, $this->dispatcher->figure($asked[0], $now), PickUp::ByItself === $this->queue->taking->pickUp);
+        $turn = new Turn(
+            $this->queue->asking->order,
+            \count($agents),
+            $asked[0]->tier,
+            $this->dispatcher->figure($asked[0], $now),
+            PickUp::ByItself === $this->queue->taking->pickUp,
+        );
         $whom = Target::element(1 === \count($asked) ? $asked[0]->who : $this->queue->id());
-        $ending = (new Ringer($this->walk))->alert($whom, $members, min($this->queue->asking->alertSeconds, $until - $now), ++$this->told <= self::MOST_TOLD ? $turn : null, static fn (int $seconds) => $pass($now + $seconds))->ending;
+        $ending = (new Ringer($this->walk))->alert(
+            $whom,
+            $members,
+            min($this->queue->asking->alertSeconds, $until - $now),
+            ++$this->told <= self::MOST_TOLD ? $turn : null,
+            static fn(int $seconds) => $pass($now + $seconds),
+        )->ending;
         if (null === $ending) {
             array_walk($asked, $this->miss(...));
         } elseif (EndingKind::Answered === $ending->kind) {

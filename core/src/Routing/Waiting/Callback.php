@@ -23,8 +23,13 @@ final readonly class Callback
     private WaitingCaller $caller;
 
     /** @param int $start second at which the wait began */
-    public function __construct(private Queue $queue, private Walk $walk, private Agents $agents, private int $start, private CallbackRoute $route)
-    {
+    public function __construct(
+        private Queue $queue,
+        private Walk $walk,
+        private Agents $agents,
+        private int $start,
+        private CallbackRoute $route,
+    ) {
         $this->callback = $queue->callback ?? new QueueCallback();
         $this->caller = $walk->assumptions->queues[$queue->id()]->caller ?? new WaitingCaller();
     }
@@ -62,7 +67,11 @@ final readonly class Callback
                 return $this->closed($hours, $reading);
             }
             $closes = null === $reading?->until ? $kept : $reading->until - $this->walk->call->instant;
-            $ending = $this->agents->ask($this->walk->second() - $this->start, min($kept, $closes), fn (int $until) => $this->walk->pass($until - $this->walk->second()));
+            $ending = $this->agents->ask(
+                $this->walk->second() - $this->start,
+                min($kept, $closes),
+                fn(int $until) => $this->walk->pass($until - $this->walk->second()),
+            );
             if (null !== $ending) {
                 return $ending;
             }
@@ -74,7 +83,9 @@ final readonly class Callback
     private function closed(Hours $hours, Reading $reading): Ending
     {
         $overnight = $this->callback->window->overnight;
-        $this->walk->note(new CallbackClosed($this->queue->id(), $hours->id(), $reading, $this->walk->zoneOf($hours), $overnight));
+        $this->walk->note(
+            new CallbackClosed($this->queue->id(), $hours->id(), $reading, $this->walk->zoneOf($hours), $overnight),
+        );
 
         return new Ending($overnight ? EndingKind::CallbackKept : EndingKind::CallbackInVain, $this->queue->id());
     }
@@ -87,7 +98,10 @@ final readonly class Callback
     private function call(int $try): bool
     {
         $tries = $this->callback->calls;
-        $takes = $try >= $this->caller->onTry && null !== $this->caller->picksUp && $this->caller->picksUp < $tries->ringSeconds;
+        $takes =
+            $try >= $this->caller->onTry &&
+            null !== $this->caller->picksUp &&
+            $this->caller->picksUp < $tries->ringSeconds;
         $seconds = $takes ? (int) $this->caller->picksUp : $tries->ringSeconds;
         $this->walk->note(new CallbackTried($this->route, $try, $tries->tries, $seconds, $takes));
         $this->walk->pass($seconds);

@@ -19,9 +19,12 @@ final readonly class CallbackRoute
      * @param string|null $line   by which it leaves; null inside, or where the plan does not say how calls leave
      * @param string|null $shows  the number of ours that they see, in E.164; null inside
      */
-    private function __construct(public CallbackOffer $offer, public string $number, public ?string $line, public ?string $shows)
-    {
-    }
+    private function __construct(
+        public CallbackOffer $offer,
+        public string $number,
+        public ?string $line,
+        public ?string $shows,
+    ) {}
 
     /** Null where the queue calls nobody back, the caller's number is not known, or no line may carry the call: then nothing is offered. */
     public static function of(Queue $queue, Walk $walk): ?self
@@ -35,11 +38,18 @@ final readonly class CallbackRoute
         }
         $calls = $queue->callback->calls;
         $carriers = $walk->lines->carriers($caller->text, $walk->arrival()->site);
-        $may = null === $calls->line ? $carriers : array_values(array_filter($carriers, static fn (OutsideLine $line): bool => $line->id() === $calls->line));
+        $may =
+            null === $calls->line
+                ? $carriers
+                : array_values(
+                    array_filter($carriers, static fn(OutsideLine $line): bool => $line->id() === $calls->line),
+                );
         if ([] === $may && $walk->lines->areKnown()) {
             return null;
         }
-        $shown = $walk->plan->get(Number::class, $calls->shows) ?? $walk->plan->get(Number::class, $walk->arrival()->element);
+        $shown =
+            $walk->plan->get(Number::class, $calls->shows) ??
+            $walk->plan->get(Number::class, $walk->arrival()->element);
 
         return new self($queue->callback->offer, $caller->text, ($may[0] ?? null)?->id(), $shown?->number);
     }

@@ -23,15 +23,28 @@ final class Meanwhile
      * @param int      $ends  second at which the wait is over
      * @param int|null $offer second at which the offer to call back is heard; null where there is none
      */
-    public function __construct(private readonly Queue $queue, private readonly Walk $walk, private readonly Dispatcher $dispatcher, int $start, private readonly int $began, private readonly int $ends, ?int $offer)
-    {
+    public function __construct(
+        private readonly Queue $queue,
+        private readonly Walk $walk,
+        private readonly Dispatcher $dispatcher,
+        int $start,
+        private readonly int $began,
+        private readonly int $ends,
+        ?int $offer,
+    ) {
         $callback = $queue->callback?->offer;
         if (null !== $offer && null !== $callback?->key) {
-            $this->once[$offer][] = static fn (int $second) => $walk->note(new CallbackOffered($queue->id(), $callback->key, $callback->prompt), $second);
+            $this->once[$offer][] = static fn(int $second) => $walk->note(
+                new CallbackOffered($queue->id(), $callback->key, $callback->prompt),
+                $second,
+            );
         }
         $notice = $queue->promise->noticeSeconds;
         if (null !== $notice && [] !== $queue->promise->notify) {
-            $this->once[$start + $notice][] = static fn (int $second) => $walk->note(new NoticeSent($queue->id(), $notice, $queue->promise->notify), $second);
+            $this->once[$start + $notice][] = static fn(int $second) => $walk->note(
+                new NoticeSent($queue->id(), $notice, $queue->promise->notify),
+                $second,
+            );
         }
         ksort($this->once);
         // What was due while the introduction was heard comes now, at its own second.
@@ -41,7 +54,7 @@ final class Meanwhile
     /** The caller waits until a second. */
     public function pass(int $until): void
     {
-        while (null !== $next = $this->next($until)) {
+        while (null !== ($next = $this->next($until))) {
             $this->walk->pass($next - $this->walk->second());
             if ($next === $this->announcement($next)) {
                 $this->announce($next);
@@ -66,14 +79,22 @@ final class Meanwhile
     {
         $every = $this->queue->waiting->announceSeconds;
 
-        return $this->queue->waiting->announces() ? $this->began + max(1, intdiv($from - $this->began + $every - 1, $every)) * $every : null;
+        return $this->queue->waiting->announces()
+            ? $this->began + max(1, intdiv($from - $this->began + $every - 1, $every)) * $every
+            : null;
     }
 
     private function announce(int $second): void
     {
         $waiting = $this->queue->waiting;
         $ahead = $this->dispatcher->ahead($second);
-        $this->walk->note(new PlaceTold($this->queue->id(), $waiting->tellsPosition ? $ahead + 1 : null, $waiting->tellsWait ? $this->dispatcher->expected($second) : null));
+        $this->walk->note(
+            new PlaceTold(
+                $this->queue->id(),
+                $waiting->tellsPosition ? $ahead + 1 : null,
+                $waiting->tellsWait ? $this->dispatcher->expected($second) : null,
+            ),
+        );
     }
 
     private function doOnce(int $until): void

@@ -15,13 +15,23 @@ final readonly class Turn
      * @param int  $figure   that the order looks at: seconds idle, calls or seconds of talking today
      * @param bool $byItself whether their phone answers by itself
      */
-    public function __construct(public AgentOrder $order, public int $free, public int $tier, public int $figure, public bool $byItself = false)
-    {
-    }
+    public function __construct(
+        public AgentOrder $order,
+        public int $free,
+        public int $tier,
+        public int $figure,
+        public bool $byItself = false,
+    ) {}
 
     /** @return array<string, mixed> */
     public function toJson(): array
     {
-        return ['order' => $this->order->value, 'free' => $this->free, 'tier' => $this->tier, 'figure' => $this->figure, 'byItself' => $this->byItself];
+        return [
+            'order' => $this->order->value,
+            'free' => $this->free,
+            'tier' => $this->tier,
+            'figure' => $this->figure,
+            'byItself' => $this->byItself,
+        ];
     }
 }

@@ -52,12 +52,29 @@ final class Wait
     {
         $exit = $this->whyNotLetIn();
         $admission = $this->queue->admission;
-        $this->walk->note(new QueueEntered($this->queue->id(), $exit, $this->dispatcher->ahead($this->start), \count($this->dispatcher->signedIn()), $this->dispatcher->expected($this->start), $admission->handlingSeconds));
+        $this->walk->note(
+            new QueueEntered(
+                $this->queue->id(),
+                $exit,
+                $this->dispatcher->ahead($this->start),
+                \count($this->dispatcher->signedIn()),
+                $this->dispatcher->expected($this->start),
+                $admission->handlingSeconds,
+            ),
+        );
         if (null !== $exit) {
             return Onward::by($exit);
         }
         $this->introduce();
-        $meanwhile = new Meanwhile($this->queue, $this->walk, $this->dispatcher, $this->start, $this->began, $this->ends, $this->offered());
+        $meanwhile = new Meanwhile(
+            $this->queue,
+            $this->walk,
+            $this->dispatcher,
+            $this->start,
+            $this->began,
+            $this->ends,
+            $this->offered(),
+        );
         while ($this->walk->second() < $this->until()) {
             $ending = $this->agents->ask($this->walk->second() - $this->start, $this->until(), $meanwhile->pass(...));
             if (null !== $ending) {
@@ -72,7 +89,10 @@ final class Wait
     {
         $now = $this->walk->second();
         $waited = $now - $this->start;
-        if (null !== $this->callback && ($now < $this->ends ? $now === $this->keeps() : $this->callback->offer->atTheEnd)) {
+        if (
+            null !== $this->callback &&
+            ($now < $this->ends ? $now === $this->keeps() : $this->callback->offer->atTheEnd)
+        ) {
             return $this->keepThePlace($this->callback);
         }
         if ($now < $this->ends) {
@@ -89,14 +109,24 @@ final class Wait
     private function keepThePlace(CallbackRoute $route): Onward
     {
         $now = $this->walk->second();
-        $this->walk->note(new CallbackTaken($this->queue->id(), $route->number, $now < $this->ends ? $route->offer->key : null, $now - $this->start, $this->dispatcher->ahead($now)));
+        $this->walk->note(
+            new CallbackTaken(
+                $this->queue->id(),
+                $route->number,
+                $now < $this->ends ? $route->offer->key : null,
+                $now - $this->start,
+                $this->dispatcher->ahead($now),
+            ),
+        );
         $confirm = $this->walk->plan->get(Prompt::class, $route->offer->confirm);
         if (null !== $confirm) {
             $heard = $this->walk->hear($confirm);
             $this->walk->listen($heard);
             $this->walk->note(Said::all($heard, $this->walk->arrival()->language), $now);
         }
-        $this->walk->afterwards((new Callback($this->queue, $this->walk, $this->agents, $this->start, $route))->run(...));
+        $this->walk->afterwards(
+            (new Callback($this->queue, $this->walk, $this->agents, $this->start, $route))->run(...),
+        );
 
         return Onward::by(QueueStep::CALLBACK, new Ending(EndingKind::CallbackKept, $this->queue->id()));
     }
@@ -109,7 +139,9 @@ final class Wait
 
     private function leaves(): ?int
     {
-        return null === $this->queue->waiting->leaveKey || null === $this->caller->leaves ? null : max($this->began, $this->start + $this->caller->leaves);
+        return null === $this->queue->waiting->leaveKey || null === $this->caller->leaves
+            ? null
+            : max($this->began, $this->start + $this->caller->leaves);
     }
 
     /** Keys that keep the place count from the offer on. */
@@ -117,13 +149,17 @@ final class Wait
     {
         $offered = $this->offered();
 
-        return null === $offered || null === $this->caller->keeps ? null : max($offered, $this->start + $this->caller->keeps);
+        return null === $offered || null === $this->caller->keeps
+            ? null
+            : max($offered, $this->start + $this->caller->keeps);
     }
 
     /** The second at which the offer to call back is heard. */
     private function offered(): ?int
     {
-        return null === $this->callback?->offer->key ? null : max($this->began, $this->start + $this->callback->offer->afterSeconds);
+        return null === $this->callback?->offer->key
+            ? null
+            : max($this->began, $this->start + $this->callback->offer->afterSeconds);
     }
 
     private function whyNotLetIn(): ?string
@@ -134,8 +170,10 @@ final class Wait
         return match (true) {
             $admission->needsAgent && [] === $this->dispatcher->signedIn() => QueueStep::NO_AGENTS,
             $admission->needsAgent && !$this->agents->anyReachable() => QueueStep::UNREACHABLE,
-            null !== $admission->mostWaiting && $this->dispatcher->ahead($this->start) >= $admission->mostWaiting => QueueStep::FULL,
-            null !== $admission->mostExpectedSeconds && ($expected ?? \PHP_INT_MAX) > $admission->mostExpectedSeconds => QueueStep::TOO_LONG,
+            null !== $admission->mostWaiting && $this->dispatcher->ahead($this->start) >= $admission->mostWaiting
+                => QueueStep::FULL,
+            null !== $admission->mostExpectedSeconds && ($expected ?? \PHP_INT_MAX) > $admission->mostExpectedSeconds
+                => QueueStep::TOO_LONG,
             default => null,
         };
     }

@@ -25,11 +25,11 @@ enum Church: string
         [$century, $ofCentury] = [intdiv($year, 100), $year % 100];
         $leapCorrection = intdiv($century - intdiv($century + 8, 25) + 1, 3);
         $epact = (19 * $golden + $century - intdiv($century, 4) - $leapCorrection + 15) % 30;
-        $weekday = (32 + 2 * ($century % 4) + 2 * intdiv($ofCentury, 4) - $epact - $ofCentury % 4) % 7;
+        $weekday = (32 + 2 * ($century % 4) + 2 * intdiv($ofCentury, 4) - $epact - ($ofCentury % 4)) % 7;
         $late = intdiv($golden + 11 * $epact + 22 * $weekday, 451);
         $position = $epact + $weekday - 7 * $late + 114;
 
-        return CivilDate::of($year, intdiv($position, 31), $position % 31 + 1);
+        return CivilDate::of($year, intdiv($position, 31), ($position % 31) + 1);
     }
 
     /** Meeus's Julian algorithm, moved to the Gregorian calendar by the days between the two (13 from 1900 to 2099). */
@@ -40,6 +40,6 @@ enum Church: string
         $position = $d + $e + 114;
         $between = intdiv($year, 100) - intdiv($year, 400) - 2;
 
-        return CivilDate::of($year, intdiv($position, 31), $position % 31 + 1) + $between;
+        return CivilDate::of($year, intdiv($position, 31), ($position % 31) + 1) + $between;
     }
 }

@@ -9,9 +9,7 @@ final readonly class FromEaster implements HolidayRule
 {
     public const NAME = 'easter';
 
-    public function __construct(public int $days, public Church $church)
-    {
-    }
+    public function __construct(public int $days, public Church $church) {}
 
     public function daysIn(int $year): array
     {

@@ -37,7 +37,9 @@ final readonly class Holiday
             'name' => $this->name,
             'rule' => $this->rule->toJson(),
             'substitute' => $this->substitute?->toJson(),
-            'part' => $this->isWholeDay() ? null : ['from' => TimeOfDay::format($this->fromSeconds), 'to' => TimeOfDay::format($this->toSeconds)],
+            'part' => $this->isWholeDay()
+                ? null
+                : ['from' => TimeOfDay::format($this->fromSeconds), 'to' => TimeOfDay::format($this->toSeconds)],
             'years' => $this->years->toJson(),
         ];
     }

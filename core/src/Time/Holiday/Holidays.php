@@ -13,9 +13,7 @@ final class Holidays
     private array $years = [];
 
     /** @param list<Holiday> $entries */
-    public function __construct(public readonly array $entries)
-    {
-    }
+    public function __construct(public readonly array $entries) {}
 
     /** @return list<Occasion> in order of day, then of entry */
     public function between(int $from, int $until): array
@@ -32,7 +30,13 @@ final class Holidays
         foreach ($this->entries as $i => $entry) {
             $order[$entry->id] = $i;
         }
-        usort($found, static fn (Occasion $a, Occasion $b): int => [$a->day, $order[$a->holiday->id]] <=> [$b->day, $order[$b->holiday->id]]);
+        usort(
+            $found,
+            static fn(Occasion $a, Occasion $b): int => [$a->day, $order[$a->holiday->id]] <=> [
+                $b->day,
+                $order[$b->holiday->id],
+            ],
+        );
 
         return $found;
     }
@@ -40,7 +44,10 @@ final class Holidays
     /** @return list<Occasion> */
     private function ofYear(int $year): array
     {
-        return $this->years[$year] ??= $this->substituted(iterator_to_array($this->named($year), false), $this->taken($year) + $this->substitutesBefore($year));
+        return $this->years[$year] ??= $this->substituted(
+            iterator_to_array($this->named($year), false),
+            $this->taken($year) + $this->substitutesBefore($year),
+        );
     }
 
     /**
@@ -52,7 +59,10 @@ final class Holidays
     private function substitutesBefore(int $year): array
     {
         $taken = [];
-        foreach ($this->substituted(iterator_to_array($this->named($year - 1), false), $this->taken($year - 1)) as $occasion) {
+        foreach (
+            $this->substituted(iterator_to_array($this->named($year - 1), false), $this->taken($year - 1))
+            as $occasion
+        ) {
             if (null !== $occasion->insteadOf) {
                 $taken[$occasion->day] = true;
             }
@@ -92,7 +102,7 @@ final class Holidays
      */
     private function substituted(array $named, array $taken): array
     {
-        usort($named, static fn (Occasion $a, Occasion $b): int => $a->day <=> $b->day);
+        usort($named, static fn(Occasion $a, Occasion $b): int => $a->day <=> $b->day);
         $all = [];
         foreach ($named as $occasion) {
             $substitute = $occasion->holiday->substitute;

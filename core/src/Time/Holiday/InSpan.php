@@ -11,9 +11,7 @@ final readonly class InSpan implements HolidayRule
 {
     public const NAME = 'range';
 
-    public function __construct(public DateSpan $span)
-    {
-    }
+    public function __construct(public DateSpan $span) {}
 
     public function daysIn(int $year): array
     {

@@ -14,9 +14,7 @@ final readonly class LookAhead
      * @param list<int>      $emptyYears years in view that have no holiday at all
      * @param list<Holiday>  $passed     dated entries that will never come again
      */
-    private function __construct(public array $occasions, public array $emptyYears, public array $passed)
-    {
-    }
+    private function __construct(public array $occasions, public array $emptyYears, public array $passed) {}
 
     /** @param int $until first day that is not looked at any more */
     public static function over(Holidays $holidays, int $today, int $until): self
@@ -30,7 +28,7 @@ final readonly class LookAhead
                 $empty[] = $year;
             }
         }
-        $passed = array_filter($holidays->entries, static fn (Holiday $holiday): bool => self::isOver($holiday, $today));
+        $passed = array_filter($holidays->entries, static fn(Holiday $holiday): bool => self::isOver($holiday, $today));
 
         return new self($holidays->between($today, $until), $empty, array_values($passed));
     }

@@ -13,17 +13,16 @@ final readonly class NthWeekday implements HolidayRule
     public const NAME = 'nth weekday';
 
     /** @param int $nth 1 to 5, or -1 to -5; months without a fifth such weekday have none */
-    public function __construct(public int $nth, public Weekday $weekday, public int $month)
-    {
-    }
+    public function __construct(public int $nth, public Weekday $weekday, public int $month) {}
 
     public function daysIn(int $year): array
     {
         $first = CivilDate::of($year, $this->month, 1);
         $last = CivilDate::of($year, $this->month + 1, 1) - 1;
-        $day = $this->nth > 0
-            ? $first + ($this->weekday->index() - CivilDate::weekday($first) + 7) % 7 + 7 * ($this->nth - 1)
-            : $last - (CivilDate::weekday($last) - $this->weekday->index() + 7) % 7 + 7 * ($this->nth + 1);
+        $day =
+            $this->nth > 0
+                ? $first + (($this->weekday->index() - CivilDate::weekday($first) + 7) % 7) + 7 * ($this->nth - 1)
+                : $last - ((CivilDate::weekday($last) - $this->weekday->index() + 7) % 7) + 7 * ($this->nth + 1);
 
         return $day < $first || $day > $last ? [] : [$day];
     }

@@ -8,12 +8,10 @@ namespace Meandros\Core\Time\Holiday;
 final readonly class Occasion
 {
     /** @param int|null $insteadOf the day that this one is a substitute for */
-    public function __construct(public int $day, public Holiday $holiday, public ?int $insteadOf = null)
-    {
-    }
+    public function __construct(public int $day, public Holiday $holiday, public ?int $insteadOf = null) {}
 
     public function name(): string
     {
-        return null === $this->insteadOf ? $this->holiday->name : $this->holiday->name.' (substitute day)';
+        return null === $this->insteadOf ? $this->holiday->name : $this->holiday->name . ' (substitute day)';
     }
 }

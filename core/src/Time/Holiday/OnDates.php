@@ -12,13 +12,11 @@ final readonly class OnDates implements HolidayRule
     public const NAME = 'dates';
 
     /** @param non-empty-list<int> $days since 1970-01-01, in order */
-    public function __construct(public array $days)
-    {
-    }
+    public function __construct(public array $days) {}
 
     public function daysIn(int $year): array
     {
-        return array_values(array_filter($this->days, static fn (int $day): bool => CivilDate::year($day) === $year));
+        return array_values(array_filter($this->days, static fn(int $day): bool => CivilDate::year($day) === $year));
     }
 
     public function lastDay(): int

@@ -13,9 +13,7 @@ final readonly class Substitute
     private const SATURDAY = 5;
 
     /** @param non-empty-list<Weekday> $on */
-    public function __construct(public array $on, public SubstituteDay $to, public bool $keep)
-    {
-    }
+    public function __construct(public array $on, public SubstituteDay $to, public bool $keep) {}
 
     public function concerns(int $day): bool
     {
@@ -49,6 +47,10 @@ final readonly class Substitute
     /** @return array{on: list<string>, to: string, keep: bool} */
     public function toJson(): array
     {
-        return ['on' => array_map(static fn (Weekday $day): string => $day->value, $this->on), 'to' => $this->to->value, 'keep' => $this->keep];
+        return [
+            'on' => array_map(static fn(Weekday $day): string => $day->value, $this->on),
+            'to' => $this->to->value,
+            'keep' => $this->keep,
+        ];
     }
 }

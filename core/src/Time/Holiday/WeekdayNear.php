@@ -13,9 +13,7 @@ final readonly class WeekdayNear implements HolidayRule
 {
     public const NAME = 'weekday near';
 
-    public function __construct(public Weekday $weekday, public MonthDay $date, public Side $side)
-    {
-    }
+    public function __construct(public Weekday $weekday, public MonthDay $date, public Side $side) {}
 
     public function daysIn(int $year): array
     {
@@ -37,8 +35,8 @@ final readonly class WeekdayNear implements HolidayRule
 
         return match (true) {
             null === $date => null,
-            Side::OnOrAfter === $this->side => $date + ($ahead + 7) % 7,
-            default => $date - (7 - $ahead) % 7,
+            Side::OnOrAfter === $this->side => $date + (($ahead + 7) % 7),
+            default => $date - ((7 - $ahead) % 7),
         };
     }
 
@@ -49,6 +47,11 @@ final readonly class WeekdayNear implements HolidayRule
 
     public function toJson(): array
     {
-        return ['on' => self::NAME, 'weekday' => $this->weekday->value, 'side' => $this->side->value, 'date' => $this->date->format()];
+        return [
+            'on' => self::NAME,
+            'weekday' => $this->weekday->value,
+            'side' => $this->side->value,
+            'date' => $this->date->format(),
+        ];
     }
 }

@@ -11,9 +11,7 @@ final readonly class Yearly implements HolidayRule
 {
     public const NAME = 'yearly';
 
-    public function __construct(public MonthDay $date)
-    {
-    }
+    public function __construct(public MonthDay $date) {}
 
     public function daysIn(int $year): array
     {

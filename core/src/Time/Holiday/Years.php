@@ -10,13 +10,13 @@ use Meandros\Core\Time\CivilDate;
 final readonly class Years
 {
     /** @param list<int> $except */
-    public function __construct(public ?int $from = null, public ?int $to = null, public array $except = [])
-    {
-    }
+    public function __construct(public ?int $from = null, public ?int $to = null, public array $except = []) {}
 
     public function contain(int $year): bool
     {
-        return $year >= ($this->from ?? $year) && $year <= ($this->to ?? $year) && !\in_array($year, $this->except, true);
+        return $year >= ($this->from ?? $year) &&
+            $year <= ($this->to ?? $year) &&
+            !\in_array($year, $this->except, true);
     }
 
     /** Whether a rule has a day in any of them; one that goes on for ever is looked at from its first year on. */

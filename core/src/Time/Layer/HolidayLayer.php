@@ -17,9 +17,7 @@ final class HolidayLayer implements Layer
     private array $years = [];
 
     /** @param list<ObservedCalendar> $calendars */
-    public function __construct(private readonly array $calendars)
-    {
-    }
+    public function __construct(private readonly array $calendars) {}
 
     public function ground(int $day): ?Span
     {
@@ -57,11 +55,24 @@ final class HolidayLayer implements Layer
     {
         $days = [];
         foreach (array_reverse($this->calendars) as $calendar) {
-            foreach (array_reverse($calendar->holidays->between(CivilDate::of($year, 1, 1), CivilDate::of($year + 1, 1, 1))) as $occasion) {
+            foreach (
+                array_reverse($calendar->holidays->between(CivilDate::of($year, 1, 1), CivilDate::of($year + 1, 1, 1)))
+                as $occasion
+            ) {
                 $state = $calendar->stateOn($occasion->holiday);
                 if (null !== $state) {
                     $band = new Band($occasion->holiday->fromSeconds, $occasion->holiday->toSeconds, $state);
-                    $days[$occasion->day][] = Span::ofBand($band, new Decision(Decision::HOLIDAY, $occasion->day, $band, $occasion->name(), $calendar->id, $calendar->name));
+                    $days[$occasion->day][] = Span::ofBand(
+                        $band,
+                        new Decision(
+                            Decision::HOLIDAY,
+                            $occasion->day,
+                            $band,
+                            $occasion->name(),
+                            $calendar->id,
+                            $calendar->name,
+                        ),
+                    );
                 }
             }
         }

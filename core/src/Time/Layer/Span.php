@@ -11,9 +11,12 @@ use Meandros\Core\Time\TimeOfDay;
 /** A part of a local date, in seconds since its midnight and perhaps beyond its end, with the state that a layer gives it. */
 final readonly class Span
 {
-    public function __construct(public int $fromSeconds, public int $toSeconds, public string $state, public Decision $decision)
-    {
-    }
+    public function __construct(
+        public int $fromSeconds,
+        public int $toSeconds,
+        public string $state,
+        public Decision $decision,
+    ) {}
 
     public static function wholeDay(string $state, Decision $decision): self
     {

@@ -13,9 +13,7 @@ use Meandros\Core\Time\TimeOfDay;
 final readonly class SpecialDayLayer implements Layer
 {
     /** @param array<int, SpecialDay> $specialDays by day */
-    public function __construct(private array $specialDays, private string $defaultState)
-    {
-    }
+    public function __construct(private array $specialDays, private string $defaultState) {}
 
     public function ground(int $day): ?Span
     {

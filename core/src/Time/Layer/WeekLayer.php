@@ -16,13 +16,14 @@ final class WeekLayer implements Layer
     /** @var array<int, int|null> by day */
     private array $seasons = [];
 
-    public function __construct(private readonly Timetable $hours)
-    {
-    }
+    public function __construct(private readonly Timetable $hours) {}
 
     public function ground(int $day): Span
     {
-        return Span::wholeDay($this->hours->defaultState, new Decision(Decision::DEFAULT, $day, season: $this->season($day)?->name));
+        return Span::wholeDay(
+            $this->hours->defaultState,
+            new Decision(Decision::DEFAULT, $day, season: $this->season($day)?->name),
+        );
     }
 
     public function spans(int $day): array
@@ -44,14 +45,14 @@ final class WeekLayer implements Layer
     /** Days with equal patterns have equal spans, as far as the week goes. */
     public function pattern(int $day): string
     {
-        return CivilDate::weekday($day).' '.$this->seasonOn($day).' '.$this->seasonOn($day - 1);
+        return CivilDate::weekday($day) . ' ' . $this->seasonOn($day) . ' ' . $this->seasonOn($day - 1);
     }
 
     /** @return list<Band> in order of their start: where a daylight-saving gap makes two meet, the later is the stronger */
     private function bandsOn(int $day): array
     {
         $bands = ($this->season($day)->week ?? $this->hours->week)[CivilDate::weekday($day)] ?? [];
-        usort($bands, static fn (Band $a, Band $b): int => $a->fromSeconds <=> $b->fromSeconds);
+        usort($bands, static fn(Band $a, Band $b): int => $a->fromSeconds <=> $b->fromSeconds);
 
         return $bands;
     }

@@ -6,7 +6,8 @@ declare(strict_types=1);
 return [
     'number-without-target' => 'Calls to this number lead nowhere.',
     'number-without-target.remedy' => 'Choose a target.',
-    'unfinished-step' => 'This step has {field, select, prompt {no prompt} hours {no hours} target {no one to ring} mailbox {no mailbox} journey {no journey} queue {no queue} label {nothing to change} callers {no list of callers} number {no number to send calls to} site {no site} other {something missing:}} yet.',
+    'unfinished-step' =>
+        'This step has {field, select, prompt {no prompt} hours {no hours} target {no one to ring} mailbox {no mailbox} journey {no journey} queue {no queue} label {nothing to change} callers {no list of callers} number {no number to send calls to} site {no site} other {something missing:}} yet.',
     'unfinished-step.remedy' => 'Choose one, or remove the step.',
     'unreachable-step' => 'No call can come here: the step before it ends or leaves.',
     'unreachable-step.remedy' => 'Move or remove it.',
@@ -14,13 +15,16 @@ return [
     'menu-without-keys.remedy' => 'Add a key.',
     'exit-without-state' => '{hours} has no state “{state}”, so this exit is never taken.',
     'exit-without-state.remedy' => 'Remove the exit, or add the state to the hours.',
-    'greeting-too-late' => 'The greeting is never heard: it would begin after {after} s, and the step is over after {seconds} s.',
+    'greeting-too-late' =>
+        'The greeting is never heard: it would begin after {after} s, and the step is over after {seconds} s.',
     'greeting-too-late.remedy' => 'Greet earlier, or ring longer.',
     'greeting-too-late.fix' => 'Greet half-way',
-    'stage-never-starts' => 'Step “ring {person}” is over after {limit} s, before stage {stage} of the rule “{rule}” starts.',
+    'stage-never-starts' =>
+        'Step “ring {person}” is over after {limit} s, before stage {stage} of the rule “{rule}” starts.',
     'stage-never-starts.remedy' => 'Ring longer, or hand the call over for good.',
     'stage-never-starts.fix' => 'Ring for {needed} s',
-    'stage-cut' => 'Step “ring {person}” is over after {limit} s, before stage {stage} of the rule “{rule}” has rung for its {seconds} s.',
+    'stage-cut' =>
+        'Step “ring {person}” is over after {limit} s, before stage {stage} of the rule “{rule}” has rung for its {seconds} s.',
     'stage-cut.remedy' => 'Ring longer, or hand the call over for good.',
     'stage-cut.fix' => 'Ring for {needed} s',
     'empty-calendar' => 'This calendar has no holiday.',
@@ -40,16 +44,20 @@ return [
     'calls-come-back.fix' => 'Let them go back to where they came from',
     'shared-phone' => '{person} has a phone with this number too: when both ring, the second call finds it busy.',
     'shared-phone.remedy' => 'Let it be the phone of one of the two.',
-    'mailbox-before-greeting' => 'The own mailbox of “{phone}” answers after {answers} s, before {greeter} greets after {greets} s: the caller ends up there.',
+    'mailbox-before-greeting' =>
+        'The own mailbox of “{phone}” answers after {answers} s, before {greeter} greets after {greets} s: the caller ends up there.',
     'mailbox-before-greeting.remedy' => 'Ask before connecting, or do not ring this phone.',
     'mailbox-before-greeting.fix' => 'Ask before connecting',
-    'mailbox-while-ringing' => 'The own mailbox of “{phone}” answers after {answers} s, and {in, select, rule {the rule “{by}”} other {{by}}} rings it for up to {seconds} s: the caller ends up there.',
+    'mailbox-while-ringing' =>
+        'The own mailbox of “{phone}” answers after {answers} s, and {in, select, rule {the rule “{by}”} other {{by}}} rings it for up to {seconds} s: the caller ends up there.',
     'mailbox-while-ringing.remedy' => 'Ask before connecting, or do not ring this phone.',
     'mailbox-while-ringing.fix' => 'Ask before connecting',
-    'mailbox-when-busy' => 'When “{phone}” is off or busy, or the call is declined, its own mailbox takes the calls of {in, select, rule {the rule “{by}”} other {{by}}} at once.',
+    'mailbox-when-busy' =>
+        'When “{phone}” is off or busy, or the call is declined, its own mailbox takes the calls of {in, select, rule {the rule “{by}”} other {{by}}} at once.',
     'mailbox-when-busy.remedy' => 'Ask before connecting, or do not ring this phone.',
     'mailbox-when-busy.fix' => 'Ask before connecting',
-    'mailbox-when-off' => 'When “{phone}” is off, its own mailbox takes the calls of {in, select, rule {the rule “{by}”} other {{by}}} at once.',
+    'mailbox-when-off' =>
+        'When “{phone}” is off, its own mailbox takes the calls of {in, select, rule {the rule “{by}”} other {{by}}} at once.',
     'mailbox-when-off.remedy' => 'Ask before connecting, or do not ring this phone.',
     'mailbox-when-off.fix' => 'Ask before connecting',
     'empty-team' => 'Nobody is in this team.',
@@ -57,37 +65,45 @@ return [
     'team-off' => 'Everybody in this team is off, so nothing rings.',
     'team-off.remedy' => 'Switch somebody on.',
     'team-off.fix' => 'Switch everybody on',
-    'tier-never-rings' => 'Tier {tier} never rings: it would join after {starts} s, and no step rings this team for longer than {limit} s.',
+    'tier-never-rings' =>
+        'Tier {tier} never rings: it would join after {starts} s, and no step rings this team for longer than {limit} s.',
     'tier-never-rings.remedy' => 'Widen faster, or ring longer.',
     'tier-never-rings.fix' => 'Widen every {every} s',
-    'member-rings-too-long' => 'This member is to ring for up to {seconds} s, and no step rings this team for longer than {limit} s.',
+    'member-rings-too-long' =>
+        'This member is to ring for up to {seconds} s, and no step rings this team for longer than {limit} s.',
     'member-rings-too-long.remedy' => 'Shorten it, or ring longer.',
     'member-rings-too-long.fix' => 'Ring at most {limit} s',
-    'only-first-rings' => 'Only the first rings: each has {seconds} s, and no step rings this team for longer than {limit} s.',
+    'only-first-rings' =>
+        'Only the first rings: each has {seconds} s, and no step rings this team for longer than {limit} s.',
     'only-first-rings.remedy' => 'Ring each for less, or ring longer.',
     'only-first-rings.fix' => 'Ring each for {each} s',
     'queue-without-agents' => 'Nobody takes calls of this queue.',
     'queue-without-agents.remedy' => 'Add an agent.',
     'queue-off' => 'Everybody in this queue is off, so nobody is asked.',
     'queue-off.remedy' => 'Switch somebody on.',
-    'alert-longer-than-wait' => 'Only one agent is ever asked: for {alert} s, and nobody may wait for longer than {longest} s.',
+    'alert-longer-than-wait' =>
+        'Only one agent is ever asked: for {alert} s, and nobody may wait for longer than {longest} s.',
     'alert-longer-than-wait.remedy' => 'Ask each for less, or let callers wait for longer.',
     'alert-longer-than-wait.fix' => 'Ask each for {half} s',
-    'introduction-longer-than-wait' => 'Nobody is ever asked: the introduction takes {seconds} s, and nobody may wait for longer than {longest} s.',
+    'introduction-longer-than-wait' =>
+        'Nobody is ever asked: the introduction takes {seconds} s, and nobody may wait for longer than {longest} s.',
     'introduction-longer-than-wait.remedy' => 'Shorten the introduction, or let callers wait for longer.',
     'introduction-longer-than-wait.fix' => 'Let them wait for {enough} s',
     'long-wait-untold' => 'Callers may wait for {minutes} minutes and are told nothing meanwhile.',
     'long-wait-untold.remedy' => 'Announce their place, or let them wait for less.',
     'long-wait-untold.fix' => 'Announce it every minute',
-    'tier-never-asked' => 'Tier {tier} is never asked: it would join after {joins} s, and nobody may wait for longer than {longest} s.',
+    'tier-never-asked' =>
+        'Tier {tier} is never asked: it would join after {joins} s, and nobody may wait for longer than {longest} s.',
     'tier-never-asked.remedy' => 'Let it join sooner, or let callers wait for longer.',
     'tier-never-asked.fix' => 'Let tiers join every {every} s',
     'queue-nobody-reaches' => 'No call comes here: neither a number nor a step leads to this queue.',
     'queue-nobody-reaches.remedy' => 'Let a number or a step of a journey lead to it.',
-    'equal-ranks' => '{agent} is an agent of “{other}” too, which has the same rank, {rank}: whose callers come first is not said.',
+    'equal-ranks' =>
+        '{agent} is an agent of “{other}” too, which has the same rank, {rank}: whose callers come first is not said.',
     'equal-ranks.remedy' => 'Give one of the two queues a better rank, which is a lower figure.',
     'equal-ranks.fix' => 'Let this one come after it: rank {free}',
-    'callback-never-taken' => 'Callers could be called back, but no key keeps the place, and whoever has waited longest goes on.',
+    'callback-never-taken' =>
+        'Callers could be called back, but no key keeps the place, and whoever has waited longest goes on.',
     'callback-never-taken.remedy' => 'Choose a key, or call back whoever has waited longest.',
     'callback-never-taken.fix' => 'Let key {key} keep the place',
     'callback-not-carried' => 'Callers are to be called back, but {line} may carry no such call.',
@@ -101,12 +117,14 @@ return [
     'notice-to-nobody.fix' => 'Raise no notice',
     'overflow-comes-back' => 'Calls that nobody takes go round: {way}.',
     'overflow-comes-back.remedy' => 'Let one of them lead to a mailbox, or end the call.',
-    'overflow-into-closed' => 'Calls that nobody takes in {queue} come to “{hours}”, which is closed then: for instance on {day, select, 1 {Monday} 2 {Tuesday} 3 {Wednesday} 4 {Thursday} 5 {Friday} 6 {Saturday} other {Sunday}} at {time}.',
+    'overflow-into-closed' =>
+        'Calls that nobody takes in {queue} come to “{hours}”, which is closed then: for instance on {day, select, 1 {Monday} 2 {Tuesday} 3 {Wednesday} 4 {Thursday} 5 {Friday} 6 {Saturday} other {Sunday}} at {time}.',
     'overflow-into-closed.remedy' => 'Let them go somewhere that is open, or to a mailbox.',
     'call-not-carried' => 'No outside line may carry calls to {number} ({destination}).',
     'call-not-carried.remedy' => 'Allow it on a line, or ring another phone.',
     'call-not-carried.fix' => 'Let “{line}” carry {destination} calls',
-    'line-filled-by-the-call' => '“{line}” carries one call at once: a call that comes in by it leaves no channel to {number}.',
+    'line-filled-by-the-call' =>
+        '“{line}” carries one call at once: a call that comes in by it leaves no channel to {number}.',
     'line-filled-by-the-call.remedy' => 'Give it another channel, or allow the call on another line.',
     'line-filled-by-the-call.fix' => 'Let “{line}” carry two calls at once',
     'no-emergency-calls' => 'No outside line may carry emergency calls.',
@@ -115,7 +133,8 @@ return [
     'own-number-called' => 'This is our own number “{number}”: the call comes in there once more, as one from inside.',
     'own-number-called.remedy' => 'Choose what that number leads to.',
     'own-number-called.fix' => 'Use {target} instead',
-    'given-up-unrung' => '“{what}” never rings: it takes {setUp} s until its first ring, and is given up after {seconds} s.',
+    'given-up-unrung' =>
+        '“{what}” never rings: it takes {setUp} s until its first ring, and is given up after {seconds} s.',
     'given-up-unrung.remedy' => 'Ring it longer.',
     'given-up-unrung.fix' => 'Ring it for {enough} s',
     'key-promised-missing' => '“{prompt}” promises key {key} for “{destination}”, and it leads nowhere.',
@@ -130,7 +149,8 @@ return [
     'key-leads-elsewhere' => '“{prompt}” says “{destination}” for key {key}, which perhaps is key {other}, “{label}”.',
     'key-leads-elsewhere.remedy' => 'Swap the keys, or let the script say what they do.',
     'key-leads-elsewhere.fix' => 'Write the script from the keys',
-    'again-without-menu' => 'There {menus, plural, =0 {is no menu} one {is only one menu} other {are only # menus}} around this step, so it cannot go back so far.',
+    'again-without-menu' =>
+        'There {menus, plural, =0 {is no menu} one {is only one menu} other {are only # menus}} around this step, so it cannot go back so far.',
     'again-without-menu.remedy' => 'Put it under a key of the menu that is to ask again.',
     'again-without-menu.fix' => 'Go back to the uppermost one',
     'dials-nobody' => 'Extensions may be dialled at this menu, but of nobody.',
@@ -142,16 +162,19 @@ return [
     'word-promised-missing' => '“{prompt}” tells callers in “{language}” to say “{word}”, which is not understood.',
     'word-promised-missing.remedy' => 'Let it be a word of a key, or change the script.',
     'word-promised-missing.fix' => 'Let it do what key {key} does',
-    'word-of-two-keys' => '“{word}” is said for key {first} and for key {key} in “{language}”: it is always taken for key {first}.',
+    'word-of-two-keys' =>
+        '“{word}” is said for key {first} and for key {key} in “{language}”: it is always taken for key {first}.',
     'word-of-two-keys.remedy' => 'Let it be a word of one of the two.',
     'word-of-two-keys.fix' => 'Take it away from key {key}',
     'word-without-key' => 'Callers may say “{word}” for key {key}, which leads nowhere.',
     'word-without-key.remedy' => 'Add key {key}, or take its words away.',
     'word-without-key.fix' => 'Take its words away',
-    'park-place-missing' => '{has, select, none {{site} has no park place, so no call is parked.} other {{site} has no park place {place}, so no call is parked.}}',
+    'park-place-missing' =>
+        '{has, select, none {{site} has no park place, so no call is parked.} other {{site} has no park place {place}, so no call is parked.}}',
     'park-place-missing.remedy' => 'Add it to the site, or choose another.',
     'park-place-missing.fix' => 'Park at the first that is free',
-    'park-place-twice' => '{where, select, here {Another step of this journey} other {A step of {other}}} parks calls at {place} too: the second of two finds it taken.',
+    'park-place-twice' =>
+        '{where, select, here {Another step of this journey} other {A step of {other}}} parks calls at {place} too: the second of two finds it taken.',
     'park-place-twice.remedy' => 'Give each a place of its own.',
     'park-place-twice.fix' => 'Park at the first that is free',
     'parked-for-ever' => 'A call that nobody takes waits here for ever.',
@@ -167,6 +190,7 @@ return [
     'keys-wait-for-digits.fix' => 'Wait for 3 s',
     'empty-caller-list' => 'Nobody is in this list.',
     'empty-caller-list.remedy' => 'Add a number, a beginning, a country or a kind of caller.',
-    'caller-in-earlier-list' => '{count, plural, one {{match} of “{list}” is} other {{match} and others of “{list}” are}} in “{earlier}” too, which is looked at before.',
+    'caller-in-earlier-list' =>
+        '{count, plural, one {{match} of “{list}” is} other {{match} and others of “{list}” are}} in “{earlier}” too, which is looked at before.',
     'caller-in-earlier-list.remedy' => 'Take them out of one of the two, or look at this list first.',
 ];

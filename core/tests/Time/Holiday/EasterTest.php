@@ -19,7 +19,7 @@ final class EasterTest extends TestCase
     {
         foreach ([[Church::Western, self::WESTERN], [Church::Orthodox, self::ORTHODOX]] as [$church, $table]) {
             foreach (explode(' ', $table) as $i => $date) {
-                self::assertSame((2020 + $i).'-'.$date, CivilDate::format($church->easter(2020 + $i)));
+                self::assertSame(2020 + $i . '-' . $date, CivilDate::format($church->easter(2020 + $i)));
             }
         }
     }
@@ -27,11 +27,20 @@ final class EasterTest extends TestCase
     /** python-dateutil's easter(), methods 3 (Western) and 2 (Orthodox), 1900 to 2199. */
     public function testEveryYearAgreesWithDateutil(): void
     {
-        exec('/usr/bin/python3 -c "from dateutil.easter import easter;[print(easter(y,3),easter(y,2)) for y in range(1900,2200)]"', $lines, $status);
+        exec(
+            '/usr/bin/python3 -c "from dateutil.easter import easter;[print(easter(y,3),easter(y,2)) for y in range(1900,2200)]"',
+            $lines,
+            $status,
+        );
         self::assertSame(0, $status, 'python3-dateutil is a Debian package; bin/test installs it.');
         self::assertCount(300, $lines);
         foreach ($lines as $i => $line) {
-            self::assertSame($line, CivilDate::format(Church::Western->easter(1900 + $i)).' '.CivilDate::format(Church::Orthodox->easter(1900 + $i)));
+            self::assertSame(
+                $line,
+                CivilDate::format(Church::Western->easter(1900 + $i)) .
+                    ' ' .
+                    CivilDate::format(Church::Orthodox->easter(1900 + $i)),
+            );
         }
     }
 }
