@@ -1,8 +1,9 @@
 import { Button, Tooltip } from 'antd';
-import { useEffect } from 'react';
+import { Suspense, useEffect } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { AnswerStrip } from '../moment/AnswerStrip';
 import { MomentBar } from '../moment/MomentBar';
+import { useAnswer } from '../moment/useAnswer';
 import { useMoment } from '../moment/useMoment';
 import { OverrideBanner } from '../overrides/OverrideBanner';
 import { ALL_KINDS, KINDS } from '../plan/kinds';
@@ -11,6 +12,7 @@ import { usePlan, usePlanError } from '../plan/usePlan';
 import type { Mode } from '../theme';
 import { JobsNotice } from './JobsNotice';
 import { KeysButton } from './KeysButton';
+import { fetchTheRest } from './later';
 import { Mark } from './Mark';
 import { ServerNotice } from './ServerNotice';
 
@@ -29,6 +31,11 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
     const undo = plan?.plan.undo?.label;
     const redo = plan?.plan.redo?.label;
     const editable = moment.in === 'draft';
+    const { isSuccess: isAnswered } = useAnswer();
+
+    useEffect(() => {
+        if (isAnswered) fetchTheRest();
+    }, [isAnswered]);
 
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
@@ -117,7 +124,9 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                         </p>
                     )}
                     {plan ? (
-                        <Outlet />
+                        <Suspense fallback={null}>
+                            <Outlet />
+                        </Suspense>
                     ) : error ? (
                         <p className="notice alarm">{error.message}</p>
                     ) : (
