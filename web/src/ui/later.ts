@@ -11,7 +11,9 @@ export function later(fetch: () => Promise<ComponentType>) {
 /** Fetches what was left for later, one after the other, once the first answer is there: no click waits for code then. */
 export async function fetchTheRest(): Promise<void> {
     for (const fetch of fetches) {
-        await new Promise((idle) => ('requestIdleCallback' in window ? requestIdleCallback(idle) : setTimeout(idle, 50)));
+        await new Promise((idle) =>
+            'requestIdleCallback' in window ? requestIdleCallback(idle) : setTimeout(idle, 50),
+        );
         await fetch();
     }
 }
