@@ -116,12 +116,10 @@ abstract class ApiTestCase extends WebTestCase
     /** @return array<string, mixed> */
     protected function element(string $id): array
     {
-        foreach ($this->send('GET', '/api/plans/draft')['elements'] as $element) {
-            if ($element['id'] === $id) {
-                return $element;
-            }
-        }
-        self::fail("No $id in the draft.");
+        $element = $this->send('GET', '/api/plans/draft/elements/' . $id);
+        $this->assertStatus(200, "$id is in the draft.");
+
+        return $element;
     }
 
     /** @return array<string, mixed> */

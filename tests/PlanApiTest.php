@@ -41,6 +41,39 @@ final class PlanApiTest extends ApiTestCase
         self::assertSame(2, $this->send('GET', '/api/plans/draft/prompt-seconds')['seconds'][$saved['id']]['en']);
     }
 
+    public function testAnOutlineHasEveryElementWithoutWhatIsLong(): void
+    {
+        $plan = $this->send('GET', '/api/plans/draft');
+        $outline = $this->send('GET', '/api/plans/draft/outline');
+        self::assertSame(array_column($plan['elements'], 'id'), array_column($outline['elements'], 'id'));
+        $journey = array_column($outline['elements'], null, 'id')['jrn_bookings'];
+        self::assertArrayNotHasKey('steps', $journey);
+        self::assertSame(\count($this->element('jrn_bookings')['steps']), $journey['sizes']['steps']);
+        unset($plan['elements'], $outline['elements']);
+        self::assertSame($plan, $outline);
+
+        $this->send('GET', '/api/plans/live/outline');
+        $this->assertStatus(200);
+        $this->send('GET', '/api/plans/77/outline');
+        $this->assertStatus(404);
+    }
+
+    public function testABodyComesWithItsRevisionAndIsNotSentTwice(): void
+    {
+        $body = $this->element('per_dana');
+        self::assertArrayHasKey('rules', $body);
+        $tag = $this->header('ETag');
+        self::assertSame('"' . $this->revision('per_dana') . '"', $tag);
+        $this->requestWith('GET', '/api/plans/draft/elements/per_dana', null, ['HTTP_IF_NONE_MATCH' => $tag]);
+        self::assertSame(304, $this->answer()->getStatusCode());
+        self::assertSame($body, $this->send('GET', '/api/plans/live/elements/per_dana'));
+        self::assertStringContainsString(
+            'no element',
+            $this->send('GET', '/api/plans/draft/elements/nobody')['detail'],
+        );
+        $this->assertStatus(404);
+    }
+
     public function testAStaleWriteIsRefusedAndChangesNothing(): void
     {
         $stale = $this->revision('team_bookings');

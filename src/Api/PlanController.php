@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Outline;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
@@ -47,13 +48,55 @@ final readonly class PlanController
     #[Route('/api/plans/{which}', methods: ['GET'])]
     public function show(string $which, Request $request): Response
     {
+        return $this->answer($which, $request, 'whole', static fn(Element $element): array => $element->toJson());
+    }
+
+    /** @throws NotFound */
+    #[Route('/api/plans/{which}/outline', methods: ['GET'])]
+    public function outline(string $which, Request $request): Response
+    {
+        return $this->answer($which, $request, 'outline', Outline::of(...));
+    }
+
+    /** @throws NotFound */
+    #[Route('/api/plans/{which}/elements/{id}', methods: ['GET'])]
+    public function element(string $which, string $id, Request $request): Response
+    {
+        $draft = 'draft' === $which ? $this->draft->read() : null;
+        $plan = $draft->plan ?? $this->plans->get($which);
+        $element =
+            $plan->find($id) ??
+            throw new NotFound(\sprintf('There is no element "%s" in this plan.', Input::quote($id)));
+        $answer = new JsonResponse($element->toJson());
+        if (null !== $draft) {
+            $answer->setEtag((string) $draft->revisionOf($id));
+            $answer->isNotModified($request);
+        }
+
+        return $answer;
+    }
+
+    /**
+     * @param \Closure(Element): array<string, mixed> $toJson
+     *
+     * @throws NotFound
+     */
+    private function answer(string $which, Request $request, string $extent, \Closure $toJson): Response
+    {
         $draft = 'draft' === $which ? $this->draft->read() : null;
         if (null === $draft) {
-            return JsonResponse::fromJsonString(self::json($this->plans->get($which), null));
+            return JsonResponse::fromJsonString(self::json($this->plans->get($which), $toJson, null));
         }
         $next = $this->log->next();
         // Other code may read the same rows otherwise.
-        $tag = \sprintf('%s.%d.%d.%s', $draft->tag(), $next[0]->edit ?? 0, $next[1]->edit ?? 0, $this->build ?? '');
+        $tag = \sprintf(
+            '%s.%s.%d.%d.%s',
+            $extent,
+            $draft->tag(),
+            $next[0]->edit ?? 0,
+            $next[1]->edit ?? 0,
+            $this->build ?? '',
+        );
         $answer = (new JsonResponse('{}', json: true))->setEtag($tag);
         if ($answer->isNotModified($request)) {
             return $answer;
@@ -63,7 +106,7 @@ final readonly class PlanController
             return $answer->setJson($kept);
         }
         $unreadable = $this->draft->unreadable($draft);
-        $json = self::json($draft->plan, $draft, $unreadable, $next);
+        $json = self::json($draft->plan, $toJson, $draft, $unreadable, $next);
         if ([] === $unreadable) {
             $this->memory->keep('plan.' . $tag, $json, self::KEPT_SECONDS);
         }
@@ -72,11 +115,13 @@ final readonly class PlanController
     }
 
     /**
-     * @param list<UnreadableElement>             $unreadable
-     * @param array{EditName|null, EditName|null} $next       what can be undone and redone
+     * @param \Closure(Element): array<string, mixed>  $toJson
+     * @param list<UnreadableElement>                  $unreadable
+     * @param array{EditName|null, EditName|null}      $next       what can be undone and redone
      */
     private static function json(
         Plan $plan,
+        \Closure $toJson,
         ?DraftReading $draft,
         array $unreadable = [],
         array $next = [null, null],
@@ -84,10 +129,7 @@ final readonly class PlanController
         return json_encode(
             [
                 'name' => $plan->name,
-                'elements' => array_map(
-                    static fn(Element $element): array => $element->toJson(),
-                    array_values($plan->elements()),
-                ),
+                'elements' => array_map($toJson, array_values($plan->elements())),
                 'international' => (object) self::international($plan),
                 'revision' => $draft->revision ?? 0,
                 'revisions' => (object) ($draft?->revisions() ?? []),

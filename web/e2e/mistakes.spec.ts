@@ -99,7 +99,7 @@ test('while the database is away it is said, and afterwards everything goes on b
 
 test('an element that cannot be read is left out, and its last good state is one click away', async ({ page }) => {
     let isBroken = true;
-    await page.route('**/api/plans/draft', async (route) => {
+    await page.route('**/api/plans/draft/outline', async (route) => {
         const answer = await route.fetch();
         const plan = await answer.json();
         const lastGood = plan.elements.find((one: { id: string }) => one.id === 'team_freight');
@@ -137,7 +137,7 @@ test('undo in one window does not take back what another window did', async ({ p
     await other.getByLabel('Extension').press('Enter');
     await saved(other);
     // The first window was not told yet.
-    await page.route('**/api/plans/draft', (route) => route.abort());
+    await page.route('**/api/plans/draft/outline', (route) => route.abort());
     await page.evaluate(() => document.querySelector<HTMLButtonElement>('.rail-foot button')?.click());
     await expect(page.locator('.ant-notification')).toContainText('Something else was done meanwhile');
     await other.reload();

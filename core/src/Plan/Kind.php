@@ -67,6 +67,26 @@ enum Kind: string
         };
     }
 
+    /** @return list<string> the fields that an outline leaves out: they are long, and only its own screen shows them */
+    public function leftOut(): array
+    {
+        return match ($this) {
+            self::Journey => ['steps'],
+            self::CallerList => ['entries'],
+            self::Person => ['rules'],
+            self::Hours => ['week', 'seasons', 'specialDays'],
+            self::Site,
+            self::Number,
+            self::Calendar,
+            self::Prompt,
+            self::Team,
+            self::Queue,
+            self::Mailbox,
+            self::Line
+                => [],
+        };
+    }
+
     /** @return list<self> those of elements that a call can be sent straight to */
     public static function takingCalls(): array
     {

@@ -5,12 +5,25 @@ type Schemas = components['schemas'];
 export type Element = Schemas['Element'];
 export type Kind = Element['kind'];
 export type Of<K extends Kind> = Extract<Element, { kind: K }>;
+/** What an outline leaves out, by kind. */
+interface LeftOut {
+    journey: 'steps';
+    callers: 'entries';
+    person: 'rules';
+    hours: 'week' | 'seasons' | 'specialDays';
+}
+/** An element as lists and pickers know it: its body is fetched when it is looked at. */
+export type Outlined<K extends Kind = Kind> = {
+    [P in K]: P extends keyof LeftOut ? Omit<Of<P>, LeftOut[P]> & { sizes?: Record<LeftOut[P], number> } : Of<P>;
+}[K];
 export type NumberElement = Of<'number'>;
 export type Journey = Of<'journey'>;
 export type Hours = Of<'hours'>;
 export type Calendar = Of<'calendar'>;
 export type Holiday = Calendar['holidays'][number];
 export type HolidayRule = Holiday['rule'];
+/** Hours without their week, as others know them. */
+export type HoursOutline = Outlined<'hours'>;
 export type Season = Hours['seasons'][number];
 export type Person = Of<'person'>;
 export type Team = Of<'team'>;
@@ -31,7 +44,8 @@ export type AnsweringRule = Person['rules'][number];
 export type Status = Schemas['Status'];
 export type PersonStatus = Schemas['PersonStatus'];
 export type Phone = Person['phones'][number];
-export type Plan = Schemas['Plan'];
+/** A plan as this application holds it. */
+export type Plan = Omit<Schemas['PlanOutline'], 'elements'> & { elements: Outlined[] };
 export type Change = Schemas['Change'];
 export type Trace = Schemas['Trace'];
 export type NumberAnswer = Schemas['NumberAnswer'];

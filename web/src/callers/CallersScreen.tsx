@@ -19,7 +19,7 @@ export function CallersScreen() {
         <ElementScreen
             kind="callers"
             empty="There is no list of callers yet. Name one below, then say who is in it: account customers, suppliers, a country."
-            note={({ entries }) => (countOf(entries) === 1 ? '1 entry' : `${countOf(entries)} entries`)}
+            note={(list) => (countOf(list) === 1 ? '1 entry' : `${countOf(list)} entries`)}
             editor={(props) => <CallersEditor {...props} />}
         />
     );

@@ -11,7 +11,9 @@ describe('lines of a list of callers', () => {
             { match: 'withheld', name: '', label: '' },
         ]);
         expect(entriesOf(LINES).map(lineOf).join('\n')).toBe(LINES);
-        expect([countOf(LINES), countOf('')]).toEqual([3, 0]);
+        const list = { id: 'clr_one', kind: 'callers' as const, name: 'One' };
+        expect([countOf({ ...list, entries: LINES }), countOf({ ...list, entries: '' })]).toEqual([3, 0]);
+        expect(countOf({ ...list, sizes: { entries: 4 } })).toBe(4);
         expect(entriesOf('')).toEqual([]);
     });
 

@@ -1,4 +1,4 @@
-import type { CallerEntry } from '../api/types';
+import type { CallerEntry, CallerList, Outlined } from '../api/types';
 
 /** The entries of a list of callers as the plan keeps them: a line each, parted by tabs. */
 export function entriesOf(lines: string): CallerEntry[] {
@@ -15,7 +15,11 @@ export function lineOf({ match, name, label }: CallerEntry): string {
     return [match, plain(name), plain(label)].join('\t').replace(/\t+$/, '');
 }
 
-export const countOf = (lines: string) => (lines === '' ? 0 : lines.split('\n').length);
+/** How many entries a list has, whole or in outline. */
+export function countOf(list: Outlined<'callers'> | CallerList): number {
+    if ('entries' in list) return list.entries === '' ? 0 : list.entries.split('\n').length;
+    return list.sizes?.entries ?? 0;
+}
 
 /** The lines with one in place of another, or without it. */
 export function withLine(lines: string, match: string, next: CallerEntry | null): string {

@@ -5,7 +5,7 @@ import { api, ask } from '../api/client';
 import type { Hours, HoursState, State, Year } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { useOverrideStamp } from '../overrides/useOverrides';
-import { usePlan } from '../plan/usePlan';
+import { useBody, usePlan } from '../plan/usePlan';
 import { dateWords } from '../ui/when';
 import { StatePattern, stateFill } from './StatePattern';
 import { YearChart } from './YearChart';
@@ -32,7 +32,7 @@ export function YearView({ hours, now }: { hours: Hours; now: HoursState | undef
         placeholderData: keepPreviousData,
         retry: false,
     });
-    const second = plan?.get('hours', other);
+    const second = useBody('hours', other);
     const states = second ? compared(hours, second) : hours.states;
     const go = (date: string, clock: string) => {
         if (data) change({ at: `${date}T${clock}`, zone: data.zone });

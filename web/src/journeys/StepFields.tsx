@@ -1,6 +1,6 @@
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
-import type { Exit, Hours, Step } from '../api/types';
+import type { Exit, HoursOutline, Step } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import { exitsOf } from './outlineModel';
 import { moduleOf, possibleExits } from './steps';
@@ -57,7 +57,7 @@ export function ExitFields({
     step: Step;
     exit: Exit;
     exitIndex: number;
-    hours: Hours | undefined;
+    hours: HoursOutline | undefined;
     onExits: ChangeExits;
     onDone: () => void;
 }) {

@@ -1,14 +1,14 @@
 import { Button, Input, type InputRef, Modal, Radio, Select } from 'antd';
 import { useRef, useState } from 'react';
 import { RefusedError } from '../api/client';
-import type { FieldError, Hours, Override } from '../api/types';
+import type { FieldError, HoursOutline, Override } from '../api/types';
 import { nowIn } from '../moment/useMoment';
 import { errorAt } from '../plan/useElement';
 import { Field } from '../ui/Field';
 import { useForce } from './useOverrides';
 
 /** Opens the dialog that forces hours into a state. */
-export function ForceButton({ hours, zone }: { hours: Hours; zone: string }) {
+export function ForceButton({ hours, zone }: { hours: HoursOutline; zone: string }) {
     const [open, setOpen] = useState(false);
     return (
         <>
@@ -20,7 +20,7 @@ export function ForceButton({ hours, zone }: { hours: Hours; zone: string }) {
     );
 }
 
-function ForceDialog({ hours, zone, onClose }: { hours: Hours; zone: string; onClose: () => void }) {
+function ForceDialog({ hours, zone, onClose }: { hours: HoursOutline; zone: string; onClose: () => void }) {
     const { force } = useForce();
     const now = nowIn(zone);
     const [state, setState] = useState(hours.states.find((one) => !one.open)?.key ?? hours.default);

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { Hours, HoursState, Override } from '../api/types';
+import type { HoursOutline, HoursState, Override } from '../api/types';
 import { useHoursStates } from '../moment/useAnswer';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
@@ -100,7 +100,7 @@ function BoardRow({
     site,
     search,
 }: {
-    hours: Hours;
+    hours: HoursOutline;
     now: HoursState | undefined;
     site: string;
     search: string;

@@ -1,12 +1,12 @@
 import { Button, Input } from 'antd';
 import { memo, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
-import type { Element, Kind, Of } from '../api/types';
+import type { Element, Kind, Of, Outlined } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { errorAt, useElement } from '../plan/useElement';
-import { usePlan } from '../plan/usePlan';
+import { useBody, usePlan } from '../plan/usePlan';
 import { SavingNote } from './SavingNote';
 import { TextField } from './TextField';
 import { UsedBy } from './UsedBy';
@@ -21,9 +21,9 @@ export interface EditorProps<T extends Element> {
 interface Props<K extends Kind> {
     kind: K;
     /** A few words beside the name in the list. */
-    note: (element: Of<K>) => ReactNode;
+    note: (element: Outlined<K>) => ReactNode;
     /** More words that the search finds the element by. */
-    searchable?: (element: Of<K>) => string;
+    searchable?: (element: Outlined<K>) => string;
     editor: (props: EditorProps<Of<K>>) => ReactNode;
     /** Instead of a name typed below the list. */
     adder?: ReactNode;
@@ -55,6 +55,7 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
             : elements.filter((one) => `${one.name} ${searchable?.(one) ?? ''}`.toLowerCase().includes(words));
     }, [elements, wanted, searchable]);
     const chosen = id ? plan?.get(kind, id) : elements[0];
+    const body = useBody(kind, chosen?.id);
     const disabled = moment.in !== 'draft';
     if (!plan) return null;
 
@@ -121,8 +122,10 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
                 {foot}
             </section>
             <section className="sheet" aria-label={chosen?.name ?? 'Nothing chosen'}>
-                {chosen ? (
-                    <ChosenElement key={chosen.id} element={chosen as Of<K>} editor={editor} disabled={disabled} />
+                {body ? (
+                    <ChosenElement key={body.id} element={body} editor={editor} disabled={disabled} />
+                ) : chosen ? (
+                    <h2 className="quiet">{chosen.name}</h2>
                 ) : (
                     <p className="quiet">{id ? 'This is not in the plan any more.' : empty}</p>
                 )}

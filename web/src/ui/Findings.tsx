@@ -1,9 +1,10 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { applyPatch, type Operation } from 'fast-json-patch';
 import type { Finding, Fix } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { useEdit } from '../plan/useEdit';
-import { usePlan } from '../plan/usePlan';
+import { bodyOf, usePlan } from '../plan/usePlan';
 
 /** What callers would not want, where the cause is, each with what mends it in one click. */
 export function Findings({ found }: { found: Finding[] }) {
@@ -19,10 +20,11 @@ export function FixButton({ fix }: { fix: Fix | null }) {
     const { moment } = useMoment();
     const plan = usePlan();
     const { save, complain } = useEdit();
-    const element = plan?.find(fix?.element);
-    if (!fix || !element || moment.in !== 'draft') return null;
+    const queries = useQueryClient();
+    if (!fix || !plan?.find(fix.element) || moment.in !== 'draft') return null;
     const mend = async () => {
         try {
+            const element = await bodyOf(queries, fix.element);
             await save(applyPatch(element, fix.patch as Operation[], true, false).newDocument);
         } catch (error) {
             complain(error);

@@ -1,4 +1,4 @@
-import type { Hours, Step } from '../../api/types';
+import type { HoursOutline, Step } from '../../api/types';
 import type { PlanIndex } from '../../plan/usePlan';
 import { again } from './again';
 import { caller } from './caller';
@@ -44,10 +44,14 @@ export function moduleOf<S extends Step>(step: S): StepModule<S> {
 export const STEP_KINDS = (Object.keys(STEPS) as Step['do'][]).map((kind) => ({ do: kind, ...STEPS[kind] }));
 
 /** The ways out that a step can have, with what people call them. */
-export function possibleExits(step: Step, of: Hours | undefined, plan?: PlanIndex): { on: string; label: string }[] {
+export function possibleExits(
+    step: Step,
+    of: HoursOutline | undefined,
+    plan?: PlanIndex,
+): { on: string; label: string }[] {
     return STEPS[step.do].exits(of, plan);
 }
 
-export function exitLabel(step: Step, on: string, of: Hours | undefined, plan?: PlanIndex): string {
+export function exitLabel(step: Step, on: string, of: HoursOutline | undefined, plan?: PlanIndex): string {
     return possibleExits(step, of, plan).find((one) => one.on === on)?.label ?? on;
 }

@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react';
-import type { Hours, Step } from '../../api/types';
+import type { HoursOutline, Step } from '../../api/types';
 import type { PlanIndex } from '../../plan/usePlan';
 
 export type StepOf<K extends Step['do']> = Extract<Step, { do: K }>;
@@ -10,7 +10,7 @@ export interface StepModule<S extends Step> {
     about: string;
     blank: (id: string) => S;
     /** The ways out that it can have, with what people call them. */
-    exits: (hours: Hours | undefined, plan: PlanIndex | undefined) => { on: string; label: string }[];
+    exits: (hours: HoursOutline | undefined, plan: PlanIndex | undefined) => { on: string; label: string }[];
     /** What it does, as a short sentence. */
     Sentence: ComponentType<{ step: S }>;
     Fields: ComponentType<{ step: S; onChange: (step: Step) => void }>;
