@@ -7,6 +7,7 @@ import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { errorAt, useElement } from '../plan/useElement';
 import { useBody, usePlan } from '../plan/usePlan';
+import { LongList } from './LongList';
 import { SavingNote } from './SavingNote';
 import { TextField } from './TextField';
 import { UsedBy } from './UsedBy';
@@ -32,10 +33,6 @@ interface Props<K extends Kind> {
     empty: string;
 }
 
-/** So many are shown at once; of more, people search. */
-const FIRST_SHOWN = 60;
-const MORE_SHOWN = 150;
-
 /** All elements of a kind in a list, and the chosen one beside it, edited in place. */
 export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, adder, foot, empty }: Props<K>) {
     const plan = usePlan();
@@ -44,7 +41,6 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
     const { create } = useEdit();
     const go = useNavigate();
     const [wanted, setWanted] = useState('');
-    const [most, setMost] = useState(FIRST_SHOWN);
     const [name, setName] = useState('');
     const info = KINDS[kind];
     const elements = useMemo(() => plan?.all(kind) ?? [], [plan, kind]);
@@ -78,28 +74,22 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
                         aria-label={`Search ${info.many.toLowerCase()}`}
                         placeholder={`Search ${elements.length}`}
                         value={wanted}
-                        onChange={(event) => {
-                            setWanted(event.target.value);
-                            setMost(FIRST_SHOWN);
-                        }}
+                        onChange={(event) => setWanted(event.target.value)}
                     />
                 )}
-                <ul>
-                    {shown.slice(0, most).map((element) => (
-                        <li key={element.id}>
-                            <Link
-                                to={{ pathname: `/${info.path}/${element.id}`, search }}
-                                aria-current={element.id === chosen?.id ? 'page' : undefined}
-                            >
-                                <span className="name">{element.name}</span>
-                                <span className="note">{note(element)}</span>
-                            </Link>
-                        </li>
-                    ))}
-                    {shown.length > most && (
-                        <More left={shown.length - most} onMore={() => setMost((before) => before + MORE_SHOWN)} />
+                <LongList
+                    items={shown}
+                    current={chosen?.id}
+                    entry={(element) => (
+                        <Link
+                            to={{ pathname: `/${info.path}/${element.id}`, search }}
+                            aria-current={element.id === chosen?.id ? 'page' : undefined}
+                        >
+                            <span className="name">{element.name}</span>
+                            <span className="note">{note(element)}</span>
+                        </Link>
                     )}
-                </ul>
+                />
                 {shown.length === 0 && (
                     <p className="quiet">{elements.length === 0 ? empty : 'Nothing fits these words.'}</p>
                 )}
@@ -131,29 +121,6 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
                 )}
             </section>
         </div>
-    );
-}
-
-/** The end of what is drawn of a long list: more is drawn when it comes near, or on a click. */
-function More({ left, onMore }: { left: number; onMore: () => void }) {
-    const end = useRef<HTMLLIElement>(null);
-    const more = useRef(onMore);
-    more.current = onMore;
-    // biome-ignore lint/correctness/useExhaustiveDependencies: observed anew when the list has grown
-    useEffect(() => {
-        const observer = new IntersectionObserver((seen) => seen.some((one) => one.isIntersecting) && more.current(), {
-            root: end.current?.closest('ul') ?? null,
-            rootMargin: '1500px',
-        });
-        if (end.current) observer.observe(end.current);
-        return () => observer.disconnect();
-    }, [left]);
-    return (
-        <li ref={end}>
-            <Button size="small" type="text" onClick={onMore}>
-                {left} more; or search
-            </Button>
-        </li>
     );
 }
 
