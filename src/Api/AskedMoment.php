@@ -21,16 +21,12 @@ final class AskedMoment
     {
         $zone = $request->query->getString('zone', 'UTC');
         if (!Zone::exists($zone)) {
-            throw InvalidData::at(
-                '/zone',
-                \sprintf('"%s" is not a time zone.', mb_substr($zone, 0, 80)),
-                Zone::remedy($zone),
-            );
+            throw InvalidData::at('/zone', 'not-a-zone', Zone::unknown($zone));
         }
         try {
             return Moment::parse($request->query->getString('at'), $zone);
         } catch (\InvalidArgumentException $invalid) {
-            throw InvalidData::at('/at', $invalid->getMessage(), 'Choose an existing date and time.');
+            throw InvalidData::at('/at', 'no-such-moment', ['reason' => $invalid->getMessage()]);
         }
     }
 }

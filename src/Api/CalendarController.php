@@ -66,7 +66,7 @@ final readonly class CalendarController
             $in->onlyFields(['readyMade']);
             $found = ReadyMadeCalendar::find($in->field('readyMade')->text(40));
             if (null === $found) {
-                $in->field('readyMade')->complain('There is no such ready-made calendar.', 'Choose one of the list.');
+                $in->field('readyMade')->complain('no-such-ready-made');
             }
 
             return $found;
@@ -92,7 +92,7 @@ final readonly class CalendarController
         $calendar = $this->find($which, $id);
         $from = CivilDate::parse($request->query->getString('from'));
         if (null === $from) {
-            throw InvalidData::at('/from', 'That date does not exist.', 'Write an existing date as YYYY-MM-DD.');
+            throw InvalidData::at('/from', 'not-a-date');
         }
         $until = intdiv(
             (int) gmmktime(

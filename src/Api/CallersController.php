@@ -16,6 +16,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Problem;
+use Meandros\Core\Wording\ProblemWords;
 use Meandros\Server\Jobs\ImportCallers;
 use Meandros\Server\Jobs\Jobs;
 use Meandros\Server\Storage\NotFound;
@@ -59,8 +60,8 @@ final readonly class CallersController
             'problems' => array_map(
                 static fn(Problem $problem): array => [
                     'line' => (int) substr($problem->pointer, 1),
-                    'detail' => $problem->message,
-                    'remedy' => $problem->remedy,
+                    'detail' => ProblemWords::message($problem),
+                    'remedy' => ProblemWords::remedy($problem),
                 ],
                 $problems,
             ),
@@ -167,15 +168,9 @@ final readonly class CallersController
                 $in->onlyFields($isImport ? ['text', 'country', 'leaveOut'] : ['text', 'country']);
                 $country = strtoupper($in->field('country')->text(2));
                 PhoneNumber::knowsCountry($country) ||
-                    $in
-                        ->field('country')
-                        ->complain(
-                            \sprintf('"%s" is not a country.', Input::quote($country)),
-                            'Use a two-letter code such as GB or FR.',
-                        );
+                    $in->field('country')->complain('not-a-country', ['country' => Input::quote($country)]);
                 $text = $in->field('text')->long(self::MOST);
-                mb_check_encoding($text, 'UTF-8') ||
-                    $in->field('text')->complain('This is not UTF-8 text.', 'Save it as "CSV UTF-8".');
+                mb_check_encoding($text, 'UTF-8') || $in->field('text')->complain('not-utf-8');
 
                 return [$text, $country, $in->field('leaveOut')->flag(false)];
             },

@@ -55,11 +55,7 @@ final readonly class ElementController
         $revision = Revision::demanded($request);
         $element = PlanCodec::element(JsonBody::data($request, JsonBody::ELEMENT));
         if ($element->id() !== $id) {
-            throw InvalidData::at(
-                '/id',
-                'The id is not the one in the address.',
-                \sprintf('Send "%s".', Input::quote($id)),
-            );
+            throw InvalidData::at('/id', 'id-of-another', ['id' => Input::quote($id)]);
         }
 
         return self::saved($this->draft->replace($element, $revision), 200, $id);

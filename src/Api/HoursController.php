@@ -98,7 +98,7 @@ final readonly class HoursController
         [$plan, $hours] = $this->find($which, $id);
         $year = $request->query->getInt('year');
         if ($year < 1971 || $year > 2200) {
-            throw InvalidData::at('/year', 'That year cannot be drawn.', 'Choose one from 1971 to 2200.');
+            throw InvalidData::at('/year', 'year-not-drawn');
         }
         $other = $request->query->getString('with');
         $second = '' === $other ? null : $this->find($which, $other)[1];
@@ -145,10 +145,7 @@ final readonly class HoursController
                 $in->onlyFields(['ics', 'state']);
                 $state = $hours->state($in->field('state')->text(64));
                 if (null === $state) {
-                    $in->field('state')->complain(
-                        \sprintf('%s has no such state.', $hours->name()),
-                        'Choose one of its states.',
-                    );
+                    $in->field('state')->complain('no-such-state', ['hours' => $hours->name()]);
                 }
                 $until = $this->now->day() + 366 * self::IMPORT_YEARS;
                 $file = (new FileReader($running->zone($hours), $until))->read(
@@ -182,7 +179,7 @@ final readonly class HoursController
                     ? $text->parse($in->field('text')->optionalText(1000))
                     : [['days' => [], 'bands' => $text->bands($in->field('text')->optionalText(1000))]];
             } catch (\InvalidArgumentException $wrong) {
-                $in->field('text')->complain($wrong->getMessage(), '');
+                $in->field('text')->complain('week-not-understood', ['reason' => $wrong->getMessage()]);
 
                 return [];
             }

@@ -62,11 +62,7 @@ final readonly class IdempotencyListener
             return;
         }
         if (!hash_equals($known['fingerprint'], self::fingerprint($request))) {
-            throw InvalidData::at(
-                '',
-                'This Idempotency-Key was used for another request.',
-                'Use a new key for every request; the same one only to send the same request again.',
-            );
+            throw InvalidData::at('', 'key-of-another-request');
         }
         $event->setResponse(
             new Response($known['body'], $known['status'], ['Idempotency-Replayed' => 'true'] + $known['headers']),

@@ -48,11 +48,7 @@ final class JsonBody
         try {
             return json_decode($text, true, self::DEEPEST, \JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
-            throw InvalidData::at(
-                '',
-                \sprintf('This is not a JSON document: %s.', $exception->getMessage()),
-                'Send well-formed JSON.',
-            );
+            throw InvalidData::at('', 'not-json', ['reason' => $exception->getMessage()]);
         }
     }
 

@@ -17,6 +17,7 @@ use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
 use Meandros\Core\Reading\Problem;
+use Meandros\Core\Wording\RowReport;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\PlannedEdit;
@@ -71,11 +72,7 @@ final readonly class NumbersController
         foreach ($ids as $i => $id) {
             $number = $plan->get(Number::class, $id);
             if (null === $number) {
-                $problems[] = new Problem(
-                    '/ids/' . $i,
-                    \sprintf('"%s" is no number of the draft.', Input::quote($id)),
-                    'Leave it out.',
-                );
+                $problems[] = new Problem('/ids/' . $i, 'no-such-number', ['id' => Input::quote($id)]);
             } else {
                 $numbers[] = PlanCodec::element($change + $number->toJson());
             }
@@ -113,10 +110,7 @@ final readonly class NumbersController
         [$rows, $makes] = self::read($request);
 
         return new JsonResponse([
-            'rows' => array_map(
-                static fn(NumberOutcome $one): array => $one->toJson(),
-                self::outcomes($this->draft->plan(), $rows, $makes),
-            ),
+            'rows' => array_map(RowReport::number(...), self::outcomes($this->draft->plan(), $rows, $makes)),
         ]);
     }
 
@@ -136,11 +130,7 @@ final readonly class NumbersController
                     $elements = $problems = [];
                     foreach (self::outcomes($plan, $rows, $makes) as $outcome) {
                         foreach ($outcome->problems as $column => $problem) {
-                            $problems[] = new Problem(
-                                '/text',
-                                \sprintf('Line %d, %s: %s', $outcome->row->line, $column, $problem),
-                                'Mend it in the file, or leave such lines out.',
-                            );
+                            $problems[] = $problem->inFile('/text', $outcome->row->line, $column);
                         }
                         array_push(
                             $elements,

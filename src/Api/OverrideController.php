@@ -59,16 +59,13 @@ final readonly class OverrideController
             $in->onlyFields(['hours', 'state', 'reason', 'ends', 'at']);
             $hours = $plan->get(Hours::class, $in->field('hours')->text(80));
             if (null === $hours) {
-                $in->field('hours')->complain('There are no such hours.', 'Choose hours of the plan.');
+                $in->field('hours')->complain('no-such-hours');
 
                 return null;
             }
             $state = $in->field('state')->text(64);
             if (null === $hours->state($state)) {
-                $in->field('state')->complain(
-                    \sprintf('%s has no state “%s”.', $hours->name(), $state),
-                    'Choose one of its states.',
-                );
+                $in->field('state')->complain('hours-without-state', ['hours' => $hours->name(), 'state' => $state]);
             }
             $ends = $in->field('ends')->text(20);
             $until = self::until($in, $ends, $hours, new PlanHours($plan), $now);
@@ -104,15 +101,15 @@ final readonly class OverrideController
             try {
                 $until = Moment::parse($in->field('at')->text(40), $running->zone($hours));
             } catch (\InvalidArgumentException $invalid) {
-                $in->field('at')->complain($invalid->getMessage(), 'Choose an existing date and time.');
+                $in->field('at')->complain('no-such-moment', ['reason' => $invalid->getMessage()]);
 
                 return null;
             }
             if ($until <= $now) {
-                $in->field('at')->complain(
-                    \sprintf('%s has passed already.', When::instant($until, $running->zone($hours))),
-                    \sprintf('Choose a later end; there it is %s now.', When::instant($now, $running->zone($hours))),
-                );
+                $in->field('at')->complain('end-has-passed', [
+                    'end' => When::instant($until, $running->zone($hours)),
+                    'now' => When::instant($now, $running->zone($hours)),
+                ]);
             }
 
             return $until;
@@ -120,24 +117,17 @@ final readonly class OverrideController
         if (OverrideEnd::NextChange->value === $ends) {
             $until = $running->read($hours, $now)->until;
             if (null === $until) {
-                $in->field('ends')->complain(
-                    'These hours have no change in sight.',
-                    'Give a time at which it ends, or force it until it is lifted.',
-                );
+                $in->field('ends')->complain('no-change-in-sight');
             }
 
             return $until;
         }
         if (OverrideEnd::Lifted->value !== $ends) {
-            $in->field('ends')->complain(
-                'It is not said when this ends.',
-                \sprintf(
-                    'Choose one of: %s, %s, %s.',
-                    self::AT,
-                    OverrideEnd::NextChange->value,
-                    OverrideEnd::Lifted->value,
-                ),
-            );
+            $in->field('ends')->complain('end-missing', [
+                'at' => self::AT,
+                'change' => OverrideEnd::NextChange->value,
+                'lifted' => OverrideEnd::Lifted->value,
+            ]);
         }
 
         return null;

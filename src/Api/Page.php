@@ -32,11 +32,7 @@ final class Page
         }
         $text = $request->query->getString($name);
         if (1 !== preg_match('/^[1-9]\d{0,9}$/D', $text) || (int) $text > $most) {
-            throw InvalidData::at(
-                '/' . $name,
-                \sprintf('This must be a whole number from 1 to %d.', $most),
-                'Enter such a number.',
-            );
+            throw InvalidData::at('/' . $name, 'not-a-count', ['most' => $most]);
         }
 
         return (int) $text;

@@ -6,11 +6,11 @@ namespace Meandros\Server\Api;
 
 use Meandros\Core\People\PeopleCards;
 use Meandros\Core\People\PeopleTable;
-use Meandros\Core\People\PersonOutcome;
 use Meandros\Core\People\PersonRow;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Wording\RowReport;
 use Meandros\Server\Jobs\ImportPeople;
 use Meandros\Server\Jobs\Jobs;
 use Meandros\Server\Storage\Draft;
@@ -66,7 +66,7 @@ final readonly class PeopleController
         return new JsonResponse([
             'count' => \count($rows),
             'inBackground' => $isLarge,
-            'rows' => array_map(static fn(PersonOutcome $one): array => $one->toJson(), $outcomes),
+            'rows' => array_map(RowReport::person(...), $outcomes),
         ]);
     }
 

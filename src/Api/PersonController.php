@@ -45,7 +45,7 @@ final readonly class PersonController
                     $person = self::person($plan, $id);
                     $into = $id === $other ? null : $plan->get(Person::class, $other);
                     if (null === $into) {
-                        throw InvalidData::at('/into', 'This is nobody else in the plan.', 'Choose another person.');
+                        throw InvalidData::at('/into', 'not-another-person');
                     }
 
                     return PlannedEdit::of(
@@ -80,7 +80,7 @@ final readonly class PersonController
                     $in->field('to')->items(Limits::PEOPLE),
                 );
                 if ([] === $others) {
-                    $in->field('to')->complain('Nobody is named here.', 'Choose at least one person.');
+                    $in->field('to')->complain('nobody-named');
                 }
 
                 return $others;
@@ -94,7 +94,7 @@ final readonly class PersonController
             foreach ($others as $i => $other) {
                 $to = $id === $other ? null : $plan->get(Person::class, $other);
                 if (null === $to) {
-                    throw InvalidData::at('/to/' . $i, 'This is nobody else in the plan.', 'Choose other people.');
+                    throw InvalidData::at('/to/' . $i, 'not-other-people');
                 }
                 $people[] = $copied = RuleCopy::to($from, $to);
                 $missing = \count($from->rules) - \count($copied->rules);

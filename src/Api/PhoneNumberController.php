@@ -25,17 +25,13 @@ final readonly class PhoneNumberController
     {
         $country = strtoupper($request->query->getString('country', 'ZZ'));
         if ('ZZ' !== $country && !PhoneNumber::knowsCountry($country)) {
-            throw InvalidData::at(
-                '/country',
-                \sprintf('"%s" is not a country.', Input::quote($country)),
-                'Use a two-letter code such as GB or FR.',
-            );
+            throw InvalidData::at('/country', 'not-a-country', ['country' => Input::quote($country)]);
         }
         $text = $request->query->getString('text');
         try {
             $number = PhoneNumber::parse(mb_substr($text, 0, 60), $country);
         } catch (InvalidData $invalid) {
-            throw InvalidData::at('/text', $invalid->problems[0]->message, $invalid->problems[0]->remedy);
+            throw new InvalidData([$invalid->problems[0]->under('/text')]);
         }
 
         $answer = ['number' => $number, 'international' => PhoneNumber::international($number)];

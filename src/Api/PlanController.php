@@ -115,9 +115,9 @@ final readonly class PlanController
     }
 
     /**
-     * @param \Closure(Element): array<string, mixed>  $toJson
-     * @param list<UnreadableElement>                  $unreadable
-     * @param array{EditName|null, EditName|null}      $next       what can be undone and redone
+     * @param \Closure(Element): array<string, mixed> $toJson
+     * @param list<UnreadableElement>                 $unreadable
+     * @param array{EditName|null, EditName|null}     $next       what can be undone and redone
      */
     private static function json(
         Plan $plan,

@@ -13,6 +13,7 @@ use Meandros\Core\Reading\Limits;
 use Meandros\Core\Reading\Problem;
 use Meandros\Core\Routing\TooMuchWork;
 use Meandros\Core\Wording\FindingWords;
+use Meandros\Core\Wording\ProblemWords;
 use Meandros\Server\Storage\AlreadyExists;
 use Meandros\Server\Storage\Damaged;
 use Meandros\Server\Storage\InUse;
@@ -41,10 +42,7 @@ final readonly class ProblemListener
             $error instanceof InvalidData => [
                 422,
                 'Some of this cannot be saved',
-                self::listed(
-                    'errors',
-                    array_map(static fn(Problem $problem): array => $problem->toJson(), $error->problems),
-                ),
+                self::listed('errors', array_map(ProblemWords::report(...), $error->problems)),
             ],
             $error instanceof TooMuchWork => [422, 'Too much at once', []],
             $error instanceof NotFound => [404, 'Not found', []],
@@ -74,7 +72,7 @@ final readonly class ProblemListener
             $error instanceof ConstraintViolationException
                 => 'Something that this builds on was changed at the same moment. Nothing was changed; look at it again.',
             $error instanceof InvalidData => 1 === \count($error->problems)
-                ? $error->problems[0]->message . ' ' . $error->problems[0]->remedy
+                ? ProblemWords::both($error->problems[0])
                 : \sprintf('%d fields need a look.', \count($error->problems)),
             default => $error->getMessage(),
         };

@@ -73,15 +73,12 @@ final readonly class StatusController
         try {
             $until = Moment::parse($in->text(40), $zone);
         } catch (\InvalidArgumentException $invalid) {
-            $in->complain($invalid->getMessage(), 'Choose an existing date and time.');
+            $in->complain('no-such-moment', ['reason' => $invalid->getMessage()]);
 
             return null;
         }
         if ($until <= $now) {
-            $in->complain(
-                \sprintf('%s has passed already.', When::instant($until, $zone)),
-                'Choose a later end, or none.',
-            );
+            $in->complain('status-end-has-passed', ['end' => When::instant($until, $zone)]);
         }
 
         return $until;

@@ -105,7 +105,7 @@ final readonly class TrialCallRequest
         } catch (InvalidData $invalid) {
             throw $invalid;
         } catch (\InvalidArgumentException $invalid) {
-            $in->complain($invalid->getMessage(), 'Choose an existing date and time.');
+            $in->complain('no-such-moment', ['reason' => $invalid->getMessage()]);
 
             return 0;
         }

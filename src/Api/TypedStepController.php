@@ -30,12 +30,7 @@ final readonly class TypedStepController
             $in->onlyFields(['text', 'country']);
             $country = strtoupper($in->field('country')->text(2));
             PhoneNumber::knowsCountry($country) ||
-                $in
-                    ->field('country')
-                    ->complain(
-                        \sprintf('"%s" is not a country.', Input::quote($country)),
-                        'Use a two-letter code such as GB or FR.',
-                    );
+                $in->field('country')->complain('not-a-country', ['country' => Input::quote($country)]);
 
             return [$in->field('text')->optionalText(500), $country];
         });

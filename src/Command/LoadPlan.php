@@ -6,6 +6,7 @@ namespace Meandros\Server\Command;
 
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Wording\ProblemWords;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Entity\EditState;
@@ -50,7 +51,7 @@ final class LoadPlan extends Command
         try {
             $plan = PlanCodec::decode($json);
         } catch (InvalidData $invalid) {
-            $output->writeln('<error>' . $invalid->getMessage() . '</error>');
+            $output->writeln('<error>' . ProblemWords::all($invalid) . '</error>');
 
             return self::FAILURE;
         }

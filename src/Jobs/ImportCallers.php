@@ -57,11 +57,7 @@ final readonly class ImportCallers implements JobKind
         if ([] !== $problems && !$leaveOut) {
             throw new InvalidData(
                 array_map(
-                    static fn(Problem $one): Problem => new Problem(
-                        '/text',
-                        \sprintf('Line %s: %s', substr($one->pointer, 1), $one->message),
-                        $one->remedy,
-                    ),
+                    static fn(Problem $one): Problem => $one->inFile('/text', (int) substr($one->pointer, 1)),
                     $problems,
                 ),
             );
@@ -82,11 +78,10 @@ final readonly class ImportCallers implements JobKind
             })(),
         );
         if (\count($all) > Limits::CALLER_ENTRIES) {
-            throw InvalidData::at(
-                '/text',
-                \sprintf('The list would have %d entries.', \count($all)),
-                \sprintf('Keep it to %d: make a second list.', Limits::CALLER_ENTRIES),
-            );
+            throw InvalidData::at('/text', 'list-grows-too-long', [
+                'entries' => \count($all),
+                'most' => Limits::CALLER_ENTRIES,
+            ]);
         }
 
         return PlannedEdit::of(\sprintf('Bring %d callers into %s', \count($entries), $list->name()), [

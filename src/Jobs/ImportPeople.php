@@ -12,7 +12,6 @@ use Meandros\Core\People\PersonRow;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\InvalidData;
-use Meandros\Core\Reading\Problem;
 use Meandros\Server\Storage\Change;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\PlannedEdit;
@@ -68,11 +67,7 @@ final readonly class ImportPeople implements JobKind
             $people = $problems = [];
             foreach (self::outcomes($plan, $rows, $each) as $outcome) {
                 foreach ($outcome->problems as $column => $problem) {
-                    $problems[] = new Problem(
-                        '/text',
-                        \sprintf('Line %d, %s: %s', $outcome->row->line, $column, $problem),
-                        'Mend it in the file, or leave such lines out.',
-                    );
+                    $problems[] = $problem->inFile('/text', $outcome->row->line, $column);
                 }
                 if (null !== $outcome->person && !$outcome->unchanged) {
                     $people[] = $outcome->person;

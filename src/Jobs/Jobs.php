@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
 use Meandros\Core\Reading\Problem;
+use Meandros\Core\Wording\ProblemWords;
 use Meandros\Server\Now;
 use Meandros\Server\Storage\NotFound;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
@@ -109,9 +110,7 @@ final readonly class Jobs
         } catch (InvalidData $invalid) {
             $this->end($message->job, JobState::Failed, null, $invalid->problems);
         } catch (\Throwable $error) {
-            $this->end($message->job, JobState::Failed, null, [
-                new Problem('', 'Something went wrong on the server, and is in its log.', 'Try it again.'),
-            ]);
+            $this->end($message->job, JobState::Failed, null, [new Problem('', 'server-fault')]);
             throw $error;
         }
     }
@@ -145,10 +144,7 @@ final readonly class Jobs
                 $state->value,
                 null === $result ? null : json_encode($result, \JSON_THROW_ON_ERROR),
                 json_encode(
-                    array_map(
-                        static fn(Problem $one): array => $one->toJson(),
-                        \array_slice($problems, 0, Limits::PROBLEMS),
-                    ),
+                    array_map(ProblemWords::report(...), \array_slice($problems, 0, Limits::PROBLEMS)),
                     \JSON_THROW_ON_ERROR,
                 ),
                 $this->time(),

@@ -96,11 +96,7 @@ final readonly class Draft
             $plan = $draft->plan;
             $kind = $plan->kindOf($element->id());
             if (null !== $kind && $kind !== $element->kind()) {
-                throw InvalidData::at(
-                    '/kind',
-                    'An element cannot become one of another kind.',
-                    \sprintf('Keep "%s", or add a new element.', $kind->value),
-                );
+                throw InvalidData::at('/kind', 'kind-changes', ['kind' => $kind->value]);
             }
             $changed = [$element];
             foreach (Orphans::of($plan, $element) as $other) {

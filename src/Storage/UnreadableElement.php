@@ -6,6 +6,7 @@ namespace Meandros\Server\Storage;
 
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Reading\Problem;
+use Meandros\Core\Wording\ProblemWords;
 
 /** An element of the draft whose row cannot be read; the draft goes on without it. */
 final readonly class UnreadableElement
@@ -32,7 +33,7 @@ final readonly class UnreadableElement
             'detail' =>
                 [] === $this->problems
                     ? 'Its kind is not known.'
-                    : $this->problems[0]->pointer . ': ' . $this->problems[0]->message,
+                    : $this->problems[0]->pointer . ': ' . ProblemWords::message($this->problems[0]),
             'lastGood' => $this->lastGood?->toJson(),
         ];
     }

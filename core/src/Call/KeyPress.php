@@ -33,7 +33,7 @@ final readonly class KeyPress
             return new self(self::keys($in->field('press'), false), $after);
         }
         if ($in->field('press')->isGiven()) {
-            $says->complain('Somebody presses a key or says a word, not both.', 'Leave one of the two out.');
+            $says->complain('key-or-word');
         }
 
         return new self('', $after, $says->text(self::MOST_WORDS));
@@ -43,10 +43,7 @@ final readonly class KeyPress
     {
         $keys = $isNeeded ? $in->text(self::MOST_KEYS) : $in->optionalText(self::MOST_KEYS);
         if (1 !== preg_match('/^[0-9*#]*$/D', $keys)) {
-            $in->complain(
-                \sprintf('"%s" is not a key.', Input::quote($keys)),
-                'Press one of 0–9, * and #, or the digits of an extension.',
-            );
+            $in->complain('not-a-key-press', ['key' => Input::quote($keys)]);
         }
 
         return $keys;

@@ -30,7 +30,7 @@ final class Keypad
         }
         $key = $in->exactText(1);
         if (!\in_array($key, self::KEYS, true)) {
-            $in->complain(\sprintf('"%s" is not a key.', $key), 'Choose one of 0–9, * and #, or leave it open.');
+            $in->complain('not-a-key', ['key' => $key]);
         }
 
         return $key;

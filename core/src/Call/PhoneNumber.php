@@ -37,46 +37,26 @@ final class PhoneNumber
     public static function parse(string $text, string $country): string
     {
         if (\strlen($text) > self::LONGEST) {
-            throw InvalidData::at(
-                '',
-                \sprintf('"%s" is too long for a phone number.', Input::quote($text)),
-                'Check the digits.',
-            );
+            throw InvalidData::at('', 'number-too-long', ['number' => Input::quote($text)]);
         }
         $util = PhoneNumberUtil::getInstance();
         if (ShortNumberInfo::getInstance()->isEmergencyNumber($text, $country)) {
-            throw InvalidData::at(
-                '',
-                \sprintf('"%s" is an emergency number, and no call may be sent on to it.', Input::quote($text)),
-                'Use another number. Emergency calls are dialled at a phone.',
-            );
+            throw InvalidData::at('', 'number-of-emergencies', ['number' => Input::quote($text)]);
         }
         try {
             $number = $util->parse($text, $country);
         } catch (NumberParseException) {
-            throw InvalidData::at(
-                '',
-                \sprintf('"%s" is not a phone number.', Input::quote($text)),
-                'Type it as you would dial it, or in international form with a plus sign.',
-            );
+            throw InvalidData::at('', 'not-a-number', ['number' => Input::quote($text)]);
         }
         $reason = match ($util->isPossibleNumberWithReason($number)) {
-            ValidationResult::TOO_SHORT, ValidationResult::IS_POSSIBLE_LOCAL_ONLY => 'is too short',
-            ValidationResult::TOO_LONG => 'is too long',
-            ValidationResult::INVALID_COUNTRY_CODE => 'has an unknown country code',
-            ValidationResult::INVALID_LENGTH => 'has the wrong length',
+            ValidationResult::TOO_SHORT, ValidationResult::IS_POSSIBLE_LOCAL_ONLY => 'number-has-too-few-digits',
+            ValidationResult::TOO_LONG => 'number-has-too-many-digits',
+            ValidationResult::INVALID_COUNTRY_CODE => 'number-of-unknown-country',
+            ValidationResult::INVALID_LENGTH => 'number-of-wrong-length',
             ValidationResult::IS_POSSIBLE => null,
         };
         if (null !== $reason || $number->hasExtension()) {
-            throw InvalidData::at(
-                '',
-                \sprintf(
-                    '"%s" %s for a phone number.',
-                    Input::quote($text),
-                    $reason ?? 'holds an extension, which is too much',
-                ),
-                'Check the digits, and type the area code too.',
-            );
+            throw InvalidData::at('', $reason ?? 'number-with-extension', ['number' => Input::quote($text)]);
         }
 
         return $util->format($number, PhoneNumberFormat::E164);
@@ -124,10 +104,7 @@ final class PhoneNumber
             return '';
         }
         if (1 !== preg_match(self::E164, $text)) {
-            $in->complain(
-                \sprintf('"%s" is not in international form.', Input::quote($text)),
-                'Write a plus sign, the country code and the number, digits only, such as +441632960100.',
-            );
+            $in->complain('not-international', ['number' => Input::quote($text)]);
 
             return $text;
         }

@@ -41,15 +41,11 @@ final class CallerFile
             try {
                 $entry = self::entry($cells, $country);
                 if (isset($entries[$entry->match])) {
-                    $problems[] = new Problem(
-                        '/' . $line,
-                        \sprintf('%s stands here twice.', $entry->match),
-                        'Remove one of the two.',
-                    );
+                    $problems[] = new Problem('/' . $line, 'entry-twice', ['match' => $entry->match]);
                 }
                 $entries[$entry->match] ??= $entry;
             } catch (InvalidData $invalid) {
-                $problems[] = new Problem('/' . $line, $invalid->problems[0]->message, $invalid->problems[0]->remedy);
+                $problems[] = new Problem('/' . $line, $invalid->problems[0]->code, $invalid->problems[0]->arguments);
             }
             null === $each || $each($line);
             if (\count($problems) >= Limits::PROBLEMS || \count($entries) > Limits::CALLER_ENTRIES) {
@@ -147,11 +143,10 @@ final class CallerFile
                 }
             }
         } catch (ParseException $exception) {
-            throw InvalidData::at(
-                '/text',
-                \sprintf('Card %d cannot be read: %s.', $n + 1, rtrim($exception->getMessage(), '.')),
-                'Export it again from where it came from.',
-            );
+            throw InvalidData::at('/text', 'card-unreadable-at', [
+                'card' => $n + 1,
+                'reason' => rtrim($exception->getMessage(), '.'),
+            ]);
         }
     }
 

@@ -22,6 +22,7 @@ use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\TooMuchWork;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Time\Zone;
+use Meandros\Core\Wording\ProblemWords;
 use Meandros\Core\Wording\StateReason;
 use Meandros\Core\Wording\TraceReport;
 
@@ -58,6 +59,10 @@ final class Application
             );
 
             return 0;
+        } catch (InvalidData $invalid) {
+            $err('meandros: ' . ProblemWords::all($invalid) . "\n");
+
+            return 2;
         } catch (\InvalidArgumentException | \JsonException | TooMuchWork $exception) {
             $err('meandros: ' . $exception->getMessage() . "\n");
 
@@ -72,7 +77,7 @@ final class Application
         $zone = $options->get('zone', $site->zone);
         if (!Zone::exists($zone)) {
             throw new \InvalidArgumentException(
-                \sprintf('--zone: "%s" is not a time zone. %s', $zone, Zone::remedy($zone)),
+                '--zone: ' . ProblemWords::both(new Problem('', 'not-a-zone', Zone::unknown($zone))),
             );
         }
         $caller = self::named(
@@ -160,13 +165,7 @@ final class Application
         try {
             return $read();
         } catch (InvalidData $invalid) {
-            $words = array_map(
-                static fn(Problem $problem): string => trim(
-                    \sprintf('%s %s %s', $problem->pointer, $problem->message, $problem->remedy),
-                ),
-                $invalid->problems,
-            );
-            throw new \InvalidArgumentException(\sprintf('--%s: %s', $option, implode("\n", $words)));
+            throw new \InvalidArgumentException(\sprintf('--%s: %s', $option, ProblemWords::all($invalid)));
         } catch (\InvalidArgumentException $invalid) {
             throw new \InvalidArgumentException(
                 str_starts_with($invalid->getMessage(), '--')
@@ -220,7 +219,10 @@ final class Application
             }
         }
 
-        return [$parsed ?? throw new \InvalidArgumentException('--to: ' . $invalid->problems[0]->message), $first];
+        return [
+            $parsed ?? throw new \InvalidArgumentException('--to: ' . ProblemWords::message($invalid->problems[0])),
+            $first,
+        ];
     }
 
     private static function siteOf(Plan $plan, string $dialled): ?Site

@@ -35,10 +35,7 @@ final readonly class FileReader
         $lines = self::lines($text);
         $entries = self::entries($calendar, 'VEVENT');
         if (\count($entries) > self::MOST_EVENTS) {
-            throw self::refused(
-                \sprintf('The file has %d events.', \count($entries)),
-                \sprintf('Keep it to %d: export a shorter period.', self::MOST_EVENTS),
-            );
+            throw self::refused('too-many-events', ['events' => \count($entries), 'most' => self::MOST_EVENTS]);
         }
         $events = $leftOut = $replaced = [];
         foreach ($entries as $i => $entry) {
@@ -73,42 +70,28 @@ final readonly class FileReader
     private static function parse(string $text): VCalendar
     {
         if (\strlen($text) > self::MOST_BYTES) {
-            throw self::refused(
-                \sprintf('The file is larger than %d kB.', self::MOST_BYTES / 1000),
-                'Export a shorter period, or only the calendar of holidays.',
-            );
+            throw self::refused('calendar-too-large', ['most' => self::MOST_BYTES / 1000]);
         }
         if (!mb_check_encoding($text, 'UTF-8')) {
-            throw self::refused('The file is not UTF-8 text.', 'Save it as UTF-8, as RFC 5545 asks.');
+            throw self::refused('calendar-not-utf-8');
         }
         if (1 !== preg_match('/^\x{FEFF}?\s*BEGIN:VCALENDAR/iu', $text)) {
-            throw self::refused(
-                'This is not an iCalendar file: it does not start with BEGIN:VCALENDAR.',
-                'Choose a file whose name ends in .ics.',
-            );
+            throw self::refused('not-a-calendar-file');
         }
         $depth = 0;
         foreach (preg_split('/\R/', $text) ?: [] as $number => $line) {
             $depth += 0 === stripos($line, 'BEGIN:') ? 1 : (0 === stripos($line, 'END:') ? -1 : 0);
             if ($depth > self::DEEPEST) {
-                throw self::refused(
-                    \sprintf('Line %d opens a part inside a part too deeply.', $number + 1),
-                    'A calendar holds events, and events hold alarms: nothing deeper is read.',
-                );
+                throw self::refused('parts-too-deep', ['line' => $number + 1]);
             }
         }
         try {
             $calendar = Reader::read($text, Reader::OPTION_FORGIVING);
         } catch (ParseException $exception) {
-            throw self::refused(
-                'The file cannot be read: ' . rtrim($exception->getMessage(), '.') . '.',
-                'Export it again from where it came from.',
-            );
+            throw self::refused('calendar-unreadable', ['reason' => rtrim($exception->getMessage(), '.')]);
         }
 
-        return $calendar instanceof VCalendar
-            ? $calendar
-            : throw self::refused('This is not a calendar.', 'Choose a file whose name ends in .ics.');
+        return $calendar instanceof VCalendar ? $calendar : throw self::refused('not-a-calendar');
     }
 
     /** @return list<Entry> */
@@ -135,16 +118,12 @@ final readonly class FileReader
         try {
             $read();
         } catch (\InvalidArgumentException $wrong) {
-            throw self::refused(
-                \sprintf(
-                    'Event %d, “%s” (line %d): %s.',
-                    $i + 1,
-                    $entry->name(),
-                    $lines[$i] ?? 0,
-                    $wrong->getMessage(),
-                ),
-                'Mend or remove that event in the file. Nothing was taken from it.',
-            );
+            throw self::refused('event-unreadable', [
+                'event' => $i + 1,
+                'name' => $entry->name(),
+                'line' => $lines[$i] ?? 0,
+                'reason' => $wrong->getMessage(),
+            ]);
         }
     }
 
@@ -173,8 +152,9 @@ final readonly class FileReader
         return $lines;
     }
 
-    private static function refused(string $message, string $remedy): InvalidData
+    /** @param array<string, string|int|list<string>> $arguments */
+    private static function refused(string $code, array $arguments = []): InvalidData
     {
-        return InvalidData::at('/ics', $message, $remedy);
+        return InvalidData::at('/ics', $code, $arguments);
     }
 }

@@ -14,7 +14,9 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Problem;
 
 /**
  * Rows of a file of numbers held against a plan: numbers that it has are changed, others are added. Sites and targets are
@@ -61,21 +63,21 @@ final class NumberImport
         $problems = [];
         $site = '' === $row->site ? null : $this->sites[mb_strtolower($row->site)] ?? null;
         if ('' !== $row->site && null === $site) {
-            $problems['site'] = \sprintf('There is no site “%s”.', $row->site);
+            $problems['site'] = new Problem('/site', 'no-such-site', ['name' => $row->site]);
         }
         [$number, $problem, $there] = $this->number(
             $row->number,
             null === $site ? array_values($this->sites) : [$site],
         );
         if (null === $number) {
-            return new NumberOutcome($row, null, false, ['number' => $problem] + $problems);
+            return new NumberOutcome($row, null, false, array_filter(['number' => $problem]) + $problems);
         }
         if (isset($this->lines[$number])) {
             return new NumberOutcome(
                 $row,
                 null,
                 false,
-                ['number' => \sprintf('It stands in line %d already.', $this->lines[$number])] + $problems,
+                ['number' => new Problem('/number', 'number-in-file', ['line' => $this->lines[$number]])] + $problems,
             );
         }
         $this->lines[$number] = $row->line;
@@ -83,11 +85,13 @@ final class NumberImport
         $same = $same instanceof Number ? $same : null;
         $site ??= $this->plan->get(Site::class, $same?->site) ?? $there;
         if (null === $site) {
-            $problems['site'] = 'There is no site yet.';
+            $problems['site'] = new Problem('/site', 'no-site-yet');
         }
         $language = '' === $row->language ? $same->language ?? ($site->language ?? '') : strtolower($row->language);
         if ('' !== $row->language && 1 !== preg_match('/^[a-z]{2}$/D', $language)) {
-            $problems['language'] = 'Two letters, such as en or fr.';
+            $problems['language'] = new Problem('/language', 'not-a-language', [
+                'code' => Input::quote($row->language),
+            ]);
         }
         [$target, $made] = null === $row->target ? [$same?->target, null] : $this->target($row->target, $problems);
         if ([] !== $problems || null === $site) {
@@ -120,7 +124,7 @@ final class NumberImport
      *
      * @param list<Site> $sites
      *
-     * @return array{string|null, string, Site|null} in E.164 with that site, or why it is none
+     * @return array{string|null, Problem|null, Site|null} in E.164 with that site, or why it is none
      */
     private function number(string $text, array $sites): array
     {
@@ -129,19 +133,19 @@ final class NumberImport
             try {
                 $number = PhoneNumber::parse($text, $site->country ?? 'ZZ');
                 if (PhoneNumber::isGivenOut($number)) {
-                    return [$number, '', $site];
+                    return [$number, null, $site];
                 }
-                $possible ??= [$number, '', $site];
+                $possible ??= [$number, null, $site];
             } catch (InvalidData $invalid) {
-                $problem ??= $invalid->problems[0]->message;
+                $problem ??= $invalid->problems[0];
             }
         }
 
-        return $possible ?? [null, (string) $problem, null];
+        return $possible ?? [null, $problem, null];
     }
 
     /**
-     * @param array<string, string> $problems
+     * @param array<string, Problem> $problems
      *
      * @return array{Target|null, Journey|null} and the journey that is made for it, the first time
      */
@@ -153,7 +157,7 @@ final class NumberImport
             return [null, null];
         }
         if (\count($found) > 1) {
-            $problems['target'] = \sprintf('There are %d with the name “%s”.', \count($found), $name);
+            $problems['target'] = new Problem('/target', 'target-not-one', ['many' => \count($found), 'name' => $name]);
         }
         if ([] !== $found) {
             return [Target::element($found[0]->id()), null];
@@ -162,7 +166,7 @@ final class NumberImport
             return [Target::element($this->made[$key]->id()), null];
         }
         if (!$this->makesJourneys) {
-            $problems['target'] = \sprintf('Nothing has the name “%s”.', $name);
+            $problems['target'] = new Problem('/target', 'no-such-target', ['name' => $name]);
 
             return [null, null];
         }

@@ -39,10 +39,7 @@ final class Patterns
         $name = $in->field('name')->text();
         $pattern = self::all()[$in->field('pattern')->exactText(40)] ?? null;
         if (null === $pattern) {
-            $in->field('pattern')->complain(
-                'There is no such pattern.',
-                'Choose one of: ' . implode(', ', array_keys(self::ALL)) . '.',
-            );
+            $in->field('pattern')->complain('no-such-pattern', ['choices' => array_keys(self::ALL)]);
 
             return null;
         }
@@ -73,13 +70,10 @@ final class Patterns
             $field = $in->named($ask->key);
             $id = $field->reference();
             if (null === $id) {
-                $ask->isOptional || $field->complain('This is missing.', 'Choose one.');
+                $ask->isOptional || $field->complain('choice-missing');
                 $isWhole = $isWhole && $ask->isOptional;
             } elseif (!\in_array($plan->kindOf($id), $ask->kinds, true)) {
-                $field->complain(
-                    \sprintf('"%s" cannot stand here.', Input::quote($id)),
-                    'Choose something that is in the plan, of a kind that fits.',
-                );
+                $field->complain('not-fitting', ['id' => Input::quote($id)]);
                 $isWhole = false;
             } else {
                 $answers[$ask->key] = $id;

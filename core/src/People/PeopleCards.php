@@ -38,15 +38,11 @@ final class PeopleCards
     public static function read(string $text): array
     {
         if (\strlen($text) > self::MOST_BYTES || !mb_check_encoding($text, 'UTF-8')) {
-            throw InvalidData::at(
-                '/text',
-                'The file is too large, or is not UTF-8 text.',
-                'Export fewer people, as vCard 4.0.',
-            );
+            throw InvalidData::at('/text', 'cards-not-text');
         }
         $lines = self::lines($text);
         if ([] === $lines) {
-            throw InvalidData::at('/text', 'There is no vCard in the file.', 'Choose a file whose name ends in .vcf.');
+            throw InvalidData::at('/text', 'cards-missing');
         }
         $stream = fopen('php://memory', 'w+');
         \assert(false !== $stream);
@@ -59,15 +55,10 @@ final class PeopleCards
                 $rows[] = self::row($lines[\count($rows)] ?? 0, $card);
             }
         } catch (ParseException $exception) {
-            throw InvalidData::at(
-                '/text',
-                \sprintf(
-                    'The card at line %d cannot be read: %s.',
-                    $lines[\count($rows)] ?? 0,
-                    rtrim($exception->getMessage(), '.'),
-                ),
-                'Export it again from where it came from.',
-            );
+            throw InvalidData::at('/text', 'card-unreadable', [
+                'line' => $lines[\count($rows)] ?? 0,
+                'reason' => rtrim($exception->getMessage(), '.'),
+            ]);
         }
 
         return $rows;
@@ -84,11 +75,7 @@ final class PeopleCards
             substr_count($text, "\n") > self::MOST_LINES ||
             preg_match_all('/^BEGIN:VCARD/mi', $text) > Limits::PEOPLE
         ) {
-            throw InvalidData::at(
-                '/text',
-                \sprintf('The file has more than %d people, or more than %d lines.', Limits::PEOPLE, self::MOST_LINES),
-                'Export fewer people at once.',
-            );
+            throw InvalidData::at('/text', 'cards-too-many', ['people' => Limits::PEOPLE, 'lines' => self::MOST_LINES]);
         }
         $lines = [];
         foreach (preg_split('/\R/', $text) ?: [] as $i => $line) {

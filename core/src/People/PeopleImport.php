@@ -16,6 +16,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Reading\Problem;
 
 /**
  * Works out what a file of people would do to a plan, row by row. Somebody with the same extension, or without one the
@@ -92,41 +93,42 @@ final class PeopleImport
                 ? $this->plan->get(Site::class, $same->site ?? $this->usualSite)
                 : $this->sites[mb_strtolower($row->site)] ?? null;
         if ('' === $row->name) {
-            $problems['name'] = 'There is no name.';
+            $problems['name'] = new Problem('/name', 'row-without-name');
         }
         if ('' !== $row->extension && 1 !== preg_match('/^[0-9]{2,6}$/D', $row->extension)) {
-            $problems['extension'] = \sprintf(
-                '"%s" is not an extension of 2 to 6 digits.',
-                Input::quote($row->extension),
-            );
+            $problems['extension'] = new Problem('/extension', 'not-an-extension-of-row', [
+                'extension' => Input::quote($row->extension),
+            ]);
         } elseif (isset($this->taken[$row->extension])) {
-            $problems['extension'] = \sprintf(
-                'Extension %s stands at line %d already.',
-                $row->extension,
-                $this->taken[$row->extension],
-            );
+            $problems['extension'] = new Problem('/extension', 'extension-in-file', [
+                'extension' => $row->extension,
+                'line' => $this->taken[$row->extension],
+            ]);
         }
         if (null !== $same && isset($this->claimed[$same->id()])) {
-            $problems['name'] = \sprintf('%s stands at line %d already.', $same->name(), $this->claimed[$same->id()]);
+            $problems['name'] = new Problem('/name', 'person-in-file', [
+                'name' => $same->name(),
+                'line' => $this->claimed[$same->id()],
+            ]);
         }
         if (null === $site) {
-            $problems['site'] = \sprintf('There is no site "%s".', Input::quote($row->site));
+            $problems['site'] = new Problem('/site', 'no-such-site', ['name' => Input::quote($row->site)]);
         }
         if ('' !== $row->mailbox && null === $mailbox) {
-            $problems['mailbox'] = \sprintf('There is no mailbox "%s".', Input::quote($row->mailbox));
+            $problems['mailbox'] = new Problem('/mailbox', 'no-such-mailbox', ['name' => Input::quote($row->mailbox)]);
         }
         $phones = $same->phones ?? [];
         if (\count($row->desk) + \count($row->soft) + \count($row->outside) > Limits::PHONES) {
-            $problems['phones'] = \sprintf('Nobody has more than %d phones.', Limits::PHONES);
+            $problems['phones'] = new Problem('/phones', 'too-many-phones', ['most' => Limits::PHONES]);
         } else {
             try {
                 $phones = self::phones($row, $phones, $site->country ?? 'ZZ');
             } catch (InvalidData $invalid) {
-                $problems['outside'] = $invalid->problems[0]->message;
+                $problems['outside'] = $invalid->problems[0];
             }
         }
         if ([] === $phones && [] === $problems) {
-            $problems['phones'] = 'There is no number and no phone.';
+            $problems['phones'] = new Problem('/phones', 'row-without-phone');
         }
         if ([] !== $problems || null === $site) {
             return new PersonOutcome($row, null, false, $problems);
@@ -162,7 +164,7 @@ final class PeopleImport
         );
     }
 
-    /** @return array<string, string> what the plan would not take of a person, by column */
+    /** @return array<string, Problem> what the plan would not take of a person, by column */
     private static function problems(Person $person): array
     {
         try {
@@ -172,7 +174,7 @@ final class PeopleImport
             $problems = [];
             foreach ($invalid->problems as $problem) {
                 $column = explode('/', $problem->pointer)[1] ?? '';
-                $problems[$column] ??= $problem->message . ' ' . $problem->remedy;
+                $problems[$column] ??= $problem;
             }
 
             return $problems;

@@ -100,15 +100,4 @@ enum Kind: string
             ),
         );
     }
-
-    public function article(): string
-    {
-        return match ($this) {
-            self::Hours => 'hours',
-            self::Calendar => 'a holiday calendar',
-            self::Line => 'an outside line',
-            self::CallerList => 'a list of callers',
-            default => 'a ' . $this->value,
-        };
-    }
 }

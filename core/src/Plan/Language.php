@@ -22,10 +22,7 @@ final class Language
     public static function check(string $code, Input $in): void
     {
         if (1 !== preg_match('/^[a-z]{2}$/D', $code)) {
-            $in->complain(
-                \sprintf('"%s" is not a language code.', Input::quote($code)),
-                'Use two letters such as en or fr.',
-            );
+            $in->complain('not-a-language', ['code' => Input::quote($code)]);
         }
     }
 }

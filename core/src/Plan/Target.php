@@ -95,10 +95,7 @@ final readonly class Target
         }
         $target = 1 === preg_match('/^[+0-9]/', $text) ? self::number(PhoneNumber::readE164($in)) : self::parse($text);
         if (null === $target || !$fits($target)) {
-            $in->complain(
-                \sprintf('"%s" is nothing that a call can go to here.', mb_substr($text, 0, 80)),
-                'Give the id of an element, or a number in E.164 such as +441632960100.',
-            );
+            $in->complain('not-a-target', ['target' => mb_substr($text, 0, 80)]);
 
             return null;
         }

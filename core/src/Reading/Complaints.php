@@ -14,9 +14,9 @@ final class Complaints
     public function __construct(public readonly bool $isTrusted = false) {}
 
     /** @throws TooManyProblems */
-    public function add(string $pointer, string $message, string $remedy): void
+    public function add(Problem $problem): void
     {
-        $this->problems[] = new Problem($pointer, $message, $remedy);
+        $this->problems[] = $problem;
         if (\count($this->problems) >= Limits::PROBLEMS) {
             throw new TooManyProblems();
         }

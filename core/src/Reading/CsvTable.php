@@ -28,24 +28,18 @@ final readonly class CsvTable
     public function read(string $text, int $most): array
     {
         if (\strlen($text) > self::MOST_BYTES) {
-            throw self::refused(\sprintf('The file is larger than %d kB.', self::MOST_BYTES / 1000), 'Split it.');
+            throw self::refused('table-too-large', ['most' => self::MOST_BYTES / 1000]);
         }
         if (!mb_check_encoding($text, 'UTF-8')) {
             $lines = preg_split('/\r\n|\n|\r/', $text) ?: [];
             $wrong = array_key_first(
                 array_filter($lines, static fn(string $line): bool => !mb_check_encoding($line, 'UTF-8')),
             );
-            throw self::refused(
-                \sprintf('Line %d is not UTF-8: the file mixes encodings, or has another.', 1 + (int) $wrong),
-                'Save it as "CSV UTF-8".',
-            );
+            throw self::refused('line-not-utf-8', ['line' => 1 + (int) $wrong]);
         }
         $text = preg_replace('/^\x{FEFF}/u', '', $text) ?? $text;
         if (1 === substr_count($text, '"') % 2) {
-            throw self::refused(
-                'A quotation mark is opened and never closed.',
-                'Close it; a quotation mark within a cell is written twice.',
-            );
+            throw self::refused('quote-not-closed');
         }
 
         return $this->rows($text, $most);
@@ -67,21 +61,14 @@ final readonly class CsvTable
             $columns ??= $this->header($cells);
             if (1 < $line && [''] !== $cells) {
                 if (\count($rows) >= $most) {
-                    throw self::refused(
-                        \sprintf('The file has more than %d %s.', $most, $this->what),
-                        'Split it, and bring in one after the other.',
-                    );
+                    throw self::refused('table-too-long', ['most' => $most, 'what' => $this->what]);
                 }
                 if (\count($cells) !== \count($columns)) {
-                    throw self::refused(
-                        \sprintf(
-                            'Line %d has %d cells, and the header has %d.',
-                            $line,
-                            \count($cells),
-                            \count($columns),
-                        ),
-                        'Put cells that hold a comma in quotation marks.',
-                    );
+                    throw self::refused('cells-differ', [
+                        'line' => $line,
+                        'cells' => \count($cells),
+                        'columns' => \count($columns),
+                    ]);
                 }
                 $rows[$line] = array_combine($columns, $cells);
             }
@@ -91,10 +78,7 @@ final readonly class CsvTable
         }
         fclose($stream);
         if (null === $columns) {
-            throw self::refused(
-                'The file is empty.',
-                'Its first line names the columns: ' . implode(',', $this->columns) . '.',
-            );
+            throw self::refused('file-empty', ['columns' => $this->columns]);
         }
 
         return $rows;
@@ -114,19 +98,11 @@ final readonly class CsvTable
             [] !== $unknown ||
             \count($columns) !== \count(array_unique($columns))
         ) {
-            throw self::refused(
-                [] === $unknown
-                    ? \sprintf(
-                        'The first line does not name the columns, each once, with "%s" among them.',
-                        $this->needed,
-                    )
-                    : \sprintf('The column "%s" is not known.', Input::quote(implode('", "', $unknown))),
-                \sprintf(
-                    'The first line names the columns: %s. All but the %s may be left out.',
-                    implode(',', $this->columns),
-                    $this->needed,
-                ),
-            );
+            throw self::refused([] === $unknown ? 'columns-not-named' : 'column-not-known', [
+                'unknown' => Input::quote(implode('", "', $unknown)),
+                'columns' => $this->columns,
+                'needed' => $this->needed,
+            ]);
         }
 
         return $columns;
@@ -160,8 +136,9 @@ final readonly class CsvTable
             : $cell;
     }
 
-    private static function refused(string $message, string $remedy): InvalidData
+    /** @param array<string, string|int|list<string>> $arguments */
+    private static function refused(string $code, array $arguments = []): InvalidData
     {
-        return InvalidData::at('/text', $message, $remedy);
+        return InvalidData::at('/text', $code, $arguments);
     }
 }

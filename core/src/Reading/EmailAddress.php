@@ -14,10 +14,7 @@ final class EmailAddress
         foreach ($in->items($most) as $item) {
             $address = $item->text();
             if ('' !== $address && false === filter_var($address, \FILTER_VALIDATE_EMAIL, \FILTER_FLAG_EMAIL_UNICODE)) {
-                $item->complain(
-                    \sprintf('"%s" is not an e-mail address.', Input::quote($address)),
-                    'Write it like name@example.com.',
-                );
+                $item->complain('not-an-address', ['address' => Input::quote($address)]);
             }
             $addresses[] = $address;
         }

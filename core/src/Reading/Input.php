@@ -50,16 +50,17 @@ final readonly class Input
         return mb_strlen($value) > Limits::ECHOED ? mb_substr($value, 0, Limits::ECHOED - 1) . '…' : $value;
     }
 
-    public function complain(string $message, string $remedy): void
+    /** @param array<string, string|int|list<string>|Problem> $arguments */
+    public function complain(string $code, array $arguments = []): void
     {
-        $this->complaints->add($this->pointer, $message, $remedy);
+        $this->complaints->add(new Problem($this->pointer, $code, $arguments));
     }
 
     /** Files what somebody else found wrong with this value, and within it. */
     public function take(InvalidData $invalid): void
     {
         foreach ($invalid->problems as $problem) {
-            $this->complaints->add($this->pointer . $problem->pointer, $problem->message, $problem->remedy);
+            $this->complaints->add($problem->under($this->pointer));
         }
     }
 
@@ -130,21 +131,18 @@ final readonly class Input
     public function onlyFields(array $known): void
     {
         if (!\is_array($this->value) || ([] !== $this->value && array_is_list($this->value))) {
-            $this->complain('This must be an object.', 'Give its fields by name.');
+            $this->complain('not-an-object');
 
             return;
         }
         if (\count($this->value) > Limits::FIELDS) {
-            $this->complain('This has too many fields.', \sprintf('Keep it to %d.', Limits::FIELDS));
+            $this->complain('too-many-fields', ['most' => Limits::FIELDS]);
 
             return;
         }
         foreach (array_keys($this->value) as $name) {
             if (!\in_array((string) $name, $known, true)) {
-                $this->entry((string) $name)->complain(
-                    'This field is not known here.',
-                    'Known fields: ' . implode(', ', $known) . '.',
-                );
+                $this->entry((string) $name)->complain('field-not-known', ['choices' => $known]);
             }
         }
     }
@@ -160,12 +158,12 @@ final readonly class Input
             return [];
         }
         if (!\is_array($this->value) || !array_is_list($this->value)) {
-            $this->complain('This must be a list.', 'Write it in square brackets.');
+            $this->complain('not-a-list');
 
             return [];
         }
         if (\count($this->value) > $most) {
-            $this->complain('This list is too long.', \sprintf('Keep it to %d entries.', $most));
+            $this->complain('list-too-long', ['most' => $most]);
 
             return [];
         }
@@ -188,12 +186,12 @@ final readonly class Input
             return [];
         }
         if (!\is_array($this->value) || ([] !== $this->value && array_is_list($this->value))) {
-            $this->complain('This must be an object.', 'Give its fields by name.');
+            $this->complain('not-an-object');
 
             return [];
         }
         if (\count($this->value) > $most) {
-            $this->complain('This has too many entries.', \sprintf('Keep it to %d.', $most));
+            $this->complain('too-many-entries', ['most' => $most]);
 
             return [];
         }
@@ -209,7 +207,7 @@ final readonly class Input
     {
         $text = $this->isGiven() ? $this->optionalText($longest) : '';
         if ('' === $text && (!$this->isGiven() || \is_string($this->value))) {
-            $this->complain('This is missing.', 'Enter some text.');
+            $this->complain('missing');
         }
 
         return $text;
@@ -226,7 +224,7 @@ final readonly class Input
     {
         $text = $this->given ? $this->anyText($longest) : '';
         if (!$this->given || '' === $this->value) {
-            $this->complain('This is missing.', 'Enter some text.');
+            $this->complain('missing');
         }
 
         return $text;
@@ -247,18 +245,18 @@ final readonly class Input
     private function anyText(int $longest): string
     {
         if (!\is_string($this->value)) {
-            $this->complain('This must be text.', 'Write it in quotes.');
+            $this->complain('not-text');
 
             return '';
         }
         // False where it is not UTF-8.
         if (0 !== preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F]/u', $this->value)) {
-            $this->complain('This holds characters that cannot be shown.', 'Type it again as plain text.');
+            $this->complain('not-shown');
 
             return '';
         }
         if (\strlen($this->value) > $longest && mb_strlen($this->value) > $longest) {
-            $this->complain(\sprintf('This is longer than %d characters.', $longest), 'Shorten it.');
+            $this->complain('too-long', ['most' => $longest]);
 
             return mb_substr($this->value, 0, $longest);
         }
@@ -275,7 +273,7 @@ final readonly class Input
     {
         $name = $this->exactText(160);
         if ('' !== $name && isset($taken[$name])) {
-            $this->complain(\sprintf('"%s" stands here twice.', self::quote($name)), 'Keep one of the two.');
+            $this->complain('name-twice', ['name' => self::quote($name)]);
         }
 
         return $name;
@@ -285,15 +283,12 @@ final readonly class Input
     public function long(int $mostBytes): string
     {
         if (!\is_string($this->value) || '' === $this->value) {
-            $this->complain('This is missing.', 'Give the text of the file.');
+            $this->complain('file-missing');
 
             return '';
         }
         if (\strlen($this->value) > $mostBytes) {
-            $this->complain(
-                \sprintf('The file is larger than %d kB.', intdiv($mostBytes, 1000)),
-                'Give a smaller one.',
-            );
+            $this->complain('file-too-large', ['most' => intdiv($mostBytes, 1000)]);
 
             return '';
         }
@@ -312,10 +307,7 @@ final readonly class Input
                 ? (int) $this->value
                 : $this->value;
         if (!\is_int($value) || $value < $least || $value > $most) {
-            $this->complain(
-                \sprintf('This must be a whole number of %s from %d to %d.', $unit, $least, $most),
-                'Enter such a number.',
-            );
+            $this->complain('not-whole', ['unit' => $unit, 'least' => $least, 'most' => $most]);
 
             return $default ?? $least;
         }
@@ -341,7 +333,7 @@ final readonly class Input
             return $default;
         }
         if (!\is_bool($this->value)) {
-            $this->complain('This must be true or false.', 'Choose one of the two.');
+            $this->complain('not-a-flag');
 
             return $default;
         }
@@ -361,7 +353,7 @@ final readonly class Input
         $choice = \is_string($this->value) ? $enum::tryFrom($this->value) : null;
         if (null === $choice && $this->given) {
             $values = array_map(static fn(\BackedEnum $case): string => (string) $case->value, $enum::cases());
-            $this->complain('This is not one of the choices.', 'Choose one of: ' . implode(', ', $values) . '.');
+            $this->complain('not-a-choice', ['choices' => $values]);
         }
         if (null === $choice) {
             \assert($default instanceof $enum);
@@ -384,10 +376,7 @@ final readonly class Input
     {
         $id = \is_string($this->value) ? $this->value : '';
         if (1 !== preg_match(self::ID, $id)) {
-            $this->complain(
-                'This is not an id.',
-                'Use 2 to 64 lower-case letters, digits and underscores, starting with a letter.',
-            );
+            $this->complain('not-an-id');
         }
 
         return $id;

@@ -11,23 +11,13 @@ final class InvalidData extends \InvalidArgumentException
     public function __construct(public readonly array $problems)
     {
         parent::__construct(
-            implode(
-                "\n",
-                array_map(
-                    static fn(Problem $problem): string => \sprintf(
-                        '%s: %s %s',
-                        '' === $problem->pointer ? '/' : $problem->pointer,
-                        $problem->message,
-                        $problem->remedy,
-                    ),
-                    $problems,
-                ),
-            ),
+            implode("\n", array_map(static fn(Problem $problem): string => $problem->summary(), $problems)),
         );
     }
 
-    public static function at(string $pointer, string $message, string $remedy): self
+    /** @param array<string, string|int|list<string>|Problem> $arguments */
+    public static function at(string $pointer, string $code, array $arguments = []): self
     {
-        return new self([new Problem($pointer, $message, $remedy)]);
+        return new self([new Problem($pointer, $code, $arguments)]);
     }
 }

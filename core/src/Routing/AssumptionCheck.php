@@ -36,52 +36,47 @@ final class AssumptionCheck
         }
         foreach (array_keys($assumptions->statuses) as $i => $person) {
             null !== $plan->get(Person::class, $person) ||
-                $self->complain(\sprintf('/statuses/%d/who', $i), $person, 'is nobody in the plan');
+                $self->complain(\sprintf('/statuses/%d/who', $i), $person, 'person');
         }
         foreach (array_keys($assumptions->channelsTaken) as $i => $line) {
             null !== $plan->get(OutsideLine::class, $line) ||
-                $self->complain(\sprintf('/lines/%d/line', $i), $line, 'is no outside line of the plan');
+                $self->complain(\sprintf('/lines/%d/line', $i), $line, 'line');
         }
         foreach (array_keys($assumptions->queues) as $i => $id) {
             $queue = $plan->get(Queue::class, $id);
-            null !== $queue || $self->complain(\sprintf('/queues/%d/queue', $i), $id, 'is no queue of the plan');
+            null !== $queue || $self->complain(\sprintf('/queues/%d/queue', $i), $id, 'queue');
             $members = array_flip(
                 array_map(static fn(QueueMember $member): string => $member->who, $queue->members ?? []),
             );
             foreach (array_keys($assumptions->queues[$id]->agents) as $j => $who) {
                 null === $queue ||
                     isset($members[$who]) ||
-                    $self->complain(\sprintf('/queues/%d/agents/%d/who', $i, $j), $who, 'is no agent of that queue');
+                    $self->complain(\sprintf('/queues/%d/agents/%d/who', $i, $j), $who, 'agent');
             }
         }
         $place = 0;
         foreach ($assumptions->queues as $state) {
             if (null !== $state->caller->keeps && Caller::WITHHELD === $call->caller->text) {
-                $self->problems[] = new Problem(
-                    \sprintf('/queues/%d/keeps', $place),
-                    'Whoever withholds their number cannot be called back.',
-                    'State a number that the call comes from, or take this assumption away.',
-                );
+                $self->problems[] = new Problem(\sprintf('/queues/%d/keeps', $place), 'withheld-called-back');
             }
             ++$place;
         }
         foreach ($assumptions->sitesDown as $i => $site) {
-            null !== $plan->get(Site::class, $site) || $self->complain('/down/' . $i, $site, 'is no site of the plan');
+            null !== $plan->get(Site::class, $site) || $self->complain('/down/' . $i, $site, 'site');
         }
         $parked = $assumptions->parked;
         null === $parked->by ||
             null !== $plan->get(Person::class, $parked->by) ||
-            $self->complain('/parked/by', $parked->by, 'is nobody in the plan');
+            $self->complain('/parked/by', $parked->by, 'person');
         foreach ($parked->taken as $i => $place) {
-            $plan->dialled($place) instanceof Site ||
-                $self->complain('/parked/taken/' . $i, $place, 'is no park place of the plan');
+            $plan->dialled($place) instanceof Site || $self->complain('/parked/taken/' . $i, $place, 'park place');
         }
         foreach (array_keys($assumptions->earlier->last) as $i => $team) {
             $last = $assumptions->earlier->last[$team];
             if (null === $plan->get(Team::class, $team)) {
-                $self->complain(\sprintf('/earlier/last/%d/team', $i), $team, 'is no team of the plan');
+                $self->complain(\sprintf('/earlier/last/%d/team', $i), $team, 'team');
             } elseif (!$self->isMember($team, $last)) {
-                $self->complain(\sprintf('/earlier/last/%d/who', $i), $last, 'is not in that team');
+                $self->complain(\sprintf('/earlier/last/%d/who', $i), $last, 'member');
             }
         }
         foreach (array_keys($assumptions->earlier->calls) as $i => $member) {
@@ -101,12 +96,7 @@ final class AssumptionCheck
             null !== $target?->phone => true === $person?->parts()->have($target->phone),
             default => null !== $person,
         };
-        $known ||
-            $this->complain(
-                $pointer,
-                $text,
-                null !== $person ? 'is no phone of theirs' : 'is nobody and no phone in the plan',
-            );
+        $known || $this->complain($pointer, $text, null !== $person ? 'phone' : 'somebody');
     }
 
     private function isMember(string $team, string $who): bool
@@ -131,12 +121,11 @@ final class AssumptionCheck
         return false;
     }
 
-    private function complain(string $pointer, string $text, string $what): void
+    private function complain(string $pointer, string $text, string $no): void
     {
-        $this->problems[] = new Problem(
-            $pointer,
-            \sprintf('"%s" %s, so this would try nothing.', mb_substr($text, 0, 80), $what),
-            'Choose somebody of the plan, or take this assumption away.',
-        );
+        $this->problems[] = new Problem($pointer, 'assumption-of-nothing', [
+            'text' => mb_substr($text, 0, 80),
+            'no' => $no,
+        ]);
     }
 }

@@ -61,20 +61,11 @@ final readonly class Entry
             ),
             $element instanceof Hours => self::inside($plan, $element, $element->site, null),
             $element instanceof Queue => self::inside($plan, $element, null, null),
-            $element instanceof Site => throw InvalidData::at(
-                '/to',
-                \sprintf(
-                    '%s is a park place of %s: whoever dials it takes the call that waits there.',
-                    $dialled,
-                    $element->name(),
-                ),
-                'Choose a number to call.',
-            ),
-            default => throw InvalidData::at(
-                '/to',
-                \sprintf('%s is not a number of this plan.', PhoneNumber::international($dialled)),
-                'Choose one of its numbers, or what takes calls, or add this one.',
-            ),
+            $element instanceof Site => throw InvalidData::at('/to', 'park-place-called', [
+                'place' => $dialled,
+                'site' => $element->name(),
+            ]),
+            default => throw InvalidData::at('/to', 'not-dialled', ['number' => PhoneNumber::international($dialled)]),
         };
     }
 

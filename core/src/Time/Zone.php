@@ -48,7 +48,7 @@ final readonly class Zone
         $transitions = self::transitions($name, $from - self::MARGIN_SECONDS, $until + self::MARGIN_SECONDS);
         if ([] === $transitions) {
             throw new \InvalidArgumentException(
-                \sprintf('"%s" is not an IANA time zone. %s', $name, self::remedy($name)),
+                \sprintf('"%s" is not an IANA time zone; the closest is %s.', $name, self::closestTo($name)),
             );
         }
         $starts = $offsets = [];
@@ -86,14 +86,18 @@ final readonly class Zone
             [] !== self::transitions($name, 0, 0);
     }
 
-    /** What to use in place of a name that is no zone. */
-    public static function remedy(string $name): string
+    /**
+     * What to say of a name that is no zone.
+     *
+     * @return array{zone: string, usual: string, closest: string} the usual name for it, or "none"
+     */
+    public static function unknown(string $name): array
     {
-        $usual = self::USUAL[$name] ?? null;
-
-        return null === $usual
-            ? \sprintf('Use an IANA name; the closest is %s.', self::closestTo($name))
-            : \sprintf('Use the usual IANA name for it, %s.', $usual);
+        return [
+            'zone' => mb_substr($name, 0, self::LONGEST_NAME),
+            'usual' => self::USUAL[$name] ?? 'none',
+            'closest' => self::closestTo($name),
+        ];
     }
 
     /** The zone name closest to what somebody typed, for an error message. */

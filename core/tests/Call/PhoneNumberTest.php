@@ -53,12 +53,12 @@ final class PhoneNumberTest extends TestCase
     /** @return iterable<array{string, string}> */
     public static function nonsense(): iterable
     {
-        yield ['hello', 'is not a phone number'];
-        yield ['', 'is not a phone number'];
-        yield ['12', 'is too short'];
-        yield ['01632 960 123 456 789', 'too long'];
-        yield ['+999 1234567', 'is not a phone number'];
-        yield ['01632 960123 ext. 5', 'extension'];
+        yield ['hello', '/: not-a-number {"number":"hello"}'];
+        yield ['', '/: not-a-number'];
+        yield ['12', '/: number-has-too-few-digits'];
+        yield ['01632 960 123 456 789', 'number-has-too-many-digits'];
+        yield ['+999 1234567', '/: not-a-number'];
+        yield ['01632 960123 ext. 5', '/: number-with-extension'];
     }
 
     public function testCallersMayWithholdTheirNumberOrCallFromInside(): void

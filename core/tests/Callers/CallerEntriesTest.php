@@ -14,6 +14,7 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
 use Meandros\Core\Reading\Problem;
+use Meandros\Core\Wording\ProblemWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -58,7 +59,7 @@ final class CallerEntriesTest extends TestCase
                 $said,
                 array_combine(
                     array_map(static fn(Problem $one): string => $one->pointer, $invalid->problems),
-                    array_map(static fn(Problem $one): string => $one->message, $invalid->problems),
+                    array_map(static fn(Problem $one): string => ProblemWords::message($one), $invalid->problems),
                 ),
             );
         }

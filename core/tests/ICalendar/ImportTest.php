@@ -25,6 +25,7 @@ use Meandros\Core\Time\Holiday\Holidays;
 use Meandros\Core\Time\HoursCompiler;
 use Meandros\Core\Time\Zone;
 use Meandros\Core\Wording\HolidayWords;
+use Meandros\Core\Wording\ProblemWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -123,8 +124,8 @@ final class ImportTest extends TestCase
             self::fail('This must be refused.');
         } catch (InvalidData $invalid) {
             self::assertSame('/ics', $invalid->problems[0]->pointer);
-            self::assertStringContainsString($words, $invalid->problems[0]->message);
-            self::assertNotSame('', $invalid->problems[0]->remedy);
+            self::assertStringContainsString($words, ProblemWords::message($invalid->problems[0]));
+            self::assertNotSame('', ProblemWords::remedy($invalid->problems[0]));
         }
     }
 
@@ -174,7 +175,7 @@ final class ImportTest extends TestCase
             self::read(self::event(...$lines));
             self::fail('It is refused.');
         } catch (InvalidData $invalid) {
-            self::assertStringContainsString($words, $invalid->problems[0]->message);
+            self::assertStringContainsString($words, ProblemWords::message($invalid->problems[0]));
         }
     }
 

@@ -8,6 +8,7 @@ use Meandros\Core\Numbers\NumberImport;
 use Meandros\Core\Numbers\NumberTable;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Wording\RowReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -59,7 +60,7 @@ final class NumberImportTest extends TestCase
             "number,site,language,target\n01632 960111,Dock,English,Nobody\n",
             false,
             [
-                'refused site: There is no site “Dock”. language: Two letters, such as en or fr. target: Nothing has the name “Nobody”.',
+                'refused site: There is no site “Dock”. language: "English" is not a language code. Use two letters such as en or fr. target: Nothing has the name “Nobody”.',
             ],
         ];
         yield 'a name of two' => [
@@ -75,7 +76,13 @@ final class NumberImportTest extends TestCase
                 'added +44 1632 960112 | sit_harbour en jrn_1',
             ],
         ];
-        yield 'not a number' => ["number\nhello\n", false, ['refused number: "hello" is not a phone number.']];
+        yield 'not a number' => [
+            "number\nhello\n",
+            false,
+            [
+                'refused number: "hello" is not a phone number. Type it as you would dial it, or in international form with a plus sign.',
+            ],
+        ];
     }
 
     public function testTheTableComesBackAsItWent(): void
@@ -102,7 +109,7 @@ final class NumberImportTest extends TestCase
             as $outcome
         ) {
             $number = $outcome->number;
-            $json = $outcome->toJson();
+            $json = RowReport::number($outcome);
             $told[] =
                 null === $number
                     ? 'refused ' . implode(' ', $json['problems'])

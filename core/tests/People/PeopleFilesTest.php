@@ -16,6 +16,7 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Wording\RowReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -65,13 +66,13 @@ final class PeopleFilesTest extends TestCase
     /** @return iterable<array{string, string}> */
     public static function badTables(): iterable
     {
-        yield ['', 'The file is empty.'];
-        yield ["first,last\r\nAda,Hall\r\n", 'The column "first", "last" is not known.'];
-        yield ["extension\r\n201\r\n", 'does not name the columns'];
-        yield ["name,name\r\nAda,Ada\r\n", 'each once'];
-        yield ["name,extension\r\nHall, Ada, 201\r\n", 'Line 2 has 3 cells, and the header has 2.'];
-        yield ["name\r\n\"Ada\r\n", 'never closed'];
-        yield ["name\r\nAda\r\nZo\xEB\r\n", 'Line 3 is not UTF-8'];
+        yield ['', 'file-empty'];
+        yield ["first,last\r\nAda,Hall\r\n", 'column-not-known {"unknown":"first\\", \\"last"'];
+        yield ["extension\r\n201\r\n", 'columns-not-named'];
+        yield ["name,name\r\nAda,Ada\r\n", 'columns-not-named'];
+        yield ["name,extension\r\nHall, Ada, 201\r\n", 'cells-differ {"line":2,"cells":3,"columns":2}'];
+        yield ["name\r\n\"Ada\r\n", 'quote-not-closed'];
+        yield ["name\r\nAda\r\nZo\xEB\r\n", 'line-not-utf-8 {"line":3}'];
     }
 
     public function testExportingAndImportingAgainChangesNothing(): void
@@ -86,7 +87,10 @@ final class PeopleFilesTest extends TestCase
                 ['unchanged'],
                 array_values(
                     array_unique(
-                        array_map(static fn(PersonOutcome $one): string => $one->toJson()['outcome'], $outcomes),
+                        array_map(
+                            static fn(PersonOutcome $one): string => RowReport::person($one)['outcome'],
+                            $outcomes,
+                        ),
                     ),
                 ),
             );
@@ -111,9 +115,9 @@ final class PeopleFilesTest extends TestCase
         );
         $report = array_map(
             static fn(PersonOutcome $one): array => [
-                $one->toJson()['line'],
-                $one->toJson()['outcome'],
-                ...$one->toJson()['problems'],
+                RowReport::person($one)['line'],
+                RowReport::person($one)['outcome'],
+                ...RowReport::person($one)['problems'],
             ],
             $outcomes,
         );
@@ -121,14 +125,14 @@ final class PeopleFilesTest extends TestCase
             [
                 [2, 'added'],
                 [3, 'changed'],
-                [4, 'refused', 'site: There is no site "Atlantis".'],
+                [4, 'refused', 'site: There is no site “Atlantis”.'],
                 [5, 'refused', 'extension: Extension 260 stands at line 2 already.'],
                 [
                     6,
                     'refused',
                     'extension: "2x" is not an extension of 2 to 6 digits.',
-                    'mailbox: There is no mailbox "No such mailbox".',
-                    'outside: "12" is too short for a phone number.',
+                    'mailbox: There is no mailbox “No such mailbox”.',
+                    'outside: "12" is too short for a phone number. Check the digits, and type the area code too.',
                 ],
                 [7, 'refused', 'name: There is no name.'],
                 [8, 'refused', 'phones: There is no number and no phone.'],
@@ -187,7 +191,7 @@ Ben Odd,\"bell\x07\"\r\nCal Odd,\"" .
                 ['phones: This holds characters that cannot be shown. Type it again as plain text.'],
                 ['phones: Nobody has more than 30 phones.'],
             ],
-            array_map(static fn(PersonOutcome $one): array => $one->toJson()['problems'], $outcomes),
+            array_map(static fn(PersonOutcome $one): array => RowReport::person($one)['problems'], $outcomes),
         );
     }
 
@@ -205,7 +209,7 @@ Ben Odd,\"bell\x07\"\r\nCal Odd,\"" .
                     ),
             ),
         );
-        $this->expectExceptionMessage('The file has more than 2000 people.');
+        $this->expectExceptionMessage('table-too-long {"most":2000');
         PeopleTable::read(
             'name
 ' .
@@ -219,7 +223,7 @@ Ben Odd,\"bell\x07\"\r\nCal Odd,\"" .
 
     public function testCardsAreCountedBeforeTheyAreRead(): void
     {
-        $this->expectExceptionMessage('The file has more than 2000 people');
+        $this->expectExceptionMessage('cards-too-many {"people":2000');
         PeopleCards::read(
             str_repeat(
                 'BEGIN:VCARD
@@ -244,8 +248,10 @@ END:VCARD
         );
         $outcomes = self::outcomes($rows);
         self::assertSame(
-            ['outside' => '"+33-01-23-45-67" is too short for a phone number.'],
-            $outcomes[0]->problems,
+            [
+                'outside: "+33-01-23-45-67" is too short for a phone number. Check the digits, and type the area code too.',
+            ],
+            RowReport::person($outcomes[0])['problems'],
             'The second number of the example is one digit short of any in France.',
         );
         self::assertSame('+447700900177', $outcomes[1]->person?->phones[0]->number);
@@ -261,10 +267,10 @@ END:VCARD
                 'outcome' => 'refused',
                 'problems' => ['phones: There is no number and no phone.'],
             ],
-            $outcomes[0]->toJson(),
+            RowReport::person($outcomes[0]),
         );
         $this->expectException(InvalidData::class);
-        $this->expectExceptionMessage('There is no vCard in the file.');
+        $this->expectExceptionMessage('cards-missing');
         PeopleCards::read('Hello');
     }
 

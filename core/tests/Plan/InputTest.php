@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\Plan;
 use Meandros\Core\Plan\Element\PhoneType;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Wording\ProblemWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -21,8 +22,8 @@ final class InputTest extends TestCase
             self::fail('This must be refused.');
         } catch (InvalidData $invalid) {
             self::assertSame($pointer, $invalid->problems[0]->pointer);
-            self::assertStringContainsString($words, $invalid->problems[0]->message);
-            self::assertNotSame('', $invalid->problems[0]->remedy);
+            self::assertStringContainsString($words, ProblemWords::message($invalid->problems[0]));
+            self::assertNotSame('', ProblemWords::remedy($invalid->problems[0]));
         }
     }
 
@@ -83,7 +84,10 @@ final class InputTest extends TestCase
                 ['/more', '/name', '/seconds'],
                 array_map(static fn($problem): string => $problem->pointer, $invalid->problems),
             );
-            self::assertStringContainsString('/seconds: This must be a whole number', $invalid->getMessage());
+            self::assertStringContainsString(
+                '/seconds: not-whole {"unit":"seconds","least":0,"most":5}',
+                $invalid->getMessage(),
+            );
         }
     }
 

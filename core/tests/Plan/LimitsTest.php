@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Wording\ProblemWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -27,8 +28,8 @@ final class LimitsTest extends TestCase
         \Closure $element,
     ): void {
         self::assertSame($most, self::at($schema)['maxItems'] ?? null, 'The schema says the same.');
-        self::assertNotContains('This list is too long.', self::said($pointer, $element(array_fill(0, $most, null))));
-        self::assertContains('This list is too long.', self::said($pointer, $element(array_fill(0, $most + 1, null))));
+        self::assertNotContains('list-too-long', self::said($pointer, $element(array_fill(0, $most, null))));
+        self::assertContains('list-too-long', self::said($pointer, $element(array_fill(0, $most + 1, null))));
     }
 
     /** @return iterable<string, array{string, int, string, \Closure(list<null>): array<string, mixed>}> schema, limit, pointer, and an element with such a list */
@@ -293,7 +294,10 @@ final class LimitsTest extends TestCase
             as $element
         ) {
             foreach (self::problems(static fn() => PlanCodec::element($element)) as $problem) {
-                self::assertLessThan(400, \strlen($problem->pointer . $problem->message . $problem->remedy));
+                self::assertLessThan(
+                    400,
+                    \strlen($problem->pointer . ProblemWords::message($problem) . ProblemWords::remedy($problem)),
+                );
             }
         }
         self::assertSame(str_repeat('x', 80), Input::quote(str_repeat('x', 80)));
@@ -312,7 +316,7 @@ final class LimitsTest extends TestCase
             static fn($problem): bool => $problem->pointer === $pointer,
         );
 
-        return array_column($ofList, 'message');
+        return array_column($ofList, 'code');
     }
 
     /** @return list<\Meandros\Core\Plan\Problem> */

@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\Plan;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Wording\ProblemWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -57,7 +58,7 @@ final class PlanCodecTest extends TestCase
             $found = array_filter(
                 $invalid->problems,
                 static fn($problem): bool => str_ends_with($problem->pointer, $pointer) &&
-                    str_contains($problem->message . ' ' . $problem->remedy, $words),
+                    str_contains(ProblemWords::message($problem) . ' ' . ProblemWords::remedy($problem), $words),
             );
             self::assertNotEmpty($found, $invalid->getMessage());
             self::assertStringStartsWith('/elements/', array_values($found)[0]->pointer);
@@ -310,7 +311,7 @@ final class PlanCodecTest extends TestCase
 
     public function testARoundThroughAnotherJourneyIsFoundToo(): void
     {
-        $this->expectExceptionMessage('/elements/2/steps/0/journey: The call would go round here for ever');
+        $this->expectExceptionMessage('/elements/2/steps/0/journey: endless-journey');
         (new PlanBuilder())
             ->journey('jrn_main', [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_two']])
             ->journey('jrn_two', [['id' => 's1', 'do' => 'go', 'journey' => 'jrn_main']])
@@ -328,11 +329,11 @@ final class PlanCodecTest extends TestCase
     /** @return iterable<array{string, string}> */
     public static function brokenFiles(): iterable
     {
-        yield ['{"meandros": 1, ', 'not a JSON document'];
-        yield ['[]', '/elements: This is missing'];
-        yield ['"plan"', 'must be an object'];
-        yield ['{"meandros": 2, "name": "x", "elements": []}', '/meandros: This must be a whole number'];
-        yield [str_repeat('[', 1000), 'not a JSON document'];
-        yield ['{"meandros": 1, "name": "x", "elements": {"a": 1}}', '/elements: This must be a list'];
+        yield ['{"meandros": 1, ', '/: not-a-plan-file'];
+        yield ['[]', '/elements: elements-missing'];
+        yield ['"plan"', '/: not-an-object'];
+        yield ['{"meandros": 2, "name": "x", "elements": []}', '/meandros: not-whole'];
+        yield [str_repeat('[', 1000), '/: not-a-plan-file'];
+        yield ['{"meandros": 1, "name": "x", "elements": {"a": 1}}', '/elements: not-a-list'];
     }
 }

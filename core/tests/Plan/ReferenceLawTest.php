@@ -18,6 +18,7 @@ use Meandros\Core\Reading\Problem;
 use Meandros\Core\Tests\KeptElements;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Tests\Soak;
+use Meandros\Core\Wording\ProblemWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -70,7 +71,10 @@ final class ReferenceLawTest extends TestCase
         $problems = (new Integrity(self::stored($builder->plan())->with($without)))->problemsOf($without);
         self::assertSame(
             [['/phones', 'The phone "desk" is in use: pair rings them as a member.']],
-            array_map(static fn(Problem $problem): array => [$problem->pointer, $problem->message], $problems),
+            array_map(
+                static fn(Problem $problem): array => [$problem->pointer, ProblemWords::message($problem)],
+                $problems,
+            ),
         );
         $kept = PlanCodec::element(
             ['phones' => [['id' => 'desk', 'type' => 'soft', 'label' => 'Another']]] +
@@ -154,7 +158,7 @@ final class ReferenceLawTest extends TestCase
         self::assertSame(
             ['+447700900101 is a phone outside of “Ann” already.'],
             array_map(
-                static fn(Problem $problem): string => $problem->message,
+                static fn(Problem $problem): string => ProblemWords::message($problem),
                 (new Integrity(self::stored($plan)->with($number)))->problemsOf($number),
             ),
         );
@@ -229,7 +233,10 @@ final class ReferenceLawTest extends TestCase
             Input::read($text, $read);
             self::fail($text . ' must be refused.');
         } catch (InvalidData $invalid) {
-            self::assertStringContainsString('nothing that a call can go to here', $invalid->problems[0]->message);
+            self::assertStringContainsString(
+                'nothing that a call can go to here',
+                ProblemWords::message($invalid->problems[0]),
+            );
         }
     }
 

@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\Plan;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Tests\Soak;
+use Meandros\Core\Wording\ProblemWords;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\TestCase;
 
@@ -165,7 +166,7 @@ final class SchemaTest extends TestCase
             return [];
         } catch (InvalidData $invalid) {
             return array_map(
-                static fn($problem): string => $problem->pointer . ': ' . $problem->message,
+                static fn($problem): string => $problem->pointer . ': ' . ProblemWords::message($problem),
                 $invalid->problems,
             );
         }

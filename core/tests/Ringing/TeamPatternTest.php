@@ -345,7 +345,7 @@ final class TeamPatternTest extends TestCase
 
     public function testTwoPhonesOfOnePersonHaveNumbersOfTheirOwn(): void
     {
-        $this->expectExceptionMessage('/elements/3/phones/1/number: Two phones of this person have this number.');
+        $this->expectExceptionMessage('/elements/3/phones/1/number: phone-number-twice');
         $phone = static fn(string $id): array => [
             'id' => $id,
             'type' => 'outside',
@@ -464,7 +464,7 @@ final class TeamPatternTest extends TestCase
     public function testATierGapIsRefusedAtTheMember(): void
     {
         $this->expectException(InvalidData::class);
-        $this->expectExceptionMessage('Tier 3 waits for tier 2, which has nobody.');
+        $this->expectExceptionMessage('tier-waits {"tier":3,"waits":2}');
         self::call('widening', [], ['cid' => ['tier' => 1]]);
     }
 

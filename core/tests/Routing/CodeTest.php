@@ -88,7 +88,7 @@ final class CodeTest extends TestCase
     public function testTwoHoursCannotHaveOneCode(): void
     {
         $this->expectException(InvalidData::class);
-        $this->expectExceptionMessage('The code *21 belongs to Desk.');
+        $this->expectExceptionMessage('code-taken {"code":"*21","name":"Desk"}');
         self::builder()
             ->with(['id' => 'hrs_other', 'name' => 'Other'] + self::desk())
             ->plan();

@@ -9,6 +9,7 @@ use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Trace;
 use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Wording\ProblemWords;
 use Meandros\Core\Wording\TraceReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -282,7 +283,10 @@ final class OwnNumberTest extends TestCase
                 self::fail('This must be refused.');
             } catch (InvalidData $invalid) {
                 self::assertStringEndsWith($pointer, $invalid->problems[0]->pointer);
-                self::assertStringContainsString('our own number “Second line”', $invalid->problems[0]->message);
+                self::assertStringContainsString(
+                    'our own number “Second line”',
+                    ProblemWords::message($invalid->problems[0]),
+                );
             }
         }
     }

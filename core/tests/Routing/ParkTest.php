@@ -109,9 +109,7 @@ final class ParkTest extends TestCase
     public function testAPlaceIsNoNumberToCallAndNobodysExtension(): void
     {
         $this->expectException(InvalidData::class);
-        $this->expectExceptionMessage(
-            '701 is a park place of Harbour: whoever dials it takes the call that waits there.',
-        );
+        $this->expectExceptionMessage('/to: park-place-called {"place":"701","site":"Harbour"}');
         self::plan([])->call([], '2026-11-23T10:30', '701');
     }
 

@@ -124,7 +124,7 @@ final class RouterTest extends TestCase
     public function testAnUnknownNumberIsSaid(): void
     {
         $this->expectException(InvalidData::class);
-        $this->expectExceptionMessage('+44 1632 960999 is not a number of this plan');
+        $this->expectExceptionMessage('/to: not-dialled {"number":"+44 1632 960999"}');
         self::office()->call(to: '+441632960999');
     }
 

@@ -40,7 +40,7 @@ final class TriedTest extends TestCase
     public function testNothingElseCanBeTried(): void
     {
         $this->expectException(InvalidData::class);
-        $this->expectExceptionMessage('prm is not a number of this plan.');
+        $this->expectExceptionMessage('/to: not-dialled {"number":"prm"}');
         self::plan()->call([], '2026-11-23T10:30', 'prm');
     }
 

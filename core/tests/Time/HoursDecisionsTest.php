@@ -26,6 +26,7 @@ use Meandros\Core\Time\Override;
 use Meandros\Core\Time\SpecialDay;
 use Meandros\Core\Time\Timetable;
 use Meandros\Core\Time\Zone;
+use Meandros\Core\Wording\ProblemWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -293,7 +294,7 @@ final class HoursDecisionsTest extends TestCase
             self::fail('This must be refused.');
         } catch (InvalidData $invalid) {
             self::assertSame('/zone', $invalid->problems[0]->pointer);
-            self::assertStringContainsString($remedy, $invalid->problems[0]->remedy);
+            self::assertStringContainsString($remedy, ProblemWords::remedy($invalid->problems[0]));
         }
     }
 

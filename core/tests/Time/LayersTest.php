@@ -14,6 +14,7 @@ use Meandros\Core\Time\HoursCompiler;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Time\Override;
 use Meandros\Core\Time\Timetable;
+use Meandros\Core\Wording\ProblemWords;
 use Meandros\Core\Wording\StateReason;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -202,7 +203,7 @@ final class LayersTest extends TestCase
             self::assertStringEndsWith($pointer, $invalid->problems[0]->pointer);
             self::assertStringContainsString(
                 $words,
-                $invalid->problems[0]->message . ' ' . $invalid->problems[0]->remedy,
+                ProblemWords::message($invalid->problems[0]) . ' ' . ProblemWords::remedy($invalid->problems[0]),
             );
         }
     }

@@ -61,14 +61,14 @@ final readonly class AnsweringRule
         }
         $text = $in->exactText(16);
         if (1 !== preg_match('/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/D', $text)) {
-            $in->complain(\sprintf('"%s" is not a date and time.', $text), 'Write it like 2026-11-23T18:00.');
+            $in->complain('not-a-moment', ['text' => $text]);
 
             return null;
         }
         try {
             Moment::parse($text, 'UTC');
         } catch (\InvalidArgumentException $invalid) {
-            $in->complain($invalid->getMessage(), 'Choose an existing date and time.');
+            $in->complain('no-such-moment', ['reason' => $invalid->getMessage()]);
         }
 
         return $text;

@@ -48,7 +48,7 @@ final readonly class CallerEntries implements \Countable, \IteratorAggregate
             return new self($text);
         }
         if (substr_count($text, "\n") > Limits::CALLER_ENTRIES) {
-            $in->complain('This list is too long.', \sprintf('Keep it to %d entries.', Limits::CALLER_ENTRIES));
+            $in->complain('list-too-long', ['most' => Limits::CALLER_ENTRIES]);
 
             return new self('');
         }
@@ -56,10 +56,7 @@ final readonly class CallerEntries implements \Countable, \IteratorAggregate
         foreach ('' === $text ? [] : explode("\n", rtrim($text, "\n")) as $i => $line) {
             $match = strtok($line, "\t") ?: '';
             if (isset($lines[$match])) {
-                $in->part($i, $line)->complain(
-                    \sprintf('"%s" is in this list twice.', $match),
-                    'Remove one of the two.',
-                );
+                $in->part($i, $line)->complain('caller-twice', ['match' => $match]);
             }
             $lines[$match] =
                 1 === preg_match(self::PLAIN, $line)
@@ -87,9 +84,7 @@ final readonly class CallerEntries implements \Countable, \IteratorAggregate
         foreach ($in->items(Limits::CALLER_ENTRIES) as $item) {
             $entry = CallerEntry::fromJson($item);
             if (isset($entries[$entry->match])) {
-                $item
-                    ->field('match')
-                    ->complain(\sprintf('"%s" is in this list twice.', $entry->match), 'Remove one of the two.');
+                $item->field('match')->complain('caller-twice', ['match' => $entry->match]);
             }
             $entries[$entry->match] = $entry;
         }

@@ -30,16 +30,11 @@ final readonly class CallerEntry
         $field = $in->field('match');
         $match = $field->exactText(40);
         if (!self::isOne($match)) {
-            $field->complain(
-                \sprintf('"%s" tells no callers apart.', Input::quote($match)),
-                'Write a number in E.164, a beginning such as +4420*, a country such as GB, or one of: ' .
-                    implode(', ', self::KINDS) .
-                    '.',
-            );
+            $field->complain('not-a-match', ['match' => Input::quote($match), 'choices' => self::KINDS]);
         }
 
         if (1 === preg_match(self::COUNTRY, $match) && !PhoneNumber::knowsCountry($match)) {
-            $field->complain(\sprintf('"%s" is not a country.', $match), 'Use a two-letter code such as GB or FR.');
+            $field->complain('not-a-country', ['country' => $match]);
         }
 
         return new self($match, $in->field('name')->optionalText(), $in->field('label')->optionalText(80));
@@ -62,11 +57,7 @@ final readonly class CallerEntry
     {
         $cells = explode("\t", $line);
         if (\count($cells) > 3) {
-            throw InvalidData::at(
-                '',
-                'This line has more than a match, a name and a label.',
-                'Part just these by tabs.',
-            );
+            throw InvalidData::at('', 'too-many-cells');
         }
 
         return Input::read(

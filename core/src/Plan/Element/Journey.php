@@ -25,10 +25,7 @@ final readonly class Journey implements TakesCalls
         $seen = [];
         foreach ($steps->everyStep('/steps') as $step) {
             if (isset($seen[$step->id()])) {
-                $in->field('steps')->complain(
-                    \sprintf('Two steps have the id "%s".', $step->id()),
-                    'Give each step of a journey an id of its own.',
-                );
+                $in->field('steps')->complain('step-id-twice', ['id' => $step->id()]);
             }
             $seen[$step->id()] = true;
         }

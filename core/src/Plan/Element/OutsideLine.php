@@ -35,7 +35,7 @@ final readonly class OutsideLine implements Element
         $in->onlyFields(['id', 'kind', 'name', 'site', 'prefix', 'destinations', 'channels']);
         $prefix = $in->field('prefix')->optionalExactText(8);
         if (1 !== preg_match('/^[0-9*#]*$/D', $prefix)) {
-            $in->field('prefix')->complain('These are not digits.', 'Use digits, * and # only, or leave it empty.');
+            $in->field('prefix')->complain('not-digits');
         }
         $destinations = [];
         foreach ($in->field('destinations')->items(Limits::DESTINATIONS) as $item) {

@@ -53,20 +53,20 @@ final readonly class Person implements TakesCalls
         ]);
         $extension = $in->field('extension')->optionalExactText(10);
         if ('' !== $extension && 1 !== preg_match('/^[0-9]{2,6}$/D', $extension)) {
-            $in->field('extension')->complain('This is not an extension.', 'Use 2 to 6 digits, or leave it empty.');
+            $in->field('extension')->complain('not-an-extension');
         }
         $phones = [];
         foreach ($in->field('phones')->items(Limits::PHONES) as $item) {
             $phone = Phone::fromJson($item);
             if (isset($phones[$phone->id])) {
-                $item->field('id')->complain('Two phones have this id.', 'Give each phone an id of its own.');
+                $item->field('id')->complain('phone-id-twice');
             }
             if (
                 null !== $phone->number &&
                 '' !== $phone->number &&
                 \in_array($phone->number, array_column($phones, 'number'), true)
             ) {
-                $item->field('number')->complain('Two phones of this person have this number.', 'Keep one of the two.');
+                $item->field('number')->complain('phone-number-twice');
             }
             $phones[$phone->id] = $phone;
         }
@@ -78,7 +78,7 @@ final readonly class Person implements TakesCalls
                 array_map(static fn(Phone $phone): string => $phone->id, array_values($phones)),
             );
             if (isset($rules[$rule->id])) {
-                $item->field('id')->complain('Two rules have this id.', 'Give each rule an id of its own.');
+                $item->field('id')->complain('rule-id-twice');
             }
             $rules[$rule->id] = $rule;
         }

@@ -17,14 +17,7 @@ final readonly class Phone
     /** Seconds for which whoever picks up is asked (common practice). */
     public const CONFIRM = 10;
 
-    private const OUTSIDE_ONLY = [
-        'number' => 'have a number of their own',
-        'ownMailbox' => 'have a mailbox of their own',
-        'mailboxWhenBusy' => 'have a mailbox of their own',
-        'setUp' => 'take time to be reached',
-        'digits' => 'are sent digits',
-        'shows' => 'are shown another number',
-    ];
+    private const OUTSIDE_ONLY = ['number', 'ownMailbox', 'mailboxWhenBusy', 'setUp', 'digits', 'shows'];
 
     /**
      * @param string|null $number          E.164, for outside phones only
@@ -74,20 +67,14 @@ final readonly class Phone
         /** @var PhoneType $type */
         $type = $in->field('type')->oneOf(PhoneType::class, PhoneType::Desk);
         $outside = PhoneType::Outside === $type;
-        foreach ($outside ? [] : self::OUTSIDE_ONLY as $field => $words) {
+        foreach ($outside ? [] : self::OUTSIDE_ONLY as $field) {
             if ($in->field($field)->isGiven()) {
-                $in->field($field)->complain(
-                    \sprintf('Only outside phones %s.', $words),
-                    'Remove it, or make this an outside phone.',
-                );
+                $in->field($field)->complain('outside-phones-only', ['field' => $field]);
             }
         }
         $digits = $outside ? $in->field('digits')->optionalExactText(40) : '';
         if (1 !== preg_match('/^[0-9*#,]*$/D', $digits)) {
-            $in->field('digits')->complain(
-                \sprintf('"%s" cannot be sent.', Input::quote($digits)),
-                'Use digits, * and #, and a comma for a second\'s pause.',
-            );
+            $in->field('digits')->complain('digits-not-sent', ['digits' => Input::quote($digits)]);
         }
 
         return new self(

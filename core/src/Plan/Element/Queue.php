@@ -73,10 +73,7 @@ final readonly class Queue implements TakesCalls
             $in->field('callback')
                 ->field('offer')
                 ->field('key')
-                ->complain(
-                    \sprintf('Key %s leaves the queue already.', $waiting->leaveKey),
-                    'Choose another key to keep the place.',
-                );
+                ->complain('key-leaves-queue', ['key' => $waiting->leaveKey]);
         }
 
         return new self(
@@ -104,7 +101,7 @@ final readonly class Queue implements TakesCalls
         foreach ($in->items(Limits::MEMBERS) as $item) {
             $member = QueueMember::fromJson($item);
             if (isset($members[$member->who])) {
-                $item->complain('This member is in the queue twice.', 'Remove one of the two.');
+                $item->complain('queue-member-twice');
             }
             $members[$member->who] = $member;
         }
@@ -121,10 +118,7 @@ final readonly class Queue implements TakesCalls
                 $in->field('members')
                     ->items(Limits::MEMBERS)
                     [$i]->field('tier')
-                    ->complain(
-                        \sprintf('Tier %d waits for tier %d, which has nobody.', $member->tier, $member->tier - 1),
-                        \sprintf('Move somebody to tier %d, or lower this one.', $member->tier - 1),
-                    );
+                    ->complain('tier-waits', ['tier' => $member->tier, 'waits' => $member->tier - 1]);
             }
         }
     }

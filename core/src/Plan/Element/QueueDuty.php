@@ -31,13 +31,10 @@ final readonly class QueueDuty
                 continue;
             }
             if (1 !== preg_match(DialCode::PATTERN, $code)) {
-                $in->field($name)->complain(
-                    \sprintf('"%s" is not a code.', Input::quote($code)),
-                    'Write * or # and up to six digits, such as *31.',
-                );
+                $in->field($name)->complain('not-a-duty-code', ['code' => Input::quote($code)]);
             }
             if (\in_array($code, $codes, true)) {
-                $in->field($name)->complain(\sprintf('The code %s stands here twice.', $code), 'Choose another.');
+                $in->field($name)->complain('duty-code-twice', ['code' => $code]);
             }
             $codes[$name] = $code;
         }

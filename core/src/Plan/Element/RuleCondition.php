@@ -40,39 +40,30 @@ final readonly class RuleCondition
         foreach ($in->field('states')->items(Limits::STATES) as $item) {
             $states[] = $state = $item->exactText(64);
             if (\count(array_keys($states, $state, true)) > 1) {
-                $item->complain('This state is named twice.', 'Name each state once.');
+                $item->complain('state-twice');
             }
         }
         foreach ($in->field('statuses')->items(Limits::STATUSES) as $item) {
             /** @var Status $status */
             $status = $item->oneOf(Status::class, Status::Available);
             if (\in_array($status, $statuses, true)) {
-                $item->complain('This status is named twice.', 'Name each status once.');
+                $item->complain('status-twice');
             }
             $statuses[] = $status;
         }
         foreach ($in->field('callers')->items(Limits::CALLERS) as $item) {
             $caller = $item->exactText(20);
             if (1 !== preg_match('/^(\+[0-9]{1,15}|withheld|internal)$/D', $caller)) {
-                $item->complain(
-                    \sprintf('"%s" is not a caller.', $caller),
-                    'Write the beginning of a number with its country code, such as +4420, or withheld, or internal.',
-                );
+                $item->complain('not-a-caller', ['caller' => $caller]);
             }
             $callers[] = $caller;
         }
         $hours = $in->field('hours')->reference();
         if (null !== $hours && [] === $states) {
-            $in->field('states')->complain(
-                'No state of these hours is chosen, so the rule can never hold.',
-                'Choose at least one state, or no hours.',
-            );
+            $in->field('states')->complain('states-not-chosen');
         }
         if (null === $hours && [] !== $states) {
-            $in->field('states')->complain(
-                'These are states of no hours.',
-                'Choose the hours too, or remove the states.',
-            );
+            $in->field('states')->complain('states-without-hours');
         }
         /** @var Via $via */
         $via = $in->field('via')->oneOf(Via::class, Via::Any);

@@ -40,18 +40,15 @@ final readonly class RuleStage
         foreach ($in->field('phones')->items(Limits::PHONES) as $item) {
             $phone = $item->exactText(64);
             if (!\in_array($phone, $known, true)) {
-                $item->complain(
-                    \sprintf('There is no phone "%s".', $phone),
-                    [] === $known ? 'Add a phone first.' : 'Choose one of: ' . implode(', ', $known) . '.',
-                );
+                $item->complain([] === $known ? 'no-phone-yet' : 'no-such-phone', [
+                    'phone' => $phone,
+                    'choices' => $known,
+                ]);
             }
             $phones[$phone] = $phone;
         }
         if ([] === $phones && [] === $teams) {
-            $in->field('phones')->complain(
-                'This stage rings no phone.',
-                'Choose a phone or a team, or remove the stage.',
-            );
+            $in->field('phones')->complain('stage-rings-nothing');
         }
         $after = $in->field('after')->whole(0, 600, 'seconds', 0);
         $seconds = $in->field('seconds')->whole(1, 600, 'seconds', 20);

@@ -41,10 +41,7 @@ final readonly class Site implements Element
         $zone = ZoneReader::read($in->field('zone'));
         $country = $in->field('country')->exactText(200);
         if ('' !== $country && !PhoneNumber::knowsCountry($country)) {
-            $in->field('country')->complain(
-                \sprintf('"%s" is not a country.', Input::quote($country)),
-                'Use a two-letter code such as GB or FR.',
-            );
+            $in->field('country')->complain('not-a-country', ['country' => Input::quote($country)]);
         }
 
         return new self(
@@ -66,13 +63,10 @@ final readonly class Site implements Element
         foreach ($in->items(Limits::PARK_PLACES) as $item) {
             $place = $item->exactText(6);
             if ('' !== $place && 1 !== preg_match('/^[0-9]{2,6}$/D', $place)) {
-                $item->complain(
-                    \sprintf('"%s" cannot be dialled as a park place.', Input::quote($place)),
-                    'Use 2 to 6 digits.',
-                );
+                $item->complain('park-place-not-dialled', ['place' => Input::quote($place)]);
             }
             if (\in_array($place, $places, true)) {
-                $item->complain(\sprintf('The park place %s stands here twice.', $place), 'Keep one of the two.');
+                $item->complain('park-place-twice', ['place' => $place]);
             }
             $places[] = $place;
         }

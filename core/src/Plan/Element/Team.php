@@ -80,7 +80,7 @@ final readonly class Team implements TakesCalls
         foreach ($in->items(Limits::MEMBERS) as $item) {
             $member = TeamMember::fromJson($item);
             if (isset($members[$member->who->text()])) {
-                $item->complain('This member is in the team twice.', 'Remove one of the two.');
+                $item->complain('team-member-twice');
             }
             $members[$member->who->text()] = $member;
         }
@@ -98,10 +98,7 @@ final readonly class Team implements TakesCalls
                     $in->field('members')
                         ->items(Limits::MEMBERS)
                         [$i]->field('tier')
-                        ->complain(
-                            \sprintf('Tier %d waits for tier %d, which has nobody.', $member->tier, $tier),
-                            \sprintf('Move somebody to tier %d, or lower this one.', $tier),
-                        );
+                        ->complain('tier-waits', ['tier' => $member->tier, 'waits' => $tier]);
 
                     return;
                 }

@@ -46,8 +46,7 @@ final readonly class TeamMember
 
     private static function who(Input $in): Target
     {
-        ($in->isGiven() && '' !== $in->optionalText(160)) ||
-            $in->complain('Nobody is chosen here.', 'Choose a person, a phone or a number.');
+        ($in->isGiven() && '' !== $in->optionalText(160)) || $in->complain('nobody-chosen');
 
         return Target::readOrPhone($in) ?? Target::end();
     }

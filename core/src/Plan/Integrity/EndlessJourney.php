@@ -59,11 +59,7 @@ final class EndlessJourney
 
     private static function problem(string $pointer): Problem
     {
-        return new Problem(
-            $pointer,
-            'The call would go round here for ever: it comes back to this journey with nobody asked and nobody rung.',
-            'Go elsewhere, or put a menu, a ring or an end before it.',
-        );
+        return new Problem($pointer, 'endless-journey');
     }
 
     /** @return array<string, true> journeys that a call comes to unasked, the first among them */

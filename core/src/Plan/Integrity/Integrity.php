@@ -54,11 +54,10 @@ final readonly class Integrity
                     $problems[] = self::clash($element, $pointer, $value, $other);
                 }
                 if (\in_array($value, Called::phonesOf($other), true)) {
-                    $problems[] = new Problem(
-                        $pointer,
-                        \sprintf('%s is a phone outside of “%s” already.', $value, $other->name()),
-                        'Take it out there, or enter another number.',
-                    );
+                    $problems[] = new Problem($pointer, 'outside-phone-taken', [
+                        'number' => $value,
+                        'person' => $other->name(),
+                    ]);
                 }
             }
         }
@@ -73,27 +72,19 @@ final readonly class Integrity
         foreach ($element->references() as $reference) {
             $target = $this->plan->find($reference->id);
             if (null === $target) {
-                $problems[] = new Problem(
-                    $reference->pointer,
-                    \sprintf('"%s" is not in the plan; it may have been deleted.', $reference->id),
-                    'Choose another, or leave it open.',
-                );
+                $problems[] = new Problem($reference->pointer, 'not-in-plan', ['id' => $reference->id]);
             } elseif (!\in_array($target->kind(), $reference->allowed, true)) {
-                $kinds = implode(
-                    ', ',
-                    array_map(static fn(Kind $kind): string => $kind->article(), $reference->allowed),
-                );
-                $problems[] = new Problem(
-                    $reference->pointer,
-                    \sprintf('%s is %s, which cannot stand here.', $target->name(), $target->kind()->article()),
-                    \sprintf('Choose one of: %s.', $kinds),
-                );
+                $problems[] = new Problem($reference->pointer, 'of-another-kind', [
+                    'name' => $target->name(),
+                    'kind' => $target->kind()->value,
+                    'allowed' => array_map(static fn(Kind $kind): string => $kind->value, $reference->allowed),
+                ]);
             } elseif (null !== $reference->part && true !== $target->parts()?->have($reference->part)) {
-                $problems[] = new Problem(
-                    $reference->pointer,
-                    \sprintf('%s has no %s "%s".', $target->name(), $target->parts()->word ?? 'part', $reference->part),
-                    'Choose another, or take it out here.',
-                );
+                $problems[] = new Problem($reference->pointer, 'no-such-part', [
+                    'name' => $target->name(),
+                    'word' => $target->parts()->word ?? 'part',
+                    'part' => $reference->part,
+                ]);
             }
         }
 
@@ -107,11 +98,7 @@ final readonly class Integrity
         foreach (Called::phonesOf($element) as $pointer => $called) {
             $number = $this->plan->dialled($called);
             if (null !== $number) {
-                $problems[] = new Problem(
-                    $pointer,
-                    \sprintf('%s is our own number “%s”, and no phone outside.', $called, $number->name()),
-                    'Ring what that number leads to, or enter the number of the phone.',
-                );
+                $problems[] = new Problem($pointer, 'own-number', ['number' => $called, 'name' => $number->name()]);
             }
         }
 
@@ -129,17 +116,12 @@ final readonly class Integrity
         foreach ($this->plan->usesOf($element->id()) as $place) {
             $part = $place->reference->part;
             if (null !== $part && !$parts->have($part) && $place->user->id() !== $element->id()) {
-                $problems[] = new Problem(
-                    $parts->pointer,
-                    \sprintf(
-                        'The %s "%s" is in use: %s %s.',
-                        $parts->word,
-                        $part,
-                        $place->user->name(),
-                        $place->reference->role,
-                    ),
-                    'Take it out there first, or keep it.',
-                );
+                $problems[] = new Problem($parts->pointer, 'part-in-use', [
+                    'word' => $parts->word,
+                    'part' => $part,
+                    'user' => $place->user->name(),
+                    'role' => $place->reference->role,
+                ]);
             }
         }
 
@@ -163,21 +145,15 @@ final readonly class Integrity
     private static function clash(Element $element, string $pointer, string $value, Element $other): Problem
     {
         return match (true) {
-            $element instanceof Number => new Problem(
-                $pointer,
-                \sprintf('%s is in the plan already, as "%s".', $value, $other->name()),
-                'Change that one, or enter another number.',
-            ),
-            $element instanceof Person => new Problem(
-                $pointer,
-                \sprintf('Extension %s belongs to %s.', $value, $other->name()),
-                'Choose a free extension.',
-            ),
-            default => new Problem(
-                $pointer,
-                \sprintf('The code %s belongs to %s.', $value, $other->name()),
-                'Choose a free code.',
-            ),
+            $element instanceof Number => new Problem($pointer, 'number-taken', [
+                'number' => $value,
+                'name' => $other->name(),
+            ]),
+            $element instanceof Person => new Problem($pointer, 'extension-taken', [
+                'extension' => $value,
+                'name' => $other->name(),
+            ]),
+            default => new Problem($pointer, 'code-taken', ['code' => $value, 'name' => $other->name()]),
         };
     }
 }

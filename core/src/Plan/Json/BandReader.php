@@ -90,10 +90,7 @@ final readonly class BandReader
     {
         $state = $in->exactText(64);
         if ('' !== $state && !\in_array($state, $this->stateKeys, true)) {
-            $in->complain(
-                \sprintf('"%s" is not a state of these hours.', Input::quote($state)),
-                'Choose one of: ' . implode(', ', $this->stateKeys) . '.',
-            );
+            $in->complain('not-a-state', ['state' => Input::quote($state), 'choices' => $this->stateKeys]);
         }
 
         return $state;
@@ -105,10 +102,7 @@ final readonly class BandReader
         $text = $in->exactText(8);
         $seconds = TimeOfDay::parse($text);
         if ('' !== $text && (null === $seconds || $seconds > $latest)) {
-            $in->complain(
-                \sprintf('"%s" is not a time here.', $text),
-                \sprintf('Write hours and minutes, such as 09:30, up to %s.', TimeOfDay::format($latest)),
-            );
+            $in->complain('not-a-time', ['time' => $text, 'latest' => TimeOfDay::format($latest)]);
 
             return null;
         }
@@ -124,12 +118,12 @@ final readonly class BandReader
             /** @var Weekday $day */
             $day = $item->oneOf(Weekday::class, Weekday::Monday);
             if (isset($days[$day->index()])) {
-                $item->complain('This day is named twice.', 'Name each day once.');
+                $item->complain('day-twice');
             }
             $days[$day->index()] = $day;
         }
         if ([] === $days) {
-            $in->complain('No day is named here.', 'Choose at least one weekday.');
+            $in->complain('days-missing');
         }
         ksort($days);
 
@@ -144,17 +138,11 @@ final readonly class BandReader
             return null;
         }
         if ($to <= $from) {
-            $in->field('to')->complain(
-                \sprintf(
-                    'The band ends at %s, before it starts at %s.',
-                    TimeOfDay::format($to),
-                    TimeOfDay::format($from),
-                ),
-                \sprintf(
-                    'Give a later end; for an end on the next day write %s.',
-                    TimeOfDay::format($to + TimeOfDay::DAY),
-                ),
-            );
+            $in->field('to')->complain('band-backwards', [
+                'to' => TimeOfDay::format($to),
+                'from' => TimeOfDay::format($from),
+                'later' => TimeOfDay::format($to + TimeOfDay::DAY),
+            ]);
 
             return null;
         }
@@ -172,10 +160,7 @@ final readonly class BandReader
         foreach ($pieces as [$from, $to]) {
             $other = $taken->claim($from, $to, $in->pointer);
             if (null !== $other) {
-                $in->complain(
-                    \sprintf('This band overlaps the one at %s on %s.', $other, $day),
-                    'Move an edge, or remove one of the two.',
-                );
+                $in->complain('band-overlaps', ['from' => $other, 'day' => $day]);
 
                 return;
             }

@@ -21,14 +21,11 @@ final class DateReader
         $text = $in->exactText(10);
         $day = CivilDate::parse($text);
         if ('' !== $text && null === $day) {
-            $in->complain(
-                \sprintf('The date "%s" does not exist.', $text),
-                \sprintf(
-                    'Write an existing date of the years %d to %d as YYYY-MM-DD.',
-                    CivilDate::FIRST_YEAR,
-                    CivilDate::LAST_YEAR,
-                ),
-            );
+            $in->complain('no-such-date', [
+                'date' => $text,
+                'first' => CivilDate::FIRST_YEAR,
+                'last' => CivilDate::LAST_YEAR,
+            ]);
         }
 
         return $day;
@@ -41,10 +38,8 @@ final class DateReader
         if ('' !== $text && null === $date) {
             $last = MonthDay::lastOfMonth($text);
             $in->complain(
-                \sprintf('The date "%s" does not exist in any year.', $text),
-                null === $last
-                    ? 'Write month and day as MM-DD, such as 11-01.'
-                    : \sprintf('Write month and day as MM-DD; the last of that month is %s.', $last),
+                null === $last ? 'no-such-day' : 'no-such-day-of-month',
+                ['date' => $text] + (null === $last ? [] : ['last' => (string) $last]),
             );
         }
 
@@ -62,10 +57,7 @@ final class DateReader
             return null === $first || null === $last ? null : DateSpan::yearly($first, $last);
         }
         if ($yearlyFrom !== $yearlyTo) {
-            $to->complain(
-                'One of the two dates has a year and the other has none.',
-                'Give both with a year, or both without to have them every year.',
-            );
+            $to->complain('one-date-without-year');
 
             return null;
         }
@@ -74,16 +66,10 @@ final class DateReader
             return null;
         }
         if ($last < $first || $last - $first > self::LONGEST_DAYS) {
-            $to->complain(
-                $last < $first
-                    ? \sprintf(
-                        'It ends on %s, before it starts on %s.',
-                        CivilDate::format($last),
-                        CivilDate::format($first),
-                    )
-                    : 'This is longer than ten years.',
-                'Change one of the two dates.',
-            );
+            $to->complain($last < $first ? 'span-backwards' : 'span-too-long', [
+                'to' => CivilDate::format($last),
+                'from' => CivilDate::format($first),
+            ]);
 
             return null;
         }

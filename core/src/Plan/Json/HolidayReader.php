@@ -42,7 +42,7 @@ final class HolidayReader
         foreach ($in->items(Limits::HOLIDAYS) as $item) {
             $holiday = self::holiday($item);
             if (isset($entries[$holiday?->id])) {
-                $item->field('id')->complain('Two holidays have this id.', 'Give each holiday an id of its own.');
+                $item->field('id')->complain('holiday-id-twice');
             }
             if (null !== $holiday) {
                 $entries[$holiday->id] = $holiday;
@@ -61,7 +61,7 @@ final class HolidayReader
         [$from, $to] = self::part($in->field('part'));
         $years = self::years($in->field('years'));
         if (null !== $rule && !$years->allow($rule)) {
-            $in->field('years')->complain('None of its days lies in these years.', 'Change the years, or the dates.');
+            $in->field('years')->complain('rule-never-falls');
         }
 
         return null === $rule ? null : new Holiday($id, $name, $rule, $substitute, $from, $to, $years);
@@ -71,10 +71,7 @@ final class HolidayReader
     {
         $name = $in->field('on')->exactText(20);
         if ('' !== $name && !\in_array($name, self::RULES, true)) {
-            $in->field('on')->complain(
-                \sprintf('"%s" is not a rule for holidays.', Input::quote($name)),
-                'Choose one of: ' . implode(', ', self::RULES) . '.',
-            );
+            $in->field('on')->complain('not-a-holiday-rule', ['rule' => Input::quote($name), 'choices' => self::RULES]);
         }
 
         return match ($name) {
@@ -100,7 +97,7 @@ final class HolidayReader
         }
         ksort($days);
         if ([] === $days) {
-            $in->field('dates')->complain('This holiday has no date.', 'Give at least one date as YYYY-MM-DD.');
+            $in->field('dates')->complain('holiday-date-missing');
 
             return null;
         }
@@ -129,10 +126,7 @@ final class HolidayReader
         $in->onlyFields(['on', 'nth', 'weekday', 'month']);
         $nth = $in->field('nth')->whole(-5, 5, 'weeks');
         if (0 === $nth) {
-            $in->field('nth')->complain(
-                'There is no weekday number 0 in a month.',
-                'Count from 1, or from -1 for the last.',
-            );
+            $in->field('nth')->complain('weekday-zero');
         }
 
         return new NthWeekday(
@@ -182,10 +176,7 @@ final class HolidayReader
         $keep = $in->field('keep')->flag(true);
         foreach (SubstituteDay::NearestWeekday === $to ? $on : [] as $day) {
             if (!$day->isWeekend()) {
-                $in->field('on')->complain(
-                    \sprintf('%s is a weekday already.', $day->name),
-                    'Name Saturday and Sunday only, or choose another substitute day.',
-                );
+                $in->field('on')->complain('substitute-of-weekday', ['day' => $day->name]);
                 break;
             }
         }
@@ -203,10 +194,10 @@ final class HolidayReader
         $from = BandReader::time($in->field('from'), TimeOfDay::DAY - 1);
         $to = BandReader::time($in->field('to'), TimeOfDay::DAY);
         if (null !== $from && null !== $to && $to <= $from) {
-            $in->field('to')->complain(
-                \sprintf('It ends at %s, before it starts at %s.', TimeOfDay::format($to), TimeOfDay::format($from)),
-                'Give a later end, up to 24:00.',
-            );
+            $in->field('to')->complain('part-backwards', [
+                'to' => TimeOfDay::format($to),
+                'from' => TimeOfDay::format($from),
+            ]);
         }
 
         return null === $from || null === $to || $to <= $from ? [0, TimeOfDay::DAY] : [$from, $to];
@@ -222,10 +213,7 @@ final class HolidayReader
         $from = $in->field('from')->isGiven() ? $year($in->field('from')) : null;
         $to = $in->field('to')->isGiven() ? $year($in->field('to')) : null;
         if (null !== $from && null !== $to && $to < $from) {
-            $in->field('to')->complain(
-                \sprintf('The last year, %d, comes before the first, %d.', $to, $from),
-                'Change one of the two.',
-            );
+            $in->field('to')->complain('years-backwards', ['to' => $to, 'from' => $from]);
         }
 
         return new Years($from, $to, array_map($year, $in->field('except')->items(Limits::YEARS)));

@@ -60,22 +60,17 @@ final class HoursReader
         foreach ($in->items(Limits::STATES) as $item) {
             $state = State::fromJson($item);
             if (isset($states[$state->key])) {
-                $item->field('key')->complain('Two states have this key.', 'Give each state a key of its own.');
+                $item->field('key')->complain('state-key-twice');
             }
             $name = mb_strtolower($state->name);
             if (isset($names[$name]) && '' !== $name) {
-                $item
-                    ->field('name')
-                    ->complain(
-                        \sprintf('Two states are called "%s".', $state->name),
-                        'Give each state a name of its own.',
-                    );
+                $item->field('name')->complain('state-name-twice', ['name' => $state->name]);
             }
             $names[$name] = true;
             $states[$state->key] = $state;
         }
         if ([] === $states) {
-            $in->complain('Hours need at least one state.', 'Add a state such as open or closed.');
+            $in->complain('states-missing');
 
             return [new State('closed', 'Closed', false)];
         }
@@ -101,15 +96,12 @@ final class HoursReader
                     $item
                         ->field('from')
                         ->complain(
-                            \sprintf(
-                                '“%s” overlaps “%s”: both hold %s.',
-                                $name,
-                                $other->name,
-                                $span->recurs() && $other->span->recurs()
-                                    ? gmdate('j F', $day * 86400)
-                                    : gmdate('j F Y', $day * 86400),
-                            ),
-                            'Move the start or the end of one of the two.',
+                            $span->recurs() && $other->span->recurs() ? 'seasons-overlap-yearly' : 'seasons-overlap',
+                            [
+                                'name' => $name,
+                                'other' => $other->name,
+                                'day' => $day * 86400,
+                            ],
                         );
                 }
             }
@@ -130,14 +122,14 @@ final class HoursReader
                 $exception->onlyFields(['holiday', 'state']);
                 $holiday = $exception->field('holiday')->id();
                 if (\array_key_exists($holiday, $exceptions)) {
-                    $exception->field('holiday')->complain('This holiday has two states.', 'Keep one of the two.');
+                    $exception->field('holiday')->complain('holiday-state-twice');
                 }
                 $exceptions[$holiday] =
                     null === $exception->field('state')->reference() ? null : $bands->state($exception->field('state'));
             }
             $calendar = $item->field('calendar')->text(80);
             if (isset($uses[$calendar])) {
-                $item->field('calendar')->complain('This calendar is kept twice.', 'Keep it once.');
+                $item->field('calendar')->complain('calendar-twice');
             }
             $uses[$calendar] = new CalendarUse($calendar, $bands->state($item->field('state')), $exceptions);
         }
@@ -156,9 +148,7 @@ final class HoursReader
                 continue;
             }
             if (isset($days[$day])) {
-                $item
-                    ->field('date')
-                    ->complain('This date has two special days.', 'Put the bands of the date into one of them.');
+                $item->field('date')->complain('special-day-twice');
             }
             $days[$day] = new SpecialDay(
                 $day,
@@ -179,15 +169,10 @@ final class HoursReader
             $item->onlyFields(['code', 'state', 'ends']);
             $code = $item->field('code')->exactText(8);
             if ('' !== $code && 1 !== preg_match(DialCode::PATTERN, $code)) {
-                $item
-                    ->field('code')
-                    ->complain(
-                        \sprintf('"%s" is not a code to dial.', $code),
-                        'Start with * or #, then one to six digits, such as *21.',
-                    );
+                $item->field('code')->complain('not-a-dialled-code', ['code' => $code]);
             }
             if (isset($codes[$code])) {
-                $item->field('code')->complain('This code stands here twice.', 'Give each its own code.');
+                $item->field('code')->complain('dialled-code-twice');
             }
             /** @var OverrideEnd $ends */
             $ends = $item->field('ends')->oneOf(OverrideEnd::class, OverrideEnd::Lifted);

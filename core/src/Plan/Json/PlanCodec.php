@@ -28,11 +28,7 @@ final class PlanCodec
         try {
             $document = json_decode($json, true, self::DEEPEST, \JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
-            throw InvalidData::at(
-                '',
-                \sprintf('This is not a JSON document: %s.', $exception->getMessage()),
-                'Give a plan file as Meandros exports it.',
-            );
+            throw InvalidData::at('', 'not-a-plan-file', ['reason' => $exception->getMessage()]);
         }
 
         return self::fromData($document);
@@ -81,15 +77,13 @@ final class PlanCodec
                 $in->onlyFields(['meandros', 'name', 'elements']);
                 $in->field('meandros')->whole(self::FORMAT, self::FORMAT, 'the format\'s version');
                 if (!$in->field('elements')->isNamed()) {
-                    $in->field('elements')->complain('This is missing.', 'Give the list of elements.');
+                    $in->field('elements')->complain('elements-missing');
                 }
                 $elements = [];
                 foreach ($in->field('elements')->items(Limits::ELEMENTS) as $item) {
                     $element = self::readElement($item);
                     if (isset($elements[$element?->id() ?? ''])) {
-                        $item
-                            ->field('id')
-                            ->complain('Two elements have this id.', 'Give each element an id of its own.');
+                        $item->field('id')->complain('element-id-twice');
                     }
                     if (null !== $element) {
                         $elements[$element->id()] = $element;
@@ -149,10 +143,7 @@ final class PlanCodec
         $kind = Kind::tryFrom($text);
         if (null === $kind) {
             $kinds = array_map(static fn(Kind $case): string => $case->value, Kind::cases());
-            $in->field('kind')->complain(
-                \sprintf('"%s" is not a kind of element.', Input::quote($text)),
-                'Choose one of: ' . implode(', ', $kinds) . '.',
-            );
+            $in->field('kind')->complain('not-a-kind', ['kind' => Input::quote($text), 'choices' => $kinds]);
 
             return null;
         }

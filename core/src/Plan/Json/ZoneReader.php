@@ -14,7 +14,7 @@ final class ZoneReader
     {
         $zone = $in->exactText(64);
         if ('' !== $zone && !Zone::exists($zone)) {
-            $in->complain(\sprintf('"%s" is not a time zone.', mb_substr($zone, 0, 80)), Zone::remedy($zone));
+            $in->complain('not-a-zone', Zone::unknown($zone));
             $zone = '';
         }
 

@@ -22,20 +22,10 @@ final readonly class Exits
             $item->onlyFields(['on', 'label', 'steps']);
             $on = $item->field('on')->exactText(64);
             if (null !== $allowed && !\in_array($on, $allowed, true)) {
-                $item
-                    ->field('on')
-                    ->complain(
-                        \sprintf('"%s" is not a way out of this step.', $on),
-                        'Choose one of: ' . implode(', ', $allowed) . '.',
-                    );
+                $item->field('on')->complain('not-an-exit', ['exit' => $on, 'choices' => $allowed]);
             }
             if (isset($exits[$on])) {
-                $item
-                    ->field('on')
-                    ->complain(
-                        \sprintf('"%s" is used twice in this step.', $on),
-                        'Put the steps of both into one, or choose another.',
-                    );
+                $item->field('on')->complain('exit-twice', ['exit' => $on]);
             }
             $exits[$on] = new StepExit(
                 $on,

@@ -55,10 +55,7 @@ final readonly class ForwardStep implements Step
     {
         $digits = $in->optionalExactText(30);
         if (1 !== preg_match('/^[0-9*#,]*$/D', $digits)) {
-            $in->complain(
-                \sprintf('"%s" cannot be sent.', Input::quote($digits)),
-                'Use keys 0–9, * and #, and commas for pauses.',
-            );
+            $in->complain('keys-not-sent', ['digits' => Input::quote($digits)]);
         }
 
         return $digits;

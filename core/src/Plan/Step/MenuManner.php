@@ -44,12 +44,7 @@ final readonly class MenuManner
         foreach ($in->items(Limits::MENU_WORDS) as $item) {
             $word = MenuWord::fromJson($item, Keypad::KEYS);
             if (isset($seen[$word->on][$word->language])) {
-                $item
-                    ->field('on')
-                    ->complain(
-                        \sprintf('The words for key %s stand here twice in “%s”.', $word->on, $word->language),
-                        'Put both into one.',
-                    );
+                $item->field('on')->complain('words-twice', ['key' => $word->on, 'language' => $word->language]);
             }
             $seen[$word->on][$word->language] = true;
             $words[] = $word;

@@ -23,10 +23,7 @@ final readonly class MenuWord
         $in->onlyFields(['on', 'language', 'say']);
         $on = $in->field('on')->exactText(1);
         if ('' !== $on && !\in_array($on, $keys, true)) {
-            $in->field('on')->complain(
-                \sprintf('"%s" is not a key.', Input::quote($on)),
-                'Choose one of 0–9, * and #.',
-            );
+            $in->field('on')->complain('not-a-menu-key', ['key' => Input::quote($on)]);
         }
 
         return new self(

@@ -52,10 +52,7 @@ final readonly class ParkStep implements Step
     {
         $place = $in->optionalExactText(6);
         if (1 !== preg_match('/^([0-9]{2,6})?$/D', $place)) {
-            $in->complain(
-                \sprintf('"%s" is no park place.', Input::quote($place)),
-                'Choose one of the site, or leave it empty for the first that is free.',
-            );
+            $in->complain('not-a-park-place', ['place' => Input::quote($place)]);
         }
 
         return $place;

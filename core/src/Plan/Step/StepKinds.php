@@ -34,10 +34,10 @@ final class StepKinds
         $do = $in->field('do')->exactText(20);
         $class = self::CLASSES[$do] ?? null;
         if (null === $class) {
-            $in->field('do')->complain(
-                \sprintf('"%s" is not a kind of step.', Input::quote($do)),
-                'Choose one of: ' . implode(', ', array_keys(self::CLASSES)) . '.',
-            );
+            $in->field('do')->complain('not-a-step', [
+                'step' => Input::quote($do),
+                'choices' => array_keys(self::CLASSES),
+            ]);
 
             return null;
         }

@@ -20,10 +20,7 @@ final readonly class StepList
     public static function fromJson(Input $in): self
     {
         if (substr_count($in->pointer, '/steps') > self::DEEPEST) {
-            $in->complain(
-                \sprintf('Steps are nested more than %d deep.', self::DEEPEST),
-                'Move the inner steps to a journey of their own.',
-            );
+            $in->complain('steps-too-deep', ['most' => self::DEEPEST]);
 
             return new self([]);
         }

@@ -12,6 +12,7 @@ use Meandros\Core\Time\Holiday\Holiday;
 use Meandros\Core\Time\Holiday\Holidays;
 use Meandros\Core\Time\Holiday\LookAhead;
 use Meandros\Core\Wording\HolidayWords;
+use Meandros\Core\Wording\ProblemWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -287,7 +288,7 @@ final class HolidaysTest extends TestCase
             self::fail('This must be refused.');
         } catch (InvalidData $invalid) {
             self::assertSame($pointer, $invalid->problems[0]->pointer);
-            self::assertStringContainsString($words, $invalid->problems[0]->message);
+            self::assertStringContainsString($words, ProblemWords::message($invalid->problems[0]));
         }
     }
 
