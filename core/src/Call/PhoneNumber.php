@@ -87,6 +87,9 @@ final class PhoneNumber
     /** International form for reading, with spaces. */
     public static function international(string $e164): string
     {
+        if (str_ends_with($e164, '*')) {
+            return self::international(substr($e164, 0, -1)) . ' …';
+        }
         try {
             $util = PhoneNumberUtil::getInstance();
 

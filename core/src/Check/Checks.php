@@ -13,6 +13,9 @@ final class Checks
     /** @var non-empty-list<class-string<Check<never>>> */
     public const ALL = [
         NumberWithoutTarget::class,
+        FreeNumbersLeadNowhere::class,
+        GivenUpNumberRings::class,
+        OwnNumberMissing::class,
         UnfinishedStep::class,
         UnreachableStep::class,
         MenuWithoutKeys::class,

@@ -21,7 +21,8 @@ final class NumberWithoutTarget implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        if (null === $element->target) {
+        $isForExtensions = '' !== ($element->block->extension ?? '');
+        if (null === $element->target && null === $element->keptUntil && !$isForExtensions) {
             yield Finding::blocking($element, '/target', 'number-without-target');
         }
     }

@@ -8,6 +8,7 @@ use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\NumberBlock;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
@@ -93,6 +94,7 @@ final class NumberImport
                 'code' => Input::quote($row->language),
             ]);
         }
+        $block = null === $row->last ? $same?->block : $this->block($row, $number, $site, $problems);
         [$target, $made] = null === $row->target ? [$same?->target, null] : $this->target($row->target, $problems);
         if ([] !== $problems || null === $site) {
             return new NumberOutcome($row, null, false, $problems);
@@ -107,6 +109,8 @@ final class NumberImport
             $language,
             $target,
             $same->tellsCaller ?? true,
+            $block,
+            $same?->keptUntil,
         );
 
         return new NumberOutcome(
@@ -131,6 +135,14 @@ final class NumberImport
         $problem = $possible = null;
         foreach ([] === $sites ? [null] : $sites as $site) {
             try {
+                if (str_ends_with($text, '*')) {
+                    $beginning = PhoneNumber::beginning(
+                        preg_replace('/[^0-9+]/', '', $text) ?? '',
+                        $site->country ?? 'ZZ',
+                    );
+
+                    return [$beginning . '*', null, $site];
+                }
                 $number = PhoneNumber::parse($text, $site->country ?? 'ZZ');
                 if (PhoneNumber::isGivenOut($number)) {
                     return [$number, null, $site];
@@ -142,6 +154,28 @@ final class NumberImport
         }
 
         return $possible ?? [null, $problem, null];
+    }
+
+    /** @param array<string, Problem> $problems */
+    private function block(NumberRow $row, string $number, ?Site $site, array &$problems): ?NumberBlock
+    {
+        if ('' === $row->last) {
+            return null;
+        }
+        try {
+            $last = PhoneNumber::parse((string) $row->last, $site->country ?? 'ZZ');
+
+            return Input::read(
+                ['last' => $last, 'extension' => $row->extension],
+                static fn(Input $in): ?NumberBlock => NumberBlock::fromJson($in, $number),
+            );
+        } catch (InvalidData $invalid) {
+            foreach ($invalid->problems as $problem) {
+                $problems['/extension' === $problem->pointer ? 'extension' : 'last'] ??= $problem;
+            }
+
+            return null;
+        }
     }
 
     /**

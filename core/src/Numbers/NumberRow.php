@@ -7,7 +7,8 @@ namespace Meandros\Core\Numbers;
 /** A row of a file of numbers, as it stands there. */
 final readonly class NumberRow
 {
-    /** @param string|null $target null where the file has no such column */
+    /** @param string|null $target null where the file has no such column
+     * @param string|null $last   the same; of a block */
     public function __construct(
         public int $line,
         public string $number,
@@ -15,5 +16,7 @@ final readonly class NumberRow
         public string $site,
         public string $language,
         public ?string $target,
+        public ?string $last = null,
+        public string $extension = '',
     ) {}
 }

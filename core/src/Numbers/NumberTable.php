@@ -14,7 +14,7 @@ use Meandros\Core\Reading\Limits;
 /** Numbers as comma-separated values: one header line, one line each. */
 final class NumberTable
 {
-    public const COLUMNS = ['number', 'label', 'site', 'language', 'target'];
+    public const COLUMNS = ['number', 'last', 'extension', 'label', 'site', 'language', 'target'];
 
     /**
      * @return list<NumberRow>
@@ -32,6 +32,8 @@ final class NumberTable
                 $cells['site'] ?? '',
                 $cells['language'] ?? '',
                 $cells['target'] ?? null,
+                $cells['last'] ?? null,
+                $cells['extension'] ?? '',
             );
         }
 
@@ -44,6 +46,8 @@ final class NumberTable
             array_map(
                 static fn(Number $number): array => [
                     $number->number,
+                    $number->block->last ?? '',
+                    $number->block->extension ?? '',
                     $number->name(),
                     $plan->get(Site::class, $number->site)?->name() ?? '',
                     $number->language,

@@ -67,6 +67,7 @@ final class Merging
             $into->rules,
             $into->refusesForAll,
             $into->listing,
+            $into->shows,
         );
 
         return [] === $into->rules ? $merged->withRules(RuleCopy::rules($from, $merged, $names)) : $merged;

@@ -143,6 +143,7 @@ final class PeopleImport
             $same->rules ?? [],
             $same->refusesForAll ?? false,
             $same->listing ?? new Listing(),
+            $same?->shows,
         );
         $problems = self::problems($person);
         if ([] !== $problems) {

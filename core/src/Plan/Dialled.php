@@ -20,7 +20,10 @@ final class Dialled
     public static function by(Element $element): array
     {
         return match (true) {
-            $element instanceof Number => ['/number' => $element->number],
+            $element instanceof Number => [
+                '/number' =>
+                    null === $element->block ? $element->number : $element->number . '–' . $element->block->last,
+            ],
             $element instanceof Person && '' !== $element->extension => ['/extension' => $element->extension],
             $element instanceof Hours => self::codes($element),
             $element instanceof Queue => self::signs($element),

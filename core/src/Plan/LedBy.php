@@ -6,6 +6,7 @@ namespace Meandros\Core\Plan;
 
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\OutsideLine;
+use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Site;
 
 /** The numbers by which calls may come to an element: straight, or by journeys, people, teams and queues that lead on. */
@@ -20,6 +21,10 @@ final class LedBy
         $numbers = [];
         $seen = [$id => true];
         for ($next = [$id]; null !== ($one = array_shift($next)) && \count($seen) < self::MOST; ) {
+            $person = $plan->get(Person::class, $one);
+            foreach (OwnNumber::blocksFor($plan, $person->extension ?? '') as $block) {
+                $numbers[$block->id()] = $block;
+            }
             foreach ($plan->mentioning($one) as $user) {
                 if ($user instanceof Number && $user->target?->element === $one) {
                     $numbers[$user->id()] = $user;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
+use Meandros\Core\Plan\Element\Number;
+
 /** Who mentions what, worked out from the elements themselves. */
 final readonly class Mentions
 {
@@ -30,6 +32,7 @@ final readonly class Mentions
             ...array_values(Dialled::by($element)),
             ...array_values(Called::by($element)),
             ...Spelled::by($element),
+            ...$element instanceof Number && $element->isMany() ? [Number::MANY] : [],
         ];
         foreach ($element->references() as $reference) {
             $mentioned[] = $reference->id;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
+use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\BlockShelf;
 
@@ -162,7 +163,24 @@ final class Plan
             }
         }
 
-        return null;
+        return str_starts_with($text, '+') ? $this->mostParticular($text) : null;
+    }
+
+    /** The block or the beginning that takes a number which nothing else has; the most particular one. */
+    private function mostParticular(string $number): ?Number
+    {
+        $found = null;
+        foreach ($this->mentioning(Number::MANY) as $many) {
+            if (
+                $many instanceof Number &&
+                $many->takes($number) &&
+                $many->breadth() < ($found?->breadth() ?? \PHP_INT_MAX)
+            ) {
+                $found = $many;
+            }
+        }
+
+        return $found;
     }
 
     public function with(Element $element): self

@@ -54,6 +54,8 @@ final class Limits
     public const KEYS = 200;
     public const ASSUMPTIONS = 2000;
 
+    /** Numbers of a block. */
+    public const BLOCK = 10_000;
     /** People that one file brings, or to whom one act is done. */
     public const PEOPLE = 2000;
 

@@ -35,6 +35,8 @@ final readonly class Entry
         public StepList $steps,
         public bool $tellsCaller = true,
         public bool $isTried = false,
+        public ?InBlock $inBlock = null,
+        public ?string $keptUntil = null,
     ) {}
 
     /** @throws InvalidData when nothing of the plan is reached by it */
@@ -44,15 +46,7 @@ final readonly class Entry
 
         return match (true) {
             $element instanceof TakesCalls && $element->id() === $dialled => self::tried($plan, $element),
-            $element instanceof Number => new self(
-                $element->id(),
-                $element->name(),
-                $element->language,
-                $element->site,
-                $element->target,
-                self::direct($plan, $element->target),
-                $element->tellsCaller,
-            ),
+            $element instanceof Number => self::byNumber($plan, $element, $dialled),
             $element instanceof Person => self::inside(
                 $plan,
                 $element,
@@ -67,6 +61,24 @@ final readonly class Entry
             ]),
             default => throw InvalidData::at('/to', 'not-dialled', ['number' => PhoneNumber::international($dialled)]),
         };
+    }
+
+    private static function byNumber(Plan $plan, Number $number, string $dialled): self
+    {
+        $inBlock = InBlock::of($plan, $number, $dialled);
+        $target = null === $inBlock ? $number->target : $inBlock->target;
+
+        return new self(
+            $number->id(),
+            $number->name(),
+            $number->language,
+            $number->site,
+            $target,
+            self::direct($plan, $target),
+            $number->tellsCaller,
+            inBlock: $inBlock,
+            keptUntil: $number->keptUntil,
+        );
     }
 
     /** Something that no number needs to lead to yet: tried as if one of the first site did. */

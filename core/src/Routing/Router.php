@@ -66,7 +66,16 @@ final class Router
 
             return $walk->trace($ending);
         }
-        $walk->note(new Dialled($entry->element, $entry->target, $entry->hides($call->caller), $entry->isTried));
+        $walk->note(
+            new Dialled(
+                $entry->element,
+                $entry->target,
+                $entry->hides($call->caller),
+                $entry->isTried,
+                $entry->inBlock,
+                $entry->keptUntil,
+            ),
+        );
         try {
             $ending = $this->hungUp(
                 $walk,

@@ -45,6 +45,7 @@ final readonly class EventWords
     private const MOST_NAMES = 8;
 
     private Names $names;
+    private NumberWords $numbers;
     private QueueWords $queue;
     private MenuWords $menus;
     private DirectoryWords $directory;
@@ -52,6 +53,7 @@ final readonly class EventWords
     public function __construct(Plan $plan)
     {
         $this->names = new Names($plan);
+        $this->numbers = new NumberWords($this->names);
         $this->queue = new QueueWords($this->names);
         $this->menus = new MenuWords($this->names);
         $this->directory = new DirectoryWords($this->names);
@@ -60,10 +62,7 @@ final readonly class EventWords
     public function what(Happening $happening): string
     {
         return match (true) {
-            $happening instanceof Dialled => \sprintf(
-                $happening->isTried ? 'A call comes straight to %s' : '%s is dialled',
-                $this->names->of($happening->element),
-            ),
+            $happening instanceof Dialled => $this->numbers->what($happening),
             $happening instanceof ComesBackIn => \sprintf('Comes back in by %s', $this->names->of($happening->element)),
             $happening instanceof Said => null === $happening->prompt
                 ? 'Says nothing'
@@ -116,12 +115,7 @@ final readonly class EventWords
     public function because(Happening $happening): string
     {
         return match (true) {
-            $happening instanceof Dialled && $happening->isTried
-                => 'It is tried as if a number of the first site led there.',
-            $happening instanceof Dialled => (null === $happening->target
-                ? 'It has no target.'
-                : \sprintf('Its calls go to %s.', $this->names->target($happening->target))) .
-                ($happening->hidesCaller ? ' Its line delivers no numbers of callers.' : ''),
+            $happening instanceof Dialled => $this->numbers->because($happening),
             $happening instanceof Said => $this->said($happening),
             $happening instanceof HoursRead => $this->hours($happening),
             $happening instanceof Asked => $this->menus->because($happening),

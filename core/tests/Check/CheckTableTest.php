@@ -21,6 +21,7 @@ final class CheckTableTest extends TestCase
     #[DataProvider('mailboxes')]
     #[DataProvider('times')]
     #[DataProvider('lines')]
+    #[DataProvider('numbers')]
     public function testWhatIsFound(PlanBuilder $plan, array $found): void
     {
         $messages = array_map(
@@ -45,6 +46,65 @@ final class CheckTableTest extends TestCase
             ...array_values(iterator_to_array(self::mailboxes())),
             ...array_values(iterator_to_array(self::times())),
             ...array_values(iterator_to_array(self::lines())),
+            ...array_values(iterator_to_array(self::numbers())),
+        ];
+    }
+
+    /** @return iterable<string, array{PlanBuilder, list<string>}> blocks, numbers that were given up, and the number that somebody shows */
+    public static function numbers(): iterable
+    {
+        $number = static fn(array $more): PlanBuilder => (new PlanBuilder())
+            ->mailbox('mbx')
+            ->person('ann', ['desk'], 'mbx')
+            ->with(
+                $more + [
+                    'id' => 'num_more',
+                    'kind' => 'number',
+                    'name' => 'More',
+                    'number' => '+441632960200',
+                    'site' => 'sit_harbour',
+                ],
+            );
+        $block = static fn(string $extension): array => [
+            'block' => ['last' => '+441632960299', 'extension' => $extension],
+        ];
+        yield 'a block for extensions, with nothing for free ones' => [
+            $number($block('200')),
+            ['num_more /target Numbers of this block whose extension nobody has lead nowhere.'],
+        ];
+        yield 'a block for nobody' => [$number($block('')), ['num_more /target Calls to this number lead nowhere.']];
+        yield 'a block with both' => [$number($block('200') + ['target' => 'mbx']), []];
+        yield 'given up, and nowhere' => [$number(['keptUntil' => '2027-06-01']), []];
+        yield 'given up, and a journey tells callers' => [
+            $number(['keptUntil' => '2027-06-01', 'target' => 'jrn_main']),
+            [],
+        ];
+        yield 'given up, and somebody is rung' => [
+            $number(['keptUntil' => '2027-06-01', 'target' => 'ann']),
+            [
+                'num_more /target It was given up and is kept free until 2027-06-01, and still rings Ann, who is not meant.',
+            ],
+        ];
+        $shows = static fn(array $more, array $block): PlanBuilder => $number($block)->with(
+            $more + [
+                'id' => 'ann',
+                'kind' => 'person',
+                'name' => 'Ann',
+                'site' => 'sit_harbour',
+                'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']],
+            ],
+        );
+        $toMailbox = ['target' => 'mbx'];
+        yield 'shows a number of the block' => [
+            $shows(['shows' => 'own', 'extension' => '214'], $block('200') + $toMailbox),
+            [],
+        ];
+        yield 'shows a number that leads there' => [$shows(['shows' => 'own'], ['target' => 'ann']), []];
+        yield 'shows one of the company' => [$shows(['shows' => 'num_main'], $toMailbox), []];
+        yield 'shows none' => [$shows(['shows' => 'withheld'], $toMailbox), []];
+        yield 'shows one that is not there' => [
+            $shows(['shows' => 'own', 'extension' => '314'], $block('200') + $toMailbox),
+            ['ann /shows Calls to outside show their own number, and there is none.'],
         ];
     }
 

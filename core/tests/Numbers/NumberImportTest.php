@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Numbers;
 
 use Meandros\Core\Numbers\NumberImport;
+use Meandros\Core\Numbers\NumberOutcome;
 use Meandros\Core\Numbers\NumberTable;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Tests\PlanBuilder;
@@ -85,11 +86,48 @@ final class NumberImportTest extends TestCase
         ];
     }
 
+    public function testBlocksAndBeginnings(): void
+    {
+        $text = implode("\n", [
+            'number,last,extension,label,target',
+            '01632 960200,01632 960299,200,Direct lines,ANN',
+            '01632 9603*,,,Harbour,ANN',
+            '01632 960400,01632 960399,,Backwards,ANN',
+            '01632 960500,01632 960599,950,Too many,ANN',
+            '01632 960600,nothing,,No number,ANN',
+        ]);
+        $outcomes = NumberImport::outcomes(
+            self::plan()->plan(),
+            NumberTable::read($text),
+            false,
+            static fn(Kind $kind): string => $kind->prefix() . '_new',
+        );
+        self::assertSame(['last' => '+441632960299', 'extension' => '200'], $outcomes[0]->number?->block?->toJson());
+        self::assertSame('+4416329603*', $outcomes[1]->number?->number);
+        self::assertSame(
+            [
+                [
+                    'last: +441632960399 does not come after +441632960400. Enter the last number of the block, or have a single number.',
+                ],
+                [
+                    'extension: The block needs extensions 950 to 1049, and the last have more than 3 digits. Begin with a lower extension, or make the block smaller.',
+                ],
+                [
+                    'last: "nothing" is not a phone number. Type it as you would dial it, or in international form with a plus sign.',
+                ],
+            ],
+            array_map(
+                static fn(NumberOutcome $one): array => RowReport::number($one)['problems'],
+                \array_slice($outcomes, 2),
+            ),
+        );
+    }
+
     public function testTheTableComesBackAsItWent(): void
     {
         $table = NumberTable::write(self::plan()->plan());
         self::assertSame(
-            "number,label,site,language,target\r\n'+441632960100,\"Main line\",Harbour,en,jrn_main\r\n",
+            "number,last,extension,label,site,language,target\r\n'+441632960100,,,\"Main line\",Harbour,en,jrn_main\r\n",
             $table,
         );
         self::assertSame(['unchanged Main line | sit_harbour en jrn_main'], self::told($table, false));

@@ -21,6 +21,11 @@ final class SchemaTest extends TestCase
 
     /** What the reader alone may refuse, by the words of its complaint. */
     private const ACROSS_FIELDS = [
+        'does not come after',
+        'has not as many digits',
+        'A block of',
+        'The block needs',
+        'A beginning is no block',
         'have this id',
         'has the id',
         'have the id',

@@ -34,7 +34,13 @@ final class TraceDataTest extends TestCase
                     0,
                     'dialled',
                     ['element' => 'num_main'],
-                    ['target' => 'jrn_main', 'hidesCaller' => false, 'isTried' => false],
+                    [
+                        'target' => 'jrn_main',
+                        'hidesCaller' => false,
+                        'isTried' => false,
+                        'block' => null,
+                        'keptUntil' => null,
+                    ],
                 ],
                 [
                     0,

@@ -20,10 +20,15 @@ final readonly class Person implements TakesCalls
 {
     use Named;
 
+    public const SHOWS_OWN = 'own';
+    public const SHOWS_NOTHING = 'withheld';
+
     /**
      * @param list<Phone>         $phones
      * @param list<AnsweringRule> $rules         the first that holds decides
      * @param bool                $refusesForAll whether declining on one phone silences all of theirs
+     * @param string|null         $shows         what calls of theirs to outside show: their own number, none, or one of the plan by its id; null
+     *                                           leaves it to the line
      */
     public function __construct(
         private string $id,
@@ -35,6 +40,7 @@ final readonly class Person implements TakesCalls
         public array $rules = [],
         public bool $refusesForAll = false,
         public Listing $listing = new Listing(),
+        public ?string $shows = null,
     ) {}
 
     public static function fromJson(Input $in): static
@@ -50,6 +56,7 @@ final readonly class Person implements TakesCalls
             'mailbox',
             'rules',
             'listing',
+            'shows',
         ]);
         $extension = $in->field('extension')->optionalExactText(10);
         if ('' !== $extension && 1 !== preg_match('/^[0-9]{2,6}$/D', $extension)) {
@@ -93,6 +100,7 @@ final readonly class Person implements TakesCalls
             array_values($rules),
             $in->field('refusesForAll')->flag(false),
             Listing::fromJson($in->field('listing')),
+            $in->field('shows')->reference(),
         );
     }
 
@@ -109,6 +117,7 @@ final readonly class Person implements TakesCalls
             $rules,
             $this->refusesForAll,
             $this->listing,
+            $this->shows,
         );
     }
 
@@ -156,6 +165,7 @@ final readonly class Person implements TakesCalls
             'mailbox' => $this->mailbox,
             'rules' => array_map(static fn(AnsweringRule $rule): array => $rule->toJson(), $this->rules),
             'listing' => $this->listing->toJson(),
+            'shows' => $this->shows,
         ];
     }
 
@@ -167,6 +177,9 @@ final readonly class Person implements TakesCalls
         }
         if (null !== $this->listing->prompt) {
             $references[] = new Reference($this->listing->prompt, '/listing/prompt', [Kind::Prompt], 'is named by it');
+        }
+        if (!\in_array($this->shows, [null, self::SHOWS_OWN, self::SHOWS_NOTHING], true)) {
+            $references[] = new Reference($this->shows, '/shows', [Kind::Number], 'shows it on calls to outside');
         }
         foreach ($this->phones as $i => $phone) {
             if (null !== $phone->shows) {

@@ -27,7 +27,12 @@ final readonly class Integrity
         $problems = [];
         $endless = EndlessJourney::inPlan($this->plan);
         foreach ($this->plan->elements() as $id => $element) {
-            $found = [...$this->brokenReferences($element), ...$this->ownPhones($element), ...$endless[$id] ?? []];
+            $found = [
+                ...$this->brokenReferences($element),
+                ...$this->ownPhones($element),
+                ...$this->overlaps($element),
+                ...$endless[$id] ?? [],
+            ];
             if ([] !== $found) {
                 $problems[$id] = $found;
             }
@@ -46,6 +51,7 @@ final readonly class Integrity
             ...$this->brokenReferences($element),
             ...$this->ownPhones($element),
             ...$this->missedParts($element),
+            ...$this->overlaps($element),
             ...EndlessJourney::problems($this->plan, $element),
         ];
         foreach (Dialled::by($element) as $pointer => $value) {
@@ -121,6 +127,32 @@ final readonly class Integrity
                     'part' => $part,
                     'user' => $place->user->name(),
                     'role' => $place->reference->role,
+                ]);
+            }
+        }
+
+        return $problems;
+    }
+
+    /** @return list<Problem> blocks that hold numbers of each other; a number of its own within a block is an exception, and is meant */
+    private function overlaps(Element $element): array
+    {
+        $problems = [];
+        $block = $element instanceof Number ? $element->block : null;
+        if (null === $block) {
+            return [];
+        }
+        foreach ($this->plan->mentioning(Number::MANY) as $other) {
+            if (
+                $other instanceof Number &&
+                $other->id() !== $element->id() &&
+                null !== $other->block &&
+                $block->overlaps($other->block)
+            ) {
+                $problems[] = new Problem('/block/last', 'blocks-overlap', [
+                    'name' => $other->name(),
+                    'first' => $other->number,
+                    'last' => $other->block->last,
                 ]);
             }
         }

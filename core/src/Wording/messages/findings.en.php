@@ -6,6 +6,14 @@ declare(strict_types=1);
 return [
     'number-without-target' => 'Calls to this number lead nowhere.',
     'number-without-target.remedy' => 'Choose a target.',
+    'free-numbers-lead-nowhere' => 'Numbers of this block whose extension nobody has lead nowhere.',
+    'free-numbers-lead-nowhere.remedy' => 'Choose where they go.',
+    'given-up-number-rings' =>
+        'It was given up and is kept free until {until}, and still rings {target}, who is not meant.',
+    'given-up-number-rings.remedy' => 'Point it at a journey that tells callers, or at nothing.',
+    'own-number-missing' => 'Calls to outside show their own number, and there is none.',
+    'own-number-missing.remedy' => 'Give them a number, or show another one.',
+    'own-number-missing.fix' => 'Withhold it',
     'unfinished-step' =>
         'This step has {field, select, prompt {no prompt} hours {no hours} target {no one to ring} mailbox {no mailbox} journey {no journey} queue {no queue} label {nothing to change} callers {no list of callers} number {no number to send calls to} site {no site} other {something missing:}} yet.',
     'unfinished-step.remedy' => 'Choose one, or remove the step.',

@@ -362,4 +362,17 @@ return [
     'target-not-one' => 'There are {many} with the name “{name}”.',
     'no-such-target' => 'Nothing has the name “{name}”.',
     'in-file.remedy' => 'Mend it in the file, or leave such lines out.',
+    'block-of-other-length' => '{last} has not as many digits as {first}.',
+    'block-of-other-length.remedy' => 'Numbers of a block are in a row: enter the last of them.',
+    'block-backwards' => '{last} does not come after {first}.',
+    'block-backwards.remedy' => 'Enter the last number of the block, or have a single number.',
+    'block-too-large' => 'A block of {size} numbers is too large.',
+    'block-too-large.remedy' => 'Keep it to {most}, or write what they begin with, such as +4416329602*.',
+    'block-beyond-extensions' =>
+        'The block needs extensions {first} to {last}, and the last have more than {digits} digits.',
+    'block-beyond-extensions.remedy' => 'Begin with a lower extension, or make the block smaller.',
+    'beginning-with-block' => 'A beginning is no block.',
+    'beginning-with-block.remedy' => 'Enter the first number of the block, or leave the block out.',
+    'blocks-overlap' => 'It overlaps the block “{name}”, {first} to {last}.',
+    'blocks-overlap.remedy' => 'Make one of the two smaller. Single numbers within a block are allowed.',
 ];
