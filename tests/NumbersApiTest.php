@@ -36,12 +36,94 @@ final class NumbersApiTest extends ApiTestCase
         self::assertSame($before[0], $this->element('num_lost')['target']);
     }
 
+    public function testABlockIsSeenNumberByNumber(): void
+    {
+        $numbers = array_column(
+            $this->send('GET', '/api/plans/draft/numbers/num_direct/block')['numbers'],
+            null,
+            'number',
+        );
+        self::assertCount(100, $numbers);
+        self::assertSame(
+            [
+                'number' => '+441632960201',
+                'international' => '+44 1632 960201',
+                'extension' => '201',
+                'how' => 'person',
+                'leads' => 'per_dana',
+            ],
+            $numbers['+441632960201'],
+        );
+        self::assertSame(
+            ['exception', 'num_given_up'],
+            [$numbers['+441632960240']['how'], $numbers['+441632960240']['leads']],
+        );
+        self::assertSame('free', $numbers['+441632960260']['how']);
+        self::assertSame([], $this->send('GET', '/api/plans/draft/numbers/num_main/block')['numbers']);
+        $this->send('GET', '/api/plans/draft/numbers/nobody/block');
+        $this->assertStatus(404);
+        self::assertSame(
+            ['number' => '+441632960201', 'international' => '+44 1632 960201'],
+            $this->send('GET', '/api/plans/draft/people/per_dana/own-number'),
+        );
+        self::assertNull($this->send('GET', '/api/plans/draft/people/per_camille/own-number')['number']);
+        $this->send('GET', '/api/plans/draft/people/nobody/own-number');
+        $this->assertStatus(404);
+    }
+
+    public function testBlocksThatMeetAreRefusedAtTheField(): void
+    {
+        $this->send('POST', '/api/plans/draft/elements', [
+            'kind' => 'number',
+            'name' => 'More direct lines',
+            'number' => '+441632960295',
+            'site' => 'sit_ternwick',
+            'block' => ['last' => '+441632960299'],
+        ]);
+        $this->assertStatus(422);
+        $problem = $this->send('POST', '/api/plans/draft/elements', [
+            'kind' => 'number',
+            'name' => 'More direct lines',
+            'number' => '+441632960195',
+            'site' => 'sit_ternwick',
+            'block' => ['last' => '+441632960204'],
+        ]);
+        self::assertSame(
+            ['/block/last', 'blocks-overlap'],
+            [$problem['errors'][0]['pointer'], $problem['errors'][0]['code']],
+        );
+        self::assertSame(
+            ['number' => '+4416329609*', 'international' => '+44 16329609 …'],
+            $this->send('GET', '/api/phone-numbers?country=GB&text=' . rawurlencode('01632 9609*')),
+        );
+    }
+
+    public function testAnswersTellTheTagAndTheLastChange(): void
+    {
+        $this->change('num_lost', ['name' => 'Lost and found']);
+        $answer = $this->send('POST', '/api/number-answers', [
+            'call' => ['to' => '+441632960110', 'at' => '2026-11-23T10:30:00'],
+            'numbers' => ['num_lost', 'num_groups'],
+        ]);
+        self::assertSame('Lost and found', $answer['answers']['num_lost']['shown']);
+        self::assertSame(
+            [$answer['changes']['num_groups']['who'], true],
+            ['demo', $answer['changes']['num_lost']['at'] >= $answer['changes']['num_groups']['at']],
+        );
+        $this->undo();
+        $after = $this->send('POST', '/api/number-answers', [
+            'call' => ['to' => '+441632960110', 'at' => '2026-11-23T10:30:00', 'in' => 'live'],
+            'numbers' => ['num_lost'],
+        ]);
+        self::assertArrayNotHasKey('changes', $after);
+    }
+
     public function testATableComesInAndGoesOut(): void
     {
         $table = $this->send('GET', '/api/plans/draft/numbers.csv')['text'];
-        self::assertStringStartsWith("number,label,site,language,target\r\n", $table);
+        self::assertStringStartsWith("number,last,extension,label,site,language,target\r\n", $table);
         self::assertStringContainsString(
-            "'+441632960110,Bookings,\"Ternwick Harbour\",en,\"Bookings line\"\r\n",
+            "'+441632960110,,,Bookings,\"Ternwick Harbour\",en,\"Bookings line\"\r\n",
             $table,
         );
         $rows = $this->send('POST', '/api/plans/draft/numbers/preview', ['text' => $table])['rows'];

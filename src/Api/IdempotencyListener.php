@@ -79,7 +79,9 @@ final readonly class IdempotencyListener
         }
         $request->attributes->remove(self::ATTRIBUTE);
         $response = $event->getResponse();
-        if (!$response->isSuccessful() || $response->headers->has('Idempotency-Replayed')) {
+        // What is no JSON is a picture or a paper of what is there: nothing was done.
+        $isAct = str_contains((string) $response->headers->get('Content-Type'), 'json');
+        if (!$response->isSuccessful() || !$isAct || $response->headers->has('Idempotency-Replayed')) {
             $this->giveUp();
 
             return;

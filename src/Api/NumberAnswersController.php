@@ -9,6 +9,7 @@ use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Wording\AnswerSentence;
+use Meandros\Server\Storage\ChangeLog;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
@@ -22,7 +23,12 @@ final readonly class NumberAnswersController
     /** Numbers that are asked for at once. */
     private const MOST = 100;
 
-    public function __construct(private Plans $plans, private Router $router, private Live $live) {}
+    public function __construct(
+        private Plans $plans,
+        private Router $router,
+        private Live $live,
+        private ChangeLog $log,
+    ) {}
 
     /**
      * @throws InvalidData
@@ -48,7 +54,7 @@ final readonly class NumberAnswersController
             if (null !== $number) {
                 $trace = $this->router->trace(
                     $asked->plan,
-                    $asked->call->to($number->number),
+                    $asked->call->to($number->example()),
                     $asked->assumptions,
                     $live,
                 );
@@ -56,10 +62,16 @@ final readonly class NumberAnswersController
                     'ending' => $trace->ending->kind->value,
                     'sentence' => AnswerSentence::of($trace, $asked->plan),
                     'seconds' => $trace->seconds,
+                    'shown' => $trace->shown->label,
                 ];
             }
         }
 
-        return new JsonResponse(['answers' => (object) $answers]);
+        $answer = ['answers' => (object) $answers];
+        if ('draft' === $asked->which) {
+            $answer['changes'] = (object) $this->log->lastOf($ids);
+        }
+
+        return new JsonResponse($answer);
     }
 }

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
+use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Numbers\BlockView;
 use Meandros\Core\Numbers\NumberImport;
 use Meandros\Core\Numbers\NumberOutcome;
 use Meandros\Core\Numbers\NumberRow;
 use Meandros\Core\Numbers\NumberTable;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\OwnNumber;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
@@ -87,6 +91,38 @@ final readonly class NumbersController
             null === $target ? \sprintf('Change %s', $many) : \sprintf('Point %s at %s', $many, $target),
             $numbers,
         );
+    }
+
+    /**
+     * The numbers of a block, one by one.
+     *
+     * @throws NotFound
+     */
+    #[Route('/api/plans/{which}/numbers/{id}/block', methods: ['GET'])]
+    public function block(string $which, string $id): JsonResponse
+    {
+        $plan = $this->plans->get($which);
+        $number = $plan->get(Number::class, $id) ?? throw new NotFound('There is no such number in this plan.');
+
+        return new JsonResponse(['numbers' => BlockView::of($plan, $number)]);
+    }
+
+    /**
+     * The number by which somebody is called straight from outside.
+     *
+     * @throws NotFound
+     */
+    #[Route('/api/plans/{which}/people/{id}/own-number', methods: ['GET'])]
+    public function own(string $which, string $id): JsonResponse
+    {
+        $plan = $this->plans->get($which);
+        $person = $plan->get(Person::class, $id) ?? throw new NotFound('There is no such person in this plan.');
+        $number = OwnNumber::of($plan, $person);
+
+        return new JsonResponse([
+            'number' => $number,
+            'international' => null === $number ? null : PhoneNumber::international($number),
+        ]);
     }
 
     /** @throws NotFound */

@@ -29,7 +29,9 @@ final readonly class PhoneNumberController
         }
         $text = $request->query->getString('text');
         try {
-            $number = PhoneNumber::parse(mb_substr($text, 0, 60), $country);
+            $number = str_ends_with($text, '*')
+                ? PhoneNumber::beginning((string) preg_replace('/[^0-9+]/', '', $text), $country) . '*'
+                : PhoneNumber::parse(mb_substr($text, 0, 60), $country);
         } catch (InvalidData $invalid) {
             throw new InvalidData([$invalid->problems[0]->under('/text')]);
         }

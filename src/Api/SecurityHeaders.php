@@ -15,7 +15,12 @@ final readonly class SecurityHeaders
     {
         $headers = $event->getResponse()->headers;
         $headers->set('X-Content-Type-Options', 'nosniff');
-        $headers->set('Content-Security-Policy', "default-src 'none'; frame-ancestors 'none'");
+        // A page to print has its style within it, and nothing else.
+        $isPage = str_starts_with((string) $headers->get('Content-Type'), 'text/html');
+        $headers->set(
+            'Content-Security-Policy',
+            "default-src 'none'; frame-ancestors 'none'" . ($isPage ? "; style-src 'unsafe-inline'" : ''),
+        );
         // What has a tag may be kept, and is asked for anew each time: the answer may be that it is still the same.
         $headers->set('Cache-Control', $headers->has('ETag') ? 'private, no-cache' : 'no-store');
         $headers->set('Referrer-Policy', 'no-referrer');

@@ -31,6 +31,7 @@ final readonly class TrialCallRequest
         public TrialCall $call,
         public Assumptions $assumptions,
         public string $zone,
+        public string $which,
     ) {}
 
     /**
@@ -44,7 +45,8 @@ final readonly class TrialCallRequest
     public static function from(Input $in, Plans $plans): self
     {
         $in->onlyFields(['in', 'to', 'from', 'at', 'zone', 'assume', 'with']);
-        $plan = $plans->get($in->field('in')->isGiven() ? $in->field('in')->text(12) : 'draft');
+        $which = $in->field('in')->isGiven() ? $in->field('in')->text(12) : 'draft';
+        $plan = $plans->get($which);
         $element = $in->field('with')->isGiven() ? PlanCodec::readElement($in->field('with')) : null;
         $plan = null === $element ? $plan : $plan->with($element);
         $to = $in->field('to')->text(64);
@@ -59,7 +61,7 @@ final readonly class TrialCallRequest
         $assumptions = Assumptions::fromJson($in->field('assume'));
         self::orComplain($in->field('assume'), static fn() => AssumptionCheck::check($plan, $assumptions, $call), null);
 
-        return new self($plan, $call, $assumptions, $zone);
+        return new self($plan, $call, $assumptions, $zone, $which);
     }
 
     private static function siteOf(Plan $plan, string $to): ?Site

@@ -29,6 +29,32 @@ final readonly class ChangeLog
         private Now $now,
     ) {}
 
+    /**
+     * When elements were changed last, and by whom.
+     *
+     * @param list<string> $ids
+     *
+     * @return array<string, array{at: string, who: string}> by id; `at` as RFC 3339
+     */
+    public function lastOf(array $ids): array
+    {
+        $last = [];
+        /** @var array{element_id: string, at: string, who: string} $row */
+        foreach (
+            $this->database->iterateAssociative(
+                'SELECT DISTINCT ON (c.element_id) c.element_id, to_char(e.made_at AT TIME ZONE \'UTC\', \'YYYY-MM-DD"T"HH24:MI:SS"Z"\') AS at, e.who
+                FROM edit_change c JOIN edit e ON e.id = c.edit_id JOIN draft_element d ON d.id = c.element_id AND d.body = c.after
+                WHERE c.element_id = ANY(CAST(? AS text[])) ORDER BY c.element_id, c.edit_id DESC',
+                [TextArray::of($ids)],
+            )
+            as $row
+        ) {
+            $last[$row['element_id']] = ['at' => $row['at'], 'who' => $row['who']];
+        }
+
+        return $last;
+    }
+
     /** @return array{EditName|null, EditName|null} what undo would take back, and what redo would do again */
     public function next(): array
     {

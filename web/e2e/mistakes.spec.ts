@@ -72,8 +72,21 @@ test('what somebody must see to stands on every screen', async ({ page }) => {
     }
 });
 
+test('what is looked at while the server is away comes when it is back', async ({ page }) => {
+    await page.goto(address('/people/per_dana'));
+    await page.route('**/api/plans/draft/elements/**', (route) => route.abort());
+    await page
+        .locator('.list')
+        .getByRole('link', { name: /Seun Adebayo/ })
+        .click();
+    await expect(page.locator('.sheet h2')).toHaveText('Seun Adebayo');
+    await page.unroute('**/api/plans/draft/elements/**');
+    await expect(page.getByLabel('Extension')).toHaveValue('202');
+});
+
 test('while the database is away it is said, and afterwards everything goes on by itself', async ({ page }) => {
     await page.goto(address('/people/per_dana'));
+    await expect(page.getByLabel('Extension')).toBeVisible();
     const away = {
         status: 503,
         contentType: 'application/problem+json',

@@ -81,7 +81,7 @@ test('exits are folded by keyboard and by mouse', async ({ page }) => {
 test('many numbers are pointed elsewhere at once, and brought in as a table', async ({ page }) => {
     await page.goto(address('/all-numbers'));
     const rows = page.getByRole('table').locator('tbody tr[data-row-key]');
-    await expect(rows).toHaveCount(14);
+    await expect(rows).toHaveCount(49);
     await page.getByRole('checkbox', { name: 'Choose Groups', exact: true }).press('Space');
     await page.getByRole('checkbox', { name: 'Choose Lost property', exact: true }).check();
     const many = page.getByRole('group', { name: 'Numbers that are chosen' });
@@ -102,7 +102,7 @@ test('many numbers are pointed elsewhere at once, and brought in as a table', as
     await expect(dialog).toContainText('Makes Coach line.');
     await dialog.getByRole('checkbox', { name: 'Leave out the 1 with problems' }).check();
     await dialog.getByRole('button', { name: 'Take over 1' }).click();
-    await expect(rows).toHaveCount(15);
+    await expect(rows).toHaveCount(50);
     await expect(rows.filter({ hasText: 'Coach line' })).toContainText('Ran out of steps');
 });
 
@@ -156,6 +156,18 @@ test('a journey is seen as a map with the way of the call, and kept as SVG', asy
             text,
         ),
     ).toBeNull();
-    await choose(page, 'Journey', 'Groups line');
-    await expect(page.getByText('The call of the bar does not come through this journey.')).toBeVisible();
+    await choose(page, 'Map of', 'Groups line');
+    await expect(page.getByText('The call of the bar does not come through here.')).toBeVisible();
+    // Everything behind a number, and the same as PDF.
+    await choose(page, 'Map of', 'Main line');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Main line');
+    await page.goto(address('/map/num_main', { to: '+441632960100' }));
+    await expect(page.getByRole('heading', { name: 'Behind Main line' })).toBeVisible();
+    await expect(page.getByRole('img', { name: /^Map of / })).toHaveCount(6);
+    expect((await new AxeBuilder({ page }).include('main').analyze()).violations).toEqual([]);
+    const print = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Keep as PDF' }).click();
+    const pdf = await print;
+    expect(pdf.suggestedFilename()).toBe('Main line.pdf');
+    expect(readFileSync(await pdf.path(), 'latin1').slice(0, 5)).toBe('%PDF-');
 });

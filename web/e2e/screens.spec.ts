@@ -22,6 +22,8 @@ const SCREENS = [
     '/editions',
     '/on-duty',
     '/map/jrn_bookings',
+    '/paper',
+    '/numbers/num_direct',
     '/outbox',
     '/overflow',
     '/all-numbers',

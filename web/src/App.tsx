@@ -20,6 +20,7 @@ const MailboxesScreen = later(() => import('./mailboxes/MailboxesScreen').then((
 const MapScreen = later(() => import('./map/MapScreen').then((part) => part.MapScreen));
 const AllNumbersScreen = later(() => import('./numbers/AllNumbersScreen').then((part) => part.AllNumbersScreen));
 const NumbersScreen = later(() => import('./numbers/NumbersScreen').then((part) => part.NumbersScreen));
+const PaperScreen = later(() => import('./paper/PaperScreen').then((part) => part.PaperScreen));
 const OutboxScreen = later(() => import('./outbox/OutboxScreen').then((part) => part.OutboxScreen));
 const OpenNowScreen = later(() => import('./overrides/OpenNowScreen').then((part) => part.OpenNowScreen));
 const PeopleScreen = later(() => import('./people/PeopleScreen').then((part) => part.PeopleScreen));
@@ -78,6 +79,7 @@ export function App() {
                         <Route path="editions" element={<EditionsScreen />} />
                         <Route path="changes/:id?" element={<ChangesScreen />} />
                         <Route path="map/:id?" element={<MapScreen />} />
+                        <Route path="paper" element={<PaperScreen />} />
                         <Route path="outbox" element={<OutboxScreen />} />
                         <Route path="files" element={<FilesScreen />} />
                         <Route path="*" element={<Navigate to="/" replace />} />

@@ -230,18 +230,30 @@ final class Plan
         return [] === array_intersect_key(array_flip($ids), $this->changed) ? $this->source->shelf($ids, $more) : null;
     }
 
+    /** How many elements it has, without reading any. */
+    public function size(): int
+    {
+        return \count($this->idsOf(null));
+    }
+
     /** @return array<string, Element> */
     private function ofKind(?Kind $kind): array
+    {
+        return $this->fetch($this->idsOf($kind));
+    }
+
+    /** @return list<string> */
+    private function idsOf(?Kind $kind): array
     {
         $changed = array_filter(
             $this->changed,
             static fn(?Element $element): bool => null !== $element && (null === $kind || $element->kind() === $kind),
         );
 
-        return $this->fetch([
+        return [
             ...array_keys($changed),
             ...array_filter($this->source->ids($kind), fn(string $id): bool => !\array_key_exists($id, $this->changed)),
-        ]);
+        ];
     }
 
     /**

@@ -171,7 +171,10 @@ final class BlockTest extends TestCase
             ['number' => '+4416329607*'],
             '/number: number-taken {"number":"+4416329607*","name":"Harbour sevens"}',
         ];
-        yield 'no date' => [['keptUntil' => '2027-02-30'], '/keptUntil: no-such-date {"date":"2027-02-30","first":1900,"last":2500}'];
+        yield 'no date' => [
+            ['keptUntil' => '2027-02-30'],
+            '/keptUntil: no-such-date {"date":"2027-02-30","first":1900,"last":2500}',
+        ];
     }
 
     public function testTheLastExtensionThatFits(): void

@@ -4,7 +4,7 @@ import type { Problem } from './types';
 
 /** What only asks, though by POST: nothing is lost when it comes twice. */
 const QUESTION =
-    /\/(trial-calls|ring-previews|week-text|typed-steps|directories|caller-lines|journey-maps)(\/|$)|\/(import|preview)$/;
+    /\/(trial-calls|ring-previews|week-text|typed-steps|directories|caller-lines|journey-maps|number-answers)([/.]|$)|\/(import|preview)$/;
 /** A request whose answer was lost is sent again so soon, in milliseconds; then whoever asked is told. */
 const AGAIN_AFTER = [300, 1000];
 const AWAY = [502, 503, 504];

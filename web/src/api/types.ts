@@ -1,4 +1,4 @@
-import type { components, paths } from './schema';
+import type { components } from './schema';
 
 type Schemas = components['schemas'];
 
@@ -48,11 +48,11 @@ export type Phone = Person['phones'][number];
 export type Plan = Omit<Schemas['PlanOutline'], 'elements'> & { elements: Outlined[] };
 export type Change = Schemas['Change'];
 export type Trace = Schemas['Trace'];
+export type BlockNumber = Schemas['BlockNumber'];
 export type NumberAnswer = Schemas['NumberAnswer'];
 export type PlanFile = Schemas['plan.schema'];
 export type SignInState = Schemas['SignInState'];
-export type MapBox = Schemas['MapBox'];
-export type JourneyMapData = paths['/api/journey-maps']['post']['responses']['200']['content']['application/json'];
+export type JourneyMapData = Schemas['JourneyMap'];
 export type Letter = Schemas['Letter'];
 export type Job = Schemas['Job'];
 export type Stay = Schemas['Stay'];

@@ -28,11 +28,13 @@ export function MomentBar() {
     const siteZones = (plan?.all('site') ?? []).map((site) => site.zone).join(' ');
     const zones = useMemo(() => zoneOptions(siteZones.split(' ').filter(Boolean), zone), [siteZones, zone]);
     const [date = '', time = ''] = moment.at.split('T');
-    const options = numbers.map((one) => ({
-        value: one.number,
-        label: `${one.name} · ${plan?.plan.international[one.number] ?? one.number}`,
-        name: one.name,
-    }));
+    const options = numbers
+        .filter((one) => !one.number.endsWith('*'))
+        .map((one) => ({
+            value: one.number,
+            label: `${one.name} · ${plan?.plan.international[one.number] ?? one.number}`,
+            name: one.name,
+        }));
     const extensions = (plan?.all('person') ?? [])
         .filter((one) => one.extension)
         .map((one) => ({ value: one.extension, label: `${one.name} · ${one.extension}`, name: one.name }));

@@ -1,6 +1,6 @@
 import { keepPreviousData, type QueryClient, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
-import type { Element, HoursState, Trace, TrialCall } from '../api/types';
+import type { Element, HoursState, NumberElement, Trace, TrialCall } from '../api/types';
 import { useOverrideStamp } from '../overrides/useOverrides';
 import { draftOf, indexOf, usePlan } from '../plan/usePlan';
 import { useCalm } from '../ui/useCalm';
@@ -78,12 +78,20 @@ export function useHoursStates(): Record<string, HoursState> | undefined {
     }).data?.states;
 }
 
+/** Whether a number is one of a block, or begins so. */
+function isWithin({ number, block }: NumberElement, to: string): boolean {
+    return block
+        ? to.length === number.length && number <= to && to <= block.last
+        : number.endsWith('*') && to.startsWith(number.slice(0, -1));
+}
+
 /** The zone that the moment is written in: the chosen one, or that of the number's site. */
 export function useMomentZone(): string {
     const { moment } = useMoment();
     const plan = usePlan();
     if (moment.zone) return moment.zone;
-    const number = plan?.all('number').find((one) => one.number === moment.to);
+    const numbers = plan?.all('number') ?? [];
+    const number = numbers.find((one) => one.number === moment.to) ?? numbers.find((one) => isWithin(one, moment.to));
     const person = plan?.all('person').find((one) => one.extension === moment.to);
     const coded = plan?.all('hours').find((one) => one.codes.some((code) => code.code === moment.to));
     return plan?.get('site', number?.site ?? person?.site ?? coded?.site)?.zone ?? plan?.all('site')[0]?.zone ?? 'UTC';

@@ -9,7 +9,9 @@ import { useLiveStamp } from '../moment/useLiveStamp';
 import { toTrialCall, useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
+import { PhoneNumberText } from '../ui/PhoneNumberField';
 import { useCalm } from '../ui/useCalm';
+import { dateWords } from '../ui/when';
 import { ChangeMany } from './ChangeMany';
 import { NumberFiles } from './NumberFiles';
 
@@ -32,12 +34,31 @@ const ENDINGS: NumberAnswer['ending'][] = [
     'answered',
 ];
 
+/** When a number was changed last, and by whom. */
+interface LastChange {
+    at: string;
+    who: string;
+}
+
 interface Line {
     number: NumberElement;
     answer: NumberAnswer | undefined;
+    changed: LastChange | undefined;
 }
 
 const rank = (line: Line) => (line.answer ? ENDINGS.indexOf(line.answer.ending) : ENDINGS.length);
+
+const changedColumn: TableColumnsType<Line>[number] = {
+    title: 'Changed',
+    width: 96,
+    sorter: (a, b) => (a.changed?.at ?? '').localeCompare(b.changed?.at ?? ''),
+    render: (_, { changed }) =>
+        changed && (
+            <span className="quiet">
+                {dateWords(changed.at)} {changed.who}
+            </span>
+        ),
+};
 
 /** What a call to each number meets at the moment of the bar. */
 export function AllNumbersScreen() {
@@ -46,7 +67,7 @@ export function AllNumbersScreen() {
     const [chosen, setChosen] = useState<string[]>([]);
     const [wanted, setWanted] = useState('');
     const numbers = useMemo(() => plan?.all('number') ?? [], [plan]);
-    const answers = useNumberAnswers(numbers);
+    const { answers, changes } = useNumberAnswers(numbers);
     if (!plan) return null;
 
     const target = (number: NumberElement) => plan.find(number.target);
@@ -54,7 +75,7 @@ export function AllNumbersScreen() {
     const international = (number: NumberElement) => plan.plan.international[number.number] ?? number.number;
     const words = wanted.toLowerCase().trim();
     const lines = numbers
-        .map((number): Line => ({ number, answer: answers[number.id] }))
+        .map((number): Line => ({ number, answer: answers[number.id], changed: changes[number.id] }))
         .filter(({ number, answer }) =>
             `${number.name} ${number.number} ${international(number)} ${site(number)} ${target(number)?.name ?? ''} ${answer?.sentence ?? ''}`
                 .toLowerCase()
@@ -71,37 +92,38 @@ export function AllNumbersScreen() {
                     {international(number) !== number.name && (
                         <div className="quiet figures">{international(number)}</div>
                     )}
+                    <Extent number={number} />
                 </>
             ),
         },
         {
             title: 'Site',
-            width: 120,
+            width: 105,
             sorter: (a, b) => site(a.number).localeCompare(site(b.number)),
             render: (_, { number }) => site(number),
         },
         {
             title: 'Lang.',
-            width: 70,
+            width: 62,
             sorter: (a, b) => a.number.language.localeCompare(b.number.language),
             render: (_, { number }) => number.language,
         },
         {
             title: 'Leads to',
-            width: 150,
+            width: 125,
             sorter: (a, b) => (target(a.number)?.name ?? '').localeCompare(target(b.number)?.name ?? ''),
             render: (_, { number }) => {
                 const element = target(number);
                 return element ? (
                     <Link to={{ pathname: `/${KINDS[element.kind].path}/${element.id}`, search }}>{element.name}</Link>
-                ) : (
+                ) : number.keptUntil ? null : (
                     <span className="missing">nowhere yet</span>
                 );
             },
         },
         {
             title: 'Ends',
-            width: 140,
+            width: 120,
             defaultSortOrder: 'ascend',
             sorter: (a, b) => rank(a) - rank(b),
             render: (_, { answer }) =>
@@ -110,6 +132,13 @@ export function AllNumbersScreen() {
                         <EndingIcon kind={answer.ending} /> {endingLabel(answer.ending)}
                     </span>
                 ),
+        },
+        {
+            title: 'Tag',
+            width: 100,
+            sorter: (a, b) => (a.answer?.shown ?? '').localeCompare(b.answer?.shown ?? ''),
+            // What is not the number's own name was put on the call on its way.
+            render: (_, { number, answer }) => (answer && answer.shown !== number.name ? answer.shown : null),
         },
         {
             title: 'A call now',
@@ -125,6 +154,7 @@ export function AllNumbersScreen() {
                     <span className="quiet">…</span>
                 ),
         },
+        ...(moment.in === 'draft' ? [changedColumn] : []),
     ];
     return (
         <div className="one">
@@ -177,7 +207,33 @@ export function AllNumbersScreen() {
     );
 }
 
-function useNumberAnswers(numbers: NumberElement[]): Record<string, NumberAnswer> {
+type Page = { answers: Record<string, NumberAnswer>; changes?: Record<string, LastChange> };
+
+function combine(pages: { data?: Page | undefined }[]): {
+    answers: Record<string, NumberAnswer>;
+    changes: Record<string, LastChange>;
+} {
+    return {
+        answers: Object.assign({}, ...pages.map((one) => one.data?.answers ?? {})),
+        changes: Object.assign({}, ...pages.map((one) => one.data?.changes ?? {})),
+    };
+}
+
+/** A block's last number, or that a number was given up. */
+function Extent({ number }: { number: NumberElement }) {
+    return (
+        <>
+            {number.block && (
+                <div className="quiet figures">
+                    to <PhoneNumberText number={number.block.last} />
+                </div>
+            )}
+            {number.keptUntil && <div className="quiet">given up, kept until {dateWords(number.keptUntil)}</div>}
+        </>
+    );
+}
+
+function useNumberAnswers(numbers: NumberElement[]) {
     const { moment } = useMoment();
     const stamp = useCalm(usePlan()?.stamp, AFTER_THE_ANSWER);
     const live = useLiveStamp();
@@ -193,6 +249,6 @@ function useNumberAnswers(numbers: NumberElement[]): Record<string, NumberAnswer
                   retry: false,
               }))
             : [],
-        combine: (results) => Object.assign({}, ...results.map((one) => one.data?.answers ?? {})),
+        combine,
     });
 }

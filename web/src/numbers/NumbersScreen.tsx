@@ -12,8 +12,12 @@ import { SiteField } from '../ui/ElementField';
 import { ElementPicker } from '../ui/ElementPicker';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
+import { Findings } from '../ui/Findings';
 import { LanguageSelect } from '../ui/LanguageSelect';
 import { PhoneNumberField, PhoneNumberText } from '../ui/PhoneNumberField';
+import { useFindings } from '../ui/useFindings';
+import { BlockChoice, BlockFields, BlockTable } from './Block';
+import { GivenUp } from './GivenUp';
 
 export function NumbersScreen() {
     const plan = usePlan();
@@ -24,8 +28,8 @@ export function NumbersScreen() {
             searchable={(number) => `${number.number} ${plan?.find(number.target)?.name ?? ''}`}
             note={(number) => (
                 <>
-                    {plan?.plan.international[number.number] ?? <PhoneNumberText number={number.number} />} →{' '}
-                    {plan?.find(number.target)?.name ?? <span className="missing">nowhere yet</span>}
+                    {plan?.plan.international[number.number] ?? <PhoneNumberText number={number.number} />}
+                    {number.block && `–${number.block.last.slice(-3)}`} → <Leads number={number} />
                 </>
             )}
             editor={(props) => <NumberEditor {...props} />}
@@ -38,18 +42,24 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
     const plan = usePlan();
     const { moment, change: choose } = useMoment();
     const { data: trace } = useAnswer();
+    const findings = useFindings(value.id);
+    const [opened, setOpened] = useState(false);
+    const isBlock = value.block !== null || opened;
     const country = plan?.get('site', value.site)?.country ?? 'GB';
     return (
         <>
             <div className="fields">
                 <PhoneNumberField
-                    label="Number"
+                    label={isBlock ? 'First number' : 'Number'}
                     value={value.number}
                     country={country}
                     disabled={disabled}
                     error={error('/number')}
                     onSave={(number) => change({ ...value, number })}
                 />
+                {isBlock && (
+                    <BlockFields value={value} country={country} disabled={disabled} error={error} change={change} />
+                )}
                 <SiteField
                     value={value.site}
                     hint="Its country says how numbers are typed"
@@ -64,7 +74,7 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
                     onChange={(language) => change({ ...value, language })}
                 />
                 <Field
-                    label="Calls go to"
+                    label={value.block?.extension ? 'Free ones go to' : 'Calls go to'}
                     hint="A journey, a person, a team, a queue or a mailbox"
                     error={error('/target')}
                 >
@@ -72,7 +82,7 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
                         <ElementPicker
                             id={a11y.id}
                             status={a11y.status}
-                            label="Calls go to"
+                            label={value.block?.extension ? 'Free ones go to' : 'Calls go to'}
                             kinds={TAKING_CALLS}
                             value={value.target}
                             clearable
@@ -82,6 +92,15 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
                     )}
                 </Field>
             </div>
+            <BlockChoice
+                value={value}
+                isBlock={isBlock}
+                disabled={disabled}
+                onBlock={(next) => {
+                    setOpened(next);
+                    if (!next && value.block) change({ ...value, block: null });
+                }}
+            />
             <Checkbox
                 checked={value.tellsCaller}
                 disabled={disabled}
@@ -89,7 +108,10 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
             >
                 Its line delivers the numbers of callers
             </Checkbox>
-            {moment.to === value.number ? (
+            <GivenUp value={value} disabled={disabled} error={error('/keptUntil')} change={change} />
+            <Findings found={[...findings('/target'), ...findings('/keptUntil')]} />
+            {value.block && <BlockTable number={value} />}
+            {value.number.endsWith('*') ? null : moment.to === value.number ? (
                 <p className="tried">
                     <b>A call now:</b> {trace?.sentence}
                 </p>
@@ -98,6 +120,13 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
             )}
         </>
     );
+}
+
+/** What a number leads to, in few words. */
+function Leads({ number }: { number: NumberElement }) {
+    const target = usePlan()?.find(number.target);
+    if (target) return target.name;
+    return number.keptUntil ? 'given up' : <span className="missing">nowhere yet</span>;
 }
 
 function NumberAdder() {
@@ -131,6 +160,8 @@ function NumberAdder() {
                 language: chosen.language,
                 target: null,
                 tellsCaller: true,
+                block: null,
+                keptUntil: null,
             } as never);
             if (made) {
                 setText('');
@@ -145,7 +176,11 @@ function NumberAdder() {
     if (sites.length === 0) return <p className="quiet">Add a site first: its country says how numbers are typed.</p>;
     return (
         <div className="adder stack">
-            <Field label="New number" error={refused} hint="As you would dial it there">
+            <Field
+                label="New number"
+                error={refused}
+                hint="As you would dial it there; with * at the end for all that begin so"
+            >
                 {(a11y) => (
                     <Input
                         {...a11y}

@@ -17,6 +17,7 @@ import { OtherPeople } from './OtherPeople';
 import { PeopleFiles } from './PeopleFiles';
 import { PhoneRow } from './PhoneRow';
 import { withoutPhone } from './rules';
+import { ShownOutside } from './ShownOutside';
 import { StatusNow } from './StatusNow';
 
 export function PeopleScreen() {
@@ -70,7 +71,9 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                     onChange={(mailbox) => change({ ...value, mailbox })}
                 />
                 <StatusNow person={value} />
+                <ShownOutside value={value} disabled={disabled} error={error('/shows')} change={change} />
             </div>
+            <Findings found={findings('/shows')} />
             <h2>Phones</h2>
             {value.phones.map((phone, i) => (
                 <PhoneRow

@@ -13,6 +13,7 @@ const ANN: Person = {
     listing: { on: true, reason: '', prompt: null },
     mailbox: 'mbx_ann',
     rules: [],
+    shows: null,
 };
 
 describe('rules to begin with', () => {

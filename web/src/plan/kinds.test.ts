@@ -25,6 +25,7 @@ const person = (id: string, at: string, extension: string): Element => ({
     listing: { on: true, reason: '', prompt: null },
     mailbox: null,
     rules: [],
+    shows: null,
 });
 const plan = (...elements: Element[]) =>
     indexOf({

@@ -118,6 +118,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
                       refusesForAll: false,
                       mailbox: null,
                       rules: [],
+                      shows: null,
                       listing: { on: true, reason: '', prompt: null },
                   }
                 : null,

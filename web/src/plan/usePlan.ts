@@ -1,5 +1,5 @@
 import { type QueryClient, useQuery } from '@tanstack/react-query';
-import { api, ask } from '../api/client';
+import { api, ask, RefusedError } from '../api/client';
 import type { Change, Element, Kind, Of, Outlined, Plan } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 
@@ -68,6 +68,9 @@ function usePlanQuery(which: string) {
     });
 }
 
+/** Milliseconds after which a body that could not be fetched is asked for again. */
+const ASK_AGAIN = 2000;
+
 const bodyKey = (which: string, id: string, revision: number) => [...planKey(which), 'body', id, revision];
 
 function bodyQuery(which: string, id: string, revision: number) {
@@ -91,6 +94,9 @@ export function useBody<K extends Kind>(kind: K, id: string | null | undefined):
         enabled: outlined !== undefined && !isWhole(outlined),
         // What somebody else wrote comes in its place; another element does not.
         placeholderData: (before) => (before?.id === id ? before : undefined),
+        // While the server is away, it is asked again until it is back.
+        refetchInterval: ({ state }) =>
+            state.error instanceof RefusedError && state.error.isOffline ? ASK_AGAIN : false,
     });
     return (outlined && isWhole(outlined) ? outlined : query.data) as Of<K> | undefined;
 }

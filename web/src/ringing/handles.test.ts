@@ -23,6 +23,7 @@ const ANN: Person = {
     listing: { on: true, reason: '', prompt: null },
     mailbox: null,
     rules: [],
+    shows: null,
 };
 const bar = (person: string, from: number, until: number): Rung => ({
     phone: `${person}/desk`,

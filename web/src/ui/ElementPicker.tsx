@@ -19,6 +19,7 @@ interface Props {
     exclude?: string[];
     /** Other things that can be chosen, such as a number outside. */
     extra?: { value: string; label: string }[];
+    extraTitle?: string;
 }
 
 /** Chooses an element, or makes a new one right here. */
@@ -35,6 +36,7 @@ export function ElementPicker({
     placeholder,
     exclude = [],
     extra = [],
+    extraTitle = 'Outside',
 }: Props) {
     const plan = usePlan();
     const { create } = useEdit();
@@ -72,7 +74,7 @@ export function ElementPicker({
             status={status}
             placeholder={placeholder ?? 'Choose'}
             options={[
-                ...(extra.length > 0 ? [{ label: 'Outside', title: 'Outside', options: extra }] : []),
+                ...(extra.length > 0 ? [{ label: extraTitle, title: extraTitle, options: extra }] : []),
                 ...(groups.length === 1 ? (groups[0]?.options ?? []) : groups),
             ]}
             onChoose={choose}

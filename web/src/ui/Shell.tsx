@@ -81,6 +81,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                     {link('/all-numbers', 'All numbers now')}
                     {link('/overflow', 'Overflow')}
                     {link('/map', 'Map')}
+                    {link('/paper', 'On paper')}
                 </div>
                 <div className="rail-group">
                     <h2>In force</h2>

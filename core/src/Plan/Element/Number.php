@@ -108,6 +108,12 @@ final readonly class Number implements Element
         };
     }
 
+    /** One that it takes, to try: itself, the first of its block, or one that begins so. */
+    public function example(): string
+    {
+        return str_replace('*', '0', $this->number);
+    }
+
     /** Of two that take a number, the one with the smaller count is the more particular; blocks come before beginnings. */
     public function breadth(): int
     {

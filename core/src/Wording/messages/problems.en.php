@@ -375,4 +375,6 @@ return [
     'beginning-with-block.remedy' => 'Enter the first number of the block, or leave the block out.',
     'blocks-overlap' => 'It overlaps the block “{name}”, {first} to {last}.',
     'blocks-overlap.remedy' => 'Make one of the two smaller. Single numbers within a block are allowed.',
+    'paper-too-long' => 'The plan has more than {most} elements, which is too much for one paper.',
+    'paper-too-long.remedy' => 'Choose a number: its paper has all that is behind it.',
 ];

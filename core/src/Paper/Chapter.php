@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Paper;
+
+/** A heading with what stands below it: sentences, outlines and tables, in this order. */
+final readonly class Chapter
+{
+    /**
+     * @param int          $level     2 for a chapter, 3 for a part of one
+     * @param list<string> $sentences
+     * @param list<Row>    $outline
+     * @param list<Table>  $tables
+     */
+    public function __construct(
+        public int $level,
+        public string $heading,
+        public array $sentences = [],
+        public array $outline = [],
+        public array $tables = [],
+    ) {}
+}

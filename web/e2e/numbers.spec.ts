@@ -1,0 +1,88 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { address, choose, saved, sentence, startOver } from './helpers';
+
+test.beforeEach(({ request }) => startOver(request));
+
+test('a block is made, tried, and refused where it meets another', async ({ page }) => {
+    await page.goto(address('/numbers'));
+    await page.getByRole('textbox', { name: 'New number' }).fill('01632 960500');
+    await page.getByRole('textbox', { name: 'New number' }).press('Enter');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('+44 1632 960500');
+    await page.getByRole('checkbox', { name: 'It is the first of a block of numbers' }).press('Space');
+    const last = page.getByLabel('Last number of the block');
+    await last.fill('01632 960499');
+    await last.press('Enter');
+    await expect(page.locator('.about.alarm', { hasText: 'does not come after' })).toBeVisible();
+    await last.fill('01632 960549');
+    await last.press('Enter');
+    await saved(page);
+    const extension = page.getByLabel('Extension of the first');
+    await extension.fill('280');
+    await extension.press('Enter');
+    await saved(page);
+    await choose(page, 'Free ones go to', 'Reception mailbox');
+    await saved(page);
+    const block = page.getByRole('region', { name: 'Numbers of the block' });
+    await block.getByText('Somebody’s 5').click();
+    await expect(block.getByRole('row', { name: /960519 299 Rowan Tresco/ })).toBeVisible();
+    expect((await new AxeBuilder({ page }).include('main').analyze()).violations).toEqual([]);
+    await block
+        .getByRole('row', { name: /960519/ })
+        .getByRole('button', { name: 'Try it' })
+        .click();
+    await expect(sentence(page)).toContainText('Rings Rowan Tresco');
+    await page.getByRole('link', { name: 'This call' }).click();
+    await expect(page.locator('.way')).toContainText('It is for extension 299, Rowan Tresco.');
+    // Over the first numbers of the direct lines.
+    await page.getByRole('link', { name: 'Numbers', exact: true }).click();
+    await page.getByRole('textbox', { name: 'New number' }).fill('01632 960190');
+    await page.getByRole('textbox', { name: 'New number' }).press('Enter');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('+44 1632 960190');
+    await page.getByRole('checkbox', { name: 'It is the first of a block of numbers' }).check();
+    await page.getByLabel('Last number of the block').fill('01632 960209');
+    await page.getByLabel('Last number of the block').press('Enter');
+    await expect(page.locator('.about.alarm', { hasText: 'It overlaps the block “Direct lines”' })).toBeVisible();
+});
+
+test('a number is given up, and the table says so, with its tag and its last change', async ({ page }) => {
+    await page.goto(address('/numbers/num_groups'));
+    await page.getByRole('checkbox', { name: 'Given up, and kept free' }).check();
+    await saved(page);
+    await expect(page.getByLabel('Kept free until')).toHaveValue('2027-05-01');
+    await choose(page, 'Calls go to', 'Bea Longstaff');
+    await saved(page);
+    await expect(page.locator('.notice.finding')).toContainText('still rings Bea Longstaff');
+    await page.getByRole('link', { name: 'All numbers now' }).click();
+    const row = page.getByRole('row', { name: /Choose Groups/ });
+    await expect(row).toContainText('given up, kept until Sat 1 May 2027');
+    await expect(row).toContainText('demo');
+    await expect(page.getByRole('row', { name: /Choose Direct lines/ })).toContainText('to +44 1632 960299');
+});
+
+test('all numbers that begin alike, and the most particular one holds', async ({ page }) => {
+    await page.goto(address('/numbers'));
+    await page.getByRole('textbox', { name: 'New number' }).fill('01632 9607*');
+    await page.getByRole('textbox', { name: 'New number' }).press('Enter');
+    await choose(page, 'Calls go to', 'Reception');
+    await saved(page);
+    await expect(page.locator('.sheet')).toContainText('All numbers that begin so come here');
+    await page.goto(address('/', { to: '+441632960712' }));
+    await expect(sentence(page)).toContainText('Rings Bea Longstaff');
+    await expect(page.locator('.way')).toContainText('All of them go to Reception.');
+});
+
+test('somebody shows their own number, another of the company, or none', async ({ page }) => {
+    await page.goto(address('/people/per_dana'));
+    await expect(page.getByText('Their own number is +44 1632 960201')).toBeVisible();
+    await choose(page, 'Calls to outside show', 'their own');
+    await saved(page);
+    await page.getByLabel('Extension').fill('101');
+    await page.getByLabel('Extension').press('Enter');
+    await saved(page);
+    await expect(page.locator('.notice.finding')).toContainText('and there is none');
+    await page.getByRole('button', { name: 'Withhold it' }).click();
+    await expect(page.locator('.notice.finding')).toHaveCount(0);
+    await choose(page, 'Calls to outside show', 'Main line');
+    await saved(page);
+});
