@@ -44,8 +44,8 @@ final class PaperPage
         );
 
         return \sprintf(
-            '<!doctype html><html lang="%s"><head><meta charset="utf-8"><title>%s</title><style>%s</style></head><body><section aria-label="%2$s">' .
-                '<h1>%2$s</h1><p class="about">%s</p>%s<table class="sign"><tr>%s</tr></table></section></body></html>',
+            '<!doctype html><html lang="%s"><head><meta charset="utf-8"><title>%s</title><style>%s</style></head><body><main aria-label="%2$s">' .
+                '<h1>%2$s</h1><p class="about">%s</p>%s<table class="sign"><tr>%s</tr></table></main></body></html>',
             self::e($paper->language),
             self::e($paper->title),
             self::STYLE,
