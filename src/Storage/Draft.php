@@ -139,7 +139,7 @@ final readonly class Draft
     {
         return $this->write(static function (DraftReading $draft) use ($work): PlannedEdit {
             $planned = $work($draft->plan);
-            self::refuse((new Integrity($draft->plan->withAll($planned->elements)))->problems());
+            self::refuse((new Integrity($draft->plan->withAll($planned->elements)))->problemsAfter($planned->elements));
 
             return $planned;
         });

@@ -16,7 +16,6 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\RingPattern;
 use Meandros\Core\Plan\Json\PlanCodec;
-use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\StepKinds;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\Catalog;

@@ -1,5 +1,5 @@
 import { useQueries } from '@tanstack/react-query';
-import { Button, Input, Table, type TableColumnsType } from 'antd';
+import { Button, Input, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
@@ -9,13 +9,14 @@ import { useLiveStamp } from '../moment/useLiveStamp';
 import { toTrialCall, useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
+import { type Column, LongTable } from '../ui/LongTable';
 import { PhoneNumberText } from '../ui/PhoneNumberField';
 import { useCalm } from '../ui/useCalm';
 import { dateWords } from '../ui/when';
 import { ChangeMany } from './ChangeMany';
 import { NumberFiles } from './NumberFiles';
 
-/** So many answers are asked for at once, and so many rows are on a page. */
+/** So many answers are asked for at once. */
 const AT_ONCE = 100;
 const AFTER_THE_ANSWER = 150;
 /** Endings, from the one that callers like least. */
@@ -48,11 +49,11 @@ interface Line {
 
 const rank = (line: Line) => (line.answer ? ENDINGS.indexOf(line.answer.ending) : ENDINGS.length);
 
-const changedColumn: TableColumnsType<Line>[number] = {
+const changedColumn: Column<Line> = {
     title: 'Changed',
     width: 96,
-    sorter: (a, b) => (a.changed?.at ?? '').localeCompare(b.changed?.at ?? ''),
-    render: (_, { changed }) =>
+    by: ({ changed }) => changed?.at ?? '',
+    cell: ({ changed }) =>
         changed && (
             <span className="quiet">
                 {dateWords(changed.at)} {changed.who}
@@ -66,6 +67,8 @@ export function AllNumbersScreen() {
     const { moment, search, change } = useMoment();
     const [chosen, setChosen] = useState<string[]>([]);
     const [wanted, setWanted] = useState('');
+    const [ofSite, setOfSite] = useState<string | null>(null);
+    const [ending, setEnding] = useState<NumberAnswer['ending'] | null>(null);
     const numbers = useMemo(() => plan?.all('number') ?? [], [plan]);
     const { answers, changes } = useNumberAnswers(numbers);
     if (!plan) return null;
@@ -74,19 +77,22 @@ export function AllNumbersScreen() {
     const site = (number: NumberElement) => plan.get('site', number.site)?.name ?? '';
     const international = (number: NumberElement) => plan.plan.international[number.number] ?? number.number;
     const words = wanted.toLowerCase().trim();
-    const lines = numbers
-        .map((number): Line => ({ number, answer: answers[number.id], changed: changes[number.id] }))
-        .filter(({ number, answer }) =>
+    const fits = ({ number, answer }: Line) =>
+        (ofSite === null || number.site === ofSite) &&
+        (ending === null || answer?.ending === ending) &&
+        (words === '' ||
             `${number.name} ${number.number} ${international(number)} ${site(number)} ${target(number)?.name ?? ''} ${answer?.sentence ?? ''}`
                 .toLowerCase()
-                .includes(words),
-        );
-    const columns: TableColumnsType<Line> = [
+                .includes(words));
+    const lines = numbers
+        .map((number): Line => ({ number, answer: answers[number.id], changed: changes[number.id] }))
+        .filter(fits);
+    const columns: Column<Line>[] = [
         {
             title: 'Number',
             width: 170,
-            sorter: (a, b) => a.number.name.localeCompare(b.number.name, 'en', { numeric: true }),
-            render: (_, { number }) => (
+            by: ({ number }) => number.name,
+            cell: ({ number }) => (
                 <>
                     <Link to={{ pathname: `/numbers/${number.id}`, search }}>{number.name}</Link>
                     {international(number) !== number.name && (
@@ -99,20 +105,20 @@ export function AllNumbersScreen() {
         {
             title: 'Site',
             width: 105,
-            sorter: (a, b) => site(a.number).localeCompare(site(b.number)),
-            render: (_, { number }) => site(number),
+            by: ({ number }) => site(number),
+            cell: ({ number }) => site(number),
         },
         {
             title: 'Lang.',
             width: 62,
-            sorter: (a, b) => a.number.language.localeCompare(b.number.language),
-            render: (_, { number }) => number.language,
+            by: ({ number }) => number.language,
+            cell: ({ number }) => number.language,
         },
         {
             title: 'Leads to',
             width: 125,
-            sorter: (a, b) => (target(a.number)?.name ?? '').localeCompare(target(b.number)?.name ?? ''),
-            render: (_, { number }) => {
+            by: ({ number }) => target(number)?.name ?? '',
+            cell: ({ number }) => {
                 const element = target(number);
                 return element ? (
                     <Link to={{ pathname: `/${KINDS[element.kind].path}/${element.id}`, search }}>{element.name}</Link>
@@ -124,9 +130,8 @@ export function AllNumbersScreen() {
         {
             title: 'Ends',
             width: 120,
-            defaultSortOrder: 'ascend',
-            sorter: (a, b) => rank(a) - rank(b),
-            render: (_, { answer }) =>
+            by: rank,
+            cell: ({ answer }) =>
                 answer && (
                     <span className="line-row tight">
                         <EndingIcon kind={answer.ending} /> {endingLabel(answer.ending)}
@@ -136,13 +141,13 @@ export function AllNumbersScreen() {
         {
             title: 'Tag',
             width: 100,
-            sorter: (a, b) => (a.answer?.shown ?? '').localeCompare(b.answer?.shown ?? ''),
+            by: ({ answer }) => answer?.shown ?? '',
             // What is not the number's own name was put on the call on its way.
-            render: (_, { number, answer }) => (answer && answer.shown !== number.name ? answer.shown : null),
+            cell: ({ number, answer }) => (answer && answer.shown !== number.name ? answer.shown : null),
         },
         {
             title: 'A call now',
-            render: (_, { number, answer }) =>
+            cell: ({ number, answer }) =>
                 answer ? (
                     <>
                         {answer.sentence}{' '}
@@ -161,46 +166,50 @@ export function AllNumbersScreen() {
             <section className="sheet" aria-label="All numbers now">
                 <h1>All numbers now</h1>
                 <p className="quiet">The call of the bar above, made to every number at its moment.</p>
-                <Input
-                    allowClear
-                    className="search"
-                    aria-label="Search all numbers"
-                    placeholder={`Search ${numbers.length}`}
-                    value={wanted}
-                    onChange={(event) => setWanted(event.target.value)}
-                />
+                <div className="line-row wrap">
+                    <Input
+                        allowClear
+                        className="search"
+                        aria-label="Search all numbers"
+                        placeholder={`Search ${numbers.length}`}
+                        value={wanted}
+                        onChange={(event) => setWanted(event.target.value)}
+                    />
+                    <Select
+                        allowClear
+                        aria-label="Only of a site"
+                        style={{ width: 170 }}
+                        placeholder="of any site"
+                        value={ofSite}
+                        options={plan.all('site').map((one) => ({ value: one.id, label: one.name }))}
+                        onChange={(next?: string) => setOfSite(next ?? null)}
+                    />
+                    <Select
+                        allowClear
+                        aria-label="Only those that end so"
+                        style={{ width: 190 }}
+                        placeholder="however they end"
+                        value={ending}
+                        options={ENDINGS.map((one) => ({ value: one, label: endingLabel(one) }))}
+                        onChange={(next?: NumberAnswer['ending']) => setEnding(next ?? null)}
+                    />
+                </div>
                 <NumberFiles />
                 {moment.in === 'draft' && chosen.length > 0 && (
                     <ChangeMany ids={chosen} onClear={() => setChosen([])} />
                 )}
-                <Table
-                    size="small"
-                    rowSelection={
+                <LongTable
+                    label="Numbers"
+                    columns={columns}
+                    rows={lines}
+                    rowKey={({ number }) => number.id}
+                    sortedBy="Ends"
+                    choosing={
                         moment.in === 'draft'
-                            ? {
-                                  selectedRowKeys: chosen,
-                                  onChange: (keys) => setChosen(keys.map(String)),
-                                  selections: [
-                                      {
-                                          key: 'all',
-                                          text: 'All that are found',
-                                          onSelect: () => setChosen(lines.map(({ number }) => number.id)),
-                                      },
-                                  ],
-                                  preserveSelectedRowKeys: true,
-                                  getCheckboxProps: ({ number }) => ({ 'aria-label': `Choose ${number.name}` }),
-                                  getTitleCheckboxProps: () => ({ 'aria-label': 'Choose all on this page' }),
-                              }
+                            ? { chosen, onChoose: setChosen, name: ({ number }) => number.name }
                             : undefined
                     }
-                    rowKey={({ number }) => number.id}
-                    columns={columns}
-                    dataSource={lines}
-                    showSorterTooltip={false}
-                    pagination={{ pageSize: AT_ONCE, hideOnSinglePage: true, showSizeChanger: false }}
-                    locale={{
-                        emptyText: numbers.length === 0 ? 'There is no number yet.' : 'Nothing fits these words.',
-                    }}
+                    empty={numbers.length === 0 ? 'There is no number yet.' : 'Nothing fits these words.'}
                 />
             </section>
         </div>

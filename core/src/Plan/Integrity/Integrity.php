@@ -19,6 +19,9 @@ use Meandros\Core\Reading\Problem;
  */
 final readonly class Integrity
 {
+    /** So many elements are looked at one by one. */
+    private const FEW = 500;
+
     public function __construct(private Plan $plan) {}
 
     /** @return array<string, list<Problem>> by element id, only those with problems */
@@ -39,6 +42,33 @@ final readonly class Integrity
         }
         foreach ($this->duplicates() as $id => $problem) {
             $problems[$id][] = $problem;
+        }
+
+        return $problems;
+    }
+
+    /**
+     * What is wrong after an edit that left the plan like this. Few changes are looked at one by one, so that it costs no more where the
+     * plan is large; of many, all of it is.
+     *
+     * @param array<string, Element|null> $changed by id; null for those that are gone
+     *
+     * @return array<string, list<Problem>> by the id of the element that has them
+     */
+    public function problemsAfter(array $changed): array
+    {
+        if (\count($changed) > self::FEW) {
+            return $this->problems();
+        }
+        $problems = [];
+        foreach ($changed as $id => $element) {
+            $found = null === $element ? [] : $this->problemsOf($element);
+            if ([] !== $found) {
+                $problems[$id] = $found;
+            }
+            foreach (null === $element ? $this->plan->usesOf($id) : [] as $place) {
+                $problems[$place->user->id()][] = new Problem($place->reference->pointer, 'not-in-plan', ['id' => $id]);
+            }
         }
 
         return $problems;
