@@ -42,6 +42,22 @@ final class PhoneNumberTest extends TestCase
         yield ['00 44 1632 960 100', 'FR', '+441632960100', '+44 1632 960100'];
     }
 
+    /** Telephone numbers as addresses: the examples of RFC 3966, section 6, that name a number; and one within a context. */
+    #[DataProvider('addresses')]
+    public function testAddressesOfRfc3966(string $address, string $e164): void
+    {
+        self::assertSame($e164, PhoneNumber::parse($address, 'GB'));
+    }
+
+    /** @return iterable<array{string, string}> */
+    public static function addresses(): iterable
+    {
+        yield ['tel:+1-201-555-0123', '+12015550123'];
+        yield ['tel:+358-9-123-45678', '+358912345678'];
+        yield ['tel:01632-960-123;phone-context=+44', '+441632960123'];
+        yield ['tel:(01632)960-123', '+441632960123'];
+    }
+
     #[DataProvider('nonsense')]
     public function testWhatIsNoNumberIsSaid(string $typed, string $words): void
     {
