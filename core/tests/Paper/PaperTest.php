@@ -157,6 +157,57 @@ final class PaperTest extends TestCase
         self::assertCount(\count($plan->all(Number::class)), $paper->chapters[0]->tables[0]->rows);
     }
 
+    public function testNumbersInOrderAndChaptersByName(): void
+    {
+        $number = static fn(string $id, string $number, array $more): array => $more + [
+            'id' => $id,
+            'kind' => 'number',
+            'name' => ucfirst($id),
+            'number' => $number,
+            'site' => 'sit_harbour',
+            'target' => 'mbx',
+        ];
+        $plan = (new PlanBuilder())
+            ->mailbox('mbx')
+            ->with($number('late', '+441632960300', ['keptUntil' => '2027-06-01', 'target' => null]))
+            ->with($number('plain', '+441632960290', []))
+            ->with($number('block', '+441632960200', ['block' => ['last' => '+441632960219', 'extension' => '200']]))
+            ->with($number('row', '+441632960400', ['block' => ['last' => '+441632960409']]))
+            ->journey('jrn_10', [])
+            ->journey('jrn_9', [])
+            ->plan();
+        $paper = PaperOfPlan::of($plan, 'en', '', self::DAY);
+        self::assertSame('Draft of Thu 26 Nov 2026. Not in force.', $paper->about);
+        self::assertSame(
+            [
+                ['+44 1632 960100', 'Main line', 'jrn_main'],
+                ['+44 1632 960200 – +44 1632 960219', 'Block', 'extensions 200 to 219; free ones: mbx'],
+                ['+44 1632 960290', 'Plain', 'mbx'],
+                ['+44 1632 960300', 'Late', 'given up, kept free until 2027-06-01; —'],
+                ['+44 1632 960400 – +44 1632 960409', 'Row', 'mbx'],
+            ],
+            array_map(
+                static fn(array $row): array => [$row[0], $row[1], $row[4]],
+                $paper->chapters[0]->tables[0]->rows,
+            ),
+        );
+        self::assertSame(
+            [
+                '2 Numbers',
+                '2 What callers go through',
+                '3 jrn_9',
+                '3 jrn_10',
+                '3 jrn_main',
+                '2 Hours, and holidays of the year ahead',
+                '2 Who answers',
+                '2 What callers hear',
+            ],
+            array_map(static fn(Chapter $one): string => $one->level . ' ' . $one->heading, $paper->chapters),
+        );
+        self::assertSame(['No number leads here.'], self::chapter($paper, 'jrn_9')->sentences);
+        self::assertSame(['Reached by Main line (+44 1632 960100).'], self::chapter($paper, 'jrn_main')->sentences);
+    }
+
     public function testHoursWithSeasonsHolidaysAndSpecialDaysOfTheYearAhead(): void
     {
         $plan = (new PlanBuilder())

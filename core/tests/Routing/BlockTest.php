@@ -99,6 +99,11 @@ final class BlockTest extends TestCase
         $own = static fn(string $id): ?string => OwnNumber::of($plan, $plan->get(Person::class, $id));
         self::assertSame('+441632960214', $own('ann'), 'One of the block, for the extension.');
         self::assertSame('+441632960250', $own('ben'), 'One that leads there.');
+        $block = new NumberBlock('+441632960200', '+441632960299', '200');
+        self::assertSame(
+            ['+441632960200', '+441632960299', null, null],
+            array_map($block->numberOf(...), ['200', '299', '199', '300']),
+        );
         self::assertNull($own('cid'), 'Theirs of the block is an exception, and leads elsewhere.');
         self::assertSame(
             ['num_direct', 'num_sevens'],
