@@ -169,7 +169,7 @@ export function AllNumbersScreen() {
                 <div className="line-row wrap">
                     <Input
                         allowClear
-                        className="search"
+                        style={{ width: 260 }}
                         aria-label="Search all numbers"
                         placeholder={`Search ${numbers.length}`}
                         value={wanted}
