@@ -52,7 +52,7 @@ final readonly class JourneyMapController
         ]);
     }
 
-    /** @return list<array{journey: string, name: string, svg: string, isPassed: bool}> by the way of the call, then by name */
+    /** @return list<array{journey: string, name: string, svg: string, isPassed: bool}> in the order in which the call comes through them, then by name */
     private function maps(Request $request): array
     {
         [$asked, $id] = JsonBody::read(
@@ -70,6 +70,9 @@ final readonly class JourneyMapController
             $asked->assumptions,
             $this->live->state($asked->plan, $asked->call->instant),
         );
+        $way = array_flip(
+            array_values(array_unique(array_map(static fn(Visit $visit): string => $visit->journey, $trace->visits))),
+        );
         $maps = [];
         foreach (self::journeys($asked->plan, $id) as $journey) {
             $map = JourneyMap::of($journey, $asked->plan);
@@ -85,7 +88,10 @@ final readonly class JourneyMapController
         }
         usort(
             $maps,
-            static fn(array $a, array $b): int => [$b['isPassed'], $a['name']] <=> [$a['isPassed'], $b['name']],
+            static fn(array $a, array $b): int => [$way[$a['journey']] ?? \PHP_INT_MAX, $a['name']] <=> [
+                $way[$b['journey']] ?? \PHP_INT_MAX,
+                $b['name'],
+            ],
         );
 
         return $maps;

@@ -93,7 +93,8 @@ export function BlockTable({ number }: { number: NumberElement }) {
             ),
         placeholderData: (before) => before,
     });
-    const numbers = data?.numbers ?? [];
+    if (!data) return null;
+    const numbers = data.numbers;
     const count = (how: string) => numbers.filter((one) => how === 'all' || one.how === how).length;
     return (
         <section aria-label="Numbers of the block">

@@ -146,8 +146,10 @@ function Chosen<K extends Kind>({
     const { isNew } = (useLocation().state ?? {}) as { isNew?: boolean };
     // What was just added is worked on next: the keyboard goes there.
     useEffect(() => {
+        // Whoever is at work in it already is not led away.
+        if (!isNew || fields.current?.contains(document.activeElement)) return;
         const start = fields.current?.querySelector<HTMLElement>('[data-start]');
-        if (isNew) (start ?? fields.current?.querySelector<HTMLElement>('input, textarea, button'))?.focus();
+        (start ?? fields.current?.querySelector<HTMLElement>('input, textarea, button'))?.focus();
     }, [isNew]);
     return (
         <>
