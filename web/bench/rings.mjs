@@ -55,7 +55,7 @@ const answer = await page.request.post(`${base}/api/plans/draft/people`, { data:
 if (!answer.ok()) throw new Error((await answer.text()).slice(0, 500));
 console.log(`people  2,000 from a file, as one edit: ${Date.now() - brought} ms`);
 await page.goto(`${base}/people?to=205&at=2026-11-23T10:30:00`);
-await page.waitForFunction(() => document.querySelectorAll('.list li').length >= 60);
+await page.waitForFunction(() => document.querySelectorAll('.list li').length >= 15);
 const frames = await page.evaluate(async () => {
     const list = [
         document.querySelector('.list ul'),
