@@ -157,6 +157,54 @@ final class PaperTest extends TestCase
         self::assertCount(\count($plan->all(Number::class)), $paper->chapters[0]->tables[0]->rows);
     }
 
+    public function testWhoAnswers(): void
+    {
+        $plan = (new PlanBuilder())
+            ->prompt('prm', 1)
+            ->with([
+                'id' => 'mbx',
+                'kind' => 'mailbox',
+                'name' => 'Desk mailbox',
+                'owners' => ['ann'],
+                'notify' => ['desk@ternwick.example'],
+                'greeting' => 'prm',
+            ])
+            ->with([
+                'id' => 'ann',
+                'kind' => 'person',
+                'name' => 'Ann',
+                'extension' => '201',
+                'site' => 'sit_harbour',
+                'mailbox' => 'mbx',
+                'phones' => [
+                    ['id' => 'desk', 'type' => 'desk', 'label' => 'Desk'],
+                    ['id' => 'old', 'type' => 'desk', 'label' => 'Old', 'on' => false],
+                    ['id' => 'mobile', 'type' => 'outside', 'label' => 'Mobile', 'number' => '+447700900101'],
+                ],
+                'rules' => [['id' => 'one', 'name' => 'Weekends'], ['id' => 'two', 'name' => 'Off', 'on' => false]],
+            ])
+            ->team('team', ['ann/desk', ['who' => 'ann', 'on' => false]], 'widening')
+            ->with([
+                'id' => 'que',
+                'kind' => 'queue',
+                'name' => 'Queue',
+                'members' => [['who' => 'ann']],
+                'waiting' => ['longestSeconds' => 240],
+                'promise' => ['percent' => 90, 'seconds' => 15],
+            ])
+            ->plan();
+        $tables = self::chapter(PaperOfPlan::of($plan, 'en', '', self::DAY), 'Who answers')->tables;
+        self::assertSame(
+            [
+                [['Ann', '201', '—', 'Desk, Mobile +44 7700 900101', 'Weekends', 'Desk mailbox']],
+                [['team', 'widening', 'Ann, Desk']],
+                [['Queue', 'longest idle first', 'Ann', '240 s', '90 % within 15 s']],
+                [['Desk mailbox', 'Ann', 'desk@ternwick.example', '“word word”']],
+            ],
+            array_map(static fn(Table $table): array => $table->rows, $tables),
+        );
+    }
+
     public function testNumbersInOrderAndChaptersByName(): void
     {
         $number = static fn(string $id, string $number, array $more): array => $more + [
@@ -254,6 +302,9 @@ final class PaperTest extends TestCase
                         'bands' => [['from' => '09:00', 'to' => '12:00', 'state' => 'open']],
                     ],
                     ['date' => '2026-11-25', 'name' => 'Yesterday', 'bands' => []],
+                    ['date' => '2026-11-26', 'name' => 'Today', 'bands' => []],
+                    ['date' => '2027-11-26', 'name' => 'In a year', 'bands' => []],
+                    ['date' => '2027-11-27', 'name' => 'Beyond', 'bands' => []],
                 ],
             ])
             ->plan();
@@ -271,9 +322,11 @@ final class PaperTest extends TestCase
         );
         self::assertSame(
             [
+                ['Thu 26 Nov 2026', 'Today', '—'],
                 ['Thu 24 Dec 2026', 'Eve', '09:00–12:00 Open'],
                 ['Fri 25 Dec 2026', 'Christmas', 'Closed'],
                 ['Wed 6 Jan 2027', 'Feast', 'not kept'],
+                ['Fri 26 Nov 2027', 'In a year', '—'],
             ],
             $chapter->tables[2]->rows,
         );

@@ -95,7 +95,12 @@ final class BlockTest extends TestCase
 
     public function testSomebodysOwnNumber(): void
     {
-        $plan = self::plan()->plan();
+        $plan = self::plan()
+            ->with(['name' => 'Later'] + self::number('later', '+441632960999', 'ben'))
+            ->with(['name' => 'Sooner'] + self::number('sooner', '+441632960250', 'ben'))
+            ->with(['name' => 'Berths'] + self::number('berths', '+441632960251', 'ben'))
+            ->with(['name' => 'Old desk'] + self::number('old', '+441632960252', null))
+            ->plan();
         $own = static fn(string $id): ?string => OwnNumber::of($plan, $plan->get(Person::class, $id));
         self::assertSame('+441632960214', $own('ann'), 'One of the block, for the extension.');
         self::assertSame('+441632960250', $own('ben'), 'One that leads there.');
