@@ -93,7 +93,8 @@ export function BlockTable({ number }: { number: NumberElement }) {
             ),
         placeholderData: (before) => before,
     });
-    if (!data) return null;
+    // Also while what was typed is refused: what is stored is no block then.
+    if (!data?.numbers.length) return null;
     const numbers = data.numbers;
     const count = (how: string) => numbers.filter((one) => how === 'all' || one.how === how).length;
     return (
