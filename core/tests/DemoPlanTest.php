@@ -125,7 +125,10 @@ final class DemoPlanTest extends TestCase
         }
         foreach (self::$plan->all(Person::class) as $person) {
             foreach ($person->phones as $phone) {
-                self::assertMatchesRegularExpression('/^(\+447700900\d{3}|\+3363998\d{4})?$/', (string) $phone->number);
+                self::assertMatchesRegularExpression(
+                    '/^(\+447700900\d{3}|\+3363998\d{4})?$/',
+                    (string) $phone->number(),
+                );
             }
         }
     }

@@ -21,7 +21,7 @@ final class FoldersTest extends TestCase
     public function testWhatStandsBelowUsesNothingAbove(): void
     {
         $uses = self::uses();
-        self::assertSame([[], []], [$uses['Time'], $uses['Reading']]);
+        self::assertSame([[], [], ['Value']], [$uses['Value'], $uses['Reading'], $uses['Time']]);
         self::assertSame(['Reading'], $uses['Call']);
         self::assertSame([], array_intersect($uses['Plan'], ['Outside', 'Ringing', 'Check', 'Routing', 'Wording']));
         self::assertNotContains('Wording', $uses['Routing']);

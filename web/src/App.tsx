@@ -6,6 +6,7 @@ import { CallScreen } from './call/CallScreen';
 import { ALL_KINDS, KINDS } from './plan/kinds';
 import { type Mode, themeFor } from './theme';
 import { later } from './ui/later';
+import { Refusals } from './ui/Refusals';
 import { Shell } from './ui/Shell';
 
 const CalendarsScreen = later(() => import('./calendars/CalendarsScreen').then((part) => part.CalendarsScreen));
@@ -65,6 +66,7 @@ export function App() {
     return (
         <ConfigProvider theme={themeFor(mode)}>
             <AntApp component={false}>
+                <Refusals />
                 <Routes>
                     <Route element={<Shell mode={mode} onMode={setMode} />}>
                         <Route index element={<CallScreen />} />

@@ -17,32 +17,16 @@ final readonly class Assumptions
     public const EVERY_PHONE = '*';
 
     /**
-     * @param list<KeyPress>            $keys             pressed at one menu after the other
-     * @param list<PhoneAssumption>     $phones           the most particular one holds: phone, then person, then every phone
-     * @param int|null                  $patienceSeconds  when the caller gives up
-     * @param bool                      $withoutOverrides as if nobody had forced hours into a state
-     * @param array<string, Status>     $statuses         by person, instead of the live ones
-     * @param Earlier                   $earlier          what earlier calls left behind
-     * @param array<string, QueueState> $queues           by queue
-     * @param list<string>              $sitesDown        sites whose phones cannot be reached
-     * @param array<string, int>        $channelsTaken    channels of outside lines that other calls use, by line
-     * @param list<KeyPress>            $meanwhile        pressed while phones ring or something is heard, at one step that has keys after the other
-     * @param Parked                    $parked           what becomes of a call that is parked
-     * @param bool                      $isFax            whether a fax machine calls
+     * @param list<PhoneAssumption> $phones  the most particular one holds: phone, then person, then every phone
+     * @param Earlier               $earlier what earlier calls left behind
+     * @param Parked                $parked  what becomes of a call that is parked
      */
     public function __construct(
-        public array $keys = [],
+        public CallerActs $caller = new CallerActs(),
         public array $phones = [],
-        public ?int $patienceSeconds = null,
-        public bool $withoutOverrides = false,
+        public Circumstances $circumstances = new Circumstances(),
         public Earlier $earlier = new Earlier(),
-        public array $statuses = [],
-        public array $channelsTaken = [],
-        public array $queues = [],
-        public array $sitesDown = [],
-        public array $meanwhile = [],
         public Parked $parked = new Parked(),
-        public bool $isFax = false,
     ) {}
 
     /** @throws InvalidData */
@@ -56,39 +40,14 @@ final readonly class Assumptions
         if (!$in->isGiven()) {
             return new self();
         }
-        $in->onlyFields([
-            'keys',
-            'phones',
-            'patience',
-            'withoutOverrides',
-            'earlier',
-            'statuses',
-            'lines',
-            'queues',
-            'down',
-            'meanwhile',
-            'parked',
-            'fax',
-        ]);
-        $keys = array_map(KeyPress::fromJson(...), $in->field('keys')->items(Limits::KEYS));
-        $patience = $in->field('patience');
+        $in->onlyFields([...CallerActs::FIELDS, 'phones', ...Circumstances::FIELDS, 'earlier', 'parked']);
 
         return new self(
-            $keys,
+            CallerActs::fromJson($in),
             self::phones($in->field('phones')),
-            $patience->isGiven() ? $patience->whole(1, 86400, 'seconds') : null,
-            $in->field('withoutOverrides')->flag(false),
+            Circumstances::fromJson($in),
             Earlier::fromJson($in->field('earlier')),
-            self::statuses($in->field('statuses')),
-            self::channelsTaken($in->field('lines')),
-            self::queues($in->field('queues')),
-            array_map(
-                static fn(Input $item): string => $item->text(80),
-                $in->field('down')->items(Limits::ASSUMPTIONS),
-            ),
-            array_map(KeyPress::fromJson(...), $in->field('meanwhile')->items(Limits::KEYS)),
             Parked::fromJson($in->field('parked')),
-            $in->field('fax')->flag(false),
         );
     }
 
@@ -105,43 +64,6 @@ final readonly class Assumptions
         }
 
         return array_values($phones);
-    }
-
-    /** @return array<string, Status> */
-    private static function statuses(Input $in): array
-    {
-        $statuses = [];
-        foreach ($in->items(Limits::ASSUMPTIONS) as $item) {
-            $item->onlyFields(['who', 'status']);
-            /** @var Status $status */
-            $status = $item->field('status')->oneOf(Status::class, Status::Available);
-            $statuses[$item->field('who')->once($statuses)] = $status;
-        }
-
-        return $statuses;
-    }
-
-    /** @return array<string, QueueState> */
-    private static function queues(Input $in): array
-    {
-        $queues = [];
-        foreach ($in->items(Limits::ASSUMPTIONS) as $item) {
-            $queues[$item->field('queue')->once($queues)] = QueueState::fromJson($item);
-        }
-
-        return $queues;
-    }
-
-    /** @return array<string, int> */
-    private static function channelsTaken(Input $in): array
-    {
-        $taken = [];
-        foreach ($in->items(Limits::ASSUMPTIONS) as $item) {
-            $item->onlyFields(['line', 'taken']);
-            $taken[$item->field('line')->once($taken)] = $item->field('taken')->whole(0, 10000, 'calls', 0);
-        }
-
-        return $taken;
     }
 
     /** @param list<string> $names of the phone, the most particular first */

@@ -55,10 +55,14 @@ final class GivenUpUnrung implements Check
             foreach ($rule->on ? $rule->stages : [] as $j => $stage) {
                 foreach ($stage->phones as $id) {
                     $phone = $person->phone($id);
-                    if (null !== $phone?->number && $phone->on) {
+                    if (null !== $phone?->outside && $phone->on) {
                         yield \sprintf('/rules/%d/stages/%d/seconds', $i, $j) => [
                             $phone->label,
-                            OutsidePhone::of($phone, $phone->number, $lines->isMobile($phone->number))->setUp,
+                            OutsidePhone::of(
+                                $phone->outside,
+                                $phone->confirm,
+                                $lines->isMobile($phone->outside->number),
+                            )->setUp,
                             $stage->seconds,
                         ];
                     }
@@ -74,13 +78,13 @@ final class GivenUpUnrung implements Check
             $turn = $member->seconds ?? ($team->pattern->isInTurn() ? $team->memberSeconds : null);
             $person = $survey->plan->get(Person::class, $member->who->element);
             $phone = null === $member->who->phone ? null : $person?->phone($member->who->phone);
-            $number = $member->who->number ?? $phone?->number;
+            $number = $member->who->number ?? $phone?->number();
             if (null !== $turn && null !== $number) {
                 $isMobile = $survey->lines->isMobile($number);
                 $setUp =
-                    null === $phone
+                    null === $phone?->outside
                         ? OutsidePhone::unknown($number, $isMobile)->setUp
-                        : OutsidePhone::of($phone, $number, $isMobile)->setUp;
+                        : OutsidePhone::of($phone->outside, $phone->confirm, $isMobile)->setUp;
                 yield null === $member->seconds ? '/memberSeconds' : \sprintf('/members/%d/seconds', $i) => [
                     $phone->label ?? PhoneNumber::international($number),
                     $setUp,

@@ -29,7 +29,7 @@ final class MailboxRace implements Check
     {
         $phones = array_filter(
             $element->phones,
-            static fn(Phone $phone): bool => $phone->on && !$phone->askFirst && null !== $phone->ownMailbox,
+            static fn(Phone $phone): bool => $phone->on && !$phone->askFirst && null !== $phone->outside?->ownMailbox,
         );
         if ([] === $phones) {
             return;
@@ -37,8 +37,10 @@ final class MailboxRace implements Check
         $rings = self::whatRings($element, $survey);
         foreach ($phones as $i => $phone) {
             $ofPhone = [...$rings[''] ?? [], ...$rings[$phone->id] ?? []];
-            if ([] !== $ofPhone) {
-                yield self::finding($element, $i, $phone, $ofPhone, $survey);
+            if ([] !== $ofPhone && null !== $phone->outside) {
+                $isMobile = $survey->lines->isMobile($phone->outside->number);
+                $outside = OutsidePhone::of($phone->outside, $phone->confirm, $isMobile);
+                yield self::finding($element, $i, $phone->label, $outside, $ofPhone);
             }
         }
     }
@@ -73,7 +75,7 @@ final class MailboxRace implements Check
     }
 
     /** @param non-empty-list<Rings> $rings what rings the phone */
-    private static function finding(Person $person, int $i, Phone $phone, array $rings, Survey $survey): Finding
+    private static function finding(Person $person, int $i, string $label, OutsidePhone $outside, array $rings): Finding
     {
         $longest = $greets = null;
         foreach ($rings as $one) {
@@ -81,7 +83,6 @@ final class MailboxRace implements Check
             $greets = ($one->greetsAfter() ?? -1) > ($greets?->greetsAfter() ?? -1) ? $one : $greets;
         }
         $longest ??= $rings[0];
-        $outside = OutsidePhone::of($phone, (string) $phone->number, $survey->lines->isMobile((string) $phone->number));
         $answers = $outside->setUp + (int) $outside->mailbox;
         $code = match (true) {
             ($greets?->greetsAfter() ?? -1) >= $answers => 'mailbox-before-greeting',
@@ -90,7 +91,7 @@ final class MailboxRace implements Check
             default => 'mailbox-when-off',
         };
         $arguments = [
-            'phone' => $phone->label,
+            'phone' => $label,
             'answers' => $answers,
             'by' => $longest->by,
             'in' => null === $longest->step ? 'rule' : 'journey',

@@ -33,8 +33,8 @@ final readonly class Outgoing
     private static function person(Person $person): iterable
     {
         foreach ($person->phones as $i => $phone) {
-            if (null !== $phone->number && $phone->on) {
-                yield new self('/phones/' . $i, $phone->number, $person->site);
+            if (null !== $phone->number() && $phone->on) {
+                yield new self('/phones/' . $i, $phone->number(), $person->site);
             }
         }
         foreach ($person->rules as $i => $rule) {

@@ -33,7 +33,7 @@ final readonly class PeopleOnPaper
                     $this->words->list(
                         array_map(
                             fn(Phone $phone): string => $phone->label .
-                                (null === $phone->number ? '' : ' ' . $this->words->number($phone->number)),
+                                (null === $phone->number() ? '' : ' ' . $this->words->number($phone->number())),
                             array_values(array_filter($person->phones, static fn(Phone $phone): bool => $phone->on)),
                         ),
                     ),

@@ -166,7 +166,7 @@ final class PeopleCards
             }
             foreach ($person->phones as $phone) {
                 PhoneType::Outside === $phone->type
-                    ? $card->add('TEL', 'tel:' . $phone->number, [
+                    ? $card->add('TEL', 'tel:' . $phone->number(), [
                         'VALUE' => 'uri',
                         'TYPE' => 'Mobile' === $phone->label ? 'cell' : 'voice',
                     ])

@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Element\Listing;
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
+use Meandros\Core\Plan\Element\PhoneOutside;
 use Meandros\Core\Plan\Element\PhoneType;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Json\PlanCodec;
@@ -212,15 +213,14 @@ final class PeopleImport
         foreach ($row->outside as $text) {
             $label = trim((string) preg_replace('/[+(]?[0-9][0-9 ()\/.-]*$/', '', $text));
             $number = PhoneNumber::parse(trim(substr($text, \strlen($label))), $country);
-            $there = array_filter($phones, static fn(Phone $phone): bool => $phone->number === $number);
+            $there = array_filter($phones, static fn(Phone $phone): bool => $phone->number() === $number);
             if ([] === $there) {
                 $phones[] = new Phone(
                     self::freeId('mobile', $phones),
                     PhoneType::Outside,
                     '' === $label ? 'Mobile' : $label,
-                    $number,
-                    true,
-                    true,
+                    new PhoneOutside($number),
+                    askFirst: true,
                 );
             }
         }

@@ -68,7 +68,7 @@ final class PeopleTable
         $labels = static fn(PhoneType $type): string => implode(
             '; ',
             array_map(
-                static fn(Phone $phone): string => trim($phone->label . ' ' . $phone->number),
+                static fn(Phone $phone): string => trim($phone->label . ' ' . $phone->number()),
                 array_filter($person->phones, static fn(Phone $phone): bool => $phone->type === $type),
             ),
         );

@@ -38,8 +38,8 @@ final class Called
     {
         $numbers = [];
         foreach ($person->phones as $i => $phone) {
-            if (null !== $phone->number) {
-                $numbers[\sprintf('/phones/%d/number', $i)] = $phone->number;
+            if (null !== $phone->number()) {
+                $numbers[\sprintf('/phones/%d/number', $i)] = $phone->number();
             }
         }
 

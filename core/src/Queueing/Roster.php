@@ -53,7 +53,7 @@ final class Roster
     private function before(Queue $queue): array
     {
         $before = [];
-        foreach ($this->assumptions->queues as $id => $state) {
+        foreach ($this->assumptions->circumstances->queues as $id => $state) {
             $other = $id === $queue->id() ? null : $this->plan->get(Queue::class, $id);
             if (null !== $other && $other->rank <= $queue->rank && $state->ahead->all() > 0) {
                 $before[$other->rank][] = new Dispatcher(
@@ -124,7 +124,9 @@ final class Roster
         $freeAfter = match (true) {
             SignIn::In !== $signIn => null,
             $who === $free => $this->stated($queue)->free,
-            default => isset($this->assumptions->queues[$queue->id()]) || !$this->isAtTheDesk($who) ? null : 0,
+            default => isset($this->assumptions->circumstances->queues[$queue->id()]) || !$this->isAtTheDesk($who)
+                ? null
+                : 0,
         };
 
         return new AgentState(SignIn::Out !== $signIn, $freeAfter);
@@ -167,7 +169,7 @@ final class Roster
 
     private function stated(Queue $queue): QueueState
     {
-        return $this->assumptions->queues[$queue->id()] ?? new QueueState();
+        return $this->assumptions->circumstances->queues[$queue->id()] ?? new QueueState();
     }
 
     private function seed(): int

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Ringing;
 
 use Meandros\Core\Plan\Element\Phone;
+use Meandros\Core\Plan\Element\PhoneOutside;
 
 /** What matters when a phone outside is dialled. */
 final readonly class OutsidePhone
@@ -28,14 +29,14 @@ final readonly class OutsidePhone
         public ?string $shows = null,
     ) {}
 
-    public static function of(Phone $phone, string $number, bool $isMobile): self
+    public static function of(PhoneOutside $phone, int $confirm, bool $isMobile): self
     {
         return new self(
-            $number,
+            $phone->number,
             $phone->setUp ?? self::usualSetUp($isMobile),
             $phone->ownMailbox,
             $phone->mailboxWhenBusy ?? $isMobile,
-            $phone->confirm,
+            $confirm,
             $phone->digits,
             $phone->shows,
         );

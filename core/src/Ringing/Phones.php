@@ -78,6 +78,6 @@ final class Phones
 
     private function isMobile(Phone $phone): bool
     {
-        return null !== $phone->number && $this->lines->isMobile($phone->number);
+        return null !== $phone->number() && $this->lines->isMobile($phone->number());
     }
 }

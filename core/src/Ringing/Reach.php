@@ -81,7 +81,7 @@ final class Reach
     {
         return null === $phone->outside &&
             null !== $phone->site &&
-            \in_array($phone->site, $this->assumptions->sitesDown, true);
+            \in_array($phone->site, $this->assumptions->circumstances->sitesDown, true);
     }
 
     private function assumed(RingPhone $phone): PhoneAssumption

@@ -7,10 +7,13 @@ namespace Meandros\Core\Ringing;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\PhoneType;
+use Meandros\Core\Value\Copied;
 
 /** A phone as the ringing sees it, with whose it is. */
 final readonly class RingPhone
 {
+    use Copied;
+
     /**
      * @param string|null       $person          whose it is
      * @param string|null       $site            of its owner, or where the call came in
@@ -37,39 +40,13 @@ final readonly class RingPhone
     /** The same phone, kept from ringing. */
     public function keptBy(string $outcome): self
     {
-        return new self(
-            $this->id,
-            $this->person,
-            $this->label,
-            $this->type,
-            $this->askFirst,
-            $this->site,
-            $this->outside,
-            $this->calls,
-            $this->refusesForAll,
-            $this->kept ?? $outcome,
-            $this->answersByItself,
-        );
+        return $this->with(kept: $this->kept ?? $outcome);
     }
 
     /** The same phone, answering by itself; phones outside do not. */
     public function answeringByItself(): self
     {
-        return null !== $this->outside
-            ? $this
-            : new self(
-                $this->id,
-                $this->person,
-                $this->label,
-                $this->type,
-                false,
-                $this->site,
-                null,
-                $this->calls,
-                $this->refusesForAll,
-                $this->kept,
-                true,
-            );
+        return null !== $this->outside ? $this : $this->with(askFirst: false, answersByItself: true);
     }
 
     /**
@@ -85,7 +62,7 @@ final readonly class RingPhone
             $phone->type,
             $askFirst || $phone->askFirst,
             $person->site,
-            null === $phone->number ? null : OutsidePhone::of($phone, $phone->number, $isMobile),
+            null === $phone->outside ? null : OutsidePhone::of($phone->outside, $phone->confirm, $isMobile),
             $phone->calls ?? ($isMobile ? Phone::CALLS_OF_A_MOBILE : 1),
             $person->refusesForAll,
             $phone->on ? null : Rung::OFF,

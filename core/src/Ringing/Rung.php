@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Ringing;
 
+use Meandros\Core\Value\Copied;
+
 /** What became of one phone: when it rang, in half-open seconds since the call began, and how that ended. */
 final readonly class Rung
 {
+    use Copied;
+
     public const ANSWERED = 'answered';
     public const NOT_ANSWERED = 'not answered';
     /** It rang, and stopped because another phone answered. */
@@ -59,15 +63,11 @@ final readonly class Rung
     {
         $later = static fn(?int $second): ?int => null === $second ? null : $second + $seconds;
 
-        return new self(
-            $this->phone,
-            $this->from + $seconds,
-            $this->until + $seconds,
-            $this->outcome,
-            $later($this->askedAt),
-            $this->line,
-            $this->dials,
-            $later($this->rings),
+        return $this->with(
+            from: $this->from + $seconds,
+            until: $this->until + $seconds,
+            askedAt: $later($this->askedAt),
+            rings: $later($this->rings),
         );
     }
 

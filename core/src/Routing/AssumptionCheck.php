@@ -34,34 +34,34 @@ final class AssumptionCheck
         foreach ($assumptions->phones as $i => $phone) {
             Assumptions::EVERY_PHONE === $phone->who || $self->who('/phones/' . $i . '/who', $phone->who);
         }
-        foreach (array_keys($assumptions->statuses) as $i => $person) {
+        foreach (array_keys($assumptions->circumstances->statuses) as $i => $person) {
             null !== $plan->get(Person::class, $person) ||
                 $self->complain(\sprintf('/statuses/%d/who', $i), $person, 'person');
         }
-        foreach (array_keys($assumptions->channelsTaken) as $i => $line) {
+        foreach (array_keys($assumptions->circumstances->channelsTaken) as $i => $line) {
             null !== $plan->get(OutsideLine::class, $line) ||
                 $self->complain(\sprintf('/lines/%d/line', $i), $line, 'line');
         }
-        foreach (array_keys($assumptions->queues) as $i => $id) {
+        foreach (array_keys($assumptions->circumstances->queues) as $i => $id) {
             $queue = $plan->get(Queue::class, $id);
             null !== $queue || $self->complain(\sprintf('/queues/%d/queue', $i), $id, 'queue');
             $members = array_flip(
                 array_map(static fn(QueueMember $member): string => $member->who, $queue->members ?? []),
             );
-            foreach (array_keys($assumptions->queues[$id]->agents) as $j => $who) {
+            foreach (array_keys($assumptions->circumstances->queues[$id]->agents) as $j => $who) {
                 null === $queue ||
                     isset($members[$who]) ||
                     $self->complain(\sprintf('/queues/%d/agents/%d/who', $i, $j), $who, 'agent');
             }
         }
         $place = 0;
-        foreach ($assumptions->queues as $state) {
+        foreach ($assumptions->circumstances->queues as $state) {
             if (null !== $state->caller->keeps && Caller::WITHHELD === $call->caller->text) {
                 $self->problems[] = new Problem(\sprintf('/queues/%d/keeps', $place), 'withheld-called-back');
             }
             ++$place;
         }
-        foreach ($assumptions->sitesDown as $i => $site) {
+        foreach ($assumptions->circumstances->sitesDown as $i => $site) {
             null !== $plan->get(Site::class, $site) || $self->complain('/down/' . $i, $site, 'site');
         }
         $parked = $assumptions->parked;

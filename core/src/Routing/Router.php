@@ -129,25 +129,15 @@ final class Router
         Arrival $arrival,
         Work $work,
     ): Walk {
-        $hours = $this->hoursOf($plan, $assumptions->withoutOverrides ? [] : $live->overrides);
+        $hours = $this->hoursOf($plan, $assumptions->circumstances->withoutOverrides ? [] : $live->overrides);
         if (null === $this->lines || null === $this->phones || !$this->lines->isOf($plan)) {
             $this->lines = new Lines($plan);
             $this->phones = new Phones($this->lines);
         }
 
-        return new Walk(
-            $plan,
-            $call,
-            $assumptions,
-            $hours,
-            $arrival,
-            $live->statuses,
-            $this->lines,
-            $this->phones,
-            $this->comeBackIn(...),
-            $work,
-            $live->signIns,
-        );
+        $surroundings = new Surroundings($plan, $live, $hours, $this->lines, $this->phones);
+
+        return new Walk($call, $assumptions, $surroundings, $arrival, $this->comeBackIn(...), $work);
     }
 
     /**

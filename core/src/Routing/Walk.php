@@ -6,16 +6,13 @@ namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\KeyPress;
-use Meandros\Core\Call\SignIn;
 use Meandros\Core\Call\Status;
 use Meandros\Core\Call\Tag;
 use Meandros\Core\Call\TrialCall;
-use Meandros\Core\Live\LiveStatus;
 use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Plan;
-use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Queueing\Roster;
 use Meandros\Core\Ringing\Phones;
 use Meandros\Core\Ringing\Rung;
@@ -64,26 +61,24 @@ final class Walk
     private ?int $interruptAt = null;
     public readonly Roster $roster;
 
-    /**
-     * @param array<string, LiveStatus>            $statuses live, by person
-     * @param \Closure(self, string): Onward       $arrive   lets it come in by one of our numbers, in E.164
-     * @param array<string, array<string, SignIn>> $signIns  live, by queue and person
-     */
+    public readonly Plan $plan;
+    public readonly Lines $lines;
+    public readonly Phones $phones;
+
+    /** @param \Closure(self, string): Onward $arrive lets it come in by one of our numbers, in E.164 */
     public function __construct(
-        public readonly Plan $plan,
         public readonly TrialCall $call,
         public readonly Assumptions $assumptions,
-        private readonly PlanHours $hours,
+        private readonly Surroundings $surroundings,
         Arrival $arrival,
-        private readonly array $statuses,
-        public readonly Lines $lines,
-        public readonly Phones $phones,
         private readonly \Closure $arrive,
         private readonly Work $work,
-        array $signIns,
     ) {
         $this->arrivals = [$arrival];
-        $this->roster = new Roster($plan, $assumptions, $signIns);
+        $this->plan = $surroundings->plan;
+        $this->lines = $surroundings->lines;
+        $this->phones = $surroundings->phones;
+        $this->roster = new Roster($this->plan, $assumptions, $surroundings->live->signIns);
     }
 
     /** Seconds since the call began. */
@@ -316,7 +311,7 @@ final class Walk
     /** The second at which the caller gives up; nobody does who has hung up already. */
     private function patience(): int
     {
-        return $this->isHungUp ? \PHP_INT_MAX : $this->assumptions->patienceSeconds ?? \PHP_INT_MAX;
+        return $this->isHungUp ? \PHP_INT_MAX : $this->assumptions->caller->patienceSeconds ?? \PHP_INT_MAX;
     }
 
     /** Which of the calls within the call is given up first; the outer one where two are at the same second. */
@@ -365,7 +360,7 @@ final class Walk
     /** What the caller presses at the next menu, if anything is left. */
     public function takeKey(): ?KeyPress
     {
-        $key = $this->assumptions->keys[$this->keysTaken] ?? null;
+        $key = $this->assumptions->caller->keys[$this->keysTaken] ?? null;
         ++$this->keysTaken;
 
         return $key;
@@ -374,7 +369,7 @@ final class Walk
     /** What the caller presses at the next step that heeds keys meanwhile, if anything is left; nothing where no key is named. */
     public function takeMeanwhile(): ?KeyPress
     {
-        $press = $this->assumptions->meanwhile[$this->meanwhileTaken] ?? null;
+        $press = $this->assumptions->caller->meanwhile[$this->meanwhileTaken] ?? null;
         ++$this->meanwhileTaken;
 
         return null === $press || '' === $press->keys ? null : $press;
@@ -395,7 +390,7 @@ final class Walk
     /** The state of the hours at this second of the call; narrows the stretch in which the trace holds. */
     public function read(Hours $hours): Reading
     {
-        $reading = $this->hours->read($hours, $this->call->instant + $this->second);
+        $reading = $this->surroundings->hours->read($hours, $this->call->instant + $this->second);
         $this->holds($reading->since, $reading->until);
 
         return $reading;
@@ -423,13 +418,18 @@ final class Walk
 
     public function zoneOf(Hours $hours): string
     {
-        return $this->hours->zone($hours);
+        return $this->surroundings->hours->zone($hours);
     }
 
     public function noteHours(?Hours $hours, ?Reading $reading, bool $hasExit): void
     {
         $this->note(
-            new HoursRead($hours?->id(), $reading, null === $hours ? 'UTC' : $this->hours->zone($hours), $hasExit),
+            new HoursRead(
+                $hours?->id(),
+                $reading,
+                null === $hours ? 'UTC' : $this->surroundings->hours->zone($hours),
+                $hasExit,
+            ),
         );
     }
 
@@ -469,8 +469,8 @@ final class Walk
     /** The status of somebody at this second; narrows the stretch in which the trace holds to its end. */
     public function statusOf(string $person): Status
     {
-        $assumed = $this->assumptions->statuses[$person] ?? null;
-        $live = $this->statuses[$person] ?? null;
+        $assumed = $this->assumptions->circumstances->statuses[$person] ?? null;
+        $live = $this->surroundings->live->statuses[$person] ?? null;
         if (null !== $assumed || null === $live) {
             return $assumed ?? Status::Available;
         }
@@ -481,7 +481,7 @@ final class Walk
     /** @return array<string, int> channels of outside lines that are taken, by line: by other calls, and by this one if it came in by a line */
     public function channelsInUse(): array
     {
-        $inUse = $this->assumptions->channelsTaken;
+        $inUse = $this->assumptions->circumstances->channelsTaken;
         $came = $this->arrivals[0];
         if (null !== $came->site && !$came->caller->isExtension()) {
             foreach ($this->lines->of($came->site) as $line) {

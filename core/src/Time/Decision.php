@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Time;
 
+use Meandros\Core\Value\Copied;
+
 /** What decided a state: an override, a special day, a holiday, a band of the week, or nothing (the default state). */
 final readonly class Decision
 {
+    use Copied;
+
     public const OVERRIDE = 'override';
     public const SPECIAL_DAY = 'special day';
     public const HOLIDAY = 'holiday';
@@ -35,16 +39,7 @@ final readonly class Decision
 
     public function daysLater(int $days): self
     {
-        return new self(
-            $this->by,
-            $this->day + $days,
-            $this->band,
-            $this->name,
-            $this->source,
-            $this->of,
-            $this->season,
-            $this->ends,
-        );
+        return $this->with(day: $this->day + $days);
     }
 
     /** @return array<string, mixed> */

@@ -254,7 +254,7 @@ END:VCARD
             RowReport::person($outcomes[0])['problems'],
             'The second number of the example is one digit short of any in France.',
         );
-        self::assertSame('+447700900177', $outcomes[1]->person?->phones[0]->number);
+        self::assertSame('+447700900177', $outcomes[1]->person?->phones[0]->number());
     }
 
     public function testACardWithoutANumberIsRefusedAtItsLine(): void

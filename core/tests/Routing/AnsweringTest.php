@@ -6,6 +6,7 @@ namespace Meandros\Core\Tests\Routing;
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\Circumstances;
 use Meandros\Core\Call\Status;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Check\Checks;
@@ -316,7 +317,12 @@ final class AnsweringTest extends TestCase
         self::assertSame(
             'Rings Dana for 25 s, then leaves a message with mbx_dana.',
             TraceReport::of(
-                (new Router())->trace($plan, $call, new Assumptions(statuses: ['dana' => Status::Available]), $live),
+                (new Router())->trace(
+                    $plan,
+                    $call,
+                    new Assumptions(circumstances: new Circumstances(statuses: ['dana' => Status::Available])),
+                    $live,
+                ),
                 $plan,
                 'UTC',
             )['sentence'],

@@ -6,6 +6,7 @@ namespace Meandros\Core\Tests\Routing;
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\Circumstances;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Live\Outlasting;
@@ -36,7 +37,10 @@ final class CodeTest extends TestCase
             'Europe/London',
         )['sentence'];
         self::assertStringContainsString('Storm mailbox', $sentence(new Assumptions()));
-        self::assertStringNotContainsString('Storm mailbox', $sentence(new Assumptions(withoutOverrides: true)));
+        self::assertStringNotContainsString(
+            'Storm mailbox',
+            $sentence(new Assumptions(circumstances: new Circumstances(withoutOverrides: true))),
+        );
         $change = new AnswerChange(new Router());
         self::assertSame(self::at('2026-11-23T15:00'), $change->next($plan, $call, new Assumptions(), $live));
         self::assertSame(self::at('2026-11-23T09:30'), $change->previous($plan, $call, new Assumptions(), $live));

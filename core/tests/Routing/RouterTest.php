@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Routing;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\CallerActs;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Target;
@@ -151,7 +152,7 @@ final class RouterTest extends TestCase
             (new PlanBuilder())->person('ann')->plan(),
             new RingStep('look', Target::element('ann'), 15),
             PlanBuilder::trial('2026-11-23T10:00'),
-            new Assumptions(patienceSeconds: 4),
+            new Assumptions(new CallerActs(patienceSeconds: 4)),
             new LiveState(),
         );
         self::assertSame(['caller gave up', 4], [$trace->ending->kind->value, $trace->seconds]);

@@ -7,6 +7,7 @@ import type { Calendar, Holiday } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { useEdit } from '../plan/useEdit';
 import { patchDraft, usePlan } from '../plan/usePlan';
+import { useWrite } from '../plan/writes';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { RemoveButton } from '../ui/RowButtons';
 import { TextField } from '../ui/TextField';
@@ -33,7 +34,8 @@ export function CalendarsScreen() {
 function CalendarAdder() {
     const plan = usePlan();
     const queries = useQueryClient();
-    const { create, complain } = useEdit();
+    const { create } = useEdit();
+    const told = useWrite();
     const { search } = useMoment();
     const { message } = App.useApp();
     const go = useNavigate();
@@ -62,14 +64,12 @@ function CalendarAdder() {
                 }))}
                 onChange={async (readyMade: string | null) => {
                     if (!readyMade) return;
-                    try {
-                        const saved = await ask(api.POST('/api/plans/draft/calendars', { body: { readyMade } }));
-                        patchDraft(queries, saved);
-                        message.success('Added, with its substitute days. Attach it to hours to use it.');
-                        open(saved.id);
-                    } catch (error) {
-                        complain(error);
-                    }
+                    const body = { readyMade };
+                    const saved = await told(() => ask(api.POST('/api/plans/draft/calendars', { body })));
+                    if (!saved) return;
+                    patchDraft(queries, saved);
+                    message.success('Added, with its substitute days. Attach it to hours to use it.');
+                    open(saved.id);
                 }}
             />
             <div className="adder">

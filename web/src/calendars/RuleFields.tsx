@@ -35,56 +35,11 @@ export function RuleFields({
                 />
                 <RuleSentence rule={holiday.rule} disabled={disabled} onChange={(rule) => set({ rule })} date={date} />
             </div>
-            <div className="line-row wrap">
-                <Checkbox
-                    checked={substitute !== null}
-                    disabled={disabled}
-                    onChange={(event) =>
-                        set({
-                            substitute: event.target.checked
-                                ? { on: ['sa', 'su'], to: 'next working day', keep: true }
-                                : null,
-                        })
-                    }
-                >
-                    has a substitute day
-                </Checkbox>
-                {substitute && (
-                    <>
-                        <span>when on</span>
-                        <Select
-                            aria-label="Weekdays that are substituted"
-                            mode="multiple"
-                            size="small"
-                            style={{ minWidth: 170 }}
-                            value={substitute.on}
-                            disabled={disabled}
-                            options={WEEKDAYS}
-                            onChange={(on: Day[]) =>
-                                on.length > 0 &&
-                                set({ substitute: { ...substitute, on: DAYS.filter((day) => on.includes(day)) } })
-                            }
-                        />
-                        <span>:</span>
-                        <Select
-                            aria-label="Substitute day"
-                            size="small"
-                            style={{ width: 180 }}
-                            value={substitute.to}
-                            disabled={disabled}
-                            options={[...SUBSTITUTES]}
-                            onChange={(to) => set({ substitute: { ...substitute, to } })}
-                        />
-                        <Checkbox
-                            checked={substitute.keep}
-                            disabled={disabled}
-                            onChange={(event) => set({ substitute: { ...substitute, keep: event.target.checked } })}
-                        >
-                            and the day itself too
-                        </Checkbox>
-                    </>
-                )}
-            </div>
+            <SubstituteFields
+                substitute={substitute}
+                disabled={disabled}
+                onChange={(next) => set({ substitute: next })}
+            />
             <div className="line-row wrap">
                 <Checkbox
                     checked={holiday.part !== null}
@@ -127,6 +82,65 @@ export function RuleFields({
                     }}
                 />
             </div>
+        </div>
+    );
+}
+
+/** The day that is free instead, where a holiday falls on a weekend. */
+function SubstituteFields({
+    substitute,
+    disabled,
+    onChange,
+}: {
+    substitute: Holiday['substitute'];
+    disabled: boolean;
+    onChange: (substitute: Holiday['substitute']) => void;
+}) {
+    return (
+        <div className="line-row wrap">
+            <Checkbox
+                checked={substitute !== null}
+                disabled={disabled}
+                onChange={(event) =>
+                    onChange(event.target.checked ? { on: ['sa', 'su'], to: 'next working day', keep: true } : null)
+                }
+            >
+                has a substitute day
+            </Checkbox>
+            {substitute && (
+                <>
+                    <span>when on</span>
+                    <Select
+                        aria-label="Weekdays that are substituted"
+                        mode="multiple"
+                        size="small"
+                        style={{ minWidth: 170 }}
+                        value={substitute.on}
+                        disabled={disabled}
+                        options={WEEKDAYS}
+                        onChange={(on: Day[]) =>
+                            on.length > 0 && onChange({ ...substitute, on: DAYS.filter((day) => on.includes(day)) })
+                        }
+                    />
+                    <span>:</span>
+                    <Select
+                        aria-label="Substitute day"
+                        size="small"
+                        style={{ width: 180 }}
+                        value={substitute.to}
+                        disabled={disabled}
+                        options={[...SUBSTITUTES]}
+                        onChange={(to) => onChange({ ...substitute, to })}
+                    />
+                    <Checkbox
+                        checked={substitute.keep}
+                        disabled={disabled}
+                        onChange={(event) => onChange({ ...substitute, keep: event.target.checked })}
+                    >
+                        and the day itself too
+                    </Checkbox>
+                </>
+            )}
         </div>
     );
 }

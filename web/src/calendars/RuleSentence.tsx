@@ -18,141 +18,159 @@ const NTH = [
 ];
 const WEEKDAYS = DAYS.map((day) => ({ value: day, label: DAY_NAMES[day] }));
 
-/** The parts of a rule, in the order in which it is said. */
-export function RuleSentence({
-    rule,
-    date,
-    disabled,
-    onChange,
-}: {
-    rule: HolidayRule;
+interface Props<R extends HolidayRule['on'] = HolidayRule['on']> {
+    rule: Extract<HolidayRule, { on: R }>;
     date: string;
     disabled: boolean;
     onChange: (rule: HolidayRule) => void;
-}) {
-    const common = { size: 'small' as const, disabled };
-    if (rule.on === 'yearly')
-        return (
+}
+
+/** The parts of a rule, in the order in which it is said. */
+export function RuleSentence(props: Props) {
+    const { rule } = props;
+    switch (rule.on) {
+        case 'yearly':
+            return <Yearly {...props} rule={rule} />;
+        case 'nth weekday':
+            return <NthWeekday {...props} rule={rule} />;
+        case 'easter':
+            return <Easter {...props} rule={rule} />;
+        case 'weekday near':
+            return <WeekdayNear {...props} rule={rule} />;
+        case 'dates':
+            return <Dates {...props} rule={rule} />;
+        case 'range':
+            return <Span {...props} rule={rule} />;
+    }
+}
+
+function Yearly({ rule, disabled, onChange }: Props<'yearly'>) {
+    return (
+        <MonthDayInput value={rule.date} disabled={disabled} onChange={(next) => onChange({ ...rule, date: next })} />
+    );
+}
+
+function NthWeekday({ rule, disabled, onChange }: Props<'nth weekday'>) {
+    return (
+        <>
+            <span>the</span>
+            <Select
+                size="small"
+                disabled={disabled}
+                aria-label="Which one"
+                style={{ width: 120 }}
+                value={rule.nth}
+                options={NTH}
+                onChange={(nth) => onChange({ ...rule, nth })}
+            />
+            <WeekdaySelect
+                value={rule.weekday}
+                disabled={disabled}
+                onChange={(weekday) => onChange({ ...rule, weekday })}
+            />
+            <span>of</span>
+            <MonthSelect value={rule.month} disabled={disabled} onChange={(month) => onChange({ ...rule, month })} />
+        </>
+    );
+}
+
+function Easter({ rule, disabled, onChange }: Props<'easter'>) {
+    return (
+        <>
+            <Select
+                size="small"
+                disabled={disabled}
+                aria-label="Feast"
+                style={{ width: 230 }}
+                value={EASTER_DAYS.some((one) => one.value === rule.days) ? rule.days : undefined}
+                placeholder={`${rule.days} days from Easter`}
+                options={EASTER_DAYS}
+                onChange={(days) => onChange({ ...rule, days })}
+            />
+            <NumberInput
+                label="Days from Easter"
+                unit="days"
+                min={-100}
+                max={250}
+                value={rule.days}
+                disabled={disabled}
+                onSave={(days) => onChange({ ...rule, days })}
+            />
+            <Select
+                size="small"
+                disabled={disabled}
+                aria-label="Church"
+                style={{ width: 110 }}
+                value={rule.church}
+                options={[
+                    { value: 'western', label: 'Western' },
+                    { value: 'orthodox', label: 'Orthodox' },
+                ]}
+                onChange={(church) => onChange({ ...rule, church })}
+            />
+        </>
+    );
+}
+
+function WeekdayNear({ rule, disabled, onChange }: Props<'weekday near'>) {
+    return (
+        <>
+            <span>the</span>
+            <WeekdaySelect
+                value={rule.weekday}
+                disabled={disabled}
+                onChange={(weekday) => onChange({ ...rule, weekday })}
+            />
+            <Select
+                size="small"
+                disabled={disabled}
+                aria-label="Side"
+                style={{ width: 120 }}
+                value={rule.side}
+                options={['on or before', 'on or after'].map((value) => ({ value, label: value }))}
+                onChange={(side) => onChange({ ...rule, side: side as typeof rule.side })}
+            />
             <MonthDayInput
                 value={rule.date}
                 disabled={disabled}
                 onChange={(next) => onChange({ ...rule, date: next })}
             />
-        );
-    if (rule.on === 'nth weekday')
-        return (
-            <>
-                <span>the</span>
-                <Select
-                    {...common}
-                    aria-label="Which one"
-                    style={{ width: 120 }}
-                    value={rule.nth}
-                    options={NTH}
-                    onChange={(nth) => onChange({ ...rule, nth })}
-                />
-                <WeekdaySelect
-                    value={rule.weekday}
-                    disabled={disabled}
-                    onChange={(weekday) => onChange({ ...rule, weekday })}
-                />
-                <span>of</span>
-                <MonthSelect
-                    value={rule.month}
-                    disabled={disabled}
-                    onChange={(month) => onChange({ ...rule, month })}
-                />
-            </>
-        );
-    if (rule.on === 'easter')
-        return (
-            <>
-                <Select
-                    {...common}
-                    aria-label="Feast"
-                    style={{ width: 230 }}
-                    value={EASTER_DAYS.some((one) => one.value === rule.days) ? rule.days : undefined}
-                    placeholder={`${rule.days} days from Easter`}
-                    options={EASTER_DAYS}
-                    onChange={(days) => onChange({ ...rule, days })}
-                />
-                <NumberInput
-                    label="Days from Easter"
-                    unit="days"
-                    min={-100}
-                    max={250}
-                    value={rule.days}
-                    disabled={disabled}
-                    onSave={(days) => onChange({ ...rule, days })}
-                />
-                <Select
-                    {...common}
-                    aria-label="Church"
-                    style={{ width: 110 }}
-                    value={rule.church}
-                    options={[
-                        { value: 'western', label: 'Western' },
-                        { value: 'orthodox', label: 'Orthodox' },
-                    ]}
-                    onChange={(church) => onChange({ ...rule, church })}
-                />
-            </>
-        );
-    if (rule.on === 'weekday near')
-        return (
-            <>
-                <span>the</span>
-                <WeekdaySelect
-                    value={rule.weekday}
-                    disabled={disabled}
-                    onChange={(weekday) => onChange({ ...rule, weekday })}
-                />
-                <Select
-                    {...common}
-                    aria-label="Side"
-                    style={{ width: 120 }}
-                    value={rule.side}
-                    options={['on or before', 'on or after'].map((value) => ({ value, label: value }))}
-                    onChange={(side) => onChange({ ...rule, side: side as typeof rule.side })}
-                />
-                <MonthDayInput
-                    value={rule.date}
-                    disabled={disabled}
-                    onChange={(next) => onChange({ ...rule, date: next })}
-                />
-            </>
-        );
-    if (rule.on === 'dates')
-        return (
-            <>
-                {rule.dates.map((one, i) => (
-                    <span key={one} className="line-row tight">
-                        <DateInput
-                            label="Date"
-                            value={one}
-                            disabled={disabled}
-                            onSave={(next) => onChange({ ...rule, dates: [...rule.dates.with(i, next)].sort() })}
+        </>
+    );
+}
+
+function Dates({ rule, date, disabled, onChange }: Props<'dates'>) {
+    return (
+        <>
+            {rule.dates.map((one, i) => (
+                <span key={one} className="line-row tight">
+                    <DateInput
+                        label="Date"
+                        value={one}
+                        disabled={disabled}
+                        onSave={(next) => onChange({ ...rule, dates: [...rule.dates.with(i, next)].sort() })}
+                    />
+                    {!disabled && rule.dates.length > 1 && (
+                        <RemoveButton
+                            label={`Remove ${one}`}
+                            onClick={() => onChange({ ...rule, dates: rule.dates.toSpliced(i, 1) })}
                         />
-                        {!disabled && rule.dates.length > 1 && (
-                            <RemoveButton
-                                label={`Remove ${one}`}
-                                onClick={() => onChange({ ...rule, dates: rule.dates.toSpliced(i, 1) })}
-                            />
-                        )}
-                    </span>
-                ))}
-                {!disabled && (
-                    <Button
-                        size="small"
-                        onClick={() =>
-                            onChange({ ...rule, dates: [...rule.dates, nextYear(rule.dates.at(-1) ?? date)] })
-                        }
-                    >
-                        Add a date
-                    </Button>
-                )}
-            </>
-        );
+                    )}
+                </span>
+            ))}
+            {!disabled && (
+                <Button
+                    size="small"
+                    onClick={() => onChange({ ...rule, dates: [...rule.dates, nextYear(rule.dates.at(-1) ?? date)] })}
+                >
+                    Add a date
+                </Button>
+            )}
+        </>
+    );
+}
+
+function Span({ rule, date, disabled, onChange }: Props<'range'>) {
     const yearly = rule.from.length === 5;
     return (
         <>

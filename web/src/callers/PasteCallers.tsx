@@ -3,8 +3,8 @@ import { useId, useState } from 'react';
 import { api, ask } from '../api/client';
 import type { CallerEntry } from '../api/types';
 import { usualSite } from '../plan/kinds';
-import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';
+import { useWrite } from '../plan/writes';
 
 interface Problem {
     line: number;
@@ -15,25 +15,22 @@ interface Problem {
 /** Callers typed or pasted, a line each; the server says what each line is, and lines that are none stay to be mended. */
 export function PasteCallers({ known, onAdd }: { known: CallerEntry[]; onAdd: (entries: CallerEntry[]) => void }) {
     const plan = usePlan();
-    const { complain } = useEdit();
+    const told = useWrite();
     const id = useId();
     const [text, setText] = useState('');
     const [problems, setProblems] = useState<Problem[]>([]);
     const [report, setReport] = useState('');
     const add = async () => {
         const country = plan ? (usualSite(plan)?.country ?? 'GB') : 'GB';
-        try {
-            const read = await ask(api.POST('/api/caller-lines', { body: { text, country } }));
-            const taken = new Set(known.map((one) => one.match));
-            const fresh = read.entries.filter((one) => !taken.has(one.match));
-            if (fresh.length > 0) onAdd(fresh);
-            const lines = text.split(/\r\n|\n|\r/);
-            setText(read.problems.map(({ line }) => lines[line - 1]).join('\n'));
-            setProblems(read.problems);
-            setReport(`${fresh.length} added, ${read.entries.length - fresh.length} here already`);
-        } catch (error) {
-            complain(error);
-        }
+        const read = await told(() => ask(api.POST('/api/caller-lines', { body: { text, country } })));
+        if (!read) return;
+        const taken = new Set(known.map((one) => one.match));
+        const fresh = read.entries.filter((one) => !taken.has(one.match));
+        if (fresh.length > 0) onAdd(fresh);
+        const lines = text.split(/\r\n|\n|\r/);
+        setText(read.problems.map(({ line }) => lines[line - 1]).join('\n'));
+        setProblems(read.problems);
+        setReport(`${fresh.length} added, ${read.entries.length - fresh.length} here already`);
     };
     return (
         <div className="field wide">

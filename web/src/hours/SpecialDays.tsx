@@ -10,10 +10,6 @@ import { DayText } from './WeekText';
 
 /** Single dates on which the hours follow other bands. */
 export function SpecialDays({ value, change, error, disabled }: EditorProps<Hours>) {
-    const { moment } = useMoment();
-    const [date, setDate] = useState('');
-    const [name, setName] = useState('');
-    const day = date || moment.at.slice(0, 10);
     const days = value.specialDays;
     const set = (i: number, part: Partial<Hours['specialDays'][number]>) =>
         change({ ...value, specialDays: days.map((one, j) => (i === j ? { ...one, ...part } : one)) });
@@ -44,39 +40,12 @@ export function SpecialDays({ value, change, error, disabled }: EditorProps<Hour
                         onBlur={(event) => event.target.value !== one.name && set(i, { name: event.target.value })}
                     />
                     <span className="special-bands">
-                        {one.bands.map((band, j) => (
-                            // biome-ignore lint/suspicious/noArrayIndexKey: bands have no identity but their place
-                            <span key={j} className="line-row">
-                                <TimeInput
-                                    label="From"
-                                    value={band.from}
-                                    disabled={disabled}
-                                    onSave={(from) => set(i, { bands: one.bands.with(j, { ...band, from }) })}
-                                />
-                                –
-                                <TimeInput
-                                    label="To"
-                                    value={band.to}
-                                    disabled={disabled}
-                                    onSave={(to) => set(i, { bands: one.bands.with(j, { ...band, to }) })}
-                                />
-                                <Select
-                                    aria-label="State"
-                                    size="small"
-                                    style={{ width: 110 }}
-                                    value={band.state}
-                                    disabled={disabled}
-                                    options={value.states.map((state) => ({ value: state.key, label: state.name }))}
-                                    onChange={(state) => set(i, { bands: one.bands.with(j, { ...band, state }) })}
-                                />
-                                {!disabled && (
-                                    <RemoveButton
-                                        label="Remove this band"
-                                        onClick={() => set(i, { bands: one.bands.toSpliced(j, 1) })}
-                                    />
-                                )}
-                            </span>
-                        ))}
+                        <BandFields
+                            bands={one.bands}
+                            states={value.states}
+                            disabled={disabled}
+                            onChange={(bands) => set(i, { bands })}
+                        />
                         {one.bands.length === 0 && (
                             <span className="quiet">
                                 {value.states.find((state) => state.key === value.default)?.name} all day
@@ -120,42 +89,95 @@ export function SpecialDays({ value, change, error, disabled }: EditorProps<Hour
                 </div>
             ))}
             {!disabled && (
-                <div className="line-row">
-                    <Input
-                        aria-label="Date of a new special day"
-                        type="date"
-                        size="small"
-                        style={{ width: 140 }}
-                        value={day}
-                        onChange={(event) => setDate(event.target.value)}
-                    />
-                    <Input
-                        aria-label="Name of a new special day"
-                        size="small"
-                        style={{ width: 190 }}
-                        placeholder="What is special"
-                        value={name}
-                        onChange={(event) => setName(event.target.value)}
-                    />
-                    <Button
-                        size="small"
-                        disabled={!name.trim() || !day}
-                        onClick={() => {
-                            change({
-                                ...value,
-                                specialDays: [...days, { date: day, name: name.trim(), bands: [] }].toSorted((a, b) =>
-                                    a.date.localeCompare(b.date),
-                                ),
-                            });
-                            setName('');
-                            setDate('');
-                        }}
-                    >
-                        Add special day
-                    </Button>
-                </div>
+                <NewSpecialDay
+                    onAdd={(added) =>
+                        change({
+                            ...value,
+                            specialDays: [...days, added].toSorted((a, b) => a.date.localeCompare(b.date)),
+                        })
+                    }
+                />
             )}
         </>
+    );
+}
+
+function BandFields({
+    bands,
+    states,
+    disabled,
+    onChange,
+}: {
+    bands: Band[];
+    states: Hours['states'];
+    disabled: boolean;
+    onChange: (bands: Band[]) => void;
+}) {
+    return bands.map((band, j) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: bands have no identity but their place
+        <span key={j} className="line-row">
+            <TimeInput
+                label="From"
+                value={band.from}
+                disabled={disabled}
+                onSave={(from) => onChange(bands.with(j, { ...band, from }))}
+            />
+            –
+            <TimeInput
+                label="To"
+                value={band.to}
+                disabled={disabled}
+                onSave={(to) => onChange(bands.with(j, { ...band, to }))}
+            />
+            <Select
+                aria-label="State"
+                size="small"
+                style={{ width: 110 }}
+                value={band.state}
+                disabled={disabled}
+                options={states.map((state) => ({ value: state.key, label: state.name }))}
+                onChange={(state) => onChange(bands.with(j, { ...band, state }))}
+            />
+            {!disabled && <RemoveButton label="Remove this band" onClick={() => onChange(bands.toSpliced(j, 1))} />}
+        </span>
+    ));
+}
+
+function NewSpecialDay({ onAdd }: { onAdd: (day: Hours['specialDays'][number]) => void }) {
+    const { moment } = useMoment();
+    const [date, setDate] = useState('');
+    const [name, setName] = useState('');
+    const day = date || moment.at.slice(0, 10);
+    return (
+        <div className="line-row">
+            <Input
+                aria-label="Date of a new special day"
+                type="date"
+                size="small"
+                style={{ width: 140 }}
+                value={day}
+                onChange={(event) => setDate(event.target.value)}
+            />
+            <Input
+                aria-label="Name of a new special day"
+                size="small"
+                style={{ width: 190 }}
+                placeholder="What is special"
+                value={name}
+                onChange={(event) => setName(event.target.value)}
+            />
+            <Button
+                size="small"
+                disabled={!name.trim() || !day}
+                onClick={() => {
+                    onAdd({ date: day, name: name.trim(), bands: [] });
+                    setName('');
+                    setDate('');
+                }}
+            >
+                Add special day
+            </Button>
+        </div>
     );
 }
 

@@ -14,6 +14,8 @@ interface Cell {
     at: number;
 }
 
+const x = (second: number) => LABEL + (second / DAY_SECONDS) * WIDTH;
+
 /** A week, a row per day: painted with the mouse, or with the arrow keys and Enter. The needle is the moment. */
 export function WeekStrip({
     hours,
@@ -33,7 +35,6 @@ export function WeekStrip({
     const [cursor, setCursor] = useState<Cell>({ day: 0, at: 9 * 3600 });
     const [focused, setFocused] = useState(false);
     const days = stretchesByDay(hours.week);
-    const x = (second: number) => LABEL + (second / DAY_SECONDS) * WIDTH;
     const selection = range(anchor ?? cursor, cursor);
 
     const cellAt = (event: { clientX: number; clientY: number }): Cell => {
@@ -106,38 +107,13 @@ export function WeekStrip({
                     </g>
                 ))}
                 {DAYS.map((day, i) => (
-                    <g key={day} transform={`translate(0 ${TOP + i * ROW})`}>
-                        <text x="0" y={ROW / 2 + 5} className="day">
-                            {DAY_NAMES[day].slice(0, 3)}
-                        </text>
-                        <rect
-                            x={LABEL}
-                            y="2"
-                            width={WIDTH}
-                            height={ROW - 4}
-                            className="ground"
-                            fill={stateFill(hours, hours.default)}
-                        />
-                        {shown(days, i).map((one) => (
-                            <g key={`${one.from}-${one.state}`}>
-                                <rect
-                                    x={x(one.from)}
-                                    y="2"
-                                    width={x(one.to) - x(one.from)}
-                                    height={ROW - 4}
-                                    fill={stateFill(hours, one.state)}
-                                    className="band"
-                                />
-                                {one.to - one.from >= 5400 && (
-                                    <text x={x(one.from) + 6} y={ROW / 2 + 4} className="band-name">
-                                        {hours.states.find((state) => state.key === one.state)?.name}{' '}
-                                        {one.to - one.from >= 10800 ? `${toTime(one.from)}–${toTime(one.to)}` : ''}
-                                    </text>
-                                )}
-                            </g>
-                        ))}
-                        {i === nowDay && <path d={`M${x(nowSecond)} 0v${ROW}m-4 -${ROW}h8l-4 5z`} className="needle" />}
-                    </g>
+                    <DayRow
+                        key={day}
+                        hours={hours}
+                        day={i}
+                        stretches={shown(days, i)}
+                        now={i === nowDay ? nowSecond : undefined}
+                    />
                 ))}
                 {(anchor || focused) &&
                     selection.days.map((day) => (
@@ -159,6 +135,54 @@ export function WeekStrip({
                       : 'Drag over the week to paint; or focus it, select with Shift and the arrows, and press Enter.'}
             </p>
         </div>
+    );
+}
+
+/** A day's bands with their names, and the needle on the day of the moment. */
+function DayRow({
+    hours,
+    day,
+    stretches,
+    now,
+}: {
+    hours: Hours;
+    day: number;
+    stretches: Stretch[];
+    now: number | undefined;
+}) {
+    return (
+        <g transform={`translate(0 ${TOP + day * ROW})`}>
+            <text x="0" y={ROW / 2 + 5} className="day">
+                {DAY_NAMES[DAYS[day] ?? 'mo'].slice(0, 3)}
+            </text>
+            <rect
+                x={LABEL}
+                y="2"
+                width={WIDTH}
+                height={ROW - 4}
+                className="ground"
+                fill={stateFill(hours, hours.default)}
+            />
+            {stretches.map((one) => (
+                <g key={`${one.from}-${one.state}`}>
+                    <rect
+                        x={x(one.from)}
+                        y="2"
+                        width={x(one.to) - x(one.from)}
+                        height={ROW - 4}
+                        fill={stateFill(hours, one.state)}
+                        className="band"
+                    />
+                    {one.to - one.from >= 5400 && (
+                        <text x={x(one.from) + 6} y={ROW / 2 + 4} className="band-name">
+                            {hours.states.find((state) => state.key === one.state)?.name}{' '}
+                            {one.to - one.from >= 10800 ? `${toTime(one.from)}–${toTime(one.to)}` : ''}
+                        </text>
+                    )}
+                </g>
+            ))}
+            {now !== undefined && <path d={`M${x(now)} 0v${ROW}m-4 -${ROW}h8l-4 5z`} className="needle" />}
+        </g>
     );
 }
 

@@ -32,10 +32,9 @@ export function YearChart({
     const [cursor, setCursor] = useState<Cell>();
     const width = year.days.length * DAY;
     const y = (second: number) => TOP + (second / DAY_SECONDS) * HEIGHT;
-    const dayOf = (date: string) => Math.round((Date.parse(date) - Date.UTC(year.year, 0, 1)) / 86_400_000);
     const dateOf = (day: number) => new Date(Date.UTC(year.year, 0, 1 + day)).toISOString().slice(0, 10);
     const paths = useMemo(() => drawn(year), [year]);
-    const needle = now && Number(now.local.slice(0, 4)) === year.year ? cellOf(now.local, dayOf) : undefined;
+    const needle = now && Number(now.local.slice(0, 4)) === year.year ? cellOf(now.local, year) : undefined;
 
     const cellAt = (event: { clientX: number; clientY: number }): Cell | undefined => {
         const box = svg.current?.getBoundingClientRect();
@@ -83,29 +82,8 @@ export function YearChart({
                 onClick={(event) => go(cellAt(event))}
             >
                 <StatePattern states={states} />
-                {year.seasons.map((one) => (
-                    <g
-                        key={one.from}
-                        transform={`translate(${LEFT + dayOf(one.from) * DAY} 16)`}
-                        className="season-mark"
-                    >
-                        <rect width={(dayOf(one.to) - dayOf(one.from) + 1) * DAY} height="13" rx="3" />
-                        <text x="5" y="10">
-                            {one.name}
-                        </text>
-                    </g>
-                ))}
-                {MONTHS.map((month, i) => {
-                    const at = LEFT + dayOf(`${year.year}-${String(i + 1).padStart(2, '0')}-01`) * DAY;
-                    return (
-                        <g key={month}>
-                            <text x={at + 3} y="11" className="tick">
-                                {month}
-                            </text>
-                            <line x1={at} x2={at} y1={TOP - 4} y2={TOP + HEIGHT} className="rule" />
-                        </g>
-                    );
-                })}
+                <Seasons year={year} />
+                <Months year={year} />
                 {[0, 6, 12, 18, 24].map((hour) => (
                     <text key={hour} x={LEFT - 5} y={y(hour * 3600) + 4} textAnchor="end" className="tick">
                         {hour}
@@ -129,28 +107,7 @@ export function YearChart({
                         className="rule"
                     />
                 ))}
-                {year.holidays
-                    .filter((one) => one.kept)
-                    .map((one) => (
-                        <circle
-                            key={one.date + one.name}
-                            cx={LEFT + (dayOf(one.date) + 0.5) * DAY}
-                            cy={TOP - 9}
-                            r="2.6"
-                            className="holiday-mark"
-                        />
-                    ))}
-                {year.specialDays.map((one) => (
-                    <path
-                        key={one.date}
-                        d={`M${LEFT + (dayOf(one.date) + 0.5) * DAY} ${TOP - 4}l-4 -8h8z`}
-                        className="special-mark"
-                    />
-                ))}
-                {year.clockChanges.map((one) => {
-                    const at = LEFT + (dayOf(one.date) + 0.5) * DAY;
-                    return <line key={one.date} x1={at} x2={at} y1={TOP} y2={TOP + HEIGHT} className="clock-mark" />;
-                })}
+                <DayMarks year={year} />
                 {needle && <Cross cell={needle} y={y} className="needle" />}
                 {cursor && <Cross cell={cursor} y={y} className="cursor" />}
             </svg>
@@ -170,6 +127,73 @@ export function YearChart({
     );
 }
 
+function Seasons({ year }: { year: Year }) {
+    return (
+        <>
+            {year.seasons.map((one) => (
+                <g
+                    key={one.from}
+                    transform={`translate(${LEFT + dayIn(year, one.from) * DAY} 16)`}
+                    className="season-mark"
+                >
+                    <rect width={(dayIn(year, one.to) - dayIn(year, one.from) + 1) * DAY} height="13" rx="3" />
+                    <text x="5" y="10">
+                        {one.name}
+                    </text>
+                </g>
+            ))}
+        </>
+    );
+}
+
+function Months({ year }: { year: Year }) {
+    return (
+        <>
+            {MONTHS.map((month, i) => {
+                const at = LEFT + dayIn(year, `${year.year}-${String(i + 1).padStart(2, '0')}-01`) * DAY;
+                return (
+                    <g key={month}>
+                        <text x={at + 3} y="11" className="tick">
+                            {month}
+                        </text>
+                        <line x1={at} x2={at} y1={TOP - 4} y2={TOP + HEIGHT} className="rule" />
+                    </g>
+                );
+            })}
+        </>
+    );
+}
+
+/** Holidays that are kept, special days, and days on which the clocks change. */
+function DayMarks({ year }: { year: Year }) {
+    return (
+        <>
+            {year.holidays
+                .filter((one) => one.kept)
+                .map((one) => (
+                    <circle
+                        key={one.date + one.name}
+                        cx={LEFT + (dayIn(year, one.date) + 0.5) * DAY}
+                        cy={TOP - 9}
+                        r="2.6"
+                        className="holiday-mark"
+                    />
+                ))}
+            {year.specialDays.map((one) => (
+                <path
+                    key={one.date}
+                    d={`M${LEFT + (dayIn(year, one.date) + 0.5) * DAY} ${TOP - 4}l-4 -8h8z`}
+                    className="special-mark"
+                />
+            ))}
+            {year.clockChanges.map((one) => {
+                const at = LEFT + (dayIn(year, one.date) + 0.5) * DAY;
+                return <line key={one.date} x1={at} x2={at} y1={TOP} y2={TOP + HEIGHT} className="clock-mark" />;
+            })}
+        </>
+    );
+}
+
 function Cross({ cell, y, className }: { cell: Cell; y: (second: number) => number; className: string }) {
     const at = LEFT + (cell.day + 0.5) * DAY;
     return (
@@ -180,9 +204,13 @@ function Cross({ cell, y, className }: { cell: Cell; y: (second: number) => numb
     );
 }
 
-function cellOf(local: string, dayOf: (date: string) => number): Cell {
+function dayIn(year: Year, date: string): number {
+    return Math.round((Date.parse(date) - Date.UTC(year.year, 0, 1)) / 86_400_000);
+}
+
+function cellOf(local: string, year: Year): Cell {
     const [hours = 0, minutes = 0, seconds = 0] = local.slice(11).split(':').map(Number);
-    return { day: dayOf(local.slice(0, 10)), at: hours * 3600 + minutes * 60 + seconds };
+    return { day: dayIn(year, local.slice(0, 10)), at: hours * 3600 + minutes * 60 + seconds };
 }
 
 /** One path per state: thousands of rectangles would be slow. */

@@ -5,8 +5,8 @@ import { useNavigate } from 'react-router';
 import { api, ask, RefusedError } from '../api/client';
 import type { Kind } from '../api/types';
 import { useMoment } from '../moment/useMoment';
-import { useEdit } from '../plan/useEdit';
 import { patchDraft } from '../plan/usePlan';
+import { useWrite } from '../plan/writes';
 import { ElementPicker } from '../ui/ElementPicker';
 import { Field } from '../ui/Field';
 import styles from './patterns.module.css';
@@ -71,7 +71,7 @@ export function FromPattern() {
 
 function PatternDialog({ onClose }: { onClose: () => void }) {
     const queries = useQueryClient();
-    const { complain } = useEdit();
+    const told = useWrite();
     const { search } = useMoment();
     const go = useNavigate();
     const patterns = useQuery({
@@ -89,19 +89,22 @@ function PatternDialog({ onClose }: { onClose: () => void }) {
     const make = async () => {
         setIsBusy(true);
         setRefused(undefined);
-        try {
-            const wanted = Object.fromEntries(asks.map(({ key }) => [key, answers[key] ?? null]));
-            const body = { pattern: chosen, name, answers: wanted };
-            const made = await ask(api.POST('/api/plans/draft/journeys', { body }));
-            patchDraft(queries, made);
-            onClose();
-            go({ pathname: `/journeys/${made.id}`, search }, { state: { isNew: true } });
-        } catch (problem) {
-            if (problem instanceof RefusedError && problem.problem.errors) setRefused(problem);
-            else complain(problem);
-        } finally {
-            setIsBusy(false);
-        }
+        const wanted = Object.fromEntries(asks.map(({ key }) => [key, answers[key] ?? null]));
+        const body = { pattern: chosen, name, answers: wanted };
+        const made = await told(async () => {
+            try {
+                return await ask(api.POST('/api/plans/draft/journeys', { body }));
+            } catch (problem) {
+                if (!(problem instanceof RefusedError) || !problem.problem.errors) throw problem;
+                setRefused(problem);
+                return null;
+            }
+        });
+        setIsBusy(false);
+        if (!made) return;
+        patchDraft(queries, made);
+        onClose();
+        go({ pathname: `/journeys/${made.id}`, search }, { state: { isNew: true } });
     };
     return (
         <Modal

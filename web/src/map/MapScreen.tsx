@@ -5,7 +5,6 @@ import { api, ask } from '../api/client';
 import type { JourneyMapData } from '../api/types';
 import { useLiveStamp } from '../moment/useLiveStamp';
 import { toTrialCall, useMoment } from '../moment/useMoment';
-import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';
 import { keepFile } from '../ui/keepFile';
 import styles from './map.module.css';
@@ -16,7 +15,6 @@ export function MapScreen() {
     const plan = usePlan();
     const go = useNavigate();
     const live = useLiveStamp();
-    const { complain } = useEdit();
     const { moment, search } = useMoment();
     const journeys = plan?.all('journey') ?? [];
     const numbers = plan?.all('number') ?? [];
@@ -32,7 +30,6 @@ export function MapScreen() {
     const print = useMutation({
         mutationFn: () => ask(api.POST('/api/journey-maps.pdf', { body: { call, of: of?.id ?? '' }, parseAs: 'blob' })),
         onSuccess: (file) => keepFile(file as unknown as Blob, `${of?.name}.pdf`),
-        onError: complain,
     });
     if (!of) return <p className="quiet pad">There is no journey yet.</p>;
     const maps = map.data?.maps ?? [];

@@ -49,55 +49,14 @@ export function AssumptionsEditor() {
             <h2>Take for granted</h2>
             {moment.phones.length === 0 && <p className="quiet">Nobody answers: the whole overflow is shown.</p>}
             {moment.phones.map((one, i) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: assumptions have no identity but their place
-                <div key={i} className="assumption">
-                    <Select
-                        aria-label="Who"
-                        size="small"
-                        showSearch={{ optionFilterProp: 'label' }}
-                        style={{ width: 190 }}
-                        value={one.who}
-                        options={who}
-                        onChange={(next) =>
-                            set(i, next === '*' && isStatus(one.does) ? { who: next, does: 'answers' } : { who: next })
-                        }
-                    />
-                    <Select
-                        aria-label="Does what"
-                        size="small"
-                        style={{ width: 130 }}
-                        value={one.does}
-                        options={one.who === '*' ? DOES.filter(({ value }) => !isStatus(value)) : DOES}
-                        onChange={(does) => set(i, { does, after: does === 'on a call' ? null : (one.after ?? 8) })}
-                    />
-                    {(one.does === 'answers' || one.does === 'refuses') && (
-                        <NumberInput
-                            label={
-                                one.does === 'answers' ? 'Seconds until it is answered' : 'Seconds until it is refused'
-                            }
-                            unit="s"
-                            min={0}
-                            max={3600}
-                            value={one.after ?? 0}
-                            onSave={(after) => set(i, { after })}
-                        />
-                    )}
-                    {one.does === 'on a call' && (
-                        <OptionalNumberInput
-                            label="Seconds until a second call is answered"
-                            open="never"
-                            unit="s to answer another"
-                            min={0}
-                            max={3600}
-                            value={one.after}
-                            onSave={(after) => set(i, { after })}
-                        />
-                    )}
-                    <RemoveButton
-                        label="Remove this assumption"
-                        onClick={() => change({ phones: moment.phones.filter((_, j) => j !== i) })}
-                    />
-                </div>
+                <AssumedPhone
+                    // biome-ignore lint/suspicious/noArrayIndexKey: assumptions have no identity but their place
+                    key={i}
+                    one={one}
+                    who={who}
+                    onChange={(part) => set(i, part)}
+                    onRemove={() => change({ phones: moment.phones.filter((_, j) => j !== i) })}
+                />
             ))}
             <Button
                 size="small"
@@ -160,6 +119,65 @@ export function AssumptionsEditor() {
             <Checkbox checked={moment.unforced} onChange={(event) => change({ unforced: event.target.checked })}>
                 As if no hours were forced, for this call
             </Checkbox>
+        </div>
+    );
+}
+
+/** What one phone, person or everybody does. */
+function AssumedPhone({
+    one,
+    who,
+    onChange,
+    onRemove,
+}: {
+    one: Assumed;
+    who: { value: string; label: string }[];
+    onChange: (part: Partial<Assumed>) => void;
+    onRemove: () => void;
+}) {
+    return (
+        <div className="assumption">
+            <Select
+                aria-label="Who"
+                size="small"
+                showSearch={{ optionFilterProp: 'label' }}
+                style={{ width: 190 }}
+                value={one.who}
+                options={who}
+                onChange={(next) =>
+                    onChange(next === '*' && isStatus(one.does) ? { who: next, does: 'answers' } : { who: next })
+                }
+            />
+            <Select
+                aria-label="Does what"
+                size="small"
+                style={{ width: 130 }}
+                value={one.does}
+                options={one.who === '*' ? DOES.filter(({ value }) => !isStatus(value)) : DOES}
+                onChange={(does) => onChange({ does, after: does === 'on a call' ? null : (one.after ?? 8) })}
+            />
+            {(one.does === 'answers' || one.does === 'refuses') && (
+                <NumberInput
+                    label={one.does === 'answers' ? 'Seconds until it is answered' : 'Seconds until it is refused'}
+                    unit="s"
+                    min={0}
+                    max={3600}
+                    value={one.after ?? 0}
+                    onSave={(after) => onChange({ after })}
+                />
+            )}
+            {one.does === 'on a call' && (
+                <OptionalNumberInput
+                    label="Seconds until a second call is answered"
+                    open="never"
+                    unit="s to answer another"
+                    min={0}
+                    max={3600}
+                    value={one.after}
+                    onSave={(after) => onChange({ after })}
+                />
+            )}
+            <RemoveButton label="Remove this assumption" onClick={onRemove} />
         </div>
     );
 }

@@ -8,7 +8,7 @@ import { EndingIcon, endingLabel } from '../call/EndingIcon';
 import { useLiveStamp } from '../moment/useLiveStamp';
 import { toTrialCall, useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
-import { usePlan } from '../plan/usePlan';
+import { type PlanIndex, usePlan } from '../plan/usePlan';
 import { type Column, LongTable } from '../ui/LongTable';
 import { PhoneNumberText } from '../ui/PhoneNumberField';
 import { useCalm } from '../ui/useCalm';
@@ -61,33 +61,19 @@ const changedColumn: Column<Line> = {
         ),
 };
 
-/** What a call to each number meets at the moment of the bar. */
-export function AllNumbersScreen() {
-    const plan = usePlan();
-    const { moment, search, change } = useMoment();
-    const [chosen, setChosen] = useState<string[]>([]);
-    const [wanted, setWanted] = useState('');
-    const [ofSite, setOfSite] = useState<string | null>(null);
-    const [ending, setEnding] = useState<NumberAnswer['ending'] | null>(null);
-    const numbers = useMemo(() => plan?.all('number') ?? [], [plan]);
-    const { answers, changes } = useNumberAnswers(numbers);
-    if (!plan) return null;
+/** What the table says of a number besides its answer. */
+function namesIn(plan: PlanIndex | undefined) {
+    return {
+        target: (number: NumberElement) => plan?.find(number.target),
+        site: (number: NumberElement) => plan?.get('site', number.site)?.name ?? '',
+        international: (number: NumberElement) => plan?.plan.international[number.number] ?? number.number,
+    };
+}
 
-    const target = (number: NumberElement) => plan.find(number.target);
-    const site = (number: NumberElement) => plan.get('site', number.site)?.name ?? '';
-    const international = (number: NumberElement) => plan.plan.international[number.number] ?? number.number;
-    const words = wanted.toLowerCase().trim();
-    const fits = ({ number, answer }: Line) =>
-        (ofSite === null || number.site === ofSite) &&
-        (ending === null || answer?.ending === ending) &&
-        (words === '' ||
-            `${number.name} ${number.number} ${international(number)} ${site(number)} ${target(number)?.name ?? ''} ${answer?.sentence ?? ''}`
-                .toLowerCase()
-                .includes(words));
-    const lines = numbers
-        .map((number): Line => ({ number, answer: answers[number.id], changed: changes[number.id] }))
-        .filter(fits);
-    const columns: Column<Line>[] = [
+function useColumns(plan: PlanIndex | undefined): Column<Line>[] {
+    const { moment, search, change } = useMoment();
+    const { target, site, international } = namesIn(plan);
+    return [
         {
             title: 'Number',
             width: 170,
@@ -161,6 +147,33 @@ export function AllNumbersScreen() {
         },
         ...(moment.in === 'draft' ? [changedColumn] : []),
     ];
+}
+
+/** What a call to each number meets at the moment of the bar. */
+export function AllNumbersScreen() {
+    const plan = usePlan();
+    const { moment } = useMoment();
+    const [chosen, setChosen] = useState<string[]>([]);
+    const [wanted, setWanted] = useState('');
+    const [ofSite, setOfSite] = useState<string | null>(null);
+    const [ending, setEnding] = useState<NumberAnswer['ending'] | null>(null);
+    const numbers = useMemo(() => plan?.all('number') ?? [], [plan]);
+    const { answers, changes } = useNumberAnswers(numbers);
+    const columns = useColumns(plan);
+    if (!plan) return null;
+
+    const { target, site, international } = namesIn(plan);
+    const words = wanted.toLowerCase().trim();
+    const fits = ({ number, answer }: Line) =>
+        (ofSite === null || number.site === ofSite) &&
+        (ending === null || answer?.ending === ending) &&
+        (words === '' ||
+            `${number.name} ${number.number} ${international(number)} ${site(number)} ${target(number)?.name ?? ''} ${answer?.sentence ?? ''}`
+                .toLowerCase()
+                .includes(words));
+    const lines = numbers
+        .map((number): Line => ({ number, answer: answers[number.id], changed: changes[number.id] }))
+        .filter(fits);
     return (
         <div className="one">
             <section className="sheet" aria-label="All numbers now">

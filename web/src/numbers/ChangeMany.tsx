@@ -2,7 +2,6 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { App, Button, Select } from 'antd';
 import { api, ask } from '../api/client';
 import { TAKING_CALLS } from '../plan/kinds';
-import { useEdit } from '../plan/useEdit';
 import { patchDraft } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
 import { missingLanguages } from '../ui/LanguageSelect';
@@ -16,7 +15,6 @@ interface Alike {
 /** Changes all numbers that are chosen alike, as one edit. */
 export function ChangeMany({ ids, onClear }: { ids: string[]; onClear: () => void }) {
     const queries = useQueryClient();
-    const { complain } = useEdit();
     const { message } = App.useApp();
     const change = useMutation({
         mutationFn: (alike: Alike) => ask(api.POST('/api/plans/draft/numbers', { body: { ids, change: alike } })),
@@ -24,7 +22,6 @@ export function ChangeMany({ ids, onClear }: { ids: string[]; onClear: () => voi
             patchDraft(queries, changed);
             message.success(`${changed.label}. Undo takes it back.`);
         },
-        onError: complain,
     });
     return (
         <div className="line-row wrap" role="group" aria-label="Numbers that are chosen">

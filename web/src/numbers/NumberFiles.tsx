@@ -3,8 +3,8 @@ import { App, Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { api, ask } from '../api/client';
 import { useMoment } from '../moment/useMoment';
-import { useEdit } from '../plan/useEdit';
 import { patchDraft } from '../plan/usePlan';
+import { useWrite } from '../plan/writes';
 import { FileButton, whyRefused } from '../ui/FileButton';
 import { FileReport, type FileRow } from '../ui/FileReport';
 
@@ -16,7 +16,7 @@ interface Row extends FileRow {
 export function NumberFiles() {
     const { moment } = useMoment();
     const { message } = App.useApp();
-    const { complain } = useEdit();
+    const told = useWrite();
     const queries = useQueryClient();
     const [text, setText] = useState('');
     const [rows, setRows] = useState<Row[]>();
@@ -37,16 +37,13 @@ export function NumberFiles() {
     };
     const take = async () => {
         setBusy(true);
-        try {
-            const change = await ask(api.POST('/api/plans/draft/numbers/import', { body: { text, makes, leaveOut } }));
-            patchDraft(queries, change);
-            message.success(`${change.label}. Undo takes all of them back.`);
-            setRows(undefined);
-        } catch (error) {
-            complain(error);
-        } finally {
-            setBusy(false);
-        }
+        const body = { text, makes, leaveOut };
+        const change = await told(() => ask(api.POST('/api/plans/draft/numbers/import', { body })));
+        setBusy(false);
+        if (!change) return;
+        patchDraft(queries, change);
+        message.success(`${change.label}. Undo takes all of them back.`);
+        setRows(undefined);
     };
     const made = rows?.flatMap((row) => (row.makes ? [row.makes] : [])) ?? [];
     return (

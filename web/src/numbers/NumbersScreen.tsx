@@ -8,6 +8,7 @@ import { useMoment } from '../moment/useMoment';
 import { TAKING_CALLS, usualSite } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';
+import { useWrite } from '../plan/writes';
 import { SiteField } from '../ui/ElementField';
 import { ElementPicker } from '../ui/ElementPicker';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
@@ -131,7 +132,8 @@ function Leads({ number }: { number: NumberElement }) {
 
 function NumberAdder() {
     const plan = usePlan();
-    const { add, complain } = useEdit();
+    const { add } = useEdit();
+    const told = useWrite();
     const { search } = useMoment();
     const go = useNavigate();
     const [text, setText] = useState('');
@@ -143,34 +145,36 @@ function NumberAdder() {
     const submit = async () => {
         if (!text.trim() || !chosen) return;
         setRefused(undefined);
-        try {
-            const read = await ask(
-                api.GET('/api/phone-numbers', { params: { query: { text, country: chosen.country } } }),
-            );
-            const taken = plan?.all('number').find((one) => one.number === read.number);
-            if (taken) {
-                setRefused(`${read.international} is here already, as “${taken.name}”.`);
-                return;
+        const query = { text, country: chosen.country };
+        const read = await told(async () => {
+            try {
+                return await ask(api.GET('/api/phone-numbers', { params: { query } }));
+            } catch (error) {
+                if (!(error instanceof RefusedError) || !error.problem.errors) throw error;
+                setRefused(error.problem.detail);
+                return null;
             }
-            const made = await add({
-                kind: 'number',
-                name: read.international,
-                number: read.number,
-                site: chosen.id,
-                language: chosen.language,
-                target: null,
-                tellsCaller: true,
-                block: null,
-                keptUntil: null,
-            } as never);
-            if (made) {
-                setText('');
-                go({ pathname: `/numbers/${made}`, search });
-            }
-        } catch (error) {
-            if (error instanceof RefusedError && error.problem.errors) setRefused(error.problem.detail);
-            else complain(error);
+        });
+        if (!read) return;
+        const taken = plan?.all('number').find((one) => one.number === read.number);
+        if (taken) {
+            setRefused(`${read.international} is here already, as “${taken.name}”.`);
+            return;
         }
+        const made = await add({
+            kind: 'number',
+            name: read.international,
+            number: read.number,
+            site: chosen.id,
+            language: chosen.language,
+            target: null,
+            tellsCaller: true,
+            block: null,
+            keptUntil: null,
+        } as never);
+        if (!made) return;
+        setText('');
+        go({ pathname: `/numbers/${made}`, search });
     };
 
     if (sites.length === 0) return <p className="quiet">Add a site first: its country says how numbers are typed.</p>;

@@ -3,17 +3,14 @@ import { Button } from 'antd';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
 import { toTrialCall, useMoment } from '../moment/useMoment';
-import { useEdit } from '../plan/useEdit';
 
 /** Puts the e-mails that the trial call sends into the outbox, where they can be read. */
 export function SendButton() {
     const { moment, search } = useMoment();
-    const { complain } = useEdit();
     const queries = useQueryClient();
     const send = useMutation({
         mutationFn: () => ask(api.POST('/api/outbox', { body: toTrialCall(moment) })),
         onSuccess: () => queries.invalidateQueries({ queryKey: ['outbox'] }),
-        onError: complain,
     });
     return (
         <span className="line-row tight">

@@ -1,7 +1,7 @@
 import { App, Button } from 'antd';
 import { RefusedError } from '../api/client';
 import type { Override, SignInState, Trace } from '../api/types';
-import { useEdit } from '../plan/useEdit';
+import { useWrite } from '../plan/writes';
 import { useSignIns } from '../queues/useSignIns';
 import { useForce, useOverrides } from './useOverrides';
 
@@ -24,9 +24,9 @@ interface SignInWhat {
 
 function SignInCode({ what: { queue, signIn, who }, trace }: { what: SignInWhat; trace: Trace }) {
     const { set } = useSignIns();
-    const { complain } = useEdit();
+    const told = useWrite();
     if (who === null) return null;
-    return <DoIt act={() => set(queue, who, signIn, `Code ${trace.call.to} dialled`).catch(complain)} />;
+    return <DoIt act={() => told(() => set(queue, who, signIn, `Code ${trace.call.to} dialled`))} />;
 }
 
 function DoIt({ act }: { act: () => void }) {

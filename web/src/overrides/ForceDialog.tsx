@@ -22,12 +22,9 @@ export function ForceButton({ hours, zone }: { hours: HoursOutline; zone: string
 
 function ForceDialog({ hours, zone, onClose }: { hours: HoursOutline; zone: string; onClose: () => void }) {
     const { force } = useForce();
-    const now = nowIn(zone);
     const [state, setState] = useState(hours.states.find((one) => !one.open)?.key ?? hours.default);
     const [reason, setReason] = useState('');
-    const [ends, setEnds] = useState<Override['ends']>('next change');
-    const [date, setDate] = useState(now.slice(0, 10));
-    const [time, setTime] = useState('18:00');
+    const [end, setEnd] = useState<End>({ ends: 'next change', date: nowIn(zone).slice(0, 10), time: '18:00' });
     const [errors, setErrors] = useState<FieldError[]>([]);
     const [busy, setBusy] = useState(false);
     const because = useRef<InputRef>(null);
@@ -39,8 +36,8 @@ function ForceDialog({ hours, zone, onClose }: { hours: HoursOutline; zone: stri
                 hours: hours.id,
                 state,
                 reason: reason.trim(),
-                ends,
-                ...(ends === 'at' ? { at: `${date}T${time}` } : {}),
+                ends: end.ends,
+                ...(end.ends === 'at' ? { at: `${end.date}T${end.time}` } : {}),
             });
             onClose();
         } catch (error) {
@@ -89,43 +86,7 @@ function ForceDialog({ hours, zone, onClose }: { hours: HoursOutline; zone: stri
                     />
                 )}
             </Field>
-            <fieldset className="choice">
-                <legend>Until</legend>
-                <Radio.Group
-                    value={ends}
-                    onChange={(event) => setEnds(event.target.value)}
-                    className="stacked"
-                    options={[
-                        { value: 'next change', label: 'the next change of the timetable' },
-                        { value: 'at', label: 'a time' },
-                        { value: 'until lifted', label: 'somebody lifts it' },
-                    ]}
-                />
-                {ends === 'at' && (
-                    <div className="line-row">
-                        <Input
-                            type="date"
-                            aria-label="Day it ends"
-                            style={{ width: 150 }}
-                            value={date}
-                            onChange={(event) => setDate(event.target.value)}
-                        />
-                        <Input
-                            type="time"
-                            aria-label="Time it ends"
-                            style={{ width: 110 }}
-                            value={time}
-                            onChange={(event) => setTime(event.target.value)}
-                        />
-                        <span className="quiet">{zone}</span>
-                    </div>
-                )}
-                {(errorAt(errors, '/at') ?? errorAt(errors, '/ends') ?? errorAt(errors, '/hours')) && (
-                    <p className="alarm" role="alert">
-                        {errorAt(errors, '/at') ?? errorAt(errors, '/ends') ?? errorAt(errors, '/hours')}
-                    </p>
-                )}
-            </fieldset>
+            <Until end={end} zone={zone} errors={errors} onChange={setEnd} />
             {errors.some((one) => one.pointer === '') && <p className="alarm">{errors[0]?.detail}</p>}
             {hours.codes.length > 0 && (
                 <p className="quiet">
@@ -140,5 +101,65 @@ function ForceDialog({ hours, zone, onClose }: { hours: HoursOutline; zone: stri
                 </p>
             )}
         </Modal>
+    );
+}
+
+interface End {
+    ends: Override['ends'];
+    date: string;
+    time: string;
+}
+
+/** When it ends: by the timetable, at a time, or when somebody lifts it. */
+function Until({
+    end,
+    zone,
+    errors,
+    onChange,
+}: {
+    end: End;
+    zone: string;
+    errors: FieldError[];
+    onChange: (end: End) => void;
+}) {
+    const wrong = errorAt(errors, '/at') ?? errorAt(errors, '/ends') ?? errorAt(errors, '/hours');
+    return (
+        <fieldset className="choice">
+            <legend>Until</legend>
+            <Radio.Group
+                value={end.ends}
+                onChange={(event) => onChange({ ...end, ends: event.target.value })}
+                className="stacked"
+                options={[
+                    { value: 'next change', label: 'the next change of the timetable' },
+                    { value: 'at', label: 'a time' },
+                    { value: 'until lifted', label: 'somebody lifts it' },
+                ]}
+            />
+            {end.ends === 'at' && (
+                <div className="line-row">
+                    <Input
+                        type="date"
+                        aria-label="Day it ends"
+                        style={{ width: 150 }}
+                        value={end.date}
+                        onChange={(event) => onChange({ ...end, date: event.target.value })}
+                    />
+                    <Input
+                        type="time"
+                        aria-label="Time it ends"
+                        style={{ width: 110 }}
+                        value={end.time}
+                        onChange={(event) => onChange({ ...end, time: event.target.value })}
+                    />
+                    <span className="quiet">{zone}</span>
+                </div>
+            )}
+            {wrong && (
+                <p className="alarm" role="alert">
+                    {wrong}
+                </p>
+            )}
+        </fieldset>
     );
 }

@@ -5,20 +5,14 @@ import { useNavigate } from 'react-router';
 import { api, ask } from '../api/client';
 import type { Person } from '../api/types';
 import { useMoment } from '../moment/useMoment';
-import { useEdit } from '../plan/useEdit';
 import { patchDraft, usePlan } from '../plan/usePlan';
+import { useWrite } from '../plan/writes';
+
+type Option = { value: string; label: string };
 
 /** What concerns others as well: copying the rules to them, or somebody else in this person's place. */
 export const OtherPeople = memo(function OtherPeople({ person }: { person: Person }) {
     const plan = usePlan();
-    const queries = useQueryClient();
-    const { complain } = useEdit();
-    const { search } = useMoment();
-    const { message, modal } = App.useApp();
-    const go = useNavigate();
-    const [copyTo, setCopyTo] = useState<string[]>([]);
-    const [into, setInto] = useState<string | null>(null);
-    const [withPhones, setWithPhones] = useState(true);
     const others = useMemo(
         () =>
             (plan?.all('person') ?? [])
@@ -26,45 +20,81 @@ export const OtherPeople = memo(function OtherPeople({ person }: { person: Perso
                 .map((one) => ({ value: one.id, label: one.extension ? `${one.name} (${one.extension})` : one.name })),
         [plan, person.id],
     );
-    const name = plan?.get('person', into)?.name;
+    return (
+        <>
+            <h2>Other people</h2>
+            {person.rules.length > 0 && <CopyRules person={person} others={others} />}
+            <InPlaceOf person={person} others={others} />
+        </>
+    );
+});
+
+function CopyRules({ person, others }: { person: Person; others: Option[] }) {
+    const queries = useQueryClient();
+    const told = useWrite();
+    const { message, modal } = App.useApp();
+    const [copyTo, setCopyTo] = useState<string[]>([]);
 
     const copy = async () => {
-        try {
-            const change = await ask(
-                api.POST('/api/plans/draft/people/{id}/copy-rules', {
-                    params: { path: { id: person.id } },
-                    body: { to: copyTo },
-                }),
-            );
-            patchDraft(queries, change);
-            setCopyTo([]);
-            message.success(`${change.label}. Undo takes it back.`);
-            if (change.leftOut.length > 0)
-                modal.info({
-                    title: 'Some rules were left out',
-                    content: change.leftOut
-                        .map((one) => `${one.person}: ${one.rules} of them, for want of such a phone`)
-                        .join('; '),
-                });
-        } catch (error) {
-            complain(error);
-        }
+        const params = { path: { id: person.id } };
+        const change = await told(() =>
+            ask(api.POST('/api/plans/draft/people/{id}/copy-rules', { params, body: { to: copyTo } })),
+        );
+        if (!change) return;
+        patchDraft(queries, change);
+        setCopyTo([]);
+        message.success(`${change.label}. Undo takes it back.`);
+        if (change.leftOut.length > 0)
+            modal.info({
+                title: 'Some rules were left out',
+                content: change.leftOut
+                    .map((one) => `${one.person}: ${one.rules} of them, for want of such a phone`)
+                    .join('; '),
+            });
     };
+
+    return (
+        <div className="line-row wrap">
+            <span>Copy these rules to</span>
+            <Select
+                aria-label="Copy the rules to"
+                mode="multiple"
+                size="small"
+                style={{ minWidth: 260 }}
+                optionFilterProp="label"
+                value={copyTo}
+                options={others}
+                onChange={setCopyTo}
+            />
+            <Button size="small" disabled={copyTo.length === 0} onClick={copy}>
+                Copy, in place of theirs
+            </Button>
+        </div>
+    );
+}
+
+/** Somebody else takes this person's place everywhere. */
+function InPlaceOf({ person, others }: { person: Person; others: Option[] }) {
+    const plan = usePlan();
+    const queries = useQueryClient();
+    const told = useWrite();
+    const { search } = useMoment();
+    const { message, modal } = App.useApp();
+    const go = useNavigate();
+    const [into, setInto] = useState<string | null>(null);
+    const [withPhones, setWithPhones] = useState(true);
+    const name = plan?.get('person', into)?.name;
+
     const merge = async () => {
         if (!into) return;
-        try {
-            const change = await ask(
-                api.POST('/api/plans/draft/people/{id}/merge', {
-                    params: { path: { id: person.id } },
-                    body: { into, withPhones },
-                }),
-            );
-            patchDraft(queries, change);
-            message.success(`${change.label}. Undo brings ${person.name} back.`);
-            go({ pathname: `/people/${into}`, search });
-        } catch (error) {
-            complain(error);
-        }
+        const params = { path: { id: person.id } };
+        const change = await told(() =>
+            ask(api.POST('/api/plans/draft/people/{id}/merge', { params, body: { into, withPhones } })),
+        );
+        if (!change) return;
+        patchDraft(queries, change);
+        message.success(`${change.label}. Undo brings ${person.name} back.`);
+        go({ pathname: `/people/${into}`, search });
     };
     const confirm = async () => {
         if (!into) return;
@@ -99,46 +129,25 @@ export const OtherPeople = memo(function OtherPeople({ person }: { person: Perso
     };
 
     return (
-        <>
-            <h2>Other people</h2>
-            {person.rules.length > 0 && (
-                <div className="line-row wrap">
-                    <span>Copy these rules to</span>
-                    <Select
-                        aria-label="Copy the rules to"
-                        mode="multiple"
-                        size="small"
-                        style={{ minWidth: 260 }}
-                        optionFilterProp="label"
-                        value={copyTo}
-                        options={others}
-                        onChange={setCopyTo}
-                    />
-                    <Button size="small" disabled={copyTo.length === 0} onClick={copy}>
-                        Copy, in place of theirs
-                    </Button>
-                </div>
-            )}
-            <div className="line-row wrap">
-                <span>Put</span>
-                <Select
-                    aria-label={`Who takes the place of ${person.name}`}
-                    size="small"
-                    style={{ minWidth: 200 }}
-                    showSearch={{ optionFilterProp: 'label' }}
-                    placeholder="somebody else"
-                    value={into}
-                    options={others}
-                    onChange={setInto}
-                />
-                <span>in the place of {person.name} everywhere,</span>
-                <Checkbox checked={withPhones} onChange={(event) => setWithPhones(event.target.checked)}>
-                    with these phones
-                </Checkbox>
-                <Button size="small" disabled={!into} onClick={confirm}>
-                    Show what that changes …
-                </Button>
-            </div>
-        </>
+        <div className="line-row wrap">
+            <span>Put</span>
+            <Select
+                aria-label={`Who takes the place of ${person.name}`}
+                size="small"
+                style={{ minWidth: 200 }}
+                showSearch={{ optionFilterProp: 'label' }}
+                placeholder="somebody else"
+                value={into}
+                options={others}
+                onChange={setInto}
+            />
+            <span>in the place of {person.name} everywhere,</span>
+            <Checkbox checked={withPhones} onChange={(event) => setWithPhones(event.target.checked)}>
+                with these phones
+            </Checkbox>
+            <Button size="small" disabled={!into} onClick={confirm}>
+                Show what that changes …
+            </Button>
+        </div>
     );
-});
+}

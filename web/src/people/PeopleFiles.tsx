@@ -3,8 +3,8 @@ import { App, Button } from 'antd';
 import { useState } from 'react';
 import { api, ask } from '../api/client';
 import { useMoment } from '../moment/useMoment';
-import { useEdit } from '../plan/useEdit';
 import { patchDraft } from '../plan/usePlan';
+import { useWrite } from '../plan/writes';
 import { FileButton, whyRefused } from '../ui/FileButton';
 import { FileReport, type FileRow } from '../ui/FileReport';
 import { useWatchJobs } from '../ui/JobsNotice';
@@ -13,7 +13,7 @@ import { useWatchJobs } from '../ui/JobsNotice';
 export function PeopleFiles() {
     const { moment } = useMoment();
     const { message } = App.useApp();
-    const { complain } = useEdit();
+    const told = useWrite();
     const queries = useQueryClient();
     const [text, setText] = useState('');
     const [rows, setRows] = useState<FileRow[]>();
@@ -39,19 +39,15 @@ export function PeopleFiles() {
     };
     const take = async () => {
         setBusy(true);
-        try {
-            const answer = await ask(api.POST('/api/plans/draft/people', { body: { text, leaveOut } }));
-            if ('state' in answer) watchJobs();
-            else {
-                patchDraft(queries, answer);
-                message.success(`${takes} people are in the draft. Undo takes all of them back.`);
-            }
-            setRows(undefined);
-        } catch (error) {
-            complain(error);
-        } finally {
-            setBusy(false);
+        const answer = await told(() => ask(api.POST('/api/plans/draft/people', { body: { text, leaveOut } })));
+        setBusy(false);
+        if (!answer) return;
+        if ('state' in answer) watchJobs();
+        else {
+            patchDraft(queries, answer);
+            message.success(`${takes} people are in the draft. Undo takes all of them back.`);
         }
+        setRows(undefined);
     };
 
     return (

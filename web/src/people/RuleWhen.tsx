@@ -18,8 +18,6 @@ export function RuleWhen({ rule, person, disabled, onChange }: RuleProps) {
     const hours = plan?.get('hours', when.hours);
     const zone = plan?.get('site', person.site)?.zone ?? 'UTC';
     const set = (part: Partial<AnsweringRule['when']>) => onChange({ when: { ...when, ...part } });
-    const setWindow = (i: number, part: Partial<Window>) =>
-        set({ windows: when.windows.with(i, { ...(when.windows[i] as Window), ...part }) });
     return (
         <>
             <div className="line-row wrap">
@@ -88,42 +86,16 @@ export function RuleWhen({ rule, person, disabled, onChange }: RuleProps) {
                 />
             </div>
             {when.windows.map((window, i) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: windows have no identity but their place
-                <div className="line-row wrap" key={i}>
-                    <span>on</span>
-                    <Select
-                        aria-label={`Days of time ${i + 1} of ${rule.name}`}
-                        mode="multiple"
-                        size="small"
-                        style={{ minWidth: 180 }}
-                        value={window.days}
-                        disabled={disabled}
-                        options={DAYS.map((day) => ({ value: day, label: DAY_NAMES[day] }))}
-                        onChange={(days: Day[]) =>
-                            days.length > 0 && setWindow(i, { days: DAYS.filter((day) => days.includes(day)) })
-                        }
-                    />
-                    <TimeInput
-                        label={`From, time ${i + 1} of ${rule.name}`}
-                        value={window.from}
-                        disabled={disabled}
-                        onSave={(from) => setWindow(i, { from })}
-                    />
-                    –
-                    <TimeInput
-                        label={`To, time ${i + 1} of ${rule.name}`}
-                        value={window.to}
-                        disabled={disabled}
-                        onSave={(to) => setWindow(i, { to })}
-                    />
-                    <span className="quiet">at {plan?.get('site', person.site)?.name}</span>
-                    {!disabled && (
-                        <RemoveButton
-                            label={`Remove time ${i + 1} of ${rule.name}`}
-                            onClick={() => set({ windows: when.windows.toSpliced(i, 1) })}
-                        />
-                    )}
-                </div>
+                <WindowFields
+                    // biome-ignore lint/suspicious/noArrayIndexKey: windows have no identity but their place
+                    key={i}
+                    name={`time ${i + 1} of ${rule.name}`}
+                    window={window}
+                    site={plan?.get('site', person.site)?.name}
+                    disabled={disabled}
+                    onChange={(part) => set({ windows: when.windows.with(i, { ...window, ...part }) })}
+                    onRemove={() => set({ windows: when.windows.toSpliced(i, 1) })}
+                />
             ))}
             <div className="line-row wrap">
                 {!disabled && (
@@ -135,38 +107,84 @@ export function RuleWhen({ rule, person, disabled, onChange }: RuleProps) {
                         + times of their own
                     </Button>
                 )}
-                {rule.until === null ? (
-                    !disabled && (
-                        <Button size="small" type="text" onClick={() => onChange({ until: midnight(zone) })}>
-                            + an end
-                        </Button>
-                    )
-                ) : (
-                    <span className="line-row tight">
-                        <span>holds until</span>
-                        <Input
-                            key={rule.until}
-                            aria-label={`${rule.name} holds until`}
-                            type="datetime-local"
-                            size="small"
-                            style={{ width: 190 }}
-                            defaultValue={rule.until}
-                            disabled={disabled}
-                            onBlur={(event) => {
-                                const until = event.target.value.slice(0, 16) || null;
-                                if (until !== rule.until) onChange({ until });
-                            }}
-                        />
-                        {!disabled && (
-                            <RemoveButton
-                                label={`Remove the end of ${rule.name}`}
-                                onClick={() => onChange({ until: null })}
-                            />
-                        )}
-                    </span>
-                )}
+                <EndOfRule rule={rule} zone={zone} disabled={disabled} onChange={onChange} />
             </div>
         </>
+    );
+}
+
+function WindowFields({
+    name,
+    window,
+    site,
+    disabled,
+    onChange,
+    onRemove,
+}: {
+    name: string;
+    window: Window;
+    site: string | undefined;
+    disabled: boolean;
+    onChange: (part: Partial<Window>) => void;
+    onRemove: () => void;
+}) {
+    return (
+        <div className="line-row wrap">
+            <span>on</span>
+            <Select
+                aria-label={`Days of ${name}`}
+                mode="multiple"
+                size="small"
+                style={{ minWidth: 180 }}
+                value={window.days}
+                disabled={disabled}
+                options={DAYS.map((day) => ({ value: day, label: DAY_NAMES[day] }))}
+                onChange={(days: Day[]) =>
+                    days.length > 0 && onChange({ days: DAYS.filter((day) => days.includes(day)) })
+                }
+            />
+            <TimeInput
+                label={`From, ${name}`}
+                value={window.from}
+                disabled={disabled}
+                onSave={(from) => onChange({ from })}
+            />
+            –
+            <TimeInput label={`To, ${name}`} value={window.to} disabled={disabled} onSave={(to) => onChange({ to })} />
+            <span className="quiet">at {site}</span>
+            {!disabled && <RemoveButton label={`Remove ${name}`} onClick={onRemove} />}
+        </div>
+    );
+}
+
+/** Until when a rule holds, where it does not hold for good. */
+function EndOfRule({ rule, zone, disabled, onChange }: Omit<RuleProps, 'person'> & { zone: string }) {
+    if (rule.until === null)
+        return disabled ? null : (
+            <Button size="small" type="text" onClick={() => onChange({ until: midnight(zone) })}>
+                + an end
+            </Button>
+        );
+    return (
+        <span className="line-row tight">
+            <span>holds until</span>
+            <Input
+                key={rule.until}
+                aria-label={`${rule.name} holds until`}
+                type="datetime-local"
+                size="small"
+                style={{ width: 190 }}
+                defaultValue={rule.until}
+                disabled={disabled}
+                onBlur={(event) => {
+                    const until = event.target.value.slice(0, 16) || null;
+                    if (until !== rule.until) onChange({ until });
+                }}
+            />
+            {!disabled && (
+                <RemoveButton label={`Remove the end of ${rule.name}`} onClick={() => onChange({ until: null })} />
+            )}
+        </span>
     );
 }
 

@@ -30,17 +30,25 @@ export function CallbackSection(props: EditorProps<Queue>) {
                     callers may keep their place, hang up, and be called back when it is their turn
                 </Checkbox>
             </Line>
-            {value.callback && <CallbackFields {...props} callback={value.callback} />}
+            {value.callback && (
+                <>
+                    <Offer {...props} callback={value.callback} />
+                    <CallsBack {...props} callback={value.callback} />
+                </>
+            )}
         </>
     );
 }
 
-function CallbackFields({ value, change, error, disabled, callback }: EditorProps<Queue> & { callback: Callback }) {
-    const { offer, calls, window } = callback;
-    const set = (part: Partial<Callback>) => change({ ...value, callback: { ...callback, ...part } });
-    const setOffer = (part: Partial<Callback['offer']>) => set({ offer: { ...offer, ...part } });
-    const setCalls = (part: Partial<Callback['calls']>) => set({ calls: { ...calls, ...part } });
-    const setWindow = (part: Partial<Callback['window']>) => set({ window: { ...window, ...part } });
+interface CallbackProps extends EditorProps<Queue> {
+    callback: Callback;
+}
+
+/** What callers are offered, from when, and what they hear. */
+function Offer({ value, change, error, disabled, callback }: CallbackProps) {
+    const { offer } = callback;
+    const setOffer = (part: Partial<Callback['offer']>) =>
+        change({ ...value, callback: { ...callback, offer: { ...offer, ...part } } });
     return (
         <>
             <Line error={error('/callback/offer')}>
@@ -91,6 +99,18 @@ function CallbackFields({ value, change, error, disabled, callback }: EditorProp
                     onChange={(confirm) => setOffer({ confirm })}
                 />
             </div>
+        </>
+    );
+}
+
+/** How they are called back, how often, and until when. */
+function CallsBack({ value, change, error, disabled, callback }: CallbackProps) {
+    const { calls, window } = callback;
+    const set = (part: Partial<Callback>) => change({ ...value, callback: { ...callback, ...part } });
+    const setCalls = (part: Partial<Callback['calls']>) => set({ calls: { ...calls, ...part } });
+    const setWindow = (part: Partial<Callback['window']>) => set({ window: { ...window, ...part } });
+    return (
+        <>
             <Line error={error('/callback/calls')}>
                 <NumberInput
                     label="Calls back"

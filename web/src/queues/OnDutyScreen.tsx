@@ -4,8 +4,8 @@ import { Link } from 'react-router';
 import { api, ask } from '../api/client';
 import type { Queue, SignInState } from '../api/types';
 import { useMoment } from '../moment/useMoment';
-import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';
+import { useWrite } from '../plan/writes';
 import { useSignIns } from './useSignIns';
 
 const STATES: { value: SignInState; label: string }[] = [
@@ -77,9 +77,9 @@ function DutyCell({ queue, person }: { queue: Queue; person: { id: string; name:
 
 function SignInCell({ queue, person }: { queue: Queue; person: { id: string; name: string } }) {
     const { of, set } = useSignIns();
-    const { complain } = useEdit();
+    const told = useWrite();
     const now = of(queue.id, person.id);
-    const change = (state: SignInState, reason: string) => set(queue.id, person.id, state, reason).catch(complain);
+    const change = (state: SignInState, reason: string) => told(() => set(queue.id, person.id, state, reason));
     return (
         <span className="line-row tight">
             <Select

@@ -31,13 +31,22 @@ export function TeamsScreen() {
     );
 }
 
-function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
-    const plan = usePlan();
-    const { data: trace } = useAnswer();
+function TeamEditor(props: EditorProps<Team>) {
+    const { value, change, disabled } = props;
+    return (
+        <>
+            <HowItRings {...props} />
+            <Members {...props} />
+            <TeamRings key={value.id} value={value} disabled={disabled} change={change} />
+            <EarlierCalls team={value} />
+        </>
+    );
+}
+
+/** In which order its members ring, for how long, and on which phones. */
+function HowItRings({ value, change, error, disabled }: EditorProps<Team>) {
     const findings = useFindings(value.id);
     const pattern = PATTERNS.find((one) => one.pattern === value.pattern);
-    const country = (plan && usualSite(plan)?.country) ?? 'GB';
-    const add = (who: string) => change({ ...value, members: [...value.members, newMember(who)] });
     return (
         <>
             <Field label="How it rings" error={error('/pattern')} wide>
@@ -112,6 +121,18 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                     onSave={(pauseSeconds) => change({ ...value, pauseSeconds })}
                 />
             </div>
+        </>
+    );
+}
+
+function Members({ value, change, error, disabled }: EditorProps<Team>) {
+    const plan = usePlan();
+    const { data: trace } = useAnswer();
+    const findings = useFindings(value.id);
+    const country = (plan && usualSite(plan)?.country) ?? 'GB';
+    const add = (who: string) => change({ ...value, members: [...value.members, newMember(who)] });
+    return (
+        <>
             <h2>Members</h2>
             <Findings found={findings('/members')} />
             <ol className="members">
@@ -159,8 +180,6 @@ function TeamEditor({ value, change, error, disabled }: EditorProps<Team>) {
                     />
                 </div>
             )}
-            <TeamRings key={value.id} value={value} disabled={disabled} change={change} />
-            <EarlierCalls team={value} />
         </>
     );
 }

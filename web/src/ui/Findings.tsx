@@ -5,6 +5,7 @@ import type { Finding, Fix } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { useEdit } from '../plan/useEdit';
 import { bodyOf, usePlan } from '../plan/usePlan';
+import { useWrite } from '../plan/writes';
 
 /** What callers would not want, where the cause is, each with what mends it in one click. */
 export function Findings({ found }: { found: Finding[] }) {
@@ -19,17 +20,15 @@ export function Findings({ found }: { found: Finding[] }) {
 export function FixButton({ fix }: { fix: Fix | null }) {
     const { moment } = useMoment();
     const plan = usePlan();
-    const { save, complain } = useEdit();
+    const { save } = useEdit();
+    const told = useWrite();
     const queries = useQueryClient();
     if (!fix || !plan?.find(fix.element) || moment.in !== 'draft') return null;
-    const mend = async () => {
-        try {
+    const mend = () =>
+        told(async () => {
             const element = await bodyOf(queries, fix.element);
-            await save(applyPatch(element, fix.patch as Operation[], true, false).newDocument);
-        } catch (error) {
-            complain(error);
-        }
-    };
+            return save(applyPatch(element, fix.patch as Operation[], true, false).newDocument);
+        });
     return (
         <Button size="small" onClick={mend}>
             {fix.label}

@@ -4,13 +4,15 @@ import { useEffect, useRef } from 'react';
 import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';
 import { useServer } from '../plan/useServer';
+import { useWrite } from '../plan/writes';
 
 /** What stands above everything else: the server is away, or something that is stored needs somebody to see to it. */
 export function ServerNotice() {
     const { away, alarms } = useServer();
     const queries = useQueryClient();
     const unreadable = usePlan()?.plan.unreadable ?? [];
-    const { save, remove, complain } = useEdit();
+    const { save, remove } = useEdit();
+    const told = useWrite();
     const wasAway = useRef(false);
     // Whatever could not be fetched meanwhile is asked for again.
     useEffect(() => {
@@ -33,11 +35,11 @@ export function ServerNotice() {
                     <b>Alarm.</b> {alarm}
                 </p>
             ))}
-            {unreadable.map((one) => (
+            {unreadable.map(({ lastGood, ...one }) => (
                 <p key={one.id}>
                     <b>“{one.name}” cannot be read</b> and is left out of the draft ({one.detail}){' '}
-                    {one.lastGood && (
-                        <Button size="small" onClick={() => one.lastGood && save(one.lastGood).catch(complain)}>
+                    {lastGood && (
+                        <Button size="small" onClick={() => told(() => save(lastGood))}>
                             Put its last good state back
                         </Button>
                     )}{' '}

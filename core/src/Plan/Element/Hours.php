@@ -13,10 +13,12 @@ use Meandros\Core\Reading\Input;
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\SpecialDay;
+use Meandros\Core\Value\Copied;
 
 /** A named timetable, in the zone of its site: at every instant it is in exactly one state. */
 final readonly class Hours implements Element
 {
+    use Copied;
     use Named;
     use WithoutParts;
 
@@ -67,37 +69,13 @@ final readonly class Hours implements Element
     /** @param list<SpecialDay> $specialDays in order of date */
     public function withSpecialDays(array $specialDays): self
     {
-        return new self(
-            $this->id,
-            $this->name,
-            $this->site,
-            $this->zone,
-            $this->states,
-            $this->default,
-            $this->week,
-            $this->seasons,
-            $this->calendars,
-            $specialDays,
-            $this->codes,
-        );
+        return $this->with(specialDays: $specialDays);
     }
 
     /** @param list<CalendarUse> $calendars the strongest first */
     public function withCalendars(array $calendars): self
     {
-        return new self(
-            $this->id,
-            $this->name,
-            $this->site,
-            $this->zone,
-            $this->states,
-            $this->default,
-            $this->week,
-            $this->seasons,
-            $calendars,
-            $this->specialDays,
-            $this->codes,
-        );
+        return $this->with(calendars: $calendars);
     }
 
     public function code(string $dialled): ?DialCode

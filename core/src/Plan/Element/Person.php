@@ -14,10 +14,12 @@ use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Value\Copied;
 
 /** Somebody who answers: an extension, phones, and a mailbox of their own if they have one. */
 final readonly class Person implements TakesCalls
 {
+    use Copied;
     use Named;
 
     public const SHOWS_OWN = 'own';
@@ -69,9 +71,9 @@ final readonly class Person implements TakesCalls
                 $item->field('id')->complain('phone-id-twice');
             }
             if (
-                null !== $phone->number &&
-                '' !== $phone->number &&
-                \in_array($phone->number, array_column($phones, 'number'), true)
+                null !== $phone->number() &&
+                '' !== $phone->number() &&
+                \in_array($phone->number(), array_map(static fn(Phone $one): ?string => $one->number(), $phones), true)
             ) {
                 $item->field('number')->complain('phone-number-twice');
             }
@@ -107,18 +109,7 @@ final readonly class Person implements TakesCalls
     /** @param list<AnsweringRule> $rules */
     public function withRules(array $rules): self
     {
-        return new self(
-            $this->id,
-            $this->name,
-            $this->extension,
-            $this->site,
-            $this->phones,
-            $this->mailbox,
-            $rules,
-            $this->refusesForAll,
-            $this->listing,
-            $this->shows,
-        );
+        return $this->with(rules: $rules);
     }
 
     public function parts(): Parts
@@ -182,9 +173,9 @@ final readonly class Person implements TakesCalls
             $references[] = new Reference($this->shows, '/shows', [Kind::Number], 'shows it on calls to outside');
         }
         foreach ($this->phones as $i => $phone) {
-            if (null !== $phone->shows) {
+            if (null !== $phone->outside?->shows) {
                 $references[] = new Reference(
-                    $phone->shows,
+                    $phone->outside->shows,
                     \sprintf('/phones/%d/shows', $i),
                     [Kind::Number],
                     'shows it on a phone outside',

@@ -23,11 +23,14 @@ final class FaxWalker implements StepWalker
         \assert($step instanceof FaxStep);
         $mailbox = $walk->plan->get(Mailbox::class, $step->mailbox);
         $heard = $walk->hear($walk->plan->get(Prompt::class, $step->prompt));
-        $isFax = $walk->assumptions->isFax && null !== $mailbox && $step->seconds >= FaxStep::HEARD_WITHIN;
+        $isFax = $walk->assumptions->caller->isFax && null !== $mailbox && $step->seconds >= FaxStep::HEARD_WITHIN;
         $seconds = $isFax ? FaxStep::HEARD_WITHIN : $step->seconds;
         $start = $walk->second();
         $walk->listen($heard, $isFax ? min($heard->seconds, $seconds) : null);
-        $walk->note(new FaxLookedFor($mailbox?->id(), $heard, $seconds, $isFax, $walk->assumptions->isFax), $start);
+        $walk->note(
+            new FaxLookedFor($mailbox?->id(), $heard, $seconds, $isFax, $walk->assumptions->caller->isFax),
+            $start,
+        );
         $walk->pass(max(0, $seconds - ($walk->second() - $start)));
 
         return $isFax ? Onward::end(new Ending(EndingKind::Fax, $mailbox->id())) : Onward::next();

@@ -31,7 +31,7 @@ final readonly class Callback
         private CallbackRoute $route,
     ) {
         $this->callback = $queue->callback ?? new QueueCallback();
-        $this->caller = $walk->assumptions->queues[$queue->id()]->caller ?? new WaitingCaller();
+        $this->caller = $walk->assumptions->circumstances->queues[$queue->id()]->caller ?? new WaitingCaller();
     }
 
     /** @throws CallOver */

@@ -38,7 +38,7 @@ final class Wait
     {
         $this->start = $this->began = $walk->second();
         $this->ends = $this->start + $queue->waiting->longestSeconds;
-        $this->caller = $walk->assumptions->queues[$queue->id()]->caller ?? new WaitingCaller();
+        $this->caller = $walk->assumptions->circumstances->queues[$queue->id()]->caller ?? new WaitingCaller();
         $this->dispatcher = $walk->roster->dispatcher($queue, $walk->arrival()->urgency);
         $this->agents = new Agents($queue, $walk, $this->dispatcher);
         $this->callback = CallbackRoute::of($queue, $walk);

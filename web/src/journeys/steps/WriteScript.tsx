@@ -4,31 +4,30 @@ import { useParams } from 'react-router';
 import { api, ask } from '../../api/client';
 import { useEdit } from '../../plan/useEdit';
 import { usePlan } from '../../plan/usePlan';
+import { useWrite } from '../../plan/writes';
 import type { StepOf } from './module';
 
 /** Writes the script of a menu's prompt from its keys, in every language that it has. Undo brings the old one back. */
 export function WriteScript({ step }: { step: StepOf<'menu'> }) {
     const { id: journey } = useParams();
     const plan = usePlan();
-    const { save, complain } = useEdit();
+    const { save } = useEdit();
+    const told = useWrite();
     const { message } = App.useApp();
     const [busy, setBusy] = useState(false);
     const prompt = plan?.get('prompt', step.prompt);
     if (!prompt || !journey) return null;
     const write = async () => {
         setBusy(true);
-        try {
+        await told(async () => {
             const params = { path: { which: 'draft', journey, step: step.id } };
             const { scripts } = await ask(
                 api.GET('/api/plans/{which}/journeys/{journey}/menus/{step}/script', { params }),
             );
             await save({ ...prompt, scripts: { ...prompt.scripts, ...scripts } });
             message.info(`“${prompt.name}” now says: ${Object.values(scripts)[0] ?? 'what it said'}`);
-        } catch (error) {
-            complain(error);
-        } finally {
-            setBusy(false);
-        }
+        });
+        setBusy(false);
     };
     return (
         <p className="write-script">
