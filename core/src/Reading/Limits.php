@@ -49,6 +49,8 @@ final class Limits
     public const DESTINATIONS = 10;
     public const PARK_PLACES = 100;
     public const LANGUAGES = 40;
+    /** Of a prompt, in all languages. */
+    public const TAKES = 200;
 
     /** Of a trial call. */
     public const KEYS = 200;

@@ -332,7 +332,9 @@ final class Walk
         $wanted = $this->arrival()->language;
         $language = $prompt?->languageFor($wanted) ?? $wanted;
 
-        return new Heard($prompt?->id(), $language, $prompt?->seconds($language) ?? 0);
+        return null === $prompt
+            ? new Heard(null, $language, 0)
+            : new Heard($prompt->id(), $language, $prompt->seconds($language), $prompt->lengthFrom($language));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Wording;
 
 use Meandros\Core\Call\Tag;
+use Meandros\Core\Plan\Element\LengthFrom;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\FaxStep;
 use Meandros\Core\Plan\Step\ForwardStep;
@@ -287,10 +288,20 @@ final readonly class EventWords
                 $said->wantedLanguage,
             ),
             default => \sprintf(
-                'Heard for %s in “%s”, the number\'s language.',
+                'Heard for %s in “%s”, the number\'s language%s.',
                 Duration::words($said->seconds),
                 $said->wantedLanguage,
+                self::lengthFrom($said->from),
             ),
+        };
+    }
+
+    private static function lengthFrom(LengthFrom $from): string
+    {
+        return match ($from) {
+            LengthFrom::Take => ': as long as its take',
+            LengthFrom::Machine => ': as long as the machine voice takes',
+            LengthFrom::Words => ', counted from its words',
         };
     }
 

@@ -22,6 +22,7 @@ final class CheckTableTest extends TestCase
     #[DataProvider('times')]
     #[DataProvider('lines')]
     #[DataProvider('numbers')]
+    #[DataProvider('takes')]
     public function testWhatIsFound(PlanBuilder $plan, array $found): void
     {
         $messages = array_map(
@@ -47,6 +48,64 @@ final class CheckTableTest extends TestCase
             ...array_values(iterator_to_array(self::times())),
             ...array_values(iterator_to_array(self::lines())),
             ...array_values(iterator_to_array(self::numbers())),
+            ...array_values(iterator_to_array(self::takes())),
+        ];
+    }
+
+    /** @return iterable<string, array{PlanBuilder, list<string>}> takes that callers hear: ten words, four seconds at an ordinary pace */
+    public static function takes(): iterable
+    {
+        $script = 'We are closed now and open again tomorrow at eight';
+        $prompt = static fn(array $take, bool $inUse = true): PlanBuilder => (new PlanBuilder())->with([
+            'id' => 'prm',
+            'kind' => 'prompt',
+            'name' => 'Closed',
+            'scripts' => ['en' => $script],
+            'takes' => [
+                ['id' => 'old', 'language' => 'en', 'sound' => str_repeat('0', 64), 'milliseconds' => 1],
+                $take + [
+                    'id' => 'new',
+                    'language' => 'en',
+                    'sound' => str_repeat('a', 64),
+                    'milliseconds' => 4000,
+                    'words' => $script,
+                ],
+            ],
+            'inUse' => $inUse ? ['en' => 'new'] : [],
+        ]);
+        $measured = static fn(array $measures): PlanBuilder => $prompt(['measures' => $measures]);
+        $stale = 'prm /takes/1 The take in use in “en” was recorded from other words than the script says now.';
+        yield 'a good take' => [$prompt([]), []];
+        yield 'recorded from other words' => [$prompt(['words' => 'We are closed']), [$stale]];
+        yield 'that still fit' => [$prompt(['words' => 'We are closed', 'fits' => $script]), []];
+        yield 'that did fit' => [$prompt(['words' => 'We are closed', 'fits' => 'We are shut']), [$stale]];
+        yield 'but for spaces' => [$prompt(['words' => ' ' . str_replace(' ', "\n ", $script)]), []];
+        yield 'nobody said from what' => [$prompt(['words' => '']), []];
+        yield 'not in use' => [$prompt(['words' => 'We are closed'], false), []];
+        $length = static fn(int $seconds): string => \sprintf(
+            'prm /takes/1 The take in use lasts %d s; its script takes about 4 s. Is it another file?',
+            $seconds,
+        );
+        yield 'as long as it may be' => [$prompt(['milliseconds' => 10_000]), []];
+        yield 'longer' => [$prompt(['milliseconds' => 10_001]), [$length(11)]];
+        yield 'as short as it may be' => [$prompt(['milliseconds' => 1600]), []];
+        yield 'shorter' => [$prompt(['milliseconds' => 1599]), [$length(2)]];
+        yield 'loud' => [$measured(['clipped' => 19]), []];
+        yield 'too loud' => [
+            $measured(['clipped' => 20]),
+            ['prm /takes/1 The take in use crackles: 20 samples of the file that came in are at full scale.'],
+        ];
+        yield 'quiet' => [$measured(['loudness' => -40]), []];
+        yield 'too quiet' => [
+            $measured(['loudness' => -41]),
+            [
+                'prm /takes/1 The take in use came in very quiet (-41 LUFS): brought to the usual level, its noise is heard too.',
+            ],
+        ];
+        yield 'half of it silent' => [$measured(['silence' => 50]), []];
+        yield 'more than half of it' => [
+            $measured(['silence' => 51]),
+            ['prm /takes/1 The take in use is silent for 51 % of its time.'],
         ];
     }
 

@@ -48,6 +48,7 @@ final class LimitsTest extends TestCase
             'kind' => 'person',
             'rules' => [$rule($list)],
         ];
+        yield 'takes' => ['/$defs/prompt/properties/takes', Limits::TAKES, '/takes', $field('prompt', 'takes')];
         yield 'states' => ['/$defs/hours/properties/states', Limits::STATES, '/states', $field('hours', 'states')];
         yield 'bands of a week' => [
             '/$defs/hours/properties/week',

@@ -46,7 +46,7 @@ final class TraceDataTest extends TestCase
                     0,
                     'said',
                     ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4],
-                    ['wantedLanguage' => 'en', 'toTheEnd' => true, 'ringing' => 0],
+                    ['wantedLanguage' => 'en', 'toTheEnd' => true, 'ringing' => 0, 'lengthFrom' => 'words'],
                 ],
                 [
                     4,
@@ -172,7 +172,7 @@ final class TraceDataTest extends TestCase
             ->call();
         self::assertSame(
             [
-                ['said', ['wantedLanguage' => 'en', 'toTheEnd' => true, 'ringing' => 0]],
+                ['said', ['wantedLanguage' => 'en', 'toTheEnd' => true, 'ringing' => 0, 'lengthFrom' => 'words']],
                 ['hours', ['missing' => 'hours']],
                 [
                     'not answered',

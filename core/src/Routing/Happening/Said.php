@@ -4,34 +4,43 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Happening;
 
+use Meandros\Core\Plan\Element\LengthFrom;
 use Meandros\Core\Routing\Heard;
 
 /** The caller heard a prompt, or a part of it. */
 final readonly class Said implements Happening
 {
+    /** Null when none is chosen. */
+    public ?string $prompt;
+    public string $language;
+    /** How its length is known. */
+    public LengthFrom $from;
+
     /**
-     * @param string|null $prompt  null when none is chosen
-     * @param int         $seconds for which it was heard
-     * @param int         $ringing seconds of it during which phones rang
+     * @param int $seconds for which it was heard
+     * @param int $ringing seconds of it during which phones rang
      */
     private function __construct(
-        public ?string $prompt,
-        public string $language,
+        Heard $heard,
         public string $wantedLanguage,
         public int $seconds,
         public bool $toTheEnd = true,
         public int $ringing = 0,
-    ) {}
+    ) {
+        $this->prompt = $heard->prompt;
+        $this->language = $heard->language;
+        $this->from = $heard->from;
+    }
 
     public static function all(Heard $heard, string $wantedLanguage): self
     {
-        return new self($heard->prompt, $heard->language, $wantedLanguage, $heard->seconds);
+        return new self($heard, $wantedLanguage, $heard->seconds);
     }
 
     /** The caller gave up before its end. */
     public static function partly(Heard $heard, string $wantedLanguage, int $seconds): self
     {
-        return new self($heard->prompt, $heard->language, $wantedLanguage, $seconds, false);
+        return new self($heard, $wantedLanguage, $seconds, false);
     }
 
     /**
@@ -40,14 +49,7 @@ final readonly class Said implements Happening
      */
     public static function whileRinging(Heard $heard, string $wantedLanguage, int $seconds, int $ringing): self
     {
-        return new self(
-            $heard->prompt,
-            $heard->language,
-            $wantedLanguage,
-            $seconds,
-            $seconds === $heard->seconds,
-            $ringing,
-        );
+        return new self($heard, $wantedLanguage, $seconds, $seconds === $heard->seconds, $ringing);
     }
 
     public function kind(): string
@@ -62,7 +64,12 @@ final readonly class Said implements Happening
 
     public function because(): array
     {
-        return ['wantedLanguage' => $this->wantedLanguage, 'toTheEnd' => $this->toTheEnd, 'ringing' => $this->ringing];
+        return [
+            'wantedLanguage' => $this->wantedLanguage,
+            'toTheEnd' => $this->toTheEnd,
+            'ringing' => $this->ringing,
+            'lengthFrom' => $this->from->value,
+        ];
     }
 
     public function noticed(): array

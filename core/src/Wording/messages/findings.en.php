@@ -39,6 +39,20 @@ return [
     'empty-calendar.remedy' => 'Add one, or delete the calendar.',
     'prompt-without-words' => 'This prompt has no words.',
     'prompt-without-words.remedy' => 'Write a script.',
+    'take-from-other-words' =>
+        'The take in use in “{language}” was recorded from other words than the script says now.',
+    'take-from-other-words.remedy' => 'Record it anew, or say that it still fits.',
+    'take-from-other-words.fix' => 'It still fits',
+    'take-of-another-length' =>
+        'The take in use lasts {seconds} s; its script takes about {expected} s. Is it another file?',
+    'take-of-another-length.remedy' => 'Listen to it, and choose or record another take.',
+    'take-clipped' => 'The take in use crackles: {clipped, number} samples of the file that came in are at full scale.',
+    'take-clipped.remedy' => 'Record it anew, further from the microphone or with less gain.',
+    'take-too-quiet' =>
+        'The take in use came in very quiet ({loudness} LUFS): brought to the usual level, its noise is heard too.',
+    'take-too-quiet.remedy' => 'Record it anew, closer to the microphone.',
+    'take-mostly-silence' => 'The take in use is silent for {silence} % of its time.',
+    'take-mostly-silence.remedy' => 'Bring it in again with the silence trimmed, or record it anew.',
     'person-without-phone' => 'This person has no phone, so nothing rings.',
     'person-without-phone.remedy' => 'Add a phone.',
     'person-without-phone.fix' => 'Add a desk phone',

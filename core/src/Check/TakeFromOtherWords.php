@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Check;
+
+use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Element\Prompt;
+
+/**
+ * A recording of words that the script no longer says.
+ *
+ * @implements Check<Prompt>
+ */
+final class TakeFromOtherWords implements Check
+{
+    public function looksAt(): array
+    {
+        return [Prompt::class];
+    }
+
+    public function of(Element $element, Survey $survey): iterable
+    {
+        foreach (TakesInUse::of($element) as $pointer => [$take, $script]) {
+            if (!$take->isOf($script)) {
+                yield Finding::warning(
+                    $element,
+                    $pointer,
+                    'take-from-other-words',
+                    ['language' => $take->language],
+                    Fix::replace($element, $pointer . '/fits', $script),
+                );
+            }
+        }
+    }
+}
