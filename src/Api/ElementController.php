@@ -11,6 +11,7 @@ use Meandros\Core\Plan\LedBy;
 use Meandros\Core\Plan\Place;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Server\Sound\MachineVoice;
 use Meandros\Server\Storage\AlreadyExists;
 use Meandros\Server\Storage\Change;
 use Meandros\Server\Storage\Draft;
@@ -25,7 +26,7 @@ use Symfony\Component\Routing\Attribute\Route;
 #[Route('/api/plans/draft/elements')]
 final readonly class ElementController
 {
-    public function __construct(private Draft $draft) {}
+    public function __construct(private Draft $draft, private MachineVoice $machine) {}
 
     /**
      * @throws InvalidData
@@ -39,7 +40,7 @@ final readonly class ElementController
         if (\is_array($data) && null !== $kind && !isset($data['id'])) {
             $data['id'] = $kind->prefix() . '_' . bin2hex(random_bytes(6));
         }
-        $element = PlanCodec::element($data);
+        $element = $this->machine->with(PlanCodec::element($data));
 
         return self::saved($this->draft->add($element), 201, $element->id());
     }
@@ -58,7 +59,7 @@ final readonly class ElementController
             throw InvalidData::at('/id', 'id-of-another', ['id' => Input::quote($id)]);
         }
 
-        return self::saved($this->draft->replace($element, $revision), 200, $id);
+        return self::saved($this->draft->replace($this->machine->with($element), $revision), 200, $id);
     }
 
     /**

@@ -22,11 +22,20 @@ final readonly class SecurityHeaders
             "default-src 'none'; frame-ancestors 'none'" . ($isPage ? "; style-src 'unsafe-inline'" : ''),
         );
         // What has a tag may be kept, and is asked for anew each time: the answer may be that it is still the same.
-        $headers->set('Cache-Control', $headers->has('ETag') ? 'private, no-cache' : 'no-store');
+        // A sound is named by what it holds: it is never another.
+        $isSound = str_starts_with((string) $headers->get('Content-Type'), 'audio/');
+        $headers->set(
+            'Cache-Control',
+            match (true) {
+                $isSound => 'private, max-age=31536000, immutable',
+                $headers->has('ETag') => 'private, no-cache',
+                default => 'no-store',
+            },
+        );
         $headers->set('Referrer-Policy', 'no-referrer');
         $headers->set('X-Frame-Options', 'DENY');
         $headers->set('Cross-Origin-Opener-Policy', 'same-origin');
         $headers->set('Cross-Origin-Resource-Policy', 'same-origin');
-        $headers->set('Permissions-Policy', 'camera=(), microphone=(), geolocation=(), payment=(), usb=()');
+        $headers->set('Permissions-Policy', 'camera=(), microphone=(self), geolocation=(), payment=(), usb=()');
     }
 }

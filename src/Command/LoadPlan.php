@@ -7,6 +7,8 @@ namespace Meandros\Server\Command;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Wording\ProblemWords;
+use Meandros\Server\Sound\DemoTakes;
+use Meandros\Server\Sound\MachineVoice;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Entity\EditState;
@@ -20,8 +22,12 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('meandros:load-plan', 'Brings a plan file into the draft and publishes it')]
 final class LoadPlan extends Command
 {
-    public function __construct(private readonly Draft $draft, private readonly Editions $editions)
-    {
+    public function __construct(
+        private readonly Draft $draft,
+        private readonly Editions $editions,
+        private readonly MachineVoice $machine,
+        private readonly DemoTakes $takes,
+    ) {
         parent::__construct();
     }
 
@@ -50,6 +56,11 @@ final class LoadPlan extends Command
         }
         try {
             $plan = PlanCodec::decode($json);
+            $takes = preg_replace('/\.json$/', '.takes.json', $file);
+            if (\is_string($takes) && $takes !== $file && is_file($takes)) {
+                $plan = $this->takes->into($plan, $takes);
+            }
+            $plan = $plan->withAll(array_map($this->machine->with(...), $plan->elements()));
         } catch (InvalidData $invalid) {
             $output->writeln('<error>' . ProblemWords::all($invalid) . '</error>');
 

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Api;
+
+use Meandros\Core\Plan\Element\LengthFrom;
+use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Language;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Server\Jobs\Jobs;
+use Meandros\Server\Jobs\MakeTake;
+use Meandros\Server\Sound\MachineVoice;
+use Meandros\Server\Sound\Sounds;
+use Meandros\Server\Sound\Uploads;
+use Meandros\Server\Storage\Draft;
+use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\Plans;
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Sounds: bringing them in, and hearing them. */
+final readonly class SoundController
+{
+    private const SHA256 = '[0-9a-f]{64}';
+    private const UPLOAD = '[0-9a-f]{32}';
+
+    public function __construct(
+        private Plans $plans,
+        private Draft $draft,
+        private Sounds $sounds,
+        private Uploads $uploads,
+        private MachineVoice $machine,
+        private Jobs $jobs,
+    ) {}
+
+    /** A file that comes in, under a name that whoever sends it made up: sent again, it takes its own place. */
+    #[Route('/api/uploads/{id}', requirements: ['id' => self::UPLOAD], methods: ['PUT'])]
+    public function upload(string $id, Request $request): JsonResponse
+    {
+        $size = $this->uploads->keep($id, $request->getContent(true));
+
+        return new JsonResponse(['id' => $id, 'bytes' => $size], Response::HTTP_CREATED);
+    }
+
+    /**
+     * Makes a take of a file that came in, in the background.
+     *
+     * @throws InvalidData
+     * @throws NotFound
+     */
+    #[Route('/api/plans/draft/prompts/{id}/takes', methods: ['POST'])]
+    public function add(string $id, Request $request): JsonResponse
+    {
+        $prompt = $this->draft->plan()->get(Prompt::class, $id);
+        if (null === $prompt) {
+            throw new NotFound('There is no such prompt in the draft.');
+        }
+        $input = JsonBody::read($request, function (Input $in): array {
+            $in->onlyFields(['upload', 'name', 'language', 'words', 'voice', 'note', 'trim', 'use']);
+            $upload = $in->field('upload')->exactText(32);
+            if (null === $this->uploads->size($upload)) {
+                $in->field('upload')->complain('upload-gone');
+            }
+
+            return [
+                'upload' => $upload,
+                'name' => $in->field('name')->optionalText(),
+                'language' => Language::read($in->field('language')),
+                'words' => $in->field('words')->optionalText(Prompt::LONGEST_SCRIPT),
+                'voice' => $in->field('voice')->optionalText(),
+                'note' => $in->field('note')->optionalText(1000),
+                'trim' => $in->field('trim')->flag(true),
+                'use' => $in->field('use')->flag(true),
+            ];
+        });
+        $job = $this->jobs->start(
+            MakeTake::NAME,
+            \sprintf('Make a take of %s', $prompt->name()),
+            ['prompt' => $id] + $input,
+        );
+
+        return new JsonResponse($job->toJson(), Response::HTTP_ACCEPTED);
+    }
+
+    /**
+     * What callers hear of a prompt, in the language that a call with that language hears: its take, or the machine voice.
+     *
+     * @throws NotFound
+     */
+    #[Route('/api/plans/{which}/prompts/{id}/sound', methods: ['GET'])]
+    public function heard(string $which, string $id, Request $request): Response
+    {
+        $prompt = $this->plans->get($which)->get(Prompt::class, $id);
+        if (null === $prompt) {
+            throw new NotFound('There is no such prompt in this plan.');
+        }
+        $language = $prompt->languageFor((string) $request->query->get('language', Language::DEFAULT));
+        $take = $prompt->sounds->inUse($language);
+        $sound = null === $take ? $this->machine->read($prompt->scripts[$language] ?? '', $language) : $take->sound;
+        if (null === $sound || null === $this->sounds->size($sound->sha256)) {
+            throw new NotFound(
+                null === $sound
+                    ? 'Nothing is heard of this prompt: write a script or record it.'
+                    : 'The sound of this take is not here: bring it in again.',
+            );
+        }
+
+        return new JsonResponse([
+            'language' => $language,
+            'from' => null === $take ? LengthFrom::Machine->value : LengthFrom::Take->value,
+            'take' => $take?->id,
+            'words' => $prompt->scripts[$language] ?? '',
+            ...$sound->toJson(),
+        ]);
+    }
+
+    /** @throws NotFound */
+    #[Route('/api/sounds/{sha256}.wav', requirements: ['sha256' => self::SHA256], methods: ['GET'])]
+    public function bytes(string $sha256, Request $request): Response
+    {
+        $size = $this->sounds->size($sha256) ?? throw new NotFound('There is no such sound.');
+        $headers = [
+            'Content-Type' => 'audio/wav',
+            'Content-Disposition' => HeaderUtils::makeDisposition('inline', $sha256 . '.wav'),
+            'Accept-Ranges' => 'bytes',
+            'ETag' => '"' . $sha256 . '"',
+        ];
+        if ($request->headers->get('If-None-Match') === $headers['ETag']) {
+            return new Response(null, Response::HTTP_NOT_MODIFIED, $headers);
+        }
+        $range = ByteRange::of($request->headers->get('Range', ''), $size);
+        if (null === $range) {
+            return new Response($this->sounds->read($sha256), 200, $headers);
+        }
+        if ($range->count < 1) {
+            return new Response(null, Response::HTTP_REQUESTED_RANGE_NOT_SATISFIABLE, [
+                'Content-Range' => 'bytes */' . $size,
+            ]);
+        }
+
+        return new Response($this->sounds->read($sha256, $range->from, $range->count), Response::HTTP_PARTIAL_CONTENT, [
+            ...$headers,
+            'Content-Range' => \sprintf('bytes %d-%d/%d', $range->from, $range->from + $range->count - 1, $size),
+        ]);
+    }
+}
