@@ -17,6 +17,7 @@ const SCREENS = [
     '/queues/que_bookings',
     '/callers/clr_accounts',
     '/prompts',
+    '/prompts/prm_lost_closed',
     '/mailboxes',
     '/sites',
     '/editions',

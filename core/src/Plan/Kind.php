@@ -75,15 +75,8 @@ enum Kind: string
             self::CallerList => ['entries'],
             self::Person => ['rules'],
             self::Hours => ['week', 'seasons', 'specialDays'],
-            self::Site,
-            self::Number,
-            self::Calendar,
-            self::Prompt,
-            self::Team,
-            self::Queue,
-            self::Mailbox,
-            self::Line
-                => [],
+            self::Prompt => ['takes', 'machine'],
+            self::Site, self::Number, self::Calendar, self::Team, self::Queue, self::Mailbox, self::Line => [],
         };
     }
 

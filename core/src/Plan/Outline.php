@@ -17,7 +17,7 @@ final class Outline
         $sizes = [];
         foreach ($element->kind()->leftOut() as $field) {
             $value = $json[$field] ?? [];
-            $sizes[$field] = \is_array($value) ? \count($value) : self::lines(\is_string($value) ? $value : '');
+            $sizes[$field] = \is_string($value) ? self::lines($value) : \count((array) $value);
             unset($json[$field]);
         }
 

@@ -11,6 +11,7 @@ interface LeftOut {
     callers: 'entries';
     person: 'rules';
     hours: 'week' | 'seasons' | 'specialDays';
+    prompt: 'takes' | 'machine';
 }
 /** An element as lists and pickers know it: its body is fetched when it is looked at. */
 export type Outlined<K extends Kind = Kind> = {
@@ -31,6 +32,7 @@ export type Queue = Of<'queue'>;
 export type CallerList = Of<'callers'>;
 export type CallerEntry = Schemas['CallerEntry'];
 export type Prompt = Of<'prompt'>;
+export type Take = Prompt['takes'][number];
 export type Mailbox = Of<'mailbox'>;
 export type Site = Of<'site'>;
 export type Step = Journey['steps'][number];

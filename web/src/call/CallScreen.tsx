@@ -6,6 +6,7 @@ import { useMoment } from '../moment/useMoment';
 import { SendButton } from '../outbox/SendButton';
 import { usePlan } from '../plan/usePlan';
 import { RingChart } from '../ringing/RingChart';
+import { PlayPrompt } from '../sound/PlayButton';
 import { CourseLine } from './CourseLine';
 import { clock } from './clock';
 
@@ -70,6 +71,7 @@ function EventTitle({ event, name }: { event: TraceEvent; name: string | undefin
     return (
         <span className="title">
             <b>{event.text}</b>
+            <PlayPrompt id={promptOf(event)} />
             {event.journey?.startsWith('jrn_') && name && event.step && (
                 <Link className="where" to={{ pathname: `/journeys/${event.journey}`, search, hash: event.step }}>
                     in {name}
@@ -77,4 +79,10 @@ function EventTitle({ event, name }: { event: TraceEvent; name: string | undefin
             )}
         </span>
     );
+}
+
+/** The prompt that is heard then, if one is. */
+function promptOf({ what }: TraceEvent): string | null {
+    const { prompt, greeting } = what as { prompt?: string | null; greeting?: string | null };
+    return prompt ?? greeting ?? null;
 }

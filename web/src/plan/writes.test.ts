@@ -7,13 +7,15 @@ const after = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 test('writes of one element go out one after the other, also after one that failed', async () => {
     const queries = new QueryClient();
     const order: string[] = [];
-    const sends = (name: string, ms: number, fails = false) => async () => {
-        order.push(`${name} out`);
-        await after(ms);
-        order.push(`${name} back`);
-        if (fails) throw new Error(name);
-        return name;
-    };
+    const sends =
+        (name: string, ms: number, fails = false) =>
+        async () => {
+            order.push(`${name} out`);
+            await after(ms);
+            order.push(`${name} back`);
+            if (fails) throw new Error(name);
+            return name;
+        };
     const first = write(queries, sends('first', 20, true), { scope: 'reception' }).catch(() => 'failed');
     const second = write(queries, sends('second', 1), { scope: 'reception' });
     const other = write(queries, sends('other', 1), { scope: 'sales' });

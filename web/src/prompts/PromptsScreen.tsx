@@ -7,6 +7,7 @@ import { usePlan } from '../plan/usePlan';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { languageName, missingLanguages } from '../ui/LanguageSelect';
 import { TextField } from '../ui/TextField';
+import { ScriptSection } from './ScriptSection';
 
 export function PromptsScreen() {
     const seconds = useSeconds();
@@ -17,7 +18,7 @@ export function PromptsScreen() {
             searchable={(prompt) => Object.values(prompt.scripts).join(' ')}
             note={(prompt) =>
                 Object.entries(seconds?.[prompt.id] ?? {})
-                    .map(([language, value]) => `${language} ${value} s`)
+                    .map(([language, value]) => `${language} ${value} s${prompt.inUse[language] ? ', recorded' : ''}`)
                     .join(' · ')
             }
             editor={(props) => <PromptEditor {...props} seconds={seconds?.[props.value.id]} />}
@@ -35,43 +36,31 @@ function useSeconds(): Record<string, Record<string, number>> | undefined {
     }).data?.seconds;
 }
 
-function PromptEditor({
-    value,
-    change,
-    error,
-    disabled,
-    seconds,
-}: EditorProps<Prompt> & { seconds: Record<string, number> | undefined }) {
-    const languages = Object.keys(value.scripts);
+function PromptEditor(props: EditorProps<Prompt> & { seconds: Record<string, number> | undefined }) {
+    const { value, change, disabled, seconds } = props;
+    const languages = [...new Set([...Object.keys(value.scripts), ...Object.keys(value.inUse)])].sort();
     const offered = missingLanguages(languages);
     return (
         <>
+            <TextField
+                label="Voice"
+                hint="Who is to read it: one recording sheet for each"
+                value={value.voice}
+                disabled={disabled}
+                error={props.error('/voice')}
+                onSave={(voice) => change({ ...value, voice })}
+            />
             {languages.map((language) => (
-                <div className="script" key={language}>
-                    <TextField
-                        wide
-                        label={`Script in ${languageName(language)}`}
-                        rows={3}
-                        value={value.scripts[language] ?? ''}
-                        disabled={disabled}
-                        error={error(`/scripts/${language}`)}
-                        hint={
-                            seconds?.[language] ? `About ${seconds[language]} s at 150 words a minute` : 'No words yet'
-                        }
-                        onSave={(script) => change({ ...value, scripts: { ...value.scripts, [language]: script } })}
-                    />
-                    {!disabled && languages.length > 1 && (
+                <div key={language}>
+                    <ScriptSection {...props} language={language} seconds={seconds?.[language]} />
+                    {!disabled && languages.length > 1 && !value.takes.some((take) => take.language === language) && (
                         <Button
                             size="small"
                             type="text"
-                            onClick={() =>
-                                change({
-                                    ...value,
-                                    scripts: Object.fromEntries(
-                                        Object.entries(value.scripts).filter(([one]) => one !== language),
-                                    ),
-                                })
-                            }
+                            onClick={() => {
+                                const { [language]: _, ...scripts } = value.scripts;
+                                change({ ...value, scripts });
+                            }}
                         >
                             Remove {languageName(language)}
                         </Button>

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Kind } from '../api/types';
+import { PlayPrompt } from '../sound/PlayButton';
 import { ElementPicker } from './ElementPicker';
 import { Field } from './Field';
 
@@ -27,16 +28,19 @@ export function ElementField({
     return (
         <Field label={label} hint={hint} error={error}>
             {(a11y) => (
-                <ElementPicker
-                    id={a11y.id}
-                    status={a11y.status}
-                    label={label}
-                    kinds={[kind]}
-                    value={value}
-                    disabled={disabled}
-                    {...(none === undefined ? {} : { clearable: true, placeholder: none })}
-                    onChange={onChange}
-                />
+                <span className="line-row tight">
+                    <ElementPicker
+                        id={a11y.id}
+                        status={a11y.status}
+                        label={label}
+                        kinds={[kind]}
+                        value={value}
+                        disabled={disabled}
+                        {...(none === undefined ? {} : { clearable: true, placeholder: none })}
+                        onChange={onChange}
+                    />
+                    {kind === 'prompt' && <PlayPrompt id={value} />}
+                </span>
             )}
         </Field>
     );

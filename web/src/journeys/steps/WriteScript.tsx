@@ -1,9 +1,11 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { App, Button } from 'antd';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { api, ask } from '../../api/client';
+import type { Prompt } from '../../api/types';
 import { useEdit } from '../../plan/useEdit';
-import { usePlan } from '../../plan/usePlan';
+import { bodyOf, usePlan } from '../../plan/usePlan';
 import { useWrite } from '../../plan/writes';
 import type { StepOf } from './module';
 
@@ -13,6 +15,7 @@ export function WriteScript({ step }: { step: StepOf<'menu'> }) {
     const plan = usePlan();
     const { save } = useEdit();
     const told = useWrite();
+    const queries = useQueryClient();
     const { message } = App.useApp();
     const [busy, setBusy] = useState(false);
     const prompt = plan?.get('prompt', step.prompt);
@@ -24,7 +27,8 @@ export function WriteScript({ step }: { step: StepOf<'menu'> }) {
             const { scripts } = await ask(
                 api.GET('/api/plans/{which}/journeys/{journey}/menus/{step}/script', { params }),
             );
-            await save({ ...prompt, scripts: { ...prompt.scripts, ...scripts } });
+            const whole = (await bodyOf(queries, prompt.id)) as Prompt;
+            await save({ ...whole, scripts: { ...whole.scripts, ...scripts } });
             message.info(`“${prompt.name}” now says: ${Object.values(scripts)[0] ?? 'what it said'}`);
         });
         setBusy(false);

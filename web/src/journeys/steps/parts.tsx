@@ -3,6 +3,7 @@ import type { Kind } from '../../api/types';
 import { useMoment } from '../../moment/useMoment';
 import { KINDS } from '../../plan/kinds';
 import { usePlan } from '../../plan/usePlan';
+import { PlayPrompt } from '../../sound/PlayButton';
 import { ElementPicker } from '../../ui/ElementPicker';
 import { PhoneNumberText } from '../../ui/PhoneNumberField';
 
@@ -19,13 +20,16 @@ export function Name({ id, missing }: { id: string | null; missing: string }) {
     }
     const element = plan?.find(id);
     return element ? (
-        <Link
-            className="quiet-link"
-            tabIndex={-1}
-            to={{ pathname: `/${KINDS[element.kind].path}/${element.id}`, search }}
-        >
-            {element.name}
-        </Link>
+        <>
+            <Link
+                className="quiet-link"
+                tabIndex={-1}
+                to={{ pathname: `/${KINDS[element.kind].path}/${element.id}`, search }}
+            >
+                {element.name}
+            </Link>
+            {element.kind === 'prompt' && <PlayPrompt id={element.id} tabIndex={-1} />}
+        </>
     ) : (
         <span className="missing">{missing}</span>
     );

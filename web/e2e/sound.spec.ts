@@ -1,0 +1,188 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
+import { type APIRequestContext, expect, type Page, test } from '@playwright/test';
+import config from '../playwright.config';
+import { address, saved, startOver } from './helpers';
+
+const folder = mkdtempSync(join(tmpdir(), 'meandros-sound-'));
+const file = (name: string) => join(folder, name);
+/** The microphone hears a tone of 440 Hz, over and over. */
+const microphone = file('microphone.wav');
+execFileSync('sox', [
+    '-n',
+    '-r',
+    '48000',
+    '-b',
+    '16',
+    '-c',
+    '1',
+    microphone,
+    'synth',
+    '60',
+    'sine',
+    '440',
+    'gain',
+    '-12',
+]);
+
+const launch = config.use?.launchOptions;
+test.use({
+    launchOptions: {
+        ...launch,
+        args: [
+            ...(launch?.args ?? []),
+            '--use-fake-device-for-media-stream',
+            '--use-fake-ui-for-media-stream',
+            `--use-file-for-fake-audio-capture=${microphone}`,
+            '--autoplay-policy=no-user-gesture-required',
+        ],
+    },
+});
+
+test.beforeEach(({ request }) => startOver(request));
+
+interface Take {
+    id: string;
+    sound: string;
+    milliseconds: number;
+    voice: string;
+    words: string;
+}
+
+async function takesOf(request: APIRequestContext, prompt: string): Promise<Take[]> {
+    return (await (await request.get(`/api/plans/draft/elements/${prompt}`)).json()).takes;
+}
+
+/** Seconds and the frequency that is heard most, as SoX finds them. */
+async function heard(request: APIRequestContext, { sound }: Take) {
+    const wav = file(`${sound}.wav`);
+    writeFileSync(wav, await (await request.get(`/api/sounds/${sound}.wav`)).body());
+    const said = execFileSync('sh', ['-c', 'sox "$1" -n stat 2>&1', 'sh', wav]).toString();
+    return {
+        seconds: Number(execFileSync('soxi', ['-D', wav])),
+        frequency: Number(/Rough\s+frequency:\s+(\d+)/.exec(said)?.[1]),
+    };
+}
+
+const record = (page: Page) => page.getByRole('button', { name: 'Record in English …' });
+const dialog = (page: Page) => page.getByRole('dialog');
+
+/** Records for so many seconds, with the keyboard. */
+async function recordFor(page: Page, seconds: number) {
+    await record(page).focus();
+    await page.keyboard.press('Enter');
+    await expect(dialog(page)).toContainText('Groups are looked after by Ines.');
+    await expect(dialog(page).getByRole('button', { name: 'Start' })).toBeFocused();
+    await page.keyboard.press('Enter');
+    await expect(dialog(page).getByRole('status')).toContainText('Read in 3');
+    await expect(dialog(page).getByRole('status')).toContainText(`Recording, ${seconds} s`);
+    await page.keyboard.press('Enter');
+    await expect(dialog(page).getByRole('status')).toContainText('Listen to it before you keep it');
+}
+
+test('a script is read into the microphone, listened to, and heard by callers', async ({ page, request }) => {
+    await page.goto(address('/prompts/prm_groups'));
+    await recordFor(page, 4);
+    await expect(dialog(page).locator('audio')).toHaveJSProperty('error', null);
+    await dialog(page).getByLabel('Who reads').fill('Eleanor Marsh');
+    await dialog(page).getByLabel('Note').fill('in the small room');
+    const found = await new AxeBuilder({ page }).include('.ant-modal').analyze();
+    expect(found.violations.map((one) => one.id)).toEqual([]);
+    await dialog(page).getByRole('button', { name: 'Keep this take' }).click();
+    await expect(dialog(page)).toBeHidden();
+    await expect(page.getByRole('radio', { name: 'Take 1 by Eleanor Marsh' })).toBeChecked();
+    await expect(page.getByRole('status').filter({ hasText: 'Add a take of Groups' })).toBeVisible();
+    const [take] = await takesOf(request, 'prm_groups');
+    expect(take).toMatchObject({
+        voice: 'Eleanor Marsh',
+        words: 'Groups are looked after by Ines. We are ringing her now.',
+    });
+    const { seconds, frequency } = await heard(request, take as Take);
+    expect(seconds).toBeGreaterThan(3.5);
+    expect(seconds).toBeLessThan(6.5);
+    expect(Math.abs(frequency - 440)).toBeLessThan(15);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('radio', { name: /Take 1/ })).toHaveCount(0);
+});
+
+test('a recording that cannot be sent is kept here and offered again', async ({ page, context, request }) => {
+    await page.goto(address('/prompts/prm_groups'));
+    await recordFor(page, 2);
+    await context.setOffline(true);
+    await dialog(page).getByRole('button', { name: 'Keep this take' }).click();
+    await expect(page.getByRole('alert').filter({ hasText: 'Nothing is lost' })).toBeVisible();
+    await context.setOffline(false);
+    await page.reload();
+    const kept = page.getByText(/was not sent. It is kept in this browser/);
+    await expect(kept).toBeVisible();
+    await page.getByRole('button', { name: 'Send it now' }).click();
+    await expect(kept).toBeHidden();
+    await expect(page.getByRole('radio', { name: 'Take 1' })).toBeChecked();
+    expect(await takesOf(request, 'prm_groups')).toHaveLength(1);
+});
+
+test('files become takes, are compared and put back; what is no recording is refused in words', async ({
+    page,
+    request,
+}) => {
+    execFileSync('sox', ['-n', '-r', '44100', '-c', '2', file('low.wav'), 'synth', '4', 'sine', '300', 'gain', '-20']);
+    execFileSync('ffmpeg', ['-v', 'error', '-y', '-i', file('low.wav'), file('groups.mp3')]);
+    execFileSync('sox', ['-n', '-r', '44100', file('high.flac'), 'synth', '5', 'sine', '600', 'gain', '-20']);
+    writeFileSync(file('setup.wav'), `MZ${'\0'.repeat(400)}This program cannot be run in DOS mode.`);
+    await page.goto(address('/prompts/prm_groups'));
+    const choose = page.getByLabel('A recording in English');
+    await choose.setInputFiles(file('groups.mp3'));
+    await expect(page.getByRole('radio', { name: 'Take 1' })).toBeChecked();
+    await choose.setInputFiles(file('high.flac'));
+    await expect(page.getByRole('radio', { name: 'Take 2' })).toBeChecked();
+    await expect(page.locator('.script').first()).toContainText('Callers hear it for 5 s');
+    await page.getByRole('radio', { name: 'Take 1' }).focus();
+    await page.keyboard.press('Space');
+    await saved(page);
+    await expect(page.locator('.script').first()).toContainText('Callers hear it for 4 s');
+    const [first] = await takesOf(request, 'prm_groups');
+    expect((await heard(request, first as Take)).frequency).toBeCloseTo(300, -1);
+    await page.getByLabel('Note on take 2 in English').fill('too high');
+    await page.getByLabel('Note on take 2 in English').press('Enter');
+    await saved(page);
+    await page.getByRole('button', { name: 'Remove take 2 in English' }).click();
+    await saved(page);
+    await page.getByRole('radio', { name: 'the machine voice, reading the script' }).first().check();
+    await saved(page);
+    await choose.setInputFiles(file('setup.wav'));
+    await expect(page.getByRole('alert')).toContainText(
+        '“setup.wav” cannot be read as a recording: it is application/',
+    );
+    expect(await takesOf(request, 'prm_groups')).toHaveLength(1);
+});
+
+test('a script that changes leaves its take behind, until somebody says that it still fits', async ({ page }) => {
+    await page.goto(address('/prompts/prm_lost_closed'));
+    const section = page.getByRole('region', { name: 'In English' });
+    const notice = section.getByText('The take in use in “en” was recorded from other words');
+    await expect(notice).toBeVisible();
+    await expect(section.locator('.difference ins', { hasText: 'Friday' })).toBeVisible();
+    await section.getByRole('button', { name: 'It still fits' }).click();
+    await expect(notice).toBeHidden();
+    await section.getByLabel('Script in English').fill('Lost property is closed.');
+    await section.getByLabel('Script in English').blur();
+    await expect(notice).toBeVisible();
+    await expect(section.locator('.difference del').first()).toBeVisible();
+});
+
+test('whatever is named can be listened to, one at a time', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_main'));
+    const listened: string[] = [];
+    page.on('request', (one) => one.url().includes('/api/sounds/') && listened.push(one.url()));
+    const welcome = page.getByRole('button', { name: 'Listen to Welcome' }).first();
+    await welcome.click();
+    await expect(page.getByRole('button', { name: 'Stop Welcome' }).first()).toHaveAttribute('aria-pressed', 'true');
+    await expect.poll(() => listened.length).toBe(1);
+    await page.getByRole('button', { name: 'Listen to Main menu' }).first().click();
+    await expect(page.getByRole('button', { name: /^Stop / })).toHaveCount(1);
+    await page.getByRole('button', { name: 'Stop Main menu' }).click();
+    await expect(page.getByRole('button', { name: /^Stop / })).toHaveCount(0);
+});

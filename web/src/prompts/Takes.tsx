@@ -1,0 +1,100 @@
+import { Button, Radio } from 'antd';
+import type { Prompt, Take } from '../api/types';
+import { PlayPrompt, SoundButton } from '../sound/PlayButton';
+import { soundAddress } from '../sound/player';
+import { languageName } from '../ui/LanguageSelect';
+import { RemoveButton } from '../ui/RowButtons';
+import { TextField } from '../ui/TextField';
+import { dateWords } from '../ui/when';
+import styles from './prompts.module.css';
+
+const seconds = (milliseconds: number) => `${(milliseconds / 1000).toFixed(1)} s`;
+
+/** What callers hear in a language: one of the takes, or the machine voice. */
+export function Takes({
+    value,
+    language,
+    disabled,
+    change,
+}: {
+    value: Prompt;
+    language: string;
+    disabled: boolean;
+    change: (next: Prompt) => void;
+}) {
+    const takes = value.takes.filter((take) => take.language === language);
+    const machine = value.machine[language];
+    const use = (id: string | null) => {
+        const { [language]: _, ...others } = value.inUse;
+        change({ ...value, inUse: id === null ? others : { ...others, [language]: id } });
+    };
+    const put = (take: Take) =>
+        change({ ...value, takes: value.takes.map((one) => (one.id === take.id ? take : one)) });
+    const remove = (take: Take) => {
+        const { [language]: used, ...others } = value.inUse;
+        change({
+            ...value,
+            inUse: used === undefined || used === take.id ? others : { ...others, [language]: used },
+            takes: value.takes.filter((one) => one.id !== take.id),
+        });
+    };
+    return (
+        <fieldset className="choice">
+            <legend>Callers hear, in {languageName(language)}</legend>
+            <Radio.Group
+                className={styles.takes}
+                value={value.inUse[language] ?? ''}
+                disabled={disabled}
+                onChange={(event) => use(event.target.value || null)}
+            >
+                {takes.map((take, i) => (
+                    <div key={take.id} className={styles.take}>
+                        <Radio value={take.id}>
+                            Take {i + 1}
+                            {take.voice && ` by ${take.voice}`}
+                        </Radio>
+                        <SoundButton
+                            name={`take ${i + 1} in ${languageName(language)}`}
+                            soundKey={take.id}
+                            find={() => soundAddress(take.sound)}
+                        />
+                        <span className="figures">{seconds(take.milliseconds)}</span>
+                        <span className="quiet">
+                            {take.at && dateWords(take.at.slice(0, 10))} {take.by && `from ${take.by}`}
+                        </span>
+                        <TextField
+                            label={`Note on take ${i + 1} in ${languageName(language)}`}
+                            placeholder="Note"
+                            value={take.note}
+                            disabled={disabled}
+                            onSave={(note) => put({ ...take, note })}
+                        />
+                        <span className={styles.end}>
+                            <Button size="small" type="text" href={soundAddress(take.sound)} download>
+                                Take away
+                            </Button>
+                            {!disabled && (
+                                <RemoveButton
+                                    label={`Remove take ${i + 1} in ${languageName(language)}`}
+                                    onClick={() => remove(take)}
+                                />
+                            )}
+                        </span>
+                    </div>
+                ))}
+                <div className={styles.take}>
+                    <Radio value="">the machine voice, reading the script</Radio>
+                    {machine && (
+                        <SoundButton
+                            name={`the machine voice in ${languageName(language)}`}
+                            soundKey={`${value.id}/machine/${language}`}
+                            find={() => soundAddress(machine.sound)}
+                        />
+                    )}
+                    {!machine && value.scripts[language] && <PlayPrompt id={value.id} language={language} />}
+                    {machine && <span className="figures">{seconds(machine.milliseconds)}</span>}
+                </div>
+            </Radio.Group>
+        </fieldset>
+    );
+}
