@@ -227,6 +227,8 @@ final class PlanApiTest extends ApiTestCase
 
     public function testWhatAFileWouldChangeIsToldBeforeItIsBroughtIn(): void
     {
+        // As it comes in, the machine voice reads its scripts.
+        $this->send('PUT', '/api/plans/draft/file', json_decode($this->file(), true), $this->draftRevision());
         $plan = json_decode($this->file(), true);
         $look = fn(array $plan): array => $this->send('POST', '/api/plans/draft/file/preview', $plan);
         self::assertSame(['revision' => $this->draftRevision(), 'count' => 0, 'pending' => []], $look($plan));
@@ -245,10 +247,11 @@ final class PlanApiTest extends ApiTestCase
 
     public function testTheDemoPlanIsAFileToStartWith(): void
     {
-        self::assertSame(
-            0,
-            $this->send('POST', '/api/plans/draft/file/preview', $this->send('GET', '/api/demo-plan'))['count'],
-        );
+        $demo = $this->send('GET', '/api/demo-plan');
+        $this->send('PUT', '/api/plans/draft/file', $demo, $this->draftRevision());
+        self::assertSame(0, $this->send('POST', '/api/plans/draft/file/preview', $demo)['count']);
+        $takes = $this->element('prm_welcome')['takes'];
+        self::assertSame(['calmer', 'take_2'], [$takes[1]['note'], $this->element('prm_welcome')['inUse']['en']]);
     }
 
     public function testTheChangeLogOfOneElement(): void

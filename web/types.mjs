@@ -18,7 +18,7 @@ function inFull(node, name) {
         full.required = Object.keys(full.properties).filter((key) => !optional.includes(key));
         for (const condition of ['if', 'then', 'else', 'anyOf']) delete full[condition];
         // Written as an object even where null is taken, unless null says something.
-        if (Array.isArray(full.type) && !['substitute', 'part', 'queueCallback', 'menuDialling', 'numberBlock'].includes(name)) full.type = 'object';
+        if (Array.isArray(full.type) && !['substitute', 'part', 'queueCallback', 'menuDialling', 'numberBlock', 'awayGreeting'].includes(name)) full.type = 'object';
     }
     return full;
 }

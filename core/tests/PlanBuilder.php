@@ -106,7 +106,7 @@ final class PlanBuilder
             'kind' => 'mailbox',
             'name' => $id,
             'owners' => [],
-            'notify' => [],
+            'notify' => ['office@example.com'],
             'greeting' => null,
         ]);
     }

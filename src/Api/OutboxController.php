@@ -9,6 +9,8 @@ use Meandros\Core\Routing\Router;
 use Meandros\Core\Wording\Letter;
 use Meandros\Core\Wording\Letters;
 use Meandros\Server\Outbox\Outbox;
+use Meandros\Server\Sound\MachineVoice;
+use Meandros\Server\Sound\Sounds;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
@@ -32,6 +34,8 @@ final readonly class OutboxController
         private Router $router,
         private Live $live,
         private MailerInterface $mailer,
+        private MachineVoice $machine,
+        private Sounds $sounds,
     ) {}
 
     /** @throws InvalidData */
@@ -78,7 +82,7 @@ final readonly class OutboxController
         );
         $letters = Letters::of($trace, $asked->plan, $asked->zone);
         foreach ($letters as $letter) {
-            $this->mailer->send(self::email($letter));
+            $this->mailer->send($this->email($letter));
         }
 
         return new JsonResponse(['sent' => \count($letters)]);
@@ -92,8 +96,16 @@ final readonly class OutboxController
         return new JsonResponse(['letters' => []]);
     }
 
-    private static function email(Letter $letter): Email
+    private function email(Letter $letter): Email
     {
-        return (new Email())->from(self::FROM)->to(...$letter->to)->subject($letter->subject)->text($letter->text);
+        $email = (new Email())->from(self::FROM)->to(...$letter->to)->subject($letter->subject)->text($letter->text);
+        $sound =
+            null === $letter->spoken
+                ? null
+                : $this->machine->read($letter->spoken['words'], $letter->spoken['language']);
+
+        return null === $sound
+            ? $email
+            : $email->attach($this->sounds->read($sound->sha256), 'message.wav', 'audio/wav');
     }
 }

@@ -13,8 +13,8 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Outline;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Input;
-use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Wording\FindingWords;
+use Meandros\Server\Now;
 use Meandros\Server\Storage\ChangeLog;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\DraftReading;
@@ -22,7 +22,6 @@ use Meandros\Server\Storage\EditName;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
 use Meandros\Server\Storage\SharedMemory;
-use Meandros\Server\Storage\StaleRevision;
 use Meandros\Server\Storage\UnreadableElement;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -41,6 +40,7 @@ final readonly class PlanController
         private Draft $draft,
         private ChangeLog $log,
         private SharedMemory $memory,
+        private Now $now,
         #[Autowire('%env(default::MEANDROS_BUILD)%')] private ?string $build,
     ) {}
 
@@ -169,46 +169,6 @@ final readonly class PlanController
     }
 
     /**
-     * @throws InvalidData
-     * @throws StaleRevision
-     */
-    #[Route('/api/plans/draft/file', methods: ['PUT'])]
-    public function bringIn(Request $request): JsonResponse
-    {
-        $revision = Revision::demanded($request);
-
-        return new JsonResponse(
-            $this->draft
-                ->replaceAll(
-                    PlanCodec::fromData(JsonBody::data($request, JsonBody::FILE)),
-                    'Bring in a plan file',
-                    $revision,
-                )
-                ->toJson(),
-        );
-    }
-
-    /**
-     * What bringing in a plan file would change.
-     *
-     * @throws InvalidData
-     */
-    #[Route('/api/plans/draft/file/preview', methods: ['POST'])]
-    public function preview(Request $request): JsonResponse
-    {
-        return new JsonResponse(
-            $this->draft->difference(PlanCodec::fromData(JsonBody::data($request, JsonBody::FILE))),
-        );
-    }
-
-    /** The demo plan, as a file. */
-    #[Route('/api/demo-plan', methods: ['GET'])]
-    public function demo(#[Autowire('%kernel.project_dir%/demo/ternwick-ferries.json')] string $file): Response
-    {
-        return new Response((string) file_get_contents($file), headers: ['Content-Type' => 'application/json']);
-    }
-
-    /**
      * Of the whole plan, or of one element: a screen that shows one asks for its own.
      *
      * @throws NotFound
@@ -219,11 +179,11 @@ final readonly class PlanController
         $plan = $this->plans->get($which);
         $id = $request->query->getString('element');
         $findings = match (true) {
-            '' === $id => Checks::in($plan),
+            '' === $id => Checks::in($plan, $this->now->second()),
             null === ($element = $plan->find($id)) => throw new NotFound(
                 \sprintf('There is no element "%s" in this plan.', Input::quote($id)),
             ),
-            default => Checks::of($element, $plan),
+            default => Checks::of($element, $plan, $this->now->second()),
         };
 
         return new JsonResponse(['findings' => array_map(FindingWords::report(...), $findings)]);

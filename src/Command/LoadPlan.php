@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Command;
 
-use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Wording\ProblemWords;
-use Meandros\Server\Sound\DemoTakes;
-use Meandros\Server\Sound\MachineVoice;
+use Meandros\Server\Sound\SamplePlan;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Entity\EditState;
@@ -25,8 +23,7 @@ final class LoadPlan extends Command
     public function __construct(
         private readonly Draft $draft,
         private readonly Editions $editions,
-        private readonly MachineVoice $machine,
-        private readonly DemoTakes $takes,
+        private readonly SamplePlan $sample,
     ) {
         parent::__construct();
     }
@@ -55,12 +52,7 @@ final class LoadPlan extends Command
             return self::FAILURE;
         }
         try {
-            $plan = PlanCodec::decode($json);
-            $takes = preg_replace('/\.json$/', '.takes.json', $file);
-            if (\is_string($takes) && $takes !== $file && is_file($takes)) {
-                $plan = $this->takes->into($plan, $takes);
-            }
-            $plan = $plan->withAll(array_map($this->machine->with(...), $plan->elements()));
+            $plan = $this->sample->load($json, $file);
         } catch (InvalidData $invalid) {
             $output->writeln('<error>' . ProblemWords::all($invalid) . '</error>');
 

@@ -15,12 +15,18 @@ final readonly class Outbox
     public function __construct(private Connection $database) {}
 
     /** @param list<string> $to */
-    public function add(array $to, string $subject, string $text, string $message, int $now): void
-    {
-        $this->database->transactional(function () use ($to, $subject, $text, $message, $now): void {
+    public function add(
+        array $to,
+        string $subject,
+        string $text,
+        string $message,
+        int $now,
+        ?string $sound = null,
+    ): void {
+        $this->database->transactional(function () use ($to, $subject, $text, $message, $now, $sound): void {
             $this->database->executeStatement(
-                'INSERT INTO outbox (sent_at, recipients, subject, text, message) VALUES (?, ?, ?, ?, ?)',
-                [$now, implode(', ', $to), $subject, $text, $message],
+                'INSERT INTO outbox (sent_at, recipients, subject, text, message, sound) VALUES (?, ?, ?, ?, ?, ?)',
+                [$now, implode(', ', $to), $subject, $text, $message, $sound],
             );
             $this->database->executeStatement('DELETE FROM outbox WHERE id <= (SELECT max(id) FROM outbox) - ?', [
                 self::KEPT,
@@ -31,15 +37,15 @@ final readonly class Outbox
     /**
      * @param int|null $before only those before the one of that number
      *
-     * @return list<array{id: int, sentAt: int, to: string, subject: string, text: string}> the latest first
+     * @return list<array{id: int, sentAt: int, to: string, subject: string, text: string, sound: string|null}> the latest first
      */
     public function list(int $most, ?int $before): array
     {
         $letters = [];
-        /** @var array{int, int, string, string, string} $row */
+        /** @var array{int, int, string, string, string, string|null} $row */
         foreach (
             $this->database->iterateNumeric(
-                'SELECT id, sent_at, recipients, subject, text FROM outbox WHERE id < ? ORDER BY id DESC LIMIT ?',
+                'SELECT id, sent_at, recipients, subject, text, sound FROM outbox WHERE id < ? ORDER BY id DESC LIMIT ?',
                 [$before ?? \PHP_INT_MAX, $most],
             )
             as $row
@@ -50,6 +56,7 @@ final readonly class Outbox
                 'to' => $row[2],
                 'subject' => $row[3],
                 'text' => $row[4],
+                'sound' => $row[5],
             ];
         }
 

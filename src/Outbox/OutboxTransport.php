@@ -39,6 +39,19 @@ final class OutboxTransport extends AbstractTransport
             \is_string($text) ? $text : '',
             $message->toString(),
             $this->now->second(),
+            $email instanceof Email ? self::sound($email) : null,
         );
+    }
+
+    /** @return string|null the SHA-256 of the sound that comes with it */
+    private static function sound(Email $email): ?string
+    {
+        foreach ($email->getAttachments() as $part) {
+            if ('audio' === $part->getMediaType()) {
+                return hash('sha256', $part->getBody());
+            }
+        }
+
+        return null;
     }
 }

@@ -10,10 +10,14 @@ use Meandros\Core\Plan\Element\MachineReading;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\PromptSounds;
 use Meandros\Core\Plan\Element\Sound;
+use Meandros\Core\Plan\Plan;
 
 /** The voice that reads scripts for which there is no take. What it has read once it keeps. */
 final readonly class MachineVoice
 {
+    /** For scripts of a whole plan; what is left is read when its prompt is next saved or listened to. */
+    private const MOST_SECONDS = 15.0;
+
     public function __construct(private Connection $database, private Sounds $sounds, private Speech $speech) {}
 
     /** @return Sound|null null where it cannot read them */
@@ -39,6 +43,21 @@ final readonly class MachineVoice
         );
 
         return $sound;
+    }
+
+    /** The same plan, with its scripts read: those that are new to the machine as far as there is time for them. */
+    public function withAll(Plan $plan): Plan
+    {
+        $read = [];
+        $end = microtime(true) + self::MOST_SECONDS;
+        foreach ($plan->all(Prompt::class) as $prompt) {
+            if (microtime(true) > $end) {
+                break;
+            }
+            $read[$prompt->id()] = $this->with($prompt);
+        }
+
+        return $plan->withAll($read);
     }
 
     /** The same element; of a prompt, with its scripts read. */

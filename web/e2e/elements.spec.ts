@@ -76,12 +76,12 @@ test('a prompt has a script per language, and its length is estimated', async ({
     await add(page, '/prompts', 'Name of a new prompt', 'Fog');
     await page.getByLabel('Script in English').fill('There is fog in the harbour, and ferries wait.');
     await page.getByLabel('Script in English').blur();
-    await expect(page.getByText('About 4 s at 150 words a minute')).toBeVisible();
+    await expect(page.getByText('Callers hear it for 3 s')).toBeVisible();
     await choose(page, 'Add a language', 'French');
     await page.getByLabel('Script in French').click();
     await page.getByLabel('Script in French').fill('Brouillard au port.');
     await page.getByLabel('Script in French').blur();
-    await expect(page.locator('.list li', { hasText: 'Fog' })).toContainText('en 4 s · fr 2 s');
+    await expect(page.locator('.list li', { hasText: 'Fog' })).toContainText('en 3 s · fr 2 s');
     await page.getByRole('button', { name: 'Remove French' }).click();
     await expect(page.getByLabel('Script in French')).toHaveCount(0);
 });

@@ -47,6 +47,10 @@ final class Checks
         TakeTooQuiet::class,
         TakeMostlySilence::class,
         PersonWithoutPhone::class,
+        MailboxForNobody::class,
+        MailboxSaysNothing::class,
+        AwayGreetingOver::class,
+        KeyLeavesNowhere::class,
         RuleNeverHolds::class,
         RuleStateMissing::class,
         CallsComeBack::class,
@@ -77,10 +81,14 @@ final class Checks
         GivenUpUnrung::class,
     ];
 
-    /** @return list<Finding> what callers would not want, element by element */
-    public static function in(Plan $plan): array
+    /**
+     * @param int|null $now Unix seconds; null where nothing is to be said of what is over
+     *
+     * @return list<Finding> what callers would not want, element by element
+     */
+    public static function in(Plan $plan, ?int $now = null): array
     {
-        $survey = new Survey($plan);
+        $survey = new Survey($plan, $now);
         $findings = [];
         foreach ($plan->elements() as $element) {
             array_push($findings, ...self::look($element, $survey));
@@ -90,9 +98,9 @@ final class Checks
     }
 
     /** @return list<Finding> those of one element, as it is in the plan */
-    public static function of(Element $element, Plan $plan): array
+    public static function of(Element $element, Plan $plan, ?int $now = null): array
     {
-        return self::look($element, new Survey($plan));
+        return self::look($element, new Survey($plan, $now));
     }
 
     /** @return list<Finding> */

@@ -25,7 +25,8 @@ final class Survey
     /** @var array<string, list<Rings>> by target */
     private array $steps = [];
 
-    public function __construct(public readonly Plan $plan)
+    /** @param int|null $now Unix seconds; null where nothing is to be said of what is over */
+    public function __construct(public readonly Plan $plan, public readonly ?int $now = null)
     {
         $this->lines = new Lines($plan);
         $this->overflow = new Overflow($plan);

@@ -109,8 +109,10 @@ final readonly class PeopleOnPaper
                 fn(Mailbox $mailbox): array => [
                     $mailbox->name(),
                     $this->words->list(array_map(fn(string $id): string => $this->words->name($id), $mailbox->owners)),
-                    $this->words->list($mailbox->notify),
-                    null === $mailbox->greeting ? PaperWords::NONE : $this->words->script($mailbox->greeting),
+                    $this->words->list($mailbox->messages->notify),
+                    null === $mailbox->greetings->usual
+                        ? PaperWords::NONE
+                        : $this->words->script($mailbox->greetings->usual),
                 ],
                 $this->plan->all(Mailbox::class),
             ),

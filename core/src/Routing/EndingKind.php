@@ -8,6 +8,10 @@ enum EndingKind: string
 {
     case Answered = 'answered';
     case Message = 'message';
+    /** A mailbox that takes no messages has said what it has to say. */
+    case Announcement = 'announcement';
+    /** An owner listens to the messages of a mailbox from outside. */
+    case Listens = 'listens to messages';
     /** The caller speaks on phones that answered by themselves. */
     case Announced = 'announced';
     /** The own mailbox of somebody's phone took the call. */

@@ -30,7 +30,7 @@ final readonly class KeysMeanwhile
         if (null === $press) {
             return $do();
         }
-        $key = substr($press->keys, 0, 1);
+        $key = self::meant($press->keys, $keys);
         $after = $press->after ?? self::SOON;
         $at = $this->walk->second() + $after;
         $isHeard = $this->walk->isAnswered() || (null !== $hears && $after >= $hears);
@@ -48,5 +48,22 @@ final readonly class KeysMeanwhile
         }
 
         return $onward;
+    }
+
+    /**
+     * The longest of those that are heeded with which it begins, else its first key.
+     *
+     * @param list<string> $heeded
+     */
+    private static function meant(string $pressed, array $heeded): string
+    {
+        $meant = substr($pressed, 0, 1);
+        foreach ($heeded as $keys) {
+            if (\strlen($keys) > \strlen($meant) && str_starts_with($pressed, $keys)) {
+                $meant = $keys;
+            }
+        }
+
+        return $meant;
     }
 }

@@ -18,6 +18,7 @@ use Meandros\Core\Ringing\Phones;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
+use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Time\Reading;
 
@@ -460,6 +461,19 @@ final class Walk
     public function ringsAnew(): void
     {
         $this->rungSeconds = [];
+    }
+
+    /** What became of the last ringing: an exit of a ring step; null where nothing rang, or somebody answered. */
+    public function lastRinging(): ?string
+    {
+        for ($i = \count($this->events) - 1; $i >= 0; --$i) {
+            $happening = $this->events[$i]->happening;
+            if ($happening instanceof Ringing) {
+                return $happening->exit;
+            }
+        }
+
+        return null;
     }
 
     /** How many times phones were dialled. */

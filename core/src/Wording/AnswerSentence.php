@@ -146,7 +146,7 @@ final readonly class AnswerSentence
             $happening instanceof CodeDialled => $this->names->code($happening),
             $happening instanceof MessageTaken => null === $happening->mailbox
                 ? null
-                : 'leaves a message with ' . $this->names->of($happening->mailbox),
+                : lcfirst((new MailboxWords($this->names))->what($happening)),
             default => null,
         };
     }
@@ -182,7 +182,8 @@ final readonly class AnswerSentence
         return match ($ending->kind) {
             EndingKind::Answered => 'talks to ' .
                 (null === $ending->who ? $this->names->of($ending->phone) : $this->names->of($ending->who)),
-            EndingKind::Message, EndingKind::Announced => null,
+            EndingKind::Message, EndingKind::Announced, EndingKind::Announcement => null,
+            EndingKind::Listens => \sprintf('listens to the messages of %s', $this->names->of($ending->who)),
             EndingKind::OwnMailbox => \sprintf(
                 'the own mailbox of %s has the call',
                 $this->names->of($ending->who ?? $ending->phone),

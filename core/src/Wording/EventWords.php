@@ -50,6 +50,7 @@ final readonly class EventWords
     private QueueWords $queue;
     private MenuWords $menus;
     private DirectoryWords $directory;
+    private MailboxWords $mailbox;
 
     public function __construct(Plan $plan)
     {
@@ -58,6 +59,7 @@ final readonly class EventWords
         $this->queue = new QueueWords($this->names);
         $this->menus = new MenuWords($this->names);
         $this->directory = new DirectoryWords($this->names);
+        $this->mailbox = new MailboxWords($this->names);
     }
 
     public function what(Happening $happening): string
@@ -73,9 +75,7 @@ final readonly class EventWords
                 : \sprintf('%s: %s', $this->names->of($happening->hours), $this->stateName($happening)),
             $happening instanceof Asked => $this->menus->what($happening),
             $happening instanceof Ringing => $this->ringing($happening),
-            $happening instanceof MessageTaken => null === $happening->mailbox
-                ? 'Takes no message'
-                : \sprintf('Leaves a message with %s', $this->names->of($happening->mailbox)),
+            $happening instanceof MessageTaken => $this->mailbox->what($happening),
             $happening instanceof Went => null === $happening->journey
                 ? 'Goes nowhere'
                 : \sprintf('Goes on in %s', $this->names->of($happening->journey)),
@@ -121,20 +121,7 @@ final readonly class EventWords
             $happening instanceof HoursRead => $this->hours($happening),
             $happening instanceof Asked => $this->menus->because($happening),
             $happening instanceof Ringing => trim($this->queue->turn($happening->turn) . ' ' . $this->rung($happening)),
-            $happening instanceof MessageTaken => match (true) {
-                null === $happening->mailbox => 'No mailbox is chosen.',
-                null === $happening->greeting => 'The mailbox has no greeting, so it records at once.',
-                $happening->greetingOfRule => \sprintf(
-                    'After “%s” of %s, which the answering rule plays in place of its greeting.',
-                    $this->names->of($happening->greeting),
-                    Duration::words($happening->greetingSeconds),
-                ),
-                default => \sprintf(
-                    'After its greeting “%s” of %s.',
-                    $this->names->of($happening->greeting),
-                    Duration::words($happening->greetingSeconds),
-                ),
-            },
+            $happening instanceof MessageTaken => $this->mailbox->because($happening),
             $happening instanceof ComesBackIn => 'It is one of our own numbers, so the call leaves by no line.',
             $happening instanceof TriesAgain
                 => 'The step or the rule says so; rounds in which nobody answers are drawn as bars.',
@@ -459,6 +446,11 @@ final readonly class EventWords
         return match ($ending->kind) {
             EndingKind::Answered => 'Talks to ' . $this->names->of($ending->who ?? $ending->phone),
             EndingKind::Message => 'The message is left',
+            EndingKind::Announcement => 'The announcement is over, and so is the call',
+            EndingKind::Listens => \sprintf(
+                'Listens to the messages of %s, once the PIN is given',
+                $this->names->of($ending->who),
+            ),
             EndingKind::Announced => \sprintf('Speaks to %s', $this->names->of($ending->who)),
             EndingKind::OwnMailbox => \sprintf(
                 'Lost to the own mailbox of %s',

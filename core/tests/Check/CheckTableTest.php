@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\Check;
 use Meandros\Core\Check\Checks;
 use Meandros\Core\Check\Finding;
 use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\FindingWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -23,6 +24,7 @@ final class CheckTableTest extends TestCase
     #[DataProvider('lines')]
     #[DataProvider('numbers')]
     #[DataProvider('takes')]
+    #[DataProvider('boxes')]
     public function testWhatIsFound(PlanBuilder $plan, array $found): void
     {
         $messages = array_map(
@@ -32,7 +34,7 @@ final class CheckTableTest extends TestCase
                 $finding->pointer,
                 FindingWords::message($finding),
             ),
-            Checks::in($plan->plan()),
+            Checks::in($plan->plan(), self::now()),
         );
         sort($messages);
         sort($found);
@@ -49,6 +51,46 @@ final class CheckTableTest extends TestCase
             ...array_values(iterator_to_array(self::lines())),
             ...array_values(iterator_to_array(self::numbers())),
             ...array_values(iterator_to_array(self::takes())),
+            ...array_values(iterator_to_array(self::boxes())),
+        ];
+    }
+
+    /** When it is looked at: Monday 23 November 2026, noon in London. */
+    public static function now(): int
+    {
+        return Moment::parse('2026-11-23T12:00', 'Europe/London');
+    }
+
+    /** @return iterable<string, array{PlanBuilder, list<string>}> mailboxes: who listens, what they say, and what keys do */
+    public static function boxes(): iterable
+    {
+        $box = static fn(array $more): PlanBuilder => (new PlanBuilder())
+            ->person('ann')
+            ->prompt('prm', 4)
+            ->with($more + ['id' => 'mbx', 'kind' => 'mailbox', 'name' => 'Box', 'owners' => ['ann']]);
+        yield 'owned' => [$box([]), []];
+        yield 'told of' => [$box(['owners' => [], 'notify' => ['office@example.com']]), []];
+        yield 'neither' => [
+            $box(['owners' => []]),
+            ['mbx /owners Nobody owns this mailbox and nobody is told of its messages.'],
+        ];
+        yield 'neither, and no messages' => [$box(['owners' => [], 'takesMessages' => false, 'greeting' => 'prm']), []];
+        yield 'an announcement without words' => [
+            $box(['takesMessages' => false]),
+            ['mbx /greeting This mailbox takes no messages and has nothing to say: the call ends in silence.'],
+        ];
+        yield 'its name is something to say' => [$box(['takesMessages' => false, 'nameRecording' => 'prm']), []];
+        $away = static fn(string $until): array => ['away' => ['greeting' => 'prm', 'until' => $until]];
+        yield 'away for another minute' => [$box($away('2026-11-23T12:01')), []];
+        yield 'away until now' => [
+            $box($away('2026-11-23T12:00')),
+            ['mbx /away The greeting for a while ended on 2026-11-23 12:00; the usual ones are heard again.'],
+        ];
+        $key = ['leave' => '0'];
+        yield 'a key for somebody' => [$box(['keys' => $key + ['leaveTo' => 'ann']]), []];
+        yield 'a key for nobody' => [
+            $box(['keys' => $key]),
+            ['mbx /keys/leaveTo Key 0 leaves this mailbox for nobody: the call goes on with the next step.'],
         ];
     }
 

@@ -33,7 +33,7 @@ final class ChecksTest extends TestCase
         $said = [];
         foreach ([...CheckTableTest::all(), ...FixTest::surprises(), ...FindingsTest::findings()] as [$builder]) {
             \assert($builder instanceof PlanBuilder);
-            foreach (Checks::in($builder->plan()) as $finding) {
+            foreach (Checks::in($builder->plan(), CheckTableTest::now()) as $finding) {
                 self::assertNotSame('', FindingWords::message($finding) . FindingWords::remedy($finding));
                 self::assertDoesNotMatchRegularExpression(
                     '/[{}]/',

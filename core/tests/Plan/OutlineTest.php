@@ -23,8 +23,8 @@ final class OutlineTest extends TestCase
 
     public function testShortElementsStandInItWhole(): void
     {
-        $prompt = ['id' => 'prm_one', 'kind' => 'prompt', 'name' => 'Hello', 'scripts' => ['en' => 'Hello.']];
-        self::assertEquals(PlanCodec::element($prompt)->toJson(), self::outline($prompt));
+        $team = ['id' => 'team_one', 'kind' => 'team', 'name' => 'Desk', 'members' => [['who' => 'per_ann']]];
+        self::assertEquals(PlanCodec::element($team)->toJson(), self::outline($team));
     }
 
     public function testEveryFieldThatIsLeftOutIsOneOfItsKind(): void

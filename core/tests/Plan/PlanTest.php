@@ -38,7 +38,7 @@ final class PlanTest extends TestCase
             KeptElements::of(self::demo(), ['prm_broken' => [Kind::Prompt, 'not JSON']]),
         );
         self::assertSame('Bookings desk', $plan->find('team_bookings')?->name());
-        self::assertCount(49, $plan->all(Number::class));
+        self::assertCount(50, $plan->all(Number::class));
         $this->expectException(\JsonException::class);
         $plan->all(Prompt::class);
     }

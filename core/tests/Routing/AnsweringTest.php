@@ -250,8 +250,12 @@ final class AnsweringTest extends TestCase
         );
         self::assertSame([16, 'message'], [$trace->seconds, $trace->ending->kind->value]);
         self::assertSame(
-            ['mailbox' => 'mbx_office', 'greeting' => 'prm_back', 'seconds' => 6],
-            $trace->events[2]->happening->what(),
+            ['mbx_office', 'prm_back', 6],
+            array_map(static fn(string $of): mixed => $trace->events[2]->happening->what()[$of], [
+                'mailbox',
+                'greeting',
+                'seconds',
+            ]),
         );
     }
 

@@ -221,8 +221,15 @@ final class TraceDataTest extends TestCase
                 [
                     0,
                     'message',
-                    ['mailbox' => 'mbx', 'greeting' => 'prm_hello', 'seconds' => 4],
-                    ['greetingOfRule' => true],
+                    [
+                        'mailbox' => 'mbx',
+                        'greeting' => 'prm_hello',
+                        'language' => 'en',
+                        'seconds' => 4,
+                        'beeps' => true,
+                        'announcement' => false,
+                    ],
+                    ['greetingFor' => 'rule', 'lengthFrom' => 'words'],
                 ],
                 [
                     4,

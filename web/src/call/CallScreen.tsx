@@ -4,7 +4,7 @@ import type { TraceEvent } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { useMoment } from '../moment/useMoment';
 import { SendButton } from '../outbox/SendButton';
-import { usePlan } from '../plan/usePlan';
+import { type PlanIndex, usePlan } from '../plan/usePlan';
 import { RingChart } from '../ringing/RingChart';
 import { PlayPrompt } from '../sound/PlayButton';
 import { CourseLine } from './CourseLine';
@@ -49,7 +49,7 @@ export function CallScreen() {
                                 />
                                 <div className="words">
                                     <EventTitle event={event} name={plan?.find(event.journey)?.name} />
-                                    {event.kind === 'notice sent' && <SendButton />}
+                                    {(event.kind === 'notice sent' || tellsSomebody(event, plan)) && <SendButton />}
                                     {event.reason && <span className="quiet">{event.reason}</span>}
                                 </div>
                             </li>
@@ -85,4 +85,10 @@ function EventTitle({ event, name }: { event: TraceEvent; name: string | undefin
 function promptOf({ what }: TraceEvent): string | null {
     const { prompt, greeting } = what as { prompt?: string | null; greeting?: string | null };
     return prompt ?? greeting ?? null;
+}
+
+/** Whether a message is left that somebody is told of by e-mail. */
+function tellsSomebody({ what }: TraceEvent, plan: PlanIndex | undefined): boolean {
+    const { mailbox, announcement } = what as { mailbox?: string | null; announcement?: boolean };
+    return announcement === false && (plan?.get('mailbox', mailbox)?.notify.length ?? 0) > 0;
 }

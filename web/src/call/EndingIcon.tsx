@@ -3,6 +3,8 @@ import type { Trace } from '../api/types';
 const SHAPES: Record<Trace['ending']['kind'], { d: string; label: string }> = {
     answered: { d: 'M3 8.5l3.2 3.2L13 5', label: 'Answered' },
     message: { d: 'M2.5 4h11v8h-11zM2.5 4.5L8 9l5.5-4.5', label: 'Message' },
+    announcement: { d: 'M3 3.5h10v6.5H8L5 12.5V10H3zM5.5 6h5M5.5 8h3', label: 'Announcement' },
+    'listens to messages': { d: 'M3 9a5 5 0 0110 0v3h-2.4V9.4H13M3 9v3h2.4V9.4H3', label: 'Listens to messages' },
     announced: { d: 'M3 6.5h2.5L9 3.5v9L5.5 9.5H3zM11 6a3 3 0 010 4M12.6 4.2a5.5 5.5 0 010 7.6', label: 'Announced' },
     'own mailbox': { d: 'M2.5 4h11v8h-11zM5 7l6 3M11 7l-6 3', label: 'Lost to an own mailbox' },
     forwarded: { d: 'M2.5 8h10M9 4.5L12.5 8L9 11.5', label: 'Sent on' },
@@ -20,7 +22,15 @@ export const endingLabel = (kind: Trace['ending']['kind']): string => SHAPES[kin
 /** How a call ends, as a shape; the colour only adds to it. */
 export function EndingIcon({ kind }: { kind: Trace['ending']['kind'] }) {
     const shape = SHAPES[kind];
-    const tone = ['answered', 'message', 'announced', 'forwarded', 'callback kept', 'fax'].includes(kind)
+    const tone = [
+        'answered',
+        'message',
+        'announced',
+        'listens to messages',
+        'forwarded',
+        'callback kept',
+        'fax',
+    ].includes(kind)
         ? 'good'
         : 'bad';
     return (

@@ -27,11 +27,13 @@ const ENDINGS: NumberAnswer['ending'][] = [
     'own mailbox',
     'caller gave up',
     'ended by plan',
+    'announcement',
     'announced',
     'callback kept',
     'forwarded',
     'fax',
     'message',
+    'listens to messages',
     'answered',
 ];
 

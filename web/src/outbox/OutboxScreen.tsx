@@ -2,6 +2,8 @@ import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-q
 import { Button } from 'antd';
 import { api, ask } from '../api/client';
 import type { Letter } from '../api/types';
+import { SoundButton } from '../sound/PlayButton';
+import { soundAddress } from '../sound/player';
 import styles from './outbox.module.css';
 
 const KEY = ['outbox'];
@@ -65,6 +67,18 @@ function LetterRow({ letter }: { letter: Letter }) {
                         {new Date(letter.sentAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'medium' })}
                     </time>{' '}
                     · <a href={`/api/outbox/${letter.id}.eml`}>as a file</a>
+                    {letter.sound && (
+                        <>
+                            {' '}
+                            · with the message{' '}
+                            <SoundButton
+                                name={`the message of ${letter.subject}`}
+                                soundKey={`letter/${letter.id}`}
+                                find={() => soundAddress(letter.sound ?? '')}
+                            />
+                            , spoken by the machine
+                        </>
+                    )}
                 </p>
                 <pre>{letter.text}</pre>
             </article>

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
+use Meandros\Core\Plan\LocalEnd;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
-use Meandros\Core\Time\Moment;
 
 /** When it holds: which phones ring, in which stages, and what happens if nobody answers, all are busy or out of reach. */
 final readonly class AnsweringRule
@@ -46,32 +46,12 @@ final readonly class AnsweringRule
             $in->field('id')->id(),
             $in->field('name')->text(60),
             $in->field('on')->flag(true),
-            self::end($in->field('until')),
+            LocalEnd::read($in->field('until')),
             RuleCondition::fromJson($in->field('when')),
             $stages,
             RuleOutcome::all($in),
             $in->field('againMinutes')->whole(0, RingStep::MOST_MINUTES, 'minutes', 0),
         );
-    }
-
-    private static function end(Input $in): ?string
-    {
-        if (!$in->isGiven()) {
-            return null;
-        }
-        $text = $in->exactText(16);
-        if (1 !== preg_match('/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/D', $text)) {
-            $in->complain('not-a-moment', ['text' => $text]);
-
-            return null;
-        }
-        try {
-            Moment::parse($text, 'UTC');
-        } catch (\InvalidArgumentException $invalid) {
-            $in->complain('no-such-moment', ['reason' => $invalid->getMessage()]);
-        }
-
-        return $text;
     }
 
     /** Seconds after which the last stage is over. */

@@ -10,32 +10,36 @@ use Meandros\Core\Plan\Step\MessageStep;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Plan\WithoutParts;
-use Meandros\Core\Reading\EmailAddress;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
 
-/** Where messages are left: who owns it, who is told, and what callers hear first. */
+/** Where messages are left: who owns it, what callers hear first, how messages are taken, and what keys do. */
 final readonly class Mailbox implements TakesCalls
 {
     use Named;
     use WithoutParts;
 
-    /**
-     * @param list<string> $owners people's ids
-     * @param list<string> $notify e-mail addresses
-     */
+    /** @param list<string> $owners people and teams, by id */
     public function __construct(
         private string $id,
         private string $name,
-        public array $owners,
-        public array $notify,
-        public ?string $greeting,
-        public int $longestSeconds = 180,
+        public array $owners = [],
+        public MailboxGreetings $greetings = new MailboxGreetings(),
+        public MailboxMessages $messages = new MailboxMessages(),
+        public MailboxKeys $keys = new MailboxKeys(),
     ) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'owners', 'notify', 'greeting', 'longestSeconds']);
+        $in->onlyFields([
+            'id',
+            'kind',
+            'name',
+            'owners',
+            'keys',
+            ...MailboxGreetings::FIELDS,
+            ...MailboxMessages::FIELDS,
+        ]);
         $owners = array_map(
             static fn(Input $item): string => $item->text(80),
             $in->field('owners')->items(Limits::OWNERS),
@@ -45,9 +49,9 @@ final readonly class Mailbox implements TakesCalls
             $in->field('id')->id(),
             $in->field('name')->text(),
             $owners,
-            EmailAddress::list($in->field('notify'), Limits::NOTIFY),
-            $in->field('greeting')->reference(),
-            $in->field('longestSeconds')->whole(10, 600, 'seconds', 180),
+            MailboxGreetings::fromJson($in),
+            MailboxMessages::fromJson($in),
+            MailboxKeys::fromJson($in->field('keys')),
         );
     }
 
@@ -68,9 +72,9 @@ final readonly class Mailbox implements TakesCalls
             'kind' => 'mailbox',
             'name' => $this->name,
             'owners' => $this->owners,
-            'notify' => $this->notify,
-            'greeting' => $this->greeting,
-            'longestSeconds' => $this->longestSeconds,
+            ...$this->greetings->toJson(),
+            ...$this->messages->toJson(),
+            'keys' => $this->keys->toJson(),
         ];
     }
 
@@ -78,12 +82,9 @@ final readonly class Mailbox implements TakesCalls
     {
         $references = [];
         foreach ($this->owners as $i => $owner) {
-            $references[] = new Reference($owner, '/owners/' . $i, [Kind::Person], 'is owned by them');
-        }
-        if (null !== $this->greeting) {
-            $references[] = new Reference($this->greeting, '/greeting', [Kind::Prompt], 'greets with it');
+            $references[] = new Reference($owner, '/owners/' . $i, [Kind::Person, Kind::Team], 'is owned by them');
         }
 
-        return $references;
+        return [...$references, ...$this->greetings->references(), ...$this->keys->references()];
     }
 }

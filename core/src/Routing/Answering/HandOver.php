@@ -63,15 +63,19 @@ final readonly class HandOver
 
         return null === $next->to
             ? Onward::by($outcome)
-            : $this->on($next->to, $next->greeting, $person, [...$passed, $person->id()]);
+            : $this->on($next->to, $next->greeting, $person->site, [...$passed, $person->id()]);
     }
 
     /**
-     * @param list<string> $passed
+     * The call is passed on for good.
+     *
+     * @param string|null  $greeting that a mailbox plays in place of its own
+     * @param string|null  $site     from which a call to a number leaves
+     * @param list<string> $passed   people who have passed it on already
      *
      * @throws CallOver
      */
-    private function on(Target $to, ?string $greeting, Person $from, array $passed): Onward
+    public function on(Target $to, ?string $greeting, ?string $site, array $passed = []): Onward
     {
         if ($to->isEnd()) {
             return Onward::end(new Ending(EndingKind::EndedByPlan));
@@ -83,7 +87,7 @@ final readonly class HandOver
             $element instanceof Person => $this->to($element, $passed),
             $element instanceof Journey => Onward::to($element->id()),
             $element instanceof TakesCalls => (new Walkers())->through($element->directSteps(), $this->walk),
-            default => (new Ringer($this->walk))->ring($to, RingStep::DIRECT_SECONDS, site: $from->site),
+            default => (new Ringer($this->walk))->ring($to, RingStep::DIRECT_SECONDS, site: $site),
         };
     }
 }
