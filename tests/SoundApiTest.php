@@ -184,7 +184,7 @@ final class SoundApiTest extends ApiTestCase
         $tone = (string) file_get_contents(
             $this->sox('-n', '-r', '8000', '-b', '16', 'a.wav', 'synth', '2', 'sine', '400', 'gain', '-10'),
         );
-        $job = $this->bring(substr_replace($tone, pack('V', 0x7FFF_0000), 40, 4), ['trim' => false]);
+        $job = $this->bring(substr_replace($tone, pack('V', 0x7fff_0000), 40, 4), ['trim' => false]);
         self::assertSame('done', $job['state'], json_encode($job['problems'], \JSON_THROW_ON_ERROR));
         self::assertEqualsWithDelta(2000, $this->element(self::PROMPT)['takes'][0]['milliseconds'], 5);
     }

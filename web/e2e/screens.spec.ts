@@ -19,6 +19,7 @@ const SCREENS = [
     '/prompts',
     '/prompts/prm_lost_closed',
     '/mailboxes',
+    '/recordings',
     '/sites',
     '/editions',
     '/on-duty',

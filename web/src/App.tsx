@@ -28,6 +28,7 @@ const PeopleScreen = later(() => import('./people/PeopleScreen').then((part) => 
 const PromptsScreen = later(() => import('./prompts/PromptsScreen').then((part) => part.PromptsScreen));
 const OnDutyScreen = later(() => import('./queues/OnDutyScreen').then((part) => part.OnDutyScreen));
 const OverflowScreen = later(() => import('./queues/OverflowScreen').then((part) => part.OverflowScreen));
+const RecordingsScreen = later(() => import('./recordings/RecordingsScreen').then((part) => part.RecordingsScreen));
 const QueuesScreen = later(() => import('./queues/QueuesScreen').then((part) => part.QueuesScreen));
 const SitesScreen = later(() => import('./sites/SitesScreen').then((part) => part.SitesScreen));
 const TeamsScreen = later(() => import('./teams/TeamsScreen').then((part) => part.TeamsScreen));
@@ -78,6 +79,7 @@ export function App() {
                         <Route path="on-duty" element={<OnDutyScreen />} />
                         <Route path="overflow" element={<OverflowScreen />} />
                         <Route path="all-numbers" element={<AllNumbersScreen />} />
+                        <Route path="recordings" element={<RecordingsScreen />} />
                         <Route path="editions" element={<EditionsScreen />} />
                         <Route path="changes/:id?" element={<ChangesScreen />} />
                         <Route path="map/:id?" element={<MapScreen />} />

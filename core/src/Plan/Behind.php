@@ -7,20 +7,20 @@ namespace Meandros\Core\Plan;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
 
-/** Everything behind a number: whatever its calls may come to, as a plan of its own. */
+/** Everything behind a number, a journey or whatever else takes calls: what its calls may come to, as a plan of its own. */
 final class Behind
 {
     /** Elements that are looked at: what leads everywhere is cut there. */
     private const MOST = 5_000;
 
-    public static function of(Plan $plan, Number $number): Plan
+    public static function of(Plan $plan, Element $start): Plan
     {
         $found = [];
-        $next = [$number->id(), ...self::people($plan, $number)];
+        $next = [$start->id(), ...$start instanceof Number ? self::people($plan, $start) : []];
         while (null !== ($id = array_shift($next)) && \count($found) < self::MOST) {
             $element = isset($found[$id]) ? null : $plan->find($id);
             // Other numbers are mentioned where they are shown or called, and have calls of their own.
-            if (null === $element || ($element instanceof Number && $id !== $number->id())) {
+            if (null === $element || ($element instanceof Number && $id !== $start->id())) {
                 continue;
             }
             $found[$id] = $element;

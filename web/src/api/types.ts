@@ -57,6 +57,7 @@ export type SignInState = Schemas['SignInState'];
 export type JourneyMapData = Schemas['JourneyMap'];
 export type Letter = Schemas['Letter'];
 export type Job = Schemas['Job'];
+export type WantedRecording = Schemas['WantedRecording'];
 export type Stay = Schemas['Stay'];
 export type Edit = Schemas['Edit'];
 export type Pending = Schemas['Pending'];

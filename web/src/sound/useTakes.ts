@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { api, ask } from '../api/client';
 import type { Prompt } from '../api/types';
@@ -17,7 +16,6 @@ export interface NewTake {
 /** Brings recordings to a prompt: each is sent, and made into a take in the background. */
 export function useTakes(prompt: Prompt, language: string) {
     const told = useWrite();
-    const queries = useQueryClient();
     const watchJobs = useWatchJobs();
     const [isSending, setIsSending] = useState(false);
     const bring = useCallback(
@@ -31,14 +29,10 @@ export function useTakes(prompt: Prompt, language: string) {
             });
             setIsSending(false);
             if (!job) return false;
-            // A short one may be done before anybody looks.
-            queries.setQueryData(['jobs'], (before: { jobs: unknown[] } | undefined) => ({
-                jobs: [...(before?.jobs ?? []), job],
-            }));
-            watchJobs();
+            watchJobs(job);
             return true;
         },
-        [told, queries, watchJobs, prompt, language],
+        [told, watchJobs, prompt, language],
     );
     return { bring, isSending };
 }

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Progress } from 'antd';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { api, ask } from '../api/client';
 import type { Job } from '../api/types';
 
@@ -32,10 +32,17 @@ export function JobsNotice() {
     );
 }
 
-/** Something was started in the background: it is shown at once. */
-export function useWatchJobs(): () => void {
+/** Something was started in the background: it is shown at once, also where it is done before anybody looks. */
+export function useWatchJobs(): (job?: Job) => void {
     const queries = useQueryClient();
-    return () => queries.invalidateQueries({ queryKey: JOBS });
+    return useCallback(
+        (job) => {
+            if (job)
+                queries.setQueryData<{ jobs: Job[] }>(JOBS, (before) => ({ jobs: [...(before?.jobs ?? []), job] }));
+            queries.invalidateQueries({ queryKey: JOBS });
+        },
+        [queries],
+    );
 }
 
 function JobLine({ id, onDismiss }: { id: number; onDismiss: () => void }) {

@@ -74,6 +74,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                         {ALL_KINDS.filter((kind) => KINDS[kind].group === group).map((kind) =>
                             link(`/${KINDS[kind].path}`, KINDS[kind].many),
                         )}
+                        {group === 'reached' && link('/recordings', 'Recordings')}
                     </div>
                 ))}
                 <div className="rail-group">

@@ -102,4 +102,13 @@ return [
     'sign.date' => 'Date',
     'sign.name' => 'Name',
     'sign.signature' => 'Signature',
+    'sheet.title' => 'Recording sheet: {plan}',
+    'sheet.about' =>
+        '{date}. {count, plural, one {One script} other {# scripts}}, about {minutes, plural, one {a minute} other {# minutes}} of speech. Name each file as it says here: then it finds its place by itself.',
+    'sheet.part' => '{voice}, {language}',
+    'sheet.nobody' => 'Any voice',
+    'head.place' => 'No.',
+    'head.caption' => 'Caption',
+    'head.length' => 'Length',
+    'head.file' => 'File',
 ];

@@ -103,4 +103,13 @@ return [
     'sign.date' => 'Date',
     'sign.name' => 'Nom',
     'sign.signature' => 'Signature',
+    'sheet.title' => 'Feuille d\'\'enregistrement : {plan}',
+    'sheet.about' =>
+        '{date}. {count, plural, one {Un texte} other {# textes}}, environ {minutes, plural, one {une minute} other {# minutes}} de parole. Nommez chaque fichier comme indiqué ici : il trouvera sa place tout seul.',
+    'sheet.part' => '{voice}, {language}',
+    'sheet.nobody' => 'Toute voix',
+    'head.place' => 'N°',
+    'head.caption' => 'Titre',
+    'head.length' => 'Durée',
+    'head.file' => 'Fichier',
 ];

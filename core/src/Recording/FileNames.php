@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Recording;
+
+use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Plan;
+
+/**
+ * How files of recordings are named, so that they find their prompts: the caption in plain letters and the language, such
+ * as "public-holiday.en". Captions that look alike then are told apart by a number, in the order of their ids.
+ */
+final readonly class FileNames
+{
+    /** @param array<string, array{string, string}> $names prompt and language, by name */
+    private function __construct(private array $names) {}
+
+    public static function of(Plan $plan): self
+    {
+        $prompts = $plan->all(Prompt::class);
+        usort($prompts, static fn(Prompt $a, Prompt $b): int => $a->id() <=> $b->id());
+        $names = $stems = [];
+        foreach ($prompts as $prompt) {
+            $stem = $plain = self::plain($prompt->name());
+            for ($i = 2; isset($stems[$stem]); ++$i) {
+                $stem = $plain . '-' . $i;
+            }
+            $stems[$stem] = true;
+            foreach ($prompt->languages() as $language) {
+                $names[$stem . '.' . $language] = [$prompt->id(), $language];
+            }
+        }
+
+        return new self($names);
+    }
+
+    /** @return array<string, array<string, string>> by prompt and language */
+    public function byPrompt(): array
+    {
+        $files = [];
+        foreach ($this->names as $name => [$prompt, $language]) {
+            $files[$prompt][$language] = $name;
+        }
+
+        return $files;
+    }
+
+    /**
+     * @param string $file as it came in: folders and the ending do not count, nor do capitals, accents and spaces
+     *
+     * @return array{string, string}|null the prompt and the language
+     */
+    public function find(string $file): ?array
+    {
+        $base = basename(str_replace('\\', '/', $file));
+        $base = (string) preg_replace('/\.[A-Za-z0-9]{2,4}$/D', '', $base);
+        if (1 !== preg_match('/^(.*)[. _-]([A-Za-z]{2})$/Du', $base, $part)) {
+            return null;
+        }
+
+        return $this->names[self::plain($part[1]) . '.' . strtolower($part[2])] ?? null;
+    }
+
+    private static function plain(string $text): string
+    {
+        static $letters = null;
+        $letters ??= \Transliterator::create('Any-Latin; Latin-ASCII; Lower()');
+        $latin = $letters instanceof \Transliterator ? (string) $letters->transliterate($text) : $text;
+        $plain = trim((string) preg_replace('/[^a-z0-9]+/', '-', $latin), '-');
+
+        return '' === $plain ? 'prompt' : substr($plain, 0, 60);
+    }
+}
