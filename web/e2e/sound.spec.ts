@@ -186,3 +186,63 @@ test('whatever is named can be listened to, one at a time', async ({ page }) => 
     await page.getByRole('button', { name: 'Stop Main menu' }).click();
     await expect(page.getByRole('button', { name: /^Stop / })).toHaveCount(0);
 });
+
+test('the whole call is listened to, as its caller hears it', async ({ page }) => {
+    await page.goto(address('/', { to: '+441632960100' }));
+    await page.getByRole('button', { name: 'Listen to the whole call' }).press('Enter');
+    const heard = page.locator('.way li[aria-current="step"]');
+    await expect(heard).toContainText('Hears “Welcome”');
+    await expect(heard).toContainText('Main menu', { timeout: 15_000 });
+    await page.getByRole('button', { name: 'Stop listening' }).press('Enter');
+    await expect(heard).toHaveCount(0);
+});
+
+test('a recording sheet goes out, and a ZIP finds its prompts', async ({ page, request }) => {
+    execFileSync('sox', [
+        '-n',
+        '-r',
+        '8000',
+        '-b',
+        '16',
+        file('public-holiday.en.wav'),
+        'synth',
+        '6',
+        'sine',
+        '500',
+        'gain',
+        '-20',
+    ]);
+    execFileSync('sox', [
+        '-n',
+        '-r',
+        '8000',
+        '-b',
+        '16',
+        file('holiday.wav'),
+        'synth',
+        '6',
+        'sine',
+        '500',
+        'gain',
+        '-20',
+    ]);
+    const zip =
+        '$z = new ZipArchive(); $z->open($argv[1], 1); foreach (array_slice($argv, 2) as $f) $z->addFile($f, basename($f));';
+    execFileSync('php', ['-r', zip, file('studio.zip'), file('public-holiday.en.wav'), file('holiday.wav')]);
+    await page.goto(address('/recordings'));
+    const table = page.getByRole('region', { name: 'Recordings', exact: true });
+    await expect(table.getByRole('status')).toContainText(/^6\d scripts/);
+    await expect(table.getByRole('link', { name: 'Keep as PDF' })).toHaveAttribute(
+        'href',
+        /recording-sheet.pdf\?what=missing/,
+    );
+    await page.getByLabel('Recordings', { exact: true }).and(page.locator('input')).setInputFiles(file('studio.zip'));
+    const bring = page.getByRole('region', { name: 'Bring recordings in' });
+    await expect(bring).toContainText('1 of 2 files find their place.');
+    await expect(bring.getByRole('listitem').first()).toContainText(
+        'public-holiday.en.wav → Public holiday in English',
+    );
+    await bring.getByRole('button', { name: 'Make takes of it' }).click();
+    await expect(page.getByRole('status').filter({ hasText: 'is done: Bring in 1 takes' })).toBeVisible();
+    expect(await takesOf(request, 'prm_holiday')).toHaveLength(1);
+});

@@ -1,3 +1,4 @@
+import { Button } from 'antd';
 import { useRef } from 'react';
 import { Link } from 'react-router';
 import type { TraceEvent } from '../api/types';
@@ -7,6 +8,7 @@ import { SendButton } from '../outbox/SendButton';
 import { type PlanIndex, usePlan } from '../plan/usePlan';
 import { RingChart } from '../ringing/RingChart';
 import { PlayPrompt } from '../sound/PlayButton';
+import { useCallPlayer } from '../sound/useCallPlayer';
 import { CourseLine } from './CourseLine';
 import { clock } from './clock';
 
@@ -15,6 +17,9 @@ export function CallScreen() {
     const { data: trace, isPending, error } = useAnswer();
     const container = useRef<HTMLOListElement>(null);
     const plan = usePlan();
+    const { moment } = useMoment();
+    const number = plan?.all('number').find((one) => one.number === moment.to);
+    const player = useCallPlayer(trace, plan?.get('site', number?.site)?.country);
     if (!trace)
         return (
             <p className="quiet pad">
@@ -31,6 +36,12 @@ export function CallScreen() {
         <div className="two call">
             <section className="sheet" aria-label="What happens">
                 <h1>What happens to this call</h1>
+                <p>
+                    <Button size="small" onClick={player.isOn ? player.stop : player.play}>
+                        {player.isOn ? 'Stop listening' : 'Listen to the whole call'}
+                    </Button>{' '}
+                    <span className="quiet">as its caller hears it; waiting is shortened</span>
+                </p>
                 <p className="quiet">
                     The person who answers sees “{trace.shown.label}” and speaks “{trace.shown.language}”
                     {trace.shown.tone && <>, rung with the tone “{trace.shown.tone}”</>}
@@ -40,7 +51,7 @@ export function CallScreen() {
                     <ol ref={container}>
                         {trace.events.map((event, i) => (
                             // biome-ignore lint/suspicious/noArrayIndexKey: events have no identity but their place
-                            <li key={i}>
+                            <li key={i} aria-current={player.event === i ? 'step' : undefined}>
                                 <span className="second figures">{clock(event.second)}</span>
                                 <span
                                     className="mark"

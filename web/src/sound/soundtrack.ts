@@ -1,0 +1,54 @@
+import type { TraceEvent } from '../api/types';
+
+/** A stretch of what a caller hears, and the event that it belongs to. */
+export interface Stretch {
+    event: number;
+    hears: 'prompt' | 'music' | 'ringing' | 'beep' | 'silence';
+    prompt?: string;
+    language?: string;
+    /** For which it is played; what takes longer in the call is shortened. */
+    seconds: number;
+}
+
+/** So long is ringing, music and silence listened to; then it goes on (nobody wants to wait as callers do). */
+const RINGING = 6;
+const MUSIC = 6;
+const SILENCE = 0.7;
+const BEEP = 0.5;
+
+type What = {
+    prompt?: string | null;
+    greeting?: string | null;
+    language?: string | null;
+    seconds?: number;
+    target?: string | null;
+    pieces?: string[];
+    beeps?: boolean;
+};
+
+/** The call from its start to its end, as a caller would hear it. */
+export function soundtrack(events: TraceEvent[], language: string): Stretch[] {
+    const stretches: Stretch[] = [];
+    for (const [event, { kind, what, second }] of events.entries()) {
+        const until = events[event + 1]?.second ?? second;
+        const is = what as What;
+        const spoken = is.language ?? language;
+        let heard = 0;
+        const add = (stretch: Omit<Stretch, 'event'>, lasts: number) => {
+            if (stretch.seconds > 0) stretches.push({ event, ...stretch });
+            heard += lasts;
+        };
+        const prompt = is.prompt ?? is.greeting;
+        const seconds = is.seconds ?? 0;
+        if (kind === 'music begins' && is.pieces?.[0])
+            add(
+                { hears: 'music', prompt: is.pieces[0], language: spoken, seconds: Math.min(MUSIC, until - second) },
+                until - second,
+            );
+        else if (prompt) add({ hears: 'prompt', prompt, language: spoken, seconds }, seconds);
+        else if (is.target !== undefined) add({ hears: 'ringing', seconds: Math.min(RINGING, seconds) }, seconds);
+        if (is.beeps) add({ hears: 'beep', seconds: BEEP }, 0);
+        if (until - second - heard >= 1) add({ hears: 'silence', seconds: SILENCE }, 0);
+    }
+    return stretches;
+}
