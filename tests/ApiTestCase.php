@@ -96,6 +96,12 @@ abstract class ApiTestCase extends WebTestCase
         return $this->client->getResponse();
     }
 
+    /** What was sent, also of a file. */
+    protected function sent(): string
+    {
+        return (string) $this->client->getInternalResponse()->getContent();
+    }
+
     /** What processes know of the database is looked at again. */
     protected function lookAgain(): void
     {

@@ -290,6 +290,45 @@ final class SoundApiTest extends ApiTestCase
         self::assertInstanceOf(Speech::class, self::getContainer()->get(Speech::class));
     }
 
+    #[DataProvider('laws')]
+    public function testTelephonesGetTheirOwnCoding(string $law, string $sox): void
+    {
+        $sound = $this->send('GET', '/api/plans/draft/prompts/' . self::PROMPT . '/sound?language=en')['sound'];
+        file_put_contents("$this->folder/a.wav", $this->send('GET', "/api/sounds/$sound.wav")['text']);
+        $this->requestWith('GET', "/api/sounds/$sound.wav?as=$law", null, []);
+        file_put_contents("$this->folder/b.wav", $this->answer()->getContent());
+        self::assertSame($sox, $this->soxi('-e', "$this->folder/b.wav"));
+        $raw = ['-t', 'raw', '-e', 'signed', '-b', '16'];
+        Tools::run(['sox', '-D', "$this->folder/a.wav", '-e', strtolower($sox), "$this->folder/c.wav"]);
+        $samples = [];
+        foreach (['a', 'b', 'c'] as $file) {
+            Tools::run(['sox', '-D', "$this->folder/$file.wav", ...$raw, "$this->folder/$file.raw"]);
+            $samples[$file] = array_values(unpack('v*', (string) file_get_contents("$this->folder/$file.raw")) ?: []);
+        }
+        $signed = static fn(int $sample): int => $sample > 0x7fff ? $sample - 0x10000 : $sample;
+        self::assertSame(\count($samples['a']), \count($samples['b']));
+        $far = 0;
+        foreach ($samples['a'] as $i => $sample) {
+            $step = max(16, intdiv(abs($signed($sample)) + 132, 14));
+            $far += abs($signed($samples['b'][$i]) - $signed($samples['c'][$i])) > $step ? 1 : 0;
+        }
+        self::assertSame(
+            0,
+            $far,
+            'SoX codes the same, or the next value on the scale: the two round their halves apart.',
+        );
+        self::assertGreaterThan(8000, \count($samples['a']));
+        $this->send('GET', "/api/sounds/$sound.wav?as=gsm");
+        $this->assertStatus(422);
+    }
+
+    /** @return iterable<array{string, string}> ITU-T G.711; PCMA and PCMU in RFC 3551 */
+    public static function laws(): iterable
+    {
+        yield ['alaw', 'A-law'];
+        yield ['ulaw', 'u-law'];
+    }
+
     /** @param array<string, mixed> $more */
     private function bring(string $bytes, array $more = []): array
     {

@@ -11,6 +11,7 @@ use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Server\Jobs\Jobs;
 use Meandros\Server\Jobs\MakeTake;
+use Meandros\Server\Sound\G711;
 use Meandros\Server\Sound\MachineVoice;
 use Meandros\Server\Sound\Sounds;
 use Meandros\Server\Sound\Uploads;
@@ -119,7 +120,10 @@ final readonly class SoundController
         ]);
     }
 
-    /** @throws NotFound */
+    /**
+     * @throws InvalidData
+     * @throws NotFound
+     */
     #[Route('/api/sounds/{sha256}.wav', requirements: ['sha256' => self::SHA256], methods: ['GET'])]
     public function bytes(string $sha256, Request $request): Response
     {
@@ -132,6 +136,16 @@ final readonly class SoundController
         ];
         if ($request->headers->get('If-None-Match') === $headers['ETag']) {
             return new Response(null, Response::HTTP_NOT_MODIFIED, $headers);
+        }
+        $law = $request->query->getString('as');
+        if ('' !== $law) {
+            return new Response(G711::of($this->sounds->read($sha256), $law), 200, [
+                'Content-Type' => 'audio/wav',
+                'Content-Disposition' => HeaderUtils::makeDisposition(
+                    'attachment',
+                    \sprintf('%s.%s.wav', $sha256, $law),
+                ),
+            ]);
         }
         $range = ByteRange::of($request->headers->get('Range', ''), $size);
         if (null === $range) {

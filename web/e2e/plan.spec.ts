@@ -81,6 +81,24 @@ test('a plan is brought in after a look at what would change, and one that does 
     await expect(bring.getByRole('status')).toContainText('would change 1 element');
 });
 
+test('a plan is taken away with its sounds, and comes back with them', async ({ page }) => {
+    await page.goto(address('/files'));
+    const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('link', { name: 'Draft with its sounds' }).click(),
+    ]);
+    const bundle = await readFile(await download.path());
+    const bring = page.getByRole('region', { name: 'Bring in' });
+    const choose = (buffer: Buffer) =>
+        bring
+            .getByLabel('Plan with its sounds')
+            .setInputFiles({ name: 'plan.zip', mimeType: 'application/zip', buffer });
+    await choose(bundle);
+    await expect(bring.getByRole('status')).toContainText('The elements of the bundle are those of the draft already.');
+    await choose(Buffer.from('PK, and nothing else'));
+    await expect(bring.getByRole('alert')).toContainText('cannot be opened as a ZIP');
+});
+
 test('keys of one character can be another, or none', async ({ page }) => {
     await page.goto(address('/'));
     await page.getByRole('button', { name: 'Keys' }).click();

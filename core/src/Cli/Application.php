@@ -11,12 +11,14 @@ use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Problem;
+use Meandros\Core\Recording\TakeState;
 use Meandros\Core\Routing\AssumptionCheck;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\TooMuchWork;
@@ -26,12 +28,13 @@ use Meandros\Core\Wording\ProblemWords;
 use Meandros\Core\Wording\StateReason;
 use Meandros\Core\Wording\TraceReport;
 
-/** The engine on a plan file: `trace` and `hours`. */
+/** The engine on a plan file: `trace`, `hours` and `prompts`. */
 final class Application
 {
     public const USAGE = <<<'TEXT'
     usage: meandros trace PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--zone ZONE] [--assume FILE] [--json]
            meandros hours PLAN.json --id HOURS --at MOMENT [--json]
+           meandros prompts PLAN.json [--json]
 
     NUMBER and CALLER are as people type them, an extension, or (for CALLER) "withheld".
     MOMENT is like 2026-11-23T10:30 in the site's zone, or 2026-11-23T10:30:00+00:00.
@@ -54,6 +57,7 @@ final class Application
                 match ($command) {
                     'trace' => self::trace(Options::parse($words, ['to', 'from', 'at', 'zone', 'assume'], ['json'])),
                     'hours' => self::hours(Options::parse($words, ['id', 'at'], ['json'])),
+                    'prompts' => self::prompts(Options::parse($words, [], ['json'])),
                     default => throw new \InvalidArgumentException(self::USAGE),
                 },
             );
@@ -149,6 +153,40 @@ final class Application
             $hours->state($reading->state)->name ?? $reading->state,
             StateReason::words($reading, $zone),
         );
+    }
+
+    /** How long prompts are, how that is known, and which takes say other words than their scripts. */
+    private static function prompts(Options $options): string
+    {
+        $rows = [];
+        foreach (self::plan($options)->all(Prompt::class) as $prompt) {
+            foreach ($prompt->languages() as $language) {
+                $rows[] = [
+                    'prompt' => $prompt->id(),
+                    'name' => $prompt->name(),
+                    'language' => $language,
+                    'seconds' => $prompt->seconds($language),
+                    'lengthFrom' => $prompt->lengthFrom($language)->value,
+                    'take' => TakeState::of($prompt, $language)->value,
+                ];
+            }
+        }
+        if ($options->has('json')) {
+            return json_encode($rows, self::JSON) . "\n";
+        }
+        $text = '';
+        foreach ($rows as $row) {
+            $text .= \sprintf(
+                "%4d s  %-7s %s  %s%s\n",
+                $row['seconds'],
+                $row['lengthFrom'],
+                $row['language'],
+                $row['name'],
+                TakeState::OtherWords->value === $row['take'] ? ': recorded from other words' : '',
+            );
+        }
+
+        return $text;
     }
 
     /**

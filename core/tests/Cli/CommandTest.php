@@ -68,6 +68,43 @@ final class CommandTest extends TestCase
         self::assertStringContainsString($why, $err);
     }
 
+    public function testHowLongPromptsAre(): void
+    {
+        [$code, $out] = self::meandros('prompts', self::DEMO);
+        self::assertSame(0, $code);
+        self::assertStringContainsString("   6 s  words   en  Welcome\n", $out);
+        $take = [
+            'id' => 'take',
+            'language' => 'en',
+            'sound' => str_repeat('a', 64),
+            'milliseconds' => 5100,
+            'words' => 'Hello',
+        ];
+        $file = (string) tempnam(sys_get_temp_dir(), 'plan');
+        file_put_contents(
+            $file,
+            json_encode([
+                'meandros' => 1,
+                'name' => 'One prompt',
+                'elements' => [
+                    [
+                        'id' => 'prm',
+                        'kind' => 'prompt',
+                        'name' => 'Hello',
+                        'scripts' => ['en' => 'Hello there'],
+                        'takes' => [$take],
+                        'inUse' => ['en' => 'take'],
+                    ],
+                ],
+            ]),
+        );
+        [, $out] = self::meandros('prompts', $file);
+        self::assertSame("   6 s  take    en  Hello: recorded from other words\n", $out);
+        [, $out] = self::meandros('prompts', $file, '--json');
+        self::assertSame('other words', json_decode($out, true)[0]['take']);
+        unlink($file);
+    }
+
     /** @return iterable<array{list<string>, string}> */
     public static function mistakes(): iterable
     {

@@ -30,6 +30,8 @@ export function CallScreen() {
                       : ''}
             </p>
         );
+    // One button sends them all.
+    const sends = trace.events.findIndex((event) => event.kind === 'notice sent' || tellsSomebody(event, plan));
     const journeys = [...new Set(trace.events.map((event) => event.journey))];
 
     return (
@@ -60,7 +62,7 @@ export function CallScreen() {
                                 />
                                 <div className="words">
                                     <EventTitle event={event} name={plan?.find(event.journey)?.name} />
-                                    {(event.kind === 'notice sent' || tellsSomebody(event, plan)) && <SendButton />}
+                                    {i === sends && <SendButton />}
                                     {event.reason && <span className="quiet">{event.reason}</span>}
                                 </div>
                             </li>

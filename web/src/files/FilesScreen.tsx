@@ -1,20 +1,23 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { App, Button, Input } from 'antd';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask, RefusedError } from '../api/client';
-import type { FieldError, Pending, PlanFile } from '../api/types';
+import type { Change, FieldError, Pending, PlanFile } from '../api/types';
 import { useEditions } from '../editions/useEditions';
 import { useMoment } from '../moment/useMoment';
 import { patchDraft, usePlan } from '../plan/usePlan';
+import { upload } from '../sound/uploads';
 import { Field } from '../ui/Field';
 import { FileButton } from '../ui/FileButton';
 
 /** A plan that is about to take the draft's place, and what it would change. */
 interface Brought {
     from: string;
-    file: PlanFile;
+    /** Its name; undefined where only the server has read it. */
+    name: string | undefined;
     changes: Pending;
+    bring: (header: { 'If-Match': string }) => Promise<Change>;
 }
 
 const emptyPlan = (name: string) => ({ meandros: 1, name, elements: [] }) as Partial<PlanFile> as PlanFile;
@@ -34,22 +37,38 @@ export function FilesScreen() {
         const problem = error instanceof RefusedError ? error.problem : undefined;
         setErrors(problem?.errors ?? [{ pointer: '', detail: problem?.detail ?? String(error), remedy: '' }]);
     };
-    const look = async (from: string, read: () => Promise<PlanFile> | PlanFile) => {
+    const show = async (from: string, read: () => Promise<Omit<Brought, 'from'>>) => {
         setBrought(undefined);
         setErrors([]);
         try {
-            const file = await read();
-            setBrought({ from, file, changes: await ask(api.POST('/api/plans/draft/file/preview', { body: file })) });
+            setBrought({ from, ...(await read()) });
         } catch (error) {
             refuse(error instanceof SyntaxError ? new Error(`This file is not JSON: ${error.message}.`) : error);
         }
     };
-    const bringIn = async ({ file, changes }: Brought) => {
+    const look = (from: string, read: () => Promise<PlanFile> | PlanFile) =>
+        show(from, async () => {
+            const file = await read();
+            return {
+                name: file.name,
+                changes: await ask(api.POST('/api/plans/draft/file/preview', { body: file })),
+                bring: (header) => ask(api.PUT('/api/plans/draft/file', { params: { header }, body: file })),
+            };
+        });
+    const lookAtBundle = (file: File) =>
+        show('the bundle', async () => {
+            const body = { upload: await upload(file) };
+            return {
+                name: undefined,
+                changes: await ask(api.POST('/api/plans/draft/bundle/preview', { body })),
+                bring: (header) => ask(api.PUT('/api/plans/draft/bundle', { params: { header }, body })),
+            };
+        });
+    const bringIn = async ({ from, name, changes, bring }: Brought) => {
         try {
-            const header = { 'If-Match': `"${changes.revision}"` };
-            patchDraft(queries, await ask(api.PUT('/api/plans/draft/file', { params: { header }, body: file })));
+            patchDraft(queries, await bring({ 'If-Match': `"${changes.revision}"` }));
             setBrought(undefined);
-            message.success(`${file.name} is the draft now. Undo brings the one before back.`);
+            message.success(`${name ?? from} is the draft now. Undo brings the one before back.`);
             go({ pathname: '/', search });
         } catch (error) {
             refuse(error);
@@ -71,6 +90,7 @@ export function FilesScreen() {
                         accept=".json,application/json"
                         onText={(text) => look('the file', () => JSON.parse(text) as PlanFile)}
                     />
+                    <BundleButton onFile={lookAtBundle} />
                     <Button
                         size="small"
                         onClick={() => look('the demo plan', () => ask(api.GET('/api/demo-plan')) as Promise<PlanFile>)}
@@ -123,8 +143,36 @@ export function FilesScreen() {
     );
 }
 
+/** A plan with its sounds, which the server reads. */
+function BundleButton({ onFile }: { onFile: (file: File) => Promise<void> }) {
+    const input = useRef<HTMLInputElement>(null);
+    const [isSending, setIsSending] = useState(false);
+    return (
+        <>
+            <input
+                ref={input}
+                type="file"
+                accept=".zip,application/zip"
+                className="hidden"
+                tabIndex={-1}
+                aria-label="Plan with its sounds"
+                onChange={async (event) => {
+                    const file = event.target.files?.[0];
+                    setIsSending(true);
+                    if (file) await onFile(file);
+                    setIsSending(false);
+                    if (input.current) input.current.value = '';
+                }}
+            />
+            <Button size="small" loading={isSending} onClick={() => input.current?.click()}>
+                Choose one with its sounds …
+            </Button>
+        </>
+    );
+}
+
 function BroughtPreview({
-    brought: { from, file, changes },
+    brought: { from, name, changes },
     onBringIn,
     onDrop,
 }: {
@@ -133,19 +181,20 @@ function BroughtPreview({
     onDrop: () => void;
 }) {
     const count = (what: string) => changes.pending.filter((one) => one.what === what).length;
-    const isNamedSo = usePlan()?.plan.name === file.name;
+    const current = usePlan()?.plan.name;
+    const isNamedSo = name === undefined || current === name;
     const same = changes.count === 0 && isNamedSo;
     const counts = (['added', 'changed', 'removed'] as const).filter((what) => count(what) > 0);
     return (
         <div className="notice" role="status">
             {changes.count === 0 ? (
                 <p>
-                    The elements of {from} are those of the draft already.{!isNamedSo && ` Its name is “${file.name}”.`}
+                    The elements of {from} are those of the draft already.{!isNamedSo && ` Its name is “${name}”.`}
                 </p>
             ) : (
                 <>
                     <p>
-                        <b>{file.name}</b>: {from} would change {changes.count}{' '}
+                        <b>{name ?? 'A plan with its sounds'}</b>: {from} would change {changes.count}{' '}
                         {changes.count === 1 ? 'element' : 'elements'}
                         {changes.count === changes.pending.length &&
                             ` (${counts.map((what) => `${count(what)} ${what}`).join(', ')})`}
@@ -183,6 +232,10 @@ function TakeAway({ which, name }: { which: string; name: string }) {
             <a href={`/api/plans/${path}/file`} download={`${label}.json`}>
                 {label}
             </a>
+            {' · '}
+            <a href={`/api/plans/${path}/bundle`} download={`${label}.zip`} aria-label={`${label} with its sounds`}>
+                with its sounds
+            </a>
             {path === which && <span className="quiet"> · on screen now</span>}
         </li>
     );
@@ -191,7 +244,7 @@ function TakeAway({ which, name }: { which: string; name: string }) {
             <h1>Take a plan away</h1>
             <p className="quiet">
                 A plan file holds all of {name || 'the plan'} as JSON: for keeping, for another Meandros, or for the
-                command line.
+                command line. With its sounds, it is a ZIP.
             </p>
             <ul className="pending downloads">
                 {link('draft', 'Draft')}

@@ -1,4 +1,4 @@
-import { Button, Radio } from 'antd';
+import { Button, Dropdown, Radio } from 'antd';
 import type { Prompt, Take } from '../api/types';
 import { PlayPrompt, SoundButton } from '../sound/PlayButton';
 import { soundAddress } from '../sound/player';
@@ -9,6 +9,21 @@ import { dateWords } from '../ui/when';
 import styles from './prompts.module.css';
 
 const seconds = (milliseconds: number) => `${(milliseconds / 1000).toFixed(1)} s`;
+
+/** As it is, and as telephone systems may want it (ITU-T G.711). */
+const codings = (sound: string) =>
+    [
+        { key: 'wav', name: 'WAV, 16 bits', address: soundAddress(sound) },
+        { key: 'alaw', name: 'G.711 A-law', address: `${soundAddress(sound)}?as=alaw` },
+        { key: 'ulaw', name: 'G.711 µ-law', address: `${soundAddress(sound)}?as=ulaw` },
+    ].map(({ key, name, address }) => ({
+        key,
+        label: (
+            <a href={address} download>
+                {name}
+            </a>
+        ),
+    }));
 
 /** What callers hear in a language: one of the takes, or the machine voice. */
 export function Takes({
@@ -70,9 +85,11 @@ export function Takes({
                             onSave={(note) => put({ ...take, note })}
                         />
                         <span className={styles.end}>
-                            <Button size="small" type="text" href={soundAddress(take.sound)} download>
-                                Take away
-                            </Button>
+                            <Dropdown trigger={['click']} menu={{ items: codings(take.sound) }}>
+                                <Button size="small" type="text">
+                                    Take away …
+                                </Button>
+                            </Dropdown>
                             {!disabled && (
                                 <RemoveButton
                                     label={`Remove take ${i + 1} in ${languageName(language)}`}
