@@ -112,14 +112,12 @@ final class SoundFile
      */
     private function measure(int $rate, ?\Closure $meanwhile): array
     {
-        $level = \sprintf('loudnorm=I=%d:TP=%d:LRA=11', self::LOUDNESS, self::HIGHEST);
         $said = $this->ffmpeg(
             implode(',', [
                 self::MONO . $rate,
                 'astats=measure_perchannel=none',
                 \sprintf('silencedetect=n=%ddB:d=0.3', self::SILENT),
-                'aresample=192000',
-                $level . ':print_format=json',
+                'ebur128=peak=true:framelog=verbose',
             ]),
             ['-f', 'null', '-'],
             $meanwhile,
@@ -138,7 +136,7 @@ final class SoundFile
             throw $this->refused('sound-silent');
         }
         $peak = $of('Peak level dB');
-        [$loudness, $truePeak] = [$of('input_i'), $of('input_tp')];
+        [$loudness, $truePeak] = [$of('    I'), $of('    Peak')];
         $measures = new SoundMeasures(
             null === $loudness || $loudness < -70 ? null : (int) round($loudness),
             null === $truePeak ? null : max(-120, (int) round($truePeak)),
@@ -148,18 +146,22 @@ final class SoundFile
 
         return [
             $measures,
-            null === $measures->loudness
-                ? null
-                : \sprintf(
-                    '%s:measured_I=%.2F:measured_TP=%.2F:measured_LRA=%.2F:measured_thresh=%.2F:linear=true',
-                    $level,
-                    $loudness,
-                    $truePeak,
-                    $of('input_lra'),
-                    $of('input_thresh'),
-                ),
+            null === $measures->loudness ? null : self::level((float) $loudness, (float) $truePeak),
             self::heard($silences, $seconds),
         ];
+    }
+
+    /**
+     * The filter that brings it to the level: one gain for all of it where the peaks allow that, which is what loudnorm does then,
+     * at a fraction of its time; else loudnorm, which holds the peaks.
+     */
+    private static function level(float $loudness, float $truePeak): string
+    {
+        $gain = self::LOUDNESS - $loudness;
+
+        return $truePeak + $gain <= self::HIGHEST
+            ? \sprintf('volume=%.2FdB', $gain)
+            : \sprintf('loudnorm=I=%d:TP=%d:LRA=11', self::LOUDNESS, self::HIGHEST);
     }
 
     /** @param list<array{float, float}> $silences seconds from and to, in order */
