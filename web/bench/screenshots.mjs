@@ -26,12 +26,12 @@ const views = [
         'light',
     ],
     ['map', `/map/num_main?to=%2B441632960100&at=2026-11-23T12:30:00`, 'light'],
-    ['prompts', `/prompts/prm_bookings_lunch?${quiet}`, 'light'],
+    ['prompts', `/prompts/prm_lost_closed?${quiet}`, 'light'],
     ['paper', `/paper?${quiet}`, 'light'],
-    ['overflow', `/overflow?${quiet}`, 'light'],
     ['all-numbers', `/all-numbers?${quiet}`, 'light'],
     ['editions', `/editions?${quiet}`, 'light'],
-    ['changes', `/changes?${quiet}`, 'light'],
+    ['mailboxes', `/mailboxes/mbx_lost?to=%2B441632960140&at=2026-11-24T12:30:00`, 'light'],
+    ['recordings', `/recordings?${quiet}`, 'light'],
 ];
 for (const [name, path, colorScheme, until] of views) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme, locale: 'en-GB' });

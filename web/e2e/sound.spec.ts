@@ -183,7 +183,9 @@ test('whatever is named can be listened to, one at a time', async ({ page }) => 
     await expect.poll(() => listened.length).toBe(1);
     await page.getByRole('button', { name: 'Listen to Main menu' }).first().click();
     await expect(page.getByRole('button', { name: /^Stop / })).toHaveCount(1);
-    await page.getByRole('button', { name: 'Stop Main menu' }).click();
+    await page.locator('[role="row"]', { hasText: 'Say Welcome' }).first().press('l');
+    await expect(page.getByRole('button', { name: 'Stop Welcome' })).toBeVisible();
+    await page.getByRole('button', { name: 'Stop Welcome' }).click();
     await expect(page.getByRole('button', { name: /^Stop / })).toHaveCount(0);
 });
 

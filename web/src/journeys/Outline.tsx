@@ -45,8 +45,8 @@ export function Outline(props: EditorProps<Journey> & { trace: Trace | undefined
             </p>
             <p className="keys quiet">
                 {disabled
-                    ? 'Arrow keys move.'
-                    : 'Arrow keys move · Enter edits · + inserts below · Alt with arrows moves a step · ← folds · Ctrl+C, X, V · Delete removes · Ctrl+Z takes back'}
+                    ? 'Arrow keys move · L listens.'
+                    : 'Arrow keys move · Enter edits · L listens · + inserts below · Alt with arrows moves a step · ← folds · Ctrl+C, X, V · Delete removes · Ctrl+Z takes back'}
             </p>
             {trace && visits.length === 0 && (
                 <p className="notice">

@@ -32,6 +32,7 @@ test('Alt moves steps, not exits', () => {
 test('what cannot be edited can be read', () => {
     expect(on('a', 'ArrowDown', false, true)).toEqual({ act: 'focus', row: 'a:1' });
     for (const key of ['Enter', '+', 'Insert', 'Delete']) expect(on('a', key, false, true)).toBeUndefined();
+    expect(on('a', 'l', false, true)).toEqual({ act: 'listen' });
     expect(on('c', 'ArrowUp', true, true)).toBeUndefined();
     expect([on('a', 'Enter'), on('a', '+'), on('a', 'Delete')]).toEqual([
         { act: 'edit' },

@@ -5,6 +5,7 @@ export type OutlineAct =
     | { act: 'focus'; row: string }
     | { act: 'move'; way: 'up' | 'down' | 'in' | 'out' }
     | { act: 'edit' }
+    | { act: 'listen' }
     | { act: 'insert' }
     | { act: 'remove' }
     | { act: 'copy' | 'cut' | 'paste' }
@@ -58,6 +59,7 @@ export function outlineAct(
                     ? rows.at(-1)
                     : undefined;
     if (way || key === 'Home' || key === 'End') return goal && { act: 'focus', row: goal.key };
+    if (key === 'l') return { act: 'listen' };
     if (disabled) return undefined;
     if (key === 'Enter') return { act: 'edit' };
     if (key === 'Insert' || key === '+') return { act: 'insert' };

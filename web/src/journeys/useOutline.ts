@@ -118,6 +118,7 @@ export function useOutline({ value, change, disabled }: EditorProps<Journey>) {
         if (wanted.act === 'focus') focusRow(wanted.row);
         else if (wanted.act === 'move' && row.is === 'step') put(move(value.steps, row.place, wanted.way), row.key);
         else if (wanted.act === 'edit') setEditing(row.key);
+        else if (wanted.act === 'listen') event.currentTarget.querySelector<HTMLElement>('.play')?.click();
         else if (wanted.act === 'insert') startInsert(row);
         else if (wanted.act === 'remove') remove(row);
         else if (wanted.act === 'fold' || wanted.act === 'unfold') fold(row.key);
