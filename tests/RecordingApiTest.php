@@ -108,7 +108,10 @@ final class RecordingApiTest extends ApiTestCase
         self::assertStringContainsString('“welcome.fr.wav” cannot be read', $job['problems'][0]['detail']);
         self::assertSame([], $this->element('prm_welcome')['takes']);
         $job = $this->send('POST', '/api/plans/draft/recordings', ['files' => $zip(), 'leaveOut' => true]);
-        self::assertSame(['done', ['sound-unreadable']], [$job['state'], $job['result']['leftOut']]);
+        self::assertSame(
+            ['done', 'Bring in a take', ['sound-unreadable']],
+            [$job['state'], $job['result']['label'], $job['result']['leftOut']],
+        );
         self::assertCount(1, $this->element('prm_welcome')['takes']);
     }
 

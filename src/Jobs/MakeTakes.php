@@ -136,6 +136,9 @@ final readonly class MakeTakes implements JobKind
             );
         }
 
-        return PlannedEdit::of(\sprintf('Bring in %d takes', \count($takes)), array_values($prompts));
+        return PlannedEdit::of(
+            1 === \count($takes) ? 'Bring in a take' : \sprintf('Bring in %d takes', \count($takes)),
+            array_values($prompts),
+        );
     }
 }

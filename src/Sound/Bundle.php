@@ -21,18 +21,22 @@ final readonly class Bundle
     /** Writes the file; a sound that is not here is left out. */
     public function write(Plan $plan, string $path): void
     {
-        $zip = new \ZipArchive();
-        $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
-        $zip->addFromString(self::PLAN, PlanCodec::encode($plan, true));
-        foreach (array_keys(self::sounds($plan)) as $sha256) {
-            $bytes = $this->sounds->read((string) $sha256);
-            if ('' !== $bytes) {
-                $zip->addFromString(self::entry((string) $sha256), $bytes);
-                // Sound hardly gets smaller.
-                $zip->setCompressionName(self::entry((string) $sha256), \ZipArchive::CM_STORE);
+        Tools::inFolder(function (string $folder) use ($plan, $path): void {
+            $zip = new \ZipArchive();
+            $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
+            $zip->addFromString(self::PLAN, PlanCodec::encode($plan, true));
+            foreach (array_keys(self::sounds($plan)) as $sha256) {
+                $bytes = $this->sounds->read((string) $sha256);
+                if ('' !== $bytes) {
+                    // From a file: what is added as a text stays in memory until the end.
+                    file_put_contents("$folder/$sha256", $bytes);
+                    $zip->addFile("$folder/$sha256", self::entry((string) $sha256));
+                    // Sound hardly gets smaller.
+                    $zip->setCompressionName(self::entry((string) $sha256), \ZipArchive::CM_STORE);
+                }
             }
-        }
-        $zip->close();
+            $zip->close();
+        });
     }
 
     /**

@@ -245,6 +245,6 @@ test('a recording sheet goes out, and a ZIP finds its prompts', async ({ page, r
         'public-holiday.en.wav → Public holiday in English',
     );
     await bring.getByRole('button', { name: 'Make takes of it' }).click();
-    await expect(page.getByRole('status').filter({ hasText: 'is done: Bring in 1 takes' })).toBeVisible();
+    await expect(page.getByRole('status').filter({ hasText: 'is done: Bring in a take' })).toBeVisible();
     expect(await takesOf(request, 'prm_holiday')).toHaveLength(1);
 });

@@ -57,6 +57,8 @@ function JobLine({ id, onDismiss }: { id: number; onDismiss: () => void }) {
         if (isDone) queries.invalidateQueries({ queryKey: ['plan', 'draft'] });
     }, [isDone, queries]);
     if (!job) return null;
+    const result = job.result as { label?: string; leftOut?: unknown[] } | null;
+    const leftOut = result?.leftOut?.length ?? 0;
     const cancel = async () => {
         await ask(api.POST('/api/jobs/{job}/cancel', { params: { path: { job: id } } }));
         queries.invalidateQueries({ queryKey: ['job', id] });
@@ -75,7 +77,9 @@ function JobLine({ id, onDismiss }: { id: number; onDismiss: () => void }) {
             {job.state === 'waiting' && <span className="quiet">waits</span>}
             {isDone && (
                 <span className="grow">
-                    is done: {String((job.result as { label?: string } | null)?.label ?? '')}. Undo takes it back.
+                    is done: {result?.label}. Undo takes it back.
+                    {leftOut > 0 &&
+                        ` ${leftOut === 1 ? 'One file' : `${leftOut} files`} could not be read and ${leftOut === 1 ? 'is' : 'are'} left out.`}
                 </span>
             )}
             {job.state === 'cancelled' && <span className="grow">was given up. Nothing was changed.</span>}
