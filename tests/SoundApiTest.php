@@ -184,7 +184,7 @@ final class SoundApiTest extends ApiTestCase
         $tone = (string) file_get_contents(
             $this->sox('-n', '-r', '8000', '-b', '16', 'a.wav', 'synth', '2', 'sine', '400', 'gain', '-10'),
         );
-        $job = $this->bring(substr_replace($tone, pack('V', 0x7fff_0000), 40, 4), ['trim' => false]);
+        $job = $this->bring(substr_replace($tone, pack('V', 2_147_000_000), 40, 4), ['trim' => false]);
         self::assertSame('done', $job['state'], json_encode($job['problems'], \JSON_THROW_ON_ERROR));
         self::assertEqualsWithDelta(2000, $this->element(self::PROMPT)['takes'][0]['milliseconds'], 5);
     }
@@ -305,7 +305,7 @@ final class SoundApiTest extends ApiTestCase
             Tools::run(['sox', '-D', "$this->folder/$file.wav", ...$raw, "$this->folder/$file.raw"]);
             $samples[$file] = array_values(unpack('v*', (string) file_get_contents("$this->folder/$file.raw")) ?: []);
         }
-        $signed = static fn(int $sample): int => $sample > 0x7fff ? $sample - 0x10000 : $sample;
+        $signed = static fn(int $sample): int => $sample > 32767 ? $sample - 65536 : $sample;
         self::assertSame(\count($samples['a']), \count($samples['b']));
         $far = 0;
         foreach ($samples['a'] as $i => $sample) {

@@ -38,7 +38,7 @@ final readonly class Sounds
     {
         $bytes = $this->database->fetchOne(
             'SELECT substring(bytes FROM ? FOR ?) FROM sound WHERE sha256 = ?',
-            [$from + 1, min($count, 0x3fff_ffff), $sha256],
+            [$from + 1, min($count, 1_000_000_000), $sha256],
             [ParameterType::INTEGER, ParameterType::INTEGER, ParameterType::STRING],
         );
 
