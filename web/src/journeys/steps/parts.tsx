@@ -47,5 +47,10 @@ export function Pick({
     value: string | null;
     onPick: (id: string | null) => void;
 }) {
-    return <ElementPicker autoFocus label={label} kinds={[kind]} value={value} onChange={onPick} />;
+    return (
+        <>
+            <ElementPicker autoFocus label={label} kinds={[kind]} value={value} onChange={onPick} />
+            {kind === 'prompt' && <PlayPrompt id={value} />}
+        </>
+    );
 }
