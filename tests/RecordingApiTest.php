@@ -10,21 +10,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 /** Recording sheets go out, and recordings come back by their names: one by one, or in a ZIP. */
 final class RecordingApiTest extends ApiTestCase
 {
-    private string $folder;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->folder = sys_get_temp_dir() . '/meandros-test-' . bin2hex(random_bytes(4));
-        mkdir($this->folder);
-    }
-
-    protected function tearDown(): void
-    {
-        array_map(unlink(...), glob($this->folder . '/*') ?: []);
-        rmdir($this->folder);
-        parent::tearDown();
-    }
+    use InAFolder;
 
     public function testWhatIsToBeRecorded(): void
     {

@@ -16,24 +16,10 @@ use PHPUnit\Framework\Attributes\DataProvider;
  */
 final class SoundApiTest extends ApiTestCase
 {
+    use InAFolder;
+
     private const PROMPT = 'prm_bookings_closed';
     private const LOUDNESS = -20;
-
-    private string $folder;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->folder = sys_get_temp_dir() . '/meandros-test-' . bin2hex(random_bytes(4));
-        mkdir($this->folder);
-    }
-
-    protected function tearDown(): void
-    {
-        array_map(unlink(...), glob($this->folder . '/*') ?: []);
-        rmdir($this->folder);
-        parent::tearDown();
-    }
 
     #[DataProvider('formats')]
     public function testEveryFormatBecomesWhatTelephonesCarry(string $file, string ...$coding): void

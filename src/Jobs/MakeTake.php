@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Meandros\Server\Jobs;
 
 use Meandros\Core\Plan\Element\Prompt;
-use Meandros\Core\Plan\Element\PromptSounds;
 use Meandros\Core\Plan\Element\Take;
 use Meandros\Core\Plan\Element\TakeOrigin;
 use Meandros\Core\Plan\Plan;
@@ -72,17 +71,21 @@ final readonly class MakeTake implements JobKind
 
     private static function edit(Plan $plan, string $prompt, Take $take, bool $use): PlannedEdit
     {
-        $element = $plan->get(Prompt::class, $prompt) ?? throw InvalidData::at('/prompt', 'prompt-gone');
-        $sounds = $element->sounds;
-        if (\count($sounds->takes) >= Limits::TAKES) {
+        $element = self::added($plan->get(Prompt::class, $prompt), $take, $use);
+
+        return PlannedEdit::of(\sprintf('Add a take of %s', $element->name()), [$element]);
+    }
+
+    /** @throws InvalidData where the prompt is gone, or has as many takes as it may have */
+    public static function added(?Prompt $prompt, Take $take, bool $use): Prompt
+    {
+        if (null === $prompt) {
+            throw InvalidData::at('/prompt', 'prompt-gone');
+        }
+        if (\count($prompt->sounds->takes) >= Limits::TAKES) {
             throw InvalidData::at('/prompt', 'takes-too-many', ['most' => Limits::TAKES]);
         }
-        $inUse = $use || null === $sounds->inUse($take->language) ? [$take->language => $take->id] : [];
 
-        return PlannedEdit::of(\sprintf('Add a take of %s', $element->name()), [
-            $element->withSounds(
-                new PromptSounds($sounds->takes + [$take->id => $take], $inUse + $sounds->inUse, $sounds->machine),
-            ),
-        ]);
+        return $prompt->withSounds($prompt->sounds->withTake($take, $use));
     }
 }

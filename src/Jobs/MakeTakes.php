@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace Meandros\Server\Jobs;
 
 use Meandros\Core\Plan\Element\Prompt;
-use Meandros\Core\Plan\Element\PromptSounds;
 use Meandros\Core\Plan\Element\Take;
 use Meandros\Core\Plan\Element\TakeOrigin;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\InvalidData;
-use Meandros\Core\Reading\Limits;
 use Meandros\Core\Reading\Problem;
 use Meandros\Core\Recording\FileNames;
 use Meandros\Server\Now;
@@ -120,20 +118,7 @@ final readonly class MakeTakes implements JobKind
     {
         $prompts = [];
         foreach ($takes as [$id, $take]) {
-            $prompt = $prompts[$id] ?? $plan->get(Prompt::class, $id);
-            if (null === $prompt) {
-                throw InvalidData::at('/prompt', 'prompt-gone');
-            }
-            if (\count($prompt->sounds->takes) >= Limits::TAKES) {
-                throw InvalidData::at('/prompt', 'takes-too-many', ['most' => Limits::TAKES]);
-            }
-            $prompts[$id] = $prompt->withSounds(
-                new PromptSounds(
-                    $prompt->sounds->takes + [$take->id => $take],
-                    [$take->language => $take->id] + $prompt->sounds->inUse,
-                    $prompt->sounds->machine,
-                ),
-            );
+            $prompts[$id] = MakeTake::added($prompts[$id] ?? $plan->get(Prompt::class, $id), $take, true);
         }
 
         return PlannedEdit::of(

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Meandros\Server\Sound;
 
 use Meandros\Core\Plan\Element\Prompt;
-use Meandros\Core\Plan\Element\PromptSounds;
 use Meandros\Core\Plan\Element\Take;
 use Meandros\Core\Plan\Element\TakeOrigin;
 use Meandros\Core\Plan\Plan;
@@ -38,16 +37,7 @@ final readonly class DemoTakes
                 null,
                 new TakeOrigin($one['voice'], 'demo', $one['at'], $one['note']),
             );
-            $sounds = $prompt->sounds;
-            $plan = $plan->with(
-                $prompt->withSounds(
-                    new PromptSounds(
-                        $sounds->takes + [$take->id => $take],
-                        (true === ($one['use'] ?? false) ? [$take->language => $take->id] : []) + $sounds->inUse,
-                        $sounds->machine,
-                    ),
-                ),
-            );
+            $plan = $plan->with($prompt->withSounds($prompt->sounds->withTake($take, true === ($one['use'] ?? false))));
         }
 
         return $plan;

@@ -9,7 +9,7 @@ final readonly class EspeakSpeech implements Speech
 {
     /** At which announcements are read (common practice), and lengths are counted. */
     private const WORDS_PER_MINUTE = 150;
-    /** The highest sample in dBFS: with it the voice is about as loud as a take (`SpeechTest` measures it). */
+    /** The highest sample in dBFS: with it the voice is about as loud as a take (`SoundApiTest` measures it). */
     private const PEAK = -2.5;
 
     /** @param string $variant another speaker, such as "f3" */

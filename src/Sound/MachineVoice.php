@@ -8,7 +8,6 @@ use Doctrine\DBAL\Connection;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\MachineReading;
 use Meandros\Core\Plan\Element\Prompt;
-use Meandros\Core\Plan\Element\PromptSounds;
 use Meandros\Core\Plan\Element\Sound;
 use Meandros\Core\Plan\Plan;
 
@@ -74,6 +73,6 @@ final readonly class MachineVoice
             }
         }
 
-        return $element->withSounds(new PromptSounds($element->sounds->takes, $element->sounds->inUse, $machine));
+        return $element->withSounds($element->sounds->withMachine($machine));
     }
 }

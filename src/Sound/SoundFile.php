@@ -229,9 +229,12 @@ final class SoundFile
 
     private function refused(string $code): InvalidData
     {
+        $type = (new FileinfoMimeTypeGuesser())->guessMimeType($this->path);
+        $isKnown = null !== $type && 'application/octet-stream' !== $type;
+
         return InvalidData::at('/upload', $code, [
             'name' => $this->name,
-            'type' => (new FileinfoMimeTypeGuesser())->guessMimeType($this->path) ?? 'unknown',
+            'type' => $isKnown ? $type : 'of an unknown kind',
         ]);
     }
 }

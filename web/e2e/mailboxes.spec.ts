@@ -54,6 +54,7 @@ test('a PIN is set at once, weak ones are refused, and none is shown', async ({ 
     await pin.fill('7316');
     await pin.press('Enter');
     await expect(page.getByText('A PIN protects it.')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Set another PIN …' })).toBeFocused();
     await page.reload();
     await expect(page.getByText('A PIN protects it.')).toBeVisible();
     expect(await page.content()).not.toContain('7316');

@@ -6,6 +6,9 @@ namespace Meandros\Core\Tests\Plan;
 
 use Meandros\Core\Plan\Element\LengthFrom;
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\PromptSounds;
+use Meandros\Core\Plan\Element\Sound;
+use Meandros\Core\Plan\Element\Take;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Tests\PlanBuilder;
@@ -54,6 +57,18 @@ final class PromptSoundsTest extends TestCase
         $without = self::prompt(['takes' => [self::TAKE]]);
         self::assertSame(['fr', 0], [$without->languageFor('fr'), $without->seconds('fr')]);
         self::assertSame(LengthFrom::Words, $without->lengthFrom('fr'));
+    }
+
+    public function testATakeThatComesIsInUseWhereItIsWantedOrTheFirst(): void
+    {
+        $take = static fn(string $id, string $language): Take => new Take($id, $language, new Sound(self::A, 900), '');
+        $sounds = (new PromptSounds())->withTake($take('t1', 'fr'), false);
+        self::assertSame(['fr' => 't1'], $sounds->inUse);
+        $sounds = $sounds->withTake($take('t2', 'fr'), false);
+        self::assertSame(['fr' => 't1'], $sounds->inUse);
+        $sounds = $sounds->withTake($take('t3', 'fr'), true)->withTake($take('t4', 'en'), false);
+        self::assertEquals(['fr' => 't3', 'en' => 't4'], $sounds->inUse);
+        self::assertSame(['t1', 't2', 't3', 't4'], array_keys($sounds->takes));
     }
 
     public function testItComesOutAsItWentIn(): void

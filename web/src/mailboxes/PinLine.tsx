@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { App, Button, Input } from 'antd';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { api, ask, RefusedError } from '../api/client';
 import type { Mailbox } from '../api/types';
 import { useWrite } from '../plan/writes';
@@ -15,6 +15,13 @@ export function PinLine({ mailbox }: { mailbox: Mailbox }) {
     const { message } = App.useApp();
     const [pin, setPin] = useState<string>();
     const [refused, setRefused] = useState<string>();
+    const begin = useRef<HTMLButtonElement>(null);
+    /** The keyboard goes back to where it came from. */
+    const close = () => {
+        setPin(undefined);
+        setRefused(undefined);
+        setTimeout(() => begin.current?.focus());
+    };
     const mailboxes = useQuery({ queryKey: PINS, queryFn: () => ask(api.GET('/api/pins')) }).data?.mailboxes;
     const has = mailboxes?.includes(mailbox.id) ?? false;
     const set = async (next: string | null) => {
@@ -31,15 +38,14 @@ export function PinLine({ mailbox }: { mailbox: Mailbox }) {
         });
         if (!list) return;
         queries.setQueryData(PINS, list);
-        setPin(undefined);
-        setRefused(undefined);
+        close();
         message.success(next === null ? 'The PIN is taken away.' : 'The PIN is set. Nobody can look it up.');
     };
     return (
         <Line error={refused}>
             <span>{has ? 'A PIN protects it.' : 'No PIN protects it.'}</span>
             {pin === undefined ? (
-                <Button size="small" onClick={() => setPin('')}>
+                <Button ref={begin} size="small" onClick={() => setPin('')}>
                     {has ? 'Set another PIN …' : 'Set a PIN …'}
                 </Button>
             ) : (
@@ -58,13 +64,7 @@ export function PinLine({ mailbox }: { mailbox: Mailbox }) {
                     <Button size="small" type="primary" onClick={() => set(pin)}>
                         Set it
                     </Button>
-                    <Button
-                        size="small"
-                        onClick={() => {
-                            setPin(undefined);
-                            setRefused(undefined);
-                        }}
-                    >
+                    <Button size="small" onClick={close}>
                         Leave it
                     </Button>
                 </>

@@ -7,10 +7,13 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Language;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Value\Copied;
 
 /** How a prompt sounds: its takes, which of them is in use, and what the machine voice makes of it. */
 final readonly class PromptSounds
 {
+    use Copied;
+
     /**
      * @param array<string, Take>           $takes   by id, the oldest first
      * @param array<string, string>         $inUse   a take's id, by language
@@ -50,6 +53,23 @@ final readonly class PromptSounds
     public function inUse(string $language): ?Take
     {
         return $this->takes[$this->inUse[$language] ?? ''] ?? null;
+    }
+
+    /** @param bool $use whether callers hear it; they do where no other take is in use */
+    public function withTake(Take $take, bool $use): self
+    {
+        $isFirst = null === $this->inUse($take->language);
+
+        return $this->with(
+            takes: $this->takes + [$take->id => $take],
+            inUse: ($use || $isFirst ? [$take->language => $take->id] : []) + $this->inUse,
+        );
+    }
+
+    /** @param array<string, MachineReading> $machine by language */
+    public function withMachine(array $machine): self
+    {
+        return $this->with(machine: $machine);
     }
 
     /** What the machine makes of these words; null where it has not read them. */
