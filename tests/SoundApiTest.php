@@ -195,7 +195,7 @@ final class SoundApiTest extends ApiTestCase
 
     public function testPartsOfASoundAreReadAndItIsKeptForEver(): void
     {
-        $sound = $this->send('GET', '/api/plans/draft/prompts/' . self::PROMPT . '/sound?language=en');
+        $sound = $this->send('GET', '/api/plans/draft/prompts/' . self::PROMPT . '/sound?language=en')['pieces'][0];
         $path = "/api/sounds/{$sound['sound']}.wav";
         $all = $this->send('GET', $path)['text'];
         self::assertSame('immutable, max-age=31536000, private', $this->answer()->headers->get('Cache-Control'));
@@ -252,7 +252,72 @@ final class SoundApiTest extends ApiTestCase
         self::assertSame([$seconds['en'], 'machine'], [$said[0]['what']['seconds'], $said[0]['because']['lengthFrom']]);
         self::assertStringContainsString('as long as the machine voice takes', $said[0]['reason']);
         $heard = $this->send('GET', '/api/plans/draft/prompts/' . self::PROMPT . '/sound?language=de');
-        self::assertSame(['en', 'machine', $script], [$heard['language'], $heard['from'], $heard['words']]);
+        self::assertSame('en', $heard['language']);
+        self::assertSame([['machine', $script]], self::pieces($heard));
+    }
+
+    /**
+     * @param array<string, mixed> $heard
+     *
+     * @return list<array{string, string}>
+     */
+    private static function pieces(array $heard): array
+    {
+        return array_map(static fn(array $one): array => [$one['from'], $one['words']], $heard['pieces']);
+    }
+
+    public function testBlanksAreFilledAndPartsAroundThemRecordedOneByOne(): void
+    {
+        $this->change(self::PROMPT, ['scripts' => ['en' => 'We open {opening}, or call {name} instead.']]);
+        $address = '/api/plans/draft/prompts/' . self::PROMPT . '/sound?language=en';
+        $samples = [['machine', 'We open'], ['machine', 'tomorrow at eight'], ['machine', ', or call']];
+        self::assertSame($samples, \array_slice(self::pieces($this->send('GET', $address)), 0, 3));
+        $lengths = $this->send('GET', '/api/plans/draft/prompt-seconds');
+        self::assertSame(['en' => ['We open', ', or call', 'instead.']], $lengths['parts'][self::PROMPT]);
+        self::assertSame(['en', 'en/2', 'en/3'], array_keys($this->element(self::PROMPT)['machine']));
+
+        $id = bin2hex(random_bytes(16));
+        $this->put(
+            $id,
+            (string) file_get_contents(
+                $this->sox('-n', '-r', '8000', 'a.wav', 'synth', '2', 'sine', '400', 'gain', '-10'),
+            ),
+        );
+        $job = $this->send('POST', $this->takes(), [
+            'upload' => $id,
+            'language' => 'en',
+            'part' => 2,
+            'words' => ', or call',
+        ]);
+        self::assertSame('done', $job['state']);
+        $prompt = $this->element(self::PROMPT);
+        self::assertSame(['en/2' => $prompt['takes'][0]['id']], $prompt['inUse']);
+        $heard = $this->send('GET', $address . '&opening=on+Monday&name=Ann');
+        self::assertSame(
+            [
+                ['machine', 'We open'],
+                ['machine', 'on Monday'],
+                ['take', ', or call'],
+                ['machine', 'Ann'],
+                ['machine', 'instead.'],
+            ],
+            self::pieces($heard),
+        );
+        self::assertSame($heard['milliseconds'], array_sum(array_column($heard['pieces'], 'milliseconds')));
+
+        $this->change(self::PROMPT, ['scripts' => ['en' => 'We open {openning}.']]);
+        $this->assertStatus(422);
+        self::assertStringContainsString('{opening}', (string) $this->answer()->getContent());
+    }
+
+    public function testWordsWithoutAPromptAreSpoken(): void
+    {
+        $spoken = $this->send('GET', '/api/spoken?language=en&words=You+are+number+two.');
+        self::assertSame([['machine', 'You are number two.']], self::pieces($spoken));
+        $this->send('GET', '/api/spoken?language=xx&words=Blah');
+        $this->assertStatus(404);
+        $this->send('GET', '/api/spoken?language=en&words=' . str_repeat('a', 301));
+        $this->assertStatus(422);
     }
 
     public function testTheSameWordsAreReadOnceAndAsLoudAsATake(): void
@@ -279,7 +344,8 @@ final class SoundApiTest extends ApiTestCase
     #[DataProvider('laws')]
     public function testTelephonesGetTheirOwnCoding(string $law, string $sox): void
     {
-        $sound = $this->send('GET', '/api/plans/draft/prompts/' . self::PROMPT . '/sound?language=en')['sound'];
+        $heard = $this->send('GET', '/api/plans/draft/prompts/' . self::PROMPT . '/sound?language=en');
+        $sound = $heard['pieces'][0]['sound'];
         file_put_contents("$this->folder/a.wav", $this->send('GET', "/api/sounds/$sound.wav")['text']);
         $this->requestWith('GET', "/api/sounds/$sound.wav?as=$law", null, []);
         file_put_contents("$this->folder/b.wav", $this->answer()->getContent());

@@ -9,6 +9,7 @@ use Meandros\Core\Check\Checks;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\ScriptPart;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Outline;
 use Meandros\Core\Plan\Plan;
@@ -193,14 +194,21 @@ final readonly class PlanController
     #[Route('/api/plans/{which}/prompt-seconds', methods: ['GET'])]
     public function promptSeconds(string $which): JsonResponse
     {
-        $seconds = [];
+        $seconds = $parts = [];
         foreach ($this->plans->get($which)->all(Prompt::class) as $prompt) {
-            $seconds[$prompt->id()] = (object) array_map(
-                static fn(string $language): int => $prompt->seconds($language),
-                array_combine(array_keys($prompt->scripts), array_keys($prompt->scripts)),
-            );
+            $spoken = [];
+            foreach (array_keys($prompt->scripts) as $language) {
+                $spoken[$language] = $prompt->seconds($language);
+                if ([] !== $prompt->script($language)->blanks()) {
+                    $parts[$prompt->id()][$language] = array_map(
+                        static fn(ScriptPart $part): string => $part->words,
+                        $prompt->scriptParts($language),
+                    );
+                }
+            }
+            $seconds[$prompt->id()] = (object) $spoken;
         }
 
-        return new JsonResponse(['seconds' => (object) $seconds]);
+        return new JsonResponse(['seconds' => (object) $seconds, 'parts' => (object) $parts]);
     }
 }

@@ -151,7 +151,7 @@ final readonly class RecordingController
     /**
      * @param list<array{upload: string, name: string}> $files
      *
-     * @return list<array{name: string, prompt: string|null, caption: string|null, language: string|null}>
+     * @return list<array{name: string, prompt: string|null, caption: string|null, language: string|null, part: int|null}>
      *
      * @throws InvalidData
      */
@@ -160,12 +160,13 @@ final readonly class RecordingController
         $names = FileNames::of($plan);
         $matches = [];
         $this->brought->each($files, static function (string $name) use ($names, $plan, &$matches): void {
-            [$prompt, $language] = $names->find($name) ?? [null, null];
+            [$prompt, $part] = $names->find($name) ?? [null, null];
             $matches[] = [
                 'name' => mb_strimwidth(mb_scrub($name), 0, 200, '…'),
                 'prompt' => $prompt,
                 'caption' => $plan->find($prompt)?->name(),
-                'language' => $language,
+                'language' => $part?->language,
+                'part' => $part?->number,
             ];
         });
 

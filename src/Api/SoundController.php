@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
-use Meandros\Core\Plan\Element\LengthFrom;
+use Meandros\Core\Plan\Element\Blank;
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\ScriptPart;
 use Meandros\Core\Plan\Language;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
@@ -62,7 +63,7 @@ final readonly class SoundController
             throw new NotFound('There is no such prompt in the draft.');
         }
         $input = JsonBody::read($request, function (Input $in): array {
-            $in->onlyFields(['upload', 'name', 'language', 'words', 'voice', 'note', 'trim', 'use']);
+            $in->onlyFields(['upload', 'name', 'language', 'part', 'words', 'voice', 'note', 'trim', 'use']);
             $upload = $in->field('upload')->exactText(32);
             if (null === $this->uploads->size($upload)) {
                 $in->field('upload')->complain('upload-gone');
@@ -72,6 +73,7 @@ final readonly class SoundController
                 'upload' => $upload,
                 'name' => $in->field('name')->optionalText(),
                 'language' => Language::read($in->field('language')),
+                'part' => $in->field('part')->whole(1, ScriptPart::MOST, 'part', 1),
                 'words' => $in->field('words')->optionalText(Prompt::LONGEST_SCRIPT),
                 'voice' => $in->field('voice')->optionalText(),
                 'note' => $in->field('note')->optionalText(1000),
@@ -89,7 +91,7 @@ final readonly class SoundController
     }
 
     /**
-     * What callers hear of a prompt, in the language that a call with that language hears: its take, or the machine voice.
+     * What callers hear of a prompt, in the language that a call with that language hears: its takes, or the machine voice.
      *
      * @throws NotFound
      */
@@ -100,24 +102,32 @@ final readonly class SoundController
         if (null === $prompt) {
             throw new NotFound('There is no such prompt in this plan.');
         }
-        $language = $prompt->languageFor((string) $request->query->get('language', Language::DEFAULT));
-        $take = $prompt->sounds->inUse($language);
-        $sound = null === $take ? $this->machine->read($prompt->scripts[$language] ?? '', $language) : $take->sound;
-        if (null === $sound || null === $this->sounds->size($sound->sha256)) {
-            throw new NotFound(
-                null === $sound
-                    ? 'Nothing is heard of this prompt: write a script or record it.'
-                    : 'The sound of this take is not here: bring it in again.',
-            );
+        $language = $prompt->languageFor($request->query->getString('language', Language::DEFAULT));
+        $filled = [];
+        foreach (Blank::cases() as $blank) {
+            $words = $request->query->get($blank->value);
+            null === $words || ($filled[$blank->value] = (string) $words);
         }
 
-        return new JsonResponse([
-            'language' => $language,
-            'from' => null === $take ? LengthFrom::Machine->value : LengthFrom::Take->value,
-            'take' => $take?->id,
-            'words' => $prompt->scripts[$language] ?? '',
-            ...$sound->toJson(),
-        ]);
+        return new JsonResponse($this->machine->heard($prompt, $language, $filled)->toJson());
+    }
+
+    /**
+     * Words that no prompt has, as the machine voice says them: what a queue tells whoever waits.
+     *
+     * @throws NotFound
+     * @throws InvalidData
+     */
+    #[Route('/api/spoken', methods: ['GET'])]
+    public function spoken(Request $request): Response
+    {
+        $words = $request->query->getString('words');
+        if (mb_strlen($words) > MachineVoice::LONGEST) {
+            throw InvalidData::at('/words', 'too-long', ['most' => MachineVoice::LONGEST]);
+        }
+        $prompt = new Prompt('spoken', 'spoken', [$request->query->getString('language') => $words]);
+
+        return new JsonResponse($this->machine->heard($prompt, $request->query->getString('language'), [])->toJson());
     }
 
     /**

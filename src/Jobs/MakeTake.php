@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Jobs;
 
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\ScriptPart;
 use Meandros\Core\Plan\Element\Take;
 use Meandros\Core\Plan\Element\TakeOrigin;
 use Meandros\Core\Plan\Plan;
@@ -54,7 +55,7 @@ final readonly class MakeTake implements JobKind
         });
         $take = new Take(
             'take_' . bin2hex(random_bytes(6)),
-            $text('language'),
+            new ScriptPart($text('language'), \is_int($input['part'] ?? null) ? $input['part'] : 1),
             $this->sounds->keep($wav),
             $text('words'),
             null,

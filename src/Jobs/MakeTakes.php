@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Jobs;
 
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\ScriptPart;
 use Meandros\Core\Plan\Element\Take;
 use Meandros\Core\Plan\Element\TakeOrigin;
 use Meandros\Core\Plan\Plan;
@@ -90,7 +91,7 @@ final readonly class MakeTakes implements JobKind
      */
     private function take(
         Prompt $prompt,
-        string $language,
+        ScriptPart $part,
         string $name,
         \Closure $write,
         bool $trim,
@@ -104,9 +105,9 @@ final readonly class MakeTakes implements JobKind
 
         return new Take(
             'take_' . bin2hex(random_bytes(6)),
-            $language,
+            $part,
             $this->sounds->keep($wav),
-            $prompt->scripts[$language] ?? '',
+            $part->words,
             null,
             new TakeOrigin($prompt->voice, 'demo', gmdate('Y-m-d\TH:i:s\Z', $this->now->second()), basename($name)),
             $measures,

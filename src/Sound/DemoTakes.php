@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Sound;
 
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\ScriptPart;
 use Meandros\Core\Plan\Element\Take;
 use Meandros\Core\Plan\Element\TakeOrigin;
 use Meandros\Core\Plan\Plan;
@@ -31,7 +32,7 @@ final readonly class DemoTakes
             }
             $take = new Take(
                 'take_' . ($i + 1),
-                $one['language'],
+                new ScriptPart($one['language']),
                 $this->sounds->keep($wav),
                 $words,
                 null,

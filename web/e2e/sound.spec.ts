@@ -248,3 +248,40 @@ test('a recording sheet goes out, and a ZIP finds its prompts', async ({ page, r
     await expect(page.getByRole('status').filter({ hasText: 'is done: Bring in a take' })).toBeVisible();
     expect(await takesOf(request, 'prm_holiday')).toHaveLength(1);
 });
+
+test('a blank is put into a script, filled in the call, and its parts are recorded one by one', async ({
+    page,
+    request,
+}) => {
+    await page.goto(address('/prompts/prm_groups'));
+    const script = page.getByLabel('Script in English');
+    await script.fill('Groups are looked after by Ines, who is back ');
+    await script.press('End');
+    await page.getByRole('button', { name: 'Put in a blank …' }).first().press('Enter');
+    await page.getByRole('menuitem', { name: /when it opens next/ }).click();
+    await expect(script).toHaveValue('Groups are looked after by Ines, who is back {opening}');
+    await saved(page);
+    await page.getByLabel('Hours of which {opening} tells').click();
+    await page.getByTitle('Bookings hours').click();
+    await saved(page);
+    expect((await (await request.get('/api/plans/draft/elements/prm_groups')).json()).hours).toBe('hrs_bookings');
+    await page.getByRole('button', { name: 'Record in English …' }).click();
+    await expect(dialog(page).locator('p').first()).toHaveText('Groups are looked after by Ines, who is back');
+    await page.keyboard.press('Escape');
+    await script.fill('Back {openning}.');
+    await script.blur();
+    await expect(page.getByRole('alert').filter({ hasText: 'Braces stand for blanks only' }).last()).toBeVisible();
+    const found = await new AxeBuilder({ page }).analyze();
+    expect(found.violations.map((one) => one.id)).toEqual([]);
+});
+
+test('what filled a blank stands in the call, and changes with the day', async ({ page }) => {
+    const at = (date: string) => address('/', { to: '+441632960290', at: `${date}T22:00:00` });
+    await page.goto(at('2026-11-23'));
+    await expect(page.getByText('It says “tomorrow at half past eight” for {opening}.')).toBeVisible();
+    await page.getByRole('button', { name: 'Listen to the whole call' }).click();
+    await expect(page.locator('circle.head')).toBeVisible();
+    await page.getByRole('button', { name: 'Stop listening' }).click();
+    await page.goto(at('2026-11-27'));
+    await expect(page.getByText('It says “tomorrow at nine” for {opening}.')).toBeVisible();
+});

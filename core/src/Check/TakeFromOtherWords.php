@@ -27,7 +27,7 @@ final class TakeFromOtherWords implements Check
                     $element,
                     $pointer,
                     'take-from-other-words',
-                    ['language' => $take->language],
+                    ['language' => $take->of->language],
                     Fix::replace($element, $pointer . '/fits', $script),
                 );
             }

@@ -167,7 +167,7 @@ final class Application
                     'language' => $language,
                     'seconds' => $prompt->seconds($language),
                     'lengthFrom' => $prompt->lengthFrom($language)->value,
-                    'take' => TakeState::of($prompt, $language)->value,
+                    'take' => TakeState::ofScript($prompt, $language)->value,
                 ];
             }
         }
@@ -177,7 +177,7 @@ final class Application
         $text = '';
         foreach ($rows as $row) {
             $text .= \sprintf(
-                "%4d s  %-7s %s  %s%s\n",
+                "%4d s  %-15s %s  %s%s\n",
                 $row['seconds'],
                 $row['lengthFrom'],
                 $row['language'],

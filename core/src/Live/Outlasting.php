@@ -23,27 +23,22 @@ final readonly class Outlasting
      */
     public function opening(Hours $hours, Override $override, int $now): ?int
     {
-        $forcedOpen = $this->isOpen($hours, $override->state);
+        $forcedOpen = $hours->isOpen($override->state);
         $instant = max($now, $override->from);
         $reading = $this->usual->read($hours, $instant);
         for ($i = 0; $i < self::MOST_CHANGES && null !== $reading->until; ++$i) {
-            $wasOpen = $this->isOpen($hours, $reading->state);
+            $wasOpen = $hours->isOpen($reading->state);
             $instant = $reading->until;
             if (!$override->holdsAt($instant)) {
                 return null;
             }
             $reading = $this->usual->read($hours, $instant);
-            $isOpen = $this->isOpen($hours, $reading->state);
+            $isOpen = $hours->isOpen($reading->state);
             if ($isOpen !== $wasOpen && $isOpen !== $forcedOpen) {
                 return $instant;
             }
         }
 
         return null;
-    }
-
-    private function isOpen(Hours $hours, string $state): bool
-    {
-        return $hours->state($state)->open ?? false;
     }
 }

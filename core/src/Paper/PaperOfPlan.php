@@ -94,7 +94,8 @@ final class PaperOfPlan
     {
         $rows = [];
         foreach (self::byName($plan->all(Prompt::class)) as $prompt) {
-            foreach ($prompt->scripts as $language => $script) {
+            foreach (array_keys($prompt->scripts) as $language) {
+                $script = $words->scriptIn($prompt, $language);
                 $rows[] = [$prompt->name(), $language, '' === $script ? PaperWords::NONE : $script];
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Paper;
 
 use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\Element\Blank;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Plan;
@@ -73,10 +74,23 @@ final class PaperWords
     /** What a prompt says in the language of the paper, else in the first that it has. */
     public function script(?string $prompt): string
     {
-        $scripts = $this->plan->get(Prompt::class, $prompt)->scripts ?? [];
-        $script = $scripts[$this->language] ?? (reset($scripts) ?: '');
+        $prompt = $this->plan->get(Prompt::class, $prompt);
+        $scripts = $prompt->scripts ?? [];
+        $language = isset($scripts[$this->language]) ? $this->language : (string) array_key_first($scripts);
+        $script = null === $prompt ? '' : $this->scriptIn($prompt, $language);
 
         return '' === $script ? '' : $this->say('quoted', ['text' => $script]);
+    }
+
+    /** What a prompt says in a language, with what its blanks stand for. */
+    public function scriptIn(Prompt $prompt, string $language): string
+    {
+        $blanks = [];
+        foreach (Blank::cases() as $blank) {
+            $blanks[$blank->value] = $this->say('blank.' . $blank->value);
+        }
+
+        return $prompt->script($language)->filled($blanks);
     }
 
     /** @param int $day days since 1970 */

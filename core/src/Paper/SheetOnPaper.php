@@ -21,13 +21,13 @@ final class SheetOnPaper
         $parts = [];
         foreach ($rows as $i => $row) {
             $heading = $words->say('sheet.part', [
-                'voice' => '' === $row->voice ? $words->say('sheet.nobody') : $row->voice,
-                'language' => (string) \Locale::getDisplayLanguage($row->language, $language),
+                'voice' => '' === $row->prompt->voice ? $words->say('sheet.nobody') : $row->prompt->voice,
+                'language' => (string) \Locale::getDisplayLanguage($row->part->language, $language),
             ]);
             $parts[$heading][] = [
                 (string) ($i + 1),
-                $row->caption,
-                $row->script,
+                $row->prompt->name() . (1 === $row->part->number ? '' : \sprintf(' (%d)', $row->part->number)),
+                $row->part->words,
                 $words->say('seconds', ['seconds' => $row->seconds]),
                 $row->file . '.wav',
             ];

@@ -20,6 +20,9 @@ use Meandros\Core\Time\Timetable;
 /** The hours of a plan as they run: with the zone of their site, the holidays they keep, and what is forced on them. */
 final class PlanHours
 {
+    /** Looked through for the next opening. */
+    private const MOST_CHANGES = 400;
+
     /** @var array<string, HoursBook> */
     private array $books = [];
     /** @var array{string, int, Reading|null} the last reading */
@@ -78,6 +81,21 @@ final class PlanHours
         }
 
         return $changes;
+    }
+
+    /** @return int|null the first instant after this one at which they pass from a state that is not open to one that is */
+    public function nextOpening(Hours $hours, int $instant): ?int
+    {
+        $reading = $this->read($hours, $instant);
+        for ($i = 0; $i < self::MOST_CHANGES && null !== $reading->until; ++$i) {
+            $next = $this->read($hours, $reading->until);
+            if ($hours->isOpen($next->state) && !$hours->isOpen($reading->state)) {
+                return $reading->until;
+            }
+            $reading = $next;
+        }
+
+        return null;
     }
 
     public function zone(Hours $hours): string

@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace Meandros\Core\Recording;
 
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\ScriptPart;
 use Meandros\Core\Plan\Plan;
 
 /**
  * How files of recordings are named, so that they find their prompts: the caption in plain letters and the language, such
- * as "public-holiday.en". Captions that look alike then are told apart by a number, in the order of their ids.
+ * as "public-holiday.en"; the second part of a script with blanks is "public-holiday-part-2.en". Captions that look alike then are told apart by a number, in the order of their ids.
  */
 final readonly class FileNames
 {
-    /** @param array<string, array{string, string}> $names prompt and language, by name */
+    /** @param array<string, array{string, ScriptPart}> $names a prompt's id and the part of its script, by name */
     private function __construct(private array $names) {}
 
     public static function of(Plan $plan): self
@@ -28,19 +29,22 @@ final readonly class FileNames
             }
             $stems[$stem] = true;
             foreach ($prompt->languages() as $language) {
-                $names[$stem . '.' . $language] = [$prompt->id(), $language];
+                foreach ($prompt->scriptParts($language) as $part) {
+                    $which = 1 === $part->number ? '' : '-part-' . $part->number;
+                    $names[$stem . $which . '.' . $language] = [$prompt->id(), $part];
+                }
             }
         }
 
         return new self($names);
     }
 
-    /** @return array<string, array<string, string>> by prompt and language */
+    /** @return array<string, array<string, string>> by prompt and the part of its script */
     public function byPrompt(): array
     {
         $files = [];
-        foreach ($this->names as $name => [$prompt, $language]) {
-            $files[$prompt][$language] = $name;
+        foreach ($this->names as $name => [$prompt, $part]) {
+            $files[$prompt][$part->key()] = $name;
         }
 
         return $files;
@@ -49,7 +53,7 @@ final readonly class FileNames
     /**
      * @param string $file as it came in: folders and the ending do not count, nor do capitals, accents and spaces
      *
-     * @return array{string, string}|null the prompt and the language
+     * @return array{string, ScriptPart}|null the prompt and the part of its script
      */
     public function find(string $file): ?array
     {

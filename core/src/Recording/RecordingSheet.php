@@ -21,34 +21,29 @@ final class RecordingSheet
         $rows = [];
         foreach ($part->all(Prompt::class) as $prompt) {
             foreach ($prompt->scripts as $language => $script) {
-                $state = TakeState::of($prompt, $language);
                 if (
-                    '' !== $script &&
-                    (null === $wish->language || $wish->language === $language) &&
-                    (null === $wish->voice || $wish->voice === $prompt->voice) &&
-                    (!$wish->onlyMissing || TakeState::Recorded !== $state)
+                    '' === $script ||
+                    (null !== $wish->language && $wish->language !== $language) ||
+                    (null !== $wish->voice && $wish->voice !== $prompt->voice)
                 ) {
-                    $rows[] = new Wanted(
-                        $prompt->id(),
-                        $prompt->name(),
-                        $language,
-                        $prompt->voice,
-                        $script,
-                        Prompt::estimate($script),
-                        $files[$prompt->id()][$language],
-                        $state,
-                    );
+                    continue;
+                }
+                foreach ($prompt->scriptParts($language) as $part) {
+                    $state = TakeState::of($prompt, $part);
+                    if (!$wish->onlyMissing || TakeState::Recorded !== $state) {
+                        $rows[] = new Wanted($prompt, $part, $files[$prompt->id()][$part->key()], $state);
+                    }
                 }
             }
         }
-        usort(
-            $rows,
-            static fn(Wanted $a, Wanted $b): int => [$a->voice, $a->language, $a->file] <=> [
-                $b->voice,
-                $b->language,
-                $b->file,
-            ],
-        );
+        // Parts of a script follow one another.
+        $place = static fn(Wanted $row): array => [
+            $row->prompt->voice,
+            $row->part->language,
+            $files[$row->prompt->id()][$row->part->language] ?? '',
+            $row->part->number,
+        ];
+        usort($rows, static fn(Wanted $a, Wanted $b): int => $place($a) <=> $place($b));
 
         return $rows;
     }

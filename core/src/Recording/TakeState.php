@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Recording;
 
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\ScriptPart;
 
 /** Whether a script is recorded. */
 enum TakeState: string
@@ -13,14 +14,29 @@ enum TakeState: string
     case OtherWords = 'other words';
     case Recorded = 'recorded';
 
-    public static function of(Prompt $prompt, string $language): self
+    public static function of(Prompt $prompt, ScriptPart $part): self
     {
-        $take = $prompt->sounds->inUse($language);
+        $take = $prompt->sounds->inUse($part);
 
         return match (true) {
             null === $take => self::None,
-            $take->isOf($prompt->scripts[$language] ?? '') => self::Recorded,
+            $take->isOf($part->words) => self::Recorded,
             default => self::OtherWords,
+        };
+    }
+
+    /** That of all parts of a script together: whichever wants more looking after. */
+    public static function ofScript(Prompt $prompt, string $language): self
+    {
+        $states = array_map(
+            static fn(ScriptPart $part): self => self::of($prompt, $part),
+            $prompt->scriptParts($language),
+        );
+
+        return match (true) {
+            \in_array(self::OtherWords, $states, true) => self::OtherWords,
+            [] === $states || \in_array(self::None, $states, true) => self::None,
+            default => self::Recorded,
         };
     }
 }

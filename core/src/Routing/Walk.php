@@ -9,6 +9,7 @@ use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\Status;
 use Meandros\Core\Call\Tag;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Filling\Fillers;
 use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Prompt;
@@ -58,6 +59,9 @@ final class Walk
     private bool $isHungUp = false;
     private bool $isAnswered = false;
     private int $meanwhileTaken = 0;
+    private ?Hours $lastHours = null;
+    /** @var (\Closure(int): Waits)|null */
+    private ?\Closure $wait = null;
     /** The second at which the caller presses a key that the step heeds. */
     private ?int $interruptAt = null;
     public readonly Roster $roster;
@@ -327,15 +331,29 @@ final class Walk
         return array_key_first($ends);
     }
 
-    /** The language that the prompt is heard in, and for how many seconds. */
-    public function hear(?Prompt $prompt): Heard
+    /**
+     * The language that the prompt is heard in, what fills its blanks, and for how many seconds.
+     *
+     * @param string|null $name of whoever is called; null for whoever rang last, else what was dialled
+     */
+    public function hear(?Prompt $prompt, ?string $name = null): Heard
     {
         $wanted = $this->arrival()->language;
         $language = $prompt?->languageFor($wanted) ?? $wanted;
+        if (null === $prompt) {
+            return new Heard(null, $language, 0);
+        }
+        $script = $prompt->script($language);
+        $filled =
+            [] === $script->blanks() ? [] : Fillers::fill($script, $language, new CallFacts($this, $prompt, $name));
 
-        return null === $prompt
-            ? new Heard(null, $language, 0)
-            : new Heard($prompt->id(), $language, $prompt->seconds($language), $prompt->lengthFrom($language));
+        return new Heard(
+            $prompt->id(),
+            $language,
+            $prompt->seconds($language, $filled),
+            $prompt->lengthFrom($language),
+            $filled,
+        );
     }
 
     /**
@@ -408,8 +426,18 @@ final class Walk
         return $passed;
     }
 
+    /** When hours open next after this second. */
+    public function nextOpening(Hours $hours): ?int
+    {
+        $this->read($hours);
+        $opening = $this->surroundings->hours->nextOpening($hours, $this->call->instant + $this->second);
+        $this->holds(null, $opening);
+
+        return $opening;
+    }
+
     /** Narrows the stretch of instants in which the trace holds by one that was looked up at this second. */
-    private function holds(?int $since, ?int $until): void
+    public function holds(?int $since, ?int $until): void
     {
         if (null !== $since) {
             $this->holdsSince = max($this->holdsSince ?? \PHP_INT_MIN, $since - $this->second);
@@ -424,8 +452,15 @@ final class Walk
         return $this->surroundings->hours->zone($hours);
     }
 
+    /** Those that a step looked at last. */
+    public function lastHours(): ?Hours
+    {
+        return $this->lastHours;
+    }
+
     public function noteHours(?Hours $hours, ?Reading $reading, bool $hasExit): void
     {
+        $this->lastHours = $hours ?? $this->lastHours;
         $this->note(
             new HoursRead(
                 $hours?->id(),
@@ -463,17 +498,28 @@ final class Walk
         $this->rungSeconds = [];
     }
 
-    /** What became of the last ringing: an exit of a ring step; null where nothing rang, or somebody answered. */
-    public function lastRinging(): ?string
+    public function lastRinging(): ?Ringing
     {
         for ($i = \count($this->events) - 1; $i >= 0; --$i) {
             $happening = $this->events[$i]->happening;
             if ($happening instanceof Ringing) {
-                return $happening->exit;
+                return $happening;
             }
         }
 
         return null;
+    }
+
+    /** @param (\Closure(int): Waits)|null $wait how the caller waits at a second; null once they do no more */
+    public function waits(?\Closure $wait): void
+    {
+        $this->wait = $wait;
+    }
+
+    /** Where in a queue the caller waits at this second; null where they do not. */
+    public function wait(): ?Waits
+    {
+        return null === $this->wait ? null : ($this->wait)($this->second);
     }
 
     /** How many times phones were dialled. */

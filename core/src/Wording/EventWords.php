@@ -117,7 +117,7 @@ final readonly class EventWords
     {
         return match (true) {
             $happening instanceof Dialled => $this->numbers->because($happening),
-            $happening instanceof Said => $this->said($happening),
+            $happening instanceof Said => $this->said($happening) . BlankWords::of($happening->heard->filled),
             $happening instanceof HoursRead => $this->hours($happening),
             $happening instanceof Asked => $this->menus->because($happening),
             $happening instanceof Ringing => trim($this->queue->turn($happening->turn) . ' ' . $this->rung($happening)),
@@ -278,7 +278,7 @@ final readonly class EventWords
                 'Heard for %s in “%s”, the number\'s language%s.',
                 Duration::words($said->seconds),
                 $said->wantedLanguage,
-                self::lengthFrom($said->from),
+                self::lengthFrom($said->heard->from),
             ),
         };
     }
@@ -288,6 +288,7 @@ final readonly class EventWords
         return match ($from) {
             LengthFrom::Take => ': as long as its take',
             LengthFrom::Machine => ': as long as the machine voice takes',
+            LengthFrom::PartsAndWords => ': its parts as they sound, what fills its blanks counted from its words',
             LengthFrom::Words => ', counted from its words',
         };
     }

@@ -26,7 +26,7 @@ final readonly class MailboxWords
         if (null === $taken->mailbox) {
             return 'No mailbox is chosen.';
         }
-        $words = [$this->greeting($taken)];
+        $words = [$this->greeting($taken) . BlankWords::of($taken->greeted->heard->filled ?? [])];
         if ($taken->isAnnouncement) {
             $words[] = 'No message is taken.';
         } elseif (!$taken->beeps) {

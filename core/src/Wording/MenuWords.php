@@ -58,11 +58,12 @@ final readonly class MenuWords
                 : \sprintf(' It takes %s in which more digits may follow.', Duration::words($asked->pressed->more));
 
         return \sprintf(
-            '%s; try %d of %d.%s%s',
+            '%s; try %d of %d.%s%s%s',
             $when,
             $asked->try,
             $asked->menu->tries,
             $more,
+            BlankWords::of($heard->filled),
             self::understood($asked->pressed->said),
         );
     }

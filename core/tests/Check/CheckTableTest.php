@@ -25,6 +25,7 @@ final class CheckTableTest extends TestCase
     #[DataProvider('numbers')]
     #[DataProvider('takes')]
     #[DataProvider('boxes')]
+    #[DataProvider('scripts')]
     public function testWhatIsFound(PlanBuilder $plan, array $found): void
     {
         $messages = array_map(
@@ -52,6 +53,7 @@ final class CheckTableTest extends TestCase
             ...array_values(iterator_to_array(self::numbers())),
             ...array_values(iterator_to_array(self::takes())),
             ...array_values(iterator_to_array(self::boxes())),
+            ...array_values(iterator_to_array(self::scripts())),
         ];
     }
 
@@ -86,11 +88,73 @@ final class CheckTableTest extends TestCase
             $box($away('2026-11-23T12:00')),
             ['mbx /away The greeting for a while ended on 2026-11-23 12:00; the usual ones are heard again.'],
         ];
+        $dated = static fn(string $date, string $until = '2026-12-01T08:00'): PlanBuilder => $box([
+            'away' => ['greeting' => 'prm', 'until' => $until],
+        ])->with(['id' => 'prm', 'kind' => 'prompt', 'name' => 'Away', 'scripts' => ['en' => "Away until $date."]]);
+        yield 'a greeting that names today' => [$dated('23 November'), []];
+        yield 'a greeting that names yesterday' => [
+            $dated('Sunday the twenty-second of November'),
+            [
+                'mbx /away/greeting “Away” says “twenty-second of November” in “en”: that has passed, and it is still heard.',
+            ],
+        ];
+        yield 'one that is over says nothing of its date' => [
+            $dated('22 November', '2026-11-22T08:00'),
+            ['mbx /away The greeting for a while ended on 2026-11-22 08:00; the usual ones are heard again.'],
+        ];
         $key = ['leave' => '0'];
         yield 'a key for somebody' => [$box(['keys' => $key + ['leaveTo' => 'ann']]), []];
         yield 'a key for nobody' => [
             $box(['keys' => $key]),
             ['mbx /keys/leaveTo Key 0 leaves this mailbox for nobody: the call goes on with the next step.'],
+        ];
+    }
+
+    /** @return iterable<string, array{PlanBuilder, list<string>}> what scripts say of hours, which are open 08:00–12:00 and 13:00–17:00, and what they leave open */
+    public static function scripts(): iterable
+    {
+        $plan = static fn(string $script, array $more = [], bool $inExit = true): PlanBuilder => (new PlanBuilder())
+            ->hours('hrs', [
+                ['days' => ['mo'], 'from' => '08:00', 'to' => '12:00', 'state' => 'open'],
+                ['days' => ['mo'], 'from' => '13:00', 'to' => '17:00', 'state' => 'open'],
+                ['days' => ['mo'], 'from' => '12:00', 'to' => '13:00', 'state' => 'closed'],
+            ])
+            ->with($more + ['id' => 'prm', 'kind' => 'prompt', 'name' => 'P', 'scripts' => ['en' => $script]])
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'hours',
+                    'hours' => $inExit ? 'hrs' : null,
+                    'exits' => [['on' => 'closed', 'steps' => [['id' => 's2', 'do' => 'say', 'prompt' => 'prm']]]],
+                ],
+            ]);
+        $other = static fn(string $words): array => [
+            \sprintf(
+                'prm /scripts/en It says “%s”, but hrs are not open like that in any week: they are 08:00–12:00, 08:00–17:00, 13:00–17:00.',
+                $words,
+            ),
+        ];
+        yield 'times as they are' => [$plan('We are here from eight to five.'), []];
+        yield 'one half of them' => [$plan('We are here from eight to noon and from one to five.'), []];
+        yield 'other times in words' => [$plan('We are here from nine to five.'), $other('from nine to five')];
+        yield 'in the morning and in the evening' => [
+            $plan('Call from 8 p.m. to 5 p.m.'),
+            $other('from 8 p.m. to 5 p.m.'),
+        ];
+        yield 'of its own hours' => [
+            $plan('We are here from nine to five.', ['hours' => 'hrs'], false),
+            [...$other('from nine to five'), 'jrn_main /steps/0/hours This step has no hours yet.'],
+        ];
+        yield 'the next opening, in the exit of hours' => [$plan('Again {opening}.'), []];
+        $nowhere = (new PlanBuilder())
+            ->with(['id' => 'prm', 'kind' => 'prompt', 'name' => 'P', 'scripts' => ['en' => '{opening} {date} {wait}']])
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'say', 'prompt' => 'prm']]);
+        yield 'the next opening and the wait of nothing' => [
+            $nowhere,
+            [
+                'prm /scripts/en Nothing is ever said for the blank “opening”: no hours are looked at before this prompt is heard.',
+                'prm /scripts/en Nothing is ever said for the blank “wait”: this prompt is not heard in a queue.',
+            ],
         ];
     }
 

@@ -72,7 +72,7 @@ final class CommandTest extends TestCase
     {
         [$code, $out] = self::meandros('prompts', self::DEMO);
         self::assertSame(0, $code);
-        self::assertStringContainsString("   6 s  words   en  Welcome\n", $out);
+        self::assertStringContainsString("   6 s  words           en  Welcome\n", $out);
         $take = [
             'id' => 'take',
             'language' => 'en',
@@ -99,7 +99,7 @@ final class CommandTest extends TestCase
             ]),
         );
         [, $out] = self::meandros('prompts', $file);
-        self::assertSame("   6 s  take    en  Hello: recorded from other words\n", $out);
+        self::assertSame("   6 s  take            en  Hello: recorded from other words\n", $out);
         [, $out] = self::meandros('prompts', $file, '--json');
         self::assertSame('other words', json_decode($out, true)[0]['take']);
         unlink($file);

@@ -143,8 +143,10 @@ final class PaperTest extends TestCase
                 }
             }
             foreach ($plan->all(Prompt::class) as $prompt) {
-                foreach ($prompt->scripts as $script) {
-                    self::assertStringContainsString($script, $text);
+                foreach ($prompt->languages() as $spoken) {
+                    foreach ($prompt->scriptParts($spoken) as $part) {
+                        self::assertStringContainsString($part->words, $text);
+                    }
                 }
             }
             self::assertDoesNotMatchRegularExpression('/[{}]/', $text, 'Every argument is given.');

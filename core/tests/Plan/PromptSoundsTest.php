@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\Plan;
 use Meandros\Core\Plan\Element\LengthFrom;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\PromptSounds;
+use Meandros\Core\Plan\Element\ScriptPart;
 use Meandros\Core\Plan\Element\Sound;
 use Meandros\Core\Plan\Element\Take;
 use Meandros\Core\Plan\Json\PlanCodec;
@@ -20,7 +21,7 @@ final class PromptSoundsTest extends TestCase
 {
     private const A = 'aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa';
     private const B = 'bbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbb';
-    private const TAKE = ['id' => 't1', 'language' => 'fr', 'sound' => self::A, 'milliseconds' => 2001];
+    private const TAKE = ['id' => 't1', 'language' => 'fr', 'part' => 1, 'sound' => self::A, 'milliseconds' => 2001];
 
     public function testALengthIsThatOfTheTakeElseOfTheMachineElseCounted(): void
     {
@@ -40,7 +41,7 @@ final class PromptSoundsTest extends TestCase
                 static fn(string $language): array => [
                     $prompt->seconds($language),
                     $prompt->lengthFrom($language),
-                    $prompt->sound($language)?->sha256,
+                    $prompt->sound($prompt->scriptParts($language)[0])?->sha256,
                 ],
                 ['de', 'en', 'fr'],
             ),
@@ -61,7 +62,12 @@ final class PromptSoundsTest extends TestCase
 
     public function testATakeThatComesIsInUseWhereItIsWantedOrTheFirst(): void
     {
-        $take = static fn(string $id, string $language): Take => new Take($id, $language, new Sound(self::A, 900), '');
+        $take = static fn(string $id, string $language): Take => new Take(
+            $id,
+            new ScriptPart($language),
+            new Sound(self::A, 900),
+            '',
+        );
         $sounds = (new PromptSounds())->withTake($take('t1', 'fr'), false);
         self::assertSame(['fr' => 't1'], $sounds->inUse);
         $sounds = $sounds->withTake($take('t2', 'fr'), false);
@@ -79,6 +85,7 @@ final class PromptSoundsTest extends TestCase
             'name' => 'Closed',
             'scripts' => ['fr' => 'un deux'],
             'voice' => 'Odile',
+            'hours' => null,
             'takes' => [
                 self::TAKE + [
                     'words' => 'un',

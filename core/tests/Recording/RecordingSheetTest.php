@@ -51,7 +51,7 @@ final class RecordingSheetTest extends TestCase
     public function testFilesFindTheirPrompts(string $file, ?string $prompt): void
     {
         $found = FileNames::of(self::named())->find($file);
-        self::assertSame($prompt, null === $found ? null : implode(' ', $found));
+        self::assertSame($prompt, null === $found ? null : $found[0] . ' ' . $found[1]->key());
     }
 
     /** @return iterable<array{string, string|null}> */
@@ -67,6 +67,9 @@ final class RecordingSheetTest extends TestCase
         yield ['gang-kou.zh.wav', 'prm_d zh'];
         yield ['港口.zh.wav', 'prm_d zh'];
         yield ['prompt.en.wav', 'prm_e en'];
+        yield ['blanks.en.wav', 'prm_f en'];
+        yield ['Blanks part 2.en.wav', 'prm_f en/2'];
+        yield ['blanks-part-3.en.wav', null];
         yield ['public-holiday.de.wav', null];
         yield ['public-holiday.wav', null];
         yield ['holiday.en.wav', null];
@@ -82,8 +85,18 @@ final class RecordingSheetTest extends TestCase
         self::assertSame($files, array_unique($files));
         $names = FileNames::of($plan);
         foreach ($rows as $row) {
-            self::assertSame([$row->prompt, $row->language], $names->find($row->file . '.wav'), $row->file);
+            self::assertEquals([$row->prompt->id(), $row->part], $names->find($row->file . '.wav'), $row->file);
         }
+    }
+
+    public function testPartsOfAScriptAreRecordedOneByOne(): void
+    {
+        $rows = RecordingSheet::of(self::named(), new SheetWish());
+        $parts = array_values(array_filter($rows, static fn(Wanted $row): bool => 'prm_f' === $row->prompt->id()));
+        self::assertSame(
+            [['blanks.en', 1, 'open'], ['blanks-part-2.en', 2, 'again']],
+            array_map(static fn(Wanted $row): array => [$row->file, $row->part->number, $row->part->words], $parts),
+        );
     }
 
     public function testASheetOnPaper(): void
@@ -162,13 +175,15 @@ final class RecordingSheetTest extends TestCase
             ['prm_c', 'Fermé, à bientôt', 'fr'],
             ['prm_d', '港口', 'zh'],
             ['prm_e', '!?', 'en'],
+            ['prm_f', 'Blanks', 'en', 'open {opening} again'],
         ];
-        foreach ($prompts as [$id, $name, $language]) {
+        foreach ($prompts as $prompt) {
+            [$id, $name, $language] = $prompt;
             $builder = $builder->with([
                 'id' => $id,
                 'kind' => 'prompt',
                 'name' => $name,
-                'scripts' => [$language => 'words'],
+                'scripts' => [$language => $prompt[3] ?? 'words'],
             ]);
         }
 

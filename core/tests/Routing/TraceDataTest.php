@@ -45,7 +45,7 @@ final class TraceDataTest extends TestCase
                 [
                     0,
                     'said',
-                    ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4],
+                    ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4, 'filled' => []],
                     ['wantedLanguage' => 'en', 'toTheEnd' => true, 'ringing' => 0, 'lengthFrom' => 'words'],
                 ],
                 [
@@ -70,13 +70,27 @@ final class TraceDataTest extends TestCase
                 [
                     4,
                     'wrong key',
-                    ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4, 'key' => '5', 'said' => null],
+                    [
+                        'prompt' => 'prm_hello',
+                        'language' => 'en',
+                        'seconds' => 4,
+                        'filled' => [],
+                        'key' => '5',
+                        'said' => null,
+                    ],
                     ['wait' => 5, 'try' => 1, 'tries' => 2, 'at' => 4, 'more' => 0, 'understood' => null],
                 ],
                 [
                     8,
                     'key pressed',
-                    ['prompt' => 'prm_hello', 'language' => 'en', 'seconds' => 4, 'key' => '1', 'said' => null],
+                    [
+                        'prompt' => 'prm_hello',
+                        'language' => 'en',
+                        'seconds' => 4,
+                        'filled' => [],
+                        'key' => '1',
+                        'said' => null,
+                    ],
                     ['wait' => 5, 'try' => 2, 'tries' => 2, 'at' => 4, 'more' => 0, 'understood' => null],
                 ],
                 [12, 'went', ['journey' => 'jrn_ring'], ['comesBack' => false]],
@@ -226,6 +240,7 @@ final class TraceDataTest extends TestCase
                         'greeting' => 'prm_hello',
                         'language' => 'en',
                         'seconds' => 4,
+                        'filled' => [],
                         'beeps' => true,
                         'announcement' => false,
                     ],

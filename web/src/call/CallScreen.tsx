@@ -8,6 +8,7 @@ import { SendButton } from '../outbox/SendButton';
 import { type PlanIndex, usePlan } from '../plan/usePlan';
 import { RingChart } from '../ringing/RingChart';
 import { PlayPrompt } from '../sound/PlayButton';
+import type { Filled } from '../sound/soundtrack';
 import { useCallPlayer } from '../sound/useCallPlayer';
 import { CourseLine } from './CourseLine';
 import { clock } from './clock';
@@ -53,7 +54,7 @@ export function CallScreen() {
                     <ol ref={container}>
                         {trace.events.map((event, i) => (
                             // biome-ignore lint/suspicious/noArrayIndexKey: events have no identity but their place
-                            <li key={i} aria-current={player.event === i ? 'step' : undefined}>
+                            <li key={i} aria-current={player.head?.event === i ? 'step' : undefined}>
                                 <span className="second figures">{clock(event.second)}</span>
                                 <span
                                     className="mark"
@@ -67,7 +68,11 @@ export function CallScreen() {
                                 </div>
                             </li>
                         ))}
-                        <CourseLine container={container} marks={trace.events.map((_, i) => `e${i}`)} />
+                        <CourseLine
+                            container={container}
+                            marks={trace.events.map((_, i) => `e${i}`)}
+                            head={player.head && { at: player.head.event, seconds: player.head.seconds }}
+                        />
                     </ol>
                 </div>
             </section>
@@ -84,7 +89,7 @@ function EventTitle({ event, name }: { event: TraceEvent; name: string | undefin
     return (
         <span className="title">
             <b>{event.text}</b>
-            <PlayPrompt id={promptOf(event)} />
+            <PlayPrompt id={promptOf(event)} filled={(event.what as { filled?: Filled[] }).filled} />
             {event.journey?.startsWith('jrn_') && name && event.step && (
                 <Link className="where" to={{ pathname: `/journeys/${event.journey}`, search, hash: event.step }}>
                     in {name}

@@ -2,16 +2,35 @@ import { type RefObject, useEffect, useState } from 'react';
 
 interface Drawn {
     path: string;
+    points: Point[];
     width: number;
     height: number;
-    end: { x: number; y: number } | undefined;
+}
+
+interface Point {
+    x: number;
+    y: number;
+}
+
+/** What moves along the line: from a mark to the next one, in so many seconds. */
+interface Head {
+    at: number;
+    seconds: number;
 }
 
 /**
  * The way a call takes, as one line through the marks of the steps it passes, in order. Marks are found in the
  * container by `data-mark`; the line is drawn again whenever the layout changes.
  */
-export function CourseLine({ container, marks }: { container: RefObject<HTMLElement | null>; marks: string[] }) {
+export function CourseLine({
+    container,
+    marks,
+    head,
+}: {
+    container: RefObject<HTMLElement | null>;
+    marks: string[];
+    head?: Head | undefined;
+}) {
     const [drawn, setDrawn] = useState<Drawn>();
     const wanted = marks.join('\n');
 
@@ -32,9 +51,9 @@ export function CourseLine({ container, marks }: { container: RefObject<HTMLElem
                 });
             const next = {
                 path: through(points),
+                points,
                 width: box.scrollWidth,
                 height: box.scrollHeight,
-                end: points.at(-1),
             };
             setDrawn((before) => (before?.path === next.path && before.height === next.height ? before : next));
         };
@@ -47,10 +66,23 @@ export function CourseLine({ container, marks }: { container: RefObject<HTMLElem
     });
 
     if (!drawn?.path) return null;
+    const end = drawn.points.at(-1);
+    const from = head && drawn.points[head.at];
     return (
         <svg className="course" width={drawn.width} height={drawn.height} aria-hidden="true">
             <path d={drawn.path} />
-            {drawn.end && <circle cx={drawn.end.x} cy={drawn.end.y} r="6" />}
+            {end && <circle cx={end.x} cy={end.y} r="6" />}
+            {from && (
+                <circle
+                    key={head?.at}
+                    className="head"
+                    r="5"
+                    style={{
+                        offsetPath: `path("M${from.x} ${from.y} ${stretch(from, drawn.points[(head?.at ?? 0) + 1] ?? from)}")`,
+                        animationDuration: `${head?.seconds ?? 0}s`,
+                    }}
+                />
+            )}
         </svg>
     );
 }
@@ -58,18 +90,21 @@ export function CourseLine({ container, marks }: { container: RefObject<HTMLElem
 const BEND = 26;
 
 /** Straight down; bends late where the way goes deeper, and early where it comes back, so that it passes by what it leaves out. */
-function through(points: { x: number; y: number }[]): string {
+function through(points: Point[]): string {
     return points
         .map((point, i) => {
             const before = points[i - 1];
-            if (!before) return `M${point.x} ${Math.max(0, point.y - 16)} L${point.x} ${point.y}`;
-            if (before.x === point.x) return `L${point.x} ${point.y}`;
-            const deeper = point.x > before.x;
-            const room = Math.min(BEND, Math.abs(point.y - before.y)) * Math.sign(point.y - before.y || 1);
-            const start = deeper ? point.y - room : before.y;
-            const end = deeper ? point.y : before.y + room;
-            const middle = (start + end) / 2;
-            return `L${before.x} ${start} C${before.x} ${middle} ${point.x} ${middle} ${point.x} ${end} L${point.x} ${point.y}`;
+            return before ? stretch(before, point) : `M${point.x} ${Math.max(0, point.y - 16)} L${point.x} ${point.y}`;
         })
         .join(' ');
+}
+
+function stretch(before: Point, point: Point): string {
+    if (before.x === point.x) return `L${point.x} ${point.y}`;
+    const deeper = point.x > before.x;
+    const room = Math.min(BEND, Math.abs(point.y - before.y)) * Math.sign(point.y - before.y || 1);
+    const start = deeper ? point.y - room : before.y;
+    const end = deeper ? point.y : before.y + room;
+    const middle = (start + end) / 2;
+    return `L${before.x} ${start} C${before.x} ${middle} ${point.x} ${middle} ${point.x} ${end} L${point.x} ${point.y}`;
 }

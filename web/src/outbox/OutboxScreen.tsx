@@ -74,7 +74,7 @@ function LetterRow({ letter }: { letter: Letter }) {
                             <SoundButton
                                 name={`the message of ${letter.subject}`}
                                 soundKey={`letter/${letter.id}`}
-                                find={() => soundAddress(letter.sound ?? '')}
+                                find={() => [soundAddress(letter.sound ?? '')]}
                             />
                             , spoken by the machine
                         </>

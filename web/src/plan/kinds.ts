@@ -90,7 +90,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         many: 'Prompts',
         path: 'prompts',
         group: 'reached',
-        blank: () => ({ scripts: { en: '' }, voice: '', takes: [], inUse: {}, machine: {} }),
+        blank: () => ({ scripts: { en: '' }, voice: '', hours: null, takes: [], inUse: {}, machine: {} }),
     },
     person: {
         one: 'person',

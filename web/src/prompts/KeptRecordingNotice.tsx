@@ -4,20 +4,21 @@ import type { Prompt } from '../api/types';
 import { dropRecording, keptRecording } from '../sound/kept';
 import { SoundButton } from '../sound/PlayButton';
 import { useTakes } from '../sound/useTakes';
+import { type Part, partKey } from './part';
 
 /** A recording that never reached the server is offered again. */
-export function KeptRecordingNotice({ prompt, language }: { prompt: Prompt; language: string }) {
+export function KeptRecordingNotice({ prompt, part }: { prompt: Prompt; part: Part }) {
     const queries = useQueryClient();
-    const { bring, isSending } = useTakes(prompt, language);
-    const queryKey = ['kept-recording', prompt.id, language];
+    const { bring, isSending } = useTakes(prompt, part);
+    const queryKey = ['kept-recording', prompt.id, partKey(part)];
     const kept = useQuery({
         queryKey,
-        queryFn: async () => (await keptRecording(prompt.id, language)) ?? null,
+        queryFn: async () => (await keptRecording(prompt.id, partKey(part))) ?? null,
         networkMode: 'always',
     }).data;
     if (!kept) return null;
     const drop = async () => {
-        await dropRecording(prompt.id, language);
+        await dropRecording(prompt.id, partKey(part));
         queries.invalidateQueries({ queryKey });
     };
     const send = async () => {
@@ -30,7 +31,7 @@ export function KeptRecordingNotice({ prompt, language }: { prompt: Prompt; lang
             <SoundButton
                 name="the recording that was not sent"
                 soundKey={queryKey.join('/')}
-                find={() => URL.createObjectURL(kept.file)}
+                find={() => [URL.createObjectURL(kept.file)]}
             />
             <Button size="small" type="primary" loading={isSending} onClick={send}>
                 Send it now

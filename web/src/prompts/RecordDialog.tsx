@@ -5,13 +5,14 @@ import { dropRecording, keepRecording } from '../sound/kept';
 import { useRecorder } from '../sound/useRecorder';
 import { useTakes } from '../sound/useTakes';
 import { Field } from '../ui/Field';
-import { languageName } from '../ui/LanguageSelect';
+import { type Part, partKey } from './part';
 import styles from './prompts.module.css';
 
 /** Reads the script from the screen into the microphone: count, read, stop, listen, again, keep. */
-export function RecordDialog({ prompt, language, onClose }: { prompt: Prompt; language: string; onClose: () => void }) {
+export function RecordDialog({ prompt, part, onClose }: { prompt: Prompt; part: Part; onClose: () => void }) {
+    const key = partKey(part);
     const recorder = useRecorder();
-    const { bring, isSending } = useTakes(prompt, language);
+    const { bring, isSending } = useTakes(prompt, part);
     const [voice, setVoice] = useState(prompt.voice);
     const [note, setNote] = useState('');
     const [trim, setTrim] = useState(true);
@@ -21,28 +22,28 @@ export function RecordDialog({ prompt, language, onClose }: { prompt: Prompt; la
     useEffect(() => {
         // Kept at once: whatever happens to the page or the network, it is offered again.
         if (recorded)
-            void keepRecording(prompt.id, language, { file: recorded, seconds: count, at: new Date().toISOString() });
-    }, [recorded, prompt.id, language, count]);
+            void keepRecording(prompt.id, key, { file: recorded, seconds: count, at: new Date().toISOString() });
+    }, [recorded, prompt.id, key, count]);
     const keep = async () => {
         if (!recorded || !(await bring({ file: recorded, name: 'the recording', voice, note, trim }))) return;
-        await dropRecording(prompt.id, language);
+        await dropRecording(prompt.id, key);
         onClose();
     };
     const again = async () => {
-        await dropRecording(prompt.id, language);
+        await dropRecording(prompt.id, key);
         recorder.start();
     };
     return (
         <Modal
             open
             width={760}
-            title={`Record “${prompt.name}” in ${languageName(language)}`}
+            title={`Record “${prompt.name}” in ${part.name}`}
             onCancel={onClose}
             maskClosable={false}
             footer={null}
         >
-            <p className={styles.reading} lang={language}>
-                {prompt.scripts[language] || 'There are no words yet.'}
+            <p className={styles.reading} lang={part.language}>
+                {part.words || 'There are no words yet.'}
             </p>
             <div className={styles.recorder} role="status" aria-live="polite">
                 {state === 'counting' && <b className="figures">Read in {count} …</b>}

@@ -2,68 +2,106 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { lazy, Suspense, useRef, useState } from 'react';
 import type { Prompt } from '../api/types';
+import { PlayPrompt } from '../sound/PlayButton';
 import { soundAddress } from '../sound/player';
 import { ACCEPTED, ACCEPTED_WORDS } from '../sound/uploads';
 import { useTakes } from '../sound/useTakes';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Findings } from '../ui/Findings';
 import { languageName } from '../ui/LanguageSelect';
-import { TextField } from '../ui/TextField';
 import { useFindings } from '../ui/useFindings';
 import { KeptRecordingNotice } from './KeptRecordingNotice';
+import { type Part, partKey } from './part';
+import styles from './prompts.module.css';
 import { RecordDialog } from './RecordDialog';
+import { ScriptField } from './ScriptField';
 import { Takes } from './Takes';
 import { WordDifference } from './WordDifference';
 
 const Waveform = lazy(() => import('../sound/Waveform'));
 
 /** A prompt in one language: its words, how they sound, and what is odd about it. */
-export function ScriptSection(props: EditorProps<Prompt> & { language: string; seconds: number | undefined }) {
-    const { value, change, error, disabled, language, seconds } = props;
+export function ScriptSection(
+    props: EditorProps<Prompt> & { language: string; seconds: number | undefined; parts: string[] | undefined },
+) {
+    const { value, change, error, disabled, language, seconds, parts } = props;
     const findings = useFindings(value.id);
-    const place = value.takes.findIndex((take) => take.id === value.inUse[language]);
-    const take = value.takes[place];
     const script = value.scripts[language] ?? '';
-    const found = place < 0 ? [] : findings(`/takes/${place}`);
-    const sound =
-        take?.sound ?? (value.machine[language]?.words === script ? value.machine[language]?.sound : undefined);
-    const isOther = found.some((one) => one.code === 'take-from-other-words');
+    const several = parts && parts.length > 1;
+    const spoken = languageName(language);
     return (
-        <section className="script" aria-label={`In ${languageName(language)}`}>
-            <TextField
-                wide
-                label={`Script in ${languageName(language)}`}
-                rows={3}
+        <section className="script" aria-label={`In ${spoken}`}>
+            <ScriptField
+                label={`Script in ${spoken}`}
                 value={script}
                 disabled={disabled}
                 error={error(`/scripts/${language}`)}
-                hint={seconds ? `Callers hear it for ${seconds} s` : 'No words yet'}
+                hint={<Length seconds={seconds} hasBlanks={parts !== undefined} />}
                 onSave={(words) => change({ ...value, scripts: { ...value.scripts, [language]: words } })}
             />
-            <Findings found={found} />
-            {isOther && take && <WordDifference before={take.words} now={script} />}
-            {sound && (
-                <Suspense fallback={<div style={{ height: 66 }} />}>
-                    <Waveform source={soundAddress(sound)} label={`How it sounds in ${languageName(language)}`} />
-                </Suspense>
+            <Findings found={findings(`/scripts/${language}`)} />
+            {parts && (
+                <p className="line-row">
+                    <PlayPrompt id={value.id} language={language} />
+                    <span className="quiet">
+                        with samples for its blanks; the parts around them are recorded one by one
+                    </span>
+                </p>
             )}
-            <Takes value={value} language={language} disabled={disabled} change={change} />
-            {!disabled && <BringTakes value={value} language={language} />}
+            {(parts ?? [script]).map((words, i) => (
+                <PartSection
+                    // biome-ignore lint/suspicious/noArrayIndexKey: parts have no identity but their place
+                    key={i}
+                    {...props}
+                    part={{ language, number: i + 1, words, name: several ? `${spoken}, part ${i + 1}` : spoken }}
+                    showsWords={parts !== undefined}
+                />
+            ))}
         </section>
     );
 }
 
-function BringTakes({ value, language }: { value: Prompt; language: string }) {
+function Length({ seconds, hasBlanks }: { seconds: number | undefined; hasBlanks: boolean }) {
+    if (!seconds) return 'No words yet';
+    return hasBlanks ? `Callers hear it for about ${seconds} s` : `Callers hear it for ${seconds} s`;
+}
+
+function PartSection(props: EditorProps<Prompt> & { part: Part; showsWords: boolean }) {
+    const { value, change, disabled, part, showsWords } = props;
+    const findings = useFindings(value.id);
+    const place = value.takes.findIndex((take) => take.id === value.inUse[partKey(part)]);
+    const take = value.takes[place];
+    const found = place < 0 ? [] : findings(`/takes/${place}`);
+    const machine = value.machine[partKey(part)];
+    const sound = take?.sound ?? (machine?.words === part.words ? machine?.sound : undefined);
+    const isOther = found.some((one) => one.code === 'take-from-other-words');
+    return (
+        <>
+            {showsWords && <p className={styles.part}>“{part.words}”</p>}
+            <Findings found={found} />
+            {isOther && take && <WordDifference before={take.words} now={part.words} />}
+            {sound && (
+                <Suspense fallback={<div style={{ height: 66 }} />}>
+                    <Waveform source={soundAddress(sound)} label={`How it sounds in ${part.name}`} />
+                </Suspense>
+            )}
+            <Takes value={value} part={part} disabled={disabled} change={change} />
+            {!disabled && <BringTakes value={value} part={part} />}
+        </>
+    );
+}
+
+function BringTakes({ value, part }: { value: Prompt; part: Part }) {
     const queries = useQueryClient();
-    const { bring, isSending } = useTakes(value, language);
+    const { bring, isSending } = useTakes(value, part);
     const [isRecording, setIsRecording] = useState(false);
     const input = useRef<HTMLInputElement>(null);
     return (
         <>
-            <KeptRecordingNotice prompt={value} language={language} />
+            <KeptRecordingNotice prompt={value} part={part} />
             <div className="line-row wrap">
                 <Button size="small" onClick={() => setIsRecording(true)}>
-                    Record in {languageName(language)} …
+                    Record in {part.name} …
                 </Button>
                 <input
                     ref={input}
@@ -71,7 +109,7 @@ function BringTakes({ value, language }: { value: Prompt; language: string }) {
                     accept={ACCEPTED}
                     className="hidden"
                     tabIndex={-1}
-                    aria-label={`A recording in ${languageName(language)}`}
+                    aria-label={`A recording in ${part.name}`}
                     onChange={async (event) => {
                         const file = event.target.files?.[0];
                         if (file) await bring({ file, name: file.name, voice: value.voice, note: '', trim: true });
@@ -79,17 +117,17 @@ function BringTakes({ value, language }: { value: Prompt; language: string }) {
                     }}
                 />
                 <Button size="small" loading={isSending} onClick={() => input.current?.click()}>
-                    Bring in a file in {languageName(language)} …
+                    Bring in a file in {part.name} …
                 </Button>
                 <span className="quiet">{ACCEPTED_WORDS}</span>
             </div>
             {isRecording && (
                 <RecordDialog
                     prompt={value}
-                    language={language}
+                    part={part}
                     onClose={() => {
                         setIsRecording(false);
-                        queries.invalidateQueries({ queryKey: ['kept-recording', value.id, language] });
+                        queries.invalidateQueries({ queryKey: ['kept-recording', value.id, partKey(part)] });
                     }}
                 />
             )}

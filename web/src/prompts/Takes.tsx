@@ -2,10 +2,10 @@ import { Button, Dropdown, Radio } from 'antd';
 import type { Prompt, Take } from '../api/types';
 import { PlayPrompt, SoundButton } from '../sound/PlayButton';
 import { soundAddress } from '../sound/player';
-import { languageName } from '../ui/LanguageSelect';
 import { RemoveButton } from '../ui/RowButtons';
 import { TextField } from '../ui/TextField';
 import { dateWords } from '../ui/when';
+import { type Part, partKey } from './part';
 import styles from './prompts.module.css';
 
 const seconds = (milliseconds: number) => `${(milliseconds / 1000).toFixed(1)} s`;
@@ -25,40 +25,41 @@ const codings = (sound: string) =>
         ),
     }));
 
-/** What callers hear in a language: one of the takes, or the machine voice. */
+/** What callers hear of a part: one of the takes, or the machine voice. */
 export function Takes({
     value,
-    language,
+    part,
     disabled,
     change,
 }: {
     value: Prompt;
-    language: string;
+    part: Part;
     disabled: boolean;
     change: (next: Prompt) => void;
 }) {
-    const takes = value.takes.filter((take) => take.language === language);
-    const machine = value.machine[language];
+    const key = partKey(part);
+    const takes = value.takes.filter((take) => take.language === part.language && take.part === part.number);
+    const machine = value.machine[key];
     const use = (id: string | null) => {
-        const { [language]: _, ...others } = value.inUse;
-        change({ ...value, inUse: id === null ? others : { ...others, [language]: id } });
+        const { [key]: _, ...others } = value.inUse;
+        change({ ...value, inUse: id === null ? others : { ...others, [key]: id } });
     };
     const put = (take: Take) =>
         change({ ...value, takes: value.takes.map((one) => (one.id === take.id ? take : one)) });
     const remove = (take: Take) => {
-        const { [language]: used, ...others } = value.inUse;
+        const { [key]: used, ...others } = value.inUse;
         change({
             ...value,
-            inUse: used === undefined || used === take.id ? others : { ...others, [language]: used },
+            inUse: used === undefined || used === take.id ? others : { ...others, [key]: used },
             takes: value.takes.filter((one) => one.id !== take.id),
         });
     };
     return (
         <fieldset className="choice">
-            <legend>Callers hear, in {languageName(language)}</legend>
+            <legend>Callers hear, in {part.name}</legend>
             <Radio.Group
                 className={styles.takes}
-                value={value.inUse[language] ?? ''}
+                value={value.inUse[key] ?? ''}
                 disabled={disabled}
                 onChange={(event) => use(event.target.value || null)}
             >
@@ -69,16 +70,16 @@ export function Takes({
                             {take.voice && ` by ${take.voice}`}
                         </Radio>
                         <SoundButton
-                            name={`take ${i + 1} in ${languageName(language)}`}
+                            name={`take ${i + 1} in ${part.name}`}
                             soundKey={take.id}
-                            find={() => soundAddress(take.sound)}
+                            find={() => [soundAddress(take.sound)]}
                         />
                         <span className="figures">{seconds(take.milliseconds)}</span>
                         <span className="quiet">
                             {take.at && dateWords(take.at.slice(0, 10))} {take.by && `from ${take.by}`}
                         </span>
                         <TextField
-                            label={`Note on take ${i + 1} in ${languageName(language)}`}
+                            label={`Note on take ${i + 1} in ${part.name}`}
                             placeholder="Note"
                             value={take.note}
                             disabled={disabled}
@@ -92,7 +93,7 @@ export function Takes({
                             </Dropdown>
                             {!disabled && (
                                 <RemoveButton
-                                    label={`Remove take ${i + 1} in ${languageName(language)}`}
+                                    label={`Remove take ${i + 1} in ${part.name}`}
                                     onClick={() => remove(take)}
                                 />
                             )}
@@ -103,12 +104,12 @@ export function Takes({
                     <Radio value="">the machine voice, reading the script</Radio>
                     {machine && (
                         <SoundButton
-                            name={`the machine voice in ${languageName(language)}`}
-                            soundKey={`${value.id}/machine/${language}`}
-                            find={() => soundAddress(machine.sound)}
+                            name={`the machine voice in ${part.name}`}
+                            soundKey={`${value.id}/machine/${key}`}
+                            find={() => [soundAddress(machine.sound)]}
                         />
                     )}
-                    {!machine && value.scripts[language] && <PlayPrompt id={value.id} language={language} />}
+                    {!machine && part.words && <PlayPrompt id={value.id} language={part.language} />}
                     {machine && <span className="figures">{seconds(machine.milliseconds)}</span>}
                 </div>
             </Radio.Group>

@@ -14,6 +14,7 @@ interface Match {
     name: string;
     caption: string | null;
     language: string | null;
+    part: number | null;
 }
 
 /** Many files at once, or a ZIP: looked at first, then made into takes in the background. */
@@ -91,6 +92,7 @@ export function BringRecordings() {
                                 ) : (
                                     <>
                                         → <b>{one.caption}</b> in {languageName(one.language ?? '')}
+                                        {(one.part ?? 1) > 1 && `, part ${one.part}`}
                                     </>
                                 )}
                             </li>

@@ -4,7 +4,8 @@ import { useAnswer } from '../moment/useAnswer';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { useWrite } from '../plan/writes';
-import { play, soundAddress, usePlaying } from './player';
+import { type FindSounds, play, soundAddress, usePlaying } from './player';
+import { type Filled, filledBy } from './soundtrack';
 
 /** Plays a sound, or stops it. */
 export function SoundButton({
@@ -15,7 +16,7 @@ export function SoundButton({
 }: {
     name: string;
     soundKey: string;
-    find: () => Promise<string> | string;
+    find: FindSounds;
     tabIndex?: number;
 }) {
     const told = useWrite();
@@ -41,8 +42,14 @@ export function SoundButton({
     );
 }
 
-/** Plays a prompt as this call would hear it: its take, or the machine voice. */
-export function PlayPrompt({ id, language, tabIndex }: { id: string | null; language?: string; tabIndex?: number }) {
+/** Plays a prompt as this call would hear it: its takes, or the machine voice; blanks that are not filled have samples. */
+export function PlayPrompt(props: {
+    id: string | null;
+    language?: string;
+    filled?: Filled[] | undefined;
+    tabIndex?: number;
+}) {
+    const { id, language, filled, tabIndex } = props;
     const plan = usePlan();
     const { moment } = useMoment();
     const spoken = useAnswer().data?.shown.language;
@@ -57,9 +64,11 @@ export function PlayPrompt({ id, language, tabIndex }: { id: string | null; lang
             find={async () => {
                 const path = { which: moment.in, id: prompt.id };
                 const heard = await ask(
-                    api.GET('/api/plans/{which}/prompts/{id}/sound', { params: { path, query: { language: wanted } } }),
+                    api.GET('/api/plans/{which}/prompts/{id}/sound', {
+                        params: { path, query: { language: wanted, ...filledBy(filled) } },
+                    }),
                 );
-                return soundAddress(heard.sound);
+                return heard.pieces.map((piece) => soundAddress(piece.sound));
             }}
         />
     );

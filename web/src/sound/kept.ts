@@ -7,9 +7,8 @@ export interface KeptRecording {
     at: string;
 }
 
-const key = (prompt: string, language: string) => `recording/${prompt}/${language}`;
+const key = (prompt: string, part: string) => `recording/${prompt}/${part}`;
 
-export const keepRecording = (prompt: string, language: string, kept: KeptRecording) =>
-    set(key(prompt, language), kept);
-export const keptRecording = (prompt: string, language: string) => get<KeptRecording>(key(prompt, language));
-export const dropRecording = (prompt: string, language: string) => del(key(prompt, language));
+export const keepRecording = (prompt: string, part: string, kept: KeptRecording) => set(key(prompt, part), kept);
+export const keptRecording = (prompt: string, part: string) => get<KeptRecording>(key(prompt, part));
+export const dropRecording = (prompt: string, part: string) => del(key(prompt, part));

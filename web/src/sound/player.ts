@@ -22,18 +22,27 @@ export function stop(): void {
     set(undefined);
 }
 
-/** Plays what the address names; `find` may take its time. The same key again stops it. */
-export async function play(key: string, find: () => Promise<string> | string): Promise<void> {
+/** Finds the addresses of what is to be heard, one after the other. */
+export type FindSounds = () => Promise<string[]> | string[];
+
+/** Plays what the addresses name; `find` may take its time. The same key again stops it. */
+export async function play(key: string, find: FindSounds): Promise<void> {
     const isOn = playing?.key === key;
     stop();
     if (isOn) return;
     set({ key, isHeard: false });
     try {
-        const source = await find();
+        const [first = '', ...rest] = await find();
         if (playing?.key !== key) return;
-        audio = new Audio(source);
-        audio.onended = stop;
-        await audio.play();
+        audio = new Audio(first);
+        const heard = audio;
+        heard.onended = () => {
+            const next = rest.shift();
+            if (next === undefined) return stop();
+            heard.src = next;
+            void heard.play();
+        };
+        await heard.play();
         if (playing?.key === key) set({ key, isHeard: true });
     } catch (error) {
         if (playing?.key !== key) return;

@@ -11,8 +11,11 @@ beforeEach(() => {
         class {
             paused = true;
             onended?: () => void;
-            constructor(readonly source: string) {
+            constructor(public source: string) {
                 made.push(this);
+            }
+            set src(next: string) {
+                this.source = next;
             }
             play() {
                 this.paused = false;
@@ -32,26 +35,34 @@ afterEach(() => {
 const heard = () => made.filter((one) => !one.paused).map((one) => one.source);
 
 test('one sound is heard at a time, and the same again stops it', async () => {
-    await play('a', () => 'a.wav');
+    await play('a', () => ['a.wav']);
     expect(heard()).toEqual(['a.wav']);
-    await play('b', async () => 'b.wav');
+    await play('b', async () => ['b.wav']);
     expect(heard()).toEqual(['b.wav']);
-    await play('b', () => 'b.wav');
+    await play('b', () => ['b.wav']);
+    expect(heard()).toEqual([]);
+});
+
+test('pieces are heard one after the other', async () => {
+    await play('a', () => ['one.wav', 'two.wav']);
+    made[0]?.onended?.();
+    expect(made[0]?.source).toBe('two.wav');
+    made[0]?.onended?.();
     expect(heard()).toEqual([]);
 });
 
 test('what was fetched too late is not heard', async () => {
-    let arrive: (source: string) => void = () => undefined;
-    const late = play('slow', () => new Promise<string>((resolve) => (arrive = resolve)));
-    await play('quick', () => 'quick.wav');
-    arrive('slow.wav');
+    let arrive: (sources: string[]) => void = () => undefined;
+    const late = play('slow', () => new Promise<string[]>((resolve) => (arrive = resolve)));
+    await play('quick', () => ['quick.wav']);
+    arrive(['slow.wav']);
     await late;
     expect(heard()).toEqual(['quick.wav']);
 });
 
 test('what cannot be fetched is said, and the next one can be heard', async () => {
     await expect(play('a', () => Promise.reject(new Error('gone')))).rejects.toThrow('gone');
-    await play('a', () => 'a.wav');
+    await play('a', () => ['a.wav']);
     expect(heard()).toEqual(['a.wav']);
 });
 

@@ -27,6 +27,23 @@ test('a call is heard in order: words, ringing that is shortened, the beep', () 
     ]);
 });
 
+test('a place in the queue is said; blanks are filled as they were', () => {
+    const filled = [{ blank: 'opening', words: 'tomorrow at eight' }];
+    const heard = soundtrack(
+        [
+            event(0, 'said', { prompt: 'prm_closed', language: 'en', seconds: 4, filled }),
+            event(4, 'place told', { queue: 'que', position: 2, words: 'You are number two.', language: 'en' }),
+            event(4, 'said', { prompt: 'prm_welcome', language: 'en', seconds: 2, filled: [] }),
+        ],
+        'fr',
+    );
+    expect(heard).toEqual([
+        { event: 0, hears: 'prompt', prompt: 'prm_closed', language: 'en', filled, seconds: 4 },
+        { event: 1, hears: 'words', words: 'You are number two.', language: 'en', seconds: 20 },
+        { event: 2, hears: 'prompt', prompt: 'prm_welcome', language: 'en', seconds: 2 },
+    ]);
+});
+
 test('music is heard for a while; what is rung for a moment is not made longer', () => {
     const heard = soundtrack(
         [

@@ -2,6 +2,7 @@ import { useCallback, useState } from 'react';
 import { api, ask } from '../api/client';
 import type { Prompt } from '../api/types';
 import { useWrite } from '../plan/writes';
+import type { Part } from '../prompts/part';
 import { useWatchJobs } from '../ui/JobsNotice';
 import { upload } from './uploads';
 
@@ -14,7 +15,7 @@ export interface NewTake {
 }
 
 /** Brings recordings to a prompt: each is sent, and made into a take in the background. */
-export function useTakes(prompt: Prompt, language: string) {
+export function useTakes(prompt: Prompt, part: Part) {
     const told = useWrite();
     const watchJobs = useWatchJobs();
     const [isSending, setIsSending] = useState(false);
@@ -22,7 +23,8 @@ export function useTakes(prompt: Prompt, language: string) {
         async ({ file, ...about }: NewTake): Promise<boolean> => {
             setIsSending(true);
             const job = await told(async () => {
-                const body = { ...about, upload: await upload(file), language, words: prompt.scripts[language] ?? '' };
+                const { language, number, words } = part;
+                const body = { ...about, upload: await upload(file), language, part: number, words };
                 return ask(
                     api.POST('/api/plans/draft/prompts/{id}/takes', { params: { path: { id: prompt.id } }, body }),
                 );
@@ -32,7 +34,7 @@ export function useTakes(prompt: Prompt, language: string) {
             watchJobs(job);
             return true;
         },
-        [told, watchJobs, prompt, language],
+        [told, watchJobs, prompt, part],
     );
     return { bring, isSending };
 }

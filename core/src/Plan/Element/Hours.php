@@ -61,6 +61,12 @@ final readonly class Hours implements Element
         return null;
     }
 
+    /** Whether a state is marked as one in which they are open; one that there is none of is not. */
+    public function isOpen(string $state): bool
+    {
+        return $this->state($state)->open ?? false;
+    }
+
     public function kind(): Kind
     {
         return Kind::Hours;

@@ -9,6 +9,8 @@ enum LengthFrom: string
 {
     case Take = 'take';
     case Machine = 'machine';
+    /** Those of its parts are known; what fills its blanks is counted. */
+    case PartsAndWords = 'parts and words';
     /** Counted at so many words a minute. */
     case Words = 'words';
 }

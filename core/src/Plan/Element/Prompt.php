@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Language;
+use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\WithoutParts;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
@@ -19,10 +20,10 @@ final readonly class Prompt implements Element
     use Named;
     use WithoutParts;
 
-    /** Common practice for announcements. */
-    private const WORDS_PER_MINUTE = 150;
+    /** 150 words a minute: common practice for announcements. */
+    private const MILLISECONDS_PER_WORD = 400;
     /** The same of scripts that are written without spaces. */
-    private const CHARACTERS_PER_MINUTE = 300;
+    private const MILLISECONDS_PER_CHARACTER = 200;
     private const WITHOUT_SPACES = '/[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}\p{Myanmar}]/u';
 
     public const LONGEST_SCRIPT = 4000;
@@ -30,6 +31,7 @@ final readonly class Prompt implements Element
     /**
      * @param array<string, string> $scripts by language
      * @param string                $voice   who is to read it; empty where that is open
+     * @param string|null           $hours   of which {opening} tells; null for those that the call came by last
      */
     public function __construct(
         private string $id,
@@ -37,16 +39,18 @@ final readonly class Prompt implements Element
         public array $scripts,
         public string $voice = '',
         public PromptSounds $sounds = new PromptSounds(),
+        public ?string $hours = null,
     ) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'scripts', 'voice', 'takes', 'inUse', 'machine']);
+        $in->onlyFields(['id', 'kind', 'name', 'scripts', 'voice', 'hours', 'takes', 'inUse', 'machine']);
         $scripts = [];
         foreach ($in->field('scripts')->entries(Limits::LANGUAGES) as $language => $script) {
             $language = (string) $language;
             Language::check($language, $script);
             $scripts[$language] = $script->optionalText(self::LONGEST_SCRIPT);
+            Script::check($scripts[$language], $script);
         }
         ksort($scripts);
 
@@ -56,6 +60,7 @@ final readonly class Prompt implements Element
             $scripts,
             $in->field('voice')->optionalText(),
             PromptSounds::fromJson($in),
+            $in->field('hours')->reference(),
         );
     }
 
@@ -68,7 +73,7 @@ final readonly class Prompt implements Element
     public function languageFor(string $wanted): string
     {
         foreach ([$wanted, Language::DEFAULT, ...$this->languages()] as $language) {
-            if ('' !== ($this->scripts[$language] ?? '') || null !== $this->sounds->inUse($language)) {
+            if ('' !== ($this->scripts[$language] ?? '') || isset($this->sounds->inUse[$language])) {
                 return $language;
             }
         }
@@ -79,10 +84,28 @@ final readonly class Prompt implements Element
     /** @return list<string> those in which something is written or recorded, by code */
     public function languages(): array
     {
-        $languages = array_keys($this->scripts + $this->sounds->inUse);
+        $recorded = array_filter(
+            $this->sounds->inUse,
+            static fn(string $key): bool => !str_contains($key, '/'),
+            \ARRAY_FILTER_USE_KEY,
+        );
+        $languages = array_keys($this->scripts + $recorded);
         sort($languages);
 
         return $languages;
+    }
+
+    public function script(string $language): Script
+    {
+        return Script::of($language, $this->scripts[$language] ?? '');
+    }
+
+    /** @return list<ScriptPart> what is heard in a language beside what fills its blanks; a take may stand alone, without a script */
+    public function scriptParts(string $language): array
+    {
+        return '' === ($this->scripts[$language] ?? '')
+            ? [new ScriptPart($language)]
+            : $this->script($language)->parts();
     }
 
     /** Seconds, in whichever language it is longest. */
@@ -91,29 +114,50 @@ final readonly class Prompt implements Element
         return max([0, ...array_map($this->seconds(...), $this->languages())]);
     }
 
-    /** Whole seconds; 0 where nothing is heard. */
-    public function seconds(string $language): int
+    /**
+     * Whole seconds; 0 where nothing is heard.
+     *
+     * @param array<string, string> $filled words by blank; those that are not named take as long as they usually do
+     */
+    public function seconds(string $language, array $filled = []): int
     {
-        return $this->sound($language)?->seconds() ?? self::estimate($this->scripts[$language] ?? '');
+        $milliseconds = 0;
+        foreach ($this->scriptParts($language) as $part) {
+            $milliseconds += $this->sound($part)->milliseconds ?? self::milliseconds($part->words);
+        }
+        foreach ($this->script($language)->blanks() as $blank) {
+            $words = $filled[$blank->value] ?? null;
+            $milliseconds +=
+                null === $words ? $blank->usualWords() * self::MILLISECONDS_PER_WORD : self::milliseconds($words);
+        }
+
+        return (int) ceil($milliseconds / 1000);
     }
 
     public function lengthFrom(string $language): LengthFrom
     {
+        $from = LengthFrom::Take;
+        $known = 0;
+        $parts = $this->scriptParts($language);
+        foreach ($parts as $part) {
+            $isTake = null !== $this->sounds->inUse($part);
+            $isTake || ($from = LengthFrom::Machine);
+            $known += $isTake || null !== $this->sound($part) ? 1 : 0;
+        }
+
         return match (true) {
-            null !== $this->sounds->inUse($language) => LengthFrom::Take,
-            null !== $this->sound($language) => LengthFrom::Machine,
-            default => LengthFrom::Words,
+            0 === $known => LengthFrom::Words,
+            $known < \count($parts), [] !== $this->script($language)->blanks() => LengthFrom::PartsAndWords,
+            default => $from,
         };
     }
 
-    /** What callers hear: the take in use, else what the machine makes of the script; null where it has not read it yet. */
-    public function sound(string $language): ?Sound
+    /** What callers hear of a part: the take in use, else what the machine makes of it; null where it has not read it yet. */
+    public function sound(ScriptPart $part): ?Sound
     {
-        $take = $this->sounds->inUse($language);
+        $take = $this->sounds->inUse($part);
 
-        return null === $take
-            ? $this->sounds->machine($language, $this->scripts[$language] ?? '')?->sound
-            : $take->sound;
+        return null === $take ? $this->sounds->machine($part)?->sound : $take->sound;
     }
 
     /**
@@ -122,13 +166,15 @@ final readonly class Prompt implements Element
      */
     public static function estimate(string $script): int
     {
+        return (int) ceil(self::milliseconds($script) / 1000);
+    }
+
+    private static function milliseconds(string $script): int
+    {
         $characters = (int) preg_match_all(self::WITHOUT_SPACES, $script);
         $words = self::words((string) preg_replace(self::WITHOUT_SPACES, ' ', $script));
 
-        return (int) ceil(
-            (60 * ($words * self::CHARACTERS_PER_MINUTE + $characters * self::WORDS_PER_MINUTE)) /
-                (self::WORDS_PER_MINUTE * self::CHARACTERS_PER_MINUTE),
-        );
+        return $words * self::MILLISECONDS_PER_WORD + $characters * self::MILLISECONDS_PER_CHARACTER;
     }
 
     public static function words(string $text): int
@@ -149,12 +195,15 @@ final readonly class Prompt implements Element
             'name' => $this->name,
             'scripts' => (object) $this->scripts,
             'voice' => $this->voice,
+            'hours' => $this->hours,
             ...$this->sounds->toJson(),
         ];
     }
 
     public function references(): array
     {
-        return [];
+        return null === $this->hours
+            ? []
+            : [new Reference($this->hours, '/hours', [Kind::Hours], 'tells when it opens')];
     }
 }

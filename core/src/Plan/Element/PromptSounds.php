@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
-use Meandros\Core\Plan\Language;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
 use Meandros\Core\Value\Copied;
@@ -16,8 +15,8 @@ final readonly class PromptSounds
 
     /**
      * @param array<string, Take>           $takes   by id, the oldest first
-     * @param array<string, string>         $inUse   a take's id, by language
-     * @param array<string, MachineReading> $machine by language
+     * @param array<string, string>         $inUse   a take's id, by the part of a script
+     * @param array<string, MachineReading> $machine by the part of a script
      */
     public function __construct(public array $takes = [], public array $inUse = [], public array $machine = []) {}
 
@@ -32,17 +31,17 @@ final readonly class PromptSounds
             }
             $takes[$take->id] = $take;
         }
-        foreach ($in->field('inUse')->entries(Limits::LANGUAGES) as $language => $item) {
-            Language::check((string) $language, $item);
+        foreach ($in->field('inUse')->entries(Limits::LANGUAGES * ScriptPart::MOST) as $key => $item) {
+            ScriptPart::check((string) $key, $item);
             $id = $item->exactText(80);
-            if (($takes[$id] ?? null)?->language !== (string) $language) {
-                $item->complain('no-such-take', ['take' => Input::quote($id), 'language' => (string) $language]);
+            if (($takes[$id] ?? null)?->of->key() !== (string) $key) {
+                $item->complain('no-such-take', ['take' => Input::quote($id), 'part' => (string) $key]);
             }
-            $inUse[(string) $language] = $id;
+            $inUse[(string) $key] = $id;
         }
-        foreach ($in->field('machine')->entries(Limits::LANGUAGES) as $language => $item) {
-            Language::check((string) $language, $item);
-            $machine[(string) $language] = MachineReading::fromJson($item);
+        foreach ($in->field('machine')->entries(Limits::LANGUAGES * ScriptPart::MOST) as $key => $item) {
+            ScriptPart::check((string) $key, $item);
+            $machine[(string) $key] = MachineReading::fromJson($item);
         }
         ksort($inUse);
         ksort($machine);
@@ -50,34 +49,34 @@ final readonly class PromptSounds
         return new self($takes, $inUse, $machine);
     }
 
-    public function inUse(string $language): ?Take
+    public function inUse(ScriptPart $part): ?Take
     {
-        return $this->takes[$this->inUse[$language] ?? ''] ?? null;
+        return $this->takes[$this->inUse[$part->key()] ?? ''] ?? null;
     }
 
     /** @param bool $use whether callers hear it; they do where no other take is in use */
     public function withTake(Take $take, bool $use): self
     {
-        $isFirst = null === $this->inUse($take->language);
+        $isFirst = null === $this->inUse($take->of);
 
         return $this->with(
             takes: $this->takes + [$take->id => $take],
-            inUse: ($use || $isFirst ? [$take->language => $take->id] : []) + $this->inUse,
+            inUse: ($use || $isFirst ? [$take->of->key() => $take->id] : []) + $this->inUse,
         );
     }
 
-    /** @param array<string, MachineReading> $machine by language */
+    /** @param array<string, MachineReading> $machine by the part of a script */
     public function withMachine(array $machine): self
     {
         return $this->with(machine: $machine);
     }
 
-    /** What the machine makes of these words; null where it has not read them. */
-    public function machine(string $language, string $script): ?MachineReading
+    /** What the machine makes of a part; null where it has not read its words. */
+    public function machine(ScriptPart $part): ?MachineReading
     {
-        $reading = $this->machine[$language] ?? null;
+        $reading = $this->machine[$part->key()] ?? null;
 
-        return $reading?->words === $script ? $reading : null;
+        return $reading?->words === $part->words ? $reading : null;
     }
 
     /** @return array{takes: list<array<string, mixed>>, inUse: object, machine: object} */

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
-use Meandros\Core\Plan\Language;
 use Meandros\Core\Reading\Input;
 
 /** A recording of a script. */
 final readonly class Take
 {
     /**
-     * @param string      $words the script that it was read from; empty where nobody said
+     * @param ScriptPart  $of    what it is a recording of
+     * @param string      $words the script, or its part, that it was read from; empty where nobody said
      * @param string|null $fits  a later script of which somebody said that this take still fits it
      */
     public function __construct(
         public string $id,
-        public string $language,
+        public ScriptPart $of,
         public Sound $sound,
         public string $words,
         public ?string $fits = null,
@@ -29,6 +29,7 @@ final readonly class Take
         $in->onlyFields([
             'id',
             'language',
+            'part',
             'sound',
             'milliseconds',
             'words',
@@ -43,7 +44,7 @@ final readonly class Take
 
         return new self(
             $in->field('id')->id(),
-            Language::read($in->field('language')),
+            ScriptPart::fromJson($in),
             Sound::fromJson($in),
             $in->field('words')->optionalText(Prompt::LONGEST_SCRIPT),
             $fits->isGiven() ? $fits->optionalText(Prompt::LONGEST_SCRIPT) : null,
@@ -66,7 +67,8 @@ final readonly class Take
     {
         return [
             'id' => $this->id,
-            'language' => $this->language,
+            'language' => $this->of->language,
+            'part' => $this->of->number,
             ...$this->sound->toJson(),
             'words' => $this->words,
             'fits' => $this->fits,

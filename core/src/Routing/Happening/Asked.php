@@ -35,6 +35,7 @@ final readonly class Asked implements Happening
             'prompt' => $this->heard->prompt,
             'language' => $this->heard->language,
             'seconds' => $this->heardSeconds(),
+            'filled' => $this->heard->filledJson(),
             'key' => $this->pressed->key,
             'said' => $this->pressed->said?->said,
         ];

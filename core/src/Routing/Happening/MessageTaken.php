@@ -40,6 +40,7 @@ final readonly class MessageTaken implements Happening
             'greeting' => $this->greeting,
             'language' => $this->greeted?->heard->language,
             'seconds' => $this->greetingSeconds,
+            'filled' => $this->greeted?->heard->filledJson() ?? [],
             'beeps' => $this->beeps,
             'announcement' => $this->isAnnouncement,
         ];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Happening;
 
-use Meandros\Core\Plan\Element\LengthFrom;
 use Meandros\Core\Routing\Heard;
 
 /** The caller heard a prompt, or a part of it. */
@@ -13,15 +12,13 @@ final readonly class Said implements Happening
     /** Null when none is chosen. */
     public ?string $prompt;
     public string $language;
-    /** How its length is known. */
-    public LengthFrom $from;
 
     /**
      * @param int $seconds for which it was heard
      * @param int $ringing seconds of it during which phones rang
      */
     private function __construct(
-        Heard $heard,
+        public Heard $heard,
         public string $wantedLanguage,
         public int $seconds,
         public bool $toTheEnd = true,
@@ -29,7 +26,6 @@ final readonly class Said implements Happening
     ) {
         $this->prompt = $heard->prompt;
         $this->language = $heard->language;
-        $this->from = $heard->from;
     }
 
     public static function all(Heard $heard, string $wantedLanguage): self
@@ -59,7 +55,12 @@ final readonly class Said implements Happening
 
     public function what(): array
     {
-        return ['prompt' => $this->prompt, 'language' => $this->language, 'seconds' => $this->seconds];
+        return [
+            'prompt' => $this->prompt,
+            'language' => $this->language,
+            'seconds' => $this->seconds,
+            'filled' => $this->heard->filledJson(),
+        ];
     }
 
     public function because(): array
@@ -68,7 +69,7 @@ final readonly class Said implements Happening
             'wantedLanguage' => $this->wantedLanguage,
             'toTheEnd' => $this->toTheEnd,
             'ringing' => $this->ringing,
-            'lengthFrom' => $this->from->value,
+            'lengthFrom' => $this->heard->from->value,
         ];
     }
 

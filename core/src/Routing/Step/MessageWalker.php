@@ -52,7 +52,8 @@ final class MessageWalker implements StepWalker
         Exits $exits = new Exits(),
     ): Onward {
         [$prompt, $for] = null === $greeting ? self::greeting($mailbox, $walk) : [$greeting, GreetingFor::Rule];
-        $heard = $walk->hear($walk->plan->get(Prompt::class, $prompt));
+        $owner = $walk->plan->find($mailbox->owners[0] ?? null);
+        $heard = $walk->hear($walk->plan->get(Prompt::class, $prompt), $owner?->name() ?? $mailbox->name());
         $start = $walk->second();
         $keys = $mailbox->keys;
         $skip = $mailbox->messages->taken ? $keys->skip : null;
@@ -99,7 +100,7 @@ final class MessageWalker implements StepWalker
         $away = $mailbox->greetings->away;
         $isAway = null !== $away && !$walk->hasPassed(Moment::parse($away->until, self::zone($mailbox, $walk)));
 
-        return $mailbox->greetings->heard($walk->lastRinging(), $isAway);
+        return $mailbox->greetings->heard($walk->lastRinging()?->exit, $isAway);
     }
 
     /** That of its first owner's site, else of the site where the call came in. */

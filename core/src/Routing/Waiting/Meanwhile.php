@@ -93,6 +93,7 @@ final class Meanwhile
                 $this->queue->id(),
                 $waiting->tellsPosition ? $ahead + 1 : null,
                 $waiting->tellsWait ? $this->dispatcher->expected($second) : null,
+                $this->walk->arrival()->language,
             ),
         );
     }

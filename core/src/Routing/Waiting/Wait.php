@@ -20,6 +20,7 @@ use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Routing\Happening\WaitedInVain;
 use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\TimeUp;
+use Meandros\Core\Routing\Waits;
 use Meandros\Core\Routing\Walk;
 
 /** One caller's wait in a queue: let in or not, the introduction, what is heard meanwhile, agents who are asked, and how it is over. */
@@ -65,6 +66,25 @@ final class Wait
         if (null !== $exit) {
             return Onward::by($exit);
         }
+        $this->walk->waits(
+            fn(int $second): Waits => new Waits(
+                $this->dispatcher->ahead($second) + 1,
+                $this->dispatcher->expected($second),
+            ),
+        );
+        try {
+            return $this->waitOn();
+        } finally {
+            $this->walk->waits(null);
+        }
+    }
+
+    /**
+     * @throws CallOver
+     * @throws TimeUp
+     */
+    private function waitOn(): Onward
+    {
         $this->introduce();
         $meanwhile = new Meanwhile(
             $this->queue,

@@ -1,0 +1,64 @@
+import { Button, Dropdown, Input } from 'antd';
+import type { TextAreaRef } from 'antd/es/input/TextArea';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { Field } from '../ui/Field';
+
+/** What can be left open in a script, and filled at the moment of the call. */
+const BLANKS = [
+    { key: '{opening}', label: 'when it opens next: “tomorrow at eight”' },
+    { key: '{date}', label: 'today’s date: “Monday the third of May”' },
+    { key: '{position}', label: 'the place in the queue: “three”' },
+    { key: '{wait}', label: 'the likely wait: “about five minutes”' },
+    { key: '{name}', label: 'the name of whoever is called' },
+];
+
+/** A script, saved when the field is left; blanks are put in where the cursor is. */
+export function ScriptField(props: {
+    label: string;
+    value: string;
+    disabled: boolean;
+    error: string | undefined;
+    hint: ReactNode;
+    onSave: (text: string) => void;
+}) {
+    const { label, value, disabled, error, hint, onSave } = props;
+    const [text, setText] = useState(value);
+    const area = useRef<TextAreaRef>(null);
+    const box = useRef<HTMLDivElement>(null);
+    useEffect(() => setText(value), [value]);
+    const put = (blank: string) => {
+        const input = area.current?.resizableTextArea?.textArea;
+        const at = input?.selectionStart ?? text.length;
+        const next = text.slice(0, at) + blank + text.slice(input?.selectionEnd ?? at);
+        setText(next);
+        onSave(next);
+        input?.focus();
+    };
+    return (
+        <div ref={box}>
+            <Field label={label} error={error} hint={hint} wide>
+                {(a11y) => (
+                    <Input.TextArea
+                        {...a11y}
+                        ref={area}
+                        rows={3}
+                        value={text}
+                        disabled={disabled}
+                        onChange={(event) => setText(event.target.value)}
+                        // Whoever chooses a blank is not done with it.
+                        onBlur={(event) =>
+                            !box.current?.contains(event.relatedTarget) && text !== value && onSave(text)
+                        }
+                    />
+                )}
+            </Field>
+            {!disabled && (
+                <Dropdown trigger={['click']} menu={{ items: BLANKS, onClick: ({ key }) => put(key) }}>
+                    <Button size="small" type="text">
+                        Put in a blank …
+                    </Button>
+                </Dropdown>
+            )}
+        </div>
+    );
+}
