@@ -33,7 +33,14 @@ final readonly class AnswerChange
      */
     public function next(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live = new LiveState()): ?int
     {
-        return $this->change($plan, $call, $assumptions, $live, static fn(Trace $trace): ?int => $trace->holdsUntil, 0);
+        return $this->change(
+            $plan,
+            $call,
+            $assumptions,
+            $live,
+            static fn(Trace $trace): ?int => $trace->holds->until,
+            0,
+        );
     }
 
     /**
@@ -53,7 +60,7 @@ final readonly class AnswerChange
             $call->at($call->instant - 1),
             $assumptions,
             $live,
-            static fn(Trace $trace): ?int => $trace->holdsSince,
+            static fn(Trace $trace): ?int => $trace->holds->since,
             1,
         );
     }

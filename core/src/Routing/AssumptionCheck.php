@@ -34,21 +34,21 @@ final class AssumptionCheck
         foreach ($assumptions->phones as $i => $phone) {
             Assumptions::EVERY_PHONE === $phone->who || $self->who('/phones/' . $i . '/who', $phone->who);
         }
-        foreach (array_keys($assumptions->circumstances->statuses) as $i => $person) {
+        foreach (self::names($assumptions->circumstances->statuses) as $i => $person) {
             null !== $plan->get(Person::class, $person) ||
                 $self->complain(\sprintf('/statuses/%d/who', $i), $person, 'person');
         }
-        foreach (array_keys($assumptions->circumstances->channelsTaken) as $i => $line) {
+        foreach (self::names($assumptions->circumstances->channelsTaken) as $i => $line) {
             null !== $plan->get(OutsideLine::class, $line) ||
                 $self->complain(\sprintf('/lines/%d/line', $i), $line, 'line');
         }
-        foreach (array_keys($assumptions->circumstances->queues) as $i => $id) {
+        foreach (self::names($assumptions->circumstances->queues) as $i => $id) {
             $queue = $plan->get(Queue::class, $id);
             null !== $queue || $self->complain(\sprintf('/queues/%d/queue', $i), $id, 'queue');
             $members = array_flip(
                 array_map(static fn(QueueMember $member): string => $member->who, $queue->members ?? []),
             );
-            foreach (array_keys($assumptions->circumstances->queues[$id]->agents) as $j => $who) {
+            foreach (self::names($assumptions->circumstances->queues[$id]->agents) as $j => $who) {
                 null === $queue ||
                     isset($members[$who]) ||
                     $self->complain(\sprintf('/queues/%d/agents/%d/who', $i, $j), $who, 'agent');
@@ -71,7 +71,7 @@ final class AssumptionCheck
         foreach ($parked->taken as $i => $place) {
             $plan->dialled($place) instanceof Site || $self->complain('/parked/taken/' . $i, $place, 'park place');
         }
-        foreach (array_keys($assumptions->earlier->last) as $i => $team) {
+        foreach (self::names($assumptions->earlier->last) as $i => $team) {
             $last = $assumptions->earlier->last[$team];
             if (null === $plan->get(Team::class, $team)) {
                 $self->complain(\sprintf('/earlier/last/%d/team', $i), $team, 'team');
@@ -79,12 +79,22 @@ final class AssumptionCheck
                 $self->complain(\sprintf('/earlier/last/%d/who', $i), $last, 'member');
             }
         }
-        foreach (array_keys($assumptions->earlier->calls) as $i => $member) {
+        foreach (self::names($assumptions->earlier->calls) as $i => $member) {
             $self->who(\sprintf('/earlier/members/%d/who', $i), $member);
         }
         if ([] !== $self->problems) {
             throw new InvalidData($self->problems);
         }
+    }
+
+    /**
+     * @param array<string, mixed> $by
+     *
+     * @return list<string> its keys, as they were given: PHP takes "1" for a number
+     */
+    private static function names(array $by): array
+    {
+        return array_map(strval(...), array_keys($by));
     }
 
     private function who(string $pointer, string $text): void

@@ -267,7 +267,7 @@ final class Router
     }
 
     /** @param list<Override> $overrides */
-    private function hoursOf(Plan $plan, array $overrides): PlanHours
+    public function hoursOf(Plan $plan, array $overrides): PlanHours
     {
         if (null === $this->hours || !$this->hours->isOf($plan, $overrides)) {
             $this->hours = new PlanHours($plan, $overrides);

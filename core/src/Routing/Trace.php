@@ -14,8 +14,6 @@ final readonly class Trace
      * @param list<Event> $events
      * @param list<Visit> $visits
      * @param list<Rung>  $rung
-     * @param int|null    $holdsSince first instant (Unix seconds) of the stretch in which every hours reading is the same
-     * @param int|null    $holdsUntil first instant after it
      */
     public function __construct(
         public TrialCall $call,
@@ -25,8 +23,7 @@ final readonly class Trace
         public Ending $ending,
         public int $seconds,
         public Shown $shown,
-        public ?int $holdsSince,
-        public ?int $holdsUntil,
+        public Holds $holds,
     ) {}
 
     /** Equal for two traces exactly when the caller and everybody who could answer notice no difference. */

@@ -9,10 +9,10 @@ use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\Status;
 use Meandros\Core\Call\Tag;
 use Meandros\Core\Call\TrialCall;
-use Meandros\Core\Filling\Fillers;
 use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Queueing\Roster;
 use Meandros\Core\Ringing\Phones;
@@ -21,6 +21,12 @@ use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
+use Meandros\Core\Routing\Lookup\BlanksLookup;
+use Meandros\Core\Routing\Lookup\CallFacts;
+use Meandros\Core\Routing\Lookup\Found;
+use Meandros\Core\Routing\Lookup\HoursLookup;
+use Meandros\Core\Routing\Lookup\InstantLookup;
+use Meandros\Core\Routing\Lookup\Lookup;
 use Meandros\Core\Time\Reading;
 
 /** A call on its way: its clock, where it is, and what has happened to it so far. */
@@ -36,6 +42,10 @@ final class Walk
     private ?string $step = null;
     private ?int $holdsSince = null;
     private ?int $holdsUntil = null;
+    /** @var list<array{Lookup, string}> */
+    private array $lookups = [];
+    /** @var array{string, int}|null the hours that were read last, and when */
+    private ?array $lastRead = null;
     /** @var array<string, true> steps that it came to */
     private array $seen = [];
     private int $repeats = 0;
@@ -343,9 +353,7 @@ final class Walk
         if (null === $prompt) {
             return new Heard(null, $language, 0);
         }
-        $script = $prompt->script($language);
-        $filled =
-            [] === $script->blanks() ? [] : Fillers::fill($script, $language, new CallFacts($this, $prompt, $name));
+        $filled = [] === $prompt->script($language)->blanks() ? [] : $this->fill($prompt, $language, $name);
 
         return new Heard(
             $prompt->id(),
@@ -412,7 +420,12 @@ final class Walk
     public function read(Hours $hours): Reading
     {
         $reading = $this->surroundings->hours->read($hours, $this->call->instant + $this->second);
-        $this->holds($reading->since, $reading->until);
+        // The rules of a whole team ask for the same hours at the same second.
+        if ($this->lastRead !== [$hours->id(), $this->second]) {
+            $this->lastRead = [$hours->id(), $this->second];
+            $lookup = new HoursLookup($hours, $this->second);
+            $this->look($lookup, $lookup->found($reading));
+        }
 
         return $reading;
     }
@@ -420,42 +433,45 @@ final class Walk
     /** Whether an instant (Unix seconds) has passed at this second of the call. */
     public function hasPassed(int $instant): bool
     {
-        $passed = $this->call->instant + $this->second >= $instant;
-        $this->holds($passed ? $instant : null, $passed ? null : $instant);
+        $lookup = new InstantLookup($instant, $this->second);
+        $found = $lookup->at($this->call->instant, $this->surroundings->hours);
+        $this->look($lookup, $found);
 
-        return $passed;
+        return InstantLookup::PASSED === $found->answer;
     }
 
-    /** When hours open next after this second. */
-    public function nextOpening(Hours $hours): ?int
+    /** @return array<string, string> words by blank */
+    private function fill(Prompt $prompt, string $language, ?string $name): array
     {
-        $this->read($hours);
-        $opening = $this->surroundings->hours->nextOpening($hours, $this->call->instant + $this->second);
-        $this->holds(null, $opening);
+        $hours = $this->plan->get(Hours::class, $prompt->hours) ?? $this->lastHours;
+        $zone =
+            null === $hours
+                ? $this->plan->get(Site::class, $this->arrival()->site)->zone ?? 'UTC'
+                : $this->surroundings->hours->zone($hours);
+        $rang = $this->lastRinging()?->target;
+        $name ??= null === $rang?->element ? null : $this->plan->find($rang->element)?->name();
+        $facts = new CallFacts($hours, $zone, $name ?? $this->arrival()->shown->label, $this->wait());
+        $lookup = new BlanksLookup($prompt, $language, $facts, $this->second);
+        $this->look($lookup, $lookup->at($this->call->instant, $this->surroundings->hours));
 
-        return $opening;
+        return $lookup->look($this->call->instant, $this->surroundings->hours)[0];
     }
 
-    /** Narrows the stretch of instants in which the trace holds by one that was looked up at this second. */
-    public function holds(?int $since, ?int $until): void
+    /** Keeps a lookup and what it found; it narrows the stretch of instants in which the trace holds. */
+    private function look(Lookup $lookup, Found $found): void
     {
-        if (null !== $since) {
-            $this->holdsSince = max($this->holdsSince ?? \PHP_INT_MIN, $since - $this->second);
+        $this->lookups[] = [$lookup, $found->answer];
+        if (null !== $found->since) {
+            $this->holdsSince = max($this->holdsSince ?? \PHP_INT_MIN, $found->since);
         }
-        if (null !== $until) {
-            $this->holdsUntil = min($this->holdsUntil ?? \PHP_INT_MAX, $until - $this->second);
+        if (null !== $found->until) {
+            $this->holdsUntil = min($this->holdsUntil ?? \PHP_INT_MAX, $found->until);
         }
     }
 
     public function zoneOf(Hours $hours): string
     {
         return $this->surroundings->hours->zone($hours);
-    }
-
-    /** Those that a step looked at last. */
-    public function lastHours(): ?Hours
-    {
-        return $this->lastHours;
     }
 
     public function noteHours(?Hours $hours, ?Reading $reading, bool $hasExit): void
@@ -517,7 +533,7 @@ final class Walk
     }
 
     /** Where in a queue the caller waits at this second; null where they do not. */
-    public function wait(): ?Waits
+    private function wait(): ?Waits
     {
         return null === $this->wait ? null : ($this->wait)($this->second);
     }
@@ -570,8 +586,7 @@ final class Walk
             $ending,
             $this->second,
             $this->arrival()->shown,
-            $this->holdsSince,
-            $this->holdsUntil,
+            new Holds($this->holdsSince, $this->holdsUntil, $this->lookups),
         );
     }
 }

@@ -35,8 +35,8 @@ final class TraceReport
             ],
             'shown' => $trace->shown->toJson(),
             'holds' => [
-                'since' => null === $trace->holdsSince ? null : Moment::format($trace->holdsSince, $zone),
-                'until' => null === $trace->holdsUntil ? null : Moment::format($trace->holdsUntil, $zone),
+                'since' => null === $trace->holds->since ? null : Moment::format($trace->holds->since, $zone),
+                'until' => null === $trace->holds->until ? null : Moment::format($trace->holds->until, $zone),
             ],
             'visits' => array_map(static fn(Visit $visit): array => $visit->toJson(), $trace->visits),
             'rung' => array_map(static fn(Rung $rung): array => $rung->toJson(), $trace->rung),

@@ -228,8 +228,8 @@ final class AnsweringTest extends TestCase
         [$before, $after] = [$trace('2026-11-27T09:59:59'), $trace('2026-11-27T10:00:00')];
         self::assertSame(['mbx_office', 'mbx_dana'], [$before->ending->who, $after->ending->who]);
         self::assertSame(
-            [Moment::parse('2026-11-27T10:00', 'Europe/London'), $before->holdsUntil],
-            [$after->holdsSince, $after->holdsSince],
+            [Moment::parse('2026-11-27T10:00', 'Europe/London'), $before->holds->until],
+            [$after->holds->since, $after->holds->since],
         );
         self::assertSame(
             'it ended on 2026-11-27 at 10:00',

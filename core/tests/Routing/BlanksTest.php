@@ -25,7 +25,7 @@ final class BlanksTest extends TestCase
         $plan = self::plan(['scripts' => ['en' => 'We open again {opening}.']] + $more);
         $trace = $plan->call([], $at);
         self::assertSame($words, self::filled($trace));
-        self::assertSame(Moment::parse($until, 'Europe/London'), $trace->holdsUntil);
+        self::assertSame(Moment::parse($until, 'Europe/London'), $trace->holds->until);
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, string, string}> open on weekdays 08:00–12:00 and 13:00–17:00, on Wednesday not; others daily 20:00–22:00 */
@@ -60,7 +60,7 @@ final class BlanksTest extends TestCase
         $plan = self::plan(['scripts' => ['en' => 'It is {date}.']]);
         $trace = $plan->call([], '2026-11-23T18:00');
         self::assertSame('Monday the twenty-third of November', self::filled($trace));
-        self::assertSame(Moment::parse('2026-11-24T00:00', 'Europe/London'), $trace->holdsUntil);
+        self::assertSame(Moment::parse('2026-11-24T00:00', 'Europe/London'), $trace->holds->until);
     }
 
     public function testTheNameIsOfWhoRangLastElseOfWhatWasDialled(): void

@@ -94,14 +94,14 @@ final class MailboxTest extends TestCase
             $trace = self::trace($box, [], '2026-12-01T' . $clock);
             self::assertSame($greeting, self::event($trace)['what']['greeting']);
         }
-        self::assertSame($end - 10, self::trace($box)->holdsUntil);
-        self::assertSame($end - 10, $trace->holdsSince);
+        self::assertSame($end - 10, self::trace($box)->holds->until);
+        self::assertSame($end - 10, $trace->holds->since);
     }
 
     public function testItIsOverOnTheClockOfTheFirstOwnersSite(): void
     {
         $box = ['owners' => ['camille'], 'away' => ['greeting' => 'prm_away', 'until' => '2026-12-01T08:00']];
-        self::assertSame(Moment::parse('2026-12-01T08:00', 'Europe/Paris') - 10, self::trace($box)->holdsUntil);
+        self::assertSame(Moment::parse('2026-12-01T08:00', 'Europe/Paris') - 10, self::trace($box)->holds->until);
     }
 
     /** @param array<string, mixed> $keys */

@@ -365,6 +365,10 @@ final class TraceRulesTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, list<string>}> */
     public static function idle(): iterable
     {
+        yield 'somebody who is named like a number' => [
+            ['earlier' => ['members' => [['who' => '1', 'idle' => 5, 'calls' => 1]]]],
+            ['/earlier/members/0/who'],
+        ];
         $phones = static fn(string ...$who): array => [
             'phones' => array_map(static fn(string $one): array => ['who' => $one, 'does' => 'busy'], $who),
         ];

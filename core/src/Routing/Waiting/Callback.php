@@ -73,6 +73,9 @@ final readonly class Callback
                 fn(int $until) => $this->walk->pass($until - $this->walk->second()),
             );
             if (null !== $ending) {
+                // It was still open then; had it closed before, it would have gone otherwise.
+                null === $hours || $this->walk->read($hours);
+
                 return $ending;
             }
         }

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Cli;
+
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Courses;
+use Meandros\Core\Proof\Coverage;
+use Meandros\Core\Proof\Impact;
+use Meandros\Core\Proof\Times;
+use Meandros\Core\Wording\CourseWords;
+use Meandros\Core\Wording\CoverageReport;
+use Meandros\Core\Wording\ImpactReport;
+use Meandros\Core\Wording\TimesWords;
+
+/** What all calls of a stretch of time come to: `coverage` and `impact`. */
+final class ProofCommands
+{
+    private const JSON = \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR;
+    private const DAY = 86400;
+    private const YEAR = 365;
+    private const MOST_DAYS = 1100;
+
+    /** Who or what takes the calls to a number, and when. */
+    public static function coverage(Options $options): string
+    {
+        $plan = Given::plan($options);
+        [$call, $zone] = Given::call($options, $plan);
+        $until = $call->instant + self::days($options) * self::DAY;
+        $coverage = Coverage::over(new Courses($plan, $call), $call->instant, $until);
+        if ($options->has('json')) {
+            return json_encode(CoverageReport::of($coverage, $plan), self::JSON) . "\n";
+        }
+        $words = new CourseWords($plan);
+        $text = '';
+        foreach ($coverage->byCourse() as [$course, $intervals]) {
+            $seconds = array_sum(array_map(static fn(array $one): int => $one[1] - $one[0], $intervals));
+            $text .= \sprintf(
+                "%8.1f h  %s\n            %s\n",
+                $seconds / 3600,
+                $words->takes($course),
+                TimesWords::of(Times::of($intervals, $call->instant, $until, $zone)),
+            );
+        }
+
+        return $text;
+    }
+
+    /** What another plan changes for the calls to each number. */
+    public static function impact(Options $options): string
+    {
+        $before = Given::plan($options);
+        $after = Given::plan($options, 1);
+        [$call, $zone] = Given::call($options, $after, self::firstNumber($after));
+        $until = $call->instant + self::days($options) * self::DAY;
+        $words = new CourseWords($after, $before);
+        $report = [];
+        foreach ($options->has('to') ? [$call->dialled] : self::numbers($after) as $number) {
+            $to = new TrialCall($number, $call->caller, $call->instant);
+            $changes =
+                null === $before->dialled($number)
+                    ? []
+                    : Impact::between(
+                        Coverage::over(new Courses($before, $to), $call->instant, $until),
+                        Coverage::over(new Courses($after, $to), $call->instant, $until),
+                    );
+            if ([] !== $changes) {
+                $report[$number] = ImpactReport::of($changes, $words, $call->instant, $until, $zone);
+            }
+        }
+        if ($options->has('json')) {
+            return json_encode((object) $report, self::JSON) . "\n";
+        }
+        $text = [] === $report ? "No call fares differently.\n" : '';
+        foreach ($report as $number => $changes) {
+            $text .= \sprintf("%s %s\n", $number, $after->dialled($number)?->name());
+            foreach ($changes as $change) {
+                $text .= \sprintf("    %s: %s\n", $change['when'], $change['what']);
+            }
+        }
+
+        return $text;
+    }
+
+    private static function days(Options $options): int
+    {
+        $days = $options->get('days', (string) self::YEAR);
+        if (!ctype_digit($days) || (int) $days < 1 || (int) $days > self::MOST_DAYS) {
+            throw new \InvalidArgumentException(\sprintf('--days: a whole number from 1 to %d.', self::MOST_DAYS));
+        }
+
+        return (int) $days;
+    }
+
+    /** @return list<string> in E.164 */
+    private static function numbers(Plan $plan): array
+    {
+        return array_map(static fn(Number $number): string => $number->number, $plan->all(Number::class));
+    }
+
+    private static function firstNumber(Plan $plan): string
+    {
+        return self::numbers($plan)[0] ?? throw new \InvalidArgumentException('The plan has no number.');
+    }
+}

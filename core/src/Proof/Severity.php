@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof;
+
+/** How much another course means to callers, the worst first. */
+enum Severity: string
+{
+    /** Somebody could be reached, and cannot any more. */
+    case Lost = 'nobody any more';
+    case SomebodyElse = 'somebody else';
+    /** Somebody can be reached who could not. */
+    case Gained = 'somebody now';
+    /** The same people and places; other times, words or orders. */
+    case Details = 'details';
+
+    public static function of(Course $before, Course $after): self
+    {
+        return match (true) {
+            $before->reach->isSomebody() && !$after->reach->isSomebody() => self::Lost,
+            !$before->reach->isSomebody() && $after->reach->isSomebody() => self::Gained,
+            $before->takes !== $after->takes || $before->reach !== $after->reach => self::SomebodyElse,
+            default => self::Details,
+        };
+    }
+}

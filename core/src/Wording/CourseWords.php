@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Wording;
+
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Change;
+use Meandros\Core\Proof\Course;
+use Meandros\Core\Proof\Reach;
+use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Happening\Asked;
+use Meandros\Core\Routing\Happening\MessageTaken;
+use Meandros\Core\Routing\Happening\Ringing;
+use Meandros\Core\Routing\Happening\Said;
+
+/** Who or what takes calls, and what another plan changes for them, in a few words. */
+final readonly class CourseWords
+{
+    private Names $before;
+    private Names $after;
+
+    /** @param Plan|null $before where it is another one */
+    public function __construct(Plan $plan, ?Plan $before = null)
+    {
+        $this->after = new Names($plan);
+        $this->before = new Names($before ?? $plan);
+    }
+
+    /** "waits in Bookings, then leaves a message with the bookings mailbox". */
+    public function takes(Course $course): string
+    {
+        return self::said($course, $this->after);
+    }
+
+    public function change(Change $change): string
+    {
+        [$before, $after] = [self::said($change->before, $this->before), self::said($change->after, $this->after)];
+
+        return $before === $after
+            ? $this->details($change->before, $change->after)
+            : \sprintf('instead of %s: %s', $before, $after);
+    }
+
+    private static function said(Course $course, Names $names): string
+    {
+        $who = implode(', then ', array_map($names->of(...), $course->takes));
+
+        return match ($course->reach) {
+            Reach::Queue => 'waits for ' . $who,
+            Reach::Person => 'rings ' . $who,
+            Reach::Outside => 'sent on to ' . $who,
+            Reach::Message => 'a message with ' . $who,
+            Reach::Announcement => 'the announcement of ' . $who,
+            Reach::Nobody => match ($course->trace->ending->kind) {
+                EndingKind::LoopStopped => 'nobody: goes round in a loop',
+                EndingKind::RanOut => 'nobody: no step is left',
+                default => 'nobody: the call ends',
+            },
+        };
+    }
+
+    /** What differs where the same people and places take the calls. */
+    private function details(Course $before, Course $after): string
+    {
+        $heard = [self::heard($before, $this->before), self::heard($after, $this->after)];
+        $rings = [self::rings($before, $this->before), self::rings($after, $this->after)];
+        $words = [];
+        foreach ($rings[1] as $who => $seconds) {
+            $was = $rings[0][$who] ?? $seconds;
+            if ($was !== $seconds) {
+                $words[] = \sprintf(
+                    '%s rings %s %s',
+                    $who,
+                    Duration::words(abs($seconds - $was)),
+                    $seconds > $was ? 'longer' : 'shorter',
+                );
+            }
+        }
+        foreach ([[1, 0, 'hears “%s”'], [0, 1, 'no longer hears “%s”']] as [$in, $notIn, $said]) {
+            foreach (array_diff($heard[$in], $heard[$notIn]) as $prompt) {
+                $words[] = \sprintf($said, $prompt);
+            }
+        }
+        if ([] === $words && $before->trace->seconds !== $after->trace->seconds) {
+            $seconds = $after->trace->seconds - $before->trace->seconds;
+            $words[] = \sprintf('takes %s %s', Duration::words(abs($seconds)), $seconds > 0 ? 'longer' : 'less');
+        }
+
+        return [] === $words ? 'the same people and places, in other details' : implode(', ', $words);
+    }
+
+    /** @return list<string> captions of the prompts that are heard */
+    private static function heard(Course $course, Names $names): array
+    {
+        $heard = [];
+        foreach ($course->trace->events as $event) {
+            $happening = $event->happening;
+            $prompt = match (true) {
+                $happening instanceof Said => $happening->prompt,
+                $happening instanceof Asked => $happening->heard->prompt,
+                $happening instanceof MessageTaken => $happening->greeting,
+                default => null,
+            };
+            null === $prompt || ($heard[] = $names->of($prompt));
+        }
+
+        return array_values(array_unique($heard));
+    }
+
+    /** @return array<string, int> seconds by the name of who is rung */
+    private static function rings(Course $course, Names $names): array
+    {
+        $rings = [];
+        foreach ($course->trace->events as $event) {
+            if ($event->happening instanceof Ringing) {
+                $who = $names->target($event->happening->target);
+                $rings[$who] = ($rings[$who] ?? 0) + $event->happening->seconds;
+            }
+        }
+
+        return $rings;
+    }
+}
