@@ -45,24 +45,30 @@ final class YearReport
             'year' => $year,
             'zone' => $timetable->zone,
             'days' => $picture->days,
-            'clockChanges' => array_map(
-                static fn(array $change): array => [
-                    'date' => CivilDate::format($change['day']),
-                    'at' => Moment::format($change['at'], $timetable->zone),
-                    'text' => \sprintf(
-                        'Clocks go %s %s',
-                        $change['after'] > $change['before'] ? 'forward' : 'back',
-                        Duration::words(abs($change['after'] - $change['before'])),
-                    ),
-                ],
-                $picture->clockChanges,
-            ),
+            'clockChanges' => self::clockChanges($picture, $timetable->zone),
             'holidays' => self::holidays($timetable, $year),
             'seasons' => array_merge(
                 ...array_map(static fn(Season $season): array => self::season($season, $year), $timetable->seasons),
             ),
             'specialDays' => self::specialDays($timetable, $year),
         ];
+    }
+
+    /** @return list<array{date: string, at: string, text: string}> */
+    public static function clockChanges(YearPicture $picture, string $zone): array
+    {
+        return array_map(
+            static fn(array $change): array => [
+                'date' => CivilDate::format($change['day']),
+                'at' => Moment::format($change['at'], $zone),
+                'text' => \sprintf(
+                    'Clocks go %s %s',
+                    $change['after'] > $change['before'] ? 'forward' : 'back',
+                    Duration::words(abs($change['after'] - $change['before'])),
+                ),
+            ],
+            $picture->clockChanges,
+        );
     }
 
     private static function compile(Timetable $timetable, int $year): CompiledHours

@@ -15,7 +15,7 @@ const views = [
     ['hours', `/hours/hrs_bookings?${quiet}`, 'light'],
     ['year', `/hours/hrs_port?to=%2B33261910100&at=2026-12-24T12:30:00&view=year`, 'light'],
     ['holidays', `/holidays/cal_england?${quiet}`, 'light'],
-    ['open-now', `/open-now?${quiet}`, 'light'],
+    ['coverage', `/coverage?to=%2B441632960100&at=2026-11-23T12:30:00`, 'light', '.coverage-week'],
     ['numbers', `/numbers/num_direct?to=%2B441632960201&at=2026-11-23T12:30:00`, 'light', 'text=Somebody’s 11'],
     ['people', `/people/per_ines?to=205&at=2026-11-23T12:30:00`, 'light'],
     ['rings', `/people/per_duty?to=299&at=2026-11-23T12:30:00`, 'light', 'text=Answering rules'],

@@ -12,6 +12,7 @@ import { Shell } from './ui/Shell';
 const CalendarsScreen = later(() => import('./calendars/CalendarsScreen').then((part) => part.CalendarsScreen));
 const CallersScreen = later(() => import('./callers/CallersScreen').then((part) => part.CallersScreen));
 const ChangesScreen = later(() => import('./editions/ChangesScreen').then((part) => part.ChangesScreen));
+const CoverageScreen = later(() => import('./coverage/CoverageScreen').then((part) => part.CoverageScreen));
 const EditionsScreen = later(() => import('./editions/EditionsScreen').then((part) => part.EditionsScreen));
 const FilesScreen = later(() => import('./files/FilesScreen').then((part) => part.FilesScreen));
 const HoursScreen = later(() => import('./hours/HoursScreen').then((part) => part.HoursScreen));
@@ -78,6 +79,7 @@ export function App() {
                         <Route path="open-now" element={<OpenNowScreen />} />
                         <Route path="on-duty" element={<OnDutyScreen />} />
                         <Route path="overflow" element={<OverflowScreen />} />
+                        <Route path="coverage" element={<CoverageScreen />} />
                         <Route path="all-numbers" element={<AllNumbersScreen />} />
                         <Route path="recordings" element={<RecordingsScreen />} />
                         <Route path="editions" element={<EditionsScreen />} />

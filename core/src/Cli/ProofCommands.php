@@ -11,8 +11,9 @@ use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Impact;
 use Meandros\Core\Proof\Times;
+use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\CourseWords;
-use Meandros\Core\Wording\CoverageReport;
+use Meandros\Core\Wording\CoverageLine;
 use Meandros\Core\Wording\ImpactReport;
 use Meandros\Core\Wording\TimesWords;
 
@@ -31,18 +32,37 @@ final class ProofCommands
         [$call, $zone] = Given::call($options, $plan);
         $until = $call->instant + self::days($options) * self::DAY;
         $coverage = Coverage::over(new Courses($plan, $call), $call->instant, $until);
-        if ($options->has('json')) {
-            return json_encode(CoverageReport::of($coverage, $plan), self::JSON) . "\n";
-        }
         $words = new CourseWords($plan);
+        $lines = $words->lines($coverage)[0];
+        if ($options->has('json')) {
+            return json_encode(
+                array_map(
+                    static fn(CoverageLine $line): array => [
+                        'reach' => $line->course->reach->value,
+                        'takes' => $line->course->takes,
+                        'words' => $line->words,
+                        'hears' => $line->hears,
+                        'intervals' => array_map(
+                            static fn(array $one): array => [
+                                Moment::format($one[0], $zone),
+                                Moment::format($one[1], $zone),
+                            ],
+                            $line->intervals,
+                        ),
+                    ],
+                    $lines,
+                ),
+                self::JSON,
+            ) . "\n";
+        }
         $text = '';
-        foreach ($coverage->byCourse() as [$course, $intervals]) {
-            $seconds = array_sum(array_map(static fn(array $one): int => $one[1] - $one[0], $intervals));
+        foreach ($lines as $line) {
             $text .= \sprintf(
-                "%8.1f h  %s\n            %s\n",
-                $seconds / 3600,
-                $words->takes($course),
-                TimesWords::of(Times::of($intervals, $call->instant, $until, $zone)),
+                "%8.1f h  %s%s\n            %s\n",
+                $line->seconds() / 3600,
+                $line->words,
+                [] === $line->hears ? '' : \sprintf('; hears “%s”', implode('”, “', $line->hears)),
+                TimesWords::of(Times::of($line->intervals, $call->instant, $until, $zone)),
             );
         }
 

@@ -35,18 +35,6 @@ final readonly class Coverage
         return new self($starts, $until, $courses);
     }
 
-    /** @return list<array{Course, non-empty-list<array{int, int}>}> each course with its intervals, in the order in which they come first */
-    public function byCourse(): array
-    {
-        $courses = $intervals = [];
-        foreach ($this->courses as $i => $course) {
-            $courses[$course->key] = $course;
-            $intervals[$course->key][] = [$this->starts[$i] ?? 0, $this->starts[$i + 1] ?? $this->until];
-        }
-
-        return array_map(static fn(string $key): array => [$courses[$key], $intervals[$key]], array_keys($intervals));
-    }
-
     /** @return array<string, int> seconds by Reach, of those that there are */
     public function seconds(): array
     {

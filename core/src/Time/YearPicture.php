@@ -47,6 +47,14 @@ final readonly class YearPicture
         return new self($year, $days, self::clockChanges($zone, $first, $last));
     }
 
+    /** @return array{int, int} the first instant of a year in a zone, and the first one after it */
+    public static function instants(string $zoneName, int $year): array
+    {
+        $zone = self::zone($zoneName, $year);
+
+        return [$zone->midnightOf(CivilDate::of($year, 1, 1)), $zone->midnightOf(CivilDate::of($year + 1, 1, 1))];
+    }
+
     public static function zone(string $zone, int $year): Zone
     {
         return Zone::over(

@@ -7,6 +7,7 @@ namespace Meandros\Core\Wording;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Change;
 use Meandros\Core\Proof\Course;
+use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Reach;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Asked;
@@ -33,13 +34,46 @@ final readonly class CourseWords
         return self::said($course, $this->after);
     }
 
+    /**
+     * @return array{list<CoverageLine>, non-empty-list<int>} lines in the order in which they come first, and for each interval of the coverage the place of its line
+     */
+    public function lines(Coverage $coverage): array
+    {
+        $intervals = $first = $places = $of = $known = [];
+        foreach ($coverage->courses as $i => $course) {
+            $key = $known[$course->key] ??=
+                $this->takes($course) . "\n" . implode("\n", self::heard($course, $this->after));
+            $place = $places[$key] ??= \count($places);
+            $first[$place] ??= $course;
+            $of[] = $place;
+            $last = \count($intervals[$place] ?? []) - 1;
+            $until = $coverage->starts[$i + 1] ?? $coverage->until;
+            if ($last >= 0 && $intervals[$place][$last][1] === $coverage->starts[$i]) {
+                $intervals[$place][$last][1] = $until;
+            } else {
+                $intervals[$place][] = [$coverage->starts[$i], $until];
+            }
+        }
+        $lines = [];
+        foreach ($first as $place => $course) {
+            $lines[] = new CoverageLine(
+                $course,
+                $this->takes($course),
+                self::heard($course, $this->after),
+                $intervals[$place] ?? [[0, 0]],
+            );
+        }
+
+        return [$lines, $of];
+    }
+
     public function change(Change $change): string
     {
         [$before, $after] = [self::said($change->before, $this->before), self::said($change->after, $this->after)];
 
         return $before === $after
             ? $this->details($change->before, $change->after)
-            : \sprintf('instead of %s: %s', $before, $after);
+            : \sprintf('before: %s; now: %s', $before, $after);
     }
 
     private static function said(Course $course, Names $names): string

@@ -6,29 +6,60 @@ namespace Meandros\Core\Wording;
 
 use Meandros\Core\Proof\Change;
 use Meandros\Core\Proof\Times;
+use Meandros\Core\Time\Moment;
 
-/** What another plan changes for the calls to one number, as JSON: the data, and beside it the words. */
+/** What another plan changes for the calls to one number, as JSON: the data, and beside it the words. Changes that read the same are one. */
 final class ImpactReport
 {
     /**
-     * @param list<Change> $changes
+     * @param list<Change> $changes the worst first
      * @param int          $from    first instant of the stretch that was looked at
      * @param int          $until   first instant after it
      *
-     * @return list<array{severity: string, when: string, what: string, first: int, seconds: int, intervals: int}>
+     * @return list<array{severity: string, when: string, what: string, first: string, seconds: int, intervals: int}>
      */
     public static function of(array $changes, CourseWords $words, int $from, int $until, string $zone): array
     {
-        return array_map(
-            static fn(Change $change): array => [
-                'severity' => $change->severity->value,
-                'when' => TimesWords::of(Times::of($change->intervals, $from, $until, $zone)),
-                'what' => $words->change($change),
-                'first' => $change->intervals[0][0],
-                'seconds' => $change->seconds,
-                'intervals' => \count($change->intervals),
-            ],
-            $changes,
-        );
+        $intervals = [];
+        foreach ($changes as $change) {
+            $key = $change->severity->value . "\n" . $words->change($change);
+            $intervals[$key] = [...$intervals[$key] ?? [], ...$change->intervals];
+        }
+        $report = [];
+        foreach ($intervals as $key => $times) {
+            [$severity, $what] = explode("\n", $key, 2);
+            $times = self::joined($times);
+            $report[] = [
+                'severity' => $severity,
+                'when' => TimesWords::of(Times::of($times, $from, $until, $zone)),
+                'what' => $what,
+                'first' => Moment::format($times[0][0], $zone),
+                'seconds' => array_sum(array_map(static fn(array $one): int => $one[1] - $one[0], $times)),
+                'intervals' => \count($times),
+            ];
+        }
+
+        return $report;
+    }
+
+    /**
+     * @param non-empty-list<array{int, int}> $intervals
+     *
+     * @return non-empty-list<array{int, int}> in order, those that touch each other as one
+     */
+    private static function joined(array $intervals): array
+    {
+        sort($intervals);
+        $joined = [$intervals[0]];
+        foreach (\array_slice($intervals, 1) as $interval) {
+            $last = \count($joined) - 1;
+            if ($joined[$last][1] === $interval[0]) {
+                $joined[$last][1] = $interval[1];
+            } else {
+                $joined[] = $interval;
+            }
+        }
+
+        return $joined;
     }
 }

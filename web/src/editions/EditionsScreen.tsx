@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, RefusedError } from '../api/client';
 import type { Kind } from '../api/types';
+import { ImpactSection } from '../coverage/Impact';
 import { useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { draftOf, patchDraft, usePlan } from '../plan/usePlan';
@@ -100,6 +101,7 @@ function PublishSheet() {
                     </ul>
                 </>
             )}
+            {pending.length > 0 && <ImpactSection />}
             {(findings.data?.findings ?? []).length > 0 && (
                 <>
                     <h2>Worth a look</h2>

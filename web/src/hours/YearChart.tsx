@@ -1,5 +1,5 @@
 import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
-import type { HoursState, State, Year } from '../api/types';
+import type { State, Year } from '../api/types';
 import { dateWords } from '../ui/when';
 import { DAY_SECONDS, toTime } from './bands';
 import { StatePattern } from './StatePattern';
@@ -25,7 +25,8 @@ export function YearChart({
 }: {
     year: Year;
     states: State[];
-    now: HoursState | undefined;
+    /** The moment that is marked, on the wall clock of the picture. */
+    now: { local: string } | undefined;
     onGo: (date: string, clock: string) => void;
 }) {
     const svg = useRef<SVGSVGElement>(null);

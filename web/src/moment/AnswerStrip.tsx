@@ -3,6 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, ask, RefusedError } from '../api/client';
 import type { Trace } from '../api/types';
 import { EndingIcon } from '../call/EndingIcon';
+import { ImpactLine } from '../coverage/Impact';
 import { DialledCode } from '../overrides/DialledCode';
 import { usePlan } from '../plan/usePlan';
 import { keyNote, useSingleKey, useSingleKeys } from '../ui/singleKeys';
@@ -71,6 +72,7 @@ export function AnswerStrip() {
                 ) : (
                     <p className="quiet">Choose a number to try a call to.</p>
                 )}
+                <ImpactLine />
             </div>
             <Tooltip title={`To the next moment at which the answer changes${keyNote(keys.after)}`}>
                 <Button aria-label="Next change of the answer" onClick={() => step('next')}>

@@ -16,7 +16,11 @@ export function JobsNotice() {
     useEffect(
         () =>
             setWatched((before) => {
-                const fresh = jobs.map((job) => job.id).filter((id) => !before.includes(id));
+                // Whoever looks at coverage sees it there.
+                const fresh = jobs
+                    .filter((job) => job.kind !== 'coverage')
+                    .map((job) => job.id)
+                    .filter((id) => !before.includes(id));
                 return fresh.length === 0 ? before : [...before, ...fresh];
             }),
         [jobs],

@@ -80,6 +80,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                 <div className="rail-group">
                     <h2>What will happen</h2>
                     {link('/all-numbers', 'All numbers now')}
+                    {link('/coverage', 'Coverage')}
                     {link('/overflow', 'Overflow')}
                     {link('/map', 'Map')}
                     {link('/paper', 'On paper')}
@@ -95,13 +96,25 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                 </div>
                 <div className="rail-foot">
                     <Tooltip title={undo ? `Take back: ${undo} (Ctrl+Z)` : 'Nothing to take back'} placement="top">
-                        <Button size="small" disabled={!undo || !editable} onClick={edit.undo}>
-                            Undo
+                        <Button
+                            size="small"
+                            type="text"
+                            aria-label="Undo"
+                            disabled={!undo || !editable}
+                            onClick={edit.undo}
+                        >
+                            ↶
                         </Button>
                     </Tooltip>
                     <Tooltip title={redo ? `Do again: ${redo} (Ctrl+Y)` : 'Nothing to do again'} placement="top">
-                        <Button size="small" disabled={!redo || !editable} onClick={edit.redo}>
-                            Redo
+                        <Button
+                            size="small"
+                            type="text"
+                            aria-label="Redo"
+                            disabled={!redo || !editable}
+                            onClick={edit.redo}
+                        >
+                            ↷
                         </Button>
                     </Tooltip>
                     <KeysButton />

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof;
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Live\LiveState;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Routing\Router;
+
+/** The coverage of many numbers: those that lead to the same in the same way are looked at once. */
+final class AllNumbers
+{
+    private readonly Router $router;
+    /** @var array<string, Coverage> by what calls to them have in common */
+    private array $known = [];
+
+    /** @param TrialCall $call to any of them */
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly TrialCall $call,
+        private readonly int $from,
+        private readonly int $until,
+        private readonly Assumptions $assumptions = new Assumptions(),
+        private readonly LiveState $live = new LiveState(),
+    ) {
+        $this->router = new Router();
+    }
+
+    public function of(Number $number): Coverage
+    {
+        return $this->known[self::alike($number)] ??= Coverage::over(
+            new Courses(
+                $this->plan,
+                $this->call->to($number->example()),
+                $this->assumptions,
+                $this->live,
+                $this->router,
+            ),
+            $this->from,
+            $this->until,
+        );
+    }
+
+    /** Equal for numbers whose calls fare the same but for the label that is shown. */
+    public static function alike(Number $number): string
+    {
+        return null === $number->block
+            ? serialize([$number->target, $number->site, $number->language, $number->tellsCaller, $number->keptUntil])
+            : $number->id();
+    }
+}

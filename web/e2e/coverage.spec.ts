@@ -1,0 +1,62 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+import { address, saved, sentence, startOver } from './helpers';
+
+test.beforeEach(({ request }) => startOver(request));
+
+const BERTHS = '+441632960290';
+const axe = async (page: Page) =>
+    expect((await new AxeBuilder({ page }).analyze()).violations.map((one) => one.id)).toEqual([]);
+
+test('a year of a number: totals, the picture by mouse and keyboard, and what calls come to', async ({ page }) => {
+    await page.goto(address('/coverage', { to: BERTHS, at: '2027-03-31T10:00:00' }));
+    await expect(page.getByText('In a usual week somebody may be reached for 48 h')).toBeVisible();
+    await expect(page.getByRole('heading', { name: /The week from .*29 Mar/ })).toBeVisible();
+    await expect(page.getByText('Mon–Fri 08:30–17:30')).toBeVisible();
+    const chart = page.getByRole('application', { name: /The year 2027/ });
+    await chart.focus();
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(/at=2027-03-31T10%3A15/);
+    await page.getByRole('img', { name: /Who takes the calls in this week/ }).click({ position: { x: 130, y: 75 } });
+    await expect(sentence(page)).toContainText('Hears “Reception closed”');
+    await page.getByRole('button', { name: /^Rings / }).click();
+    await expect(page).toHaveURL(/at=2027-01-0/);
+    await expect(sentence(page)).toContainText(/Rings/);
+    await page.getByRole('button', { name: 'Year 2028' }).click();
+    await expect(page.getByText(/of 366 days nobody can be reached/)).toBeVisible();
+    await axe(page);
+});
+
+test('all numbers over the year, the least first', async ({ page }) => {
+    await page.goto(address('/coverage', { to: BERTHS, at: '2027-03-31T10:00:00' }));
+    await page.getByRole('button', { name: 'Look through all numbers' }).press('Enter');
+    const table = page.getByRole('region', { name: 'Numbers and who takes their calls' }).getByRole('table');
+    await expect(table.getByRole('row')).toHaveCount(51);
+    await expect(table.getByRole('row').nth(1)).toContainText('0 h');
+    await expect(table.getByRole('row', { name: /Berth telephones/ })).toContainText('48 h');
+    await table.getByRole('button', { name: 'Show Gare maritime above' }).click();
+    await expect(page.getByRole('heading', { name: 'Who takes the calls to Gare maritime' })).toBeVisible();
+    await axe(page);
+});
+
+test('what an edit does to callers is said while editing, and before publishing', async ({ page }) => {
+    await page.goto(address('/hours/hrs_reception', { to: BERTHS, at: '2027-03-31T10:00:00' }));
+    await expect(page.getByText(/The draft changes/)).toHaveCount(0);
+    await page.getByLabel('Type it').fill('mo-fr 8:30-16 open');
+    await page.getByLabel('Type it').press('Enter');
+    await saved(page);
+    const line = page.getByRole('link', { name: /The draft changes \d+ numbers for callers/ });
+    await expect(line).toBeVisible();
+    await line.click();
+    const impact = page.getByRole('region', { name: 'What it changes for callers' });
+    const berths = impact.getByRole('listitem').filter({ hasText: 'Berth telephones' }).first();
+    await expect(berths).toContainText('nobody is reached any more');
+    await expect(berths).toContainText(/Mon–Fri 16:00–17:30: before: rings .*; now: a message with Reception mailbox/);
+    await axe(page);
+    await berths.getByRole('button', { name: /^Try / }).first().click();
+    await expect(page).toHaveURL(/T16%3A00%3A00/);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('The draft is the same as what is live.')).toBeVisible();
+    await expect(page.getByText(/The draft changes/)).toHaveCount(0);
+});

@@ -1,0 +1,156 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Button, Progress } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api, ask } from '../api/client';
+import type { CoverageTotals, NumberElement } from '../api/types';
+import { toTrialCall, useMoment } from '../moment/useMoment';
+import { usePlan } from '../plan/usePlan';
+import { useWrite } from '../plan/writes';
+import { type Column, LongTable } from '../ui/LongTable';
+import styles from './coverage.module.css';
+import { hoursOf, REACHES } from './reach';
+
+const LOOK_AGAIN = 400;
+
+interface Line {
+    number: NumberElement;
+    totals: CoverageTotals;
+}
+
+/** All numbers over the year, in figures, those for which least is done first. Looked through in the background. */
+export function CoverageBoard({ year }: { year: number }) {
+    const { moment } = useMoment();
+    const queries = useQueryClient();
+    const told = useWrite();
+    const plan = usePlan();
+    const [started, setStarted] = useState<{ job: number; year: number; stamp: number | undefined }>();
+    const job = useQuery({
+        queryKey: ['job', started?.job],
+        queryFn: () => ask(api.GET('/api/jobs/{job}', { params: { path: { job: started?.job ?? 0 } } })),
+        enabled: started !== undefined,
+        refetchInterval: ({ state }) =>
+            state.data && state.data.state !== 'waiting' && state.data.state !== 'running' ? false : LOOK_AGAIN,
+    }).data;
+    const isAtWork = job?.state === 'waiting' || job?.state === 'running';
+    const start = async () => {
+        const made = await told(() =>
+            ask(api.POST('/api/coverage-board', { body: { call: toTrialCall(moment), year } })),
+        );
+        if (made) setStarted({ job: made.id, year, stamp: plan?.stamp });
+    };
+    const stop = async () => {
+        if (!job) return;
+        await ask(api.POST('/api/jobs/{job}/cancel', { params: { path: { job: job.id } } }));
+        queries.invalidateQueries({ queryKey: ['job', job.id] });
+    };
+    const found = job?.state === 'done' ? (job.result as { numbers: (CoverageTotals & { id: string })[] }).numbers : [];
+    const lines = found.flatMap((totals) => {
+        const number = plan?.get('number', totals.id);
+        return number ? [{ number, totals }] : [];
+    });
+    const isOld = started && (started.year !== year || started.stamp !== plan?.stamp);
+    return (
+        <section className="sheet" aria-label="All numbers over the year">
+            <h2>All numbers over {started?.year ?? year}</h2>
+            <div className="line-row wrap">
+                <Button onClick={start} loading={isAtWork}>
+                    {started ? 'Look again' : 'Look through all numbers'}
+                </Button>
+                {isAtWork && (
+                    <>
+                        <Progress
+                            style={{ width: 240 }}
+                            size="small"
+                            aria-label="How many numbers were looked at"
+                            percent={job.of === 0 ? 0 : Math.round((100 * job.done) / job.of)}
+                        />
+                        <Button size="small" onClick={stop}>
+                            Stop
+                        </Button>
+                    </>
+                )}
+                <span role="status" className="quiet">
+                    {job?.state === 'cancelled' && 'Stopped.'}
+                    {job?.state === 'failed' && 'It could not be done.'}
+                    {job?.state === 'done' && isOld && 'The plan or the year is another one now: look again.'}
+                </span>
+            </div>
+            {lines.length > 0 && <Table lines={lines} />}
+        </section>
+    );
+}
+
+function Table({ lines }: { lines: Line[] }) {
+    const { search, change } = useMoment();
+    const columns: Column<Line>[] = [
+        {
+            title: 'Number',
+            width: 220,
+            by: ({ number }) => number.name,
+            cell: ({ number }) => <Link to={{ pathname: `/numbers/${number.id}`, search }}>{number.name}</Link>,
+        },
+        {
+            title: 'Somebody in a usual week',
+            width: 150,
+            by: ({ totals }) => totals.usualWeek,
+            cell: ({ totals }) => <span className="figures">{hoursOf(totals.usualWeek)}</span>,
+        },
+        {
+            title: 'Days with nobody',
+            width: 120,
+            by: ({ totals }) => totals.daysWithout,
+            cell: ({ totals }) => <span className="figures">{totals.daysWithout}</span>,
+        },
+        { title: 'Of the year', cell: ({ totals }) => <Shares totals={totals} /> },
+        {
+            title: 'Above',
+            width: 90,
+            cell: ({ number }) => (
+                <Button
+                    size="small"
+                    type="text"
+                    aria-label={`Show ${number.name} above`}
+                    onClick={() => change({ to: number.number.replace('*', '0') })}
+                >
+                    Show
+                </Button>
+            ),
+        },
+    ];
+    return (
+        <LongTable
+            label="Numbers and who takes their calls"
+            rows={lines}
+            columns={columns}
+            rowKey={({ number }) => number.id}
+            sortedBy="Somebody in a usual week"
+            empty="There is no number."
+        />
+    );
+}
+
+function Shares({ totals }: { totals: CoverageTotals }) {
+    const all = Object.values(totals.seconds).reduce((sum, one) => sum + one, 0) || 1;
+    const shares = REACHES.filter((one) => totals.seconds[one.key]).map((one) => ({
+        ...one,
+        share: (totals.seconds[one.key] ?? 0) / all,
+    }));
+    const words = shares.map((one) => `${one.name} ${Math.round(100 * one.share)} %`).join(', ');
+    return (
+        <>
+            <svg className={styles.shares} viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
+                {shares.map((one, i) => (
+                    <rect
+                        key={one.key}
+                        x={100 * shares.slice(0, i).reduce((sum, before) => sum + before.share, 0)}
+                        width={100 * one.share}
+                        height="10"
+                        fill={`url(#state-${one.key})`}
+                    />
+                ))}
+            </svg>
+            <span className="quiet">{words}</span>
+        </>
+    );
+}

@@ -1,0 +1,104 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import type { Coverage } from '../api/types';
+import { StatePattern } from '../hours/StatePattern';
+import { YearChart } from '../hours/YearChart';
+import { useMoment } from '../moment/useMoment';
+import { usePlan } from '../plan/usePlan';
+import { dateWords } from '../ui/when';
+import { CoverageBoard } from './CoverageBoard';
+import { CoverageWeek } from './CoverageWeek';
+import styles from './coverage.module.css';
+import { hoursOf, REACHES, reachName } from './reach';
+import { useCoverage } from './useCoverage';
+
+/** Who or what takes the calls of the bar: a year in kinds, the week of the moment with names, and all numbers in figures. */
+export function CoverageScreen() {
+    const { moment, change } = useMoment();
+    const plan = usePlan();
+    const [ahead, setAhead] = useState(0);
+    const year = (Number(moment.at.slice(0, 4)) || 2027) + ahead;
+    const { data, error } = useCoverage(year);
+    const number = plan?.all('number').find((one) => one.number === moment.to);
+    const go = (date: string, clock: string) => {
+        if (data) change({ at: `${date}T${clock}`, zone: data.zone });
+        setAhead(0);
+    };
+    return (
+        <div className="one">
+            <section className="sheet" aria-label="Who takes the calls">
+                <h1>Who takes the calls to {number?.name ?? moment.to}</h1>
+                <div className="line-row wrap">
+                    <Button size="small" aria-label={`Year ${year - 1}`} onClick={() => setAhead(ahead - 1)}>
+                        ‹
+                    </Button>
+                    <b className="figures">{year}</b>
+                    <Button size="small" aria-label={`Year ${year + 1}`} onClick={() => setAhead(ahead + 1)}>
+                        ›
+                    </Button>
+                    {data && <Legend coverage={data} />}
+                </div>
+                {error && <p className="alarm">{error.message}</p>}
+                {data && (
+                    <>
+                        <p>
+                            In a usual week somebody may be reached for <b>{hoursOf(data.totals.usualWeek)}</b>; on{' '}
+                            <b>{data.totals.daysWithout}</b> of {data.totals.days} days nobody can be reached at all.
+                        </p>
+                        <YearChart
+                            year={{ ...data, holidays: [], seasons: [], specialDays: [] }}
+                            states={REACHES}
+                            now={{ local: moment.at }}
+                            onGo={go}
+                        />
+                        <h2>The week from {dateWords(data.week[0]?.date ?? '')} on</h2>
+                        <CoverageWeek coverage={data} onGo={go} />
+                        <h2>What calls come to</h2>
+                        <Lines coverage={data} onGo={(at) => go(at.slice(0, 10), at.slice(11, 19))} />
+                    </>
+                )}
+                {!data && !error && <p className="quiet">Looking through the year …</p>}
+            </section>
+            <CoverageBoard year={year} />
+        </div>
+    );
+}
+
+function Legend({ coverage }: { coverage: Coverage }) {
+    return (
+        <span className="legend">
+            {REACHES.filter((one) => coverage.totals.seconds[one.key]).map((one) => (
+                <span key={one.key}>
+                    <svg width="22" height="14" aria-hidden="true">
+                        <StatePattern states={REACHES} />
+                        <rect width="22" height="14" rx="2" fill={`url(#state-${one.key})`} />
+                    </svg>
+                    {one.name} {hoursOf(coverage.totals.seconds[one.key] ?? 0)}
+                </span>
+            ))}
+        </span>
+    );
+}
+
+/** Every way in which calls fare in the year, and when. */
+function Lines({ coverage, onGo }: { coverage: Coverage; onGo: (at: string) => void }) {
+    return (
+        <ol className={styles.lines}>
+            {coverage.courses.map((one) => (
+                <li key={one.words + one.hears.join()}>
+                    <span className="figures">{hoursOf(one.seconds)}</span>
+                    <div>
+                        <button type="button" onClick={() => onGo(one.first)}>
+                            {one.words.charAt(0).toUpperCase() + one.words.slice(1)}
+                        </button>{' '}
+                        <span className="quiet">
+                            {reachName(one.reach)}
+                            {one.hears.length > 0 && <> · hears “{one.hears.join('”, “')}”</>}
+                        </span>
+                        <p className="about">{one.when}</p>
+                    </div>
+                </li>
+            ))}
+        </ol>
+    );
+}

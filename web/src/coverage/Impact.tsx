@@ -1,0 +1,121 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Impact } from '../api/types';
+import { useMoment } from '../moment/useMoment';
+import { momentWords } from '../ui/when';
+import styles from './impact.module.css';
+import { useImpact } from './useCoverage';
+
+type Changed = Impact['numbers'][number];
+type Severity = Changed['changes'][number]['severity'];
+
+const SEVERITIES: Record<Severity, string> = {
+    'nobody any more': 'nobody is reached any more',
+    'somebody else': 'somebody else takes it',
+    'somebody now': 'somebody is reached now',
+    details: 'times or words',
+};
+const FIRST = 12;
+const NAMES = 6;
+const ORDER = Object.keys(SEVERITIES);
+
+const worst = (one: Changed): Severity => one.changes[0]?.severity ?? 'details';
+const count = (many: number) => (many === 1 ? 'one number' : `${many} numbers`);
+
+/** One quiet line under the answer: what the draft changes for callers. */
+export function ImpactLine() {
+    const { moment, search } = useMoment();
+    const { data, isPlaceholderData } = useImpact();
+    if (moment.in !== 'draft' || !data || (data.numbers.length === 0 && data.left === 0)) return null;
+    const lost = data.numbers.filter((one) => worst(one) === 'nobody any more').length;
+    return (
+        <p className="impact-line quiet" aria-live="polite" aria-busy={isPlaceholderData}>
+            <Link to={{ pathname: '/editions', search, hash: 'impact' }}>
+                The draft changes {data.left > 0 && 'at least '}
+                {count(data.numbers.length)} for callers
+            </Link>
+            {lost > 0 && <>; on {count(lost)} nobody is reached any more at times</>}
+        </p>
+    );
+}
+
+/** What the draft changes for callers, number by number, as people say it. */
+export function ImpactSection() {
+    const { data, error } = useImpact();
+    const [isWhole, setIsWhole] = useState(false);
+    const groups = alike(data?.numbers ?? []);
+    const shown = isWhole ? groups : groups.slice(0, FIRST);
+    return (
+        <section aria-label="What it changes for callers" id="impact">
+            <h2>What it changes for callers</h2>
+            {error && <p className="alarm">{error.message}</p>}
+            {!data && !error && <p className="quiet">Looking through the next year …</p>}
+            {data && groups.length === 0 && data.left === 0 && (
+                <p className="quiet">
+                    In the next year no call fares differently, as far as callers press nothing and nobody answers.
+                </p>
+            )}
+            <ul className={styles.groups}>
+                {shown.map((group) => (
+                    <li key={group[0]?.id}>
+                        <Group group={group} />
+                    </li>
+                ))}
+            </ul>
+            {groups.length > shown.length && (
+                <Button size="small" onClick={() => setIsWhole(true)}>
+                    Show {groups.length - shown.length} more
+                </Button>
+            )}
+            {data && data.left > 0 && (
+                <p className="quiet">There was no time to look at {count(data.left)} more: this is not all.</p>
+            )}
+        </section>
+    );
+}
+
+/** Numbers that change in the same way are told together. */
+function alike(numbers: Changed[]): Changed[][] {
+    const groups = new Map<string, Changed[]>();
+    for (const number of numbers) {
+        const key = JSON.stringify(number.changes);
+        groups.set(key, [...(groups.get(key) ?? []), number]);
+    }
+    const rank = ([first]: Changed[]) => (first ? ORDER.indexOf(worst(first)) : ORDER.length);
+    return [...groups.values()].sort((a, b) => rank(a) - rank(b));
+}
+
+const names = (all: string[]) =>
+    all.length > NAMES
+        ? `${all.slice(0, NAMES - 1).join(' · ')} and ${all.length - NAMES + 1} more numbers`
+        : all.join(' · ');
+
+function Group({ group }: { group: Changed[] }) {
+    const { change } = useMoment();
+    const [first] = group;
+    if (!first) return null;
+    return (
+        <>
+            <b>{names(group.map((one) => one.name))}</b>
+            <ul>
+                {first.changes.map((one) => (
+                    <li key={one.severity + one.what}>
+                        <span className={`what ${one.severity === 'nobody any more' ? 'removed' : 'changed'}`}>
+                            {SEVERITIES[one.severity]}
+                        </span>{' '}
+                        <b>{one.when}</b>: {one.what}{' '}
+                        <Button
+                            size="small"
+                            type="text"
+                            onClick={() => change({ to: first.number, at: one.first.slice(0, 19) })}
+                            aria-label={`Try ${first.name} on ${momentWords(one.first, '')}`}
+                        >
+                            Try it
+                        </Button>
+                    </li>
+                ))}
+            </ul>
+        </>
+    );
+}
