@@ -73,9 +73,6 @@ final class CoverageApiTest extends ApiTestCase
         // Words that nobody at these numbers hears change nothing for them.
         $this->undo();
         $this->change('prm_storm', ['scripts' => ['en' => 'Because of the weather no ferry is sailing.']]);
-        self::assertSame(
-            [],
-            array_column($this->send('GET', '/api/plans/draft/impact')['numbers'], 'name'),
-        );
+        self::assertSame([], array_column($this->send('GET', '/api/plans/draft/impact')['numbers'], 'name'));
     }
 }
