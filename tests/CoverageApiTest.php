@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Tests;
 
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Reader;
+
 /** Who takes calls over a year, and what the draft changes for callers. */
 final class CoverageApiTest extends ApiTestCase
 {
@@ -52,11 +55,11 @@ final class CoverageApiTest extends ApiTestCase
     public function testWhatTheDraftChangesForCallers(): void
     {
         $nothing = ['numbers' => [], 'looked' => 0, 'left' => 0];
-        self::assertSame($nothing, $this->send('GET', '/api/plans/draft/impact'));
+        self::assertSame($nothing, $this->send('GET', '/api/impact'));
         $hours = $this->element('hrs_reception');
         $week = array_map(static fn(array $band): array => ['to' => '16:00'] + $band, [$hours['week'][0]]);
         $this->change('hrs_reception', ['week' => [...$week, ...\array_slice($hours['week'], 1)]]);
-        $impact = $this->send('GET', '/api/plans/draft/impact');
+        $impact = $this->send('GET', '/api/impact');
         $this->assertStatus(200);
         $numbers = array_column($impact['numbers'], null, 'id');
         self::assertSame(0, $impact['left']);
@@ -73,6 +76,59 @@ final class CoverageApiTest extends ApiTestCase
         // Words that nobody at these numbers hears change nothing for them.
         $this->undo();
         $this->change('prm_storm', ['scripts' => ['en' => 'Because of the weather no ferry is sailing.']]);
-        self::assertSame([], array_column($this->send('GET', '/api/plans/draft/impact')['numbers'], 'name'));
+        self::assertSame([], array_column($this->send('GET', '/api/impact')['numbers'], 'name'));
+    }
+
+    public function testTwoEditions(): void
+    {
+        $this->change('prm_reception_closed', ['scripts' => ['en' => 'Reception is closed.']]);
+        $back = $this->send('GET', '/api/impact?before=draft&after=1');
+        $this->assertStatus(200);
+        self::assertSame(
+            ['details'],
+            array_values(
+                array_unique(array_column(array_merge(...array_column($back['numbers'], 'changes')), 'severity')),
+            ),
+        );
+        self::assertSame([], $this->send('GET', '/api/impact?before=1&after=live')['numbers']);
+        $this->send('GET', '/api/impact?before=1&after=99');
+        $this->assertStatus(404);
+    }
+
+    public function testWhenSomebodyIsRung(): void
+    {
+        $year = $this->send('GET', '/api/plans/draft/rung/per_reception?year=2027');
+        $this->assertStatus(200);
+        self::assertSame([365, 0], [\count($year['days']), $year['left']]);
+        $berths = array_values(
+            array_filter(
+                $year['lines'],
+                static fn(array $line): bool => \in_array('Berth telephones', $line['numbers'], true),
+            ),
+        );
+        self::assertStringContainsString('Mon–Fri 08:30–17:30', $berths[0]['when']);
+        $team = $this->send('GET', '/api/plans/draft/rung/team_bookings?year=2027');
+        self::assertGreaterThan(0, $team['seconds']);
+        $this->send('GET', '/api/plans/draft/rung/hrs_reception?year=2027');
+        $this->assertStatus(404);
+    }
+
+    public function testFilesToTakeAway(): void
+    {
+        $path = '/api/plans/draft/numbers/num_exception_berths/coverage.';
+        $table = $this->send('GET', $path . 'csv?year=2027')['text'];
+        self::assertStringStartsWith("from,until,kind,takes,hears\r\n2027-01-01T00:00:00+00:00,", $table);
+        self::assertStringContainsString('2027-01-04T08:30:00+00:00,2027-01-04T17:30:00+00:00,person,"rings ', $table);
+        $calendar = Reader::read($this->send('GET', $path . 'ics?year=2027')['text']);
+        self::assertInstanceOf(VCalendar::class, $calendar);
+        $events = $calendar->getComponents();
+        self::assertSame('20270102T090000Z', (string) $events[0]->DTSTART);
+        self::assertSame('20270102T120000Z', (string) $events[0]->DTEND);
+        $page = $this->send('GET', $path . 'html?year=2027')['text'];
+        self::assertStringContainsString('Who takes the calls to Berth telephones in 2027', $page);
+        $this->send('GET', $path . 'pdf?year=2027');
+        self::assertStringStartsWith('%PDF', (string) $this->answer()->getContent());
+        $this->send('GET', '/api/plans/draft/numbers/num_none/coverage.csv?year=2027');
+        $this->assertStatus(404);
     }
 }

@@ -7,13 +7,17 @@ namespace Meandros\Server\Api;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\PlanImpact;
+use Meandros\Core\Proof\Rung;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\Router;
@@ -25,6 +29,8 @@ use Meandros\Core\Wording\ImpactReport;
 use Meandros\Server\Jobs\CoverAllNumbers;
 use Meandros\Server\Jobs\Jobs;
 use Meandros\Server\Now;
+use Meandros\Server\Paper\PaperPage;
+use Meandros\Server\Paper\Pdf;
 use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
@@ -50,6 +56,7 @@ final readonly class CoverageController
         private Live $live,
         private Jobs $jobs,
         private Now $now,
+        private Pdf $pdf,
     ) {}
 
     /**
@@ -95,40 +102,115 @@ final readonly class CoverageController
         return new JsonResponse($job->toJson(), Response::HTTP_ACCEPTED);
     }
 
-    /** What the draft changes for callers from now on, for a year. */
-    #[Route('/api/plans/draft/impact', methods: ['GET'])]
-    public function impact(): JsonResponse
+    /**
+     * What another plan changes for callers from now on, for a year.
+     *
+     * @throws NotFound
+     */
+    #[Route('/api/impact', methods: ['GET'])]
+    public function impact(Request $request): JsonResponse
     {
-        $number = $this->editions->live();
-        $ids = array_map(static fn(array $one): string => $one['id'], $this->editions->pending()['pending']);
-        $begin = microtime(true);
+        $which = [$request->query->getString('before', 'live'), $request->query->getString('after', 'draft')];
         $from = $this->now->second();
         $until = $from + self::DAYS * CivilDate::SECONDS_PER_DAY;
-        $answer = ['numbers' => [], 'looked' => 0, 'left' => 0];
-        if (null !== $number && [] !== $ids) {
-            [$before, $after] = [$this->editions->plan($number), $this->plans->get('draft')];
-            $call = new TrialCall('', Caller::parse('', 'ZZ'), $from);
-            $live = fn(Plan $plan) => $this->live->state($plan, $from);
-            $impact = new PlanImpact(
-                $before,
-                $after,
-                $ids,
-                new AllNumbers($before, $call, $from, $until, live: $live($before)),
-                new AllNumbers($after, $call, $from, $until, live: $live($after)),
-            );
-            [$found, $left] = $impact->find(static fn(): bool => microtime(true) - $begin < self::WAITED);
-            $words = new CourseWords($after, $before);
-            $answer = [
-                'numbers' => array_map(
-                    static fn(Changed $one): array => self::changed($one, $after, $words, $from, $until),
-                    $found,
-                ),
-                'looked' => \count($impact->numbers) - $left,
-                'left' => $left,
-            ];
+        if ('live' === $which[0] && null === $this->editions->live()) {
+            return new JsonResponse(['numbers' => [], 'looked' => 0, 'left' => 0]);
         }
+        [$before, $after] = [$this->plans->get($which[0]), $this->plans->get($which[1])];
+        $impact = new PlanImpact(
+            $before,
+            $after,
+            $this->editions->differing(...$which),
+            $this->all($before, $from, $until),
+            $this->all($after, $from, $until),
+        );
+        [$found, $left] = $impact->find($this->whileThereIsTime());
+        $words = new CourseWords($after, $before);
 
-        return new JsonResponse($answer);
+        return new JsonResponse([
+            'numbers' => array_map(
+                static fn(Changed $one): array => self::changed($one, $after, $words, $from, $until),
+                $found,
+            ),
+            'looked' => \count($impact->numbers) - $left,
+            'left' => $left,
+        ]);
+    }
+
+    /**
+     * When a person's phones ring over a year, or a team's or a queue's, and by which numbers.
+     *
+     * @throws NotFound
+     */
+    #[Route('/api/plans/{which}/rung/{id}', methods: ['GET'])]
+    public function rung(string $which, string $id, Request $request): JsonResponse
+    {
+        $plan = $this->plans->get($which);
+        $who = $plan->find($id);
+        if (!($who instanceof Person || $who instanceof Team || $who instanceof Queue)) {
+            throw new NotFound('There is no such person, team or queue in this plan.');
+        }
+        $year = max(self::FIRST_YEAR, min(self::LAST_YEAR, $request->query->getInt('year', self::FIRST_YEAR)));
+        $site = $who instanceof Person ? $plan->get(Site::class, $who->site) : null;
+        $zone = ($site ?? ($plan->all(Site::class)[0] ?? null))->zone ?? 'UTC';
+        [$from, $until] = YearPicture::instants($zone, $year);
+        [$found, $left] = Rung::find($plan, $id, $this->all($plan, $from, $until), $this->whileThereIsTime());
+
+        return new JsonResponse(RungPicture::of($found, $from, $until, $zone, $year) + ['left' => $left]);
+    }
+
+    /**
+     * The coverage of a number over a year, to take away: as a table, as a calendar of who is on, or to print.
+     *
+     * @throws NotFound
+     * @throws InvalidData
+     */
+    #[
+        Route(
+            '/api/plans/{which}/numbers/{id}/coverage.{format}',
+            requirements: ['format' => 'csv|ics|html|pdf'],
+            methods: ['GET'],
+        ),
+    ]
+    public function file(string $which, string $id, string $format, Request $request): Response
+    {
+        $plan = $this->plans->get($which);
+        $number = $plan->get(Number::class, $id) ?? throw new NotFound('There is no such number in this plan.');
+        $year = max(self::FIRST_YEAR, min(self::LAST_YEAR, $request->query->getInt('year', self::FIRST_YEAR)));
+        $zone = $plan->get(Site::class, $number->site)->zone ?? 'UTC';
+        [$from, $until] = YearPicture::instants($zone, $year);
+        $coverage = $this->all($plan, $from, $until)->of($number);
+        $files = new CoverageFiles($plan, $number, $coverage, $zone, $this->now->second());
+
+        return match ($format) {
+            'csv' => new Response($files->table(), 200, [
+                'Content-Type' => 'text/csv; charset=utf-8',
+                'Content-Disposition' => 'attachment; filename="coverage.csv"',
+            ]),
+            'ics' => IcsResponse::of($files->calendar(), $number->name()),
+            'html' => new Response(PaperPage::html($files->paper($year)), 200, [
+                'Content-Type' => 'text/html; charset=utf-8',
+            ]),
+            default => new Response($this->pdf->of(PaperPage::html($files->paper($year))), 200, [
+                'Content-Type' => 'application/pdf',
+                'Content-Disposition' => 'attachment; filename="coverage.pdf"',
+            ]),
+        };
+    }
+
+    private function all(Plan $plan, int $from, int $until): AllNumbers
+    {
+        $call = new TrialCall('', Caller::parse('', 'ZZ'), $from);
+
+        return new AllNumbers($plan, $call, $from, $until, live: $this->live->state($plan, $this->now->second()));
+    }
+
+    /** @return \Closure(): bool */
+    private function whileThereIsTime(): \Closure
+    {
+        $end = microtime(true) + self::WAITED;
+
+        return static fn(): bool => microtime(true) < $end;
     }
 
     /** @return array<string, mixed> */

@@ -30,6 +30,28 @@ final readonly class Difference
     }
 
     /**
+     * @param int|null $before an edition; null for the draft
+     * @param int|null $after  the same
+     *
+     * @return list<string> elements that differ, by id
+     */
+    public function ids(?int $before, ?int $after): array
+    {
+        $rows = static fn(?int $edition): string => null === $edition
+            ? 'SELECT id, body FROM draft_element'
+            : "SELECT one->>'id' AS id, one AS body FROM edition, jsonb_array_elements(document::jsonb->'elements') AS one WHERE number = $edition";
+
+        return array_map(
+            static fn(mixed $id): string => \is_string($id) ? $id : '',
+            $this->database->fetchFirstColumn(
+                "SELECT coalesce(a.id, b.id) FROM ({$rows($before)}) AS a FULL JOIN ({$rows(
+                    $after,
+                )}) AS b ON a.id = b.id WHERE a.body IS DISTINCT FROM b.body ORDER BY 1",
+            ),
+        );
+    }
+
+    /**
      * @param array<string, string|null> $rows encoded elements by id
      *
      * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>} what they would change in the draft

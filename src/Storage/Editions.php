@@ -162,6 +162,23 @@ final readonly class Editions
         return (new Difference($this->database))->fromEdition($this->live() ?? 0);
     }
 
+    /**
+     * @param string $before "draft", "live" or an edition's number
+     * @param string $after  the same
+     *
+     * @return list<string> elements that differ, by id; none where nothing is published yet
+     */
+    public function differing(string $before, string $after): array
+    {
+        $number = fn(string $which): ?int => 'draft' === $which
+            ? null
+            : ('live' === $which
+                ? $this->live() ?? 0
+                : (int) $which);
+
+        return (new Difference($this->database))->ids($number($before), $number($after));
+    }
+
     /** @return list<int> numbers of editions whose document is not the one that was published */
     public function damaged(): array
     {

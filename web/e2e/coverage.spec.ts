@@ -1,8 +1,14 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
+import { type APIRequestContext, expect, type Page, test } from '@playwright/test';
 import { address, saved, sentence, startOver } from './helpers';
 
 test.beforeEach(({ request }) => startOver(request));
+
+async function publish(request: APIRequestContext) {
+    const { revision } = await (await request.get('/api/plans/draft/pending')).json();
+    const headers = { 'If-Match': `"${revision}"` };
+    expect((await request.post('/api/editions', { data: { note: 'Hours' }, headers })).status()).toBe(201);
+}
 
 const BERTHS = '+441632960290';
 const axe = async (page: Page) =>
@@ -59,4 +65,43 @@ test('what an edit does to callers is said while editing, and before publishing'
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByText('The draft is the same as what is live.')).toBeVisible();
     await expect(page.getByText(/The draft changes/)).toHaveCount(0);
+});
+
+test('when somebody is rung, and the year to take away', async ({ page }) => {
+    await page.goto(address('/coverage', { to: BERTHS, at: '2027-03-31T10:00:00' }));
+    const rung = page.getByRole('region', { name: 'When somebody is rung' });
+    await rung.getByRole('combobox').fill('Longstaff');
+    await page
+        .locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: 'Longstaff' })
+        .first()
+        .click();
+    await expect(rung.getByText(/of the year, by these numbers/)).toBeVisible();
+    await expect(rung.getByRole('listitem').filter({ hasText: 'Berth telephones' })).toContainText(
+        'Mon–Fri 08:30–17:30',
+    );
+    await axe(page);
+    await page.getByRole('button', { name: 'Take away …' }).click();
+    const download = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'a table of every interval (CSV)' }).click();
+    expect((await download).suggestedFilename()).toContain('coverage');
+});
+
+test('what going back to an edition changes is shown before it is done', async ({ page, request }) => {
+    await page.goto(address('/hours/hrs_reception', { to: BERTHS, at: '2027-03-31T10:00:00' }));
+    await page.getByLabel('Type it').fill('mo-fr 8:30-16 open');
+    await page.getByLabel('Type it').press('Enter');
+    await saved(page);
+    await expect(page.getByRole('link', { name: /The draft changes/ })).toBeVisible();
+    await publish(request);
+    await page.goto(address('/editions', { to: BERTHS }));
+    const first = page.getByRole('region', { name: 'Editions' }).getByRole('listitem').filter({ hasText: 'Edition 1' });
+    await first.getByRole('button', { name: 'What going back changes' }).press('Enter');
+    const impact = page.getByRole('region', { name: 'Going back from what is live to edition 1' });
+    await expect(impact.getByRole('listitem').filter({ hasText: 'Berth telephones' }).first()).toContainText(
+        'somebody is reached now',
+    );
+    await axe(page);
+    // Other tests compare with the first edition.
+    await startOver(request);
+    await publish(request);
 });

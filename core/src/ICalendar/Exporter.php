@@ -82,6 +82,27 @@ final readonly class Exporter
         return $file->serialize();
     }
 
+    /**
+     * Who is on: an event for each interval, in UTC.
+     *
+     * @param list<array{int, int, string}> $intervals first instant, first instant after it, and who
+     */
+    public function intervals(string $name, string $id, array $intervals): string
+    {
+        $file = $this->file($name);
+        foreach ($intervals as [$since, $until, $who]) {
+            $file->add('VEVENT', [
+                'UID' => \sprintf('%s-%d@meandros', $id, $since),
+                'DTSTAMP' => gmdate('Ymd\THis\Z', $this->now),
+                'DTSTART' => gmdate('Ymd\THis\Z', $since),
+                'DTEND' => gmdate('Ymd\THis\Z', $until),
+                'SUMMARY' => $who,
+            ]);
+        }
+
+        return $file->serialize();
+    }
+
     private function file(string $name): VCalendar
     {
         $file = new VCalendar(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Wording;
 
 use Meandros\Core\Proof\Change;
+use Meandros\Core\Proof\Rung;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
 
@@ -28,7 +29,7 @@ final class ImpactReport
         $report = [];
         foreach ($intervals as $key => $times) {
             [$severity, $what] = explode("\n", $key, 2);
-            $times = self::joined($times);
+            $times = Rung::union($times) ?: $times;
             $report[] = [
                 'severity' => $severity,
                 'when' => TimesWords::of(Times::of($times, $from, $until, $zone)),
@@ -40,26 +41,5 @@ final class ImpactReport
         }
 
         return $report;
-    }
-
-    /**
-     * @param non-empty-list<array{int, int}> $intervals
-     *
-     * @return non-empty-list<array{int, int}> in order, those that touch each other as one
-     */
-    private static function joined(array $intervals): array
-    {
-        sort($intervals);
-        $joined = [$intervals[0]];
-        foreach (\array_slice($intervals, 1) as $interval) {
-            $last = \count($joined) - 1;
-            if ($joined[$last][1] === $interval[0]) {
-                $joined[$last][1] = $interval[1];
-            } else {
-                $joined[] = $interval;
-            }
-        }
-
-        return $joined;
     }
 }

@@ -70,6 +70,7 @@ export type Year = Schemas['Year'];
 export type Coverage = Schemas['Coverage'];
 export type CoverageTotals = Schemas['CoverageTotals'];
 export type Impact = Schemas['Impact'];
+export type RungYear = Schemas['RungYear'];
 export type ImportPreview = Schemas['ImportPreview'];
 export type FieldError = Schemas['FieldError'];
 export type Problem = Schemas['Problem'];

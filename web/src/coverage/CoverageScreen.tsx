@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { Button, Dropdown } from 'antd';
 import { useState } from 'react';
 import type { Coverage } from '../api/types';
 import { StatePattern } from '../hours/StatePattern';
@@ -9,6 +9,7 @@ import { dateWords } from '../ui/when';
 import { CoverageBoard } from './CoverageBoard';
 import { CoverageWeek } from './CoverageWeek';
 import styles from './coverage.module.css';
+import { RungSection } from './RungSection';
 import { hoursOf, REACHES, reachName } from './reach';
 import { useCoverage } from './useCoverage';
 
@@ -37,6 +38,7 @@ export function CoverageScreen() {
                         ›
                     </Button>
                     {data && <Legend coverage={data} />}
+                    {number && <TakeAway path={`/api/plans/${moment.in}/numbers/${number.id}/coverage`} year={year} />}
                 </div>
                 {error && <p className="alarm">{error.message}</p>}
                 {data && (
@@ -59,8 +61,39 @@ export function CoverageScreen() {
                 )}
                 {!data && !error && <p className="quiet">Looking through the year …</p>}
             </section>
+            <RungSection year={year} />
             <CoverageBoard year={year} />
         </div>
+    );
+}
+
+/** The year as files: every interval, a calendar of when somebody may be reached, a page. */
+function TakeAway({ path, year }: { path: string; year: number }) {
+    const files = [
+        { key: 'csv', name: 'a table of every interval (CSV)' },
+        { key: 'ics', name: 'a calendar of when somebody may be reached' },
+        { key: 'pdf', name: 'a page (PDF)' },
+        { key: 'html', name: 'a page to print' },
+    ];
+    return (
+        <Dropdown
+            trigger={['click']}
+            menu={{
+                items: files.map(({ key, name }) => ({
+                    key,
+                    label: (
+                        <a
+                            href={`${path}.${key}?year=${year}`}
+                            {...(key === 'html' ? { target: '_blank', rel: 'noreferrer' } : { download: true })}
+                        >
+                            {name}
+                        </a>
+                    ),
+                })),
+            }}
+        >
+            <Button size="small">Take away …</Button>
+        </Dropdown>
     );
 }
 

@@ -31,7 +31,7 @@ export function ImpactLine() {
     const lost = data.numbers.filter((one) => worst(one) === 'nobody any more').length;
     return (
         <p className="impact-line quiet" aria-live="polite" aria-busy={isPlaceholderData}>
-            <Link to={{ pathname: '/editions', search, hash: 'impact' }}>
+            <Link to={{ pathname: '/editions', search }}>
                 The draft changes {data.left > 0 && 'at least '}
                 {count(data.numbers.length)} for callers
             </Link>
@@ -40,15 +40,15 @@ export function ImpactLine() {
     );
 }
 
-/** What the draft changes for callers, number by number, as people say it. */
-export function ImpactSection() {
-    const { data, error } = useImpact();
+/** What another plan changes for callers, number by number, as people say it; the draft where nothing else is said. */
+export function ImpactSection({ title, before, after }: { title: string; before?: string; after?: string }) {
+    const { data, error } = useImpact(before, after);
     const [isWhole, setIsWhole] = useState(false);
     const groups = alike(data?.numbers ?? []);
     const shown = isWhole ? groups : groups.slice(0, FIRST);
     return (
-        <section aria-label="What it changes for callers" id="impact">
-            <h2>What it changes for callers</h2>
+        <section aria-label={title}>
+            <h2>{title}</h2>
             {error && <p className="alarm">{error.message}</p>}
             {!data && !error && <p className="quiet">Looking through the next year …</p>}
             {data && groups.length === 0 && data.left === 0 && (

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
-import type { Coverage, Impact } from '../api/types';
+import type { Coverage, Impact, RungYear } from '../api/types';
 import { useLiveStamp } from '../moment/useLiveStamp';
 import { toTrialCall, useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
@@ -27,16 +27,35 @@ export function useCoverage(year: number) {
     });
 }
 
-/** What the draft changes for callers, against what is live. */
-export function useImpact() {
+/** What another plan changes for callers: the draft against what is live, where nothing else is said. */
+export function useImpact(before = 'live', after = 'draft') {
     const { moment } = useMoment();
     const plan = usePlan();
     const live = useLiveStamp();
     const stamp = useCalm(plan?.stamp, AFTER_THE_ANSWER);
     return useQuery<Impact>({
-        queryKey: ['impact', stamp, live],
-        queryFn: () => ask(api.GET('/api/plans/draft/impact')),
-        enabled: Boolean(stamp) && moment.in === 'draft',
+        queryKey: ['impact', before, after, stamp, live],
+        queryFn: () => ask(api.GET('/api/impact', { params: { query: { before, after } } })),
+        enabled: Boolean(stamp) && (moment.in === 'draft' || after !== 'draft'),
+        placeholderData: keepPreviousData,
+        retry: false,
+    });
+}
+
+/** When somebody's phones ring over a year. */
+export function useRung(id: string | null, year: number) {
+    const { moment } = useMoment();
+    const plan = usePlan();
+    const live = useLiveStamp();
+    return useQuery<RungYear>({
+        queryKey: ['rung', moment.in, id, year, plan?.stamp, live],
+        queryFn: () =>
+            ask(
+                api.GET('/api/plans/{which}/rung/{id}', {
+                    params: { path: { which: moment.in, id: id ?? '' }, query: { year } },
+                }),
+            ),
+        enabled: Boolean(plan && id),
         placeholderData: keepPreviousData,
         retry: false,
     });

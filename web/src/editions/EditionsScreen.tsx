@@ -101,7 +101,7 @@ function PublishSheet() {
                     </ul>
                 </>
             )}
-            {pending.length > 0 && <ImpactSection />}
+            {pending.length > 0 && <ImpactSection title="What it changes for callers" />}
             {(findings.data?.findings ?? []).length > 0 && (
                 <>
                     <h2>Worth a look</h2>
@@ -138,6 +138,7 @@ function EditionsSheet() {
     const { message } = App.useApp();
     const told = useWrite();
     const { change } = useMoment();
+    const [compared, setCompared] = useState<number>();
     const list = editions.data?.pages.flatMap((page) => page.editions) ?? [];
     const live = editions.data?.pages[0]?.live;
     // Calls are routed by the last one that is intact.
@@ -189,7 +190,26 @@ function EditionsSheet() {
                             >
                                 Put back into the draft
                             </Button>
+                            {edition.number !== live && (
+                                <Button
+                                    size="small"
+                                    type="text"
+                                    aria-expanded={compared === edition.number}
+                                    disabled={isDamaged(edition.number)}
+                                    onClick={() =>
+                                        setCompared(compared === edition.number ? undefined : edition.number)
+                                    }
+                                >
+                                    What going back changes
+                                </Button>
+                            )}
                         </span>
+                        {compared === edition.number && (
+                            <ImpactSection
+                                title={`Going back from what is live to edition ${edition.number}`}
+                                after={String(edition.number)}
+                            />
+                        )}
                     </li>
                 ))}
             </ol>

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof;
+
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Plan;
+
+/** When somebody's phones ring, or a team's or a queue's: by which numbers, and in which intervals. */
+final class Rung
+{
+    /**
+     * @param string              $who  a person, a team or a queue, by id
+     * @param \Closure(int): bool $goOn asked before each number, with how many were looked at; whether there is time for it
+     *
+     * @return array{list<array{list<Number>, non-empty-list<array{int, int}>}>, int} numbers that ring them in the same intervals, with those; and how many numbers were not looked at
+     */
+    public static function find(Plan $plan, string $who, AllNumbers $all, \Closure $goOn): array
+    {
+        $found = [];
+        $numbers = Touched::numbers($plan, [$who]);
+        $looked = 0;
+        foreach ($numbers as $number) {
+            if (!$goOn($looked)) {
+                break;
+            }
+            ++$looked;
+            $intervals = self::intervals($all->of($number), $who);
+            if ([] !== $intervals) {
+                $key = serialize($intervals);
+                $found[$key] = [[...$found[$key][0] ?? [], $number], $intervals];
+            }
+        }
+
+        return [array_values($found), \count($numbers) - $looked];
+    }
+
+    /**
+     * @param list<array{int, int}> $intervals of any order
+     *
+     * @return list<array{int, int}> in order, those that meet or overlap as one
+     */
+    public static function union(array $intervals): array
+    {
+        sort($intervals);
+        $union = [];
+        foreach ($intervals as [$since, $until]) {
+            $last = \count($union) - 1;
+            if ($last >= 0 && $union[$last][1] >= $since) {
+                $union[$last][1] = max($union[$last][1], $until);
+            } else {
+                $union[] = [$since, $until];
+            }
+        }
+
+        return $union;
+    }
+
+    /** @return list<array{int, int}> */
+    private static function intervals(Coverage $coverage, string $who): array
+    {
+        $intervals = [];
+        foreach ($coverage->courses as $i => $course) {
+            if (\in_array($who, $course->people, true) || \in_array($who, $course->takes, true)) {
+                $intervals[] = [$coverage->starts[$i] ?? 0, $coverage->starts[$i + 1] ?? $coverage->until];
+            }
+        }
+
+        return self::union($intervals);
+    }
+}
