@@ -8,6 +8,7 @@ declare(strict_types=1);
  *   trace  one trace on the demo plan, and on one of 10,000 elements
  */
 
+use Meandros\Bench\LargePlan;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\Keypad;
@@ -19,13 +20,20 @@ use Meandros\Core\Plan\Element\CallerEntries;
 use Meandros\Core\Plan\Element\CallerEntry;
 use Meandros\Core\Plan\Element\CallerList;
 use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
+use Meandros\Core\Proof\AllNumbers;
+use Meandros\Core\Proof\Courses;
+use Meandros\Core\Proof\Coverage;
+use Meandros\Core\Proof\Totals;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Time\HoursCompiler;
+use Meandros\Core\Time\YearPicture;
 
 require __DIR__ . '/../vendor/autoload.php';
+require __DIR__ . '/LargePlan.php';
 
 /** @param list<float> $milliseconds */
 function part(array $milliseconds, float $part): float
@@ -410,4 +418,44 @@ printf(
     $each,
     $each <= 20 ? 'met' : 'MISSED',
     (hrtime(true) - $t) / 1e3 / 50,
+);
+
+// Who takes calls over a year, beside tracing each of its minutes (so many times one trace, measured above).
+[$from, $until] = YearPicture::instants('Europe/London', 2027);
+$years = [];
+foreach (['+441632960100', '+441632960110', '+33261910100', '+441632960150', '+441632960140'] as $number) {
+    for ($i = 0; $i < 3; ++$i) {
+        $t = hrtime(true);
+        $courses = new Courses($plan, new TrialCall($number, Caller::parse('', 'GB'), $from));
+        Coverage::over($courses, $from, $until);
+        $years[] = (hrtime(true) - $t) / 1e6;
+    }
+}
+$minutes = (($until - $from) / 60) * part($demo, 0.5);
+printf(
+    "cover   a year of a number of the demo: %s; p95 %s\n",
+    figures($years),
+    bar(part($years, 0.95), $decoded, 120, 'json'),
+);
+printf(
+    "        tracing each minute: %.0f ms; ratio %.0f, bar 1000: %s\n",
+    $minutes,
+    $minutes / part($years, 0.5),
+    $minutes >= 1000 * part($years, 0.5) ? 'met' : 'MISSED',
+);
+$wide = PlanCodec::storedPlan(json_encode(LargePlan::of($json), JSON_THROW_ON_ERROR));
+$numbers = $wide->all(Number::class);
+$all = new AllNumbers($wide, new TrialCall('', Caller::parse('', 'ZZ'), $from), $from, $until);
+$t = hrtime(true);
+foreach ($numbers as $number) {
+    Totals::of($all->of($number), 'Europe/London');
+}
+$seconds = (hrtime(true) - $t) / 1e9;
+printf(
+    "        all %d numbers of the large plan: %.1f s, %s; %d MB\n",
+    count($numbers),
+    $seconds,
+    // Twenty seconds where json takes half a millisecond.
+    bar($seconds * 1e3, $decoded, 40_000, 'json'),
+    memory_get_peak_usage(true) / 1e6,
 );

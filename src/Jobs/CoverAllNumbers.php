@@ -36,13 +36,15 @@ final readonly class CoverAllNumbers implements JobKind
         /** @var array<string, AllNumbers> $all by zone, in each of which the year is another stretch */
         $all = [];
         $numbers = $plan->all(Number::class);
-        $rows = [];
+        $rows = $totals = [];
         foreach ($numbers as $i => $number) {
             $progress->at($i, \count($numbers));
             $zone = $plan->get(Site::class, $number->site)->zone ?? 'UTC';
             [$from, $until] = YearPicture::instants($zone, $input['year']);
             $all[$zone] ??= new AllNumbers($plan, $call, $from, $until, live: $live);
-            $rows[] = ['id' => $number->id()] + Totals::of($all[$zone]->of($number), $zone)->toJson();
+            $alike = $zone . ' ' . AllNumbers::alike($number);
+            $totals[$alike] ??= Totals::of($all[$zone]->of($number), $zone)->toJson();
+            $rows[] = ['id' => $number->id()] + $totals[$alike];
         }
 
         return ['year' => $input['year'], 'numbers' => $rows];

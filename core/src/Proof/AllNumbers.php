@@ -14,6 +14,8 @@ use Meandros\Core\Routing\Router;
 /** The coverage of many numbers: those that lead to the same in the same way are looked at once. */
 final class AllNumbers
 {
+    private const MOST_KEPT = 300;
+
     private readonly Router $router;
     /** @var array<string, Coverage> by what calls to them have in common */
     private array $known = [];
@@ -32,6 +34,10 @@ final class AllNumbers
 
     public function of(Number $number): Coverage
     {
+        if (\count($this->known) > self::MOST_KEPT) {
+            array_shift($this->known);
+        }
+
         return $this->known[self::alike($number)] ??= Coverage::over(
             new Courses(
                 $this->plan,
