@@ -443,7 +443,7 @@ printf(
     $minutes / part($years, 0.5),
     $minutes >= 1000 * part($years, 0.5) ? 'met' : 'MISSED',
 );
-$wide = PlanCodec::storedPlan(json_encode(LargePlan::of($json), JSON_THROW_ON_ERROR));
+$wide = PlanCodec::storedPlan(json_encode(LargePlan::of($json), \JSON_THROW_ON_ERROR));
 $numbers = $wide->all(Number::class);
 $all = new AllNumbers($wide, new TrialCall('', Caller::parse('', 'ZZ'), $from), $from, $until);
 $t = hrtime(true);

@@ -16,10 +16,7 @@ use Meandros\Core\Plan\Element\OverrideEnd;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
-use Meandros\Core\Plan\Step;
-use Meandros\Core\Plan\Step\MenuStep;
 use Meandros\Core\Plan\Step\RingStep;
-use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Ringing\Phones;
 use Meandros\Core\Routing\Happening\CodeDialled;
@@ -164,27 +161,44 @@ final class Router
     /** @throws CallOver */
     private function come(Walk $walk, Entry $entry): Onward
     {
-        $journey = $walk->plan->get(Journey::class, $entry->target?->element);
+        $way = self::way($walk->plan, $entry);
+        while (null !== $way->next()) {
+            $way = $this->step($walk, $way);
+        }
 
-        return $this->follow(
-            $walk,
-            null === $journey ? $this->walkList($walk, $entry->element, $entry->steps) : Onward::to($journey->id()),
-        );
+        return null === $way->ending ? Onward::next() : Onward::end($way->ending);
+    }
+
+    private static function way(Plan $plan, Entry $entry): Itinerary
+    {
+        $journey = $plan->get(Journey::class, $entry->target?->element);
+
+        return null === $journey
+            ? Itinerary::along($entry->element, $entry->steps)
+            : Itinerary::along($journey->id(), $journey->steps);
     }
 
     /**
-     * From journey to journey, as long as one leads to another.
+     * Takes the step that comes next.
      *
      * @throws CallOver
+     * @throws TimeUp
      */
-    private function follow(Walk $walk, Onward $onward): Onward
+    private function step(Walk $walk, Itinerary $way): Itinerary
     {
-        while (null !== $onward->journey) {
-            $journey = $walk->plan->get(Journey::class, $onward->journey);
-            $onward = null === $journey ? Onward::next() : $this->walkList($walk, $journey->id(), $journey->steps);
+        [$journey, $step] = $way->next() ?? throw new \LogicException('The call is over.');
+        $walk->enter($journey, $step->id());
+        $since = $walk->second();
+        try {
+            $onward = $this->walkers->take($step, $walk);
+        } catch (CallOver | TimeUp $over) {
+            $walk->leave($since, null, false);
+            throw $over;
         }
+        $isListed = null !== $onward->exit && null !== $step->exits()->find($onward->exit);
+        $walk->leave($since, $onward->comesBack ? null : $onward->exit, $isListed && !$onward->comesBack);
 
-        return $onward;
+        return $way->after($onward, $walk->plan);
     }
 
     /** @throws CallOver */
@@ -195,45 +209,6 @@ final class Router
         $walk->note(new ComesBackIn($entry->element));
 
         return $this->come($walk, $entry);
-    }
-
-    private function walkList(Walk $walk, string $journey, StepList $list): Onward
-    {
-        foreach ($list->steps as $step) {
-            $onward = $this->walkStep($walk, $journey, $step);
-            if (!$onward->goesOn()) {
-                return $onward;
-            }
-        }
-
-        return Onward::next();
-    }
-
-    private function walkStep(Walk $walk, string $journey, Step $step): Onward
-    {
-        $walk->enter($journey, $step->id());
-        $since = $walk->second();
-        try {
-            $onward = $this->walkers->take($step, $walk);
-        } catch (CallOver | TimeUp $over) {
-            $walk->leave($since, null, false);
-            throw $over;
-        }
-        if ($onward->comesBack) {
-            $walk->leave($since, null, false);
-
-            return $this->follow($walk, $onward);
-        }
-        $exit = null === $onward->exit ? null : $step->exits()->find($onward->exit);
-        $walk->leave($since, $onward->exit, null !== $exit);
-
-        $after = null === $exit ? $onward : $this->walkList($walk, $journey, $exit->steps);
-
-        if (null !== $after->again && $step instanceof MenuStep) {
-            return 0 === $after->again ? $this->walkStep($walk, $journey, $step) : Onward::again($after->again - 1);
-        }
-
-        return null === $onward->otherwise || !$after->goesOn() ? $after : Onward::end($onward->otherwise);
     }
 
     /** What a code does that was dialled; null where it is none. */
