@@ -26,7 +26,7 @@ final readonly class KeysMeanwhile
      */
     public function during(array $keys, \Closure $do, ?int $hears): Onward
     {
-        $press = [] === $keys ? null : $this->walk->takeMeanwhile();
+        $press = [] === $keys ? null : $this->walk->takeMeanwhile($keys);
         if (null === $press) {
             return $do();
         }

@@ -179,12 +179,29 @@ final class Router
     }
 
     /**
+     * A call as it comes in, before its first step; null where a code was dialled, which ends it at once.
+     *
+     * @return array{Walk, Itinerary}|null
+     *
+     * @throws InvalidData when what is dialled is nothing of the plan
+     */
+    public function begin(Plan $plan, TrialCall $call, Assumptions $assumptions, LiveState $live): ?array
+    {
+        $entry = Entry::find($plan, $call->dialled);
+        $walk = $this->walk($plan, $call, $assumptions, $live, $entry->by($call->caller), new Work());
+
+        return null === self::code($walk, $call->dialled, $plan->find($entry->element))
+            ? [$walk, self::way($plan, $entry)]
+            : null;
+    }
+
+    /**
      * Takes the step that comes next.
      *
      * @throws CallOver
      * @throws TimeUp
      */
-    private function step(Walk $walk, Itinerary $way): Itinerary
+    public function step(Walk $walk, Itinerary $way): Itinerary
     {
         [$journey, $step] = $way->next() ?? throw new \LogicException('The call is over.');
         $walk->enter($journey, $step->id());

@@ -17,6 +17,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Queueing\Roster;
 use Meandros\Core\Ringing\Phones;
 use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
 use Meandros\Core\Routing\Happening\Ringing;
@@ -58,6 +59,8 @@ final class Walk
     private array $rung = [];
     /** @var array<string, int> seconds for which phones rang, by phone */
     private array $rungSeconds = [];
+    /** @var array<string, int> seconds of the longest ringing, by phone */
+    private array $rungAtOnce = [];
     /** @var non-empty-list<Arrival> how it came in, each time that it did */
     private array $arrivals;
     /** @var list<int|null> the second at which each call within the call is given up; null once it is answered */
@@ -70,6 +73,9 @@ final class Walk
     private bool $isAnswered = false;
     private int $meanwhileTaken = 0;
     private ?Hours $lastHours = null;
+    private ?Ringing $lastRinging = null;
+    /** @var list<list<string>> keys that were heeded while something was heard or rang, each time */
+    private array $heeded = [];
     /** @var (\Closure(int): Waits)|null */
     private ?\Closure $wait = null;
     /** The second at which the caller presses a key that the step heeds. */
@@ -270,6 +276,7 @@ final class Walk
 
     public function note(Happening $happening, ?int $second = null): void
     {
+        $this->lastRinging = $happening instanceof Ringing ? $happening : $this->lastRinging;
         $this->events[] = new Event(
             $second ?? $this->second,
             $this->journey,
@@ -395,9 +402,14 @@ final class Walk
         return $key;
     }
 
-    /** What the caller presses at the next step that heeds keys meanwhile, if anything is left; nothing where no key is named. */
-    public function takeMeanwhile(): ?KeyPress
+    /**
+     * What the caller presses at the next step that heeds keys meanwhile, if anything is left; nothing where no key is named.
+     *
+     * @param list<string> $keys that it heeds
+     */
+    public function takeMeanwhile(array $keys): ?KeyPress
     {
+        $this->heeded[] = $keys;
         $press = $this->assumptions->caller->meanwhile[$this->meanwhileTaken] ?? null;
         ++$this->meanwhileTaken;
 
@@ -498,6 +510,7 @@ final class Walk
         foreach ($rung as $one) {
             if (null !== $one->rings) {
                 $this->rungSeconds[$one->phone->id] = ($this->rungSeconds[$one->phone->id] ?? 0) + $one->seconds();
+                $this->rungAtOnce[$one->phone->id] = max($this->rungAtOnce[$one->phone->id] ?? 0, $one->seconds());
             }
         }
     }
@@ -516,14 +529,7 @@ final class Walk
 
     public function lastRinging(): ?Ringing
     {
-        for ($i = \count($this->events) - 1; $i >= 0; --$i) {
-            $happening = $this->events[$i]->happening;
-            if ($happening instanceof Ringing) {
-                return $happening;
-            }
-        }
-
-        return null;
+        return $this->lastRinging;
     }
 
     /** @param (\Closure(int): Waits)|null $wait how the caller waits at a second; null once they do no more */
@@ -571,6 +577,86 @@ final class Walk
         }
 
         return $inUse;
+    }
+
+    /** The same call at this second, as it goes on with other assumptions; what happened before is left behind. */
+    public function goingOn(Assumptions $assumptions): self
+    {
+        $copy = new self($this->call, $assumptions, $this->surroundings, $this->arrivals[0], $this->arrive, new Work());
+        $copy->second = $this->second;
+        $copy->keysTaken = $this->keysTaken;
+        $copy->meanwhileTaken = $this->meanwhileTaken;
+        $copy->journey = $this->journey;
+        $copy->step = $this->step;
+        $copy->timesDialled = $this->timesDialled;
+        $copy->rungSeconds = $this->rungSeconds;
+        $copy->rungAtOnce = $this->rungAtOnce;
+        $copy->arrivals = $this->arrivals;
+        $copy->afterwards = $this->afterwards;
+        $copy->isHungUp = $this->isHungUp;
+        $copy->isAnswered = $this->isAnswered;
+        $copy->lastHours = $this->lastHours;
+        $copy->lastRinging = $this->lastRinging;
+
+        return $copy;
+    }
+
+    /** How many menus have asked. */
+    public function keysTaken(): int
+    {
+        return $this->keysTaken;
+    }
+
+    /** @return list<list<string>> keys that were heeded meanwhile, each time */
+    public function heeded(): array
+    {
+        return $this->heeded;
+    }
+
+    /** @return list<Asked> tries at menus, in order */
+    public function asked(): array
+    {
+        $asked = [];
+        foreach ($this->events as $event) {
+            $event->happening instanceof Asked && ($asked[] = $event->happening);
+        }
+
+        return $asked;
+    }
+
+    /** @return array<string, int> seconds of the longest ringing, by phone */
+    public function rungAtOnce(): array
+    {
+        return $this->rungAtOnce;
+    }
+
+    /** @return list<Rung> */
+    public function rung(): array
+    {
+        return $this->rung;
+    }
+
+    /** First instant at which a call would look something up and find something else; null where none is known. */
+    public function holdsUntil(): ?int
+    {
+        return $this->holdsUntil;
+    }
+
+    /**
+     * Equal for calls that go on alike but for the phones that rang before, and the second.
+     *
+     * @param bool $withRinging whether what became of the last ringing counts: it chooses greetings
+     */
+    public function condition(bool $withRinging): string
+    {
+        return serialize([
+            $this->arrival()->element,
+            $this->arrival()->tag,
+            $this->isAnswered,
+            $this->lastHours?->id(),
+            $withRinging ? [$this->lastRinging?->target, $this->lastRinging?->exit] : null,
+            null !== $this->afterwards,
+        ]);
     }
 
     public function trace(Ending $ending): Trace

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof;
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Live\LiveState;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Ways\Acts;
+use Meandros\Core\Proof\Ways\Explorer;
+use Meandros\Core\Proof\Ways\Routes;
+use Meandros\Core\Proof\Ways\Stand;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Routing\Router;
+
+/**
+ * Every way in which a call can end at its moment, whatever callers press, whoever answers, is busy, unreachable or refuses,
+ * and however long callers wait.
+ */
+final readonly class Endings
+{
+    /**
+     * @param list<PossibleEnding> $endings    the soonest first
+     * @param bool                 $isComplete whether there are no others: some steps do more than is tried here
+     * @param int                  $places     at which calls may stand
+     */
+    private function __construct(public array $endings, public bool $isComplete, public int $places) {}
+
+    /**
+     * @param Assumptions $given of which only what the company and earlier calls do counts
+     *
+     * @throws InvalidData when what is dialled is nothing of the plan
+     */
+    public static function of(
+        Plan $plan,
+        TrialCall $call,
+        Assumptions $given = new Assumptions(),
+        LiveState $live = new LiveState(),
+        Router $router = new Router(),
+    ): self {
+        $begin = $router->begin($plan, $call, (new Acts())->within($given), $live);
+        if (null === $begin) {
+            return new self([], true, 0);
+        }
+        foreach ([false, true] as $bySecond) {
+            $explorer = new Explorer($router, $plan, $given, $bySecond);
+            $start = $explorer->explore(new Stand($begin[0], $begin[1], new Acts()));
+            $routes = new Routes($explorer->stands, $start);
+            $endings = $routes->endings($given);
+            $latest = self::latest($endings);
+            // Something that is looked up changes while calls go on: those that come to it earlier and later fare differently.
+            $isSteady = null === $explorer->changes || (null !== $latest && $latest < $explorer->changes);
+            if ($isSteady) {
+                break;
+            }
+        }
+
+        return new self($endings, $explorer->isComplete && $isSteady, \count($explorer->stands));
+    }
+
+    /** @param list<PossibleEnding> $endings */
+    private static function latest(array $endings): ?int
+    {
+        $latest = 0;
+        foreach ($endings as $one) {
+            if (null === $one->most) {
+                return null;
+            }
+            $latest = max($latest, $one->most);
+        }
+
+        return $latest;
+    }
+}

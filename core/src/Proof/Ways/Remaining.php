@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways;
+
+use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Plan\Element\Mailbox;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Step;
+use Meandros\Core\Plan\Step\AgainStep;
+use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Routing\Frame;
+use Meandros\Core\Routing\Itinerary;
+
+/** What calls may still come to from a place: elements that its remaining steps mention, and what those mention. */
+final class Remaining
+{
+    /** @var array<string, array<string, true>> by the name of a list and the place in it */
+    private array $known = [];
+
+    public function __construct(private readonly Plan $plan) {}
+
+    /** @return array<string, true> by id, or number outside */
+    public function of(Itinerary $way): array
+    {
+        $mentioned = [];
+        foreach ($way->frames as $frame) {
+            $mentioned += $this->known[$frame->name . ':' . $frame->at] ??= $this->behind($frame);
+        }
+
+        return $mentioned;
+    }
+
+    /** @param array<string, true> $remaining whether something is said among it that may depend on who rang last */
+    public function says(array $remaining): bool
+    {
+        foreach (array_keys($remaining) as $id) {
+            if (\in_array($this->plan->kindOf((string) $id), [Kind::Mailbox, Kind::Prompt], true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<string, true> */
+    private function behind(Frame $frame): array
+    {
+        $journey = $this->plan->get(Journey::class, $frame->journey);
+        // Whoever may go back to a menu may come to everything again.
+        $steps =
+            null !== $journey && self::goesBack($journey->steps)
+                ? $journey->steps
+                : new StepList(\array_slice($frame->list->steps, $frame->at));
+        $next = $mentioned = [];
+        foreach ($steps->everyStep('') as $step) {
+            array_push($next, ...self::mentions($step));
+        }
+        while (null !== ($id = array_pop($next))) {
+            if (!isset($mentioned[$id])) {
+                $mentioned[$id] = true;
+                $element = $this->plan->find($id);
+                foreach ($element?->references() ?? [] as $reference) {
+                    // A mailbox rings nobody, but for the key that leaves it.
+                    if (!($element instanceof Mailbox) || str_starts_with($reference->pointer, '/keys/')) {
+                        $next[] = $reference->id;
+                    }
+                }
+            }
+        }
+
+        return $mentioned;
+    }
+
+    private static function goesBack(StepList $steps): bool
+    {
+        foreach ($steps->everyStep('') as $step) {
+            if ($step instanceof AgainStep) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<string> */
+    private static function mentions(Step $step): array
+    {
+        $ids = [];
+        foreach ($step->references('') as $reference) {
+            $ids[] = $reference->id;
+        }
+        // Numbers outside are no elements.
+        $target = $step->toJson()['target'] ?? null;
+        if (\is_string($target)) {
+            $ids[] = $target;
+        }
+
+        return $ids;
+    }
+}

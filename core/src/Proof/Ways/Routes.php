@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways;
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Proof\PossibleEnding;
+use Meandros\Core\Routing\Ending;
+use Meandros\Core\Routing\EndingKind;
+
+/** The shortest and the longest way to each ending, over the places at which calls may stand. */
+final class Routes
+{
+    /** @var array<string, int> seconds to each place at least, by key */
+    private array $least = [];
+    /** @var array<string, array{string, Acts}> the place before, and the acts from there */
+    private array $leastFrom = [];
+    /** @var array<string, int> */
+    private array $most = [];
+    /** @var array<string, array{string, Acts}> */
+    private array $mostFrom = [];
+    /** @var array<string, true> places to which a way leads that goes round */
+    private array $rounds = [];
+
+    /** @param array<string, Stand> $stands by key */
+    public function __construct(private readonly array $stands, private readonly string $start)
+    {
+        $this->shortest();
+        $this->longest();
+    }
+
+    /** @return list<PossibleEnding> the soonest first */
+    public function endings(Assumptions $given): array
+    {
+        /** @var array<string, array{Ending, int, Acts, int|null, Acts}> $found */
+        $found = [];
+        foreach ($this->stands as $key => $stand) {
+            foreach ($stand->ends as $name => [$ending, $leg]) {
+                $least = $this->least[$key] + $leg->least;
+                $most = isset($this->rounds[$key]) ? null : $this->most[$key] + $leg->most;
+                $known = $found[$name] ?? null;
+                $isSooner = null === $known || $least < $known[1];
+                $isLater = null === $known || (null !== $known[3] && (null === $most || $most > $known[3]));
+                $found[$name] = [
+                    $ending,
+                    $isSooner ? $least : $known[1],
+                    $isSooner ? $this->way($key, $this->leastFrom)->then($leg->leastBy) : $known[2],
+                    $isLater ? $most : $known[3],
+                    $isLater ? $this->way($key, $this->mostFrom)->then($leg->mostBy) : $known[4],
+                ];
+            }
+        }
+        usort($found, static fn(array $a, array $b): int => $a[1] <=> $b[1]);
+        $endings = array_map(
+            static fn(array $one): PossibleEnding => new PossibleEnding(
+                $one[0],
+                $one[1],
+                $one[2]->within($given),
+                $one[3],
+                $one[4]->within($given),
+            ),
+            $found,
+        );
+
+        return [...$endings, ...self::givenUp($found, $given)];
+    }
+
+    /**
+     * Callers may give up at any second of any way.
+     *
+     * @param list<array{Ending, int, Acts, int|null, Acts}> $found
+     *
+     * @return list<PossibleEnding>
+     */
+    private static function givenUp(array $found, Assumptions $given): array
+    {
+        $latest = null;
+        foreach ($found as $one) {
+            if (null === $latest || (null !== $latest[3] && (null === $one[3] || $one[3] > $latest[3]))) {
+                $latest = $one;
+            }
+        }
+        if (null === $latest || 0 === $latest[3]) {
+            return [];
+        }
+
+        return [
+            new PossibleEnding(
+                new Ending(EndingKind::CallerGaveUp),
+                1,
+                $latest[4]->within($given, 1),
+                $latest[3],
+                $latest[4]->within($given, $latest[3] ?? 1),
+            ),
+        ];
+    }
+
+    /** Dijkstra's way: seconds are never fewer than none. */
+    private function shortest(): void
+    {
+        $open = new \SplPriorityQueue();
+        $open->insert($this->start, 0);
+        $this->least[$this->start] = 0;
+        $done = [];
+        while (!$open->isEmpty()) {
+            $key = $open->extract();
+            if (!\is_string($key) || isset($done[$key])) {
+                continue;
+            }
+            $done[$key] = true;
+            foreach ($this->stands[$key]->legs as $to => $leg) {
+                $seconds = $this->least[$key] + $leg->least;
+                if (!isset($this->least[$to]) || $seconds < $this->least[$to]) {
+                    $this->least[$to] = $seconds;
+                    $this->leastFrom[$to] = [$key, $leg->leastBy];
+                    $open->insert($to, -$seconds);
+                }
+            }
+        }
+    }
+
+    /** In an order in which every place comes after those that lead to it; what is left over goes round, or comes after that. */
+    private function longest(): void
+    {
+        $into = array_fill_keys(array_keys($this->stands), 0);
+        foreach ($this->stands as $stand) {
+            foreach (array_keys($stand->legs) as $to) {
+                ++$into[$to];
+            }
+        }
+        $this->most[$this->start] = 0;
+        $next = 0 === $into[$this->start] ? [$this->start] : [];
+        while (null !== ($key = array_pop($next))) {
+            foreach ($this->stands[$key]->legs as $to => $leg) {
+                $seconds = $this->most[$key] + $leg->most;
+                if (!isset($this->most[$to]) || $seconds > $this->most[$to]) {
+                    $this->most[$to] = $seconds;
+                    $this->mostFrom[$to] = [$key, $leg->mostBy];
+                }
+                if (0 === --$into[$to]) {
+                    $next[] = $to;
+                }
+            }
+        }
+        foreach ($into as $key => $left) {
+            if ($left > 0) {
+                $this->rounds[$key] = true;
+                $this->most[$key] = $this->least[$key] ?? 0;
+                unset($this->mostFrom[$key]);
+                isset($this->leastFrom[$key]) && ($this->mostFrom[$key] = $this->leastFrom[$key]);
+            }
+        }
+    }
+
+    /** @param array<string, array{string, Acts}> $from */
+    private function way(string $to, array $from): Acts
+    {
+        $legs = [];
+        for ($key = $to; $key !== $this->start && isset($from[$key]); $key = $from[$key][0]) {
+            $legs[] = $from[$key][1];
+        }
+        $acts = new Acts();
+        foreach (array_reverse($legs) as $leg) {
+            $acts = $acts->then($leg);
+        }
+
+        return $acts;
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways;
+
+use Meandros\Core\Routing\Ending;
+use Meandros\Core\Routing\Itinerary;
+use Meandros\Core\Routing\Walk;
+
+/** One step, taken in one way. */
+final readonly class Run
+{
+    /**
+     * @param Acts        $acts   with as many presses as the step asked for
+     * @param Walk        $walk   after it
+     * @param Ending|null $ending where it ended the call
+     */
+    public function __construct(
+        public Acts $acts,
+        public Walk $walk,
+        public Itinerary $way,
+        public int $seconds,
+        public ?Ending $ending,
+    ) {}
+}

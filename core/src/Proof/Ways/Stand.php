@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways;
+
+use Meandros\Core\Routing\Ending;
+use Meandros\Core\Routing\Itinerary;
+use Meandros\Core\Routing\Walk;
+
+/** A place at which calls stand between two steps, all of them going on alike; where they can get from there in one step. */
+final class Stand
+{
+    /** @var array<string, Leg> by the key of the next place */
+    public array $legs = [];
+    /** @var array<string, array{Ending, Leg}> by ending */
+    public array $ends = [];
+
+    /** @param Acts $acts by which the call came here that was the first to */
+    public function __construct(
+        public readonly Walk $walk,
+        public readonly Itinerary $way,
+        public readonly Acts $acts,
+    ) {}
+
+    public function leads(string $to, Leg $leg): void
+    {
+        $this->legs[$to] = isset($this->legs[$to]) ? $this->legs[$to]->or($leg) : $leg;
+    }
+
+    public function ends(Ending $ending, Leg $leg): void
+    {
+        $key = self::keyOf($ending);
+        $this->ends[$key] = [$ending, isset($this->ends[$key]) ? $this->ends[$key][1]->or($leg) : $leg];
+    }
+
+    public static function keyOf(Ending $ending): string
+    {
+        return $ending->kind->value . ' ' . $ending->who . ' ' . (null === $ending->who ? $ending->phone : '');
+    }
+}

@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Proof;
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Endings;
+use Meandros\Core\Proof\PossibleEnding;
+use Meandros\Core\Routing\Ending;
+use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Router;
+use Meandros\Core\Routing\Trace;
+use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Tests\Soak;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Two laws: whatever is assumed, a call ends in one of the endings that are listed, within its times; and each is reproduced by what it takes. */
+final class EndingsTest extends TestCase
+{
+    public function testRandomPlans(): void
+    {
+        mt_srand(Soak::seed());
+        $complete = $checked = 0;
+        for ($i = 0, $count = Soak::count(60); $i < $count; ++$i) {
+            $plan = RandomPlans::one();
+            $call = PlanBuilder::trial(\sprintf('2027-0%d-%02dT%02d:%02d', mt_rand(1, 9), mt_rand(1, 28), mt_rand(6, 20), mt_rand(0, 59)));
+            $endings = Endings::of($plan, $call);
+            self::reproduce($plan, $call, $endings);
+            if ($endings->isComplete) {
+                ++$complete;
+                for ($j = 0; $j < 40; ++$j) {
+                    $checked += self::contains($plan, $call, $endings, self::assumptions(['ann/desk', 'ben/desk', 'cid/desk']));
+                }
+            }
+        }
+        self::assertGreaterThan($count / 4, $complete);
+        self::assertSame($complete * 40, $checked);
+    }
+
+    #[DataProvider('numbers')]
+    public function testTheDemo(string $number, bool $isComplete): void
+    {
+        $plan = self::demo();
+        $call = new TrialCall($number, Caller::parse('', 'GB'), (int) gmmktime(10, 30, 0, 11, 23, 2026));
+        $endings = Endings::of($plan, $call);
+        self::assertSame($isComplete, $endings->isComplete);
+        self::reproduce($plan, $call, $endings);
+        mt_srand(Soak::seed());
+        for ($j = 0; $isComplete && $j < 300; ++$j) {
+            self::contains($plan, $call, $endings, self::assumptions(self::phones($plan)));
+        }
+    }
+
+    /** @return iterable<array{string, bool}> */
+    public static function numbers(): iterable
+    {
+        yield ['+441632960290', true];
+        yield ['+441632960140', true];
+        yield ['+441632960110', false];
+        yield ['+441632960101', true];
+    }
+
+    public function testTwelveRingsInARowAreFewPlaces(): void
+    {
+        $builder = new PlanBuilder();
+        $steps = [];
+        for ($i = 0; $i < 12; ++$i) {
+            $builder->person('p' . $i);
+            $steps[] = ['id' => 's' . $i, 'do' => 'ring', 'target' => 'p' . $i, 'seconds' => 20];
+        }
+        $plan = $builder->journey('jrn_main', $steps)->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertSame([13, true], [$endings->places + 1, $endings->isComplete]);
+        self::assertSame(
+            ['ran out of steps  0 240', 'answered p11 0 239', 'caller gave up  1 240'],
+            \array_slice(self::told($endings), -3),
+        );
+    }
+
+    public function testWaysThatGoRoundHaveNoMost(): void
+    {
+        $plan = (new PlanBuilder())
+            ->prompt('prm', 4)
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'menu',
+                    'prompt' => 'prm',
+                    'wait' => 5,
+                    'tries' => 1,
+                    'exits' => [
+                        ['on' => '1', 'steps' => [['id' => 's2', 'do' => 'end']]],
+                        ['on' => '2', 'steps' => [['id' => 's3', 'do' => 'again']]],
+                    ],
+                ],
+            ])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertSame(
+            ['ran out of steps  0 -', 'ended by plan  0 -', 'caller gave up  1 -'],
+            self::told($endings),
+        );
+    }
+
+    /** @return list<string> */
+    private static function told(Endings $endings): array
+    {
+        return array_map(
+            static fn(PossibleEnding $one): string => \sprintf(
+                '%s %s %d %s',
+                $one->ending->kind->value,
+                $one->ending->who,
+                $one->least,
+                $one->most ?? '-',
+            ),
+            $endings->endings,
+        );
+    }
+
+    private static function reproduce(Plan $plan, TrialCall $call, Endings $endings): void
+    {
+        $router = new Router();
+        foreach ($endings->endings as $one) {
+            foreach ([[$one->leastBy, $one->least], [$one->mostBy, $one->most]] as [$by, $seconds]) {
+                $trace = $router->trace($plan, $call, $by);
+                $isSame = self::isOf($trace->ending, $one->ending) && (null === $seconds || $trace->seconds === $seconds);
+                $isSame || self::fail(self::report($trace, $plan, $by) . ' is not ' . implode(', ', self::told($endings)));
+            }
+        }
+        self::assertNotSame([], $endings->endings);
+    }
+
+    private static function contains(Plan $plan, TrialCall $call, Endings $endings, Assumptions $by): int
+    {
+        $trace = (new Router())->trace($plan, $call, $by);
+        foreach ($endings->endings as $one) {
+            if (self::isOf($trace->ending, $one->ending)) {
+                if ($trace->seconds >= $one->least && $trace->seconds <= ($one->most ?? \PHP_INT_MAX)) {
+                    return 1;
+                }
+            }
+        }
+        // Where ways go round, they may be stopped.
+        if (EndingKind::LoopStopped === $trace->ending->kind && [] !== array_filter($endings->endings, static fn($one): bool => null === $one->most)) {
+            return 1;
+        }
+        self::fail(self::report($trace, $plan, $by) . ' is none of ' . implode(', ', self::told($endings)));
+    }
+
+    private static function isOf(Ending $one, Ending $other): bool
+    {
+        return $one->kind === $other->kind && $one->who === $other->who;
+    }
+
+    private static function report(Trace $trace, Plan $plan, Assumptions $by): string
+    {
+        return \sprintf(
+            '%s %s after %d s, %s, in %s',
+            $trace->ending->kind->value,
+            $trace->ending->who,
+            $trace->seconds,
+            json_encode($by),
+            json_encode($plan->find('jrn_main')?->toJson()) . json_encode($plan->find('team')?->toJson()),
+        );
+    }
+
+    /** @param list<string> $phones */
+    private static function assumptions(array $phones): Assumptions
+    {
+        $keys = $meanwhile = $does = [];
+        for ($i = mt_rand(0, 4); $i > 0; --$i) {
+            $keys[] = ['press' => (string) mt_rand(0, 3), 'after' => mt_rand(0, 14)];
+            $meanwhile[] = ['press' => (string) mt_rand(0, 3), 'after' => mt_rand(0, 14)];
+        }
+        foreach ($phones as $phone) {
+            $what = ['rings', 'answers', 'busy', 'unreachable', 'refuses'][mt_rand(0, 4)];
+            $does[] = ['who' => $phone, 'does' => $what, 'after' => \in_array($what, ['answers', 'refuses'], true) ? mt_rand(0, 30) : null];
+        }
+
+        return Assumptions::fromData([
+            'keys' => $keys,
+            'meanwhile' => $meanwhile,
+            'phones' => $does,
+            'patience' => 0 === mt_rand(0, 3) ? mt_rand(1, 100) : null,
+        ]);
+    }
+
+    /** @return list<string> */
+    private static function phones(Plan $plan): array
+    {
+        $phones = [];
+        foreach ($plan->all(\Meandros\Core\Plan\Element\Person::class) as $person) {
+            foreach ($person->phones as $phone) {
+                $phones[] = $person->id() . '/' . $phone->id;
+            }
+        }
+
+        return $phones;
+    }
+
+    private static function demo(): Plan
+    {
+        return PlanCodec::decode((string) file_get_contents(__DIR__ . '/../../../demo/ternwick-ferries.json'));
+    }
+}
