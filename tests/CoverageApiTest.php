@@ -131,4 +131,22 @@ final class CoverageApiTest extends ApiTestCase
         $this->send('GET', '/api/plans/draft/numbers/num_none/coverage.csv?year=2027');
         $this->assertStatus(404);
     }
+
+    public function testEveryEndingOfACall(): void
+    {
+        $call = ['to' => self::BERTHS, 'at' => '2026-11-23T10:30'];
+        $all = $this->send('POST', '/api/endings', $call + ['assume' => ['keys' => ['1'], 'patience' => 5]]);
+        $this->assertStatus(200);
+        self::assertTrue($all['isComplete']);
+        $words = array_column($all['endings'], null, 'words');
+        self::assertSame(
+            [0, 39],
+            [$words['a message with Reception mailbox']['least'], $words['a message with Reception mailbox']['most']],
+        );
+        foreach ($all['endings'] as $one) {
+            $trace = $this->send('POST', '/api/trial-calls', $call + ['assume' => array_filter($one['mostBy'])]);
+            $this->assertStatus(200);
+            self::assertSame([$one['ending']['kind'], $one['most']], [$trace['ending']['kind'], $trace['seconds']]);
+        }
+    }
 }

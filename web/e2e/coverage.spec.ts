@@ -105,3 +105,20 @@ test('what going back to an edition changes is shown before it is done', async (
     await startOver(request);
     await publish(request);
 });
+
+test('every ending of a call, each tried with one click', async ({ page }) => {
+    await page.goto(address('/', { to: '+441632960110', at: '2026-11-23T10:30:00' }));
+    await page.getByRole('button', { name: 'Show every ending' }).press('Enter');
+    const endings = page.getByRole('region', { name: 'Every ending' });
+    await expect(endings.getByRole('row', { name: /Ines Carreira answers/ })).toBeVisible();
+    await expect(endings.getByText('There may be others')).toBeVisible();
+    await axe(page);
+    await endings.getByRole('button', { name: 'Try it at its soonest: Ines Carreira answers' }).click();
+    await expect(sentence(page)).toContainText('talks to Ines Carreira');
+    await endings.getByRole('button', { name: 'Try it at its latest: a message with Bookings mailbox' }).press('Enter');
+    await expect(sentence(page)).toContainText('waits in Bookings queue');
+    await expect(page.getByText('The message is left')).toBeVisible();
+    await page.goto(address('/', { to: BERTHS, at: '2026-11-23T10:30:00' }));
+    await page.getByRole('button', { name: 'Show every ending' }).click();
+    await expect(endings.getByText('There are no others')).toBeVisible();
+});

@@ -27,6 +27,7 @@ final class Application
            meandros hours PLAN.json --id HOURS --at MOMENT [--json]
            meandros prompts PLAN.json [--json]
            meandros coverage PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--days N] [--zone ZONE] [--json]
+           meandros endings PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--json]
            meandros impact BEFORE.json AFTER.json [--to NUMBER] [--from CALLER] --at MOMENT [--days N] [--json]
 
     NUMBER and CALLER are as people type them, an extension, or (for CALLER) "withheld".
@@ -53,6 +54,7 @@ final class Application
                     'coverage' => ProofCommands::coverage(
                         Options::parse($words, ['to', 'from', 'at', 'days', 'zone'], ['json']),
                     ),
+                    'endings' => ProofCommands::endings(Options::parse($words, ['to', 'from', 'at', 'zone'], ['json'])),
                     'impact' => ProofCommands::impact(
                         Options::parse($words, ['to', 'from', 'at', 'days', 'zone'], ['json']),
                     ),

@@ -9,15 +9,17 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
+use Meandros\Core\Proof\Endings;
 use Meandros\Core\Proof\Impact;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\CourseWords;
 use Meandros\Core\Wording\CoverageLine;
+use Meandros\Core\Wording\EndingsReport;
 use Meandros\Core\Wording\ImpactReport;
 use Meandros\Core\Wording\TimesWords;
 
-/** What all calls of a stretch of time come to: `coverage` and `impact`. */
+/** What all calls of a stretch of time come to: `coverage`, `impact` and `endings`. */
 final class ProofCommands
 {
     private const JSON = \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR;
@@ -103,6 +105,23 @@ final class ProofCommands
         }
 
         return $text;
+    }
+
+    /** Every way in which a call can end. */
+    public static function endings(Options $options): string
+    {
+        $plan = Given::plan($options);
+        [$call] = Given::call($options, $plan);
+        $report = EndingsReport::of(Endings::of($plan, $call), $plan);
+        if ($options->has('json')) {
+            return json_encode($report, self::JSON) . "\n";
+        }
+        $text = '';
+        foreach ($report['endings'] as $one) {
+            $text .= \sprintf("%5d s – %5s s  %s\n", $one['least'], $one['most'] ?? '∞', $one['words']);
+        }
+
+        return $text . ($report['isComplete'] ? '' : "There may be others, or sooner and later ones.\n");
     }
 
     private static function days(Options $options): int

@@ -54,6 +54,8 @@ final readonly class Times
             array_push($days, ...$others);
             array_push($weekly, ...self::inSeasons($shape, $usual));
         }
+        $place = static fn(Weekly $one): array => [$one->season[0] ?? 0, $one->days[0]->index(), $one->from];
+        usort($weekly, static fn(Weekly $a, Weekly $b): int => $place($a) <=> $place($b));
         sort($days);
 
         return new self(false, $weekly, array_values(array_unique($days)));

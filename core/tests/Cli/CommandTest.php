@@ -68,6 +68,30 @@ final class CommandTest extends TestCase
         self::assertStringContainsString($why, $err);
     }
 
+    public function testWhatAllCallsComeTo(): void
+    {
+        $at = ['--to', '+441632960290', '--at', '2027-01-01T00:00'];
+        [$code, $out] = self::meandros('coverage', self::DEMO, ...$at);
+        self::assertSame(0, $code);
+        self::assertStringContainsString('Mon–Fri 08:30–17:30; Sat 09:00–12:00', $out);
+        [$code, $out] = self::meandros('coverage', self::DEMO, '--days', '7', '--json', ...$at);
+        $lines = json_decode($out, true, 16, \JSON_THROW_ON_ERROR);
+        self::assertSame([0, true], [$code, \is_array($lines) && \count($lines) > 1]);
+        [$code, $out] = self::meandros('endings', self::DEMO, '--to', '+441632960290', '--at', '2026-11-23T10:30');
+        self::assertSame(0, $code);
+        self::assertStringContainsString("    0 s –    39 s  a message with Reception mailbox\n", $out);
+        [$code, $out] = self::meandros('impact', self::DEMO, self::DEMO, '--at', '2027-01-01T00:00', '--days', '30');
+        self::assertSame([0, "No call fares differently.\n"], [$code, $out]);
+        $file = (string) tempnam(sys_get_temp_dir(), 'plan');
+        file_put_contents($file, str_replace('"to": "17:30"', '"to": "16:00"', (string) file_get_contents(self::DEMO)));
+        [$code, $out] = self::meandros('impact', self::DEMO, $file, ...$at);
+        unlink($file);
+        self::assertSame(0, $code);
+        self::assertStringContainsString('Mon–Fri 16:00–17:30: before: rings ', $out);
+        [$code, , $err] = self::meandros('coverage', self::DEMO, '--days', '0', ...$at);
+        self::assertSame([2, "meandros: --days: a whole number from 1 to 1100.\n"], [$code, $err]);
+    }
+
     public function testHowLongPromptsAre(): void
     {
         [$code, $out] = self::meandros('prompts', self::DEMO);

@@ -29,13 +29,20 @@ final class EndingsTest extends TestCase
         $complete = $checked = 0;
         for ($i = 0, $count = Soak::count(60); $i < $count; ++$i) {
             $plan = RandomPlans::one();
-            $call = PlanBuilder::trial(\sprintf('2027-0%d-%02dT%02d:%02d', mt_rand(1, 9), mt_rand(1, 28), mt_rand(6, 20), mt_rand(0, 59)));
+            $call = PlanBuilder::trial(
+                \sprintf('2027-0%d-%02dT%02d:%02d', mt_rand(1, 9), mt_rand(1, 28), mt_rand(6, 20), mt_rand(0, 59)),
+            );
             $endings = Endings::of($plan, $call);
             self::reproduce($plan, $call, $endings);
             if ($endings->isComplete) {
                 ++$complete;
                 for ($j = 0; $j < 40; ++$j) {
-                    $checked += self::contains($plan, $call, $endings, self::assumptions(['ann/desk', 'ben/desk', 'cid/desk']));
+                    $checked += self::contains(
+                        $plan,
+                        $call,
+                        $endings,
+                        self::assumptions(['ann/desk', 'ben/desk', 'cid/desk']),
+                    );
                 }
             }
         }
@@ -102,10 +109,7 @@ final class EndingsTest extends TestCase
             ])
             ->plan();
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
-        self::assertSame(
-            ['ran out of steps  0 -', 'ended by plan  0 -', 'caller gave up  1 -'],
-            self::told($endings),
-        );
+        self::assertSame(['ran out of steps  0 -', 'ended by plan  0 -', 'caller gave up  1 -'], self::told($endings));
     }
 
     /** @return list<string> */
@@ -129,8 +133,10 @@ final class EndingsTest extends TestCase
         foreach ($endings->endings as $one) {
             foreach ([[$one->leastBy, $one->least], [$one->mostBy, $one->most]] as [$by, $seconds]) {
                 $trace = $router->trace($plan, $call, $by);
-                $isSame = self::isOf($trace->ending, $one->ending) && (null === $seconds || $trace->seconds === $seconds);
-                $isSame || self::fail(self::report($trace, $plan, $by) . ' is not ' . implode(', ', self::told($endings)));
+                $isSame =
+                    self::isOf($trace->ending, $one->ending) && (null === $seconds || $trace->seconds === $seconds);
+                $isSame ||
+                    self::fail(self::report($trace, $plan, $by) . ' is not ' . implode(', ', self::told($endings)));
             }
         }
         self::assertNotSame([], $endings->endings);
@@ -147,7 +153,10 @@ final class EndingsTest extends TestCase
             }
         }
         // Where ways go round, they may be stopped.
-        if (EndingKind::LoopStopped === $trace->ending->kind && [] !== array_filter($endings->endings, static fn($one): bool => null === $one->most)) {
+        if (
+            EndingKind::LoopStopped === $trace->ending->kind &&
+            [] !== array_filter($endings->endings, static fn($one): bool => null === $one->most)
+        ) {
             return 1;
         }
         self::fail(self::report($trace, $plan, $by) . ' is none of ' . implode(', ', self::told($endings)));
@@ -180,7 +189,11 @@ final class EndingsTest extends TestCase
         }
         foreach ($phones as $phone) {
             $what = ['rings', 'answers', 'busy', 'unreachable', 'refuses'][mt_rand(0, 4)];
-            $does[] = ['who' => $phone, 'does' => $what, 'after' => \in_array($what, ['answers', 'refuses'], true) ? mt_rand(0, 30) : null];
+            $does[] = [
+                'who' => $phone,
+                'does' => $what,
+                'after' => \in_array($what, ['answers', 'refuses'], true) ? mt_rand(0, 30) : null,
+            ];
         }
 
         return Assumptions::fromData([

@@ -12,6 +12,7 @@ import type { Filled } from '../sound/soundtrack';
 import { useCallPlayer } from '../sound/useCallPlayer';
 import { CourseLine } from './CourseLine';
 import { clock } from './clock';
+import { EveryEnding } from './EveryEnding';
 
 /** The whole way of the trial call: every event with its second and its reason, and what rang. */
 export function CallScreen() {
@@ -76,10 +77,13 @@ export function CallScreen() {
                     </ol>
                 </div>
             </section>
-            <section className="sheet" aria-label="What rings">
-                <h2>What rings, second by second</h2>
-                <RingChart rung={trace.rung} seconds={trace.seconds} />
-            </section>
+            <div>
+                <section className="sheet" aria-label="What rings">
+                    <h2>What rings, second by second</h2>
+                    <RingChart rung={trace.rung} seconds={trace.seconds} />
+                </section>
+                <EveryEnding />
+            </div>
         </div>
     );
 }

@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import type { PhoneAssumption, Status, TrialCall } from '../api/types';
+import type { Acts, PhoneAssumption, Status, TrialCall } from '../api/types';
 
 /** What a phone does, or what the status of its owner is. */
 export interface Assumed {
@@ -304,6 +304,18 @@ export function toTrialCall(moment: Moment): TrialCall {
             ...(moment.fax ? { fax: true } : {}),
             ...(isParkedStated(moment) ? { parked: moment.parked } : {}),
         },
+    };
+}
+
+/** What callers press and phones do, as the bar holds it. */
+export function fromActs({ keys, meanwhile, phones, patience }: Acts): Partial<Moment> {
+    const pressed = (one: { press: string; after: number | null }) =>
+        one.after === null ? one.press || '-' : `${one.press || '-'}@${one.after}`;
+    return {
+        keys: keys.map(pressed).join(', '),
+        meanwhile: meanwhile.map(pressed).join(', '),
+        phones: phones.map(({ who, does, after }) => ({ who, does, after: after ?? null })),
+        patience,
     };
 }
 

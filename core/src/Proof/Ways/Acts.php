@@ -24,7 +24,7 @@ final readonly class Acts
 
     public static function nothingPressed(): KeyPress
     {
-        return new KeyPress('', self::TOO_LATE);
+        return new KeyPress('#', self::TOO_LATE);
     }
 
     public function then(self $later): self

@@ -119,9 +119,7 @@ final readonly class Choices
         foreach ([Behaviour::Rings, Behaviour::Busy, Behaviour::Unreachable, Behaviour::Refuses, null] as $does) {
             // In the last round phones refuse as late as they can.
             $alike =
-                Behaviour::Rings === $does
-                    ? $plain
-                    : $this->alike($does ?? Behaviour::Refuses, null === $does, $plain);
+                Behaviour::Rings === $does ? $plain : $this->alike($does ?? Behaviour::Refuses, null === $does, $plain);
             $runs[] = $alike;
             $rung = $this->byPhone($alike->walk->rung());
             foreach (array_keys($rung) as $phone) {

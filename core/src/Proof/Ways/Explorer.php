@@ -115,7 +115,8 @@ final class Explorer
         }
         foreach ($walk->rung() as $rung) {
             // Who refuses at one place after so many seconds may ring to the end at another: not all of them are tried.
-            $again = isset($stand->walk->rungSeconds()[$rung->phone->id]) || isset($stand->acts->phones[$rung->phone->id]);
+            $again =
+                isset($stand->walk->rungSeconds()[$rung->phone->id]) || isset($stand->acts->phones[$rung->phone->id]);
             $this->isComplete = $this->isComplete && !$again;
         }
         $asked = $acts->asked($walk->keysTaken() - $stand->walk->keysTaken(), \count($walk->heeded()));

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Wording;
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\KeyPress;
+use Meandros\Core\Call\PhoneAssumption;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Endings;
+use Meandros\Core\Proof\PossibleEnding;
+use Meandros\Core\Routing\Ending;
+use Meandros\Core\Routing\EndingKind;
+
+/** Every way in which a call can end as JSON: the data, and beside it the words. */
+final class EndingsReport
+{
+    /** @return array{isComplete: bool, places: int, endings: list<array{ending: array<string, string|null>, words: string, least: int, leastBy: array<string, mixed>, most: int|null, mostBy: array<string, mixed>}>} */
+    public static function of(Endings $endings, Plan $plan): array
+    {
+        $names = new Names($plan);
+
+        return [
+            'isComplete' => $endings->isComplete,
+            'places' => $endings->places,
+            'endings' => array_map(
+                static fn(PossibleEnding $one): array => [
+                    'ending' => $one->ending->toJson(),
+                    'words' => self::words($one->ending, $names),
+                    'least' => $one->least,
+                    'leastBy' => self::acts($one->leastBy),
+                    'most' => $one->most,
+                    'mostBy' => self::acts($one->mostBy),
+                ],
+                $endings->endings,
+            ),
+        ];
+    }
+
+    private static function words(Ending $ending, Names $names): string
+    {
+        $who = $names->of($ending->who ?? $ending->phone);
+
+        return match ($ending->kind) {
+            EndingKind::Answered => $who . ' answers',
+            EndingKind::Message => 'a message with ' . $who,
+            EndingKind::Announcement => 'the announcement of ' . $who,
+            EndingKind::Listens => 'listens to the messages of ' . $who,
+            EndingKind::Announced => 'speaks on phones that answer by themselves',
+            EndingKind::OwnMailbox => 'lost to the own mailbox of ' . $who,
+            EndingKind::Forwarded => 'sent on to ' . $who,
+            EndingKind::CallbackKept, EndingKind::CallbackInVain => 'a place kept in ' . $who,
+            EndingKind::Fax => 'a fax to ' . $who,
+            EndingKind::EndedByPlan => 'the plan ends the call',
+            EndingKind::RanOut => 'no step is left',
+            EndingKind::CallerGaveUp => 'the caller gives up',
+            EndingKind::LoopStopped => 'goes round in a loop',
+        };
+    }
+
+    /** @return array{keys: list<array{press: string, after: int|null}>, meanwhile: list<array{press: string, after: int|null}>, phones: list<array{who: string, does: string, after: int|null}>, patience: int|null} */
+    private static function acts(Assumptions $by): array
+    {
+        $press = static fn(KeyPress $one): array => ['press' => $one->keys, 'after' => $one->after];
+
+        return [
+            'keys' => array_map($press, $by->caller->keys),
+            'meanwhile' => array_map($press, $by->caller->meanwhile),
+            'phones' => array_map(
+                static fn(PhoneAssumption $one): array => [
+                    'who' => $one->who,
+                    'does' => $one->does->value,
+                    'after' => $one->afterSeconds,
+                ],
+                $by->phones,
+            ),
+            'patience' => $by->caller->patienceSeconds,
+        ];
+    }
+}

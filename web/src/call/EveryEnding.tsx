@@ -1,0 +1,96 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { api, ask } from '../api/client';
+import type { Acts, Endings } from '../api/types';
+import { useLiveStamp } from '../moment/useLiveStamp';
+import { fromActs, toTrialCall, useMoment } from '../moment/useMoment';
+import { usePlan } from '../plan/usePlan';
+import { clock } from './clock';
+import { EndingIcon } from './EndingIcon';
+
+type One = Endings['endings'][number];
+
+/** Every way in which the call can end, how soon and how late; each is put into the bar with one click. */
+export function EveryEnding() {
+    const { moment, change } = useMoment();
+    const [isOpen, setIsOpen] = useState(false);
+    const plan = usePlan();
+    const live = useLiveStamp();
+    // What callers and phones do is what is looked for: the bar's own assumptions of it do not count.
+    const call = toTrialCall({ ...moment, keys: '', meanwhile: '', phones: [], patience: null });
+    const { data, error, isFetching } = useQuery<Endings>({
+        queryKey: ['endings', call, plan?.stamp, live],
+        queryFn: () => ask(api.POST('/api/endings', { body: call })),
+        enabled: isOpen && Boolean(plan && moment.to && moment.at),
+        placeholderData: keepPreviousData,
+        retry: false,
+    });
+    const put = (acts: Acts) => change(fromActs(acts));
+    return (
+        <section className="sheet" aria-label="Every ending">
+            <h2>How else can this call end?</h2>
+            <p>
+                <Button
+                    size="small"
+                    aria-expanded={isOpen}
+                    loading={isOpen && isFetching}
+                    onClick={() => setIsOpen(!isOpen)}
+                >
+                    {isOpen ? 'Hide the endings' : 'Show every ending'}
+                </Button>{' '}
+                <span className="quiet">whatever callers press, whoever answers, is busy or refuses</span>
+            </p>
+            {isOpen && error && <p className="alarm">{error.message}</p>}
+            {isOpen && data && (
+                <>
+                    <table className="endings">
+                        <thead>
+                            <tr>
+                                <th scope="col">Ending</th>
+                                <th scope="col">Soonest</th>
+                                <th scope="col">Latest</th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {data.endings.map((one) => (
+                                <tr key={one.words}>
+                                    <td>
+                                        <EndingIcon kind={one.ending.kind} /> {capital(one.words)}
+                                    </td>
+                                    <td>
+                                        <Try one={one} at={one.least} name="soonest" onTry={() => put(one.leastBy)} />
+                                    </td>
+                                    <td>
+                                        <Try one={one} at={one.most} name="latest" onTry={() => put(one.mostBy)} />
+                                    </td>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </table>
+                    <p className="about">
+                        {data.isComplete
+                            ? 'There are no others, and none comes sooner or later.'
+                            : 'There may be others, sooner or later ones: not everything is tried in queues, in directories, and where a phone rings twice.'}
+                    </p>
+                </>
+            )}
+        </section>
+    );
+}
+
+function Try({ one, at, name, onTry }: { one: One; at: number | null; name: string; onTry: () => void }) {
+    return (
+        <Button
+            size="small"
+            type="text"
+            className="figures"
+            aria-label={`Try it at its ${name}: ${one.words}`}
+            onClick={onTry}
+        >
+            {at === null ? 'whenever' : clock(at)}
+        </Button>
+    );
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
