@@ -16,6 +16,7 @@ use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Callers\CallerLookup;
 use Meandros\Core\People\PeopleImport;
 use Meandros\Core\People\PeopleTable;
+use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\CallerEntries;
 use Meandros\Core\Plan\Element\CallerEntry;
 use Meandros\Core\Plan\Element\CallerList;
@@ -27,6 +28,7 @@ use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
+use Meandros\Core\Proof\Endings;
 use Meandros\Core\Proof\Totals;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Time\HoursCompiler;
@@ -459,3 +461,68 @@ printf(
     bar($seconds * 1e3, $decoded, 40_000, 'json'),
     memory_get_peak_usage(true) / 1e6,
 );
+
+// Every ending: of the number of the demo whose calls may go furthest, and of a made-up journey.
+$ways = [];
+for ($i = 0; $i < 3; ++$i) {
+    $t = hrtime(true);
+    $endings = Endings::of($plan, new TrialCall('+441632960100', Caller::parse('', 'GB'), $start + 10 * 3600));
+    $ways[] = (hrtime(true) - $t) / 1e6;
+}
+printf(
+    "ends    of the main line, %d endings over %d places: %s; median %s\n",
+    count($endings->endings),
+    $endings->places,
+    figures($ways),
+    bar(part($ways, 0.5), $decoded, 60, 'json'),
+);
+$elements = $plan->elements();
+$made = madeUpJourney($elements);
+$t = hrtime(true);
+$endings = Endings::of($made, new TrialCall('+441632960100', Caller::parse('', 'GB'), $start + 10 * 3600));
+$took = (hrtime(true) - $t) / 1e6;
+printf(
+    "        of a journey of 200 steps with menus six deep, %d endings over %d places: %.0f ms; %s\n",
+    count($endings->endings),
+    $endings->places,
+    $took,
+    bar($took, $decoded, 600, 'json'),
+);
+
+/** @param array<string, Element> $elements of the demo */
+function madeUpJourney(array $elements): Plan
+{
+    $count = 0;
+    $step = static function (array $more) use (&$count): array {
+        return ['id' => 's' . ++$count] + $more;
+    };
+    $menu = static function (int $deep) use (&$menu, &$step, &$count): array {
+        $exits = [];
+        foreach (['1', '2'] as $key) {
+            $inner = $deep > 1 && $count < 190 ? [$menu($deep - 1)] : [];
+            $exits[] = [
+                'on' => $key,
+                'steps' => [
+                    $step(['do' => 'say', 'prompt' => 'prm_welcome']),
+                    ...$inner,
+                    $step(['do' => 'ring', 'target' => 'per_ines', 'seconds' => 20]),
+                ],
+            ];
+        }
+
+        return $step(['do' => 'menu', 'prompt' => 'prm_main_menu', 'wait' => 5, 'tries' => 2, 'exits' => $exits]);
+    };
+    $steps = [$menu(6)];
+    while ($count < 200) {
+        $steps[] = $step(['do' => 'say', 'prompt' => 'prm_welcome']);
+    }
+    $steps[] = $step(['do' => 'message', 'mailbox' => 'mbx_reception']);
+    $elements['jrn_main'] = PlanCodec::element([
+        'id' => 'jrn_main',
+        'kind' => 'journey',
+        'name' => 'Made up',
+        'steps' => $steps,
+    ]);
+
+    return Plan::of('Made up', $elements);
+}
