@@ -27,7 +27,9 @@ const count = (many: number) => (many === 1 ? 'one number' : `${many} numbers`);
 export function ImpactLine() {
     const { moment, search } = useMoment();
     const { data, isPlaceholderData } = useImpact();
-    if (moment.in !== 'draft' || !data || (data.numbers.length === 0 && data.left === 0)) return null;
+    if (moment.in !== 'draft') return null;
+    // Its place is kept while it says nothing: what is below must not move under the mouse.
+    if (!data || (data.numbers.length === 0 && data.left === 0)) return <p className="impact-line" />;
     const lost = data.numbers.filter((one) => worst(one) === 'nobody any more').length;
     return (
         <p className="impact-line quiet" aria-live="polite" aria-busy={isPlaceholderData}>
