@@ -109,6 +109,10 @@ final class CoverageApiTest extends ApiTestCase
         self::assertStringContainsString('Mon–Fri 08:30–17:30', $berths[0]['when']);
         $team = $this->send('GET', '/api/plans/draft/rung/team_bookings?year=2027');
         self::assertGreaterThan(0, $team['seconds']);
+        foreach (['', '?year=soon', '?year=1999'] as $query) {
+            $this->send('GET', '/api/plans/draft/rung/per_reception' . $query);
+            $this->assertStatus(422);
+        }
         $this->send('GET', '/api/plans/draft/rung/hrs_reception?year=2027');
         $this->assertStatus(404);
     }

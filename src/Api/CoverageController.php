@@ -141,6 +141,7 @@ final readonly class CoverageController
      * When a person's phones ring over a year, or a team's or a queue's, and by which numbers.
      *
      * @throws NotFound
+     * @throws InvalidData
      */
     #[Route('/api/plans/{which}/rung/{id}', methods: ['GET'])]
     public function rung(string $which, string $id, Request $request): JsonResponse
@@ -150,7 +151,7 @@ final readonly class CoverageController
         if (!($who instanceof Person || $who instanceof Team || $who instanceof Queue)) {
             throw new NotFound('There is no such person, team or queue in this plan.');
         }
-        $year = max(self::FIRST_YEAR, min(self::LAST_YEAR, $request->query->getInt('year', self::FIRST_YEAR)));
+        $year = self::year($request);
         $site = $who instanceof Person ? $plan->get(Site::class, $who->site) : null;
         $zone = ($site ?? ($plan->all(Site::class)[0] ?? null))->zone ?? 'UTC';
         [$from, $until] = YearPicture::instants($zone, $year);
@@ -176,7 +177,7 @@ final readonly class CoverageController
     {
         $plan = $this->plans->get($which);
         $number = $plan->get(Number::class, $id) ?? throw new NotFound('There is no such number in this plan.');
-        $year = max(self::FIRST_YEAR, min(self::LAST_YEAR, $request->query->getInt('year', self::FIRST_YEAR)));
+        $year = self::year($request);
         $zone = $plan->get(Site::class, $number->site)->zone ?? 'UTC';
         [$from, $until] = YearPicture::instants($zone, $year);
         $coverage = $this->all($plan, $from, $until)->of($number);
@@ -196,6 +197,21 @@ final readonly class CoverageController
                 'Content-Disposition' => 'attachment; filename="coverage.pdf"',
             ]),
         };
+    }
+
+    /** @throws InvalidData */
+    private static function year(Request $request): int
+    {
+        $text = $request->query->getString('year');
+        $year = 1 === preg_match('/^\d{4}$/D', $text) ? (int) $text : 0;
+
+        return $year >= self::FIRST_YEAR && $year <= self::LAST_YEAR
+            ? $year
+            : throw InvalidData::at('/year', 'not-whole', [
+                'unit' => 'year',
+                'least' => self::FIRST_YEAR,
+                'most' => self::LAST_YEAR,
+            ]);
     }
 
     private function all(Plan $plan, int $from, int $until): AllNumbers

@@ -35,7 +35,13 @@ final class CoverageTest extends TestCase
     #[DataProvider('demoNumbers')]
     public function testTheDemoAsIfEveryCallWasTraced(string $number): void
     {
-        self::compare(self::demo(), new TrialCall($number, Caller::parse('', 'GB'), 0), 365);
+        $call = new TrialCall($number, Caller::parse('', 'GB'), 0);
+        self::compare(self::demo(), $call, 365);
+        $courses = new Courses(self::demo(), $call);
+        $from = Moment::parse(self::FROM, 'Europe/London');
+        $intervals = Coverage::over($courses, $from, $from + 365 * self::DAY)->starts;
+        self::assertGreaterThan(200, \count($intervals));
+        self::assertLessThan(10, $courses->traced(), 'Each combination of lookups is traced once.');
     }
 
     /** @return iterable<array{string}> */

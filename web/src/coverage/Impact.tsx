@@ -29,7 +29,7 @@ export function ImpactLine() {
     const { data, isPlaceholderData } = useImpact();
     if (moment.in !== 'draft') return null;
     // Its place is kept while it says nothing: what is below must not move under the mouse.
-    if (!data || (data.numbers.length === 0 && data.left === 0)) return <p className="impact-line" />;
+    if (!data || (data.numbers.length === 0 && data.left === 0)) return <p className="impact-line quiet" />;
     const lost = data.numbers.filter((one) => worst(one) === 'nobody any more').length;
     return (
         <p className="impact-line quiet" aria-live="polite" aria-busy={isPlaceholderData}>
