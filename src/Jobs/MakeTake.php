@@ -50,6 +50,7 @@ final readonly class MakeTake implements JobKind
 
             return (new SoundFile($folder . '/in', $text('name')))->take(
                 true === ($input['trim'] ?? null),
+                $this->draft->plan()->settings()->loudness,
                 static fn() => $progress->at(1, self::PARTS),
             );
         });

@@ -44,6 +44,7 @@ final readonly class MakeTakes implements JobKind
         /** @var array{files: list<array{upload: string, name: string}>, count: int, trim: bool, leaveOut: bool} $input */
         $plan = $this->draft->plan();
         $names = FileNames::of($plan);
+        $loudness = $plan->settings()->loudness;
         $takes = $problems = [];
         $done = 0;
         $this->brought->each($input['files'], function (string $name, \Closure $write) use (
@@ -51,6 +52,7 @@ final readonly class MakeTakes implements JobKind
             $names,
             $input,
             $progress,
+            $loudness,
             &$takes,
             &$problems,
             &$done,
@@ -62,7 +64,10 @@ final readonly class MakeTakes implements JobKind
             }
             $tell = static fn() => $progress->at($done, $input['count']);
             try {
-                $takes[] = [$prompt->id(), $this->take($prompt, $found[1], $name, $write, $input['trim'], $tell)];
+                $takes[] = [
+                    $prompt->id(),
+                    $this->take($prompt, $found[1], $name, $write, $input['trim'], $loudness, $tell),
+                ];
             } catch (InvalidData $invalid) {
                 array_push($problems, ...$invalid->problems);
             }
@@ -95,12 +100,19 @@ final readonly class MakeTakes implements JobKind
         string $name,
         \Closure $write,
         bool $trim,
+        int $loudness,
         \Closure $tell,
     ): Take {
-        [$wav, $measures] = Tools::inFolder(static function (string $folder) use ($name, $write, $trim, $tell): array {
+        [$wav, $measures] = Tools::inFolder(static function (string $folder) use (
+            $name,
+            $write,
+            $trim,
+            $loudness,
+            $tell,
+        ): array {
             $write($folder . '/in');
 
-            return (new SoundFile($folder . '/in', basename($name)))->take($trim, $tell);
+            return (new SoundFile($folder . '/in', basename($name)))->take($trim, $loudness, $tell);
         });
 
         return new Take(

@@ -12,8 +12,6 @@ use Symfony\Component\Mime\FileinfoMimeTypeGuesser;
 /** A file that somebody brings: looked at, and made into what telephones carry. */
 final class SoundFile
 {
-    /** LUFS to which every take is brought (common practice for announcements; R 128's own level is for broadcasting). */
-    public const LOUDNESS = -20;
     /** dBTP that nothing goes above. */
     private const HIGHEST = -2;
     /** Below it nothing is heard, in dBFS (common practice). */
@@ -31,16 +29,17 @@ final class SoundFile
 
     /**
      * @param bool                    $trim      whether silence at both ends is cut
+     * @param int                     $loudness  LUFS to which it is brought
      * @param (\Closure(): void)|null $meanwhile
      *
      * @return array{Wav, SoundMeasures}
      *
      * @throws InvalidData when it cannot be taken, and why
      */
-    public function take(bool $trim, ?\Closure $meanwhile = null): array
+    public function take(bool $trim, int $loudness, ?\Closure $meanwhile = null): array
     {
         $rate = $this->look();
-        [$measures, $loudnorm, $heard] = $this->measure($rate, $meanwhile);
+        [$measures, $loudnorm, $heard] = $this->measure($rate, $loudness, $meanwhile);
         $filters = [
             self::MONO . $rate,
             ...$trim ? [$heard] : [],
@@ -110,7 +109,7 @@ final class SoundFile
      *
      * @throws InvalidData
      */
-    private function measure(int $rate, ?\Closure $meanwhile): array
+    private function measure(int $rate, int $target, ?\Closure $meanwhile): array
     {
         $said = $this->ffmpeg(
             implode(',', [
@@ -146,7 +145,7 @@ final class SoundFile
 
         return [
             $measures,
-            null === $measures->loudness ? null : self::level((float) $loudness, (float) $truePeak),
+            null === $measures->loudness ? null : self::level($target, (float) $loudness, (float) $truePeak),
             self::heard($silences, $seconds),
         ];
     }
@@ -155,13 +154,13 @@ final class SoundFile
      * The filter that brings it to the level: one gain for all of it where the peaks allow that, which is what loudnorm does then,
      * at a fraction of its time; else loudnorm, which holds the peaks.
      */
-    private static function level(float $loudness, float $truePeak): string
+    private static function level(int $target, float $loudness, float $truePeak): string
     {
-        $gain = self::LOUDNESS - $loudness;
+        $gain = $target - $loudness;
 
         return $truePeak + $gain <= self::HIGHEST
             ? \sprintf('volume=%.2FdB', $gain)
-            : \sprintf('loudnorm=I=%d:TP=%d:LRA=11', self::LOUDNESS, self::HIGHEST);
+            : \sprintf('loudnorm=I=%d:TP=%d:LRA=11', $target, self::HIGHEST);
     }
 
     /** @param list<array{float, float}> $silences seconds from and to, in order */

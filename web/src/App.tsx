@@ -14,6 +14,9 @@ const CallersScreen = later(() => import('./callers/CallersScreen').then((part) 
 const ChangesScreen = later(() => import('./editions/ChangesScreen').then((part) => part.ChangesScreen));
 const CoverageScreen = later(() => import('./coverage/CoverageScreen').then((part) => part.CoverageScreen));
 const EditionsScreen = later(() => import('./editions/EditionsScreen').then((part) => part.EditionsScreen));
+const ExpectationsScreen = later(() =>
+    import('./expectations/ExpectationsScreen').then((part) => part.ExpectationsScreen),
+);
 const FilesScreen = later(() => import('./files/FilesScreen').then((part) => part.FilesScreen));
 const HoursScreen = later(() => import('./hours/HoursScreen').then((part) => part.HoursScreen));
 const JourneysScreen = later(() => import('./journeys/JourneysScreen').then((part) => part.JourneysScreen));
@@ -48,6 +51,8 @@ const SCREENS: Record<Kind, ComponentType> = {
     mailbox: MailboxesScreen,
     line: LinesScreen,
     site: SitesScreen,
+    expectation: ExpectationsScreen,
+    settings: FilesScreen,
 };
 
 const STORED_MODE = 'meandros.mode';
@@ -87,7 +92,6 @@ export function App() {
                         <Route path="map/:id?" element={<MapScreen />} />
                         <Route path="paper" element={<PaperScreen />} />
                         <Route path="outbox" element={<OutboxScreen />} />
-                        <Route path="files" element={<FilesScreen />} />
                         <Route path="*" element={<Navigate to="/" replace />} />
                     </Route>
                 </Routes>

@@ -6,6 +6,7 @@ namespace Meandros\Core\Check;
 
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Queue;
+use Meandros\Core\Plan\Kind;
 
 /**
  * A queue to which neither a number nor a step leads.
@@ -21,7 +22,11 @@ final class QueueNobodyReaches implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        if ([] === $survey->plan->mentioning($element->id())) {
+        $others = array_filter(
+            $survey->plan->mentioning($element->id()),
+            static fn(Element $user): bool => Kind::Expectation !== $user->kind(),
+        );
+        if ([] === $others) {
             yield Finding::warning($element, '/name', 'queue-nobody-reaches');
         }
     }

@@ -29,8 +29,10 @@ final class Application
            meandros coverage PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--days N] [--zone ZONE] [--json]
            meandros endings PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--json]
            meandros impact BEFORE.json AFTER.json [--to NUMBER] [--from CALLER] --at MOMENT [--days N] [--json]
+           meandros check PLAN.json --at MOMENT [--days N] [--zone ZONE] [--json]
 
     NUMBER and CALLER are as people type them, an extension, or (for CALLER) "withheld".
+    check tells whether the expectations of the plan are kept from then on, and ends with 1 where one is not.
     MOMENT is like 2026-11-23T10:30 in the site's zone, or 2026-11-23T10:30:00+00:00.
 
     TEXT;
@@ -41,12 +43,15 @@ final class Application
      * @param \Closure(string): mixed $out
      * @param \Closure(string): mixed $err
      *
-     * @return int 0, or 2 for bad input
+     * @return int 0, 1 where an expectation is not kept, or 2 for bad input
      */
     public static function run(array $words, \Closure $out, \Closure $err): int
     {
         try {
             $command = array_shift($words);
+            if ('check' === $command) {
+                return CheckCommand::run(Options::parse($words, ['at', 'days', 'zone'], ['json']), $out);
+            }
             $out(
                 match ($command) {
                     'trace' => self::trace(Options::parse($words, ['to', 'from', 'at', 'zone', 'assume'], ['json'])),

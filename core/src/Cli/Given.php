@@ -22,6 +22,9 @@ use Meandros\Core\Wording\ProblemWords;
 /** What commands are given: a plan file, a call, a zone. */
 final class Given
 {
+    private const YEAR = 365;
+    private const MOST_DAYS = 1100;
+
     /**
      * The call of --to, --from and --at.
      *
@@ -77,6 +80,17 @@ final class Given
                     : \sprintf('--%s: %s', $option, $invalid->getMessage()),
             );
         }
+    }
+
+    /** @throws \InvalidArgumentException */
+    public static function days(Options $options): int
+    {
+        $days = $options->get('days', (string) self::YEAR);
+        if (!ctype_digit($days) || (int) $days < 1 || (int) $days > self::MOST_DAYS) {
+            throw new \InvalidArgumentException(\sprintf('--days: a whole number from 1 to %d.', self::MOST_DAYS));
+        }
+
+        return (int) $days;
     }
 
     /** @param int $place of the file among the arguments */

@@ -24,15 +24,13 @@ final class ProofCommands
 {
     private const JSON = \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR;
     private const DAY = 86400;
-    private const YEAR = 365;
-    private const MOST_DAYS = 1100;
 
     /** Who or what takes the calls to a number, and when. */
     public static function coverage(Options $options): string
     {
         $plan = Given::plan($options);
         [$call, $zone] = Given::call($options, $plan);
-        $until = $call->instant + self::days($options) * self::DAY;
+        $until = $call->instant + Given::days($options) * self::DAY;
         $coverage = Coverage::over(new Courses($plan, $call), $call->instant, $until);
         $words = new CourseWords($plan);
         $lines = $words->lines($coverage)[0];
@@ -77,7 +75,7 @@ final class ProofCommands
         $before = Given::plan($options);
         $after = Given::plan($options, 1);
         [$call, $zone] = Given::call($options, $after, self::firstNumber($after));
-        $until = $call->instant + self::days($options) * self::DAY;
+        $until = $call->instant + Given::days($options) * self::DAY;
         $words = new CourseWords($after, $before);
         $report = [];
         foreach ($options->has('to') ? [$call->dialled] : self::numbers($after) as $number) {
@@ -122,16 +120,6 @@ final class ProofCommands
         }
 
         return $text . ($report['isComplete'] ? '' : "There may be others, or sooner and later ones.\n");
-    }
-
-    private static function days(Options $options): int
-    {
-        $days = $options->get('days', (string) self::YEAR);
-        if (!ctype_digit($days) || (int) $days < 1 || (int) $days > self::MOST_DAYS) {
-            throw new \InvalidArgumentException(\sprintf('--days: a whole number from 1 to %d.', self::MOST_DAYS));
-        }
-
-        return (int) $days;
     }
 
     /** @return list<string> in E.164 */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan;
 
 use Meandros\Core\Plan\Element\CallerList;
+use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Element\HolidayCalendar;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
@@ -14,6 +15,7 @@ use Meandros\Core\Plan\Element\OutsideLine;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Queue;
+use Meandros\Core\Plan\Element\Settings;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Element\Team;
 
@@ -32,6 +34,8 @@ enum Kind: string
     case Queue = 'queue';
     case Mailbox = 'mailbox';
     case Line = 'line';
+    case Expectation = 'expectation';
+    case Settings = 'settings';
 
     /** @return class-string<Element> */
     public function elementClass(): string
@@ -49,6 +53,8 @@ enum Kind: string
             self::Queue => Queue::class,
             self::Mailbox => Mailbox::class,
             self::Line => OutsideLine::class,
+            self::Expectation => Expectation::class,
+            self::Settings => Settings::class,
         };
     }
 
@@ -76,7 +82,16 @@ enum Kind: string
             self::Person => ['rules'],
             self::Hours => ['week', 'seasons', 'specialDays'],
             self::Prompt => ['takes', 'machine'],
-            self::Site, self::Number, self::Calendar, self::Team, self::Queue, self::Mailbox, self::Line => [],
+            self::Site,
+            self::Number,
+            self::Calendar,
+            self::Team,
+            self::Queue,
+            self::Mailbox,
+            self::Line,
+            self::Expectation,
+            self::Settings
+                => [],
         };
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan;
 
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Settings;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\BlockShelf;
 
@@ -114,6 +115,12 @@ final class Plan
         }
 
         return array_values(array_filter($all, static fn(Element $element): bool => $element instanceof $class));
+    }
+
+    /** What holds for all of it. */
+    public function settings(): Settings
+    {
+        return $this->all(Settings::class)[0] ?? new Settings();
     }
 
     /**

@@ -52,6 +52,9 @@ final class Limits
     /** Of a prompt, in all languages. */
     public const TAKES = 200;
 
+    /** At one menu after the other, of a promise. */
+    public const PRESSES = 10;
+
     /** Of a trial call. */
     public const KEYS = 200;
     public const ASSUMPTIONS = 2000;

@@ -46,7 +46,8 @@ final class TimesWords
         return null === $season ? '' : \sprintf(' from %s to %s', When::date($season[0]), When::date($season[1]));
     }
 
-    private static function weekly(Weekly $weekly): string
+    /** "Mon–Fri 17:00–08:00". */
+    public static function weekly(Weekly $weekly): string
     {
         $days = self::days($weekly->days);
         $from = TimeOfDay::format($weekly->from);

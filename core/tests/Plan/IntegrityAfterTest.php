@@ -48,7 +48,10 @@ final class IntegrityAfterTest extends TestCase
             ['per_dana' => ['extension' => '288'], 'per_oluwaseun' => ['extension' => '288']],
             ['per_dana /extension extension-taken', 'per_oluwaseun /extension extension-taken'],
         ];
-        yield 'what others use goes' => [['team_lost' => null], ['jrn_lost /steps/1/target not-in-plan']];
+        yield 'what others use goes' => [
+            ['team_lost' => null],
+            ['exp_lost_sundays /promise/who not-in-plan', 'jrn_lost /steps/1/target not-in-plan'],
+        ];
         yield 'it goes, and what used it' => [['num_fax' => null, 'jrn_fax' => null], []];
         yield 'a target that is none' => [
             ['num_lost' => ['target' => 'prm_all_busy']],

@@ -190,6 +190,42 @@ final class LimitsTest extends TestCase
             '/destinations',
             $field('line', 'destinations'),
         ];
+        $promised = static fn(string $part, string $name): \Closure => static fn(array $list): array => [
+            'kind' => 'expectation',
+            $part => [$name => $list],
+        ];
+        foreach (
+            [
+                'numbers of a promise' => ['expectedCalls', 'calls', 'to', Limits::ELEMENTS],
+                'callers of a promise' => ['expectedCalls', 'calls', 'from', Limits::CALLERS],
+                'states of a promise' => ['expectedTimes', 'when', 'states', Limits::STATES],
+                'windows of a promise' => ['expectedTimes', 'when', 'windows', Limits::WEEK_BANDS],
+            ]
+            as $name => [$def, $part, $list, $most]
+        ) {
+            yield $name => ["/\$defs/$def/properties/$list", $most, "/$part/$list", $promised($part, $list)];
+        }
+        yield 'days of a promise' => [
+            '/$defs/expectedTimes/properties/windows/items/properties/days',
+            Limits::DAYS,
+            '/when/windows/0/days',
+            static fn(array $list): array => ['kind' => 'expectation', 'when' => ['windows' => [['days' => $list]]]],
+        ];
+        yield 'keys of a promise' => [
+            '/$defs/expectedCalls/properties/keys',
+            Limits::PRESSES,
+            '/calls/keys',
+            $promised('calls', 'keys'),
+        ];
+        yield 'outcomes of a promise' => [
+            '/$defs/promise/oneOf/4/properties/outcomes',
+            4,
+            '/promise/outcomes',
+            static fn(array $list): array => [
+                'kind' => 'expectation',
+                'promise' => ['that' => 'ends with', 'outcomes' => $list],
+            ],
+        ];
         yield 'steps' => ['/$defs/steps', Limits::STEPS, '/steps', $field('journey', 'steps')];
         yield 'people who may be dialled' => [
             '/$defs/menuDialling/properties/people',

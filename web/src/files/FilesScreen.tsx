@@ -10,6 +10,7 @@ import { patchDraft, usePlan } from '../plan/usePlan';
 import { upload } from '../sound/uploads';
 import { Field } from '../ui/Field';
 import { FileButton } from '../ui/FileButton';
+import { SettingsSheet } from './SettingsSheet';
 
 /** A plan that is about to take the draft's place, and what it would change. */
 interface Brought {
@@ -138,7 +139,10 @@ export function FilesScreen() {
                     />
                 )}
             </section>
-            <TakeAway which={moment.in} name={plan?.plan.name ?? ''} />
+            <div className="stacked-sheets">
+                <TakeAway which={moment.in} name={plan?.plan.name ?? ''} />
+                <SettingsSheet />
+            </div>
         </div>
     );
 }

@@ -4,6 +4,7 @@ import { api, ask, RefusedError } from '../api/client';
 import type { Trace } from '../api/types';
 import { EndingIcon } from '../call/EndingIcon';
 import { ImpactLine } from '../coverage/Impact';
+import { ExpectThis } from '../expectations/ExpectThis';
 import { DialledCode } from '../overrides/DialledCode';
 import { usePlan } from '../plan/usePlan';
 import { keyNote, useSingleKey, useSingleKeys } from '../ui/singleKeys';
@@ -66,6 +67,7 @@ export function AnswerStrip() {
                     <p>
                         <EndingIcon kind={trace.ending.kind} /> {trace.sentence} <Hold trace={trace} />{' '}
                         <Why trace={trace} />
+                        <ExpectThis />
                         <DialledCode trace={trace} />
                         {before && <span className="was quiet">Before your change: {before}</span>}
                     </p>

@@ -1,15 +1,12 @@
 import { Button, Input, Select } from 'antd';
-import type { AnsweringRule, Day } from '../api/types';
-import { DAY_NAMES, DAYS } from '../hours/bands';
-import { TimeInput } from '../hours/TimeInput';
+import type { AnsweringRule } from '../api/types';
+import { nextWindow, WindowFields } from '../hours/WindowFields';
 import { nowIn } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
 import { RemoveButton } from '../ui/RowButtons';
 import { later, type RuleProps } from './rules';
 import { STATUSES } from './useStatuses';
-
-type Window = AnsweringRule['when']['windows'][number];
 
 /** When a rule holds: hours or times of one's own, the status, how the call comes, who calls, and until when. */
 export function RuleWhen({ rule, person, disabled, onChange }: RuleProps) {
@@ -113,50 +110,6 @@ export function RuleWhen({ rule, person, disabled, onChange }: RuleProps) {
     );
 }
 
-function WindowFields({
-    name,
-    window,
-    site,
-    disabled,
-    onChange,
-    onRemove,
-}: {
-    name: string;
-    window: Window;
-    site: string | undefined;
-    disabled: boolean;
-    onChange: (part: Partial<Window>) => void;
-    onRemove: () => void;
-}) {
-    return (
-        <div className="line-row wrap">
-            <span>on</span>
-            <Select
-                aria-label={`Days of ${name}`}
-                mode="multiple"
-                size="small"
-                style={{ minWidth: 180 }}
-                value={window.days}
-                disabled={disabled}
-                options={DAYS.map((day) => ({ value: day, label: DAY_NAMES[day] }))}
-                onChange={(days: Day[]) =>
-                    days.length > 0 && onChange({ days: DAYS.filter((day) => days.includes(day)) })
-                }
-            />
-            <TimeInput
-                label={`From, ${name}`}
-                value={window.from}
-                disabled={disabled}
-                onSave={(from) => onChange({ from })}
-            />
-            –
-            <TimeInput label={`To, ${name}`} value={window.to} disabled={disabled} onSave={(to) => onChange({ to })} />
-            <span className="quiet">at {site}</span>
-            {!disabled && <RemoveButton label={`Remove ${name}`} onClick={onRemove} />}
-        </div>
-    );
-}
-
 /** Until when a rule holds, where it does not hold for good. */
 function EndOfRule({ rule, zone, disabled, onChange }: Omit<RuleProps, 'person'> & { zone: string }) {
     if (rule.until === null)
@@ -191,12 +144,4 @@ function EndOfRule({ rule, zone, disabled, onChange }: Omit<RuleProps, 'person'>
 /** The coming midnight on the clock of the site. */
 function midnight(zone: string): string {
     return later(`${nowIn(zone).slice(0, 10)}T00:00`, 24 * 60);
-}
-
-/** Saturday and Sunday to begin with; further ones on days that are still free. */
-function nextWindow(windows: Window[]): Window {
-    const free = DAYS.filter((day) => !windows.some((window) => window.days.includes(day)));
-    const weekend = free.filter((day) => day === 'sa' || day === 'su');
-    const days = weekend.length > 0 ? weekend : free.length > 0 ? free : DAYS.slice(0, 1);
-    return { days, from: '09:00', to: '17:00' };
 }

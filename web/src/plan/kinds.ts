@@ -1,3 +1,4 @@
+import { LIMITS } from '../api/limits';
 import type { Element, Kind, Of, Site } from '../api/types';
 import type { PlanIndex } from './usePlan';
 
@@ -10,8 +11,8 @@ interface KindInfo<K extends Kind> {
     many: string;
     /** Of its screen. */
     path: string;
-    /** Under which heading its screen stands. */
-    group: 'reached' | 'answers' | 'where';
+    /** Under which heading its screen stands; null for one that is part of another screen. */
+    group: 'reached' | 'answers' | 'where' | 'will happen' | null;
     /** Whether a call can be sent straight to one. */
     takesCalls?: true;
     /** Nothing of it may stand there only once. */
@@ -230,6 +231,27 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
                       channels: 2,
                   }
                 : null,
+    },
+    expectation: {
+        mayBeCopied: true,
+        one: 'expectation',
+        aNew: 'a new expectation',
+        many: 'Expectations',
+        path: 'expectations',
+        group: 'will happen',
+        blank: () => ({
+            calls: { to: [], from: [], keys: null },
+            when: { hours: null, states: [], calendar: null, windows: [] },
+            promise: { that: 'ends with', outcomes: ['person', 'message'] },
+        }),
+    },
+    settings: {
+        one: 'settings',
+        aNew: 'settings',
+        many: 'Plan files',
+        path: 'files',
+        group: null,
+        blank: () => ({ loudness: LIMITS.settings.loudness.usual, longestWait: LIMITS.settings.longestWait.usual }),
     },
 };
 

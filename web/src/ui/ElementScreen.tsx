@@ -23,6 +23,8 @@ interface Props<K extends Kind> {
     kind: K;
     /** A few words beside the name in the list. */
     note: (element: Outlined<K>) => ReactNode;
+    /** What comes first in the list; the order is that of the plan where it is the same. */
+    rank?: (element: Outlined<K>) => number;
     /** More words that the search finds the element by. */
     searchable?: (element: Outlined<K>) => string;
     editor: (props: EditorProps<Of<K>>) => ReactNode;
@@ -34,7 +36,7 @@ interface Props<K extends Kind> {
 }
 
 /** All elements of a kind in a list, and the chosen one beside it, edited in place. */
-export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, adder, foot, empty }: Props<K>) {
+export function ElementScreen<K extends Kind>({ kind, note, rank, searchable, editor, adder, foot, empty }: Props<K>) {
     const plan = usePlan();
     const { id } = useParams();
     const { moment, search } = useMoment();
@@ -43,7 +45,10 @@ export function ElementScreen<K extends Kind>({ kind, note, searchable, editor, 
     const [wanted, setWanted] = useState('');
     const [name, setName] = useState('');
     const info = KINDS[kind];
-    const elements = useMemo(() => plan?.all(kind) ?? [], [plan, kind]);
+    const elements = useMemo(() => {
+        const all = plan?.all(kind) ?? [];
+        return rank ? all.toSorted((a, b) => rank(a) - rank(b)) : all;
+    }, [plan, kind, rank]);
     const shown = useMemo(() => {
         const words = wanted.toLowerCase().trim();
         return words === ''

@@ -16,10 +16,34 @@ import { fetchTheRest } from './later';
 import { Mark } from './Mark';
 import { ServerNotice } from './ServerNotice';
 
+/** Of the rail: kinds of elements first, then other screens. */
 const GROUPS = [
-    { title: 'What callers reach', group: 'reached' },
-    { title: 'Who answers', group: 'answers' },
-    { title: 'Where', group: 'where' },
+    { title: 'What callers reach', group: 'reached', others: [['/recordings', 'Recordings']] },
+    { title: 'Who answers', group: 'answers', others: [] },
+    { title: 'Where', group: 'where', others: [] },
+    {
+        title: 'What will happen',
+        group: 'will happen',
+        others: [
+            ['/all-numbers', 'All numbers now'],
+            ['/coverage', 'Coverage'],
+            ['/overflow', 'Overflow'],
+            ['/map', 'Map'],
+            ['/paper', 'On paper'],
+        ],
+    },
+    {
+        title: 'In force',
+        group: 'in force',
+        others: [
+            ['/open-now', 'Open now'],
+            ['/on-duty', 'On duty'],
+            ['/editions', 'Editions'],
+            ['/changes', 'Changes'],
+            ['/outbox', 'Outbox'],
+            ['/files', 'Plan files'],
+        ],
+    },
 ] as const;
 
 /** The frame of every screen: the moment bar, its answer, and the way to the screens. */
@@ -68,32 +92,17 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                     <Mark /> Meandros
                 </div>
                 {link('/', 'This call')}
-                {GROUPS.map(({ title, group }) => (
+                {GROUPS.map(({ title, group, others }) => (
                     <div key={title} className="rail-group">
                         <h2>{title}</h2>
-                        {ALL_KINDS.filter((kind) => KINDS[kind].group === group).map((kind) =>
-                            link(`/${KINDS[kind].path}`, KINDS[kind].many),
-                        )}
-                        {group === 'reached' && link('/recordings', 'Recordings')}
+                        {[
+                            ...ALL_KINDS.filter((kind) => KINDS[kind].group === group).map(
+                                (kind) => [`/${KINDS[kind].path}`, KINDS[kind].many] as const,
+                            ),
+                            ...others,
+                        ].map(([path, label]) => link(path, label))}
                     </div>
                 ))}
-                <div className="rail-group">
-                    <h2>What will happen</h2>
-                    {link('/all-numbers', 'All numbers now')}
-                    {link('/coverage', 'Coverage')}
-                    {link('/overflow', 'Overflow')}
-                    {link('/map', 'Map')}
-                    {link('/paper', 'On paper')}
-                </div>
-                <div className="rail-group">
-                    <h2>In force</h2>
-                    {link('/open-now', 'Open now')}
-                    {link('/on-duty', 'On duty')}
-                    {link('/editions', 'Editions')}
-                    {link('/changes', 'Changes')}
-                    {link('/outbox', 'Outbox')}
-                    {link('/files', 'Plan files')}
-                </div>
                 <div className="rail-foot">
                     <Tooltip title={undo ? `Take back: ${undo} (Ctrl+Z)` : 'Nothing to take back'} placement="top">
                         <Button

@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Dialled;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Settings;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Problem;
@@ -34,6 +35,7 @@ final readonly class Integrity
                 ...$this->brokenReferences($element),
                 ...$this->ownPhones($element),
                 ...$this->overlaps($element),
+                ...$this->otherSettings($element),
                 ...$endless[$id] ?? [],
             ];
             if ([] !== $found) {
@@ -82,6 +84,7 @@ final readonly class Integrity
             ...$this->ownPhones($element),
             ...$this->missedParts($element),
             ...$this->overlaps($element),
+            ...$this->otherSettings($element),
             ...EndlessJourney::problems($this->plan, $element),
         ];
         foreach (Dialled::by($element) as $pointer => $value) {
@@ -99,6 +102,14 @@ final readonly class Integrity
         }
 
         return $problems;
+    }
+
+    /** @return list<Problem> */
+    private function otherSettings(Element $element): array
+    {
+        return $element instanceof Settings && \count($this->plan->all(Settings::class)) > 1
+            ? [new Problem('/kind', 'settings-twice')]
+            : [];
     }
 
     /** @return list<Problem> */

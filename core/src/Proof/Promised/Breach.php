@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Promised;
+
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Proof\Course;
+
+/** Calls that do not keep a promise, all taking one course, and when. */
+final readonly class Breach
+{
+    /**
+     * @param non-empty-list<Number>          $numbers   to which calls fare so
+     * @param list<string>                    $keys      pressed at one menu after the other
+     * @param non-empty-list<array{int, int}> $intervals first instants, and first instants after them, in order
+     */
+    public function __construct(
+        public array $numbers,
+        public Caller $caller,
+        public array $keys,
+        public Course $course,
+        public array $intervals,
+    ) {}
+}

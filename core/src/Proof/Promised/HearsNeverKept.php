@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Promised;
+
+use Meandros\Core\Plan\Expected\HearsNever;
+use Meandros\Core\Plan\Expected\Promise;
+use Meandros\Core\Proof\Course;
+
+/** @implements Keeping<HearsNever> */
+final class HearsNeverKept implements Keeping
+{
+    public function isKept(Promise $promise, Course $course): bool
+    {
+        return !\in_array($promise->prompt, Noticed::prompts($course), true);
+    }
+}

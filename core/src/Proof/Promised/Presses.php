@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Promised;
+
+use Meandros\Core\Call\Keypad;
+use Meandros\Core\Plan\Step\MenuStep;
+use Meandros\Core\Proof\Course;
+use Meandros\Core\Routing\Happening\Asked;
+
+/** What callers may press at the next menu that hears nothing from them. */
+final class Presses
+{
+    /**
+     * @param list<string> $keys that were pressed on the course
+     *
+     * @return list<list<string>> the keys with what may be pressed then; nothing at a menu to which calls come back
+     */
+    public static function after(Course $course, array $keys): array
+    {
+        $menus = $next = [];
+        $pressed = 0;
+        foreach ($course->trace->events as $event) {
+            if (!($event->happening instanceof Asked)) {
+                continue;
+            }
+            $menu = $event->journey . ' ' . $event->step;
+            if (!$event->happening->pressed->isNothing()) {
+                ++$pressed;
+                $menus[$menu] = true;
+            } elseif ($pressed < \count($keys)) {
+                return [];
+            } elseif (isset($menus[$menu])) {
+                return $next;
+            } else {
+                foreach (self::at($event->happening->menu) as $more) {
+                    $next[] = [...$keys, ...$more];
+                }
+
+                return $next;
+            }
+        }
+
+        return [];
+    }
+
+    /** @param list<string> $keys whether all of them were asked for */
+    public static function areTaken(Course $course, array $keys): bool
+    {
+        $pressed = 0;
+        foreach ($course->trace->events as $event) {
+            $pressed += $event->happening instanceof Asked && !$event->happening->pressed->isNothing() ? 1 : 0;
+        }
+
+        return $pressed >= \count($keys);
+    }
+
+    /** @return list<list<string>> */
+    private static function at(MenuStep $menu): array
+    {
+        $keys = $menu->exits()->keys();
+        $wrong = array_values(array_diff(Keypad::KEYS, $keys))[0] ?? null;
+        $presses = array_map(static fn(string $key): array => [$key], $keys);
+        if (null !== $wrong && null !== $menu->exits()->find(MenuStep::WRONG)) {
+            $presses[] = array_fill(0, $menu->tries, $wrong);
+        }
+
+        return $presses;
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Wording;
+
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Promised\Breach;
+use Meandros\Core\Proof\Promised\Held;
+use Meandros\Core\Proof\Times;
+use Meandros\Core\Time\Moment;
+
+/** What became of a promise, as JSON: the data, and beside it the words. */
+final readonly class PromiseReport
+{
+    /** Ways in which it is broken, and intervals of each, that are told; of more, how many there are. */
+    private const MOST = 12;
+    private const INTERVALS = 60;
+    private const NUMBERS = 5;
+
+    private PromiseWords $words;
+    private CourseWords $courses;
+
+    /**
+     * @param int $from  first instant of the stretch that was looked at
+     * @param int $until first instant after it
+     */
+    public function __construct(private Plan $plan, private int $from, private int $until)
+    {
+        $this->words = new PromiseWords($plan);
+        $this->courses = new CourseWords($plan);
+    }
+
+    /** @return array{state: string, ...} */
+    public function of(Held $held): array
+    {
+        return [
+            'id' => $held->expectation->id(),
+            'name' => $held->expectation->name(),
+            'sentence' => $this->words->parts($held->expectation),
+            'state' => match (true) {
+                !$held->isKept() => 'broken',
+                $held->left > 0 => 'not looked at',
+                !$held->applies => 'never due',
+                default => 'kept',
+            },
+            'isComplete' => $held->isComplete,
+            'left' => $held->left,
+            'ways' => \count($held->breaches),
+            'breaches' => array_map($this->breach(...), \array_slice($held->breaches, 0, self::MOST)),
+        ];
+    }
+
+    /** What becomes of the calls. */
+    public function what(Breach $breach): string
+    {
+        return $this->courses->takes($breach->course);
+    }
+
+    /** @return array<string, mixed> */
+    private function breach(Breach $breach): array
+    {
+        $zone = $this->plan->get(Site::class, $breach->numbers[0]->site)->zone ?? 'UTC';
+
+        return [
+            'numbers' => array_map(
+                static fn(Number $one): array => [
+                    'id' => $one->id(),
+                    'name' => $one->name(),
+                    'number' => $one->example(),
+                ],
+                \array_slice($breach->numbers, 0, self::NUMBERS),
+            ),
+            'more' => max(0, \count($breach->numbers) - self::NUMBERS),
+            'caller' => $breach->caller->text,
+            'keys' => $breach->keys,
+            'what' => $this->what($breach),
+            'when' => TimesWords::of(Times::of($breach->intervals, $this->from, $this->until, $zone)),
+            'count' => \count($breach->intervals),
+            'intervals' => array_map(
+                static fn(array $one): array => [Moment::format($one[0], $zone), Moment::format($one[1], $zone)],
+                \array_slice($breach->intervals, 0, self::INTERVALS),
+            ),
+        ];
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Api;
+
+use Meandros\Core\Plan\Element\Expectation;
+use Meandros\Core\Proof\Promised\Suggestion;
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Routing\Router;
+use Meandros\Server\Proof\HeldPromises;
+use Meandros\Server\Storage\Live;
+use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\Plans;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Whether the expectations of a plan are kept, for a year from now on. */
+final readonly class ExpectationController
+{
+    /** Seconds after which no further number is looked at while somebody waits. */
+    private const WAITED = 3.0;
+
+    public function __construct(
+        private Plans $plans,
+        private HeldPromises $held,
+        private Router $router,
+        private Live $live,
+    ) {}
+
+    /** @throws NotFound */
+    #[Route('/api/plans/{which}/expectations', methods: ['GET'])]
+    public function all(string $which): JsonResponse
+    {
+        $plan = $this->plans->get($which);
+
+        return new JsonResponse([
+            'expectations' => $this->held->reports($plan, $plan->all(Expectation::class), self::WAITED),
+        ]);
+    }
+
+    /**
+     * What may be expected of calls like one that was tried.
+     *
+     * @throws InvalidData
+     */
+    #[Route('/api/expected', methods: ['POST'])]
+    public function suggested(Request $request): JsonResponse
+    {
+        $asked = TrialCallRequest::read($request, $this->plans);
+        $live = $this->live->state($asked->plan, $asked->call->instant);
+        $trace = $this->router->trace($asked->plan, $asked->call, $asked->assumptions, $live);
+        $suggestion = Suggestion::of($trace, $asked->plan) ?? throw InvalidData::at('/to', 'not-to-a-number');
+
+        return new JsonResponse(array_diff_key($suggestion->toJson(), ['id' => true]));
+    }
+
+    /** @throws NotFound */
+    #[Route('/api/plans/{which}/expectations/{id}', methods: ['GET'])]
+    public function one(string $which, string $id): JsonResponse
+    {
+        $plan = $this->plans->get($which);
+        $expectation =
+            $plan->get(Expectation::class, $id) ?? throw new NotFound('There is no such expectation in this plan.');
+
+        return new JsonResponse($this->held->reports($plan, [$expectation], self::WAITED)[0]);
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Proof;
+
+use Meandros\Core\Plan\Element\Expectation;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Promised\Held;
+use Meandros\Core\Proof\Promised\Holding;
+use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Wording\PromiseReport;
+use Meandros\Server\Now;
+use Meandros\Server\Storage\Live;
+
+/** The expectations of a plan, held against the coming year. */
+final readonly class HeldPromises
+{
+    private const DAYS = 366;
+
+    public function __construct(private Live $live, private Now $now) {}
+
+    /**
+     * @param list<Expectation> $expectations
+     * @param float             $seconds      after which no further number is looked at
+     *
+     * @return list<array{state: string, ...}> one each
+     */
+    public function reports(Plan $plan, array $expectations, float $seconds): array
+    {
+        [$from, $until] = $this->stretch();
+        $report = new PromiseReport($plan, $from, $until);
+
+        return array_map($report->of(...), $this->hold($plan, $expectations, $seconds));
+    }
+
+    /**
+     * @param list<Expectation> $expectations
+     *
+     * @return list<Held> one each
+     */
+    public function hold(Plan $plan, array $expectations, float $seconds): array
+    {
+        [$from, $until] = $this->stretch();
+        $holding = new Holding($plan, $from, $until, $this->live->state($plan, $from));
+        $end = microtime(true) + $seconds;
+
+        return array_map(
+            static fn(Expectation $one): Held => $holding->hold($one, static fn(): bool => microtime(true) < $end),
+            $expectations,
+        );
+    }
+
+    /** @return array{int, int} from now on */
+    private function stretch(): array
+    {
+        return [$this->now->second(), $this->now->second() + self::DAYS * CivilDate::SECONDS_PER_DAY];
+    }
+}

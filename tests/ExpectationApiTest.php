@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Tests;
+
+/** What was promised of calls, held against what becomes of them. */
+final class ExpectationApiTest extends ApiTestCase
+{
+    private const PROMISE = [
+        'kind' => 'expectation',
+        'name' => 'Berths by day',
+        'calls' => ['to' => ['num_exception_berths'], 'from' => [], 'keys' => null],
+        'when' => ['hours' => 'hrs_reception', 'states' => [], 'calendar' => null, 'windows' => []],
+        'promise' => ['that' => 'rings', 'who' => null, 'within' => 30],
+    ];
+
+    public function testAPromiseIsHeldAsOneEdits(): void
+    {
+        $added = $this->send('POST', '/api/plans/draft/elements', self::PROMISE);
+        $this->assertStatus(201);
+        $id = (string) array_key_first($added['elements']);
+        self::assertStringStartsWith('exp_', $id);
+        $kept = $this->send('GET', "/api/plans/draft/expectations/$id");
+        $this->assertStatus(200);
+        self::assertSame(
+            ['kept', [], true, 0],
+            [$kept['state'], $kept['breaches'], $kept['isComplete'], $kept['left']],
+        );
+        self::assertSame(
+            [
+                'calls' => 'Calls to Berth telephones',
+                'when' => 'while Reception hours are open',
+                'promise' => 'ring somebody within 30 s',
+            ],
+            $kept['sentence'],
+        );
+
+        $this->change('num_exception_berths', ['target' => 'mbx_reception']);
+        $broken = $this->send('GET', "/api/plans/draft/expectations/$id");
+        self::assertSame('broken', $broken['state']);
+        [$breach] = $broken['breaches'];
+        self::assertSame(['num_exception_berths'], array_column($breach['numbers'], 'id'));
+        self::assertSame('a message with Reception mailbox', $breach['what']);
+        self::assertStringContainsString('Mon–Fri 08:30–17:30', $breach['when']);
+        self::assertGreaterThan(250, $breach['count']);
+        [$since] = $breach['intervals'][1];
+        self::assertSame(
+            'message',
+            $this->send('POST', '/api/trial-calls', [
+                'to' => $breach['numbers'][0]['number'],
+                'from' => $breach['caller'],
+                'at' => $since,
+            ])['ending']['kind'],
+        );
+        $all = $this->send('GET', '/api/plans/draft/expectations')['expectations'];
+        self::assertContains($id, array_column($all, 'id'));
+        $this->send('GET', '/api/plans/draft/expectations/hrs_reception');
+        $this->assertStatus(404);
+    }
+
+    public function testAnAnswerBecomesAnExpectation(): void
+    {
+        $suggested = $this->send('POST', '/api/expected', ['to' => self::BOOKINGS, 'at' => '2026-11-23T10:30']);
+        $this->assertStatus(200);
+        $added = $this->send('POST', '/api/plans/draft/elements', $suggested);
+        $this->assertStatus(201);
+        $id = (string) array_key_first($added['elements']);
+        $held = $this->send('GET', "/api/plans/draft/expectations/$id");
+        self::assertSame('kept', $held['state']);
+        self::assertSame('Calls to Bookings, where nothing is pressed', $held['sentence']['calls']);
+        $this->send('POST', '/api/expected', ['to' => '205', 'at' => '2026-11-23T10:30']);
+        $this->assertStatus(422);
+    }
+
+    public function testWhatIsPromisedSomethingCannotGo(): void
+    {
+        $refused = $this->send(
+            'POST',
+            '/api/plans/draft/elements',
+            [
+                'promise' => ['that' => 'never rings', 'who' => 'nobody_of_that_id'],
+            ] + self::PROMISE,
+        );
+        $this->assertStatus(422);
+        self::assertSame('/promise/who', $refused['errors'][0]['pointer']);
+    }
+}

@@ -1,0 +1,112 @@
+import { Input, Select } from 'antd';
+import { useState } from 'react';
+import type { Expectation, Kind } from '../api/types';
+import { usePlan } from '../plan/usePlan';
+import type { EditorProps } from '../ui/ElementScreen';
+import { Field } from '../ui/Field';
+
+const PRESSES = [
+    { value: 'any', label: 'whatever callers press' },
+    { value: 'none', label: 'where nothing is pressed' },
+    { value: 'these', label: 'where these keys are pressed' },
+];
+
+/** Of which calls something is promised. */
+export function CallsFields({ value, change, error, disabled }: EditorProps<Expectation>) {
+    const { calls } = value;
+    const set = (part: Partial<Expectation['calls']>) => change({ ...value, calls: { ...calls, ...part } });
+    const press = calls.keys === null ? 'any' : calls.keys.length === 0 ? 'none' : 'these';
+    return (
+        <fieldset>
+            <legend>Calls</legend>
+            <Many
+                label="To"
+                kind="number"
+                none="any number"
+                value={calls.to}
+                error={error('/calls/to')}
+                disabled={disabled}
+                onChange={(to) => set({ to })}
+            />
+            <Many
+                label="From"
+                kind="callers"
+                none="anybody"
+                value={calls.from}
+                error={error('/calls/from')}
+                disabled={disabled}
+                onChange={(from) => set({ from })}
+            />
+            <Field label="Keys" error={error('/calls/keys')}>
+                {(a11y) => (
+                    <span className="line-row tight">
+                        <Select
+                            {...a11y}
+                            aria-label="What callers press"
+                            value={press}
+                            disabled={disabled}
+                            options={PRESSES}
+                            onChange={(next) => set({ keys: next === 'any' ? null : next === 'none' ? [] : ['1'] })}
+                        />
+                        {press === 'these' && (
+                            <Input
+                                key={calls.keys?.join('')}
+                                aria-label="Keys pressed at one menu after the other"
+                                style={{ width: 90 }}
+                                maxLength={10}
+                                defaultValue={calls.keys?.join('')}
+                                disabled={disabled}
+                                onBlur={(event) => {
+                                    const keys = [...event.target.value.replaceAll(/[^0-9*#]/g, '')];
+                                    if (keys.join() !== calls.keys?.join()) set({ keys: keys as typeof calls.keys });
+                                }}
+                            />
+                        )}
+                    </span>
+                )}
+            </Field>
+        </fieldset>
+    );
+}
+
+/** Some elements of a kind, or all where none is named. */
+function Many({
+    label,
+    kind,
+    none,
+    value,
+    error,
+    disabled,
+    onChange,
+}: {
+    label: string;
+    kind: Kind;
+    none: string;
+    value: string[];
+    error: string | undefined;
+    disabled: boolean;
+    onChange: (ids: string[]) => void;
+}) {
+    const plan = usePlan();
+    const [open, setOpen] = useState(false);
+    // Closed, it needs the names of what is chosen only.
+    const shown = open ? (plan?.all(kind) ?? []) : value.flatMap((id) => plan?.get(kind, id) ?? []);
+    return (
+        <Field label={label} error={error}>
+            {(a11y) => (
+                <Select
+                    {...a11y}
+                    mode="multiple"
+                    aria-label={label}
+                    placeholder={none}
+                    showSearch={{ optionFilterProp: 'label' }}
+                    onOpenChange={setOpen}
+                    value={value}
+                    disabled={disabled}
+                    options={shown.map((one) => ({ value: one.id, label: one.name }))}
+                    onChange={onChange}
+                />
+            )}
+        </Field>
+    );
+}

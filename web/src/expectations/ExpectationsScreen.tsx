@@ -1,0 +1,36 @@
+import { useCallback } from 'react';
+import type { HeldExpectation } from '../api/types';
+import { ElementScreen } from '../ui/ElementScreen';
+import { ExpectationEditor } from './ExpectationEditor';
+import { useExpectations } from './useExpectations';
+
+const STATES: Record<HeldExpectation['state'], { mark: string; words: string }> = {
+    kept: { mark: '✓', words: 'kept' },
+    broken: { mark: '✗', words: 'broken' },
+    'never due': { mark: '–', words: 'never due' },
+    'not looked at': { mark: '…', words: 'not looked at in time' },
+};
+
+/** Promises about calls, each held against every moment of the coming year. */
+export function ExpectationsScreen() {
+    const { data } = useExpectations();
+    const rank = useCallback((one: { id: string }) => (data?.get(one.id)?.state === 'broken' ? 0 : 1), [data]);
+    return (
+        <ElementScreen
+            kind="expectation"
+            empty="Nothing is promised of calls yet. An expectation says what must be so, and is held against every moment of the coming year as you edit."
+            rank={rank}
+            note={(one) => {
+                const held = data?.get(one.id);
+                return (
+                    held && (
+                        <span className={held.state === 'broken' ? 'alarm' : 'quiet'}>
+                            {STATES[held.state].mark} {STATES[held.state].words}
+                        </span>
+                    )
+                );
+            }}
+            editor={(props) => <ExpectationEditor {...props} held={data?.get(props.value.id)} />}
+        />
+    );
+}
