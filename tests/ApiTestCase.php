@@ -30,7 +30,9 @@ abstract class ApiTestCase extends WebTestCase
         self::getContainer()
             ->get(Draft::class)
             ->replaceAll(PlanCodec::decode((string) file_get_contents(self::DEMO)), 'Demo', null, EditState::Dropped);
-        self::getContainer()->get(Editions::class)->publish('First', null);
+        self::getContainer()
+            ->get(Editions::class)
+            ->publish('First', null, despite: static fn(): array => ['exp_port_sleeps' => 'It was so.']);
     }
 
     /**

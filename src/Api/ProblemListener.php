@@ -7,6 +7,7 @@ namespace Meandros\Server\Api;
 use Doctrine\DBAL\Exception\ConnectionException;
 use Doctrine\DBAL\Exception\ConstraintViolationException;
 use Doctrine\DBAL\Exception\DriverException;
+use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Place;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
@@ -14,6 +15,7 @@ use Meandros\Core\Reading\Problem;
 use Meandros\Core\Routing\TooMuchWork;
 use Meandros\Core\Wording\FindingWords;
 use Meandros\Core\Wording\ProblemWords;
+use Meandros\Server\Proof\BrokenPromises;
 use Meandros\Server\Storage\AlreadyExists;
 use Meandros\Server\Storage\Damaged;
 use Meandros\Server\Storage\InUse;
@@ -57,6 +59,16 @@ final readonly class ProblemListener
                 409,
                 'Not published',
                 self::listed('findings', array_map(FindingWords::report(...), $error->findings)),
+            ],
+            $error instanceof BrokenPromises => [
+                409,
+                'Not published',
+                [
+                    'expectations' => array_map(
+                        static fn(Expectation $one): string => $one->id(),
+                        $error->expectations,
+                    ),
+                ],
             ],
             $error instanceof Damaged => [409, 'Damaged', []],
             $error instanceof StaleRevision => [412, 'Changed meanwhile', ['revision' => $error->current]],

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Meandros\Server\Api;
 
 use Meandros\Core\Reading\InvalidData;
-use Meandros\Core\Routing\AnswerChange;
 use Meandros\Core\Routing\Entry;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\TooMuchWork;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\TraceReport;
+use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
@@ -24,8 +24,9 @@ final readonly class TrialCallController
     public function __construct(
         private Plans $plans,
         private Router $router,
-        private AnswerChange $changes,
+        private LiveChange $changes,
         private Live $live,
+        private Editions $editions,
     ) {}
 
     /**
@@ -43,9 +44,18 @@ final readonly class TrialCallController
             $this->live->state($asked->plan, $asked->call->instant),
         );
 
+        $report = TraceReport::of($trace, $asked->plan, $asked->zone);
+        $next = 'live' === $asked->which ? $this->editions->next($asked->call->instant) : null;
+        // What another edition changes is not looked at here: from then on, it is another plan.
+        if (null !== $next && $next[1] < ($trace->holds->until ?? \PHP_INT_MAX)) {
+            $report['holds']['until'] = Moment::format($next[1], $asked->zone);
+        }
+
         return new JsonResponse(
-            ['directSteps' => Entry::directSteps($asked->plan, $asked->call->dialled)] +
-                TraceReport::of($trace, $asked->plan, $asked->zone),
+            [
+                'directSteps' => Entry::directSteps($asked->plan, $asked->call->dialled),
+                'edition' => 'live' === $asked->which ? $this->editions->live($asked->call->instant) : null,
+            ] + $report,
         );
     }
 
@@ -57,13 +67,9 @@ final readonly class TrialCallController
     public function change(string $direction, Request $request): JsonResponse
     {
         $asked = TrialCallRequest::read($request, $this->plans);
-        $live = $this->live->state($asked->plan);
         $instant = $looked = null;
         try {
-            $instant =
-                'next' === $direction
-                    ? $this->changes->next($asked->plan, $asked->call, $asked->assumptions, $live)
-                    : $this->changes->previous($asked->plan, $asked->call, $asked->assumptions, $live);
+            $instant = 'next' === $direction ? $this->changes->next($asked) : $this->changes->previous($asked);
         } catch (TooMuchWork $enough) {
             $looked = $enough->instant ?? throw $enough;
         }

@@ -19,7 +19,6 @@ use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\AssumptionCheck;
-use Meandros\Core\Time\Moment;
 use Meandros\Server\Storage\Plans;
 use Symfony\Component\HttpFoundation\Request;
 
@@ -55,9 +54,11 @@ final readonly class TrialCallRequest
         $call = new TrialCall(
             self::dialled($in->field('to'), $to, $plan, $site),
             self::caller($in->field('from'), $site),
-            self::instant($in->field('at'), $zone),
+            MomentReader::read($in->field('at'), $zone),
         );
 
+        // What is live at a later time may be another edition.
+        $plan = 'live' === $which && null === $element ? $plans->get($which, $call->instant) : $plan;
         $assumptions = Assumptions::fromJson($in->field('assume'));
         self::orComplain($in->field('assume'), static fn() => AssumptionCheck::check($plan, $assumptions, $call), null);
 
@@ -97,20 +98,6 @@ final readonly class TrialCallRequest
             static fn(): Caller => Caller::parse($in->optionalText(40), $site->country ?? 'ZZ'),
             $withheld,
         );
-    }
-
-    private static function instant(Input $in, string $zone): int
-    {
-        $text = $in->text(40);
-        try {
-            return '' === $text ? 0 : Moment::parse($text, $zone);
-        } catch (InvalidData $invalid) {
-            throw $invalid;
-        } catch (\InvalidArgumentException $invalid) {
-            $in->complain('no-such-moment', ['reason' => $invalid->getMessage()]);
-
-            return 0;
-        }
     }
 
     /**

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Command;
 
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Wording\ProblemWords;
+use Meandros\Server\Proof\PublishDespite;
 use Meandros\Server\Sound\SamplePlan;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\Editions;
@@ -23,6 +25,7 @@ final class LoadPlan extends Command
     public function __construct(
         private readonly Draft $draft,
         private readonly Editions $editions,
+        private readonly PublishDespite $despite,
         private readonly SamplePlan $sample,
     ) {
         parent::__construct();
@@ -59,7 +62,11 @@ final class LoadPlan extends Command
             return self::FAILURE;
         }
         $this->draft->replaceAll($plan, 'Bring in the demo plan', null, EditState::Dropped);
-        $this->editions->publish('The first edition', null);
+        $this->editions->publish(
+            'The first edition',
+            null,
+            despite: fn(Plan $plan): array => $this->despite->reasons($plan, 'It was so when the plan was brought in.'),
+        );
         $output->writeln(\sprintf('Loaded %d elements from %s.', \count($plan->elements()), $file));
 
         return self::SUCCESS;

@@ -14,7 +14,7 @@ use Meandros\Server\Now;
 use Meandros\Server\Storage\Entity\Edition;
 use Symfony\Component\DependencyInjection\Attribute\Lazy;
 
-/** Published plans. The last one whose document is intact is live. */
+/** Published plans. Live is, at any instant, the one that came into force last, of those whose document is intact. */
 final readonly class Editions
 {
     private const LOCK = 7120002;
@@ -30,12 +30,14 @@ final readonly class Editions
     ) {}
 
     /**
-     * @param int|null $revision of the draft that was looked at; null: whatever it is
+     * @param int|null                                     $revision of the draft that was looked at; null: whatever it is
+     * @param int|null                                     $from     Unix seconds from which calls are routed by it; null for now
+     * @param (\Closure(Plan): array<string, string>)|null $despite  why it is published although an expectation is broken, by the expectation's id
      *
      * @throws NotPublishable when something unfinished blocks it, or nothing differs from the live edition
      * @throws StaleRevision
      */
-    public function publish(string $note, ?int $revision): Edition
+    public function publish(string $note, ?int $revision, ?int $from = null, ?\Closure $despite = null): Edition
     {
         $draft = $this->draft->read();
         if (null !== $revision && $draft->revision !== $revision) {
@@ -64,15 +66,79 @@ final readonly class Editions
         // What could not be read back is never stored: this fails where anything in it does not hold.
         PlanCodec::readBack($document);
 
-        return $this->entities->wrapInTransaction(function () use ($note, $document): Edition {
+        $reasons = null === $despite ? [] : $despite($draft->plan);
+
+        return $this->keep($document, $note, $from ?? $this->now->second(), $reasons);
+    }
+
+    /**
+     * Publishes what an edition holds once more: calls are routed by it again.
+     *
+     * @throws NotFound
+     * @throws Damaged
+     * @throws NotPublishable when it is what is live
+     */
+    public function again(int $number): Edition
+    {
+        $edition = $this->get($number);
+        if (!$edition->isIntact()) {
+            throw new Damaged($number);
+        }
+
+        return $this->keep(
+            $edition->document,
+            \sprintf('Back to edition %d', $number),
+            $this->now->second(),
+            $edition->despite,
+        );
+    }
+
+    /**
+     * Takes an edition back before it comes into force.
+     *
+     * @throws NotFound
+     * @throws NotPublishable when it is in force already, or was
+     */
+    public function revoke(int $number): Edition
+    {
+        $edition = $this->get($number);
+        $isRevoked = $this->database->executeStatement(
+            'UPDATE edition SET revoked_at = ? WHERE number = ? AND in_force_from > ? AND revoked_at IS NULL',
+            [$this->now->second(), $number, $this->now->second()],
+        );
+        if (0 === $isRevoked) {
+            throw new NotPublishable(
+                \sprintf(
+                    'Edition %d %s. Only what is still to come can be taken back.',
+                    $number,
+                    null === $edition->revokedAt ? 'came into force already' : 'was taken back already',
+                ),
+            );
+        }
+        $edition->revokedAt = $this->now->second();
+
+        return $edition;
+    }
+
+    /** @param array<string, string> $despite */
+    private function keep(string $document, string $note, int $from, array $despite): Edition
+    {
+        return $this->entities->wrapInTransaction(function () use ($document, $note, $from, $despite): Edition {
             $this->database->executeStatement('SELECT pg_advisory_xact_lock(?)', [self::LOCK]);
-            $last = $this->last();
-            if ($last?->document === $document && $last->isIntact()) {
+            $then = $this->live($from);
+            $same = null === $then ? null : $this->get($then);
+            if ($same?->document === $document) {
                 throw new NotPublishable(
-                    \sprintf('The draft is the same as edition %d, which is live.', $last->number),
+                    \sprintf(
+                        'This is the same as edition %d, which %s.',
+                        $same->number,
+                        $from > $this->now->second() ? 'is in force then' : 'is live',
+                    ),
                 );
             }
-            $edition = new Edition(($last->number ?? 0) + 1, $note, 'demo', $this->now->moment(), $document);
+            $last = $this->database->fetchOne('SELECT coalesce(max(number), 0) FROM edition');
+            \assert(is_numeric($last));
+            $edition = new Edition((int) $last + 1, $note, 'demo', $this->now->moment(), $document, $from, $despite);
             $this->entities->persist($edition);
 
             return $edition;
@@ -86,26 +152,47 @@ final readonly class Editions
             throw new NotFound(\sprintf('There is no edition %d.', $number));
     }
 
-    /** The number of the edition that calls are routed by; null where there is none. */
-    public function live(): ?int
+    /** The number of the edition that calls are routed by, now or at an instant to come; null where there is none. */
+    public function live(?int $at = null): ?int
     {
+        $at = max($at ?? 0, $this->now->second());
         for (
-            $before = \PHP_INT_MAX >> 32;
+            $passed = 0;
             false !==
             ($row = $this->database->fetchNumeric(
-                'SELECT number, checksum FROM edition WHERE number < ? ORDER BY number DESC LIMIT 1',
-                [$before],
+                'SELECT number, checksum FROM edition WHERE in_force_from <= ? AND revoked_at IS NULL ORDER BY in_force_from DESC, number DESC LIMIT 1 OFFSET ?',
+                [$at, $passed],
             ));
-
+            ++$passed
         ) {
             /** @var array{int, string} $row */
-            [$before, $checksum] = $row;
-            if ($this->isIntact($before, $checksum)) {
-                return $before;
+            if ($this->isIntact($row[0], $row[1])) {
+                return $row[0];
             }
         }
 
         return null;
+    }
+
+    /** @return array{int, int}|null the edition that comes into force next after an instant, and from when on */
+    public function next(?int $after = null): ?array
+    {
+        /** @var array{int, int}|false $row */
+        $row = $this->database->fetchNumeric(
+            'SELECT number, in_force_from FROM edition WHERE in_force_from > ? AND revoked_at IS NULL ORDER BY in_force_from, number DESC LIMIT 1',
+            [max($after ?? 0, $this->now->second())],
+        );
+
+        return false === $row ? null : $row;
+    }
+
+    /** @return int|null since when an edition is in force that is to be live at an instant; null where it is live already */
+    public function since(int $at): ?int
+    {
+        $number = $this->live($at);
+        $from = null === $number ? 0 : $this->get($number)->inForceFrom;
+
+        return $from > $this->now->second() ? $from : null;
     }
 
     /** Looked at once, and then now and then: a document does not change by itself. */
@@ -133,16 +220,17 @@ final readonly class Editions
      */
     public function page(int $most, ?int $before): array
     {
-        /** @var list<array{number: int, note: string, who: string, publishedAt: \DateTimeImmutable, checksum: string}> $rows */
+        /** @var list<array{number: int, note: string, who: string, publishedAt: \DateTimeImmutable, checksum: string, inForceFrom: int, revokedAt: int|null, despite: array<string, string>}> $rows */
         $rows = $this->entities
             ->createQuery(
-                'SELECT e.number, e.note, e.who, e.publishedAt, e.checksum FROM ' .
+                'SELECT e.number, e.note, e.who, e.publishedAt, e.checksum, e.inForceFrom, e.revokedAt, e.despite FROM ' .
                     Edition::class .
                     ' e WHERE e.number < :before ORDER BY e.number DESC',
             )
             ->setParameter('before', $before ?? \PHP_INT_MAX >> 32)
             ->setMaxResults($most)
             ->getArrayResult();
+        $moment = static fn(?int $at): ?string => null === $at ? null : gmdate(\DATE_RFC3339, $at);
 
         return array_map(
             static fn(array $row): array => [
@@ -151,6 +239,9 @@ final readonly class Editions
                 'who' => $row['who'],
                 'at' => $row['publishedAt']->format(\DATE_RFC3339),
                 'checksum' => $row['checksum'],
+                'inForceFrom' => $moment($row['inForceFrom']),
+                'revokedAt' => $moment($row['revokedAt']),
+                'despite' => (object) $row['despite'],
             ],
             $rows,
         );
@@ -194,7 +285,10 @@ final readonly class Editions
     public function damagedLatest(): ?int
     {
         /** @var array{int, string}|false $last */
-        $last = $this->database->fetchNumeric('SELECT number, checksum FROM edition ORDER BY number DESC LIMIT 1');
+        $last = $this->database->fetchNumeric(
+            'SELECT number, checksum FROM edition WHERE in_force_from <= ? AND revoked_at IS NULL ORDER BY in_force_from DESC, number DESC LIMIT 1',
+            [$this->now->second()],
+        );
 
         return false === $last || $this->isIntact($last[0], $last[1]) ? null : $last[0];
     }
@@ -225,10 +319,5 @@ final readonly class Editions
         }
 
         return PlanCodec::storedPlan($edition->document);
-    }
-
-    private function last(): ?Edition
-    {
-        return $this->entities->getRepository(Edition::class)->findOneBy([], ['number' => 'DESC']);
     }
 }

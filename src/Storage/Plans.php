@@ -19,13 +19,17 @@ final readonly class Plans
         return null === $live ? $this->draft->plan() : $this->editions->plan($live);
     }
 
-    /** @throws NotFound */
-    public function get(string $which): Plan
+    /**
+     * @param int|null $at Unix seconds: of what is live, the one that is in force then; null for now
+     *
+     * @throws NotFound
+     */
+    public function get(string $which, ?int $at = null): Plan
     {
         return match (true) {
             'draft' === $which => $this->draft->plan(),
             'live' === $which => $this->editions->plan(
-                $this->editions->live() ?? throw new NotFound('Nothing is published yet, so nothing is live.'),
+                $this->editions->live($at) ?? throw new NotFound('Nothing is published yet, so nothing is live.'),
             ),
             1 === preg_match('/^[1-9][0-9]{0,8}$/D', $which) => $this->editions->plan((int) $which),
             default => throw new NotFound(

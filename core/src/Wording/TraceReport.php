@@ -17,7 +17,7 @@ final class TraceReport
     /**
      * @param string $zone for writing instants
      *
-     * @return array{sentence: string, events: list<array{second: int, journey: string|null, step: string|null, kind: string, what: array<string, mixed>, because: array<string, mixed>, shown: array<string, string|null>, text: string, reason: string}>, ...<string, mixed>}
+     * @return array{sentence: string, holds: array{since: string|null, until: string|null}, events: list<array{second: int, journey: string|null, step: string|null, kind: string, what: array<string, mixed>, because: array<string, mixed>, shown: array<string, string|null>, text: string, reason: string}>, ...<string, mixed>}
      */
     public static function of(Trace $trace, Plan $plan, string $zone): array
     {

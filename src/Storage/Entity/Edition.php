@@ -15,6 +15,10 @@ class Edition
     #[ORM\Column(length: 64)]
     public readonly string $checksum;
 
+    /** Unix seconds at which it was taken back, before it came into force. */
+    #[ORM\Column(name: 'revoked_at', type: Types::BIGINT, nullable: true)]
+    public ?int $revokedAt = null;
+
     public function __construct(
         #[ORM\Id] #[ORM\Column] public readonly int $number,
         #[ORM\Column(type: Types::TEXT)] public readonly string $note,
@@ -24,6 +28,10 @@ class Edition
         ]
         public readonly \DateTimeImmutable $publishedAt,
         #[ORM\Column(type: Types::TEXT)] public readonly string $document,
+        /** Unix seconds from which calls are routed by it. */
+        #[ORM\Column(name: 'in_force_from', type: Types::BIGINT)] public readonly int $inForceFrom,
+        /** @var array<string, string> why it was published although an expectation is broken, by the expectation's id */
+        #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])] public readonly array $despite = [],
     ) {
         $this->checksum = hash('sha256', $document);
     }
@@ -31,5 +39,20 @@ class Edition
     public function isIntact(): bool
     {
         return hash_equals($this->checksum, hash('sha256', $this->document));
+    }
+
+    /** @return array<string, mixed> without its document */
+    public function toJson(): array
+    {
+        return [
+            'number' => $this->number,
+            'note' => $this->note,
+            'who' => $this->who,
+            'at' => $this->publishedAt->format(\DATE_RFC3339),
+            'checksum' => $this->checksum,
+            'inForceFrom' => gmdate(\DATE_RFC3339, $this->inForceFrom),
+            'revokedAt' => null === $this->revokedAt ? null : gmdate(\DATE_RFC3339, $this->revokedAt),
+            'despite' => (object) $this->despite,
+        ];
     }
 }

@@ -61,6 +61,7 @@ export type Job = Schemas['Job'];
 export type WantedRecording = Schemas['WantedRecording'];
 export type Stay = Schemas['Stay'];
 export type Edit = Schemas['Edit'];
+export type Edition = Schemas['Edition'];
 export type Pending = Schemas['Pending'];
 export type TraceEvent = Schemas['Event'];
 export type TrialCall = Schemas['TrialCall'];

@@ -1,5 +1,7 @@
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback } from 'react';
 import { api, ask } from '../api/client';
+import { useWrite } from '../plan/writes';
 
 const AT_ONCE = 50;
 
@@ -19,6 +21,20 @@ export function useEditionsQuery() {
 
 export function useEditions() {
     return useEditionsQuery().data?.pages.flatMap((page) => page.editions) ?? [];
+}
+
+/** Takes an edition back before it comes into force. */
+export function useRevoke() {
+    const queries = useQueryClient();
+    const told = useWrite();
+    return useCallback(
+        async (number: number) => {
+            const params = { path: { number } };
+            await told(() => ask(api.POST('/api/editions/{number}/revoke', { params, body: {} })));
+            await queries.invalidateQueries({ queryKey: ['editions'] });
+        },
+        [queries, told],
+    );
 }
 
 /** What publishing would change, and the revision of the draft that says so. */

@@ -1,6 +1,7 @@
 import { Button, Tooltip } from 'antd';
 import { Suspense, useEffect } from 'react';
 import { NavLink, Outlet } from 'react-router';
+import { ToCome } from '../editions/ToCome';
 import { AnswerStrip } from '../moment/AnswerStrip';
 import { MomentBar } from '../moment/MomentBar';
 import { useAnswer } from '../moment/useAnswer';
@@ -137,6 +138,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                     <ServerNotice />
                     <JobsNotice />
                     <OverrideBanner />
+                    <ToCome />
                     <MomentBar />
                     <AnswerStrip />
                 </header>

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Proof;
+
+use Meandros\Core\Plan\Element\Expectation;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Promised\Held;
+use Meandros\Server\Storage\Editions;
+use Meandros\Server\Storage\Plans;
+
+/** Expectations that a plan breaks, and why it may be published all the same. */
+final readonly class PublishDespite
+{
+    /** Seconds after which no further number is looked at. */
+    private const WAITED = 8.0;
+
+    public function __construct(private HeldPromises $held, private Editions $editions, private Plans $plans) {}
+
+    /**
+     * A reason that was given for what is live stands for as long as nothing else is promised.
+     *
+     * @param string $reason for whatever was not broken before; empty for none
+     *
+     * @return array<string, string> reasons by expectation
+     *
+     * @throws BrokenPromises where one has none
+     */
+    public function reasons(Plan $plan, string $reason): array
+    {
+        $live = $this->editions->live();
+        $known = null === $live ? [] : $this->editions->get($live)->despite;
+        $before = null === $live ? null : $this->plans->get('live');
+        $reasons = $without = [];
+        foreach ($this->held->hold($plan, $plan->all(Expectation::class), self::WAITED) as $held) {
+            if ($held->isKept()) {
+                continue;
+            }
+            $id = $held->expectation->id();
+            $isAsBefore =
+                $before?->get(Expectation::class, $id)?->toJson() === $held->expectation->toJson() &&
+                isset($known[$id]);
+            $given = $isAsBefore ? $known[$id] : $reason;
+            '' === $given ? ($without[] = $held) : ($reasons[$id] = $given);
+        }
+        if ([] !== $without) {
+            throw new BrokenPromises(array_map(static fn(Held $one): Expectation => $one->expectation, $without));
+        }
+
+        return $reasons;
+    }
+}

@@ -1,0 +1,131 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { App, Button, Input, Radio } from 'antd';
+import { useState } from 'react';
+import { api, ask, RefusedError } from '../api/client';
+import type { Pending, Problem } from '../api/types';
+import { nowIn } from '../moment/useMoment';
+import { usualSite } from '../plan/kinds';
+import { usePlan } from '../plan/usePlan';
+import { Field } from '../ui/Field';
+import { momentWords } from '../ui/when';
+import { useEditionsQuery } from './useEditions';
+
+/** Publishes the draft that was looked at: at once, or at a moment to come. */
+export function PublishForm({ looked }: { looked: Pending | undefined }) {
+    const queries = useQueryClient();
+    const { message } = App.useApp();
+    const plan = usePlan();
+    const zone = (plan && usualSite(plan)?.zone) ?? 'UTC';
+    const newest = useEditionsQuery().data?.pages[0];
+    const [note, setNote] = useState('');
+    const [despite, setDespite] = useState('');
+    const [from, setFrom] = useState<string | null>(null);
+    const [refused, setRefused] = useState<Problem>();
+    const [isAsked, setIsAsked] = useState(false);
+    const isBroken = refused?.expectations !== undefined || despite !== '';
+
+    const publish = async () => {
+        if (!looked) return;
+        setRefused(undefined);
+        setIsAsked(true);
+        try {
+            const header = { 'If-Match': `"${looked.revision}"` };
+            const body = { note, ...(despite ? { despite } : {}), ...(from ? { from, zone } : {}) };
+            const edition = await ask(api.POST('/api/editions', { params: { header }, body }));
+            setNote('');
+            setDespite('');
+            setFrom(null);
+            for (const queryKey of [['editions'], ['pending'], ['plan', 'live']])
+                await queries.invalidateQueries({ queryKey });
+            message.success(
+                from
+                    ? `Edition ${edition.number} comes into force on ${momentWords(from, '')}.`
+                    : `Edition ${edition.number} is live.`,
+            );
+        } catch (error) {
+            const problem = error instanceof RefusedError ? error.problem : undefined;
+            setRefused(problem ?? { type: '', title: '', status: 0, detail: String(error) });
+            if (problem?.status === 412)
+                for (const queryKey of [['plan', 'draft'], ['pending'], ['findings'], ['recordings']])
+                    queries.invalidateQueries({ queryKey });
+        } finally {
+            setIsAsked(false);
+        }
+    };
+    const at = (pointer: string) => refused?.errors?.find((one) => one.pointer === pointer);
+    const said =
+        refused?.status === 412
+            ? 'The draft was changed meanwhile. What publishing changes is listed anew: look again.'
+            : at('/note')
+              ? 'Write a note: what is new for callers?'
+              : refused && !refused.errors && !refused.expectations
+                ? refused.detail
+                : undefined;
+    return (
+        <>
+            <Field label="Note" hint="What is new for callers?" error={said} wide>
+                {(a11y) => (
+                    <Input.TextArea {...a11y} rows={2} value={note} onChange={(event) => setNote(event.target.value)} />
+                )}
+            </Field>
+            {isBroken && (
+                <Field
+                    label="Why it is published all the same"
+                    hint="It is kept with the edition"
+                    error={refused?.expectations && refused.detail}
+                    wide
+                >
+                    {(a11y) => (
+                        <Input.TextArea
+                            {...a11y}
+                            rows={2}
+                            value={despite}
+                            onChange={(event) => setDespite(event.target.value)}
+                        />
+                    )}
+                </Field>
+            )}
+            <div className="line-row wrap">
+                <Radio.Group
+                    aria-label="When"
+                    value={from === null ? 'now' : 'then'}
+                    options={[
+                        { value: 'now', label: 'at once' },
+                        { value: 'then', label: 'at a moment to come' },
+                    ]}
+                    onChange={(event) =>
+                        setFrom(event.target.value === 'now' ? null : `${nowIn(zone).slice(0, 10)}T23:59`)
+                    }
+                />
+                {from !== null && (
+                    <>
+                        <Input
+                            aria-label="In force from"
+                            type="datetime-local"
+                            style={{ width: 210 }}
+                            status={at('/from') ? 'error' : ''}
+                            value={from}
+                            onChange={(event) => setFrom(event.target.value)}
+                        />
+                        <span className="quiet">{zone}</span>
+                        {at('/from') && (
+                            <span className="alarm" role="alert">
+                                {at('/from')?.detail} {at('/from')?.remedy}
+                            </span>
+                        )}
+                    </>
+                )}
+            </div>
+            {newest?.next && (
+                <p className="quiet">
+                    Edition {newest.next.number} comes into force on{' '}
+                    {new Date(newest.next.from).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}:
+                    what is published at once is live until then.
+                </p>
+            )}
+            <Button type="primary" loading={isAsked} onClick={publish} disabled={(looked?.pending ?? []).length === 0}>
+                Publish as edition {(newest?.editions[0]?.number ?? 0) + 1}
+            </Button>
+        </>
+    );
+}

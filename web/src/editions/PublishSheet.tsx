@@ -1,0 +1,167 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef } from 'react';
+import { Link } from 'react-router';
+import { api, ask } from '../api/client';
+import type { Kind } from '../api/types';
+import { ImpactSection } from '../coverage/Impact';
+import { useExpectations } from '../expectations/useExpectations';
+import { useMoment } from '../moment/useMoment';
+import { KINDS } from '../plan/kinds';
+import { usePlan } from '../plan/usePlan';
+import { FixButton } from '../ui/Findings';
+import { PublishForm } from './PublishForm';
+import { useEditionsQuery, usePending } from './useEditions';
+
+/** What publishing would change for callers, what is broken, odd or not recorded, and publishing itself. */
+export function PublishSheet() {
+    const looked = usePending().data;
+    const queries = useQueryClient();
+    const stamp = usePlan()?.stamp;
+    const asked = useRef(stamp);
+    // An undo on this very screen changes what publishing would do.
+    useEffect(() => {
+        if (asked.current !== stamp)
+            for (const key of ['pending', 'findings', 'recordings']) queries.refetchQueries({ queryKey: [key] });
+        asked.current = stamp;
+    }, [stamp, queries]);
+    const pending = looked?.pending ?? [];
+
+    return (
+        <section className="sheet" aria-label="Publish">
+            <h1>Publish the draft</h1>
+            {pending.length === 0 ? (
+                <p className="quiet">The draft is the same as what is live.</p>
+            ) : (
+                <>
+                    <ImpactSection title="What it changes for callers" />
+                    <Changed pending={pending} count={looked?.count ?? 0} />
+                </>
+            )}
+            <BrokenExpectations />
+            <Findings />
+            <ToRecord />
+            <PublishForm looked={looked} />
+        </section>
+    );
+}
+
+function Changed({
+    pending,
+    count,
+}: {
+    pending: { id: string; kind: string; name: string; what: string }[];
+    count: number;
+}) {
+    const { search } = useMoment();
+    return (
+        <details className="more" open={count < 6}>
+            <summary>
+                It changes {count} {count === 1 ? 'element' : 'elements'} of the plan
+            </summary>
+            <ul className="pending">
+                {pending.slice(0, 30).map((one) => (
+                    <li key={one.id}>
+                        <span className={`what ${one.what}`}>{one.what}</span>{' '}
+                        {one.what === 'removed' ? (
+                            one.name
+                        ) : (
+                            <Link to={{ pathname: `/${KINDS[one.kind as Kind].path}/${one.id}`, search }}>
+                                {one.name}
+                            </Link>
+                        )}{' '}
+                        <span className="quiet">{one.kind}</span>
+                    </li>
+                ))}
+                {pending.length > 30 && <li className="quiet">and {count - 30} more</li>}
+            </ul>
+        </details>
+    );
+}
+
+/** What is promised and not kept; and why it was published all the same, where it was. */
+function BrokenExpectations() {
+    const { data } = useExpectations('draft');
+    const { search } = useMoment();
+    const pages = useEditionsQuery().data?.pages;
+    const despite = pages?.flatMap((page) => page.editions).find((one) => one.number === pages[0]?.live)?.despite;
+    const all = [...(data?.values() ?? [])];
+    const broken = all.filter((one) => one.state === 'broken');
+    return (
+        <section aria-label="Expectations">
+            <h2>Expectations</h2>
+            {!data && <p className="quiet">Looking through the coming year …</p>}
+            {data && (
+                <p className="quiet">
+                    {all.length === 0
+                        ? 'Nothing is promised of calls yet.'
+                        : `${all.length - broken.length} of ${all.length} are kept.`}
+                </p>
+            )}
+            <ul className="pending">
+                {broken.map((one) => (
+                    <li key={one.id}>
+                        <span className="what removed">broken</span>{' '}
+                        <Link to={{ pathname: `/${KINDS.expectation.path}/${one.id}`, search }}>{one.name}</Link>:{' '}
+                        {one.sentence.calls} · {one.sentence.when} · {one.sentence.promise}
+                        {despite?.[one.id] && (
+                            <span className="quiet"> Known when it was published: {despite[one.id]}</span>
+                        )}
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}
+
+function Findings() {
+    const { search } = useMoment();
+    const { data } = useQuery({
+        queryKey: ['findings'],
+        queryFn: () => ask(api.GET('/api/plans/{which}/findings', { params: { path: { which: 'draft' } } })),
+    });
+    const findings = data?.findings ?? [];
+    if (findings.length === 0) return null;
+    return (
+        <section aria-label="Worth a look">
+            <h2>Worth a look</h2>
+            <ul className="pending">
+                {findings.map((one) => (
+                    <li key={one.id + one.pointer + one.detail}>
+                        <span className={`what ${one.blocks ? 'removed' : 'changed'}`}>
+                            {one.blocks ? 'must be mended' : 'odd'}
+                        </span>{' '}
+                        <Link to={{ pathname: `/${KINDS[one.kind as Kind].path}/${one.id}`, search }}>{one.name}</Link>:{' '}
+                        {one.detail} {one.remedy} <FixButton fix={one.fix} />
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}
+
+/** Who must record what. */
+function ToRecord() {
+    const { search } = useMoment();
+    const { data } = useQuery({
+        queryKey: ['recordings', 'draft', { what: 'missing' }],
+        queryFn: () =>
+            ask(
+                api.GET('/api/plans/{which}/recordings', {
+                    params: { path: { which: 'draft' }, query: { what: 'missing' } },
+                }),
+            ),
+    });
+    const voices = new Map<string, number>();
+    for (const row of data?.rows ?? []) voices.set(row.voice, (voices.get(row.voice) ?? 0) + 1);
+    if (voices.size === 0) return null;
+    return (
+        <section aria-label="To be recorded">
+            <h2>To be recorded</h2>
+            <p>
+                {[...voices].map(([voice, count]) => `${voice || 'nobody yet'}: ${count}`).join(' · ')}{' '}
+                <Link to={{ pathname: '/recordings', search }}>the sheet</Link>{' '}
+                <span className="quiet">Until then, the machine reads these scripts.</span>
+            </p>
+        </section>
+    );
+}
