@@ -30,6 +30,7 @@ const SCREENS = [
     '/overflow',
     '/all-numbers',
     '/coverage',
+    '/expectations/exp_port_sleeps',
     '/changes',
     '/files',
 ];

@@ -158,7 +158,7 @@ function ToRecord() {
         <section aria-label="To be recorded">
             <h2>To be recorded</h2>
             <p>
-                {[...voices].map(([voice, count]) => `${voice || 'nobody yet'}: ${count}`).join(' · ')}{' '}
+                {[...voices].map(([voice, count]) => `${voice || 'no voice chosen'}: ${count}`).join(' · ')}{' '}
                 <Link to={{ pathname: '/recordings', search }}>the sheet</Link>{' '}
                 <span className="quiet">Until then, the machine reads these scripts.</span>
             </p>

@@ -111,6 +111,7 @@ function Hold({ trace }: { trace: Trace }) {
         weekday: 'short',
         day: 'numeric',
         month: 'short',
+        ...(until.slice(0, 4) === trace.call.at.slice(0, 4) ? {} : { year: 'numeric' }),
         timeZone: 'UTC',
     });
     const time = until.slice(17, 19) === '00' ? until.slice(11, 16) : until.slice(11, 19);

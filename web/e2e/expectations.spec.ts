@@ -1,0 +1,116 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+import { address, choose, saved, sentence, startOver } from './helpers';
+
+test.beforeEach(({ request }) => startOver(request));
+
+const axe = async (page: Page) =>
+    expect((await new AxeBuilder({ page }).analyze()).violations.map((one) => one.id)).toEqual([]);
+
+test('a promise that is broken, tried at its first moment and mended', async ({ page }) => {
+    await page.goto(address('/expectations'));
+    const list = page.getByRole('region', { name: 'Expectations' });
+    await expect(list.getByRole('link').first()).toContainText('The port office is left in peace at night');
+    await expect(list.getByRole('link').first()).toContainText('broken');
+    await list.getByRole('link').first().press('Enter');
+    const found = page.getByRole('region', { name: 'What became of it' });
+    await expect(found.getByRole('heading')).toHaveText('Broken');
+    await axe(page);
+    await found
+        .getByRole('button', { name: /Try the first call to Réservations/ })
+        .first()
+        .press('Enter');
+    await expect(page).toHaveURL(/to=%2B33261910110/);
+    await expect(sentence(page)).toContainText('Port office');
+    await found
+        .getByRole('button', { name: /^All \d+ times/ })
+        .first()
+        .click();
+    await expect(found.getByRole('listitem').filter({ hasText: 'until' }).first()).toBeVisible();
+    // It is not promised to callers of the French line.
+    await choose(page, 'To', 'Bookings, free of charge');
+    await choose(page, 'To', 'Lost property');
+    await page.keyboard.press('Escape');
+    await page.getByLabel('From, time 1').fill('22:00');
+    await page.getByLabel('From, time 1').press('Enter');
+    await saved(page);
+    await expect(found.getByRole('heading')).toHaveText('Kept at every moment of the coming year');
+    await expect(list.getByText('broken')).toHaveCount(0);
+});
+
+test('an answer becomes an expectation, which an edit breaks', async ({ page }) => {
+    await page.goto(address('/', { to: '+441632960290', at: '2027-03-31T10:00:00' }));
+    await page.getByRole('button', { name: 'Expect this' }).press('Enter');
+    await expect(page.getByText('Calls to Berth telephones, where nothing is pressed')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Kept at every moment' })).toBeVisible();
+    await choose(page, 'They', 'never ring');
+    await saved(page);
+    await expect(page.getByRole('heading', { name: 'Broken' })).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('heading', { name: 'Kept at every moment' })).toBeVisible();
+});
+
+test('what is promised and broken stops publishing until it is said why; later, taken back, and back', async ({
+    page,
+    request,
+}) => {
+    await page.goto(address('/numbers/num_sailings', { to: '+441632960185' }));
+    await choose(page, 'Calls go to', 'Bookings line');
+    await saved(page);
+    await page.getByRole('link', { name: 'Editions' }).click();
+    const sheet = page.getByRole('region', { name: 'Publish', exact: true });
+    await expect(sheet.getByRole('region', { name: 'Expectations' })).toContainText('12 of 14 are kept');
+    await expect(sheet.getByRole('region', { name: 'To be recorded' })).toContainText('the sheet');
+    await sheet.getByLabel('Note').fill('Sailings by people');
+    await sheet.getByText('at a moment to come').click();
+    await sheet.getByLabel('In force from').fill('2090-03-01T00:00');
+    const publish = sheet.getByRole('button', { name: /Publish as edition/ });
+    await publish.press('Enter');
+    await expect(sheet.getByText(/An expectation is not kept: Sailings are told at any hour/)).toBeVisible();
+    await axe(page);
+    await sheet.getByLabel('Why it is published all the same').fill('The recording is being made');
+    await publish.press('Enter');
+    const editions = page.getByRole('region', { name: 'Editions', exact: true });
+    await expect(editions).toContainText('In force from 1 Mar 2090, 00:00');
+    await expect(editions).toContainText('The recording is being made');
+    const banner = page.getByRole('region', { name: 'To come' });
+    await expect(banner).toContainText('1 March 2090');
+
+    // A call that is tried on what is live then is routed by it.
+    await choose(page, 'Plan', 'live');
+    await expect(sentence(page)).toContainText('announcement of Sailing information');
+    await expect(sentence(page)).toContainText('1 Mar 2090 00:00');
+    await page.getByLabel('Date').fill('2090-03-02');
+    await expect(sentence(page)).toContainText('Bookings menu');
+    await banner.getByRole('button', { name: 'Take it back' }).press('Enter');
+    await expect(banner).toHaveCount(0);
+    await expect(editions.getByText('taken back')).toBeVisible();
+
+    // At once, and back again in one act.
+    await choose(page, 'Plan', 'the draft');
+    const { revision } = await (await request.get('/api/plans/draft/pending')).json();
+    const headers = { 'If-Match': `"${revision}"` };
+    expect(
+        (await request.post('/api/editions', { data: { note: 'Now', despite: 'It is known' }, headers })).status(),
+    ).toBe(201);
+    await page.reload();
+    const first = editions.getByRole('listitem').filter({ hasText: /^Edition 1(?!\d)/ });
+    await first.getByRole('button', { name: 'What going back changes' }).press('Enter');
+    await expect(first).toContainText('Sailing information');
+    await first.getByRole('button', { name: 'Make edition 1 live again' }).press('Enter');
+    await expect(editions).toContainText('Back to edition 1');
+});
+
+test('settings of the plan', async ({ page }) => {
+    await page.goto(address('/files'));
+    const settings = page.getByRole('region', { name: 'Settings of the plan' });
+    await settings.getByLabel('Loudness of takes').fill('-18');
+    await settings.getByLabel('Loudness of takes').press('Enter');
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
+    await settings.getByLabel('Waiting that is too long').fill('300');
+    await settings.getByLabel('Waiting that is too long').press('Enter');
+    await page.waitForLoadState('networkidle');
+    await page.reload();
+    await expect(settings.getByLabel('Loudness of takes')).toHaveValue('-18');
+    await expect(settings.getByLabel('Waiting that is too long')).toHaveValue('300');
+});
