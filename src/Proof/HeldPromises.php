@@ -6,6 +6,7 @@ namespace Meandros\Server\Proof;
 
 use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Promised\Held;
 use Meandros\Core\Proof\Promised\Holding;
 use Meandros\Core\Time\CivilDate;
@@ -42,7 +43,7 @@ final readonly class HeldPromises
     public function hold(Plan $plan, array $expectations, float $seconds): array
     {
         [$from, $until] = $this->stretch();
-        $holding = new Holding($plan, $from, $until, $this->live->state($plan, $from));
+        $holding = new Holding(new Fares($plan, $from, $until, $this->live->state($plan, $from)));
         $end = microtime(true) + $seconds;
 
         return array_map(

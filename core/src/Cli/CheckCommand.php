@@ -6,6 +6,7 @@ namespace Meandros\Core\Cli;
 
 use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Promised\Holding;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\PromiseReport;
@@ -31,7 +32,7 @@ final class CheckCommand
         $zone = $options->get('zone', $site->zone);
         $from = Given::named('at', static fn(): int => Moment::parse($options->get('at'), $zone));
         $until = $from + Given::days($options) * self::DAY;
-        $holding = new Holding($plan, $from, $until);
+        $holding = new Holding(new Fares($plan, $from, $until));
         [$words, $report] = [new PromiseWords($plan), new PromiseReport($plan, $from, $until)];
         $reports = [];
         $text = '';

@@ -20,6 +20,8 @@ final class Courses
 {
     /** @var array<string, Course> by key */
     private array $courses = [];
+    /** @var list<Course> */
+    private array $all = [];
     private readonly Node $root;
     private readonly PlanHours $hours;
     private readonly Router $router;
@@ -59,11 +61,17 @@ final class Courses
             return new Stretch($since, $until, $node->course);
         }
         $trace = $this->router->trace($this->plan, $this->call->at($instant), $this->assumptions, $this->live);
-        $course = new Course($trace);
+        $this->all[] = $course = new Course($trace);
         $course = $this->courses[$course->key] ??= $course;
         $this->root->keep($trace->holds->lookups, $course);
 
         return new Stretch($trace->holds->since, $trace->holds->until, $course);
+    }
+
+    /** @return list<Course> of each call that was traced its own, though calls fare the same */
+    public function all(): array
+    {
+        return $this->all;
     }
 
     /** How many calls were traced, each of them another one. */

@@ -533,6 +533,46 @@ final class CheckTableTest extends TestCase
                 ],
             )
             ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'team', 'seconds' => $seconds]]);
+        $calendar = static fn(array ...$rules): PlanBuilder => (new PlanBuilder())->with([
+            'id' => 'cal',
+            'kind' => 'calendar',
+            'name' => 'Calendar',
+            'holidays' => array_map(
+                static fn(array $rule, int $i): array => $rule + ['id' => "day_$i", 'name' => "Day $i"],
+                $rules,
+                array_keys($rules),
+            ),
+        ]);
+        $dates = static fn(string ...$dates): array => ['rule' => ['on' => 'dates', 'dates' => $dates]];
+        $yearly = ['rule' => ['on' => 'yearly', 'date' => '05-01']];
+        yield 'dates for more than a year' => [$calendar($dates('2026-12-25', '2027-11-24')), []];
+        yield 'dates for a year' => [
+            $calendar($dates('2026-12-25'), $dates('2027-11-23')),
+            ['cal /holidays Its last holiday is 2027-11-23: the year after it has none.'],
+        ];
+        yield 'dates that are past' => [
+            $calendar($dates('2026-11-22')),
+            ['cal /holidays Its last holiday was 2026-11-22: it has none any more.'],
+        ];
+        yield 'dates beside a rule for every year' => [$calendar($dates('2026-11-22'), $yearly), []];
+        yield 'a rule until a year' => [
+            $calendar($yearly + ['years' => ['from' => null, 'to' => 2026, 'except' => []]]),
+            ['cal /holidays Its last holiday is 2026-12-31: the year after it has none.'],
+        ];
+        $menu = static fn(array $exits): PlanBuilder => (new PlanBuilder())
+            ->prompt('prm', 2)
+            ->journey('jrn_main', [
+                ['id' => 'menu', 'do' => 'menu', 'prompt' => 'prm', 'exits' => $exits],
+                ['id' => 'end', 'do' => 'end'],
+            ]);
+        $again = static fn(string $key): array => ['on' => $key, 'steps' => [['id' => "a$key", 'do' => 'again']]];
+        yield 'a menu that only asks again' => [
+            $menu([$again('1'), $again('2')]),
+            [
+                'jrn_main /steps/0/exits Every key of this menu only asks again: nothing that callers press gets them out of it.',
+            ],
+        ];
+        yield 'a menu with one way out' => [$menu([$again('1'), ['on' => '2', 'steps' => []]]), []];
         yield 'a tier that joins in the last second' => [$team([], 11), []];
         yield 'a tier that joins when the step is over' => [
             $team([], 10),

@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Expected\PromiseReader;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Promised\Held;
 use Meandros\Core\Proof\Promised\Holding;
 use Meandros\Core\Proof\Promised\Keepings;
@@ -151,7 +152,7 @@ final class PromisesTest extends TestCase
     {
         $plan = self::harbour();
         $from = Moment::parse(self::FROM, 'Europe/London');
-        $held = (new Holding($plan, $from, $from + self::DAY))->hold(
+        $held = (new Holding(new Fares($plan, $from, $from + self::DAY)))->hold(
             self::expectation(['that' => 'rings', 'who' => null], []),
             static fn(): bool => false,
         );
@@ -332,7 +333,10 @@ final class PromisesTest extends TestCase
     {
         $from = Moment::parse(self::FROM, 'Europe/London');
 
-        return (new Holding($plan, $from, $from + 365 * self::DAY))->hold($expectation, static fn(): bool => true);
+        return (new Holding(new Fares($plan, $from, $from + 365 * self::DAY)))->hold(
+            $expectation,
+            static fn(): bool => true,
+        );
     }
 
     private static function first(Held $held): ?string

@@ -4,49 +4,16 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Promised;
 
-use Meandros\Core\Call\Assumptions;
-use Meandros\Core\Call\Caller;
-use Meandros\Core\Call\CallerActs;
-use Meandros\Core\Call\KeyPress;
-use Meandros\Core\Call\TrialCall;
-use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\Element\Expectation;
-use Meandros\Core\Plan\Element\Number;
-use Meandros\Core\Plan\Plan;
-use Meandros\Core\Plan\PlanHours;
-use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Course;
-use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
-use Meandros\Core\Routing\Router;
+use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\Fares\Presses;
 
-/**
- * Holds promises against every moment of a stretch: the calls that they name, from every caller who is told apart, with whatever
- * they press at menus, where nobody answers.
- */
+/** Holds promises against every moment of a stretch: how the calls fare that they name. */
 final class Holding
 {
-    /** Of one number and caller. */
-    private const MOST_PRESSES = 500;
-
-    private readonly Router $router;
-    private readonly PlanHours $hours;
-    private readonly PromisedCallers $callers;
-    /** @var array<string, Coverage> by number, caller and keys */
-    private array $known = [];
-    /** @var array<string, array{list<list<string>>, bool}> keys that may be pressed, and whether these are all, by number and caller */
-    private array $presses = [];
-
-    public function __construct(
-        private readonly Plan $plan,
-        private readonly int $from,
-        private readonly int $until,
-        private readonly LiveState $live = new LiveState(),
-    ) {
-        $this->router = new Router();
-        $this->hours = $this->router->hoursOf($plan, $live->overrides);
-        $this->callers = new PromisedCallers($plan);
-    }
+    public function __construct(private readonly Fares $fares) {}
 
     /** @param \Closure(): bool $goOn asked before each number; whether there is time for it */
     public function hold(Expectation $expectation, \Closure $goOn): Held
@@ -55,24 +22,26 @@ final class Holding
         $applies = false;
         $isComplete = true;
         $left = 0;
-        foreach ($this->numbers($expectation) as $alike => $numbers) {
+        foreach ($this->fares->numbers($expectation->calls->to) as $numbers) {
             if (!$goOn()) {
                 $left += \count($numbers);
                 continue;
             }
-            $times = PromisedTimes::of($expectation->when, $numbers[0]->site, $this->plan, $this->hours)->within(
-                $this->from,
-                $this->until,
-            );
-            foreach ([] === $times ? [] : $this->callers->of($expectation->calls->from, $numbers[0]) as $caller) {
+            $times = PromisedTimes::of(
+                $expectation->when,
+                $numbers[0]->site,
+                $this->fares->plan,
+                $this->fares->hours,
+            )->within($this->fares->from, $this->fares->until);
+            foreach ([] === $times ? [] : $this->fares->callers($expectation->calls->from, $numbers[0]) as $caller) {
                 $applies = true;
                 [$presses, $isAll] =
                     null === $expectation->calls->keys
-                        ? $this->presses($alike, $numbers[0], $caller)
+                        ? $this->fares->presses($numbers[0], $caller)
                         : [[$expectation->calls->keys], true];
                 $isComplete = $isComplete && $isAll;
                 foreach ($presses as $keys) {
-                    $coverage = $this->coverage($alike, $numbers[0], $caller, $keys);
+                    $coverage = $this->fares->coverage($numbers[0], $caller, $keys);
                     $broken = $this->broken($expectation, $coverage, $keys, $times);
                     foreach ($broken as [$course, $intervals]) {
                         $breaches[] = new Breach($numbers, $caller, $keys, $course, $intervals);
@@ -89,64 +58,6 @@ final class Holding
         );
 
         return new Held($expectation, $breaches, $applies, $isComplete, $left);
-    }
-
-    /** @return array<string, non-empty-list<Number>> those to which calls fare alike, together */
-    private function numbers(Expectation $expectation): array
-    {
-        $numbers = [];
-        foreach ([] === $expectation->calls->to ? $this->plan->all(Number::class) : $expectation->calls->to as $one) {
-            $number = $one instanceof Number ? $one : $this->plan->get(Number::class, $one);
-            // One that was given up reaches nobody, and nothing is promised of it.
-            if (null !== $number && null === $number->keptUntil) {
-                $numbers[AllNumbers::alike($number)][] = $number;
-            }
-        }
-
-        return $numbers;
-    }
-
-    /** @return array{list<list<string>>, bool} none at all first; and whether these are all */
-    private function presses(string $alike, Number $number, Caller $caller): array
-    {
-        $name = $alike . ' ' . $caller->text;
-        if (isset($this->presses[$name])) {
-            return $this->presses[$name];
-        }
-        /** @var array<string, list<string>> $found by themselves */
-        $found = ['' => []];
-        $next = [[]];
-        while (null !== ($keys = array_shift($next)) && \count($found) < self::MOST_PRESSES) {
-            $courses = $this->coverage($alike, $number, $caller, $keys)->courses;
-            foreach (array_combine(array_map(spl_object_id(...), $courses), $courses) as $course) {
-                foreach (Presses::after($course, $keys) as $more) {
-                    $id = implode(' ', $more);
-                    if (!isset($found[$id])) {
-                        $found[$id] = $next[] = $more;
-                    }
-                }
-            }
-        }
-
-        return $this->presses[$name] = [array_values($found), [] === $next];
-    }
-
-    /** @param list<string> $keys */
-    private function coverage(string $alike, Number $number, Caller $caller, array $keys): Coverage
-    {
-        return $this->known[$alike . ' ' . $caller->text . ' ' . implode(' ', $keys)] ??= Coverage::over(
-            new Courses(
-                $this->plan,
-                new TrialCall($number->example(), $caller, $this->from),
-                new Assumptions(
-                    new CallerActs(array_map(static fn(string $key): KeyPress => new KeyPress($key), $keys)),
-                ),
-                $this->live,
-                $this->router,
-            ),
-            $this->from,
-            $this->until,
-        );
     }
 
     /**

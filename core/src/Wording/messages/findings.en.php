@@ -19,6 +19,45 @@ return [
     'unfinished-step.remedy' => 'Choose one, or remove the step.',
     'unreachable-step' => 'No call can come here: the step before it ends or leaves.',
     'unreachable-step.remedy' => 'Move or remove it.',
+    'menu-never-left' => 'Every key of this menu only asks again: nothing that callers press gets them out of it.',
+    'menu-never-left.remedy' => 'Let a key lead somewhere.',
+    'number-reaches-nobody' =>
+        'Calls come to nobody and nothing, whatever callers press, at any time of the coming year.',
+    'number-reaches-nobody.remedy' => 'Let them go to somebody, to a mailbox or to an announcement.',
+    'number-runs-out' => 'Where nobody answers, calls end for want of a step: callers hear it go dead.',
+    'number-runs-out.remedy' => 'Send calls to a journey that says what happens then, such as a message.',
+    'calls-run-out' => 'Calls, such as those to {number}, come to the end of the steps and are cut off.',
+    'calls-run-out.remedy' => 'Add a last step: a message, an announcement, or an end that is meant.',
+    'open-and-nobody-there' => '{hours} say open, and no phone of {who} rings, the first time on {first}.',
+    'open-and-nobody-there.remedy' =>
+        'Let somebody else ring, or look at who is switched off, away or without a phone there.',
+    'step-never-reached' => 'No call comes to this step at any time of the coming year.',
+    'step-never-reached.remedy' => 'Look at the hours, keys and steps before it; or take it out.',
+    'state-never-occurs' => '{hours} name “{state}” and are never in it in the coming year: this exit is not taken.',
+    'state-never-occurs.remedy' => 'Look at their bands, seasons and holidays; or take the exit out.',
+    'rung-outside-hours' =>
+        'Phones ring, such as by calls to {number}, while {hours} are not open, the first time on {first}.',
+    'rung-outside-hours.remedy' =>
+        'Add a rule for the time outside these hours, or ask for hours before this person is rung.',
+    'person-never-rung' =>
+        'No call to any number rings this person in the coming year, and there is no extension to dial.',
+    'person-never-rung.remedy' => 'Add them to a team or a journey, give them an extension, or delete them.',
+    'waits-too-long' =>
+        'Callers, such as those to {number}, may wait {seconds} s for somebody; more than {longest} s is long.',
+    'waits-too-long.remedy' =>
+        'Shorten the longest wait, or offer a callback or a message earlier. What is long is a setting of the plan.',
+    'said-in-another-language' =>
+        'Callers to {number} hear this in another language: there is no script in “{language}”.',
+    'said-in-another-language.remedy' => 'Add a script in that language.',
+    'override-outlasts' =>
+        'They are forced into “{state}” past {at}, when they would {opens, select, yes {open} other {close}}.',
+    'override-outlasts.remedy' => 'Lift it, or give it an end.',
+    'edges-differ-by-minutes' => 'A band begins or ends at {at}, while {hours} have {other} on the same day.',
+    'edges-differ-by-minutes.remedy' => 'Make them the same, unless the minutes are meant.',
+    'calendar-runs-out' => 'Its last holiday is {last}: the year after it has none.',
+    'calendar-runs-out.remedy' => 'Add the dates to come, or rules that hold for every year.',
+    'calendar-ran-out' => 'Its last holiday was {last}: it has none any more.',
+    'calendar-ran-out.remedy' => 'Add the dates to come, or rules that hold for every year.',
     'menu-without-keys' => 'This menu has no key that leads anywhere.',
     'menu-without-keys.remedy' => 'Add a key.',
     'exit-without-state' => '{hours} has no state “{state}”, so this exit is never taken.',

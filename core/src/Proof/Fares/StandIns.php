@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Meandros\Core\Proof\Promised;
+namespace Meandros\Core\Proof\Fares;
 
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Callers\CallerLookup;
@@ -13,7 +13,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Touched;
 
 /** Callers who stand for all that are told apart: one of each list, and one who is in none. */
-final class PromisedCallers
+final class StandIns
 {
     /** Numbers that no one has: Ofcom's and Arcep's for drama, and those of +1 555 01xx (from memory). */
     private const NOBODYS = ['+447700900123', '+441632960998', '+33639980123', '+33261910998', '+12025550143'];

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Meandros\Core\Proof\Promised;
+namespace Meandros\Core\Proof\Fares;
 
 use Meandros\Core\Call\Keypad;
 use Meandros\Core\Plan\Step\MenuStep;

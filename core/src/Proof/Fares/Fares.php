@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Fares;
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\CallerActs;
+use Meandros\Core\Call\KeyPress;
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Live\LiveState;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\PlanHours;
+use Meandros\Core\Proof\AllNumbers;
+use Meandros\Core\Proof\Courses;
+use Meandros\Core\Proof\Coverage;
+use Meandros\Core\Routing\Router;
+
+/**
+ * How all calls to the numbers of a plan fare over a stretch: from every caller who is told apart, with whatever they press at
+ * menus, where nobody answers. What was looked at is kept.
+ */
+final class Fares
+{
+    /** Of one number and caller. */
+    private const MOST_PRESSES = 500;
+
+    public readonly PlanHours $hours;
+    private readonly Router $router;
+    private readonly StandIns $callers;
+    /** @var array<string, Coverage> by number, caller and keys */
+    private array $known = [];
+    /** @var array<string, Courses> the same, of the number that was looked at last */
+    private array $courses = [];
+    private string $current = '';
+    /** @var array<string, array{list<list<string>>, bool}> keys that may be pressed, and whether these are all, by number and caller */
+    private array $presses = [];
+
+    /**
+     * @param int $from  Unix seconds
+     * @param int $until first instant after the stretch
+     */
+    public function __construct(
+        public readonly Plan $plan,
+        public readonly int $from,
+        public readonly int $until,
+        public readonly LiveState $live = new LiveState(),
+    ) {
+        $this->router = new Router();
+        $this->hours = $this->router->hoursOf($plan, $live->overrides);
+        $this->callers = new StandIns($plan);
+    }
+
+    /**
+     * @param list<string> $ids none for every number
+     *
+     * @return array<string, non-empty-list<Number>> those to which calls fare alike, together
+     */
+    public function numbers(array $ids = []): array
+    {
+        $numbers = [];
+        foreach ([] === $ids ? $this->plan->all(Number::class) : $ids as $one) {
+            $number = $one instanceof Number ? $one : $this->plan->get(Number::class, $one);
+            // One that was given up reaches nobody, and nothing is expected of it.
+            if (null !== $number && null === $number->keptUntil) {
+                $numbers[AllNumbers::alike($number)][] = $number;
+            }
+        }
+
+        return $numbers;
+    }
+
+    /**
+     * @param list<string> $lists of callers, by id; none for anybody
+     *
+     * @return list<Caller>
+     */
+    public function callers(array $lists, Number $number): array
+    {
+        return $this->callers->of($lists, $number);
+    }
+
+    /** @return array{list<list<string>>, bool} nothing at all first; and whether these are all */
+    public function presses(Number $number, Caller $caller): array
+    {
+        $name = AllNumbers::alike($number) . ' ' . $caller->text;
+        if (isset($this->presses[$name])) {
+            return $this->presses[$name];
+        }
+        /** @var array<string, list<string>> $found by themselves */
+        $found = ['' => []];
+        $next = [[]];
+        while (null !== ($keys = array_shift($next)) && \count($found) < self::MOST_PRESSES) {
+            $courses = $this->coverage($number, $caller, $keys)->courses;
+            foreach (array_combine(array_map(spl_object_id(...), $courses), $courses) as $course) {
+                foreach (Presses::after($course, $keys) as $more) {
+                    $id = implode(' ', $more);
+                    if (!isset($found[$id])) {
+                        $found[$id] = $next[] = $more;
+                    }
+                }
+            }
+        }
+
+        return $this->presses[$name] = [array_values($found), [] === $next];
+    }
+
+    /** @param list<string> $keys */
+    public function coverage(Number $number, Caller $caller, array $keys): Coverage
+    {
+        return $this->known[self::name($number, $caller, $keys)] ??= Coverage::over(
+            $this->made($number, $caller, $keys),
+            $this->from,
+            $this->until,
+        );
+    }
+
+    /**
+     * Every combination of lookups that calls come to, each traced once.
+     *
+     * @param list<string> $keys
+     */
+    public function courses(Number $number, Caller $caller, array $keys): Courses
+    {
+        $name = self::name($number, $caller, $keys);
+        if (!isset($this->courses[$name])) {
+            unset($this->known[$name]);
+            $this->coverage($number, $caller, $keys);
+        }
+
+        return $this->courses[$name];
+    }
+
+    /** @param list<string> $keys */
+    private function made(Number $number, Caller $caller, array $keys): Courses
+    {
+        // Traces are large: those of one number are kept at a time.
+        if (AllNumbers::alike($number) !== $this->current) {
+            [$this->current, $this->courses] = [AllNumbers::alike($number), []];
+        }
+
+        return $this->courses[self::name($number, $caller, $keys)] ??= new Courses(
+            $this->plan,
+            new TrialCall($number->example(), $caller, $this->from),
+            new Assumptions(new CallerActs(array_map(static fn(string $key): KeyPress => new KeyPress($key), $keys))),
+            $this->live,
+            $this->router,
+        );
+    }
+
+    /** @param list<string> $keys */
+    private static function name(Number $number, Caller $caller, array $keys): string
+    {
+        return AllNumbers::alike($number) . ' ' . $caller->text . ' ' . implode(' ', $keys);
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Year;
+
+use Meandros\Core\Check\Finding;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\Reach;
+use Meandros\Core\Routing\Event;
+use Meandros\Core\Routing\Happening\FaxLookedFor;
+
+/** A number whose calls never come to anybody or anything, whatever callers press. */
+final class NumberReachesNobody implements YearCheck, OfWhatNeverHappens
+{
+    /** @var array<string, array{Number, bool}> whether its calls come to nothing so far, by number */
+    private array $numbers = [];
+
+    public function see(Seen $seen, Fares $fares): void
+    {
+        $isNothing =
+            Reach::Nobody === $seen->course->reach &&
+            [] ===
+                array_filter(
+                    $seen->course->trace->events,
+                    static fn(Event $event): bool => $event->happening instanceof FaxLookedFor,
+                );
+        foreach ($seen->numbers as $number) {
+            $this->numbers[$number->id()] = [$number, ($this->numbers[$number->id()][1] ?? true) && $isNothing];
+        }
+    }
+
+    public function found(Fares $fares): iterable
+    {
+        foreach ($this->numbers as [$number, $isNothing]) {
+            if ($isNothing && null !== $number->target) {
+                yield Finding::warning($number, '/target', 'number-reaches-nobody');
+            }
+        }
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Year;
+
+use Meandros\Core\Check\Finding;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Kind;
+use Meandros\Core\Proof\Fares\Fares;
+
+/** Somebody with phones whom no call to any number rings, and who cannot be dialled either. */
+final class PersonNeverRung implements YearCheck, OfWhatNeverHappens
+{
+    /** @var array<string, true> by person */
+    private array $rung = [];
+
+    public function see(Seen $seen, Fares $fares): void
+    {
+        foreach ($seen->course->people as $person) {
+            $this->rung[$person] = true;
+        }
+    }
+
+    public function found(Fares $fares): iterable
+    {
+        foreach ($fares->plan->all(Person::class) as $person) {
+            $isDialled = '' !== $person->extension || $fares->plan->isMentioned($person->id(), Kind::Number);
+            if (!isset($this->rung[$person->id()]) && !$isDialled && [] !== $person->phones) {
+                yield Finding::warning($person, '/phones', 'person-never-rung');
+            }
+        }
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Year;
+
+use Meandros\Core\Check\Finding;
+use Meandros\Core\Plan\Element\AnsweringRule;
+use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Routing\Happening\Ringing;
+use Meandros\Core\Time\Moment;
+
+/** Somebody is rung while none of the hours by which their own rules go is open, and no rule says so. */
+final class RungOutsideHours implements YearCheck
+{
+    /** @var array<string, array{Person, array<string, string>}> the first time, by person */
+    private array $found = [];
+
+    public function see(Seen $seen, Fares $fares): void
+    {
+        foreach ($seen->course->trace->events as $event) {
+            if (!($event->happening instanceof Ringing) || null !== $event->happening->choice?->rule) {
+                continue;
+            }
+            foreach ($event->happening->rung as $rung) {
+                $person = null === $rung->rings ? null : $fares->plan->get(Person::class, $rung->phone->person);
+                if (null === $person || isset($this->found[$person->id()])) {
+                    continue;
+                }
+                $instant = $seen->instant() + (int) $rung->rings;
+                $own = self::own($person, $fares);
+                $open = array_filter(
+                    $own,
+                    static fn(Hours $hours): bool => $hours->isOpen($fares->hours->read($hours, $instant)->state),
+                );
+                if ([] !== $own && [] === $open) {
+                    $this->found[$person->id()] = [
+                        $person,
+                        [
+                            'hours' => implode(', ', array_map(static fn(Hours $one): string => $one->name(), $own)),
+                            'number' => $seen->numbers[0]->name(),
+                            'first' => Moment::format(
+                                $instant,
+                                $fares->plan->get(Site::class, $person->site)->zone ?? 'UTC',
+                            ),
+                        ],
+                    ];
+                }
+            }
+        }
+    }
+
+    /** @return list<Hours> by which their rules go */
+    private static function own(Person $person, Fares $fares): array
+    {
+        $ids = array_map(
+            static fn(AnsweringRule $rule): ?string => $rule->on ? $rule->when->hours : null,
+            $person->rules,
+        );
+
+        return array_values(
+            array_filter(
+                array_map(
+                    static fn(string $id): ?Hours => $fares->plan->get(Hours::class, $id),
+                    array_unique(array_filter($ids)),
+                ),
+            ),
+        );
+    }
+
+    public function found(Fares $fares): iterable
+    {
+        foreach ($this->found as [$person, $arguments]) {
+            yield Finding::warning($person, '/rules', 'rung-outside-hours', $arguments);
+        }
+    }
+}
