@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Meandros\Server\Api;
 
 use Meandros\Core\Call\PhoneNumber;
-use Meandros\Core\Check\Checks;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
@@ -14,8 +13,6 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Outline;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Input;
-use Meandros\Core\Wording\FindingWords;
-use Meandros\Server\Now;
 use Meandros\Server\Storage\ChangeLog;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\DraftReading;
@@ -41,7 +38,6 @@ final readonly class PlanController
         private Draft $draft,
         private ChangeLog $log,
         private SharedMemory $memory,
-        private Now $now,
         #[Autowire('%env(default::MEANDROS_BUILD)%')] private ?string $build,
     ) {}
 
@@ -167,27 +163,6 @@ final readonly class PlanController
                 'Content-Disposition' => \sprintf('attachment; filename="plan-%s.json"', $which),
             ] + (null === $draft ? [] : ['ETag' => Revision::tag($draft->revision)]),
         );
-    }
-
-    /**
-     * Of the whole plan, or of one element: a screen that shows one asks for its own.
-     *
-     * @throws NotFound
-     */
-    #[Route('/api/plans/{which}/findings', methods: ['GET'])]
-    public function findings(string $which, Request $request): JsonResponse
-    {
-        $plan = $this->plans->get($which);
-        $id = $request->query->getString('element');
-        $findings = match (true) {
-            '' === $id => Checks::in($plan, $this->now->second()),
-            null === ($element = $plan->find($id)) => throw new NotFound(
-                \sprintf('There is no element "%s" in this plan.', Input::quote($id)),
-            ),
-            default => Checks::of($element, $plan, $this->now->second()),
-        };
-
-        return new JsonResponse(['findings' => array_map(FindingWords::report(...), $findings)]);
     }
 
     /** @throws NotFound */

@@ -7,6 +7,7 @@ namespace Meandros\Server\Api;
 use Doctrine\DBAL\Exception\ConnectionException;
 use Doctrine\DBAL\Exception\ConstraintViolationException;
 use Doctrine\DBAL\Exception\DriverException;
+use Meandros\Core\Check\Finding;
 use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Place;
 use Meandros\Core\Reading\InvalidData;
@@ -58,7 +59,10 @@ final readonly class ProblemListener
             $error instanceof NotPublishable => [
                 409,
                 'Not published',
-                self::listed('findings', array_map(FindingWords::report(...), $error->findings)),
+                self::listed(
+                    'findings',
+                    array_map(static fn(Finding $one): array => FindingWords::report($one), $error->findings),
+                ),
             ],
             $error instanceof BrokenPromises => [
                 409,

@@ -52,6 +52,7 @@ final class Limits
     /** Of a prompt, in all languages. */
     public const TAKES = 200;
 
+    public const SILENCES = 500;
     /** At one menu after the other, of a promise. */
     public const PRESSES = 10;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Wording;
 
 use Meandros\Core\Check\Finding;
+use Meandros\Core\Plan\Element\Silence;
 
 /** What is found, in words. */
 final class FindingWords
@@ -27,8 +28,12 @@ final class FindingWords
             : Catalog::of('findings')->say($finding->code . '.fix', $finding->fix->arguments + $finding->arguments);
     }
 
-    /** @return array<string, mixed> */
-    public static function report(Finding $finding): array
+    /**
+     * @param Silence|null $silence where nobody wants to read of it
+     *
+     * @return array<string, mixed>
+     */
+    public static function report(Finding $finding, ?Silence $silence = null): array
     {
         return [
             'id' => $finding->element->id(),
@@ -39,6 +44,8 @@ final class FindingWords
             'code' => $finding->code,
             'detail' => self::message($finding),
             'remedy' => self::remedy($finding),
+            'silenced' =>
+                null === $silence ? null : array_intersect_key($silence->toJson(), ['reason' => 1, 'until' => 1]),
             'fix' =>
                 null === $finding->fix
                     ? null

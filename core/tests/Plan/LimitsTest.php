@@ -211,6 +211,12 @@ final class LimitsTest extends TestCase
             '/when/windows/0/days',
             static fn(array $list): array => ['kind' => 'expectation', 'when' => ['windows' => [['days' => $list]]]],
         ];
+        yield 'silences' => [
+            '/$defs/settings/properties/silences',
+            Limits::SILENCES,
+            '/silences',
+            $field('settings', 'silences'),
+        ];
         yield 'keys of a promise' => [
             '/$defs/expectedCalls/properties/keys',
             Limits::PRESSES,

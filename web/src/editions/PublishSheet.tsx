@@ -8,7 +8,7 @@ import { useExpectations } from '../expectations/useExpectations';
 import { useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
-import { FixButton } from '../ui/Findings';
+import { FindingsSection } from './FindingsSection';
 import { PublishForm } from './PublishForm';
 import { useEditionsQuery, usePending } from './useEditions';
 
@@ -38,7 +38,7 @@ export function PublishSheet() {
                 </>
             )}
             <BrokenExpectations />
-            <Findings />
+            <FindingsSection />
             <ToRecord />
             <PublishForm looked={looked} />
         </section>
@@ -106,32 +106,6 @@ function BrokenExpectations() {
                         {despite?.[one.id] && (
                             <span className="quiet"> Known when it was published: {despite[one.id]}</span>
                         )}
-                    </li>
-                ))}
-            </ul>
-        </section>
-    );
-}
-
-function Findings() {
-    const { search } = useMoment();
-    const { data } = useQuery({
-        queryKey: ['findings'],
-        queryFn: () => ask(api.GET('/api/plans/{which}/findings', { params: { path: { which: 'draft' } } })),
-    });
-    const findings = data?.findings ?? [];
-    if (findings.length === 0) return null;
-    return (
-        <section aria-label="Worth a look">
-            <h2>Worth a look</h2>
-            <ul className="pending">
-                {findings.map((one) => (
-                    <li key={one.id + one.pointer + one.detail}>
-                        <span className={`what ${one.blocks ? 'removed' : 'changed'}`}>
-                            {one.blocks ? 'must be mended' : 'odd'}
-                        </span>{' '}
-                        <Link to={{ pathname: `/${KINDS[one.kind as Kind].path}/${one.id}`, search }}>{one.name}</Link>:{' '}
-                        {one.detail} {one.remedy} <FixButton fix={one.fix} />
                     </li>
                 ))}
             </ul>

@@ -251,7 +251,11 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         many: 'Plan files',
         path: 'files',
         group: null,
-        blank: () => ({ loudness: LIMITS.settings.loudness.usual, longestWait: LIMITS.settings.longestWait.usual }),
+        blank: () => ({
+            loudness: LIMITS.settings.loudness.usual,
+            longestWait: LIMITS.settings.longestWait.usual,
+            silences: [],
+        }),
     },
 };
 

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback } from 'react';
+import { useCallback, useMemo } from 'react';
 import { api, ask } from '../api/client';
 import type { Finding } from '../api/types';
 import { useMoment } from '../moment/useMoment';
@@ -10,7 +10,7 @@ import { useCalm } from './useCalm';
 const CALM = 250;
 const NONE: Finding[] = [];
 
-/** What the server finds in an element that callers would not want. */
+/** What the server finds in an element that callers would not want, but for what somebody put aside. */
 export function useAllFindings(id: string): Finding[] {
     const { moment } = useMoment();
     const stamp = useCalm(usePlan()?.stamp, CALM);
@@ -26,7 +26,7 @@ export function useAllFindings(id: string): Finding[] {
         placeholderData: (before, query) => (query?.queryKey[2] === id ? before : undefined),
         retry: false,
     });
-    return data?.findings ?? NONE;
+    return useMemo(() => data?.findings.filter((one) => !one.silenced) ?? NONE, [data]);
 }
 
 /** The same by its place in the element: shown where the cause is. */

@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\WithoutParts;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** What holds for the whole plan; one that has none goes by what is usual. */
 final readonly class Settings implements Element
@@ -21,25 +22,28 @@ final readonly class Settings implements Element
     public const LONGEST_WAIT = 600;
 
     /**
-     * @param int $loudness    LUFS to which every take is brought (EBU R 128, ITU-R BS.1770)
-     * @param int $longestWait seconds after which callers who wait for somebody are a finding
+     * @param int           $loudness    LUFS to which every take is brought (EBU R 128, ITU-R BS.1770)
+     * @param int           $longestWait seconds after which callers who wait for somebody are a finding
+     * @param list<Silence> $silences    findings that nobody wants to read of for a while
      */
     public function __construct(
         private string $id = 'set_usual',
         private string $name = 'Settings',
         public int $loudness = self::LOUDNESS,
         public int $longestWait = self::LONGEST_WAIT,
+        public array $silences = [],
     ) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'loudness', 'longestWait']);
+        $in->onlyFields(['id', 'kind', 'name', 'loudness', 'longestWait', 'silences']);
 
         return new self(
             $in->field('id')->id(),
             $in->field('name')->text(),
             $in->field('loudness')->whole(-30, -14, 'LUFS', self::LOUDNESS),
             $in->field('longestWait')->whole(30, 7200, 'seconds', self::LONGEST_WAIT),
+            array_map(Silence::fromJson(...), $in->field('silences')->items(Limits::SILENCES)),
         );
     }
 
@@ -56,7 +60,24 @@ final readonly class Settings implements Element
             'name' => $this->name,
             'loudness' => $this->loudness,
             'longestWait' => $this->longestWait,
+            'silences' => array_map(static fn(Silence $one): array => $one->toJson(), $this->silences),
         ];
+    }
+
+    /**
+     * @param int $day days since 1970-01-01
+     *
+     * @return Silence|null what is said of a finding, where it is silenced on that day
+     */
+    public function silence(string $element, string $code, int $day): ?Silence
+    {
+        foreach ($this->silences as $one) {
+            if ($one->element === $element && $one->code === $code && $day < $one->until) {
+                return $one;
+            }
+        }
+
+        return null;
     }
 
     public function references(): array

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Api;
+
+use Meandros\Core\Check\Checks;
+use Meandros\Core\Check\Finding;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\Year\YearChecks;
+use Meandros\Core\Reading\Input;
+use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Wording\FindingWords;
+use Meandros\Server\Now;
+use Meandros\Server\Storage\Live;
+use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\Plans;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** What callers would not want: in the plan as it stands there, and in how all calls of a year fare. */
+final readonly class FindingsController
+{
+    /** Seconds after which no further number is looked at while somebody waits. */
+    private const WAITED = 4.0;
+    private const DAYS = 366;
+
+    public function __construct(private Plans $plans, private Live $live, private Now $now) {}
+
+    /**
+     * Of the whole plan, or of one element: a screen that shows one asks for its own.
+     *
+     * @throws NotFound
+     */
+    #[Route('/api/plans/{which}/findings', methods: ['GET'])]
+    public function findings(string $which, Request $request): JsonResponse
+    {
+        $plan = $this->plans->get($which);
+        $id = $request->query->getString('element');
+        $findings = match (true) {
+            '' === $id => Checks::in($plan, $this->now->second()),
+            null === ($element = $plan->find($id)) => throw new NotFound(
+                \sprintf('There is no element "%s" in this plan.', Input::quote($id)),
+            ),
+            default => Checks::of($element, $plan, $this->now->second()),
+        };
+
+        return new JsonResponse(['findings' => $this->reports($findings, $plan)]);
+    }
+
+    /**
+     * What is found in how all calls of the coming year fare.
+     *
+     * @throws NotFound
+     */
+    #[Route('/api/plans/{which}/year-findings', methods: ['GET'])]
+    public function yearFindings(string $which): JsonResponse
+    {
+        $plan = $this->plans->get($which);
+        $from = $this->now->second();
+        $end = microtime(true) + self::WAITED;
+        [$findings, $left] = YearChecks::in(
+            new Fares($plan, $from, $from + self::DAYS * CivilDate::SECONDS_PER_DAY, $this->live->state($plan, $from)),
+            static fn(): bool => microtime(true) < $end,
+        );
+
+        return new JsonResponse(['findings' => $this->reports($findings, $plan), 'left' => $left]);
+    }
+
+    /**
+     * @param list<Finding> $findings
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function reports(array $findings, Plan $plan): array
+    {
+        $settings = $plan->settings();
+        $today = $this->now->day();
+
+        return array_map(
+            static fn(Finding $one): array => FindingWords::report(
+                $one,
+                // What stops publishing is mended, and not silenced.
+                $one->blocksPublishing ? null : $settings->silence($one->element->id(), $one->code, $today),
+            ),
+            $findings,
+        );
+    }
+}
