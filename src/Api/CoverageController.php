@@ -16,6 +16,7 @@ use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
+use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Rung;
 use Meandros\Core\Reading\Input;
@@ -123,6 +124,9 @@ final readonly class CoverageController
             $this->editions->differing(...$which),
             $this->all($before, $from, $until),
             $this->all($after, $from, $until),
+            'keys' === $request->query->getString('with')
+                ? [$this->fares($before, $from, $until), $this->fares($after, $from, $until)]
+                : null,
         );
         [$found, $left] = $impact->find($this->whileThereIsTime());
         $words = new CourseWords($after, $before);
@@ -219,6 +223,11 @@ final readonly class CoverageController
         $call = new TrialCall('', Caller::parse('', 'ZZ'), $from);
 
         return new AllNumbers($plan, $call, $from, $until, live: $this->live->state($plan, $this->now->second()));
+    }
+
+    private function fares(Plan $plan, int $from, int $until): Fares
+    {
+        return new Fares($plan, $from, $until, $this->live->state($plan, $this->now->second()));
     }
 
     /** @return \Closure(): bool */

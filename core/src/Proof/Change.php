@@ -11,10 +11,25 @@ final readonly class Change
     /** Of all its intervals together. */
     public int $seconds;
 
-    /** @param non-empty-list<array{int, int}> $intervals first instants, and first instants after them */
-    public function __construct(public Course $before, public Course $after, public array $intervals)
-    {
+    /**
+     * @param non-empty-list<array{int, int}> $intervals first instants, and first instants after them
+     * @param list<string>                    $keys      pressed at one menu after the other
+     * @param string                          $caller    who calls; empty for whoever it is
+     */
+    public function __construct(
+        public Course $before,
+        public Course $after,
+        public array $intervals,
+        public array $keys = [],
+        public string $caller = '',
+    ) {
         $this->severity = Severity::of($before, $after);
         $this->seconds = array_sum(array_map(static fn(array $one): int => $one[1] - $one[0], $intervals));
+    }
+
+    /** @param list<string> $keys */
+    public function by(array $keys, string $caller): self
+    {
+        return new self($this->before, $this->after, $this->intervals, $keys, $caller);
     }
 }

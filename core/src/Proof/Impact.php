@@ -28,14 +28,25 @@ final class Impact
         foreach ($intervals as $pair => $times) {
             $changes[] = new Change($courses[$pair][0], $courses[$pair][1], $times);
         }
+
+        return self::worstFirst($changes);
+    }
+
+    /**
+     * @param list<Change> $changes
+     *
+     * @return list<Change> the worst first, then with the fewest keys, then the longest
+     */
+    public static function worstFirst(array $changes): array
+    {
         $order = array_flip(array_map(static fn(Severity $one): string => $one->value, Severity::cases()));
-        usort(
-            $changes,
-            static fn(Change $a, Change $b): int => [$order[$a->severity->value], -$a->seconds] <=> [
-                $order[$b->severity->value],
-                -$b->seconds,
-            ],
-        );
+        $rank = static fn(Change $one): array => [
+            $order[$one->severity->value],
+            \count($one->keys),
+            $one->caller,
+            -$one->seconds,
+        ];
+        usort($changes, static fn(Change $a, Change $b): int => $rank($a) <=> $rank($b));
 
         return $changes;
     }

@@ -6,6 +6,8 @@ namespace Meandros\Core\Proof;
 
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\Fares\Presses;
 
 /** What another plan changes for the calls to all numbers; only those are looked at that may come to what differs. */
 final class PlanImpact
@@ -16,8 +18,9 @@ final class PlanImpact
     public readonly array $numbers;
 
     /**
-     * @param list<string> $ids            of the elements that differ
-     * @param AllNumbers   $coverageBefore of the same stretch as $coverageAfter
+     * @param list<string>             $ids            of the elements that differ
+     * @param AllNumbers               $coverageBefore of the same stretch as $coverageAfter
+     * @param array{Fares, Fares}|null $fares          before and after: then calls from everybody who is told apart are looked at too, with whatever they press
      */
     public function __construct(
         Plan $before,
@@ -25,6 +28,7 @@ final class PlanImpact
         array $ids,
         private readonly AllNumbers $coverageBefore,
         private readonly AllNumbers $coverageAfter,
+        private readonly ?array $fares = null,
     ) {
         $numbers = [];
         foreach (Touched::numbers($before, $ids) + Touched::numbers($after, $ids) as $id => $number) {
@@ -52,15 +56,45 @@ final class PlanImpact
             if (!isset($this->known[$alike]) && !$goOn($i)) {
                 return [$found, \count($this->numbers) - $i];
             }
-            $changes = $this->known[$alike] ??= Impact::between(
-                $this->coverageBefore->of($was),
-                $this->coverageAfter->of($is),
-            );
+            $changes = $this->known[$alike] ??= Impact::worstFirst([
+                ...Impact::between($this->coverageBefore->of($was), $this->coverageAfter->of($is)),
+                ...$this->byKeys($was, $is),
+            ]);
             if ([] !== $changes) {
                 $found[] = new Changed($is, $changes);
             }
         }
 
         return [$found, 0];
+    }
+
+    /** @return list<Change> those that callers notice who press something, or are told apart, and nobody else */
+    private function byKeys(Number $was, Number $is): array
+    {
+        if (null === $this->fares) {
+            return [];
+        }
+        [$before, $after] = $this->fares;
+        $changes = [];
+        foreach ($after->callers([], $is) as $i => $caller) {
+            $known = [];
+            foreach ([...$before->presses($was, $caller)[0], ...$after->presses($is, $caller)[0]] as $keys) {
+                $known[implode(' ', $keys)] ??= $keys;
+            }
+            foreach ($known as $keys) {
+                $found = Impact::between(
+                    $before->coverage($was, $caller, $keys),
+                    $after->coverage($is, $caller, $keys),
+                );
+                foreach ($found as $change) {
+                    $isPressed = Presses::areTaken($change->before, $keys) || Presses::areTaken($change->after, $keys);
+                    if ($isPressed && ([] !== $keys || $i > 0)) {
+                        $changes[] = $change->by($keys, 0 === $i ? '' : $caller->text);
+                    }
+                }
+            }
+        }
+
+        return $changes;
     }
 }

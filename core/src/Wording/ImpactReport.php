@@ -17,26 +17,35 @@ final class ImpactReport
      * @param int          $from    first instant of the stretch that was looked at
      * @param int          $until   first instant after it
      *
-     * @return list<array{severity: string, when: string, what: string, first: string, seconds: int, intervals: int}>
+     * @return list<array{severity: string, when: string, what: string, first: string, seconds: int, intervals: int, keys: list<string>, from: string}>
      */
     public static function of(array $changes, CourseWords $words, int $from, int $until, string $zone): array
     {
-        $intervals = [];
+        $groups = [];
         foreach ($changes as $change) {
-            $key = $change->severity->value . "\n" . $words->change($change);
-            $intervals[$key] = [...$intervals[$key] ?? [], ...$change->intervals];
+            $key = serialize([$change->severity->value, $words->change($change), $change->keys, $change->caller]);
+            $groups[$key]['change'] ??= $change;
+            $groups[$key]['times'] = [...$groups[$key]['times'] ?? [], ...$change->intervals];
         }
-        $report = [];
-        foreach ($intervals as $key => $times) {
-            [$severity, $what] = explode("\n", $key, 2);
+        $report = $told = [];
+        foreach ($groups as ['change' => $change, 'times' => $times]) {
             $times = Rung::union($times) ?: $times;
+            $when = TimesWords::of(Times::of($times, $from, $until, $zone));
+            $what = $words->change($change);
+            // Whoever presses something notices what everybody notices: it is told once.
+            if (isset($told[$what . "\n" . $when])) {
+                continue;
+            }
+            $told[$what . "\n" . $when] = true;
             $report[] = [
-                'severity' => $severity,
-                'when' => TimesWords::of(Times::of($times, $from, $until, $zone)),
+                'severity' => $change->severity->value,
+                'when' => $when,
                 'what' => $what,
                 'first' => Moment::format($times[0][0], $zone),
                 'seconds' => array_sum(array_map(static fn(array $one): int => $one[1] - $one[0], $times)),
                 'intervals' => \count($times),
+                'keys' => $change->keys,
+                'from' => $change->caller,
             ];
         }
 

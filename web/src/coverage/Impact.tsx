@@ -17,6 +17,7 @@ const SEVERITIES: Record<Severity, string> = {
     details: 'times or words',
 };
 const FIRST = 12;
+const FIRST_CHANGES = 4;
 const NAMES = 6;
 const ORDER = Object.keys(SEVERITIES);
 
@@ -44,7 +45,7 @@ export function ImpactLine() {
 
 /** What another plan changes for callers, number by number, as people say it; the draft where nothing else is said. */
 export function ImpactSection({ title, before, after }: { title: string; before?: string; after?: string }) {
-    const { data, error } = useImpact(before, after);
+    const { data, error } = useImpact(before, after, true);
     const [isWhole, setIsWhole] = useState(false);
     const groups = alike(data?.numbers ?? []);
     const shown = isWhole ? groups : groups.slice(0, FIRST);
@@ -55,7 +56,8 @@ export function ImpactSection({ title, before, after }: { title: string; before?
             {!data && !error && <p className="quiet">Looking through the next year …</p>}
             {data && groups.length === 0 && data.left === 0 && (
                 <p className="quiet">
-                    In the next year no call fares differently, as far as callers press nothing and nobody answers.
+                    In the next year no call fares differently, whoever calls and whatever they press, where nobody
+                    answers.
                 </p>
             )}
             <ul className={styles.groups}>
@@ -93,30 +95,53 @@ const names = (all: string[]) =>
         ? `${all.slice(0, NAMES - 1).join(' · ')} and ${all.length - NAMES + 1} more numbers`
         : all.join(' · ');
 
+/** ", keys 1, then 3", ", from +33…"; nothing for whoever presses nothing. */
+function byWhom({ keys, from }: Changed['changes'][number]): string {
+    const pressed = keys.length === 0 ? '' : `, ${keys.length === 1 ? 'key' : 'keys'} ${keys.join(', then ')}`;
+    return pressed + (from ? `, from ${from}` : '');
+}
+
 function Group({ group }: { group: Changed[] }) {
     const { change } = useMoment();
+    const [isWhole, setIsWhole] = useState(false);
     const [first] = group;
     if (!first) return null;
+    const shown = isWhole ? first.changes : first.changes.slice(0, FIRST_CHANGES);
     return (
         <>
             <b>{names(group.map((one) => one.name))}</b>
             <ul>
-                {first.changes.map((one) => (
-                    <li key={one.severity + one.what}>
+                {shown.map((one) => (
+                    <li key={one.severity + one.what + one.keys.join() + one.from}>
                         <span className={`what ${one.severity === 'nobody any more' ? 'removed' : 'changed'}`}>
                             {SEVERITIES[one.severity]}
                         </span>{' '}
-                        <b>{one.when}</b>: {one.what}{' '}
+                        <b>{one.when}</b>
+                        {byWhom(one)}: {one.what}{' '}
                         <Button
                             size="small"
                             type="text"
-                            onClick={() => change({ to: first.number, at: one.first.slice(0, 19) })}
+                            onClick={() =>
+                                change({
+                                    to: first.number,
+                                    at: one.first.slice(0, 19),
+                                    keys: one.keys.join(''),
+                                    from: one.from,
+                                })
+                            }
                             aria-label={`Try ${first.name} on ${momentWords(one.first, '')}`}
                         >
                             Try it
                         </Button>
                     </li>
                 ))}
+                {first.changes.length > shown.length && (
+                    <li>
+                        <Button size="small" type="text" onClick={() => setIsWhole(true)}>
+                            and {first.changes.length - shown.length} more, by keys and callers
+                        </Button>
+                    </li>
+                )}
             </ul>
         </>
     );

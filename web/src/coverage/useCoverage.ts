@@ -27,15 +27,23 @@ export function useCoverage(year: number) {
     });
 }
 
-/** What another plan changes for callers: the draft against what is live, where nothing else is said. */
-export function useImpact(before = 'live', after = 'draft') {
+/**
+ * What another plan changes for callers: the draft against what is live, where nothing else is said. Complete, it is looked at
+ * whoever calls, whatever they press.
+ */
+export function useImpact(before = 'live', after = 'draft', isComplete = false) {
     const { moment } = useMoment();
     const plan = usePlan();
     const live = useLiveStamp();
     const stamp = useCalm(plan?.stamp, AFTER_THE_ANSWER);
     return useQuery<Impact>({
-        queryKey: ['impact', before, after, stamp, live],
-        queryFn: () => ask(api.GET('/api/impact', { params: { query: { before, after } } })),
+        queryKey: ['impact', before, after, isComplete, stamp, live],
+        queryFn: () =>
+            ask(
+                api.GET('/api/impact', {
+                    params: { query: { before, after, ...(isComplete ? { with: 'keys' as const } : {}) } },
+                }),
+            ),
         enabled: Boolean(stamp) && (moment.in === 'draft' || after !== 'draft'),
         placeholderData: keepPreviousData,
         retry: false,
