@@ -85,4 +85,59 @@ final class ExpectationApiTest extends ApiTestCase
         $this->assertStatus(422);
         self::assertSame('/promise/who', $refused['errors'][0]['pointer']);
     }
+
+    public function testAFindingIsPutAsideWithAReasonAndAnEnd(): void
+    {
+        $year = $this->send('GET', '/api/plans/draft/year-findings');
+        $this->assertStatus(200);
+        self::assertSame(0, $year['left']);
+        [$known] = $year['findings'];
+        self::assertSame(['num_paris', 'number-runs-out'], [$known['id'], $known['code']]);
+        self::assertSame('2030-01-01', $known['silenced']['until']);
+        $silence = ['element' => 'num_paris', 'code' => 'number-runs-out', 'reason' => 'So it is'];
+        $this->change('set_ternwick', ['silences' => [$silence + ['until' => '2020-01-01']]]);
+        self::assertNull(
+            $this->send('GET', '/api/plans/draft/year-findings')['findings'][0]['silenced'],
+            'It is told again when the day has come.',
+        );
+        $odd = $this->send('GET', '/api/plans/draft/findings?element=jrn_port')['findings'][0];
+        self::assertNull($odd['silenced']);
+        $this->change('set_ternwick', [
+            'silences' => [
+                [
+                    'element' => 'jrn_port',
+                    'code' => $odd['code'],
+                    'reason' => 'It is recorded anew',
+                    'until' => '2090-01-01',
+                ],
+            ],
+        ]);
+        self::assertSame(
+            ['reason' => 'It is recorded anew', 'until' => '2090-01-01'],
+            $this->send('GET', '/api/plans/draft/findings?element=jrn_port')['findings'][0]['silenced'],
+        );
+        $this->change('set_ternwick', ['silences' => [['reason' => ''] + $silence + ['until' => 'soon']]]);
+        $this->assertStatus(422);
+    }
+
+    public function testTheBriefInEveryForm(): void
+    {
+        $html = $this->send('GET', '/api/plans/draft/brief.html?number=num_exception_berths')['text'];
+        self::assertStringContainsString('<h2>Berth telephones</h2>', $html);
+        self::assertStringContainsString('data:image/svg+xml;base64,', $html);
+        self::assertStringNotContainsString('<ins>', $html);
+        $this->change('num_exception_berths', ['target' => 'mbx_reception']);
+        $beside = $this->send('GET', '/api/plans/draft/brief.html?number=num_exception_berths&before=live')['text'];
+        self::assertStringContainsString('The draft, beside edition 1, which is live.', $beside);
+        self::assertStringContainsString('<ins>Always: callers hear', $beside);
+        self::assertStringContainsString('<del>', $beside);
+        $markdown = $this->send('GET', '/api/plans/draft/brief.md?number=num_exception_berths')['text'];
+        self::assertStringStartsWith('# Ternwick Ferries', $markdown);
+        self::assertStringStartsWith(
+            '%PDF',
+            $this->send('GET', '/api/plans/draft/brief.pdf?number=num_exception_berths')['text'],
+        );
+        $this->send('GET', '/api/plans/draft/brief.html?number=hrs_reception');
+        $this->assertStatus(404);
+    }
 }

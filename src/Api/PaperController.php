@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
+use Meandros\Core\Paper\Brief;
+use Meandros\Core\Paper\Markdown;
 use Meandros\Core\Paper\PaperOfPlan;
 use Meandros\Core\Paper\PaperWords;
 use Meandros\Core\Plan\Behind;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Server\Now;
 use Meandros\Server\Paper\PaperPage;
 use Meandros\Server\Paper\Pdf;
 use Meandros\Server\Storage\Editions;
+use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
 use Symfony\Component\HttpFoundation\Request;
@@ -27,7 +31,17 @@ final readonly class PaperController
     /** More than so many elements make a book, and are printed number by number. */
     private const MOST_ELEMENTS = 1_500;
 
-    public function __construct(private Plans $plans, private Editions $editions, private Pdf $pdf, private Now $now) {}
+    /** Seconds after which no further number is looked at. */
+    private const WAITED = 20.0;
+    private const DAYS = 366;
+
+    public function __construct(
+        private Plans $plans,
+        private Editions $editions,
+        private Pdf $pdf,
+        private Now $now,
+        private Live $live,
+    ) {}
 
     /**
      * @throws InvalidData
@@ -55,6 +69,66 @@ final readonly class PaperController
                 'Content-Type' => 'application/pdf',
                 'Content-Disposition' => \sprintf('attachment; filename="plan-%s-%s.pdf"', $which, $language),
             ]);
+    }
+
+    /**
+     * What callers hear and who answers over a year, in sentences; beside another plan, what came and what went is marked.
+     *
+     * @throws InvalidData
+     * @throws NotFound
+     */
+    #[Route('/api/plans/{which}/brief.{format}', requirements: ['format' => 'html|pdf|md'], methods: ['GET'])]
+    public function brief(string $which, string $format, Request $request): Response
+    {
+        [$number, $before] = [$request->query->getString('number'), $request->query->getString('before')];
+        $fares = $this->fares($which);
+        if ('' !== $number && null === $fares->plan->get(Number::class, $number)) {
+            throw new NotFound('There is no such number in this plan.');
+        }
+        $end = microtime(true) + self::WAITED;
+        $brief =
+            Brief::of(
+                $fares,
+                $this->name($which) . ('' === $before ? '' : ', beside ' . lcfirst($this->name($before))),
+                '' === $number ? [] : [$number],
+                '' === $before ? null : $this->fares($before),
+                static fn(): bool => microtime(true) < $end,
+            ) ?? throw InvalidData::at('/number', 'brief-too-long');
+
+        return match ($format) {
+            'md' => new Response(Markdown::of($brief), 200, [
+                'Content-Type' => 'text/markdown; charset=utf-8',
+                'Content-Disposition' => \sprintf('attachment; filename="brief-%s.md"', $which),
+            ]),
+            'html' => new Response(PaperPage::html($brief), 200, ['Content-Type' => 'text/html; charset=utf-8']),
+            default => new Response($this->pdf->of(PaperPage::html($brief)), 200, [
+                'Content-Type' => 'application/pdf',
+                'Content-Disposition' => \sprintf('attachment; filename="brief-%s.pdf"', $which),
+            ]),
+        };
+    }
+
+    /** @throws NotFound */
+    private function fares(string $which): Fares
+    {
+        $plan = $this->plans->get($which);
+        $from = $this->now->second();
+
+        return new Fares(
+            $plan,
+            $from,
+            $from + self::DAYS * CivilDate::SECONDS_PER_DAY,
+            $this->live->state($plan, $from),
+        );
+    }
+
+    private function name(string $which): string
+    {
+        return match ($which) {
+            'draft' => 'The draft',
+            'live' => \sprintf('Edition %d, which is live', $this->editions->live() ?? 0),
+            default => 'Edition ' . $which,
+        };
     }
 
     /**

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Meandros\Server\Paper;
 
 use Meandros\Core\Paper\Chapter;
+use Meandros\Core\Paper\Line;
 use Meandros\Core\Paper\Paper;
 use Meandros\Core\Paper\Row;
 use Meandros\Core\Paper\Table;
+use Meandros\Core\Paper\WeekPicture;
 
 /** A paper as a page of HTML that stands by itself: to print, and to make a PDF of. */
 final class PaperPage
@@ -28,6 +30,10 @@ final class PaperPage
     .row { margin: 0; padding: 1.5pt 0 1.5pt 7pt; border-left: 1pt solid #111; page-break-inside: avoid; }
     .row.exit { font-weight: bold; border-left-color: #999; }
     .words { font-style: italic; }
+    .line { margin: 0; padding: 1.5pt 0 1.5pt 7pt; border-left: 1pt solid #111; page-break-inside: avoid; }
+    ins { text-decoration: underline; font-weight: bold; }
+    del { color: #555; }
+    .week { margin: 6pt 0; page-break-inside: avoid; }
     .sign { margin-top: 30pt; page-break-inside: avoid; }
     .sign td { border: 0; padding: 26pt 14pt 0 0; width: 33%; }
     .sign span { display: block; border-top: .5pt solid #111; padding-top: 2pt; }
@@ -62,8 +68,42 @@ final class PaperPage
                 '',
                 array_map(static fn(string $one): string => '<p>' . self::e($one) . '</p>', $chapter->sentences),
             ) .
+            (null === $chapter->picture ? '' : self::picture($chapter->picture)) .
+            self::lines($chapter->lines) .
             implode('', array_map(self::row(...), $chapter->outline)) .
             implode('', array_map(self::table(...), $chapter->tables));
+    }
+
+    /** @param list<Line> $lines */
+    private static function lines(array $lines): string
+    {
+        return implode(
+            '',
+            array_map(
+                static fn(Line $line): string => \sprintf(
+                    '<p class="line" style="margin-left:%dpt">%s</p>',
+                    $line->depth * self::INDENT,
+                    match ($line->mark) {
+                        Line::ADDED => '<ins>' . self::e($line->text) . '</ins>',
+                        Line::REMOVED => '<del>' . self::e($line->text) . '</del>',
+                        null => self::e($line->text),
+                    },
+                ),
+                $lines,
+            ),
+        );
+    }
+
+    /** Told apart by shades and by strokes: copies are black and white. */
+    private static function picture(WeekPicture $week): string
+    {
+        $svg = WeekSvg::of($week);
+
+        return \sprintf(
+            '<p class="week"><img alt="%s" width="480" src="data:image/svg+xml;base64,%s"></p>',
+            self::e($svg->words),
+            base64_encode($svg->source),
+        );
     }
 
     private static function row(Row $row): string

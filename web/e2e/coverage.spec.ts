@@ -96,7 +96,7 @@ test('what going back to an edition changes is shown before it is done', async (
     await page.goto(address('/editions', { to: BERTHS }));
     const first = page.getByRole('region', { name: 'Editions' }).getByRole('listitem').filter({ hasText: 'Edition 1' });
     await first.getByRole('button', { name: 'What going back changes' }).press('Enter');
-    const impact = page.getByRole('region', { name: 'Going back from what is live to edition 1' });
+    const impact = page.getByRole('region', { name: 'From what is live to edition 1' });
     await expect(impact.getByRole('listitem').filter({ hasText: 'Berth telephones' }).first()).toContainText(
         'somebody is reached now',
     );

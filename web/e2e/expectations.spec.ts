@@ -114,3 +114,42 @@ test('settings of the plan', async ({ page }) => {
     await expect(settings.getByLabel('Loudness of takes')).toHaveValue('-18');
     await expect(settings.getByLabel('Waiting that is too long')).toHaveValue('300');
 });
+
+test('a finding is put aside with a reason and an end, and told again', async ({ page }) => {
+    await page.goto(address('/editions'));
+    const found = page.getByRole('region', { name: 'Worth a look' });
+    await expect(found.getByText('One more is known')).toBeVisible();
+    await found.getByRole('button', { name: /^Put aside: Port-Saint-Aubert terminal/ }).press('Enter');
+    await page.getByLabel('Why this may stay').fill('It is recorded anew in spring');
+    await page.getByLabel('Until', { exact: true }).fill('2090-04-01');
+    await axe(page);
+    await page.getByRole('button', { name: 'Put it aside' }).press('Enter');
+    await found.getByText('2 more are known').click();
+    const known = found
+        .getByRole('listitem')
+        .filter({ hasText: 'It is recorded anew in spring, until Sat 1 Apr 2090' });
+    await expect(known).toBeVisible();
+    await known.getByRole('button', { name: 'Tell it again' }).press('Enter');
+    await expect(found.getByText('One more is known')).toBeVisible();
+    await expect(found.getByRole('button', { name: /^Put aside: Port-Saint-Aubert terminal/ })).toBeVisible();
+});
+
+test('the plan in brief, beside what is live', async ({ page }) => {
+    await page.goto(address('/numbers/num_exception_berths', { to: '+441632960290' }));
+    await choose(page, 'Calls go to', 'Reception mailbox');
+    await saved(page);
+    await page.getByRole('link', { name: 'On paper' }).click();
+    await page.getByText('In brief: who answers when').click();
+    await choose(page, 'What it is about', 'Behind Berth telephones');
+    const paper = page.frameLocator('iframe[title="The paper"]');
+    await expect(paper.getByRole('heading', { name: 'Berth telephones' })).toBeVisible();
+    await expect(paper.locator('ins')).toHaveCount(0);
+    await choose(page, 'What it is compared with', 'beside what is live');
+    await expect(paper.locator('ins').first()).toContainText('a message with Reception mailbox');
+    await expect(paper.locator('del').filter({ hasText: 'rings Bea Longstaff' })).toHaveCount(1);
+    await expect(page.getByRole('link', { name: 'Keep as Markdown' })).toHaveAttribute(
+        'href',
+        /brief\.md\?before=live/,
+    );
+    await axe(page);
+});

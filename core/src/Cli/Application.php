@@ -29,9 +29,11 @@ final class Application
            meandros coverage PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--days N] [--zone ZONE] [--json]
            meandros endings PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--json]
            meandros impact BEFORE.json AFTER.json [--to NUMBER] [--from CALLER] --at MOMENT [--days N] [--json]
+           meandros brief PLAN.json [BEFORE.json] --at MOMENT [--to NUMBER] [--days N] [--zone ZONE]
            meandros check PLAN.json --at MOMENT [--days N] [--zone ZONE] [--json]
 
     NUMBER and CALLER are as people type them, an extension, or (for CALLER) "withheld".
+    brief says in Markdown what callers hear and who answers, beside BEFORE.json with what came and went marked.
     check tells whether the expectations of the plan are kept from then on, and ends with 1 where one is not.
     MOMENT is like 2026-11-23T10:30 in the site's zone, or 2026-11-23T10:30:00+00:00.
 
@@ -63,6 +65,7 @@ final class Application
                     'impact' => ProofCommands::impact(
                         Options::parse($words, ['to', 'from', 'at', 'days', 'zone'], ['json']),
                     ),
+                    'brief' => ProofCommands::brief(Options::parse($words, ['to', 'at', 'days', 'zone'], [])),
                     'prompts' => self::prompts(Options::parse($words, [], ['json'])),
                     default => throw new \InvalidArgumentException(self::USAGE),
                 },

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Meandros\Core\Cli;
 
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Paper\Brief;
+use Meandros\Core\Paper\Markdown;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Endings;
+use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Impact;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
@@ -103,6 +106,25 @@ final class ProofCommands
         }
 
         return $text;
+    }
+
+    /** What callers hear and who answers, in sentences. */
+    public static function brief(Options $options): string
+    {
+        $plan = Given::plan($options);
+        [$call] = Given::call($options, $plan, self::firstNumber($plan));
+        $number = $options->has('to') ? $plan->dialled($call->dialled)?->id() : null;
+        $until = $call->instant + Given::days($options) * self::DAY;
+        $before = isset($options->arguments[1]) ? new Fares(Given::plan($options, 1), $call->instant, $until) : null;
+        $brief = Brief::of(
+            new Fares($plan, $call->instant, $until),
+            $options->arguments[0] ?? '',
+            null === $number ? [] : [$number],
+            $before,
+            static fn(): bool => true,
+        );
+
+        return null === $brief ? '' : Markdown::of($brief);
     }
 
     /** Every way in which a call can end. */

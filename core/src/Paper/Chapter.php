@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Paper;
 
-/** A heading with what stands below it: sentences, outlines and tables, in this order. */
+/** A heading with what stands below it: sentences, a picture, lines, outlines and tables, in this order. */
 final readonly class Chapter
 {
     /**
@@ -12,6 +12,7 @@ final readonly class Chapter
      * @param list<string> $sentences
      * @param list<Row>    $outline
      * @param list<Table>  $tables
+     * @param list<Line>   $lines
      */
     public function __construct(
         public int $level,
@@ -19,5 +20,7 @@ final readonly class Chapter
         public array $sentences = [],
         public array $outline = [],
         public array $tables = [],
+        public array $lines = [],
+        public ?WeekPicture $picture = null,
     ) {}
 }

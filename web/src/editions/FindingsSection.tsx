@@ -141,37 +141,39 @@ function SilenceButton({ finding }: { finding: Finding }) {
             open={isOpen}
             onOpenChange={setIsOpen}
             content={
-                <form
-                    className="silence"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        if (reason.trim() && until) silence();
-                    }}
-                >
-                    <Field label="Why this may stay" hint="It is told again after the day below" error={undefined}>
-                        {(a11y) => (
-                            <Input
-                                {...a11y}
-                                autoFocus
-                                value={reason}
-                                onChange={(event) => setReason(event.target.value)}
-                            />
-                        )}
-                    </Field>
-                    <Field label="Until" error={undefined}>
-                        {(a11y) => (
-                            <Input
-                                {...a11y}
-                                type="date"
-                                value={until}
-                                onChange={(event) => setUntil(event.target.value)}
-                            />
-                        )}
-                    </Field>
-                    <Button htmlType="submit" size="small" disabled={!reason.trim() || !until}>
-                        Put it aside
-                    </Button>
-                </form>
+                <div role="dialog" aria-label={`Put aside: ${finding.name}`}>
+                    <form
+                        className="silence"
+                        onSubmit={(event) => {
+                            event.preventDefault();
+                            if (reason.trim() && until) silence();
+                        }}
+                    >
+                        <Field label="Why this may stay" hint="It is told again after the day below" error={undefined}>
+                            {(a11y) => (
+                                <Input
+                                    {...a11y}
+                                    autoFocus
+                                    value={reason}
+                                    onChange={(event) => setReason(event.target.value)}
+                                />
+                            )}
+                        </Field>
+                        <Field label="Until" error={undefined}>
+                            {(a11y) => (
+                                <Input
+                                    {...a11y}
+                                    type="date"
+                                    value={until}
+                                    onChange={(event) => setUntil(event.target.value)}
+                                />
+                            )}
+                        </Field>
+                        <Button htmlType="submit" size="small" disabled={!reason.trim() || !until}>
+                            Put it aside
+                        </Button>
+                    </form>
+                </div>
             }
         >
             <Button size="small" type="text" aria-label={`Put aside: ${finding.name}, ${finding.detail}`}>

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Button, Radio, Select } from 'antd';
 import { useRef, useState } from 'react';
 import { api, ask } from '../api/client';
+import { useEditions } from '../editions/useEditions';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import styles from './paper.module.css';
@@ -13,26 +14,42 @@ const LANGUAGES = [
 
 type Language = (typeof LANGUAGES)[number]['value'];
 
+const KINDS_OF_PAPER = [
+    { value: 'paper', label: 'All of it, step by step' },
+    { value: 'brief', label: 'In brief: who answers when' },
+] as const;
+
+type KindOfPaper = (typeof KINDS_OF_PAPER)[number]['value'];
+
 /** The plan on paper: to read through, to explain, and to sign. */
 export function PaperScreen() {
     const { moment } = useMoment();
     const plan = usePlan();
+    const editions = useEditions();
+    const [kind, setKind] = useState<KindOfPaper>('paper');
     const [language, setLanguage] = useState<Language>('en');
     const [number, setNumber] = useState<string | null>(null);
+    const [before, setBefore] = useState<string | null>(null);
     const frame = useRef<HTMLIFrameElement>(null);
-    const query = { language, ...(number ? { number } : {}) };
+    const isBrief = kind === 'brief';
+    const query = {
+        ...(isBrief ? (before ? { before } : {}) : { language }),
+        ...(number ? { number } : {}),
+    } as Record<string, string>;
     const page = useQuery({
-        queryKey: ['paper', moment.in, query, plan?.stamp],
-        queryFn: () =>
-            ask(
-                api.GET('/api/plans/{which}/paper.{format}', {
-                    params: { path: { which: moment.in, format: 'html' }, query },
-                    parseAs: 'text',
-                }),
-            ),
+        queryKey: ['paper', kind, moment.in, query, plan?.stamp],
+        queryFn: () => {
+            const path = { which: moment.in, format: 'html' as const };
+            return ask<unknown>(
+                isBrief
+                    ? api.GET('/api/plans/{which}/brief.{format}', { params: { path, query }, parseAs: 'text' })
+                    : api.GET('/api/plans/{which}/paper.{format}', { params: { path, query }, parseAs: 'text' }),
+            );
+        },
         placeholderData: keepPreviousData,
         retry: false,
     });
+    const file = (format: string) => `/api/plans/${moment.in}/${kind}.${format}?${new URLSearchParams(query)}`;
     return (
         <div className="one">
             <section className="sheet" aria-label="On paper">
@@ -44,11 +61,36 @@ export function PaperScreen() {
                 <div className={`line-row wrap ${styles.acts}`}>
                     <Radio.Group
                         optionType="button"
-                        aria-label="Language of the paper"
-                        value={language}
-                        options={[...LANGUAGES]}
-                        onChange={(event) => setLanguage(event.target.value)}
+                        aria-label="Kind of paper"
+                        value={kind}
+                        options={[...KINDS_OF_PAPER]}
+                        onChange={(event) => setKind(event.target.value)}
                     />
+                    {isBrief ? (
+                        <Select
+                            aria-label="What it is compared with"
+                            allowClear
+                            style={{ width: 190 }}
+                            placeholder="by itself"
+                            value={before}
+                            options={[
+                                { value: 'live', label: 'beside what is live' },
+                                ...editions.map((one) => ({
+                                    value: String(one.number),
+                                    label: `beside edition ${one.number}`,
+                                })),
+                            ].filter((one) => one.value !== moment.in)}
+                            onChange={(chosen?: string) => setBefore(chosen ?? null)}
+                        />
+                    ) : (
+                        <Radio.Group
+                            optionType="button"
+                            aria-label="Language of the paper"
+                            value={language}
+                            options={[...LANGUAGES]}
+                            onChange={(event) => setLanguage(event.target.value)}
+                        />
+                    )}
                     <Select
                         aria-label="What it is about"
                         allowClear
@@ -63,9 +105,8 @@ export function PaperScreen() {
                         onChange={(chosen?: string) => setNumber(chosen ?? null)}
                     />
                     <Button onClick={() => frame.current?.contentWindow?.print()}>Print</Button>
-                    <Button href={`/api/plans/${moment.in}/paper.pdf?${new URLSearchParams(query)}`}>
-                        Keep as PDF
-                    </Button>
+                    <Button href={file('pdf')}>Keep as PDF</Button>
+                    {isBrief && <Button href={file('md')}>Keep as Markdown</Button>}
                 </div>
                 {page.error ? (
                     <p className="notice alarm">{page.error.message}</p>

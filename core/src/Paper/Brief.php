@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Paper;
+
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\Element\Expectation;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Proof\Coverage;
+use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\Fares\Presses;
+use Meandros\Core\Proof\Promised\Holding;
+use Meandros\Core\Proof\Times;
+use Meandros\Core\Proof\Totals;
+use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Time\Zone;
+use Meandros\Core\Wording\CourseWords;
+use Meandros\Core\Wording\CoverageLine;
+use Meandros\Core\Wording\PromiseWords;
+use Meandros\Core\Wording\TimesWords;
+use Meandros\Core\Wording\When;
+
+/**
+ * A plan as a director reads and signs it: for each number what callers hear and who answers, by days and hours, in sentences;
+ * and what is promised. Beside another plan, what came and what went is marked.
+ */
+final readonly class Brief
+{
+    private const NAMED = 6;
+    private const MOST_PARTS = 6;
+
+    private CourseWords $words;
+
+    private function __construct(private Fares $fares)
+    {
+        $this->words = new CourseWords($fares->plan);
+    }
+
+    /**
+     * @param string           $about  which plan it is
+     * @param list<string>     $ids    of numbers; none for all of them
+     * @param Fares|null       $before another plan over the same stretch
+     * @param \Closure(): bool $goOn   asked before each number; whether there is time for it
+     *
+     * @return Paper|null null where there was no time
+     */
+    public static function of(Fares $fares, string $about, array $ids, ?Fares $before, \Closure $goOn): ?Paper
+    {
+        $self = new self($fares);
+        $other = null === $before ? null : new self($before);
+        $chapters = [];
+        foreach ($fares->numbers($ids) as $numbers) {
+            if (!$goOn()) {
+                return null;
+            }
+            $chapters[$numbers[0]->name()] = $self->chapter($numbers, $other);
+        }
+        ksort($chapters, \SORT_NATURAL | \SORT_FLAG_CASE);
+        $zone = ($fares->plan->all(Site::class)[0] ?? null)->zone ?? 'UTC';
+        $promises = $self->promises($other);
+
+        return new Paper(
+            'en',
+            $fares->plan->name,
+            \sprintf('%s. The year from %s on.', $about, When::instant($fares->from, $zone)),
+            [
+                ...array_values($chapters),
+                ...[] === $promises ? [] : [new Chapter(2, 'What is promised', lines: $promises)],
+            ],
+            ['Date', 'Name', 'Signature'],
+        );
+    }
+
+    /** @param non-empty-list<Number> $numbers to which calls fare alike */
+    private function chapter(array $numbers, ?self $other): Chapter
+    {
+        $zone = $this->fares->plan->get(Site::class, $numbers[0]->site)->zone ?? 'UTC';
+        $coverage = $this->fares->coverage($numbers[0], Caller::withheld(), []);
+        $totals = Totals::of($coverage, $zone);
+        $names = array_map(
+            static fn(Number $one): string => \sprintf(
+                '%s, %s',
+                $one->name(),
+                PhoneNumber::international($one->example()),
+            ),
+            \array_slice($numbers, 0, self::NAMED),
+        );
+        $more = \count($numbers) - \count($names);
+        $lines = $this->lines($numbers[0], $zone);
+        $was = $other?->fares->plan->get(Number::class, $numbers[0]->id());
+
+        return new Chapter(
+            2,
+            $numbers[0]->name(),
+            [
+                implode(' · ', $names) . ($more > 0 ? \sprintf(' and %d more', $more) : ''),
+                \sprintf(
+                    'In a usual week somebody may be reached for %.1f hours. On %d of %d days nobody can be reached at all.',
+                    $totals->usualWeek / 3600,
+                    $totals->daysWithout,
+                    $totals->days,
+                ),
+            ],
+            lines: null === $other ? $lines : self::marked(null === $was ? [] : $other->lines($was, $zone), $lines),
+            picture: WeekPicture::of($coverage, self::monday($coverage, $zone), $zone),
+        );
+    }
+
+    /** The first whole week. */
+    private static function monday(Coverage $coverage, string $zoneName): int
+    {
+        $zone = Zone::over($zoneName, $coverage->starts[0], $coverage->until);
+        $day = CivilDate::ofLocalSecond($zone->localOf($coverage->starts[0])) + 1;
+
+        return $day + ((7 - CivilDate::weekday($day)) % 7);
+    }
+
+    /** @return list<Line> what callers hear and who answers; and what keys they may press lead to */
+    private function lines(Number $number, string $zone): array
+    {
+        $told = $pressed = [];
+        foreach ($this->fares->presses($number, Caller::withheld())[0] as $keys) {
+            $coverage = $this->fares->coverage($number, Caller::withheld(), $keys);
+            $sentences = [];
+            foreach ($this->words->lines($coverage)[0] as $line) {
+                if (Presses::areTaken($line->course, $keys)) {
+                    $sentences[] = $this->sentence($line, $coverage, $zone);
+                }
+            }
+            $told[implode("\n", $sentences)] = $sentences;
+            $pressed[implode("\n", $sentences)][] = implode(', then ', $keys);
+        }
+        $lines = [];
+        foreach ($told as $text => $sentences) {
+            $keys = array_filter($pressed[$text], static fn(string $one): bool => '' !== $one);
+            [] === $keys || ($lines[] = new Line(\sprintf('Whoever presses %s:', implode(' or ', $keys))));
+            foreach ($sentences as $sentence) {
+                $lines[] = new Line($sentence, null, [] === $keys ? 0 : 1);
+            }
+        }
+
+        return $lines;
+    }
+
+    private function sentence(CoverageLine $line, Coverage $coverage, string $zone): string
+    {
+        $times = Times::of($line->intervals, $coverage->starts[0], $coverage->until, $zone);
+        $heard = [] === $line->hears ? '' : \sprintf('callers hear “%s”; ', implode('”, “', $line->hears));
+
+        return \sprintf('%s: %s%s.', ucfirst(TimesWords::of($times, self::MOST_PARTS)), $heard, $line->words);
+    }
+
+    /** @return list<Line> */
+    private function promises(?self $other): array
+    {
+        $lines = self::promised($this->fares);
+
+        return null === $other ? $lines : self::marked(self::promised($other->fares), $lines);
+    }
+
+    /** @return list<Line> */
+    private static function promised(Fares $fares): array
+    {
+        $holding = new Holding($fares);
+        $words = new PromiseWords($fares->plan);
+
+        return array_map(
+            static fn(Expectation $one): Line => new Line(
+                \sprintf(
+                    '%s: %s.%s',
+                    $one->name(),
+                    $words->sentence($one),
+                    $holding->hold($one, static fn(): bool => true)->isKept() ? '' : ' This is not kept.',
+                ),
+            ),
+            $fares->plan->all(Expectation::class),
+        );
+    }
+
+    /**
+     * The lines of both, in the order of a document that is read on: what went stands before what came in its place.
+     *
+     * @param list<Line> $before
+     * @param list<Line> $after
+     *
+     * @return list<Line>
+     */
+    private static function marked(array $before, array $after): array
+    {
+        $text = static fn(Line $line): string => $line->depth . $line->text;
+        [$was, $is] = [array_map($text, $before), array_map($text, $after)];
+        $lines = $came = [];
+        $i = 0;
+        foreach ($after as $j => $line) {
+            $kept = array_search($is[$j], \array_slice($was, $i, null, true), true);
+            if (false === $kept) {
+                $came[] = new Line($line->text, Line::ADDED, $line->depth);
+                continue;
+            }
+            for (; $i < $kept; ++$i) {
+                $lines[] = new Line($before[$i]->text, Line::REMOVED, $before[$i]->depth);
+            }
+            ++$i;
+            array_push($lines, ...$came, ...[$line]);
+            $came = [];
+        }
+        foreach (\array_slice($before, $i) as $gone) {
+            $lines[] = new Line($gone->text, Line::REMOVED, $gone->depth);
+        }
+
+        return [...$lines, ...$came];
+    }
+}
