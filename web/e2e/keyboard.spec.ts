@@ -4,7 +4,7 @@ import { address, saved, sentence, startOver } from './helpers';
 test.beforeEach(({ request }) => startOver(request));
 
 /** Presses Tab until the wanted thing has the focus, as somebody without a mouse does. */
-async function tabTo(page: Page, wanted: string, most = 60) {
+async function tabTo(page: Page, wanted: string, most = 100) {
     for (let i = 0; i < most; i++) {
         await page.keyboard.press('Tab');
         if (await page.evaluate((css) => document.activeElement?.matches(css) ?? false, wanted)) return;
@@ -64,7 +64,11 @@ test('a published note is asked for, and what is unfinished blocks publishing an
     await page.getByLabel('Note').fill('Half done');
     await page.getByRole('button', { name: /Publish as edition/ }).click();
     await expect(page.locator('.field').getByRole('alert')).toContainText('1 unfinished thing must be mended first');
-    await page.locator('.pending').last().getByRole('link', { name: 'Lost property line' }).first().click();
+    await page
+        .getByRole('region', { name: 'Worth a look' })
+        .getByRole('link', { name: 'Lost property line' })
+        .first()
+        .click();
     await expect(page.locator('.missing')).toContainText('no prompt yet');
 });
 

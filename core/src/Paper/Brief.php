@@ -65,7 +65,13 @@ final readonly class Brief
         return new Paper(
             'en',
             $fares->plan->name,
-            \sprintf('%s. The year from %s on.', $about, When::instant($fares->from, $zone)),
+            \sprintf(
+                '%s. The year from %s on.',
+                $about,
+                When::date(
+                    CivilDate::ofLocalSecond(Zone::over($zone, $fares->from, $fares->from)->localOf($fares->from)),
+                ),
+            ),
             [
                 ...array_values($chapters),
                 ...[] === $promises ? [] : [new Chapter(2, 'What is promised', lines: $promises)],

@@ -88,7 +88,7 @@ final class BriefTest extends TestCase
     {
         $markdown = Markdown::of(self::brief(self::plan('16:00'), self::plan('17:00')));
         self::assertStringStartsWith(
-            "# Test\n\nThe draft. The year from Fri 1 Jan 2027 00:00 on.\n\n## Main line\n\n",
+            "# Test\n\nThe draft. The year from Fri 1 Jan 2027 on.\n\n## Main line\n\n",
             $markdown,
         );
         self::assertStringContainsString(
