@@ -70,9 +70,15 @@ final class DamagedRequestsTest extends ApiTestCase
         $this->request('GET', '/api/plans/draft/file');
         $file = (string) $this->answer()->getContent();
         self::assertSame($file, PlanCodec::encode(PlanCodec::decode($file), true), $said);
-        $this->request('PUT', '/api/plans/draft/file', $file, $draft['revision']);
-        self::assertSame(200, $this->answer()->getStatusCode(), $said . $this->answer()->getContent());
-        self::assertSame(0, json_decode((string) $this->answer()->getContent(), true)['changed'], $said);
+        // The first edition's scripts were never read by the machine voice: bringing a file in does that.
+        foreach ([null, 0] as $changed) {
+            $this->request('PUT', '/api/plans/draft/file', $file, $this->draft()['revision']);
+            self::assertSame(200, $this->answer()->getStatusCode(), $said . $this->answer()->getContent());
+            $answer = json_decode((string) $this->answer()->getContent(), true);
+            self::assertSame($changed ?? $answer['changed'], $answer['changed'], $said);
+            $this->request('GET', '/api/plans/draft/file');
+            $file = (string) $this->answer()->getContent();
+        }
     }
 
     private function ask(DamagedRequest $request): int

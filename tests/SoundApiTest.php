@@ -72,19 +72,15 @@ final class SoundApiTest extends ApiTestCase
 
     public function testTheLoudnessIsASettingOfThePlan(): void
     {
-        $settings = $this->send('POST', '/api/plans/draft/elements', [
-            'kind' => 'settings',
-            'name' => 'Settings',
-            'loudness' => -26,
-        ]);
-        $this->assertStatus(201);
+        $this->change('set_ternwick', ['loudness' => -26]);
+        $this->assertStatus(200);
         $wav = $this->sox('-n', '-r', '16000', 'in.wav', 'synth', '3', 'sine', '440', 'gain', '-20');
         self::assertSame('done', $this->bring((string) file_get_contents($wav), ['name' => 'in.wav'])['state']);
         $take = $this->element(self::PROMPT)['takes'][0];
         file_put_contents("$this->folder/heard.wav", $this->send('GET', "/api/sounds/{$take['sound']}.wav")['text']);
         self::assertEqualsWithDelta(-26, $this->loudness("$this->folder/heard.wav"), 1.0);
         foreach (['loudness' => -40, 'longestWait' => 1] as $field => $value) {
-            $this->change((string) array_key_first($settings['elements']), [$field => $value]);
+            $this->change('set_ternwick', [$field => $value]);
             $this->assertStatus(422);
         }
         $this->send('POST', '/api/plans/draft/elements', ['kind' => 'settings', 'name' => 'Others']);

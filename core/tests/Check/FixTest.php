@@ -49,6 +49,7 @@ final class FixTest extends TestCase
                 'code' => $found->code,
                 'detail' => $message,
                 'remedy' => FindingWords::remedy($found),
+                'silenced' => null,
                 'fix' => ['label' => $label, 'element' => $fix->element, 'patch' => $fix->patch],
             ],
             FindingWords::report($found),

@@ -138,7 +138,13 @@ final class PaperTest extends TestCase
             $paper = PaperOfPlan::of($plan, $language, '7', self::DAY);
             $text = self::text($paper);
             foreach ($plan->elements() as $element) {
-                if (!\in_array($element->kind()->value, ['line', 'callers', 'calendar', 'expectation'], true)) {
+                if (
+                    !\in_array(
+                        $element->kind()->value,
+                        ['line', 'callers', 'calendar', 'expectation', 'settings'],
+                        true,
+                    )
+                ) {
                     self::assertStringContainsString($element->name(), $text, $language);
                 }
             }

@@ -14,12 +14,11 @@ use Meandros\Core\Ringing\Rung;
 
 /**
  * What callers and phones may do at one step, so that every outcome comes up, each as soon and as late as it can: keys at
- * once and in the last second; phones all alike, and one of them unlike the others.
+ * once and in the last second; phones all alike, and one of them ringing on or answering while the others do something else.
+ * What else several phones do differently leads to the same outcomes, at seconds between.
  */
 final readonly class Choices
 {
-    /** Up to so many phones each of them does everything while the others do one thing; beyond, each answers. */
-    private const FEW = 8;
     /** Phones that come up only when others do something are looked for so many times. */
     private const ROUNDS = 4;
 
@@ -124,7 +123,7 @@ final readonly class Choices
             $rung = $this->byPhone($alike->walk->rung());
             foreach (array_keys($rung) as $phone) {
                 if ($this->isFree($phone)) {
-                    array_push($runs, ...$this->unlike($phone, $alike->acts->phones, \count($rung) <= self::FEW));
+                    array_push($runs, ...$this->unlike($phone, $alike->acts->phones));
                 }
             }
         }
@@ -133,14 +132,13 @@ final readonly class Choices
     }
 
     /**
-     * One phone does everything that it may, while the others do what they do.
+     * One phone rings on, or answers, while the others do what they do.
      *
      * @param array<string, PhoneAssumption> $others
-     * @param bool                           $everything whether it does more than ring and answer
      *
      * @return list<Run>
      */
-    private function unlike(string $phone, array $others, bool $everything): array
+    private function unlike(string $phone, array $others): array
     {
         unset($others[$phone]);
         $rings = ($this->try)(new Acts([], [], $others));
@@ -152,12 +150,6 @@ final readonly class Choices
             foreach (array_unique([$before, $before + $last]) as $after) {
                 $acts[] = [Behaviour::Answers, $after];
             }
-            foreach ($everything ? $this->refusals($phone, $last) : [] as $after) {
-                $acts[] = [Behaviour::Refuses, $after];
-            }
-        }
-        if ($everything && 0 === $before) {
-            array_push($acts, [Behaviour::Busy, null], [Behaviour::Unreachable, null]);
         }
 
         return [
