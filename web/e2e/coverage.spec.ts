@@ -121,4 +121,10 @@ test('every ending of a call, each tried with one click', async ({ page }) => {
     await page.goto(address('/', { to: BERTHS, at: '2026-11-23T10:30:00' }));
     await page.getByRole('button', { name: 'Show every ending' }).click();
     await expect(endings.getByText('There are no others')).toBeVisible();
+    await page.goto(address('/journeys/jrn_reception', { to: BERTHS, at: '2026-11-23T10:30:00' }));
+    await page.getByRole('button', { name: 'What can happen from each step' }).press('Enter');
+    const steps = page.getByRole('treegrid').getByRole('row');
+    await expect(steps.filter({ hasText: 'Ring Bookings desk' })).toContainText('From here: Dana Whitlock answers');
+    await expect(steps.filter({ hasText: 'Say Reception closed' })).toContainText('No call to this number comes here');
+    await axe(page);
 });

@@ -10,6 +10,7 @@ use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Explorer;
+use Meandros\Core\Proof\Ways\Outlook;
 use Meandros\Core\Proof\Ways\Routes;
 use Meandros\Core\Proof\Ways\Stand;
 use Meandros\Core\Reading\InvalidData;
@@ -25,8 +26,14 @@ final readonly class Endings
      * @param list<PossibleEnding> $endings    the soonest first
      * @param bool                 $isComplete whether there are no others: some steps do more than is tried here
      * @param int                  $places     at which calls may stand
+     * @param list<StepOutlook>    $steps      what can become of calls from each step on to which they may come
      */
-    private function __construct(public array $endings, public bool $isComplete, public int $places) {}
+    private function __construct(
+        public array $endings,
+        public bool $isComplete,
+        public int $places,
+        public array $steps,
+    ) {}
 
     /**
      * @param Assumptions $given of which only what the company and earlier calls do counts
@@ -42,7 +49,7 @@ final readonly class Endings
     ): self {
         $begin = $router->begin($plan, $call, (new Acts())->within($given), $live);
         if (null === $begin) {
-            return new self([], true, 0);
+            return new self([], true, 0, []);
         }
         foreach ([false, true] as $bySecond) {
             $explorer = new Explorer($router, $plan, $given, $bySecond);
@@ -57,7 +64,12 @@ final readonly class Endings
             }
         }
 
-        return new self($endings, $explorer->isComplete && $isSteady, \count($explorer->stands));
+        return new self(
+            $endings,
+            $explorer->isComplete && $isSteady,
+            \count($explorer->stands),
+            (new Outlook($explorer->stands))->steps(),
+        );
     }
 
     /** @param list<PossibleEnding> $endings */

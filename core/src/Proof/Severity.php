@@ -7,7 +7,7 @@ namespace Meandros\Core\Proof;
 /** How much another course means to callers, the worst first. */
 enum Severity: string
 {
-    /** Somebody could be reached, and cannot any more. */
+    /** Somebody could be reached, or a message be left, and nobody and nothing takes the call any more. */
     case Lost = 'nobody any more';
     case SomebodyElse = 'somebody else';
     /** Somebody can be reached who could not. */
@@ -18,7 +18,9 @@ enum Severity: string
     public static function of(Course $before, Course $after): self
     {
         return match (true) {
-            $before->reach->isSomebody() && !$after->reach->isSomebody() => self::Lost,
+            ($before->reach->isSomebody() && !$after->reach->isSomebody()) ||
+                (Reach::Nobody !== $before->reach && Reach::Nobody === $after->reach)
+                => self::Lost,
             !$before->reach->isSomebody() && $after->reach->isSomebody() => self::Gained,
             $before->takes !== $after->takes || $before->reach !== $after->reach => self::SomebodyElse,
             default => self::Details,

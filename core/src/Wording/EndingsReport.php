@@ -10,13 +10,14 @@ use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Endings;
 use Meandros\Core\Proof\PossibleEnding;
+use Meandros\Core\Proof\StepOutlook;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
 
 /** Every way in which a call can end as JSON: the data, and beside it the words. */
 final class EndingsReport
 {
-    /** @return array{isComplete: bool, places: int, endings: list<array{ending: array<string, string|null>, words: string, least: int, leastBy: array<string, mixed>, most: int|null, mostBy: array<string, mixed>}>} */
+    /** @return array{isComplete: bool, places: int, endings: list<array{ending: array<string, string|null>, words: string, least: int, leastBy: array<string, mixed>, most: int|null, mostBy: array<string, mixed>}>, steps: list<array{journey: string, step: string, endings: list<string>, most: int|null}>} */
     public static function of(Endings $endings, Plan $plan): array
     {
         $names = new Names($plan);
@@ -34,6 +35,18 @@ final class EndingsReport
                     'mostBy' => self::acts($one->mostBy),
                 ],
                 $endings->endings,
+            ),
+            'steps' => array_map(
+                static fn(StepOutlook $one): array => [
+                    'journey' => $one->journey,
+                    'step' => $one->step,
+                    'endings' => array_map(
+                        static fn(Ending $ending): string => self::words($ending, $names),
+                        array_values($one->endings),
+                    ),
+                    'most' => $one->most,
+                ],
+                $endings->steps,
             ),
         ];
     }

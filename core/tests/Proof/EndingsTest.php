@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Endings;
 use Meandros\Core\Proof\PossibleEnding;
+use Meandros\Core\Proof\StepOutlook;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Router;
@@ -145,6 +146,7 @@ final class EndingsTest extends TestCase
     private static function contains(Plan $plan, TrialCall $call, Endings $endings, Assumptions $by): int
     {
         $trace = (new Router())->trace($plan, $call, $by);
+        self::isAhead($trace, $endings);
         foreach ($endings->endings as $one) {
             if (self::isOf($trace->ending, $one->ending)) {
                 if ($trace->seconds >= $one->least && $trace->seconds <= ($one->most ?? \PHP_INT_MAX)) {
@@ -160,6 +162,29 @@ final class EndingsTest extends TestCase
             return 1;
         }
         self::fail(self::report($trace, $plan, $by) . ' is none of ' . implode(', ', self::told($endings)));
+    }
+
+    /** From every step that the call came to, its ending is one of those that may come, and no later. */
+    private static function isAhead(Trace $trace, Endings $endings): void
+    {
+        if (\in_array($trace->ending->kind, [EndingKind::CallerGaveUp, EndingKind::LoopStopped], true)) {
+            return;
+        }
+        foreach ($trace->visits as $visit) {
+            $found = array_values(
+                array_filter(
+                    $endings->steps,
+                    static fn(StepOutlook $one): bool => $one->journey === $visit->journey &&
+                        $one->step === $visit->step,
+                ),
+            );
+            self::assertCount(1, $found);
+            self::assertNotSame(
+                [],
+                array_filter($found[0]->endings, static fn(Ending $one): bool => self::isOf($one, $trace->ending)),
+            );
+            self::assertLessThanOrEqual($found[0]->most ?? \PHP_INT_MAX, $trace->seconds - $visit->from);
+        }
     }
 
     private static function isOf(Ending $one, Ending $other): bool

@@ -1,31 +1,18 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { api, ask } from '../api/client';
 import type { Acts, Endings } from '../api/types';
-import { useLiveStamp } from '../moment/useLiveStamp';
-import { fromActs, toTrialCall, useMoment } from '../moment/useMoment';
-import { usePlan } from '../plan/usePlan';
+import { fromActs, useMoment } from '../moment/useMoment';
 import { clock } from './clock';
 import { EndingIcon } from './EndingIcon';
+import { useEndings } from './useEndings';
 
 type One = Endings['endings'][number];
 
 /** Every way in which the call can end, how soon and how late; each is put into the bar with one click. */
 export function EveryEnding() {
-    const { moment, change } = useMoment();
+    const { change } = useMoment();
     const [isOpen, setIsOpen] = useState(false);
-    const plan = usePlan();
-    const live = useLiveStamp();
-    // What callers and phones do is what is looked for: the bar's own assumptions of it do not count.
-    const call = toTrialCall({ ...moment, keys: '', meanwhile: '', phones: [], patience: null });
-    const { data, error, isFetching } = useQuery<Endings>({
-        queryKey: ['endings', call, plan?.stamp, live],
-        queryFn: () => ask(api.POST('/api/endings', { body: call })),
-        enabled: isOpen && Boolean(plan && moment.to && moment.at),
-        placeholderData: keepPreviousData,
-        retry: false,
-    });
+    const { data, error, isFetching } = useEndings(isOpen);
     const put = (acts: Acts) => change(fromActs(acts));
     return (
         <section className="sheet" aria-label="Every ending">

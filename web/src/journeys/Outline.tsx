@@ -1,7 +1,10 @@
 import { Button } from 'antd';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Journey, Trace } from '../api/types';
+import type { Endings, Journey, Step, Trace } from '../api/types';
 import { CourseLine } from '../call/CourseLine';
+import { clock } from '../call/clock';
+import { useEndings } from '../call/useEndings';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
@@ -11,6 +14,16 @@ import { OutlineRow } from './OutlineRow';
 import { changeExits, foundAt, move, type Row, replaceAt } from './outlineModel';
 import { TypedStep } from './TypedStep';
 import { useOutline } from './useOutline';
+
+/** "From here: Ann answers, a message · over after 1:20 at most". */
+function aheadOf(step: Step, journey: Journey, endings: Endings | undefined): string | undefined {
+    if (!endings) return undefined;
+    const found = endings.steps.find((one) => one.journey === journey.id && one.step === step.id);
+    if (!found) return 'No call to this number comes here at this moment.';
+    const most =
+        found.most === null ? 'may go round for as long as callers like' : `over after ${clock(found.most)} at most`;
+    return `From here: ${found.endings.join(', ')} · ${most}`;
+}
 
 /** A journey as an outline, edited in place, with the way that the trial call takes through it. */
 export function Outline(props: EditorProps<Journey> & { trace: Trace | undefined }) {
@@ -37,11 +50,24 @@ export function Outline(props: EditorProps<Journey> & { trace: Trace | undefined
     const typedLine = (begun: string) => (
         <TypedStep begun={begun} onStep={outline.insertTyped} onCancel={closeInserter} />
     );
+    const [looksAhead, setLooksAhead] = useState(false);
+    const ahead = useEndings(looksAhead);
     if (!plan) return null;
     return (
         <>
-            <p>
+            <p className="line-row wrap">
                 <Link to={{ pathname: `/map/${value.id}`, search }}>As a map</Link>
+                <Button
+                    size="small"
+                    aria-pressed={looksAhead}
+                    loading={looksAhead && ahead.isFetching}
+                    onClick={() => setLooksAhead(!looksAhead)}
+                >
+                    What can happen from each step
+                </Button>
+                {looksAhead && ahead.data && !ahead.data.isComplete && (
+                    <span className="quiet">There may be other endings, or later ones.</span>
+                )}
             </p>
             <p className="keys quiet">
                 {disabled
@@ -70,6 +96,9 @@ export function Outline(props: EditorProps<Journey> & { trace: Trace | undefined
                                 disabled={disabled}
                                 error={row.is === 'step' ? error(row.pointer) : undefined}
                                 found={foundAt(row, findings)}
+                                ahead={
+                                    looksAhead && row.is === 'step' ? aheadOf(row.step, value, ahead.data) : undefined
+                                }
                                 onFocus={() => outline.choose(row.key)}
                                 onKeyDown={(event) => outline.onKey(event, row)}
                                 onEdit={() => outline.edit(row.key)}

@@ -18,6 +18,8 @@ interface Props {
     disabled: boolean;
     error: string | undefined;
     found: Finding[];
+    /** What can become of calls from here on, where that is asked for. */
+    ahead: string | undefined;
     onFocus: () => void;
     onKeyDown: (event: KeyboardEvent) => void;
     onEdit: () => void;
@@ -114,6 +116,7 @@ export function OutlineRow(props: Props) {
                             {row.exit.steps.length === 0 && <span className="quiet"> goes on with the next step</span>}
                         </span>
                     )}
+                    {props.ahead && !editing && <span className="ahead quiet">{props.ahead}</span>}
                     <Findings found={props.found} />
                     {error && (
                         <span className="alarm" role="alert">
