@@ -20,6 +20,7 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\CallerEntries;
 use Meandros\Core\Plan\Element\CallerEntry;
 use Meandros\Core\Plan\Element\CallerList;
+use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Json\PlanCodec;
@@ -29,7 +30,10 @@ use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Endings;
+use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\Promised\Holding;
 use Meandros\Core\Proof\Totals;
+use Meandros\Core\Proof\Year\YearChecks;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Time\HoursCompiler;
 use Meandros\Core\Time\YearPicture;
@@ -488,6 +492,25 @@ printf(
     $took,
     bar($took, $decoded, 600, 'json'),
 );
+
+// What is expected, and what is found, whoever calls and whatever they press, over a year.
+foreach (['expected' => 'all expectations', 'found' => 'the findings of a year'] as $name => $what) {
+    $took = [];
+    for ($i = 0; $i < 3; ++$i) {
+        $t = hrtime(true);
+        $fares = new Fares($plan, $start, $start + 366 * 86400);
+        if ('found' === $name) {
+            YearChecks::in($fares, static fn(): bool => true);
+        } else {
+            $holding = new Holding($fares);
+            foreach ($plan->all(Expectation::class) as $one) {
+                $holding->hold($one, static fn(): bool => true);
+            }
+        }
+        $took[] = (hrtime(true) - $t) / 1e6;
+    }
+    printf("%-8s%s of the demo: %s; %.0f × json\n", $name, $what, figures($took), part($took, 0.5) / $decoded);
+}
 
 /** @param array<string, Element> $elements of the demo */
 function madeUpJourney(array $elements): Plan

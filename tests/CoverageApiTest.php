@@ -52,6 +52,42 @@ final class CoverageApiTest extends ApiTestCase
         self::assertSame(365, $numbers['num_gare']['days']);
     }
 
+    public function testAfterAnEditAllNumbersAreAsIfLookedAtAnew(): void
+    {
+        $board = function (): array {
+            $call = ['to' => self::BERTHS, 'at' => '2027-03-31T10:00'];
+            $job = $this->send('POST', '/api/coverage-board', ['call' => $call, 'year' => 2027]);
+
+            return array_column($job['result']['numbers'], null, 'id');
+        };
+        $before = $board();
+        $week = $this->element('hrs_reception')['week'];
+        $this->change('hrs_reception', ['week' => [['to' => '16:00'] + $week[0], ...\array_slice($week, 1)]]);
+        $this->change('num_sailings', ['target' => 'per_reception']);
+        $this->send(
+            'POST',
+            '/api/plans/draft/elements',
+            [
+                'number' => '+441632960199',
+                'name' => 'New',
+            ] + array_diff_key($this->element('num_sailings'), ['id' => 1]),
+        );
+        $after = $board();
+        self::assertCount(51, $after);
+        self::assertSame($before['num_gare'], $after['num_gare']);
+        self::assertSame(40.5 * 3600, (float) $after['num_exception_berths']['usualWeek']);
+        self::assertGreaterThan(0, $after['num_sailings']['usualWeek']);
+        // Another process has nothing kept.
+        self::getContainer()->reset();
+        $this->undo();
+        $this->undo('redo');
+        self::assertEquals($after, $board());
+        $this->undo();
+        $this->undo();
+        $this->undo();
+        self::assertEquals($before, $board());
+    }
+
     public function testWhatTheDraftChangesForCallers(): void
     {
         $nothing = ['numbers' => [], 'looked' => 0, 'left' => 0];

@@ -4,23 +4,41 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Jobs;
 
+use Doctrine\DBAL\Connection;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Totals;
+use Meandros\Core\Proof\Touched;
 use Meandros\Core\Time\YearPicture;
 use Meandros\Server\Now;
+use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\Plans;
 
-/** The coverage of every number over a year, in figures. */
-final readonly class CoverAllNumbers implements JobKind
+/**
+ * The coverage of every number over a year, in figures. What was found of the draft is kept in the process that does the work:
+ * after an edit only the numbers are looked at anew that may come to what was changed.
+ */
+final class CoverAllNumbers implements JobKind
 {
     public const NAME = 'coverage';
+    private const DRAFT = 'draft';
 
-    public function __construct(private Plans $plans, private Live $live, private Now $now) {}
+    /** @var array{asked: string, revision: int, totals: array<string, array<string, mixed>>}|null of the draft as it was then, by number */
+    private ?array $kept = null;
+
+    public function __construct(
+        private readonly Plans $plans,
+        private readonly Draft $draft,
+        private readonly Live $live,
+        private readonly Now $now,
+        private readonly Connection $database,
+    ) {}
 
     public function name(): string
     {
@@ -30,23 +48,70 @@ final readonly class CoverAllNumbers implements JobKind
     public function run(array $input, Progress $progress): array
     {
         /** @var array{in: string, year: int, from: string} $input */
-        $plan = $this->plans->get($input['in']);
-        $call = new TrialCall('', Caller::parse($input['from'], 'ZZ'), 0);
+        $draft = self::DRAFT === $input['in'] ? $this->draft->read() : null;
+        $plan = $draft->plan ?? $this->plans->get($input['in']);
         $live = $this->live->state($plan, $this->now->second());
+        // A database that was brought back from a copy counts its revisions anew.
+        $asked = serialize([$input, $live, $this->database->fetchOne('SELECT incarnation FROM draft')]);
+        $known = null === $draft ? [] : $this->known($plan, $asked);
+        $totals = $this->totals($plan, $input, $live, $known, $progress);
+        if (null !== $draft) {
+            $this->kept = ['asked' => $asked, 'revision' => $draft->revision, 'totals' => $totals];
+        }
+
+        return [
+            'year' => $input['year'],
+            'numbers' => array_map(
+                static fn(string $id, array $one): array => ['id' => $id] + $one,
+                array_keys($totals),
+                $totals,
+            ),
+        ];
+    }
+
+    /**
+     * @param array{in: string, year: int, from: string} $input
+     * @param array<string, array<string, mixed>>        $known totals that are still so, by number
+     *
+     * @return array<string, array<string, mixed>> totals by number
+     */
+    private function totals(Plan $plan, array $input, LiveState $live, array $known, Progress $progress): array
+    {
+        $call = new TrialCall('', Caller::parse($input['from'], 'ZZ'), 0);
         /** @var array<string, AllNumbers> $all by zone, in each of which the year is another stretch */
         $all = [];
         $numbers = $plan->all(Number::class);
-        $rows = $totals = [];
+        $totals = $alike = [];
         foreach ($numbers as $i => $number) {
+            if (isset($known[$number->id()])) {
+                $totals[$number->id()] = $known[$number->id()];
+                continue;
+            }
             $progress->at($i, \count($numbers));
             $zone = $plan->get(Site::class, $number->site)->zone ?? 'UTC';
             [$from, $until] = YearPicture::instants($zone, $input['year']);
             $all[$zone] ??= new AllNumbers($plan, $call, $from, $until, live: $live);
-            $alike = $zone . ' ' . AllNumbers::alike($number);
-            $totals[$alike] ??= Totals::of($all[$zone]->of($number), $zone)->toJson();
-            $rows[] = ['id' => $number->id()] + $totals[$alike];
+            $name = $zone . ' ' . AllNumbers::alike($number);
+            $totals[$number->id()] = $alike[$name] ??= Totals::of($all[$zone]->of($number), $zone)->toJson();
         }
 
-        return ['year' => $input['year'], 'numbers' => $rows];
+        return $totals;
+    }
+
+    /** @return array<string, array<string, mixed>> what was found before and cannot be otherwise now, by number */
+    private function known(Plan $plan, string $asked): array
+    {
+        if (null === $this->kept || $asked !== $this->kept['asked']) {
+            return [];
+        }
+        // Nothing that is in use goes: who came to it is changed as well.
+        $changed = array_map(
+            static fn(mixed $id): string => \is_string($id) ? $id : '',
+            $this->database->fetchFirstColumn('SELECT id FROM draft_element WHERE revision > ?', [
+                $this->kept['revision'],
+            ]),
+        );
+
+        return array_diff_key($this->kept['totals'], Touched::numbers($plan, $changed));
     }
 }
