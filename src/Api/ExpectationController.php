@@ -20,7 +20,7 @@ use Symfony\Component\Routing\Attribute\Route;
 final readonly class ExpectationController
 {
     /** Seconds after which no further number is looked at while somebody waits. */
-    private const WAITED = 3.0;
+    private const WAITED = 8.0;
 
     public function __construct(
         private Plans $plans,

@@ -24,7 +24,7 @@ use Symfony\Component\Routing\Attribute\Route;
 final readonly class FindingsController
 {
     /** Seconds after which no further number is looked at while somebody waits. */
-    private const WAITED = 4.0;
+    private const WAITED = 8.0;
     private const DAYS = 366;
 
     public function __construct(private Plans $plans, private Live $live, private Now $now) {}

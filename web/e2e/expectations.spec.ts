@@ -59,7 +59,9 @@ test('what is promised and broken stops publishing until it is said why; later, 
     await saved(page);
     await page.getByRole('link', { name: 'Editions' }).click();
     const sheet = page.getByRole('region', { name: 'Publish', exact: true });
-    await expect(sheet.getByRole('region', { name: 'Expectations' })).toContainText('12 of 14 are kept');
+    await expect(sheet.getByRole('region', { name: 'Expectations' })).toContainText('12 of 14 are kept', {
+        timeout: 20_000,
+    });
     await expect(sheet.getByRole('region', { name: 'To be recorded' })).toContainText('the sheet');
     await sheet.getByLabel('Note').fill('Sailings by people');
     await sheet.getByText('at a moment to come').click();

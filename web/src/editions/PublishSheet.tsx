@@ -86,6 +86,7 @@ function BrokenExpectations() {
     const despite = pages?.flatMap((page) => page.editions).find((one) => one.number === pages[0]?.live)?.despite;
     const all = [...(data?.values() ?? [])];
     const broken = all.filter((one) => one.state === 'broken');
+    const unseen = all.filter((one) => one.state === 'not looked at');
     return (
         <section aria-label="Expectations">
             <h2>Expectations</h2>
@@ -94,7 +95,8 @@ function BrokenExpectations() {
                 <p className="quiet">
                     {all.length === 0
                         ? 'Nothing is promised of calls yet.'
-                        : `${all.length - broken.length} of ${all.length} are kept.`}
+                        : `${all.length - broken.length - unseen.length} of ${all.length} are kept.`}
+                    {unseen.length > 0 && ` There was no time to look at ${unseen.length}.`}
                 </p>
             )}
             <ul className="pending">
