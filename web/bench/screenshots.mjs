@@ -38,7 +38,8 @@ for (const [name, path, colorScheme, until] of views) {
     await page.goto(base + path);
     await page.locator('.answer .sentence p:not(.quiet)').waitFor();
     await page.waitForLoadState('networkidle');
-    await page.waitForTimeout(400);
+    await page.waitForTimeout(900);
+    await page.getByText('Looking through').first().waitFor({ state: 'detached' });
     if (until) await page.locator(until).first().scrollIntoViewIfNeeded();
     await page.screenshot({ path: `${folder}/${name}.png` });
     await page.close();

@@ -57,9 +57,7 @@ final class YearChecksTest extends TestCase
             self::harbour()
                 ->with($off + self::ANN)
                 ->team('team', ['ann']),
-            [
-                'jrn_main /steps Hours say open, and no phone of team rings, the first time on 2027-01-01T09:00:00+00:00.',
-            ],
+            ['jrn_main /steps Hours say open, and no phone of team rings, the first time on Fri 1 Jan 2027 09:00.'],
         ];
         yield 'hours that do not come to a step' => [
             self::harbour()
@@ -137,7 +135,7 @@ final class YearChecksTest extends TestCase
                 ->with(['rules' => [$rule]] + self::ANN)
                 ->journey('jrn_main', [...self::ring('team'), ...self::MESSAGE]),
             [
-                'ann /rules Phones ring, such as by calls to Main line, while Hours are not open, the first time on 2027-01-01T00:00:00+00:00.',
+                'ann /rules Phones ring, such as by calls to Main line, while Hours are not open, the first time on Fri 1 Jan 2027 00:00.',
             ],
         ];
         yield 'nobody’s phone' => [
@@ -194,7 +192,7 @@ final class YearChecksTest extends TestCase
         ]);
         $plan = self::harbour()->plan();
         self::assertSame(
-            ['hrs /name They are forced into “Closed” past 2027-01-04T09:00:00+00:00, when they would open.'],
+            ['hrs /name They are forced into “Closed” past Mon 4 Jan 2027 09:00, when they would open.'],
             self::messages(self::look($plan, $override(null), $from)[0]),
         );
         self::assertSame([], self::messages(self::look($plan, $override($from + 3600), $from)[0]));

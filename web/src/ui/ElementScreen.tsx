@@ -129,6 +129,9 @@ export function ElementScreen<K extends Kind>({ kind, note, rank, searchable, ed
     );
 }
 
+/** Nothing else mentions one. */
+const UNUSED: Kind[] = ['number', 'line', 'expectation'];
+
 /** Kept as it is while the list is searched or scrolled. */
 const ChosenElement = memo(Chosen) as typeof Chosen;
 
@@ -198,7 +201,7 @@ function Chosen<K extends Kind>({
                 )}
             </div>
             <div ref={fields}>{editor({ value, change: editing.change, error, disabled })}</div>
-            {element.kind !== 'number' && element.kind !== 'line' && <UsedBy id={element.id} />}
+            {!UNUSED.includes(element.kind) && <UsedBy id={element.id} />}
         </>
     );
 }

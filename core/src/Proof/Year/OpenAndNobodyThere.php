@@ -11,12 +11,11 @@ use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\HoursRead;
 use Meandros\Core\Routing\Happening\Ringing;
-use Meandros\Core\Time\Moment;
 
 /** Hours say open, the journey rings somebody, and no phone of theirs rings. */
 final class OpenAndNobodyThere implements YearCheck
 {
-    /** @var array<string, array{Journey, string, array<string, string>}> the first one, by journey and target */
+    /** @var array<string, array{Journey, string, array<string, string|int>}> the first one, by journey and target */
     private array $found = [];
 
     public function see(Seen $seen, Fares $fares): void
@@ -48,7 +47,7 @@ final class OpenAndNobodyThere implements YearCheck
                     [
                         'hours' => $hours->name(),
                         'who' => $fares->plan->find(explode('/', $target)[0])?->name() ?? $target,
-                        'first' => Moment::format($seen->instant(), $fares->hours->zone($hours)),
+                        'first' => LocalClock::of($seen->instant(), $fares->hours->zone($hours)),
                     ],
                 ];
             }

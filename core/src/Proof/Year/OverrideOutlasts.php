@@ -9,7 +9,6 @@ use Meandros\Core\Live\Outlasting;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\Fares\Fares;
-use Meandros\Core\Time\Moment;
 
 /** Hours are forced past the moment at which they would open, or close, by themselves. */
 final class OverrideOutlasts implements YearCheck
@@ -29,7 +28,7 @@ final class OverrideOutlasts implements YearCheck
                 yield Finding::warning($hours, '/name', 'override-outlasts', [
                     'state' => $hours->state($override->state)->name ?? $override->state,
                     'opens' => $hours->isOpen($override->state) ? 'no' : 'yes',
-                    'at' => Moment::format($at, $usual->zone($hours)),
+                    'at' => LocalClock::of($at, $usual->zone($hours)),
                 ]);
             }
         }

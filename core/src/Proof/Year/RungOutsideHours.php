@@ -11,12 +11,11 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Routing\Happening\Ringing;
-use Meandros\Core\Time\Moment;
 
 /** Somebody is rung while none of the hours by which their own rules go is open, and no rule says so. */
 final class RungOutsideHours implements YearCheck
 {
-    /** @var array<string, array{Person, array<string, string>}> the first time, by person */
+    /** @var array<string, array{Person, array<string, string|int>}> the first time, by person */
     private array $found = [];
 
     public function see(Seen $seen, Fares $fares): void
@@ -42,7 +41,7 @@ final class RungOutsideHours implements YearCheck
                         [
                             'hours' => implode(', ', array_map(static fn(Hours $one): string => $one->name(), $own)),
                             'number' => $seen->numbers[0]->name(),
-                            'first' => Moment::format(
+                            'first' => LocalClock::of(
                                 $instant,
                                 $fares->plan->get(Site::class, $person->site)->zone ?? 'UTC',
                             ),

@@ -28,7 +28,8 @@ return [
     'number-runs-out.remedy' => 'Send calls to a journey that says what happens then, such as a message.',
     'calls-run-out' => 'Calls, such as those to {number}, come to the end of the steps and are cut off.',
     'calls-run-out.remedy' => 'Add a last step: a message, an announcement, or an end that is meant.',
-    'open-and-nobody-there' => '{hours} say open, and no phone of {who} rings, the first time on {first}.',
+    'open-and-nobody-there' =>
+        '{hours} say open, and no phone of {who} rings, the first time on {first,date,EEE d MMM y HH:mm}.',
     'open-and-nobody-there.remedy' =>
         'Let somebody else ring, or look at who is switched off, away or without a phone there.',
     'step-never-reached' => 'No call comes to this step at any time of the coming year.',
@@ -36,7 +37,7 @@ return [
     'state-never-occurs' => '{hours} name “{state}” and are never in it in the coming year: this exit is not taken.',
     'state-never-occurs.remedy' => 'Look at their bands, seasons and holidays; or take the exit out.',
     'rung-outside-hours' =>
-        'Phones ring, such as by calls to {number}, while {hours} are not open, the first time on {first}.',
+        'Phones ring, such as by calls to {number}, while {hours} are not open, the first time on {first,date,EEE d MMM y HH:mm}.',
     'rung-outside-hours.remedy' =>
         'Add a rule for the time outside these hours, or ask for hours before this person is rung.',
     'person-never-rung' =>
@@ -50,7 +51,7 @@ return [
         'Callers to {number} hear this in another language: there is no script in “{language}”.',
     'said-in-another-language.remedy' => 'Add a script in that language.',
     'override-outlasts' =>
-        'They are forced into “{state}” past {at}, when they would {opens, select, yes {open} other {close}}.',
+        'They are forced into “{state}” past {at,date,EEE d MMM y HH:mm}, when they would {opens, select, yes {open} other {close}}.',
     'override-outlasts.remedy' => 'Lift it, or give it an end.',
     'edges-differ-by-minutes' => 'A band begins or ends at {at}, while {hours} have {other} on the same day.',
     'edges-differ-by-minutes.remedy' => 'Make them the same, unless the minutes are meant.',
