@@ -17,18 +17,21 @@ use Meandros\Core\Ringing\Rung;
  * once and in the last second; phones all alike, and one of them ringing on or answering while the others do something else.
  * What else several phones do differently leads to the same outcomes, at seconds between.
  */
-final readonly class Choices
+final class Choices
 {
     /** Phones that come up only when others do something are looked for so many times. */
     private const ROUNDS = 4;
 
-    /** @param \Closure(Acts): Run $try takes the step */
-    public function __construct(private \Closure $try, private Stand $stand) {}
+    /** @var array<string, Run> by acts: with one phone, the others do nothing in whichever way */
+    private array $tried = [];
+
+    /** @param \Closure(Acts): Run $take takes the step */
+    public function __construct(private readonly \Closure $take, private readonly Stand $stand) {}
 
     /** @return list<Run> */
     public function all(Step $step): array
     {
-        $plain = ($this->try)(new Acts());
+        $plain = $this->try(new Acts());
         $runs = [$plain];
         if (
             $step instanceof MenuStep &&
@@ -39,14 +42,19 @@ final readonly class Choices
         }
         foreach ($plain->walk->heeded()[0] ?? [] as $key) {
             foreach (array_unique([0, max(0, $plain->seconds - 1)]) as $after) {
-                $runs[] = ($this->try)(new Acts([], [new KeyPress($key, $after)]));
+                $runs[] = $this->try(new Acts([], [new KeyPress($key, $after)]));
             }
         }
         if ([] !== $plain->walk->rung()) {
             array_push($runs, ...$this->phones($plain));
         }
 
-        return $runs;
+        return array_values(array_combine(array_map(spl_object_id(...), $runs), $runs));
+    }
+
+    private function try(Acts $acts): Run
+    {
+        return $this->tried[serialize($acts)] ??= ($this->take)($acts);
     }
 
     /** Whether everything that may be done at the step is among the choices. */
@@ -76,7 +84,7 @@ final readonly class Choices
                 foreach ([...$known, ...null === $wrong ? [] : [$wrong]] as $key) {
                     foreach ($this->times($step, $presses) as $after) {
                         $all = [...$presses, new KeyPress($key, $after)];
-                        $runs[] = ($this->try)(new Acts($all));
+                        $runs[] = $this->try(new Acts($all));
                         $key === $wrong && ($next[] = $all);
                     }
                 }
@@ -85,7 +93,7 @@ final readonly class Choices
             $before = $next;
         }
         foreach ($before as $presses) {
-            $runs[] = ($this->try)(new Acts($presses));
+            $runs[] = $this->try(new Acts($presses));
         }
 
         return $runs;
@@ -99,7 +107,7 @@ final readonly class Choices
     private function times(MenuStep $step, array $presses): array
     {
         // Nothing is pressed: how long the prompt is follows from how long the try lasts.
-        $silent = ($this->try)(new Acts([...$presses, Acts::nothingPressed()]));
+        $silent = $this->try(new Acts([...$presses, Acts::nothingPressed()]));
         $asked =
             array_values(
                 array_filter($silent->walk->asked(), static fn($one): bool => $one->try === \count($presses) + 1),
@@ -141,7 +149,7 @@ final readonly class Choices
     private function unlike(string $phone, array $others): array
     {
         unset($others[$phone]);
-        $rings = ($this->try)(new Acts([], [], $others));
+        $rings = $this->try(new Acts([], [], $others));
         $before = $this->before($phone);
         $rung = $this->byPhone($rings->walk->rung())[$phone] ?? null;
         $acts = [];
@@ -155,7 +163,7 @@ final readonly class Choices
         return [
             $rings,
             ...array_map(
-                fn(array $act): Run => ($this->try)(
+                fn(array $act): Run => $this->try(
                     new Acts([], [], [$phone => new PhoneAssumption($phone, ...$act)] + $others),
                 ),
                 $acts,
@@ -182,7 +190,7 @@ final readonly class Choices
             if ($known === \count($phones)) {
                 break;
             }
-            $run = ($this->try)(new Acts([], [], $phones));
+            $run = $this->try(new Acts([], [], $phones));
         }
 
         return $run;
