@@ -52,6 +52,8 @@ for (let i = 0; impactBar && i < 12; i++) {
                     const input = document.querySelector('input[aria-label="Seconds to ring"]');
                     const start = performance.now();
                     let isAsked = false;
+                    // One that is lost is not counted.
+                    setTimeout(() => resolve(null), 5000);
                     new MutationObserver((_, observer) => {
                         const isBusy = answer.querySelector('.impact-line')?.getAttribute('aria-busy') === 'true';
                         if (isBusy) isAsked = true;
@@ -87,9 +89,9 @@ console.log(
     `edit    ${plan}: p95 ${(at(0.95) / empty).toFixed(1)} × frame (an empty request and one frame in the same page, ${empty.toFixed(0)} ms), bar ${bar}: ${at(0.95) <= bar * empty ? 'met' : 'MISSED'}`,
 );
 if (impactBar) {
-    lines.sort((a, b) => a - b);
-    const median = lines[Math.floor(lines.length / 2)];
+    const told = lines.filter((one) => one !== null).sort((a, b) => a - b);
+    const median = told[Math.floor(told.length / 2)] ?? Number.POSITIVE_INFINITY;
     console.log(
-        `edit    ${plan}: to the line of what it changes for callers: median ${median.toFixed(0)} ms, ${(median / empty).toFixed(1)} × frame, bar ${impactBar}: ${median <= impactBar * empty ? 'met' : 'MISSED'}`,
+        `edit    ${plan}: to the line of what it changes for callers: median ${median.toFixed(0)} ms of ${told.length}, ${(median / empty).toFixed(1)} × frame, bar ${impactBar}: ${median <= impactBar * empty ? 'met' : 'MISSED'}`,
     );
 }

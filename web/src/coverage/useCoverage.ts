@@ -7,7 +7,7 @@ import { usePlan } from '../plan/usePlan';
 import { useCalm } from '../ui/useCalm';
 
 /** Edits that follow one another so quickly are looked at together. */
-const AFTER_THE_ANSWER = 150;
+const AFTER_THE_ANSWER = 110;
 
 /** Who or what takes the call of the bar over a year. */
 export function useCoverage(year: number) {
