@@ -51,6 +51,19 @@ final class EditionsToComeTest extends ApiTestCase
         self::assertSame('2090-02-28T08:30:00+00:00', $change('previous', '2090-02-28T16:15'));
     }
 
+    public function testANumberThatALaterEditionDoesNotHave(): void
+    {
+        $fax = '+441632960170';
+        $this->send('DELETE', '/api/plans/draft/elements/num_fax', revision: $this->revision('num_fax'));
+        $this->assertStatus(200);
+        $this->publishAt('2090-02-28T16:30', ['note' => 'No fax', 'zone' => 'Europe/London']);
+        $this->assertStatus(201);
+        $call = ['in' => 'live', 'to' => $fax, 'at' => '2090-02-28T16:15'];
+        self::assertSame('2090-02-28T16:30:00+00:00', $this->send('POST', '/api/trial-calls/next-change', $call)['at']);
+        $this->send('POST', '/api/trial-calls', ['at' => '2090-03-01T10:00'] + $call);
+        $this->assertStatus(422);
+    }
+
     public function testWhatIsToComeCanBeTakenBackUntilThen(): void
     {
         $this->closeAt('16:00');

@@ -12,7 +12,6 @@ use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\TooMuchWork;
 use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Live;
-use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
 
 /** The neighbouring moments at which an answer changes, where the plan may be another one by then. */
@@ -73,19 +72,21 @@ final readonly class LiveChange
         }
     }
 
-    /**
-     * @throws InvalidData
-     * @throws NotFound
-     */
+    /** Whether a call fares differently; to a number that one of them does not have, it does. */
     private function differ(Plan $one, Plan $other, TrialCall $call, TrialCallRequest $asked): bool
     {
-        $signatures = array_map(
-            fn(Plan $plan): string => $this->router
-                ->trace($plan, $call, $asked->assumptions, $this->live->state($plan, $call->instant))
-                ->signature(),
-            [$one, $other],
-        );
+        return $this->signature($one, $call, $asked) !== $this->signature($other, $call, $asked);
+    }
 
-        return $signatures[0] !== $signatures[1];
+    /** @return string|null null where what is dialled is nothing of the plan */
+    private function signature(Plan $plan, TrialCall $call, TrialCallRequest $asked): ?string
+    {
+        try {
+            return $this->router
+                ->trace($plan, $call, $asked->assumptions, $this->live->state($plan, $call->instant))
+                ->signature();
+        } catch (InvalidData) {
+            return null;
+        }
     }
 }

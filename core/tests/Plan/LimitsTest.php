@@ -224,7 +224,7 @@ final class LimitsTest extends TestCase
             $promised('calls', 'keys'),
         ];
         yield 'outcomes of a promise' => [
-            '/$defs/promise/oneOf/4/properties/outcomes',
+            '/$defs/promiseEndsWith/properties/outcomes',
             4,
             '/promise/outcomes',
             static fn(array $list): array => [

@@ -163,6 +163,19 @@ final class PromisesTest extends TestCase
     public function testEveryKindOfPromiseIsHeldAndSaid(): void
     {
         self::assertEqualsCanonicalizing(array_values(PromiseReader::ALL), array_keys(Keepings::all()));
+        $schema = json_decode(
+            (string) file_get_contents(__DIR__ . '/../../schema/plan.schema.json'),
+            true,
+            64,
+            \JSON_THROW_ON_ERROR,
+        )['$defs'];
+        self::assertEqualsCanonicalizing(
+            array_keys(PromiseReader::ALL),
+            array_map(
+                static fn(array $one): string => $schema[basename($one['$ref'])]['properties']['that']['const'],
+                $schema['promise']['oneOf'],
+            ),
+        );
         $said = [];
         foreach (self::promises() as [$promise]) {
             $said[] = $promise['that'];

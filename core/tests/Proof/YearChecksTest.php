@@ -208,6 +208,27 @@ final class YearChecksTest extends TestCase
         self::assertSame([[], 1], [$findings, $left]);
     }
 
+    public function testWhereNotAllKeysWereTriedNothingIsSaidOfWhatNeverHappens(): void
+    {
+        $count = 0;
+        $menu = static function (int $deep) use (&$menu, &$count): array {
+            $exits = [];
+            for ($key = 1; $key <= 9 && $deep > 0; ++$key) {
+                $exits[] = ['on' => (string) $key, 'steps' => [$menu($deep - 1)]];
+            }
+
+            return 0 === $deep
+                ? ['id' => 's' . ++$count, 'do' => 'message', 'mailbox' => 'mbx']
+                : ['id' => 's' . ++$count, 'do' => 'menu', 'prompt' => 'prm', 'tries' => 1, 'exits' => $exits];
+        };
+        $plan = static fn(int $deep): Plan => self::harbour()
+            ->with(['extension' => '', 'id' => 'eve', 'name' => 'Eve'] + self::ANN)
+            ->journey('jrn_main', [$menu($deep), ...self::MESSAGE])
+            ->plan();
+        self::assertCount(1, self::look($plan(1))[0]);
+        self::assertSame([], self::look($plan(3))[0], 'Keys are pressed in more than 500 ways.');
+    }
+
     /** @return list<Finding> of every example */
     public static function findings(): array
     {

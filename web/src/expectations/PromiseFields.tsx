@@ -1,5 +1,6 @@
 import { Checkbox, Select } from 'antd';
 import type { ReactNode } from 'react';
+import { LIMITS } from '../api/limits';
 import type { Expectation } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import { PlayPrompt } from '../sound/PlayButton';
@@ -53,8 +54,8 @@ const PROMISES: Kinds = {
                                     id={a11y.id}
                                     label="Within"
                                     unit="seconds"
-                                    min={0}
-                                    max={3600}
+                                    min={LIMITS.promiseRings.within.min}
+                                    max={LIMITS.promiseRings.within.max}
                                     value={promise.within}
                                     disabled={disabled}
                                     onSave={(within) => onChange({ ...promise, within })}
@@ -123,8 +124,8 @@ const PROMISES: Kinds = {
                         id={a11y.id}
                         label="At most"
                         unit="seconds, where nobody answers"
-                        min={1}
-                        max={86400}
+                        min={LIMITS.promiseIsOverWithin.seconds.min}
+                        max={LIMITS.promiseIsOverWithin.seconds.max}
                         value={promise.seconds}
                         disabled={disabled}
                         onSave={(seconds) => onChange({ ...promise, seconds })}

@@ -21,42 +21,52 @@ export function SettingsSheet() {
     return (
         <section className="sheet" aria-label="Settings of the plan">
             <h1>Settings of the plan</h1>
-            <Field
+            <Setting
                 label="Loudness of takes"
                 hint="Every recording that comes in is brought to it (EBU R 128). −20 is common practice for announcements; takes that are there stay as they are."
-                error={undefined}
-            >
-                {(a11y) => (
-                    <NumberInput
-                        id={a11y.id}
-                        label="Loudness of takes"
-                        unit="LUFS"
-                        min={LIMITS.settings.loudness.min}
-                        max={LIMITS.settings.loudness.max}
-                        value={settings.loudness}
-                        disabled={disabled}
-                        onSave={(loudness) => set({ loudness })}
-                    />
-                )}
-            </Field>
-            <Field
+                unit="LUFS"
+                limits={LIMITS.settings.loudness}
+                value={settings.loudness}
+                disabled={disabled}
+                onSave={(loudness) => set({ loudness })}
+            />
+            <Setting
                 label="Waiting that is too long"
                 hint="Where callers may wait longer for somebody, it is a finding."
-                error={undefined}
-            >
-                {(a11y) => (
-                    <NumberInput
-                        id={a11y.id}
-                        label="Waiting that is too long"
-                        unit="seconds"
-                        min={LIMITS.settings.longestWait.min}
-                        max={LIMITS.settings.longestWait.max}
-                        value={settings.longestWait}
-                        disabled={disabled}
-                        onSave={(longestWait) => set({ longestWait })}
-                    />
-                )}
-            </Field>
+                unit="seconds"
+                limits={LIMITS.settings.longestWait}
+                value={settings.longestWait}
+                disabled={disabled}
+                onSave={(longestWait) => set({ longestWait })}
+            />
         </section>
+    );
+}
+
+function Setting(props: {
+    label: string;
+    hint: string;
+    unit: string;
+    limits: { min: number; max: number };
+    value: number;
+    disabled: boolean;
+    onSave: (value: number) => void;
+}) {
+    const { label, hint, unit, limits, value, disabled, onSave } = props;
+    return (
+        <Field label={label} hint={hint} error={undefined}>
+            {(a11y) => (
+                <NumberInput
+                    id={a11y.id}
+                    label={label}
+                    unit={unit}
+                    min={limits.min}
+                    max={limits.max}
+                    value={value}
+                    disabled={disabled}
+                    onSave={onSave}
+                />
+            )}
+        </Field>
     );
 }

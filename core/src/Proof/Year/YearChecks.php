@@ -35,13 +35,16 @@ final class YearChecks
     {
         $checks = array_map(static fn(string $class): YearCheck => new $class(), self::ALL);
         $left = 0;
+        $isAll = true;
         foreach ($fares->numbers() as $numbers) {
             if (!$goOn()) {
                 $left += \count($numbers);
                 continue;
             }
             foreach ($fares->callers([], $numbers[0]) as $caller) {
-                foreach ($fares->presses($numbers[0], $caller)[0] as $keys) {
+                [$presses, $areAll] = $fares->presses($numbers[0], $caller);
+                $isAll = $isAll && $areAll;
+                foreach ($presses as $keys) {
                     foreach ($fares->courses($numbers[0], $caller, $keys)->all() as $course) {
                         if (Presses::areTaken($course, $keys)) {
                             $seen = new Seen($numbers, $caller, $keys, $course);
@@ -55,7 +58,7 @@ final class YearChecks
         }
         $findings = [];
         foreach ($checks as $check) {
-            if (0 === $left || !($check instanceof OfWhatNeverHappens)) {
+            if (($isAll && 0 === $left) || !($check instanceof OfWhatNeverHappens)) {
                 array_push($findings, ...$check->found($fares));
             }
         }
