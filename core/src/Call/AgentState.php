@@ -23,6 +23,26 @@ final readonly class AgentState
         public int $talk = 0,
     ) {}
 
+    /** Of a call that began so many seconds earlier. */
+    public function later(int $seconds): self
+    {
+        $freeAfter = null === $this->freeAfter ? null : $this->freeAfter + $seconds;
+
+        return new self($this->signedIn, $freeAfter, $this->idle, $this->calls, $this->talk);
+    }
+
+    /** @return array<string, mixed> */
+    public function toJson(): array
+    {
+        return [
+            'signedIn' => $this->signedIn,
+            'freeAfter' => $this->freeAfter,
+            'idle' => $this->idle,
+            'calls' => $this->calls,
+            'talk' => $this->talk,
+        ];
+    }
+
     public static function fromJson(Input $in): self
     {
         $in->onlyFields(['who', 'signedIn', 'freeAfter', 'idle', 'calls', 'talk']);

@@ -24,6 +24,12 @@ final readonly class Ahead
         );
     }
 
+    /** @return array<string, int> */
+    public function toJson(): array
+    {
+        return ['ahead' => $this->usual, 'urgentAhead' => $this->urgent, 'canWaitAhead' => $this->canWait];
+    }
+
     /** How many of them come before a call of an urgency. */
     public function of(Urgency $urgency): int
     {

@@ -15,6 +15,10 @@ use Meandros\Core\Reading\Limits;
 final readonly class Assumptions
 {
     public const EVERY_PHONE = '*';
+    private const MOST_SECONDS = 14400;
+
+    /** Whether phones do something else in the course of the call. */
+    private bool $change;
 
     /**
      * @param list<PhoneAssumption> $phones  the most particular one holds: phone, then person, then every phone
@@ -27,7 +31,13 @@ final readonly class Assumptions
         public Circumstances $circumstances = new Circumstances(),
         public Earlier $earlier = new Earlier(),
         public Parked $parked = new Parked(),
-    ) {}
+    ) {
+        $change = false;
+        foreach ($phones as $phone) {
+            $change = $change || $phone->from > 0;
+        }
+        $this->change = $change;
+    }
 
     /** @throws InvalidData */
     public static function fromData(mixed $data): self
@@ -54,16 +64,39 @@ final readonly class Assumptions
     /** @return list<PhoneAssumption> */
     private static function phones(Input $in): array
     {
-        $phones = [];
+        $phones = $said = [];
         foreach ($in->items(Limits::ASSUMPTIONS) as $item) {
-            $item->onlyFields(['who', 'does', 'after']);
-            $who = $item->field('who')->once($phones);
+            $item->onlyFields(['who', 'does', 'after', 'from']);
+            $from = $item->field('from')->whole(0, self::MOST_SECONDS, 'seconds', 0);
+            $who = $item->field('who')->once($said[$from] ?? []);
             /** @var Behaviour $does */
             $does = $item->field('does')->oneOf(Behaviour::class, Behaviour::Answers);
-            $phones[$who] = new PhoneAssumption($who, $does, $item->field('after')->optionalWhole(0, 3600, 'seconds'));
+            $said[$from][$who] = true;
+            $phones[] = new PhoneAssumption(
+                $who,
+                $does,
+                $item->field('after')->optionalWhole(0, 3600, 'seconds'),
+                $from,
+            );
         }
 
-        return array_values($phones);
+        return $phones;
+    }
+
+    /** What holds at a second of the call. */
+    public function at(int $second): self
+    {
+        if (!$this->change) {
+            return $this;
+        }
+        $phones = [];
+        foreach ($this->phones as $phone) {
+            if ($phone->from <= $second && $phone->from >= ($phones[$phone->who] ?? $phone)->from) {
+                $phones[$phone->who] = $phone;
+            }
+        }
+
+        return new self($this->caller, array_values($phones), $this->circumstances, $this->earlier, $this->parked);
     }
 
     /** @param list<string> $names of the phone, the most particular first */

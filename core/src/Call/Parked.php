@@ -17,6 +17,12 @@ final readonly class Parked
      */
     public function __construct(public ?int $takenAfter = null, public ?string $by = null, public array $taken = []) {}
 
+    /** @return array{takenAfter: int|null, by: string|null, taken: list<string>} */
+    public function toJson(): array
+    {
+        return ['takenAfter' => $this->takenAfter, 'by' => $this->by, 'taken' => $this->taken];
+    }
+
     public static function fromJson(Input $in): self
     {
         if (!$in->isGiven()) {

@@ -21,6 +21,21 @@ final readonly class QueueState
         public WaitingCaller $caller = new WaitingCaller(),
     ) {}
 
+    /** @return array<string, mixed> */
+    public function toJson(): array
+    {
+        return [
+            ...$this->ahead->toJson(),
+            'free' => $this->free,
+            ...$this->caller->toJson(),
+            'agents' => array_map(
+                static fn(string $who, AgentState $one): array => ['who' => $who] + $one->toJson(),
+                array_keys($this->agents),
+                array_values($this->agents),
+            ),
+        ];
+    }
+
     public static function fromJson(Input $in): self
     {
         $in->onlyFields([

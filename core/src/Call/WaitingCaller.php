@@ -22,6 +22,17 @@ final readonly class WaitingCaller
         public int $onTry = 1,
     ) {}
 
+    /** @return array<string, int|null> */
+    public function toJson(): array
+    {
+        return [
+            'leaves' => $this->leaves,
+            'keeps' => $this->keeps,
+            'picksUp' => $this->picksUp,
+            'onTry' => $this->onTry,
+        ];
+    }
+
     /** @param Input $state of the queue, with the fields "leaves", "keeps", "picksUp" and "onTry" */
     public static function fromJson(Input $state): self
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing;
 
+use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Routing\Happening\KeyMeanwhile;
 
 /** Keys that callers press while phones ring or something is heard. */
@@ -26,10 +27,27 @@ final readonly class KeysMeanwhile
      */
     public function during(array $keys, \Closure $do, ?int $hears): Onward
     {
-        $press = [] === $keys ? null : $this->walk->takeMeanwhile($keys);
-        if (null === $press) {
+        if ([] === $keys) {
             return $do();
         }
+        $press = $this->walk->takeMeanwhile($keys, $hears);
+        $heeded = $this->walk->heeded()[\count($this->walk->heeded()) - 1];
+        try {
+            return null === $press ? $do() : $this->pressed($press, $keys, $do, $hears);
+        } finally {
+            $this->walk->heedsNoMore($heeded);
+        }
+    }
+
+    /**
+     * @param non-empty-list<string> $keys
+     * @param \Closure(): Onward     $do
+     *
+     * @throws CallOver
+     * @throws TimeUp
+     */
+    private function pressed(KeyPress $press, array $keys, \Closure $do, ?int $hears): Onward
+    {
         $key = self::meant($press->keys, $keys);
         $after = $press->after ?? self::SOON;
         $at = $this->walk->second() + $after;

@@ -17,7 +17,6 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Queueing\Roster;
 use Meandros\Core\Ringing\Phones;
 use Meandros\Core\Ringing\Rung;
-use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
 use Meandros\Core\Routing\Happening\Ringing;
@@ -59,8 +58,8 @@ final class Walk
     private array $rung = [];
     /** @var array<string, int> seconds for which phones rang, by phone */
     private array $rungSeconds = [];
-    /** @var array<string, int> seconds of the longest ringing, by phone */
-    private array $rungAtOnce = [];
+    /** Of the phones that rang, as many as did before they rang as if they had not. */
+    private int $rungAnew = 0;
     /** @var non-empty-list<Arrival> how it came in, each time that it did */
     private array $arrivals;
     /** @var list<int|null> the second at which each call within the call is given up; null once it is answered */
@@ -74,7 +73,7 @@ final class Walk
     private int $meanwhileTaken = 0;
     private ?Hours $lastHours = null;
     private ?Ringing $lastRinging = null;
-    /** @var list<list<string>> keys that were heeded while something was heard or rang, each time */
+    /** @var list<Heeded> keys that were heeded while something was heard or rang, each time */
     private array $heeded = [];
     /** @var (\Closure(int): Waits)|null */
     private ?\Closure $wait = null;
@@ -405,15 +404,30 @@ final class Walk
     /**
      * What the caller presses at the next step that heeds keys meanwhile, if anything is left; nothing where no key is named.
      *
-     * @param list<string> $keys that it heeds
+     * @param list<string> $keys  that it heeds
+     * @param int|null     $heard seconds after which they are heard; null for from when the call is answered
      */
-    public function takeMeanwhile(array $keys): ?KeyPress
+    public function takeMeanwhile(array $keys, ?int $heard): ?KeyPress
     {
-        $this->heeded[] = $keys;
+        $this->heeded[] = new Heeded(
+            $keys,
+            \count($this->events),
+            $this->second,
+            $this->isAnswered ? 0 : $heard,
+            $this->second,
+        );
         $press = $this->assumptions->caller->meanwhile[$this->meanwhileTaken] ?? null;
         ++$this->meanwhileTaken;
 
         return null === $press || '' === $press->keys ? null : $press;
+    }
+
+    /** Keys are heeded no longer; they were not since others began to be heeded meanwhile. */
+    public function heedsNoMore(Heeded $heeded): void
+    {
+        $place = (int) array_search($heeded, $this->heeded, true);
+        $next = $this->heeded[$place + 1] ?? null;
+        array_splice($this->heeded, $place, 1, [$heeded->until($next->from ?? $this->second)]);
     }
 
     /** A key is pressed at that second of the call, if it comes to that; null for none. */
@@ -510,21 +524,37 @@ final class Walk
         foreach ($rung as $one) {
             if (null !== $one->rings) {
                 $this->rungSeconds[$one->phone->id] = ($this->rungSeconds[$one->phone->id] ?? 0) + $one->seconds();
-                $this->rungAtOnce[$one->phone->id] = max($this->rungAtOnce[$one->phone->id] ?? 0, $one->seconds());
             }
         }
     }
 
-    /** @return array<string, int> by phone */
-    public function rungSeconds(): array
+    /**
+     * Seconds for which phones rang since they do what they do at a second.
+     *
+     * @param Assumptions $now what holds at it
+     *
+     * @return array<string, int> by phone
+     */
+    public function rangBefore(Assumptions $now): array
     {
-        return $this->rungSeconds;
+        if ($now === $this->assumptions) {
+            return $this->rungSeconds;
+        }
+        $before = [];
+        foreach (\array_slice($this->rung, $this->rungAnew) as $one) {
+            if (null !== $one->rings && $one->from >= $now->of($one->phone->names())->from) {
+                $before[$one->phone->id] = ($before[$one->phone->id] ?? 0) + $one->seconds();
+            }
+        }
+
+        return $before;
     }
 
     /** Phones ring as if they had not rung before in this call. */
     public function ringsAnew(): void
     {
         $this->rungSeconds = [];
+        $this->rungAnew = \count($this->rung);
     }
 
     public function lastRinging(): ?Ringing
@@ -579,7 +609,7 @@ final class Walk
         return $inUse;
     }
 
-    /** The same call at this second, as it goes on with other assumptions; what happened before is left behind. */
+    /** The same call at this second, as it goes on with other assumptions; what happened before, and what rang, is left behind. */
     public function goingOn(Assumptions $assumptions): self
     {
         $copy = new self($this->call, $assumptions, $this->surroundings, $this->arrivals[0], $this->arrive, new Work());
@@ -589,8 +619,6 @@ final class Walk
         $copy->journey = $this->journey;
         $copy->step = $this->step;
         $copy->timesDialled = $this->timesDialled;
-        $copy->rungSeconds = $this->rungSeconds;
-        $copy->rungAtOnce = $this->rungAtOnce;
         $copy->arrivals = $this->arrivals;
         $copy->afterwards = $this->afterwards;
         $copy->isHungUp = $this->isHungUp;
@@ -607,27 +635,16 @@ final class Walk
         return $this->keysTaken;
     }
 
-    /** @return list<list<string>> keys that were heeded meanwhile, each time */
+    /** @return list<Heeded> keys that were heeded meanwhile, each time */
     public function heeded(): array
     {
         return $this->heeded;
     }
 
-    /** @return list<Asked> tries at menus, in order */
-    public function asked(): array
+    /** @return list<Event> in the order in which they came about */
+    public function events(): array
     {
-        $asked = [];
-        foreach ($this->events as $event) {
-            $event->happening instanceof Asked && ($asked[] = $event->happening);
-        }
-
-        return $asked;
-    }
-
-    /** @return array<string, int> seconds of the longest ringing, by phone */
-    public function rungAtOnce(): array
-    {
-        return $this->rungAtOnce;
+        return $this->events;
     }
 
     /** @return list<Rung> */

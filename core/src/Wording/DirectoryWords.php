@@ -52,7 +52,7 @@ final readonly class DirectoryWords
                 $more,
             );
         }
-        $try = \sprintf('Try %d of %d.', $happening->try, $happening->tries);
+        $try = \sprintf('Try %d of %d.', $happening->try, $happening->step->tries);
         $names = implode(
             ', ',
             array_map(

@@ -7,6 +7,7 @@ namespace Meandros\Core\Wording;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\PhoneAssumption;
+use Meandros\Core\Call\QueueState;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Endings;
 use Meandros\Core\Proof\PossibleEnding;
@@ -72,7 +73,7 @@ final class EndingsReport
         };
     }
 
-    /** @return array{keys: list<array{press: string, after: int|null}>, meanwhile: list<array{press: string, after: int|null}>, phones: list<array{who: string, does: string, after: int|null}>, patience: int|null} */
+    /** @return array<string, mixed> as assumptions are stated */
     private static function acts(Assumptions $by): array
     {
         $press = static fn(KeyPress $one): array => ['press' => $one->keys, 'after' => $one->after];
@@ -85,10 +86,18 @@ final class EndingsReport
                     'who' => $one->who,
                     'does' => $one->does->value,
                     'after' => $one->afterSeconds,
+                    'from' => $one->from,
                 ],
                 $by->phones,
             ),
             'patience' => $by->caller->patienceSeconds,
+            'fax' => $by->caller->isFax,
+            'queues' => array_map(
+                static fn(string $queue, QueueState $state): array => ['queue' => $queue] + $state->toJson(),
+                array_keys($by->circumstances->queues),
+                array_values($by->circumstances->queues),
+            ),
+            'parked' => $by->parked->toJson(),
         ];
     }
 }

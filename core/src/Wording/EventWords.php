@@ -195,7 +195,7 @@ final readonly class EventWords
             null === $parked->place => 'The places that are meant are taken, or there are none.',
             default => \sprintf(
                 '%s Whoever dials %s takes the call%s.%s',
-                $parked->isFirst
+                '' === $parked->step->place
                     ? \sprintf('The first place of %s that is free.', $this->names->of($parked->site))
                     : 'The place that is meant.',
                 $parked->place,

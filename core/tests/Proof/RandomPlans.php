@@ -13,11 +13,84 @@ final class RandomPlans
     private const DAYS = ['mo', 'tu', 'we', 'th', 'fr', 'sa', 'su'];
     private const PEOPLE = ['ann', 'ben', 'cid'];
 
+    public const BEHIND_OWN_NUMBER = 'jrn_own';
+    private const OWN_NUMBER = '+441632960123';
+    private const OUTSIDE = '+441632960987';
+
     private int $steps = 0;
+
+    private function __construct(private readonly bool $isOfAllKinds = false) {}
 
     public static function one(): Plan
     {
         return (new self())->builder()->plan();
+    }
+
+    /** With queues, directories, extensions, fax machines, parking, numbers outside and of its own, and keys at mailboxes. */
+    public static function ofAllKinds(): Plan
+    {
+        $self = new self(true);
+        $builder = $self->builder();
+        foreach (self::PEOPLE as $i => $person) {
+            $builder->with([
+                'id' => $person,
+                'kind' => 'person',
+                'name' => ucfirst($person) . ' ' . self::oneOf(['Adams', 'Adderley', 'Brook']),
+                'extension' => self::oneOf(['', (string) (201 + $i)]),
+                'site' => 'sit_harbour',
+                'mailbox' => self::oneOf([null, 'mbx']),
+                'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'desk']],
+            ]);
+        }
+        $builder
+            ->with([
+                'id' => 'num_two',
+                'kind' => 'number',
+                'name' => 'Second line',
+                'number' => self::OWN_NUMBER,
+                'site' => 'sit_harbour',
+                'language' => 'en',
+                'target' => self::BEHIND_OWN_NUMBER,
+            ])
+            ->with([
+                'id' => 'mbx',
+                'kind' => 'mailbox',
+                'name' => 'Office',
+                'owners' => [],
+                'notify' => ['office@example.com'],
+                'greeting' => 'prm_b',
+                'keys' => ['leave' => self::oneOf([null, '0']), 'leaveTo' => self::oneOf([null, 'cid'])],
+            ])
+            ->with([
+                'id' => 'que',
+                'kind' => 'queue',
+                'name' => 'Queue',
+                'members' => [['who' => 'ann', 'tier' => 1], ['who' => 'ben', 'tier' => self::oneOf([1, 2])]],
+                'asking' => [
+                    'order' => self::oneOf(['in order', 'all at once', 'longest idle first']),
+                    'alertSeconds' => mt_rand(5, 20),
+                    'widenSeconds' => mt_rand(5, 20),
+                    'spillsOver' => 0 === mt_rand(0, 1),
+                ],
+                'waiting' => ['longestSeconds' => mt_rand(20, 90), 'leaveKey' => self::oneOf([null, '1'])],
+                'admission' => [
+                    'needsAgent' => 0 === mt_rand(0, 1),
+                    'mostWaiting' => self::oneOf([null, mt_rand(1, 5)]),
+                    'mostExpectedSeconds' => self::oneOf([null, mt_rand(100, 600)]),
+                ],
+            ])
+            ->with([
+                'id' => 'sit_harbour',
+                'kind' => 'site',
+                'name' => 'Harbour',
+                'zone' => 'Europe/London',
+                'country' => 'GB',
+                'language' => 'en',
+                'parkPlaces' => ['701'],
+            ])
+            ->journey(self::BEHIND_OWN_NUMBER, [$self->step(3)]);
+
+        return $builder->plan();
     }
 
     /** The same plan twice, but for one thing. @return array{Plan, Plan} */
@@ -99,6 +172,9 @@ final class RandomPlans
         $id = 's' . ++$this->steps;
         $kinds = ['say', 'ring', 'message', 'end', 'go', 'hours', 'hours', 'hours', 'menu'];
         $kind = $deep > 2 ? self::oneOf(['say', 'ring', 'message', 'end']) : self::oneOf($kinds);
+        if ($this->isOfAllKinds && $deep < 4 && 0 === mt_rand(0, $deep > 1 ? 4 : 1)) {
+            return ['id' => $id] + $this->stepOfOtherKinds($deep);
+        }
 
         return ['id' => $id, 'do' => $kind] +
             match ($kind) {
@@ -124,6 +200,60 @@ final class RandomPlans
             };
     }
 
+    /** @return array<string, mixed> */
+    private function stepOfOtherKinds(int $deep): array
+    {
+        $kind = self::oneOf(
+            $deep > 2
+                ? ['forward', 'queue', 'fax', 'park']
+                : ['queue', 'queue', 'directory', 'menu', 'fax', 'park', 'forward', 'ring', 'ring'],
+        );
+
+        return ['do' => $kind] +
+            match ($kind) {
+                'queue' => [
+                    'queue' => 'que',
+                    'exits' => $this->exits($deep, ['full', 'waited', 'too long', 'no agents', 'key', 'unreachable']),
+                ],
+                'directory' => [
+                    'prompt' => 'prm_b',
+                    'wait' => mt_rand(1, 6),
+                    'tries' => mt_rand(1, 2),
+                    'part' => self::oneOf(['first', 'last', 'either']),
+                    'letters' => mt_rand(2, 4),
+                    'most' => mt_rand(1, 3),
+                    'exits' => $this->exits($deep, ['nobody', 'nothing', '0', 'dialled']),
+                ],
+                'menu' => [
+                    'prompt' => 'prm_b',
+                    'wait' => mt_rand(1, 6),
+                    'tries' => mt_rand(1, 2),
+                    'duringPrompt' => 0 === mt_rand(0, 1),
+                    'dial' => ['scope' => 'everybody', 'digitSeconds' => mt_rand(1, 4)],
+                    'exits' => $this->exits($deep, ['1', 'nothing', 'wrong', 'dialled']),
+                ],
+                'fax' => ['mailbox' => 'mbx', 'seconds' => mt_rand(4, 12), 'prompt' => self::oneOf([null, 'prm_b'])],
+                'park' => [
+                    'site' => 'sit_harbour',
+                    'seconds' => mt_rand(5, 60),
+                    'exits' => $this->exits($deep, ['not taken', 'none free']),
+                ],
+                'forward' => [
+                    'number' => $deep > 2 ? self::OUTSIDE : self::oneOf([self::OUTSIDE, self::OWN_NUMBER]),
+                    'exits' => $this->exits($deep, ['busy', 'unreachable']),
+                ],
+                default => [
+                    'target' => self::oneOf(self::PEOPLE),
+                    'seconds' => mt_rand(5, 30),
+                    'exits' => $this->exits($deep, ['nobody', 'busy', 'refused', '5']),
+                    'handOver' => 0 === mt_rand(0, 1),
+                    'againMinutes' => self::oneOf([0, 0, 0, 1]),
+                    'greeting' => self::oneOf([null, 'prm_b']),
+                    'greetAfter' => mt_rand(0, 5),
+                ],
+            };
+    }
+
     /**
      * @param list<string> $on
      *
@@ -133,7 +263,7 @@ final class RandomPlans
     {
         $exits = [];
         foreach ($on as $one) {
-            if (0 !== mt_rand(0, 2)) {
+            if (0 !== mt_rand(0, 2) && !($this->isOfAllKinds && $deep + mt_rand(0, 2) > 2)) {
                 $steps = [];
                 for ($i = mt_rand(0, 2); $i > 0; --$i) {
                     $steps[] = $this->step($deep + 1);

@@ -55,6 +55,7 @@ export function AssumptionsEditor() {
                     one={one}
                     who={who}
                     onChange={(part) => set(i, part)}
+                    onThen={() => change({ phones: moment.phones.toSpliced(i + 1, 0, thenElse(one, moment.phones)) })}
                     onRemove={() => change({ phones: moment.phones.filter((_, j) => j !== i) })}
                 />
             ))}
@@ -128,11 +129,14 @@ function AssumedPhone({
     one,
     who,
     onChange,
+    onThen,
     onRemove,
 }: {
     one: Assumed;
     who: { value: string; label: string }[];
     onChange: (part: Partial<Assumed>) => void;
+    /** Later in the call the same one does something else. */
+    onThen: () => void;
     onRemove: () => void;
 }) {
     return (
@@ -177,6 +181,21 @@ function AssumedPhone({
                     onSave={(after) => onChange({ after })}
                 />
             )}
+            {one.from !== undefined && (
+                <NumberInput
+                    label="Second of the call from which on"
+                    unit="s of the call and later"
+                    min={0}
+                    max={14400}
+                    value={one.from}
+                    onSave={(from) => onChange({ from })}
+                />
+            )}
+            {!isStatus(one.does) && (
+                <Button size="small" type="text" onClick={onThen} aria-label="Then something else">
+                    then …
+                </Button>
+            )}
             <RemoveButton label="Remove this assumption" onClick={onRemove} />
         </div>
     );
@@ -192,10 +211,16 @@ function useQueuesOfCall(): Queue[] {
     return (plan?.all('queue') ?? []).filter((queue) => wanted.has(queue.id));
 }
 
-/** Nobody does two things: what was set last counts. */
+/** Nobody does two things from the same second on: what was set last counts. */
 function onceEach(phones: Assumed[], last: number): Assumed[] {
-    const who = phones[last]?.who;
-    return phones.filter((one, i) => i === last || one.who !== who);
+    const set = phones[last];
+    return phones.filter((one, i) => i === last || one.who !== set?.who || (one.from ?? 0) !== (set.from ?? 0));
+}
+
+/** What the same one does half a minute later than was said so far. */
+function thenElse({ who, does }: Assumed, phones: Assumed[]): Assumed {
+    const last = Math.max(...phones.filter((one) => one.who === who).map((one) => one.from ?? 0));
+    return { who, does: does === 'answers' ? 'busy' : 'answers', after: 8, from: last + 30 };
 }
 
 /** The first of whom nothing is assumed yet. */
@@ -208,10 +233,12 @@ export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined):
         const [person, phone] = one.who.split('/');
         const name =
             one.who === '*' ? 'everybody' : `${plan?.find(person)?.name ?? one.who}${phone ? ' (one phone)' : ''}`;
-        if (one.does === 'on a call' && one.after !== null) return `${name} takes a second call after ${one.after} s`;
+        const since = one.from ? `from ${one.from} s on ` : '';
+        if (one.does === 'on a call' && one.after !== null)
+            return `${since}${name} takes a second call after ${one.after} s`;
         return one.does === 'answers' || one.does === 'refuses'
-            ? `${name} ${one.does} after ${one.after ?? 0} s`
-            : `${name} ${one.does === 'rings' ? 'does not answer' : `is ${one.does}`}`;
+            ? `${since}${name} ${one.does} after ${one.after ?? 0} s`
+            : `${since}${name} ${one.does === 'rings' ? 'does not answer' : `is ${one.does}`}`;
     });
     if (moment.phones.length > 2) parts.push(`${moment.phones.length - 2} more`);
     if (moment.phones.length === 0) parts.push('nobody answers');

@@ -8,6 +8,8 @@ export interface Assumed {
     does: PhoneAssumption['does'] | Status;
     /** Seconds of ringing; null for somebody on a call who does not answer a second one. */
     after: number | null;
+    /** Second of the call from which on. */
+    from?: number;
 }
 
 export interface AssumedQueue {
@@ -47,6 +49,8 @@ export interface AssumedAgent {
     calls: number;
     talk: number;
 }
+
+const FREE: AssumedAgent = { signedIn: true, freeAfter: 0, idle: 0, calls: 0, talk: 0 };
 
 const orNull = (text: string | undefined) => (text ? Number(text) || 0 : null);
 
@@ -144,8 +148,13 @@ export function readMoment(params: URLSearchParams): Moment {
             .split(',')
             .filter(Boolean)
             .map((one) => {
-                const [who = '*', does = 'answers', after = '0'] = one.split('~');
-                return { who, does: does as Assumed['does'], after: after === '' ? null : Number(after) || 0 };
+                const [who = '*', does = 'answers', after = '0', from] = one.split('~');
+                return {
+                    who,
+                    does: does as Assumed['does'],
+                    after: after === '' ? null : Number(after) || 0,
+                    ...(Number(from) > 0 ? { from: Number(from) } : {}),
+                };
             }),
         patience: patience > 0 ? patience : null,
         unforced: params.has('unforced'),
@@ -213,7 +222,12 @@ export function writeMoment(moment: Moment): URLSearchParams {
     for (const name of ['to', 'from', 'at', 'zone', 'keys'] as const) if (moment[name]) params.set(name, moment[name]);
     if (moment.in !== 'draft') params.set('in', moment.in);
     if (moment.phones.length > 0)
-        params.set('phones', moment.phones.map((one) => `${one.who}~${one.does}~${one.after ?? ''}`).join(','));
+        params.set(
+            'phones',
+            moment.phones
+                .map((one) => `${one.who}~${one.does}~${one.after ?? ''}${laterParts([one.from ?? ''])}`)
+                .join(','),
+        );
     if (moment.patience) params.set('patience', String(moment.patience));
     if (moment.unforced) params.set('unforced', '1');
     const last = Object.entries(moment.last).map((pair) => pair.join('~'));
@@ -278,7 +292,9 @@ export function toTrialCall(moment: Moment): TrialCall {
         ...(moment.zone ? { zone: moment.zone } : {}),
         assume: {
             keys: keyPresses(moment.keys),
-            phones: moment.phones.flatMap(({ who, does, after }) => (isStatus(does) ? [] : [{ who, does, after }])),
+            phones: moment.phones.flatMap(({ who, does, after, from }) =>
+                isStatus(does) ? [] : [{ who, does, after, ...(from ? { from } : {}) }],
+            ),
             ...(moment.phones.some((one) => isStatus(one.does))
                 ? {
                       statuses: moment.phones.flatMap(({ who, does }) =>
@@ -307,15 +323,42 @@ export function toTrialCall(moment: Moment): TrialCall {
     };
 }
 
-/** What callers press and phones do, as the bar holds it. */
-export function fromActs({ keys, meanwhile, phones, patience }: Acts): Partial<Moment> {
+/** Nothing that callers press, phones do, or queues are like. */
+export const NO_ACTS = {
+    keys: '',
+    meanwhile: '',
+    phones: [],
+    patience: null,
+    fax: false,
+    queues: {},
+    agents: {},
+    parked: { takenAfter: null, by: null, taken: [] },
+} satisfies Partial<Moment>;
+
+/** What callers press, phones do and queues are like, as the bar holds it. */
+export function fromActs({ keys, meanwhile, phones, patience, fax, queues, parked }: Acts): Partial<Moment> {
     const pressed = (one: { press: string; after: number | null }) =>
         one.after === null ? one.press || '-' : `${one.press || '-'}@${one.after}`;
     return {
         keys: keys.map(pressed).join(', '),
         meanwhile: meanwhile.map(pressed).join(', '),
-        phones: phones.map(({ who, does, after }) => ({ who, does, after: after ?? null })),
+        phones: phones.map(({ who, does, after, from }) => ({
+            who,
+            does,
+            after: after ?? null,
+            ...(from ? { from } : {}),
+        })),
         patience,
+        fax,
+        queues: Object.fromEntries(
+            queues.map(({ queue, agents, ...state }) => [queue, { ...NOTHING_STATED, ...state }]),
+        ),
+        agents: Object.fromEntries(
+            queues.flatMap(({ queue, agents }) =>
+                (agents ?? []).map(({ who, ...state }) => [`${queue}/${who}`, { ...FREE, ...state }]),
+            ),
+        ),
+        parked,
     };
 }
 

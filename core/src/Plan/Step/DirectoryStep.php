@@ -12,7 +12,7 @@ use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
 
 /** Callers spell the name of whom they want on the keys, or dial the extension; who is listed may be reached. */
-final readonly class DirectoryStep implements Step
+final readonly class DirectoryStep implements Step, DialsPeople
 {
     use AsksSomebody;
 
@@ -64,6 +64,11 @@ final readonly class DirectoryStep implements Step
     public function id(): string
     {
         return $this->id;
+    }
+
+    public function dials(): MenuDialling
+    {
+        return $this->dial;
     }
 
     public function exits(): Exits

@@ -13,7 +13,7 @@ use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
 
 /** Plays a prompt and takes one key; asks again until the tries are used up. */
-final readonly class MenuStep implements Step
+final readonly class MenuStep implements Step, DialsPeople
 {
     use AsksSomebody;
 
@@ -62,6 +62,11 @@ final readonly class MenuStep implements Step
     public function id(): string
     {
         return $this->id;
+    }
+
+    public function dials(): ?MenuDialling
+    {
+        return $this->dial;
     }
 
     public function exits(): Exits

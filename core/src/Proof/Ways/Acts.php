@@ -5,44 +5,116 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Ways;
 
 use Meandros\Core\Call\Assumptions;
-use Meandros\Core\Call\CallerActs;
+use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\PhoneAssumption;
 
-/** What callers press and what phones do on a way through a plan; what is not said rings and is not pressed. */
+/**
+ * What callers press, what phones do and how queues stand on a way through a plan, in seconds since the way began. What is not
+ * said rings, is not pressed, and is free for nobody.
+ */
 final readonly class Acts
 {
     /** Nothing is pressed at a menu: the key comes when none counts any more. */
     private const TOO_LATE = 600;
 
     /**
-     * @param list<KeyPress>                 $keys      at one menu after the other
-     * @param list<KeyPress>                 $meanwhile at one step that heeds keys meanwhile after the other
-     * @param array<string, PhoneAssumption> $phones    by phone
+     * @param list<KeyPress>                             $keys      at one menu after the other
+     * @param list<KeyPress>                             $meanwhile at one step that heeds keys meanwhile after the other
+     * @param array<int, array<string, PhoneAssumption>> $phones    by second and phone
+     * @param array<string, true>                        $settled   phones that ring on, and what else was settled, at this step
      */
-    public function __construct(public array $keys = [], public array $meanwhile = [], public array $phones = []) {}
+    public function __construct(
+        public array $keys = [],
+        public array $meanwhile = [],
+        public array $phones = [],
+        public Stated $stated = new Stated(),
+        public array $settled = [],
+    ) {}
 
     public static function nothingPressed(): KeyPress
     {
         return new KeyPress('#', self::TOO_LATE);
     }
 
+    public static function pressing(KeyPress ...$keys): self
+    {
+        return new self(array_values($keys));
+    }
+
+    /** @param list<string> $what phones that ring on, and what else is settled */
+    public static function settling(array $what): self
+    {
+        return new self(settled: array_fill_keys($what, true));
+    }
+
+    /** @param array<string, PhoneAssumption> $phones by phone */
+    public static function ringing(array $phones): self
+    {
+        return new self([], [], [] === $phones ? [] : [$phones]);
+    }
+
+    /** Whether it is said what a phone does that rings at once. */
+    public function says(string $phone): bool
+    {
+        return isset($this->phones[0][$phone]) || isset($this->settled[$phone]);
+    }
+
     public function then(self $later): self
     {
+        $phones = $this->phones;
+        foreach ($later->phones as $second => $some) {
+            $phones[$second] = $some + ($phones[$second] ?? []);
+        }
+
         return new self(
             [...$this->keys, ...$later->keys],
             [...$this->meanwhile, ...$later->meanwhile],
-            $later->phones + $this->phones,
+            $phones,
+            $this->stated->then($later->stated),
+            $later->settled + $this->settled,
         );
     }
 
-    /** Exactly so many presses as were asked for: what is left over would be taken by a later step. */
-    public function asked(int $keys, int $meanwhile): self
+    /** The same on a way that begins so many seconds earlier. */
+    public function later(int $seconds): self
     {
+        if (0 === $seconds) {
+            return $this;
+        }
+        $phones = [];
+        foreach ($this->phones as $second => $some) {
+            foreach ($some as $phone => $one) {
+                $phones[$second + $seconds][$phone] = new PhoneAssumption(
+                    $one->who,
+                    $one->does,
+                    $one->afterSeconds,
+                    $second + $seconds,
+                );
+            }
+        }
+
+        return new self($this->keys, $this->meanwhile, $phones, $this->stated->later($seconds), $this->settled);
+    }
+
+    /**
+     * Exactly so many presses as were asked for, as what is left over would be taken by a later step; and it is said of each
+     * phone that could ring what it did, as it may have done something else before.
+     *
+     * @param list<string> $phones
+     */
+    public function asked(int $keys, int $meanwhile, array $phones): self
+    {
+        $does = $this->phones[0] ?? [];
+        foreach ($phones as $phone) {
+            $does[$phone] ??= new PhoneAssumption($phone, Behaviour::Rings);
+        }
+
         return new self(
             \array_slice([...$this->keys, ...array_fill(0, $keys, self::nothingPressed())], 0, $keys),
             \array_slice([...$this->meanwhile, ...array_fill(0, $meanwhile, new KeyPress(''))], 0, $meanwhile),
-            $this->phones,
+            [] === $does ? [] : [$does],
+            $this->stated,
         );
     }
 
@@ -50,11 +122,41 @@ final readonly class Acts
     public function within(Assumptions $given, ?int $patience = null): Assumptions
     {
         return new Assumptions(
-            new CallerActs($this->keys, $this->meanwhile, $patience, $given->caller->isFax),
-            array_values($this->phones),
-            $given->circumstances,
+            $this->stated->by($this, $given->caller, $patience),
+            $this->said(),
+            $this->stated->around($given->circumstances),
             $given->earlier,
-            $given->parked,
+            $this->stated->parked ?? $given->parked,
         );
+    }
+
+    /**
+     * Nothing is said of phones that ring, unless they did something else before.
+     *
+     * @return list<PhoneAssumption>
+     */
+    private function said(): array
+    {
+        $phones = $this->phones;
+        ksort($phones);
+        $first = array_key_first($phones);
+        $said = $last = [];
+        foreach ($phones as $second => $some) {
+            foreach ($some as $phone => $one) {
+                if (Behaviour::Rings !== ($last[$phone] ?? Behaviour::Rings) || Behaviour::Rings !== $one->does) {
+                    $isAllAlong = $second === $first && [] === $this->stated->queues;
+                    $said[] = $isAllAlong ? new PhoneAssumption($phone, $one->does, $one->afterSeconds) : $one;
+                }
+                $last[$phone] = $one->does;
+            }
+        }
+
+        return $said;
+    }
+
+    /** Equal for two by which calls fare alike. */
+    public function key(): string
+    {
+        return serialize([$this->keys, $this->meanwhile, $this->phones, $this->stated]);
     }
 }

@@ -5,11 +5,19 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Ways;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Call\PhoneAssumption;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Target;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Happening\QueueEntered;
+use Meandros\Core\Routing\Happening\SentOn;
 use Meandros\Core\Routing\Router;
+use Meandros\Core\Routing\Walk;
 
 /**
  * Every place to which calls may come between two steps, and the legs between them. Calls that stand at the same step and go
@@ -17,7 +25,8 @@ use Meandros\Core\Routing\Router;
  */
 final class Explorer
 {
-    private const MOST_STANDS = 20_000;
+    /** Of all steps together. */
+    private const MOST_RUNS = 20_000;
 
     /** @var array<string, Stand> by key, in the order in which they were found */
     public array $stands = [];
@@ -25,7 +34,9 @@ final class Explorer
     public bool $isComplete = true;
     /** The first second of the call at which something that is looked up may change; null where nothing does. */
     public ?int $changes = null;
+    private int $runs = 0;
     private readonly Remaining $remaining;
+    private readonly Questions $questions;
 
     /** @param bool $bySecond whether calls that come at other seconds stand at other places */
     public function __construct(
@@ -35,6 +46,7 @@ final class Explorer
         private readonly bool $bySecond,
     ) {
         $this->remaining = new Remaining($plan);
+        $this->questions = new Questions();
     }
 
     /** @return string the key of where it begins */
@@ -45,13 +57,12 @@ final class Explorer
         $next = [$start];
         while (null !== ($key = array_pop($next))) {
             foreach ($this->expand($this->stands[$key]) as $found => $stand) {
-                if (\count($this->stands) >= self::MOST_STANDS) {
-                    $this->isComplete = false;
-
-                    return $start;
-                }
                 $this->stands[$found] = $stand;
                 $next[] = $found;
+            }
+            if ($this->runs >= self::MOST_RUNS) {
+                $this->isComplete = false;
+                break;
             }
         }
 
@@ -69,27 +80,69 @@ final class Explorer
 
             return [];
         }
-        $runs = (new Choices(fn(Acts $acts): Run => $this->run($stand, $acts), $stand))->all($at[1]);
-        $this->isComplete = $this->isComplete && Choices::areAll($at[1], $runs[0]);
-        foreach ($runs as $run) {
+        $choices = new Choices(
+            fn(Acts $acts): Run => $this->run($stand, $acts),
+            $stand,
+            $this->given,
+            $this->questions,
+            $this->bySecond,
+        );
+        $after = $this->remaining->after($stand->way);
+        foreach ($choices->all() as $run) {
             if (null !== $run->ending) {
                 $stand->ends($run->ending, Leg::of($run->seconds, $run->acts));
                 continue;
             }
-            $reached = new Stand($run->walk, $run->way, $stand->acts->then($run->acts));
+            if (Again::later($this->plan, $run->acts, $after)) {
+                $this->isComplete = false;
+                continue;
+            }
+            $reached = new Stand(
+                $run->walk,
+                $run->way,
+                $stand->acts->then($run->acts->later($stand->walk->second())),
+                ...$this->still($run, $stand),
+            );
             $key = $this->key($reached);
             $stand->leads($key, Leg::of($run->seconds, $run->acts));
             if (!isset($this->stands[$key]) && !isset($new[$key])) {
                 $new[$key] = $reached;
             }
         }
+        $this->isComplete = $this->isComplete && $choices->areAll;
 
         return $new;
     }
 
+    /**
+     * Of phones that were looked at in the second in which the step is over.
+     *
+     * @return array{array<string, PhoneAssumption>, array<string, int>} what they did, and those that could be reached
+     */
+    private function still(Run $run, Stand $stand): array
+    {
+        $second = $run->walk->second();
+        $rang = [];
+        foreach ($run->walk->rung() as $rung) {
+            $rung->from === $second && ($rang[$rung->phone->id] = null !== $rung->rings);
+        }
+        $looked = array_filter($this->looked($run->walk), static fn(int $one): bool => $one === $second);
+        $does = array_intersect_key(($run->acts->phones[0] ?? []) + $stand->now, $looked);
+        $now = array_filter(
+            $does,
+            static fn(PhoneAssumption $one): bool => Behaviour::Rings !== $one->does || ($rang[$one->who] ?? false),
+        );
+        $reached = array_diff_key($looked, $now);
+
+        return 0 === $run->seconds ? [$now + $stand->now, $reached + $stand->reached] : [$now, $reached];
+    }
+
     private function run(Stand $stand, Acts $acts): Run
     {
-        $walk = $stand->walk->goingOn($stand->acts->then($acts)->within($this->given));
+        ++$this->runs;
+        $before = new Acts($stand->acts->keys, $stand->acts->meanwhile, [], $stand->acts->stated);
+        $does = Acts::ringing($stand->now)->then($acts)->later($stand->walk->second());
+        $walk = $stand->walk->goingOn($before->then($does)->within($this->given));
         $since = $walk->second();
         $ending = null;
         $way = $stand->way;
@@ -113,36 +166,68 @@ final class Explorer
         if (null !== $until) {
             $this->changes = min($this->changes ?? \PHP_INT_MAX, $until - $walk->call->instant);
         }
-        foreach ($walk->rung() as $rung) {
-            // Who refuses at one place after so many seconds may ring to the end at another: not all of them are tried.
-            $again =
-                isset($stand->walk->rungSeconds()[$rung->phone->id]) || isset($stand->acts->phones[$rung->phone->id]);
-            $this->isComplete = $this->isComplete && !$again;
-        }
-        $asked = $acts->asked($walk->keysTaken() - $stand->walk->keysTaken(), \count($walk->heeded()));
+        $this->isComplete = $this->isComplete && !Again::within($stand, $walk);
+        $asked = $acts->asked(
+            $walk->keysTaken() - $stand->walk->keysTaken(),
+            \count($walk->heeded()),
+            array_keys(array_diff_key($this->looked($walk), $stand->now)),
+        );
 
         return new Run($asked, $walk, $way, $walk->second() - $since, $ending);
+    }
+
+    /** @return array<string, int> the second at which it was last looked at what a phone does, by phone */
+    private function looked(Walk $walk): array
+    {
+        $looked = [];
+        foreach ($walk->rung() as $rung) {
+            $looked[$rung->phone->id] = $rung->from;
+        }
+        foreach ($walk->events() as $event) {
+            $what = $event->happening;
+            foreach ($what instanceof QueueEntered ? $this->agentsPhones($what->queue) : [] as $phone) {
+                $looked[$phone] = max($looked[$phone] ?? 0, $event->second);
+            }
+            if ($what instanceof SentOn && null !== $what->number) {
+                $looked[$what->number] = $event->second;
+            }
+        }
+
+        return $looked;
+    }
+
+    /** @return list<string> */
+    private function agentsPhones(?string $queue): array
+    {
+        $phones = [];
+        foreach ($this->plan->get(Queue::class, $queue)?->asked() ?? [] as $member) {
+            foreach ($this->plan->get(Person::class, $member->who)->phones ?? [] as $phone) {
+                $phones[] = Target::phone($member->who, $phone->id)->text();
+            }
+        }
+
+        return $phones;
     }
 
     private function key(Stand $stand): string
     {
         $remaining = $this->remaining->of($stand->way);
-        $phones = [];
-        foreach ($stand->walk->rungSeconds() as $phone => $seconds) {
-            isset($remaining[explode('/', $phone)[0]]) &&
-                ($phones[$phone] = \sprintf('%d %d', $seconds, $stand->walk->rungAtOnce()[$phone] ?? 0));
-        }
-        foreach ($stand->acts->phones as $phone => $act) {
-            if (isset($remaining[explode('/', $phone)[0]])) {
-                $phones[$phone] = ($phones[$phone] ?? '') . ' ' . $act->does->value . ' ' . $act->afterSeconds;
-            }
-        }
-        ksort($phones);
+        $mayRing = static fn(string $phone): bool => isset($remaining[explode('/', $phone)[0]]);
+        $now = array_filter($stand->now, $mayRing, \ARRAY_FILTER_USE_KEY);
+        ksort($now);
+        $reached = array_filter(array_keys($stand->reached), $mayRing);
+        sort($reached);
 
         return implode("\n", [
             $stand->way->key(),
             $stand->walk->condition($this->remaining->says($remaining)),
-            serialize($phones),
+            serialize([
+                $now,
+                $reached,
+                array_intersect_key($stand->acts->stated->queues, $remaining),
+                $stand->acts->stated->parked,
+                $stand->acts->stated->isFax,
+            ]),
             $this->bySecond ? (string) $stand->walk->second() : '',
         ]);
     }

@@ -6,11 +6,15 @@ namespace Meandros\Core\Proof\Ways;
 
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Mailbox;
+use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\AgainStep;
+use Meandros\Core\Plan\Step\DialsPeople;
 use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Proof\Ways\Question\Reachable;
 use Meandros\Core\Routing\Frame;
 use Meandros\Core\Routing\Itinerary;
 
@@ -27,6 +31,30 @@ final class Remaining
     {
         $mentioned = [];
         foreach ($way->frames as $frame) {
+            $mentioned += $this->known[$frame->name . ':' . $frame->at] ??= $this->behind($frame);
+        }
+
+        return $mentioned;
+    }
+
+    /** @return array<string, true> what calls may still come to once the step that comes next has been taken */
+    public function after(Itinerary $way): array
+    {
+        $frames = $way->frames;
+        $last = array_pop($frames);
+        $step = $last?->step();
+        if (null === $last || null === $step) {
+            return [];
+        }
+        $mentioned = [];
+        foreach (array_keys($this->behindAll($this->mentions($step))) as $id) {
+            // Whoever is asked may send it on into a journey.
+            Kind::Journey === $this->plan->kindOf((string) $id) && ($mentioned += $this->behindAll([(string) $id]));
+        }
+        foreach ($step->exits()->items as $exit) {
+            $mentioned += $this->behind(new Frame('', $last->journey, $exit->steps));
+        }
+        foreach ([...$frames, $last->movedTo($last->at + 1)] as $frame) {
             $mentioned += $this->known[$frame->name . ':' . $frame->at] ??= $this->behind($frame);
         }
 
@@ -54,10 +82,22 @@ final class Remaining
             null !== $journey && self::goesBack($journey->steps)
                 ? $journey->steps
                 : new StepList(\array_slice($frame->list->steps, $frame->at));
-        $next = $mentioned = [];
+        $next = [];
         foreach ($steps->everyStep('') as $step) {
-            array_push($next, ...self::mentions($step));
+            array_push($next, ...$this->mentions($step));
         }
+
+        return $this->behindAll($next);
+    }
+
+    /**
+     * @param list<string> $next
+     *
+     * @return array<string, true>
+     */
+    private function behindAll(array $next): array
+    {
+        $mentioned = [];
         while (null !== ($id = array_pop($next))) {
             if (!isset($mentioned[$id])) {
                 $mentioned[$id] = true;
@@ -85,19 +125,20 @@ final class Remaining
         return false;
     }
 
-    /** @return list<string> */
-    private static function mentions(Step $step): array
+    /** @return list<string> elements by id, and numbers outside, which are none */
+    private function mentions(Step $step): array
     {
-        $ids = [];
-        foreach ($step->references('') as $reference) {
-            $ids[] = $reference->id;
-        }
-        // Numbers outside are no elements.
-        $target = $step->toJson()['target'] ?? null;
-        if (\is_string($target)) {
-            $ids[] = $target;
-        }
+        $ids = array_map(static fn(Reference $one): string => $one->id, $step->references(''));
+        $taken = $step->takenBy();
+        $dial = $step instanceof DialsPeople ? $step->dials() : null;
 
-        return $ids;
+        return [
+            ...$ids,
+            ...null === $taken ? [] : [$taken],
+            ...array_map(
+                static fn(Person $one): string => $one->id(),
+                null === $dial ? [] : Reachable::people($this->plan, $dial),
+            ),
+        ];
     }
 }

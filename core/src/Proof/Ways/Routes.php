@@ -14,11 +14,11 @@ final class Routes
 {
     /** @var array<string, int> seconds to each place at least, by key */
     private array $least = [];
-    /** @var array<string, array{string, Acts}> the place before, and the acts from there */
+    /** @var array<string, array{string, Acts, int}> the place before, the acts from there, and their seconds */
     private array $leastFrom = [];
     /** @var array<string, int> */
     private array $most = [];
-    /** @var array<string, array{string, Acts}> */
+    /** @var array<string, array{string, Acts, int}> */
     private array $mostFrom = [];
     /** @var array<string, true> places to which a way leads that goes round */
     private array $rounds = [];
@@ -45,9 +45,9 @@ final class Routes
                 $found[$name] = [
                     $ending,
                     $isSooner ? $least : $known[1],
-                    $isSooner ? $this->way($key, $this->leastFrom)->then($leg->leastBy) : $known[2],
+                    $isSooner ? $this->way($key, $this->leastFrom, $leg->leastBy) : $known[2],
                     $isLater ? $most : $known[3],
-                    $isLater ? $this->way($key, $this->mostFrom)->then($leg->mostBy) : $known[4],
+                    $isLater ? $this->way($key, $this->mostFrom, $leg->mostBy) : $known[4],
                 ];
             }
         }
@@ -113,7 +113,7 @@ final class Routes
                 $seconds = $this->least[$key] + $leg->least;
                 if (!isset($this->least[$to]) || $seconds < $this->least[$to]) {
                     $this->least[$to] = $seconds;
-                    $this->leastFrom[$to] = [$key, $leg->leastBy];
+                    $this->leastFrom[$to] = [$key, $leg->leastBy, $leg->least];
                     $open->insert($to, -$seconds);
                 }
             }
@@ -136,7 +136,7 @@ final class Routes
                 $seconds = $this->most[$key] + $leg->most;
                 if (!isset($this->most[$to]) || $seconds > $this->most[$to]) {
                     $this->most[$to] = $seconds;
-                    $this->mostFrom[$to] = [$key, $leg->mostBy];
+                    $this->mostFrom[$to] = [$key, $leg->mostBy, $leg->most];
                 }
                 if (0 === --$into[$to]) {
                     $next[] = $to;
@@ -153,18 +153,20 @@ final class Routes
         }
     }
 
-    /** @param array<string, array{string, Acts}> $from */
-    private function way(string $to, array $from): Acts
+    /** @param array<string, array{string, Acts, int}> $from */
+    private function way(string $to, array $from, Acts $last): Acts
     {
         $legs = [];
         for ($key = $to; $key !== $this->start && isset($from[$key]); $key = $from[$key][0]) {
-            $legs[] = $from[$key][1];
+            $legs[] = $from[$key];
         }
         $acts = new Acts();
-        foreach (array_reverse($legs) as $leg) {
-            $acts = $acts->then($leg);
+        $seconds = 0;
+        foreach (array_reverse($legs) as [, $leg, $took]) {
+            $acts = $acts->then($leg->later($seconds));
+            $seconds += $took;
         }
 
-        return $acts;
+        return $acts->then($last->later($seconds));
     }
 }

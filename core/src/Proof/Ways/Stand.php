@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Ways;
 
+use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\Itinerary;
 use Meandros\Core\Routing\Walk;
@@ -16,11 +17,17 @@ final class Stand
     /** @var array<string, array{Ending, Leg}> by ending */
     public array $ends = [];
 
-    /** @param Acts $acts by which the call came here that was the first to */
+    /**
+     * @param Acts                           $acts    by which the call came here that was the first to
+     * @param array<string, PhoneAssumption> $now     what phones did in the very second in which calls come here, by phone
+     * @param array<string, int>             $reached phones that could be reached then
+     */
     public function __construct(
         public readonly Walk $walk,
         public readonly Itinerary $way,
         public readonly Acts $acts,
+        public readonly array $now = [],
+        public readonly array $reached = [],
     ) {}
 
     public function leads(string $to, Leg $leg): void

@@ -99,10 +99,11 @@ final readonly class Ringer
         $walk = $this->walk;
         $start = $walk->second();
         $walk->willRing(RingMember::count($members));
+        $assumptions = $walk->assumptions->at($start);
         $result = (new RingSimulation(
-            $walk->assumptions,
+            $assumptions,
             $walk->lines,
-            $walk->rungSeconds(),
+            $walk->rangBefore($assumptions),
             $walk->channelsInUse(),
         ))->run($members, $pattern, $seconds, $walk->secondsLeft());
         $rung =

@@ -6,6 +6,7 @@ namespace Meandros\Core\Routing\Happening;
 
 use Meandros\Core\Directory\Search;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Step\DirectoryStep;
 use Meandros\Core\Routing\Heard;
 
 /** A caller spelled a name or dialled an extension, or did not. */
@@ -19,8 +20,8 @@ final readonly class NameSpelled implements Happening
     public function __construct(
         public Heard $heard,
         public ?Search $search,
+        public DirectoryStep $step,
         public int $try,
-        public int $tries,
         public int $seconds,
         public ?int $at,
     ) {}
@@ -49,7 +50,7 @@ final readonly class NameSpelled implements Happening
         return [
             'stop' => $this->search?->stop->value,
             'try' => $this->try,
-            'tries' => $this->tries,
+            'tries' => $this->step->tries,
             'seconds' => $this->seconds,
             'at' => $this->at,
         ];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Happening;
 
+use Meandros\Core\Plan\Step\DirectoryStep;
+
 /** Names were read out, and one was chosen or not. */
 final readonly class NamesRead implements Happening
 {
@@ -20,6 +22,7 @@ final readonly class NamesRead implements Happening
         public ?string $key,
         public ?string $chosen,
         public int $seconds,
+        public DirectoryStep $step,
     ) {}
 
     public function kind(): string

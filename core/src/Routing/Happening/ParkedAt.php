@@ -4,21 +4,22 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Happening;
 
+use Meandros\Core\Plan\Step\ParkStep;
+
 /** The call waits at a place for somebody who dials it. */
 final readonly class ParkedAt implements Happening
 {
     /**
      * @param string|null $site       null where none is chosen
      * @param string|null $place      null where none is free
-     * @param bool        $isFirst    whether it is the first that is free, and not one that was meant
      * @param string|null $prompt     heard meanwhile
      * @param int|null    $takenAfter seconds; null where nobody takes it
      * @param string|null $by         who takes it, where that is stated
      */
     public function __construct(
+        public ParkStep $step,
         public ?string $site,
         public ?string $place,
-        public bool $isFirst = false,
         public ?string $prompt = null,
         public ?int $takenAfter = null,
         public ?string $by = null,
@@ -36,7 +37,7 @@ final readonly class ParkedAt implements Happening
 
     public function because(): array
     {
-        return ['first' => $this->isFirst, 'prompt' => $this->prompt];
+        return ['first' => null !== $this->place && '' === $this->step->place, 'prompt' => $this->prompt];
     }
 
     public function noticed(): array

@@ -72,10 +72,7 @@ final class DirectoryWalker implements StepWalker
             '' === $keys || $at >= $heard->seconds + $step->waitSeconds ? null : self::search($step, $keys, $walk);
         $seconds = null === $search ? $step->waitSeconds : self::spellingSeconds($search, $step);
         $walk->listen($heard, null === $search ? null : min($at, $heard->seconds));
-        $walk->note(
-            new NameSpelled($heard, $search, $try, $step->tries, $seconds, null === $search ? null : $at),
-            $start,
-        );
+        $walk->note(new NameSpelled($heard, $search, $step, $try, $seconds, null === $search ? null : $at), $start);
         $walk->pass($seconds + (null === $search ? 0 : max(0, $at - $heard->seconds)));
 
         return $search;
@@ -124,6 +121,7 @@ final class DirectoryWalker implements StepWalker
                 $key,
                 $chosen instanceof Person ? $chosen->id() : null,
                 $seconds,
+                $step,
             ),
         );
         $walk->pass(null === $key ? $seconds + $step->waitSeconds : $at);

@@ -23,13 +23,13 @@ final class ParkWalker implements StepWalker
         \assert($step instanceof ParkStep);
         $site = $walk->plan->get(Site::class, $step->site);
         if (null === $site) {
-            $walk->note(new ParkedAt(null, null));
+            $walk->note(new ParkedAt($step, null, null));
 
             return Onward::next();
         }
         $place = self::place($step, $site, $walk);
         if (null === $place) {
-            $walk->note(new ParkedAt($site->id(), null));
+            $walk->note(new ParkedAt($step, $site->id(), null));
 
             return Onward::by(ParkStep::NONE_FREE);
         }
@@ -39,9 +39,9 @@ final class ParkWalker implements StepWalker
         $heard = $walk->hear($walk->plan->get(Prompt::class, $step->prompt));
         $walk->note(
             new ParkedAt(
+                $step,
                 $site->id(),
                 $place,
-                '' === $step->place,
                 $heard->prompt,
                 $isTaken ? $parked->takenAfter : null,
                 $parked->by,

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan\Step;
+
+/** A step at which callers may reach people by dialling, whom it does not mention one by one. */
+interface DialsPeople
+{
+    public function dials(): ?MenuDialling;
+}

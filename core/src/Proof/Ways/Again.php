@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways;
+
+use Meandros\Core\Call\AgentState;
+use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Plan\Element\Queue;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Routing\Happening\ParkedAt;
+use Meandros\Core\Routing\Happening\QueueEntered;
+use Meandros\Core\Routing\Happening\Ringing;
+use Meandros\Core\Routing\Happening\TriesAgain;
+use Meandros\Core\Routing\Walk;
+
+/** Where calls come again to what can be stated but once, not everything is tried. */
+final class Again
+{
+    /**
+     * Whether a step asks again what was settled before, or twice: a queue, a parked call, a phone that rings for somebody else, or
+     * later than in the second in which it did not ring, or round after round.
+     */
+    public static function within(Stand $stand, Walk $walk): bool
+    {
+        $asked = array_fill_keys(array_map(self::ofQueue(...), array_keys($stand->acts->stated->queues)), '');
+        if (null !== $stand->acts->stated->parked) {
+            $asked[ParkedAt::class] = '';
+        }
+        foreach ($walk->events() as $place => $event) {
+            $what = $event->happening;
+            if ($what instanceof TriesAgain) {
+                return true;
+            }
+            $isLater = $event->second > $stand->walk->second();
+            $whom = $what instanceof Ringing ? (string) $what->target?->text() : '';
+            foreach ($what instanceof Ringing ? $what->rung : [] as $rung) {
+                $kept = $stand->now[$rung->phone->id] ?? null;
+                $isKept = null !== $kept && ($isLater || Behaviour::Rings === $kept->does);
+                if ($isKept || (null !== $rung->rings && $whom !== ($asked[$rung->phone->id] ??= $whom))) {
+                    return true;
+                }
+            }
+            $once = match (true) {
+                $what instanceof QueueEntered => self::ofQueue((string) $what->queue),
+                $what instanceof ParkedAt => ParkedAt::class,
+                default => null,
+            };
+            if (null !== $once && (string) $place !== ($asked[$once] ??= (string) $place)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Whether somebody who was free for a queue may be asked for it again, or for another: how they stand there depends on both.
+     *
+     * @param array<string, true> $after elements to which calls may still come
+     */
+    public static function later(Plan $plan, Acts $acts, array $after): bool
+    {
+        foreach ($acts->stated->queues as $state) {
+            $free = array_filter($state->agents, static fn(AgentState $one): bool => null !== $one->freeAfter);
+            foreach ([] === $free ? [] : array_keys($after) as $id) {
+                foreach ($plan->get(Queue::class, (string) $id)?->asked() ?? [] as $member) {
+                    if (isset($free[$member->who])) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
+    private static function ofQueue(string $id): string
+    {
+        return 'queue ' . $id;
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways;
+
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Routing\Happening\Happening;
+use Meandros\Core\Routing\Heeded;
+
+/** Something that happened in a run of one step, at which it may be open what is done. */
+final readonly class Asking
+{
+    /**
+     * @param Acts             $acts  by which the run came here, since the step began
+     * @param Happening|Heeded $what  happened
+     * @param int              $since seconds since the step began
+     * @param int              $place how many times the same was asked for before, at this step
+     */
+    public function __construct(
+        private Choices $choices,
+        public Run $run,
+        public Acts $acts,
+        public Happening|Heeded $what,
+        public int $since,
+        public int $place,
+    ) {}
+
+    /** How the step is taken where more is done. */
+    public function try(Acts $more): Run
+    {
+        return $this->choices->try($this->acts->then($more));
+    }
+
+    public function stand(): Stand
+    {
+        return $this->choices->stand;
+    }
+
+    public function plan(): Plan
+    {
+        return $this->choices->stand->walk->plan;
+    }
+
+    /** What the company and earlier calls do. */
+    public function given(): Assumptions
+    {
+        return $this->choices->given;
+    }
+
+    /** Whether it was settled before what is done there. */
+    public function isSettled(string $what): bool
+    {
+        return isset($this->acts->settled[$what]);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways;
+
+/** What is left open at something that happens: what callers may do there, or phones, or the company. */
+interface Question
+{
+    /** What it is about; null where it is settled already, or there is nothing that may be done. */
+    public function about(Asking $at): ?string;
+
+    /**
+     * Everything with which calls may go on, each as soon and as late as it can.
+     *
+     * @return list<Acts> each settles it
+     */
+    public function answers(Asking $at): array;
+
+    /** Whether a key is taken there, of those that are pressed at one menu after the other. */
+    public function takesKey(): bool;
+
+    /** Whether no other answers lead to anything else. */
+    public function areAll(Asking $at): bool;
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways\Question;
+
+use Meandros\Core\Call\KeyPress;
+use Meandros\Core\Proof\Ways\Acts;
+use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\Question;
+use Meandros\Core\Routing\Heeded;
+
+/** What callers press while something is heard or rings: nothing, or a key that is heeded, as soon as it is heard, in the last second, and as it ends. */
+final class KeysHeeded implements Question
+{
+    public function about(Asking $at): ?string
+    {
+        \assert($at->what instanceof Heeded);
+
+        return $at->place < \count($at->acts->meanwhile) ? null : 'heeded ' . implode(' ', $at->what->keys);
+    }
+
+    public function answers(Asking $at): array
+    {
+        \assert($at->what instanceof Heeded);
+        $first = $at->what->heard;
+        $last = max($first ?? 0, $at->what->until - $at->what->from - 1);
+        $answers = [new Acts([], [new KeyPress('')])];
+        foreach (null === $first ? [] : $at->what->keys as $key) {
+            foreach (array_unique([$first, $last, $last + 1]) as $after) {
+                $answers[] = new Acts([], [new KeyPress($key, $after)]);
+            }
+        }
+
+        return $answers;
+    }
+
+    public function takesKey(): bool
+    {
+        return false;
+    }
+
+    public function areAll(Asking $at): bool
+    {
+        return true;
+    }
+}

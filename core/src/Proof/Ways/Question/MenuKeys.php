@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways\Question;
+
+use Meandros\Core\Call\Keypad;
+use Meandros\Core\Call\KeyPress;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Step\MenuStep;
+use Meandros\Core\Proof\Ways\Acts;
+use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\Question;
+use Meandros\Core\Routing\Happening\Asked;
+
+/** What callers press at one try of a menu: nothing, a key that leads on, one that does not, somebody's extension. */
+final class MenuKeys implements Question
+{
+    /** Digits of which no extension consists. */
+    private const LONGEST = 24;
+
+    public function about(Asking $at): ?string
+    {
+        \assert($at->what instanceof Asked);
+
+        return $at->place < \count($at->acts->keys)
+            ? null
+            : \sprintf('key %s %d %s', $at->what->menu->id(), $at->what->try, $at->what->heard->prompt);
+    }
+
+    public function answers(Asking $at): array
+    {
+        \assert($at->what instanceof Asked);
+        $menu = $at->what->menu;
+        $heard = $at->what->heard->seconds;
+        $first = $menu->manner->duringPrompt ? 0 : $heard;
+        $last = $heard + $menu->waitSeconds - 1;
+        $answers = [Acts::pressing(Acts::nothingPressed())];
+        foreach ($last < $first ? [] : self::presses($menu, $at) as [$soon, $late]) {
+            $answers[] = Acts::pressing(new KeyPress($soon, $first));
+            [$late, $last] === [$soon, $first] || ($answers[] = Acts::pressing(new KeyPress($late, $last)));
+        }
+
+        return $answers;
+    }
+
+    public function takesKey(): bool
+    {
+        return true;
+    }
+
+    public function areAll(Asking $at): bool
+    {
+        \assert($at->what instanceof Asked);
+
+        return null === $at->what->menu->dial || Reachable::areAll($at->plan(), $at->what->menu->dial);
+    }
+
+    /** @return list<array{string, string}> each as it takes the fewest seconds, and the most */
+    private static function presses(MenuStep $menu, Asking $at): array
+    {
+        $keys = array_values(
+            array_filter(Keypad::KEYS, static fn(string $key): bool => null !== $menu->exits()->find($key)),
+        );
+        $wrong = array_values(array_diff(Keypad::KEYS, $keys))[0] ?? null;
+        if (null === $menu->dial) {
+            return array_map(static fn(string $key): array => [$key, $key], [
+                ...$keys,
+                ...null === $wrong ? [] : [$wrong],
+            ]);
+        }
+        $extensions = array_map(
+            static fn(Person $person): string => $person->extension,
+            array_filter(
+                Reachable::people($at->plan(), $menu->dial),
+                static fn(Person $person): bool => \strlen($person->extension) > 1,
+            ),
+        );
+
+        // After a digit another is waited for, unless # follows it.
+        return [
+            ...array_map(static fn(string $key): array => ctype_digit($key) ? [$key . '#', $key] : [$key, $key], $keys),
+            ...array_map(static fn(string $digits): array => [$digits . '#', $digits], array_values($extensions)),
+            [null === $wrong || ctype_digit($wrong) ? '**' : $wrong, str_repeat('9', self::LONGEST)],
+        ];
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways\Question;
+
+use Meandros\Core\Call\KeyPress;
+use Meandros\Core\Plan\Step\DirectoryStep;
+use Meandros\Core\Proof\Ways\Acts;
+use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\Question;
+use Meandros\Core\Routing\Happening\NamesRead;
+
+/** Whom callers choose among those whose names are read out: one of them, nobody, or the key for help. */
+final class NameChosen implements Question
+{
+    /** Stands for nobody: at most nine are read out, and no name has this key. */
+    private const NOBODY = '*';
+
+    public function about(Asking $at): ?string
+    {
+        \assert($at->what instanceof NamesRead);
+
+        return $at->place < \count($at->acts->keys) ? null : 'chosen ' . implode(' ', $at->what->people);
+    }
+
+    public function answers(Asking $at): array
+    {
+        \assert($at->what instanceof NamesRead);
+        $last = $at->what->seconds + $at->what->step->waitSeconds - 1;
+        $answers = [Acts::pressing(Acts::nothingPressed())];
+        foreach ([self::NOBODY, DirectoryStep::HELP, ...range(1, \count($at->what->people))] as $key) {
+            $answers[] = Acts::pressing(new KeyPress((string) $key, 0));
+            $answers[] = Acts::pressing(new KeyPress((string) $key, $last));
+        }
+
+        return $answers;
+    }
+
+    public function takesKey(): bool
+    {
+        return true;
+    }
+
+    public function areAll(Asking $at): bool
+    {
+        return true;
+    }
+}

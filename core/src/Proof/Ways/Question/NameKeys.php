@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways\Question;
+
+use Meandros\Core\Call\KeyPress;
+use Meandros\Core\Directory\Directory;
+use Meandros\Core\Directory\Search;
+use Meandros\Core\Directory\Stop;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Spelled;
+use Meandros\Core\Plan\Step\DirectoryStep;
+use Meandros\Core\Proof\Ways\Acts;
+use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\Question;
+use Meandros\Core\Routing\Happening\NameSpelled;
+
+/**
+ * What callers spell at one try of a directory: nothing, somebody's name or extension in the fewest seconds and in the most,
+ * nobody's, the key for help.
+ */
+final class NameKeys implements Question
+{
+    /** Keys that can be stated at once leave room for two more. */
+    private const LONGEST = 22;
+
+    public function about(Asking $at): ?string
+    {
+        \assert($at->what instanceof NameSpelled);
+
+        return $at->place < \count($at->acts->keys)
+            ? null
+            : \sprintf('name %s %d', $at->what->step->id(), $at->what->try);
+    }
+
+    public function answers(Asking $at): array
+    {
+        \assert($at->what instanceof NameSpelled);
+        $step = $at->what->step;
+        $last = $at->what->heard->seconds + $step->waitSeconds - 1;
+        $answers = [Acts::pressing(Acts::nothingPressed())];
+        foreach ([[DirectoryStep::HELP, DirectoryStep::HELP], ...self::spelled($at, $step)] as [$soon, $late]) {
+            $answers[] = Acts::pressing(new KeyPress($soon, 0));
+            $answers[] = Acts::pressing(new KeyPress($late, $last));
+        }
+
+        return $answers;
+    }
+
+    public function takesKey(): bool
+    {
+        return true;
+    }
+
+    public function areAll(Asking $at): bool
+    {
+        \assert($at->what instanceof NameSpelled);
+
+        return Reachable::areAll($at->plan(), $at->what->step->dial);
+    }
+
+    /** @return list<array{string, string}> for all that they can stand for: keys that take the fewest seconds, and the most */
+    private static function spelled(Asking $at, DirectoryStep $step): array
+    {
+        $directory = new Directory($at->plan(), $step->spelling, $step->dial);
+        $found = [];
+        foreach (self::begun($at, $step) as $keys) {
+            $search = $directory->read($keys);
+            $seconds = self::seconds($search, $step);
+            $whom = implode(' ', array_map(static fn(Person $person): string => $person->id(), $search->people));
+            $known = $found[$whom] ?? null;
+            $found[$whom] = [
+                null === $known || $seconds < $known[0] ? $seconds : $known[0],
+                null === $known || $seconds < $known[0] ? $keys : $known[1],
+                null === $known || $seconds > $known[2] ? $seconds : $known[2],
+                null === $known || $seconds > $known[2] ? $keys : $known[3],
+            ];
+        }
+
+        return array_values(array_map(static fn(array $one): array => [$one[1], $one[3]], $found));
+    }
+
+    /** @return list<string> every beginning of what spells somebody, as it is and with each key more; with # and without */
+    private static function begun(Asking $at, DirectoryStep $step): array
+    {
+        $begun = ['1' => true, '2' => true];
+        foreach (Reachable::people($at->plan(), $step->dial) as $person) {
+            foreach ($step->spelling->parts() as $part) {
+                foreach (Spelled::keys($person, $part) as $keys) {
+                    for ($length = 1; $length <= min(\strlen($keys), self::LONGEST); ++$length) {
+                        $begun[substr($keys, 0, $length)] = true;
+                    }
+                }
+            }
+        }
+        $all = [];
+        foreach (array_keys($begun) as $keys) {
+            $keys = (string) $keys;
+            if (!str_starts_with($keys, DirectoryStep::HELP)) {
+                array_push($all, $keys, $keys . '#', $keys . '1', $keys . '9');
+            }
+        }
+
+        return $all;
+    }
+
+    /** As the step takes it: a second for each key after the first, then as long as another may follow. */
+    private static function seconds(Search $search, DirectoryStep $step): int
+    {
+        return \strlen($search->typed) -
+            1 +
+            match ($search->stop) {
+                Stop::Hash => 1,
+                Stop::Silence => $step->dial->digitSeconds,
+                Stop::One, Stop::Letters, Stop::Nobody => 0,
+            };
+    }
+}

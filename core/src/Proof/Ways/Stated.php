@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways;
+
+use Meandros\Core\Call\AgentState;
+use Meandros\Core\Call\CallerActs;
+use Meandros\Core\Call\Circumstances;
+use Meandros\Core\Call\Parked;
+use Meandros\Core\Call\QueueState;
+
+/** What is so on a way through a plan besides what callers press and phones do. */
+final readonly class Stated
+{
+    /**
+     * @param array<string, QueueState> $queues by queue
+     * @param Parked|null               $parked what becomes of calls that are parked; null where it is not said
+     * @param bool|null                 $isFax  whether a fax machine calls; null where it is not said
+     */
+    public function __construct(public array $queues = [], public ?Parked $parked = null, public ?bool $isFax = null) {}
+
+    public function then(self $later): self
+    {
+        return new self($later->queues + $this->queues, $later->parked ?? $this->parked, $later->isFax ?? $this->isFax);
+    }
+
+    /** The same on a way that begins so many seconds earlier. */
+    public function later(int $seconds): self
+    {
+        return new self(
+            array_map(
+                static fn(QueueState $state): QueueState => new QueueState(
+                    $state->ahead,
+                    $state->free,
+                    array_map(static fn(AgentState $one): AgentState => $one->later($seconds), $state->agents),
+                    $state->caller,
+                ),
+                $this->queues,
+            ),
+            $this->parked,
+            $this->isFax,
+        );
+    }
+
+    public function around(Circumstances $given): Circumstances
+    {
+        return [] === $this->queues
+            ? $given
+            : new Circumstances(
+                $given->statuses,
+                $this->queues + $given->queues,
+                $given->channelsTaken,
+                $given->sitesDown,
+                $given->withoutOverrides,
+            );
+    }
+
+    public function by(Acts $acts, CallerActs $given, ?int $patience): CallerActs
+    {
+        return new CallerActs($acts->keys, $acts->meanwhile, $patience, $this->isFax ?? $given->isFax);
+    }
+}
