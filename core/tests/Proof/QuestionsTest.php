@@ -22,7 +22,11 @@ final class QuestionsTest extends TestCase
         self::assertEqualsCanonicalizing($known, array_keys(Questions::CLASSES));
         foreach (array_filter(Questions::CLASSES) as $question) {
             self::assertFileExists(
-                \sprintf('%s/src/Proof/Ways/Question/%s.php', \dirname(__DIR__, 2), basename(strtr($question, '\\', '/'))),
+                \sprintf(
+                    '%s/src/Proof/Ways/Question/%s.php',
+                    \dirname(__DIR__, 2),
+                    basename(strtr($question, '\\', '/')),
+                ),
             );
         }
     }

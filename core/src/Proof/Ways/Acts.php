@@ -157,6 +157,18 @@ final readonly class Acts
     /** Equal for two by which calls fare alike. */
     public function key(): string
     {
-        return serialize([$this->keys, $this->meanwhile, $this->phones, $this->stated]);
+        $pressed = static fn(KeyPress $one): string => $one->keys . '@' . $one->after;
+        $phones = '';
+        foreach ($this->phones as $second => $some) {
+            foreach ($some as $phone => $one) {
+                $phones .= \sprintf("\n%d %s %s %s", $second, $phone, $one->does->value, $one->afterSeconds);
+            }
+        }
+
+        return implode(' ', array_map($pressed, $this->keys)) .
+            "\n" .
+            implode(' ', array_map($pressed, $this->meanwhile)) .
+            $phones .
+            ($this->stated->isNothing() ? '' : serialize($this->stated));
     }
 }

@@ -23,53 +23,41 @@ final class Choices
     private array $tried = [];
 
     /**
-     * @param \Closure(Acts): Run $take     takes the step
-     * @param bool                $bySecond whether runs that come at other seconds go on otherwise
+     * @param \Closure(Acts): Run $take          takes the step
+     * @param bool                $isToldWhoRang whether what is heard may depend on what became of ringing before
+     * @param bool                $bySecond      whether runs that come at other seconds go on otherwise
      */
     public function __construct(
         private readonly \Closure $take,
         public readonly Stand $stand,
         public readonly Assumptions $given,
         private readonly Questions $questions,
+        private readonly bool $isToldWhoRang,
         private readonly bool $bySecond,
     ) {}
 
     /** @return list<Run> that leave nothing open */
     public function all(): array
     {
-        $all = $seen = [];
-        $open = [new Acts()];
-        while ([] !== $open) {
-            /** @var array<string, non-empty-array<int, Acts>> $next the soonest and the latest, by how they came there */
+        $runs = $next = $seen = [];
+        $this->goOn(new Acts(), $next, $runs);
+        while ([] !== ($open = $this->unseen($next, $seen))) {
             $next = [];
-            foreach ($open as $acts) {
-                $run = $this->try($acts);
-                $asking = $this->firstOpen($run, $acts);
-                if (null === $asking) {
-                    $all[spl_object_id($run)] = $run;
-                    continue;
-                }
-                if (\count($this->tried) > self::MOST_RUNS) {
-                    $this->areAll = false;
-                    $all[spl_object_id($run)] = $run;
-                    continue;
-                }
+            foreach ($open as $asking) {
                 $question = $this->questions->of($asking->what);
-                $this->areAll = $this->areAll && true === $question?->areAll($asking);
-                foreach ($question?->answers($asking) ?? [] as $answer) {
-                    $this->goOn($acts->then($answer), $next, $all);
+                $isTooMuch = \count($this->tried) > self::MOST_RUNS;
+                $this->areAll = $this->areAll && !$isTooMuch && true === $question?->areAll($asking);
+                if ($isTooMuch) {
+                    $runs[spl_object_id($asking->run)] = $asking->run;
+                    continue;
                 }
-            }
-            $open = [];
-            foreach ($next as $shape => $bySecond) {
-                // Whoever comes again to where they were within one step may go round: that is not followed.
-                $this->areAll = $this->areAll && !isset($seen[$shape]);
-                isset($seen[$shape]) || array_push($open, ...self::ends($bySecond));
-                $seen[$shape] = true;
+                foreach ($question?->answers($asking) ?? [] as $answer) {
+                    $this->goOn($asking->acts->then($answer), $next, $runs);
+                }
             }
         }
 
-        return array_values($all);
+        return array_values($runs);
     }
 
     public function try(Acts $acts): Run
@@ -78,32 +66,44 @@ final class Choices
     }
 
     /**
-     * @param array<string, non-empty-array<int, Acts>> $next
-     * @param array<int, Run>                           $all
+     * @param array<string, non-empty-array<int, Asking>> $next by how runs came there, and by second
+     * @param array<int, Run>                             $runs that leave nothing open
      */
-    private function goOn(Acts $acts, array &$next, array &$all): void
+    private function goOn(Acts $acts, array &$next, array &$runs): void
     {
         $run = $this->try($acts);
         $asking = $this->firstOpen($run, $acts);
         if (null === $asking) {
-            $all[spl_object_id($run)] = $run;
+            $runs[spl_object_id($run)] = $run;
 
             return;
         }
-        $next[$this->shape($run, $asking)][$asking->since] ??= $acts;
+        $next[$this->shape($run, $asking)][$asking->since] ??= $asking;
     }
 
     /**
-     * @param non-empty-array<int, Acts> $bySecond
+     * The soonest and the latest of those that came alike. Whoever comes again to where they were within one step may go round:
+     * that is not followed.
      *
-     * @return list<Acts>
+     * @param array<string, non-empty-array<int, Asking>> $next
+     * @param array<string, true>                         $seen
+     *
+     * @return list<Asking>
      */
-    private static function ends(array $bySecond): array
+    private function unseen(array $next, array &$seen): array
     {
-        ksort($bySecond);
-        $all = array_values($bySecond);
+        $unseen = [];
+        foreach ($next as $shape => $bySecond) {
+            $this->areAll = $this->areAll && !isset($seen[$shape]);
+            if (!isset($seen[$shape])) {
+                $seen[$shape] = true;
+                ksort($bySecond);
+                $all = array_values($bySecond);
+                array_push($unseen, ...1 === \count($all) ? $all : [$all[0], $all[\count($all) - 1]]);
+            }
+        }
 
-        return 1 === \count($all) ? $all : [$all[0], $all[\count($all) - 1]];
+        return $unseen;
     }
 
     /** What happened first of which it is not settled what is done there; null where everything is. */
@@ -173,6 +173,9 @@ final class Choices
             }
             $what = null === $this->questions->of($event->happening) ? [] : $event->happening->what();
             unset($what['seconds']);
+            if (!$this->isToldWhoRang && !$isInside) {
+                unset($what['exit']);
+            }
             $came[serialize([$event->journey, $event->step, $what])] = true;
         }
 

@@ -85,6 +85,7 @@ final class Explorer
             $stand,
             $this->given,
             $this->questions,
+            $this->remaining->says($this->remaining->of($stand->way)),
             $this->bySecond,
         );
         $after = $this->remaining->after($stand->way);

@@ -7,6 +7,7 @@ namespace Meandros\Core\Proof\Ways;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Reference;
@@ -23,6 +24,9 @@ final class Remaining
 {
     /** @var array<string, array<string, true>> by the name of a list and the place in it */
     private array $known = [];
+
+    /** @var array<string, bool> by element */
+    private array $says = [];
 
     public function __construct(private readonly Plan $plan) {}
 
@@ -65,12 +69,31 @@ final class Remaining
     public function says(array $remaining): bool
     {
         foreach (array_keys($remaining) as $id) {
-            if (\in_array($this->plan->kindOf((string) $id), [Kind::Mailbox, Kind::Prompt], true)) {
+            if ($this->says[$id] ??= $this->saysWhoRang((string) $id)) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /** Whether a mailbox has a greeting for those who found somebody busy or out of reach, or a prompt has blanks. */
+    private function saysWhoRang(string $id): bool
+    {
+        $kind = $this->plan->kindOf($id);
+        if (Kind::Mailbox === $kind) {
+            $greetings = $this->plan->get(Mailbox::class, $id)?->greetings;
+
+            return null !== $greetings?->busy || null !== $greetings?->unreachable;
+        }
+        $prompt = Kind::Prompt === $kind ? $this->plan->get(Prompt::class, $id) : null;
+
+        return null !== $prompt &&
+            [] !==
+                array_filter(
+                    $prompt->languages(),
+                    static fn(string $language): bool => [] !== $prompt->script($language)->blanks(),
+                );
     }
 
     /** @return array<string, true> */
@@ -101,7 +124,8 @@ final class Remaining
         while (null !== ($id = array_pop($next))) {
             if (!isset($mentioned[$id])) {
                 $mentioned[$id] = true;
-                $element = $this->plan->find($id);
+                // A number outside is none; one of our own leads further.
+                $element = $this->plan->find($id) ?? (str_starts_with($id, '+') ? $this->plan->dialled($id) : null);
                 foreach ($element?->references() ?? [] as $reference) {
                     // A mailbox rings nobody, but for the key that leaves it.
                     if (!($element instanceof Mailbox) || str_starts_with($reference->pointer, '/keys/')) {

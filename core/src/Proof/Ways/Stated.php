@@ -20,14 +20,27 @@ final readonly class Stated
      */
     public function __construct(public array $queues = [], public ?Parked $parked = null, public ?bool $isFax = null) {}
 
+    public function isNothing(): bool
+    {
+        return [] === $this->queues && null === $this->parked && null === $this->isFax;
+    }
+
     public function then(self $later): self
     {
+        if ($later->isNothing()) {
+            return $this;
+        }
+
         return new self($later->queues + $this->queues, $later->parked ?? $this->parked, $later->isFax ?? $this->isFax);
     }
 
     /** The same on a way that begins so many seconds earlier. */
     public function later(int $seconds): self
     {
+        if ([] === $this->queues) {
+            return $this;
+        }
+
         return new self(
             array_map(
                 static fn(QueueState $state): QueueState => new QueueState(

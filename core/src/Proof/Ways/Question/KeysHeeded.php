@@ -10,24 +10,28 @@ use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Routing\Heeded;
 
-/** What callers press while something is heard or rings: nothing, or a key that is heeded, as soon as it is heard, in the last second, and as it ends. */
+/** What callers press while something is heard or rings: nothing, or a key that is heeded, as soon as it is heard or as that ends. */
 final class KeysHeeded implements Question
 {
     public function about(Asking $at): ?string
     {
         \assert($at->what instanceof Heeded);
 
-        return $at->place < \count($at->acts->meanwhile) ? null : 'heeded ' . implode(' ', $at->what->keys);
+        return $at->place < \count($at->acts->meanwhile)
+            ? null
+            : \sprintf('heeded %s %d', implode(' ', $at->what->keys), $at->what->until - $at->what->from);
     }
 
     public function answers(Asking $at): array
     {
         \assert($at->what instanceof Heeded);
         $first = $at->what->heard;
-        $last = max($first ?? 0, $at->what->until - $at->what->from - 1);
+        // As it ends they are heard still, unless others are heeded from then on.
+        $isCut = isset($at->run->walk->heeded()[$at->place + 1]);
+        $last = max($first ?? 0, $at->what->until - $at->what->from - ($isCut ? 1 : 0));
         $answers = [new Acts([], [new KeyPress('')])];
         foreach (null === $first ? [] : $at->what->keys as $key) {
-            foreach (array_unique([$first, $last, $last + 1]) as $after) {
+            foreach (array_unique([$first, $last]) as $after) {
                 $answers[] = new Acts([], [new KeyPress($key, $after)]);
             }
         }

@@ -47,7 +47,8 @@ final class PhonesRing implements Question
             array_push($answers, ...self::answered($phone, $windows[$phone], $answers[0]));
         }
         $others = self::others($at);
-        foreach (self::ALIKE as $all) {
+        $open = self::whoMatters($at, $open);
+        foreach ([] === $open ? [] : self::ALIKE as $all) {
             $alike = self::alike(
                 Behaviour::Unreachable === $all[0] ? array_diff_key($open, $at->stand()->reached) : $open,
                 ...$all,
@@ -75,6 +76,22 @@ final class PhonesRing implements Question
     public function areAll(Asking $at): bool
     {
         return true;
+    }
+
+    /**
+     * In a queue it is all the same why an agent does not take a call, unless the phone's own mailbox does.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return array<string, Rung>
+     */
+    private static function whoMatters(Asking $at, array $open): array
+    {
+        \assert($at->what instanceof Ringing);
+
+        return null === $at->what->turn
+            ? $open
+            : array_filter($open, static fn(Rung $rung): bool => null !== $rung->phone->outside?->mailbox);
     }
 
     /**

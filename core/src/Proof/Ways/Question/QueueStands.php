@@ -16,6 +16,7 @@ use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Stated;
+use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\QueueEntered;
 
 /**
@@ -25,6 +26,10 @@ use Meandros\Core\Routing\Happening\QueueEntered;
  */
 final class QueueStands implements Question
 {
+    private const ANSWERS = [Behaviour::Answers];
+    /** A phone outside that is busy or out of reach may hand the call to its own mailbox. */
+    private const WITH_MAILBOX = [Behaviour::Answers, Behaviour::Busy, Behaviour::Unreachable];
+
     public function about(Asking $at): ?string
     {
         \assert($at->what instanceof QueueEntered);
@@ -75,51 +80,95 @@ final class QueueStands implements Question
     private static function notLetIn(Queue $queue): array
     {
         $admission = $queue->admission;
-        $members = array_map(static fn(QueueMember $member): string => $member->who, array_values($queue->asked()));
-        $out = array_fill_keys($members, new AgentState(false, null));
+        $out = self::out($queue);
+        $first = array_key_first($out);
         $states =
             $admission->needsAgent || null !== $admission->mostExpectedSeconds ? [new QueueState(agents: $out)] : [];
         if (null !== $admission->mostWaiting) {
             $states[] = new QueueState(new Ahead(0, $admission->mostWaiting));
         }
-        if (null !== $admission->mostExpectedSeconds && [] !== $members) {
+        if (null !== $admission->mostExpectedSeconds && null !== $first) {
             // With one agent the wait is long before many are ahead.
             $ahead = intdiv($admission->mostExpectedSeconds, max(1, $admission->handlingSeconds));
-            $states[] = new QueueState(new Ahead(0, $ahead), null, [$members[0] => new AgentState(true, null)] + $out);
+            $states[] = new QueueState(new Ahead(0, $ahead), null, [$first => new AgentState(true, null)] + $out);
         }
 
         return array_map(static fn(QueueState $state): Acts => self::stands($queue, $state), $states);
     }
 
-    /** @return list<Acts> one agent is free, or all of them are out of reach */
+    /** @return array<string, AgentState> nobody is signed in */
+    private static function out(Queue $queue): array
+    {
+        $members = array_map(static fn(QueueMember $member): string => $member->who, array_values($queue->asked()));
+
+        return array_fill_keys($members, new AgentState(false, null));
+    }
+
+    /** @return list<Acts> one agent is free and takes the call, or is out of reach */
     private static function free(Asking $at, Queue $queue): array
     {
-        $ends = $at->since + $queue->waiting->longestSeconds;
-        $free = $phones = [];
+        $answers = $unreachable = [];
+        $out = self::out($queue);
         foreach ($queue->asked() as $member) {
-            $atOnce = self::agent($queue, $member->who, 0);
-            $free[] = $atOnce;
-            $run = $at->try($atOnce);
-            $asked = null;
-            $late = [];
-            foreach ($run->walk->rung() as $rung) {
-                $asked ??= $rung->from;
-                if (null !== $rung->rings && !isset($phones[$rung->phone->id])) {
-                    $phones[$rung->phone->id] = new PhoneAssumption($rung->phone->id, Behaviour::Unreachable);
-                    // As late as it can begin to ring, and as late as what takes the call after a while still can.
-                    $late[$rung->rings - $asked] = true;
-                    $late[$rung->until - $asked] = true;
-                }
-            }
-            foreach (array_keys($late) as $seconds) {
-                $ends - 1 - $seconds > 0 && ($free[] = self::agent($queue, $member->who, $ends - 1 - $seconds));
+            $phones = self::phones($at, $queue, $member->who, $answers);
+            $gone = array_map(
+                static fn(string $phone): PhoneAssumption => new PhoneAssumption($phone, Behaviour::Unreachable),
+                array_combine(array_keys($phones), array_keys($phones)),
+            );
+            // The only one who is signed in is out of reach; phones of the others may ring later.
+            $unreachable[] = self::stands(
+                $queue,
+                new QueueState(agents: [$member->who => new AgentState(true, null)] + $out),
+            )->then(Acts::ringing(array_diff_key($gone, $at->stand()->now, $at->stand()->reached)));
+        }
+
+        return [...$answers, ...$queue->admission->needsAgent ? $unreachable : []];
+    }
+
+    /**
+     * Asks one agent when there is time for it but once: what their phones do then they can do sooner, and as late as the wait is
+     * over.
+     *
+     * @param list<Acts> $answers of that agent are added
+     *
+     * @return array<string, Rung> phones that ring
+     */
+    private static function phones(Asking $at, Queue $queue, string $who, array &$answers): array
+    {
+        $ends = $at->since + $queue->waiting->longestSeconds;
+        $last = $ends - 1;
+        $run = $at->try(self::agent($queue, $who, max(0, $ends - $queue->asking->alertSeconds)));
+        $phones = [];
+        foreach ($run->walk->rung() as $rung) {
+            $rings = null !== $rung->rings && !isset($at->stand()->now[$rung->phone->id]);
+            $rings && ($phones[$rung->phone->id] ??= $rung);
+        }
+        $settled = Acts::settling(array_keys($phones));
+        $asked = min([$ends, ...array_map(static fn(Rung $one): int => $one->from, array_values($phones))]);
+        $takes = [];
+        if (null !== $run->ending) {
+            // A phone that answers by itself, or its own mailbox after a while.
+            $until = max([$asked, ...array_map(static fn(Rung $one): int => $one->until, array_values($phones))]);
+            $takes[] = [$settled, $until - $asked];
+        }
+        foreach ($phones as $phone => $rung) {
+            $does = null === $rung->phone->outside?->mailbox ? self::ANSWERS : self::WITH_MAILBOX;
+            foreach ($does as $one) {
+                $acts = $settled->then(
+                    Acts::ringing([
+                        $phone => new PhoneAssumption($phone, $one, Behaviour::Answers === $one ? 0 : null),
+                    ]),
+                );
+                $takes[] = [$acts, (int) $rung->rings - $asked];
             }
         }
-        $unreachable = self::stands($queue, new QueueState())->then(
-            Acts::ringing(array_diff_key($phones, $at->stand()->now, $at->stand()->reached)),
-        );
+        foreach ($takes as [$acts, $seconds]) {
+            foreach (array_unique([0, max(0, $last - $seconds)]) as $freeAfter) {
+                $answers[] = self::agent($queue, $who, $freeAfter)->then($acts);
+            }
+        }
 
-        return [...$free, ...$queue->admission->needsAgent ? [$unreachable] : []];
+        return $phones;
     }
 
     /** Nobody is free but one agent, from that second of the call on. */
