@@ -15,6 +15,7 @@ use Meandros\Core\Proof\Ways\Routes;
 use Meandros\Core\Proof\Ways\Stand;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\Router;
+use Meandros\Core\Routing\Trace;
 
 /**
  * Every way in which a call can end at its moment, whatever callers press, whoever answers, is busy, unreachable or refuses,
@@ -59,7 +60,8 @@ final readonly class Endings
             $latest = self::latest($endings);
             // Something that is looked up changes while calls go on: those that come to it earlier and later fare differently.
             $isSteady = null === $explorer->changes || (null !== $latest && $latest < $explorer->changes);
-            if ($isSteady) {
+            $trace = static fn(Assumptions $by): Trace => $router->trace($plan, $call, $by, $live);
+            if ($isSteady || (!$explorer->isComplete && self::areTrue($endings, $trace))) {
                 break;
             }
         }
@@ -70,6 +72,29 @@ final readonly class Endings
             \count($explorer->stands),
             (new Outlook($explorer->stands))->steps(),
         );
+    }
+
+    /**
+     * Where not all is tried in any case, it is enough that what is listed is so.
+     *
+     * @param list<PossibleEnding>         $endings
+     * @param \Closure(Assumptions): Trace $trace
+     */
+    private static function areTrue(array $endings, \Closure $trace): bool
+    {
+        foreach ($endings as $one) {
+            foreach ([[$one->leastBy, $one->least], [$one->mostBy, $one->most]] as [$by, $seconds]) {
+                $call = $trace($by);
+                $isSo =
+                    Stand::keyOf($call->ending) === Stand::keyOf($one->ending) &&
+                    (null === $seconds || $call->seconds === $seconds);
+                if (!$isSo) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
     }
 
     /** @param list<PossibleEnding> $endings */

@@ -117,6 +117,66 @@ final class EndingsTest extends TestCase
         );
     }
 
+    public function testWhoIsBusyAtFirstMayAnswerLater(): void
+    {
+        $builder = (new PlanBuilder())->person('ann')->person('ben');
+        $steps = [
+            ['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20],
+            ['id' => 's2', 'do' => 'ring', 'target' => 'ben', 'seconds' => 15],
+            ['id' => 's3', 'do' => 'ring', 'target' => 'ann', 'seconds' => 10],
+        ];
+        $endings = Endings::of($builder->journey('jrn_main', $steps)->plan(), PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertTrue($endings->isComplete);
+        self::assertContains('answered ann 0 44', self::told($endings));
+        $assume = [
+            'phones' => [
+                ['who' => 'ann/desk', 'does' => 'busy'],
+                ['who' => 'ann/desk', 'does' => 'answers', 'after' => 4, 'from' => 15],
+            ],
+        ];
+        $trace = $builder->call($assume);
+        self::assertSame(['answered', 'ann', 19], [$trace->ending->kind->value, $trace->ending->who, $trace->seconds]);
+    }
+
+    public function testAQueueEndsWithEachAgentWithAMessageAndByItsKey(): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->mailbox('mbx')
+            ->with([
+                'id' => 'que',
+                'kind' => 'queue',
+                'name' => 'Queue',
+                'members' => [['who' => 'ann', 'tier' => 1], ['who' => 'ben', 'tier' => 2]],
+                'asking' => ['widenSeconds' => 30, 'spillsOver' => false],
+                'waiting' => ['longestSeconds' => 60, 'leaveKey' => '1'],
+            ])
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'queue',
+                    'queue' => 'que',
+                    'exits' => [['on' => 'key', 'steps' => [['id' => 's2', 'do' => 'end']]]],
+                ],
+                ['id' => 's3', 'do' => 'message', 'mailbox' => 'mbx'],
+            ])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertTrue($endings->isComplete);
+        // Ben is asked after half a minute at the earliest; nobody is signed in at once.
+        self::assertEqualsCanonicalizing(
+            [
+                'answered ann 0 59',
+                'answered ben 30 59',
+                'ended by plan  0 59',
+                'message mbx 0 60',
+                'caller gave up  1 60',
+            ],
+            self::told($endings),
+        );
+    }
+
     public function testWaysThatGoRoundHaveNoMost(): void
     {
         $plan = (new PlanBuilder())

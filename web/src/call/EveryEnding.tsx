@@ -1,7 +1,9 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { Acts, Endings } from '../api/types';
+import { assumptionsInWords } from '../moment/AssumptionsEditor';
 import { fromActs, useMoment } from '../moment/useMoment';
+import { usePlan } from '../plan/usePlan';
 import { clock } from './clock';
 import { EndingIcon } from './EndingIcon';
 import { useEndings } from './useEndings';
@@ -10,7 +12,8 @@ type One = Endings['endings'][number];
 
 /** Every way in which the call can end, how soon and how late; each is put into the bar with one click. */
 export function EveryEnding() {
-    const { change } = useMoment();
+    const { moment, change } = useMoment();
+    const plan = usePlan();
     const [isOpen, setIsOpen] = useState(false);
     const { data, error, isFetching } = useEndings(isOpen);
     const put = (acts: Acts) => change(fromActs(acts));
@@ -44,6 +47,9 @@ export function EveryEnding() {
                                 <tr key={one.words}>
                                     <td>
                                         <EndingIcon kind={one.ending.kind} /> {capital(one.words)}
+                                        <div className="quiet">
+                                            {assumptionsInWords({ ...moment, ...fromActs(one.leastBy) }, plan)}
+                                        </div>
                                     </td>
                                     <td>
                                         <Try one={one} at={one.least} name="soonest" onTry={() => put(one.leastBy)} />
@@ -58,7 +64,7 @@ export function EveryEnding() {
                     <p className="about">
                         {data.isComplete
                             ? 'There are no others, and none comes sooner or later.'
-                            : 'There may be others, sooner or later ones: not everything is tried in queues, in directories, and where a phone rings twice.'}
+                            : 'There may be others, sooner or later ones: not everything is tried after somebody has kept a place, where an agent is asked for two queues, and where phones ring round after round.'}
                     </p>
                 </>
             )}

@@ -228,6 +228,19 @@ function unnamed(choices: { value: string }[], phones: Assumed[]): string {
     return choices.find(({ value }) => phones.every((one) => one.who !== value))?.value ?? '*';
 }
 
+/** A key that is pressed so late counts at no menu. */
+const NOTHING_COUNTS = 600;
+
+/** Who becomes free for a queue, as far as agents are stated one by one. */
+function freeAgents(moment: Moment, queue: string, plan: PlanIndex | undefined): string {
+    const agents = Object.entries(moment.agents).filter(([key]) => key.startsWith(`${queue}/`));
+    const free = agents.flatMap(([key, { signedIn, freeAfter }]) => {
+        const who = key.split('/')[1];
+        return signedIn && freeAfter !== null ? [`${plan?.find(who)?.name ?? who} free after ${freeAfter} s`] : [];
+    });
+    return agents.length > 0 && agents.every(([, { signedIn }]) => !signedIn) ? 'nobody is signed in' : free.join(', ');
+}
+
 export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined): string {
     const parts = moment.phones.slice(0, 2).map((one) => {
         const [person, phone] = one.who.split('/');
@@ -245,19 +258,25 @@ export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined):
     const keys = keyPresses(moment.keys).map((one) =>
         typeof one === 'string'
             ? one
-            : `${'says' in one ? `“${one.says}”` : one.press}${one.after == null ? '' : ` after ${one.after} s`}`,
+            : (one.after ?? 0) >= NOTHING_COUNTS
+              ? 'nothing'
+              : `${'says' in one ? `“${one.says}”` : one.press}${one.after == null ? '' : ` after ${one.after} s`}`,
     );
     if (keys.length > 0) parts.push(`keys ${keys.join(', ')}`);
-    if (moment.meanwhile) parts.push(`meanwhile ${moment.meanwhile}`);
+    if (moment.meanwhile) parts.push(`meanwhile ${moment.meanwhile.replaceAll(/@(\d+)/g, ' after $1 s')}`);
     if (moment.fax) parts.push('it is a fax');
     if (moment.parked.takenAfter !== null) parts.push(`taken from the park after ${moment.parked.takenAfter} s`);
     if (moment.parked.taken.length > 0) parts.push(`calls wait at ${moment.parked.taken.join(', ')}`);
     if (moment.patience) parts.push(`gives up after ${moment.patience} s`);
-    for (const [id, { ahead, urgentAhead, canWaitAhead, free, keeps }] of Object.entries(moment.queues)) {
+    for (const [id, { ahead, urgentAhead, canWaitAhead, free, leaves, keeps }] of Object.entries(moment.queues)) {
         const waiting = ahead + urgentAhead + canWaitAhead;
-        parts.push(
-            `${plan?.find(id)?.name ?? id}: ${waiting} ahead, ${free === null ? 'nobody gets free' : `next agent free after ${free} s`}${keeps === null ? '' : `, keeps the place after ${keeps} s`}`,
-        );
+        const does = [
+            waiting > 0 || freeAgents(moment, id, plan) === '' ? `${waiting} ahead` : '',
+            free === null ? freeAgents(moment, id, plan) || 'nobody gets free' : `next agent free after ${free} s`,
+            leaves === null ? '' : `leaves after ${leaves} s`,
+            keeps === null ? '' : `keeps the place after ${keeps} s`,
+        ];
+        parts.push(`${plan?.find(id)?.name ?? id}: ${does.filter(Boolean).join(', ')}`);
     }
     for (const id of moment.down) parts.push(`${plan?.find(id)?.name ?? id} is down`);
     if (moment.unforced) parts.push('nothing is forced');

@@ -118,6 +118,28 @@ final readonly class Acts
         );
     }
 
+    /** @return list<KeyPress> nothing at the last menus needs no saying */
+    public function pressed(): array
+    {
+        $keys = $this->keys;
+        while ([] !== $keys && self::TOO_LATE === $keys[\count($keys) - 1]->after) {
+            array_pop($keys);
+        }
+
+        return $keys;
+    }
+
+    /** @return list<KeyPress> */
+    public function pressedMeanwhile(): array
+    {
+        $keys = $this->meanwhile;
+        while ([] !== $keys && '' === $keys[\count($keys) - 1]->keys) {
+            array_pop($keys);
+        }
+
+        return $keys;
+    }
+
     /** @param Assumptions $given of which only what the company and earlier calls do counts */
     public function within(Assumptions $given, ?int $patience = null): Assumptions
     {

@@ -92,6 +92,7 @@ final class Explorer
         foreach ($choices->all() as $run) {
             if (null !== $run->ending) {
                 $stand->ends($run->ending, Leg::of($run->seconds, $run->acts));
+                $stand->endsFor($run);
                 continue;
             }
             if (Again::later($this->plan, $run->acts, $after)) {
@@ -155,6 +156,7 @@ final class Explorer
         } catch (CallOver $over) {
             $ending = $over->ending;
         }
+        $there = $walk->second() - $since;
         if (null !== $ending && $walk->goesOnAfter($ending)) {
             $this->isComplete = false;
             try {
@@ -174,7 +176,7 @@ final class Explorer
             array_keys(array_diff_key($this->looked($walk), $stand->now)),
         );
 
-        return new Run($asked, $walk, $way, $walk->second() - $since, $ending);
+        return new Run($asked, $walk, $way, $walk->second() - $since, $ending, $there);
     }
 
     /** @return array<string, int> the second at which it was last looked at what a phone does, by phone */

@@ -63,37 +63,40 @@ final class Routes
             $found,
         );
 
-        return [...$endings, ...self::givenUp($found, $given)];
+        return [...$endings, ...$this->givenUp($given)];
     }
 
     /**
-     * Callers may give up at any second of any way.
-     *
-     * @param list<array{Ending, int, Acts, int|null, Acts}> $found
+     * Callers may give up at any second of any way, as long as they are there.
      *
      * @return list<PossibleEnding>
      */
-    private static function givenUp(array $found, Assumptions $given): array
+    private function givenUp(Assumptions $given): array
     {
-        $latest = null;
-        foreach ($found as $one) {
-            if (null === $latest || (null !== $latest[3] && (null === $one[3] || $one[3] > $latest[3]))) {
-                $latest = $one;
+        $most = 0;
+        $by = new Acts();
+        foreach ($this->stands as $key => $stand) {
+            if (null === $most || null === $stand->there) {
+                continue;
+            }
+            $seconds = isset($this->rounds[$key]) ? null : ($this->most[$key] ?? 0) + $stand->there->most;
+            if (null === $seconds || $seconds > $most) {
+                $most = $seconds;
+                $by = $this->way($key, $this->mostFrom, $stand->there->mostBy);
             }
         }
-        if (null === $latest || 0 === $latest[3]) {
-            return [];
-        }
 
-        return [
-            new PossibleEnding(
-                new Ending(EndingKind::CallerGaveUp),
-                1,
-                $latest[4]->within($given, 1),
-                $latest[3],
-                $latest[4]->within($given, $latest[3] ?? 1),
-            ),
-        ];
+        return 0 === $most
+            ? []
+            : [
+                new PossibleEnding(
+                    new Ending(EndingKind::CallerGaveUp),
+                    1,
+                    $by->within($given, 1),
+                    $most,
+                    $by->within($given, $most ?? 1),
+                ),
+            ];
     }
 
     /** Dijkstra's way: seconds are never fewer than none. */

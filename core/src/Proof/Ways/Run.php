@@ -15,6 +15,7 @@ final readonly class Run
      * @param Acts        $acts   with as many presses as the step asked for
      * @param Walk        $walk   after it
      * @param Ending|null $ending where it ended the call
+     * @param int         $there  seconds for which the caller was there
      */
     public function __construct(
         public Acts $acts,
@@ -22,5 +23,6 @@ final readonly class Run
         public Itinerary $way,
         public int $seconds,
         public ?Ending $ending,
+        public int $there,
     ) {}
 }

@@ -16,6 +16,8 @@ final class Stand
     public array $legs = [];
     /** @var array<string, array{Ending, Leg}> by ending */
     public array $ends = [];
+    /** How long callers are there until calls end; null where none does. */
+    public ?Leg $there = null;
 
     /**
      * @param Acts                           $acts    by which the call came here that was the first to
@@ -39,6 +41,12 @@ final class Stand
     {
         $key = self::keyOf($ending);
         $this->ends[$key] = [$ending, isset($this->ends[$key]) ? $this->ends[$key][1]->or($leg) : $leg];
+    }
+
+    public function endsFor(Run $run): void
+    {
+        $there = Leg::of($run->there, $run->acts);
+        $this->there = $this->there?->or($there) ?? $there;
     }
 
     public static function keyOf(Ending $ending): string

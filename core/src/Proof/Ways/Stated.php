@@ -71,6 +71,6 @@ final readonly class Stated
 
     public function by(Acts $acts, CallerActs $given, ?int $patience): CallerActs
     {
-        return new CallerActs($acts->keys, $acts->meanwhile, $patience, $this->isFax ?? $given->isFax);
+        return new CallerActs($acts->pressed(), $acts->pressedMeanwhile(), $patience, $this->isFax ?? $given->isFax);
     }
 }
