@@ -106,11 +106,22 @@ test('what going back to an edition changes is shown before it is done', async (
     await publish(request);
 });
 
+test('who is busy at first answers later in the call', async ({ page }) => {
+    await page.goto(address('/', { to: BERTHS, at: '2026-11-23T10:30:00', phones: 'per_reception~busy~' }));
+    await expect(sentence(page)).not.toContainText('talks to');
+    await page.getByRole('button', { name: /^Assuming/ }).press('Enter');
+    await page.getByRole('button', { name: 'Then something else' }).press('Enter');
+    const from = page.getByRole('spinbutton', { name: 'Second of the call from which on' });
+    await from.fill('0');
+    await from.press('Enter');
+    await expect(sentence(page)).toContainText('talks to Bea Longstaff');
+});
+
 test('every ending of a call, each tried with one click', async ({ page }) => {
     await page.goto(address('/', { to: '+441632960110', at: '2026-11-23T10:30:00' }));
     await page.getByRole('button', { name: 'Show every ending' }).press('Enter');
     const endings = page.getByRole('region', { name: 'Every ending' });
-    await expect(endings.getByRole('row', { name: /Ines Carreira answers/ })).toBeVisible();
+    await expect(endings.getByRole('row', { name: /^Ines Carreira answers/ })).toBeVisible();
     await expect(endings.getByText('There may be others')).toBeVisible();
     await axe(page);
     await endings.getByRole('button', { name: 'Try it at its soonest: Ines Carreira answers' }).click();
@@ -118,6 +129,10 @@ test('every ending of a call, each tried with one click', async ({ page }) => {
     await endings.getByRole('button', { name: 'Try it at its latest: a message with Bookings mailbox' }).press('Enter');
     await expect(sentence(page)).toContainText('waits in Bookings queue');
     await expect(page.getByText('The message is left')).toBeVisible();
+    // An agent of the queue is free, and the list stays as it is.
+    await endings.getByRole('button', { name: 'Try it at its soonest: Dana Whitlock answers' }).click();
+    await expect(sentence(page)).toContainText('talks to Dana Whitlock');
+    await expect(endings.getByRole('button', { name: 'Try it at its soonest: Ines Carreira answers' })).toBeVisible();
     await page.goto(address('/', { to: BERTHS, at: '2026-11-23T10:30:00' }));
     await page.getByRole('button', { name: 'Show every ending' }).click();
     await expect(endings.getByText('There are no others')).toBeVisible();

@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { Acts, Endings } from '../api/types';
-import { assumptionsInWords } from '../moment/AssumptionsEditor';
+import { assumptionsInWords } from '../moment/assumptionsInWords';
 import { fromActs, useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { clock } from './clock';

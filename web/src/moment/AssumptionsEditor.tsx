@@ -1,13 +1,13 @@
 import { Button, Checkbox, Input, Select } from 'antd';
 import type { Queue } from '../api/types';
-import { type PlanIndex, usePlan } from '../plan/usePlan';
+import { usePlan } from '../plan/usePlan';
 import { QueueStateLine } from '../queues/QueueStateLine';
 import { NumberInput } from '../ui/NumberInput';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 import { RemoveButton } from '../ui/RowButtons';
 import { Meanwhile } from './Meanwhile';
 import { useAnswer } from './useAnswer';
-import { ASSUMED_STATUSES, type Assumed, isStatus, keyPresses, type Moment, useMoment } from './useMoment';
+import { ASSUMED_STATUSES, type Assumed, isStatus, useMoment } from './useMoment';
 
 const DOES: { value: Assumed['does']; label: string }[] = [
     { value: 'answers', label: 'answers after' },
@@ -27,12 +27,9 @@ export function AssumptionsEditor() {
         { value: '*', label: 'Every phone' },
         ...(plan?.all('person') ?? []).flatMap((person) => [
             { value: person.id, label: person.name },
-            ...(person.phones.length > 1
-                ? person.phones.map((phone) => ({
-                      value: `${person.id}/${phone.id}`,
-                      label: `${person.name}: ${phone.label}`,
-                  }))
-                : []),
+            ...person.phones
+                .map((phone) => ({ value: `${person.id}/${phone.id}`, label: `${person.name}: ${phone.label}` }))
+                .filter(({ value }) => person.phones.length > 1 || moment.phones.some((one) => one.who === value)),
         ]),
     ];
     const queues = useQueuesOfCall();
@@ -182,14 +179,17 @@ function AssumedPhone({
                 />
             )}
             {one.from !== undefined && (
-                <NumberInput
-                    label="Second of the call from which on"
-                    unit="s of the call and later"
-                    min={0}
-                    max={14400}
-                    value={one.from}
-                    onSave={(from) => onChange({ from })}
-                />
+                <>
+                    <span>from</span>
+                    <NumberInput
+                        label="Second of the call from which on"
+                        unit="s of the call on"
+                        min={0}
+                        max={14400}
+                        value={one.from}
+                        onSave={(from) => onChange({ from })}
+                    />
+                </>
             )}
             {!isStatus(one.does) && (
                 <Button size="small" type="text" onClick={onThen} aria-label="Then something else">
@@ -226,59 +226,4 @@ function thenElse({ who, does }: Assumed, phones: Assumed[]): Assumed {
 /** The first of whom nothing is assumed yet. */
 function unnamed(choices: { value: string }[], phones: Assumed[]): string {
     return choices.find(({ value }) => phones.every((one) => one.who !== value))?.value ?? '*';
-}
-
-/** A key that is pressed so late counts at no menu. */
-const NOTHING_COUNTS = 600;
-
-/** Who becomes free for a queue, as far as agents are stated one by one. */
-function freeAgents(moment: Moment, queue: string, plan: PlanIndex | undefined): string {
-    const agents = Object.entries(moment.agents).filter(([key]) => key.startsWith(`${queue}/`));
-    const free = agents.flatMap(([key, { signedIn, freeAfter }]) => {
-        const who = key.split('/')[1];
-        return signedIn && freeAfter !== null ? [`${plan?.find(who)?.name ?? who} free after ${freeAfter} s`] : [];
-    });
-    return agents.length > 0 && agents.every(([, { signedIn }]) => !signedIn) ? 'nobody is signed in' : free.join(', ');
-}
-
-export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined): string {
-    const parts = moment.phones.slice(0, 2).map((one) => {
-        const [person, phone] = one.who.split('/');
-        const name =
-            one.who === '*' ? 'everybody' : `${plan?.find(person)?.name ?? one.who}${phone ? ' (one phone)' : ''}`;
-        const since = one.from ? `from ${one.from} s on ` : '';
-        if (one.does === 'on a call' && one.after !== null)
-            return `${since}${name} takes a second call after ${one.after} s`;
-        return one.does === 'answers' || one.does === 'refuses'
-            ? `${since}${name} ${one.does} after ${one.after ?? 0} s`
-            : `${since}${name} ${one.does === 'rings' ? 'does not answer' : `is ${one.does}`}`;
-    });
-    if (moment.phones.length > 2) parts.push(`${moment.phones.length - 2} more`);
-    if (moment.phones.length === 0) parts.push('nobody answers');
-    const keys = keyPresses(moment.keys).map((one) =>
-        typeof one === 'string'
-            ? one
-            : (one.after ?? 0) >= NOTHING_COUNTS
-              ? 'nothing'
-              : `${'says' in one ? `“${one.says}”` : one.press}${one.after == null ? '' : ` after ${one.after} s`}`,
-    );
-    if (keys.length > 0) parts.push(`keys ${keys.join(', ')}`);
-    if (moment.meanwhile) parts.push(`meanwhile ${moment.meanwhile.replaceAll(/@(\d+)/g, ' after $1 s')}`);
-    if (moment.fax) parts.push('it is a fax');
-    if (moment.parked.takenAfter !== null) parts.push(`taken from the park after ${moment.parked.takenAfter} s`);
-    if (moment.parked.taken.length > 0) parts.push(`calls wait at ${moment.parked.taken.join(', ')}`);
-    if (moment.patience) parts.push(`gives up after ${moment.patience} s`);
-    for (const [id, { ahead, urgentAhead, canWaitAhead, free, leaves, keeps }] of Object.entries(moment.queues)) {
-        const waiting = ahead + urgentAhead + canWaitAhead;
-        const does = [
-            waiting > 0 || freeAgents(moment, id, plan) === '' ? `${waiting} ahead` : '',
-            free === null ? freeAgents(moment, id, plan) || 'nobody gets free' : `next agent free after ${free} s`,
-            leaves === null ? '' : `leaves after ${leaves} s`,
-            keeps === null ? '' : `keeps the place after ${keeps} s`,
-        ];
-        parts.push(`${plan?.find(id)?.name ?? id}: ${does.filter(Boolean).join(', ')}`);
-    }
-    for (const id of moment.down) parts.push(`${plan?.find(id)?.name ?? id} is down`);
-    if (moment.unforced) parts.push('nothing is forced');
-    return parts.join(' · ');
 }

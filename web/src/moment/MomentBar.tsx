@@ -3,7 +3,8 @@ import { useEffect, useMemo } from 'react';
 import { useEditions } from '../editions/useEditions';
 import { ALL_KINDS, KINDS } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
-import { AssumptionsEditor, assumptionsInWords } from './AssumptionsEditor';
+import { AssumptionsEditor } from './AssumptionsEditor';
+import { assumptionsInWords } from './assumptionsInWords';
 import { ClockInput } from './ClockInput';
 import { useMomentZone } from './useAnswer';
 import { nowIn, useMoment } from './useMoment';
@@ -121,8 +122,13 @@ export function MomentBar() {
             <span className="nowrap">
                 if{' '}
                 <Popover trigger="click" placement="bottomRight" destroyOnHidden content={<AssumptionsEditor />}>
-                    <Button size="small" aria-label={`Assuming: ${assumptionsInWords(moment, plan)}`}>
-                        {assumptionsInWords(moment, plan)}
+                    <Button
+                        size="small"
+                        className="what-if"
+                        title={assumptionsInWords(moment, plan)}
+                        aria-label={`Assuming: ${assumptionsInWords(moment, plan)}`}
+                    >
+                        <span>{assumptionsInWords(moment, plan)}</span>
                     </Button>
                 </Popover>
             </span>
