@@ -79,6 +79,8 @@ test('exits are folded by keyboard and by mouse', async ({ page }) => {
 });
 
 test('many numbers are pointed elsewhere at once, and brought in as a table', async ({ page }) => {
+    // A table of numbers is brought in, looked at, and taken back: many steps.
+    test.slow();
     await page.goto(address('/all-numbers'));
     const rows = page.getByRole('table').locator('tbody tr[data-row-key]');
     await expect(rows).toHaveCount(50);

@@ -47,7 +47,8 @@ final class CheckCommand
                     "           %s, from %s%s: %s\n",
                     $breach->numbers[0]->name(),
                     Moment::format($breach->intervals[0][0], $zone),
-                    [] === $breach->keys ? '' : \sprintf(', keys %s', implode(' ', $breach->keys)),
+                    ([] === $breach->keys ? '' : \sprintf(', keys %s', implode(' ', $breach->keys))) .
+                        (null === $breach->phones ? '' : \sprintf(', every phone: %s', $breach->phones->value)),
                     $report->what($breach),
                 );
             }

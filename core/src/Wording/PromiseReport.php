@@ -76,6 +76,7 @@ final readonly class PromiseReport
             'more' => max(0, \count($breach->numbers) - self::NUMBERS),
             'caller' => $breach->caller->text,
             'keys' => $breach->keys,
+            'phones' => $breach->phones?->value,
             'what' => $this->what($breach),
             'when' => TimesWords::of(Times::of($breach->intervals, $this->from, $this->until, $zone)),
             'count' => \count($breach->intervals),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Proof;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Expectation;
@@ -12,6 +13,7 @@ use Meandros\Core\Plan\Expected\PromiseReader;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\Promised\Breach;
 use Meandros\Core\Proof\Promised\Held;
 use Meandros\Core\Proof\Promised\Holding;
 use Meandros\Core\Proof\Promised\Keepings;
@@ -138,6 +140,32 @@ final class PromisesTest extends TestCase
         ];
     }
 
+    public function testWhatStandsBehindBusyPhonesIsHeldToo(): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->mailbox('mbx')
+            ->journey('jrn_main', [
+                [
+                    'id' => 'r1',
+                    'do' => 'ring',
+                    'target' => 'ann',
+                    'seconds' => 20,
+                    'exits' => [['on' => 'busy', 'steps' => [['id' => 'e1', 'do' => 'end']]]],
+                ],
+                ['id' => 'm1', 'do' => 'message', 'mailbox' => 'mbx'],
+            ])
+            ->plan();
+        $held = self::hold($plan, self::expectation(['that' => 'ends with', 'outcomes' => ['message']], []));
+        self::assertSame(
+            [[Behaviour::Busy, []]],
+            array_map(static fn(Breach $one): array => [$one->phones, $one->keys], $held->breaches),
+        );
+        // Whoever is to ring within so many seconds need not do so where every phone is busy.
+        $rings = self::expectation(['that' => 'rings', 'who' => 'ann', 'within' => 1], []);
+        self::assertTrue(self::hold($plan, $rings)->isKept());
+    }
+
     public function testANumberThatWasGivenUpPromisesNothing(): void
     {
         $expectation = self::expectation(['that' => 'rings', 'who' => null], ['calls' => ['to' => ['num_old']]]);
@@ -256,15 +284,28 @@ final class PromisesTest extends TestCase
             $held = self::hold($plan, self::expectation($promise, []));
             for ($at = $from; $at < $from + 365 * self::DAY; $at += self::STEP_SECONDS) {
                 $keys = array_map(static fn(): string => (string) mt_rand(1, 2), array_fill(0, mt_rand(0, 3), 0));
-                $trace = (new Router())->trace(
-                    $plan,
-                    new TrialCall(PlanBuilder::NUMBER, Caller::parse('', 'GB'), $at),
-                    Assumptions::fromData(['keys' => $keys]),
-                );
-                if (self::isOfThoseThatAreTried($trace, \count($keys))) {
-                    $isKept = self::keeps($promise, $trace);
-                    self::assertSame(!$isKept, self::isToldOf($held, $keys, $at), implode(' ', $keys) . " $at $i");
-                    ++$compared[(int) $isKept];
+                $isKept = [];
+                foreach ([null, ...Keepings::phones($held->expectation->promise)] as $does) {
+                    $trace = (new Router())->trace(
+                        $plan,
+                        new TrialCall(PlanBuilder::NUMBER, Caller::parse('', 'GB'), $at),
+                        Assumptions::fromData([
+                            'keys' => $keys,
+                            'phones' => null === $does ? [] : [['who' => '*', 'does' => $does->value]],
+                        ]),
+                    );
+                    if (self::isOfThoseThatAreTried($trace, \count($keys))) {
+                        $isKept[] = self::keeps($promise, $trace);
+                    }
+                }
+                if ([] !== $isKept) {
+                    $isAlwaysKept = !\in_array(false, $isKept, true);
+                    self::assertSame(
+                        !$isAlwaysKept,
+                        self::isToldOf($held, $keys, $at),
+                        implode(' ', $keys) . " $at $i",
+                    );
+                    ++$compared[(int) $isAlwaysKept];
                 }
             }
         }

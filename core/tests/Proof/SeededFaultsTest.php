@@ -33,6 +33,12 @@ final class SeededFaultsTest extends TestCase
     /** Christmas is among them. */
     private const FEW_DAYS = 70;
 
+    /** What was looked at is large, and refers to itself. */
+    protected function tearDown(): void
+    {
+        gc_collect_cycles();
+    }
+
     /** @param \Closure(array<string, array<string, mixed>>): array<string, array<string, mixed>> $mistake elements by id */
     #[DataProvider('mistakes')]
     public function testAMistakeIsCaught(\Closure $mistake, string $by): void
@@ -50,7 +56,7 @@ final class SeededFaultsTest extends TestCase
         $caught = match ($kind) {
             'finding' => self::findings($plan),
             'year' => self::yearFindings($plan),
-            'expectation' => self::broken($plan),
+            'expectation' => self::broken($plan, $what),
             default => self::impact($plan),
         };
         self::assertContains($what, $caught, implode(' ', $caught));
@@ -241,12 +247,13 @@ final class SeededFaultsTest extends TestCase
     }
 
     /** @return list<string> expectations, by id */
-    private static function broken(Plan $plan): array
+    private static function broken(Plan $plan, ?string $only = null): array
     {
         $holding = new Holding(new Fares($plan, self::now(), self::now() + self::FEW_DAYS * 86400));
         $broken = array_filter(
             $plan->all(Expectation::class),
-            static fn(Expectation $one): bool => !$holding->hold($one, static fn(): bool => true)->isKept(),
+            static fn(Expectation $one): bool => \in_array($only, [null, $one->id()], true) &&
+                !$holding->hold($one, static fn(): bool => true)->isKept(),
         );
 
         return array_values(array_map(static fn(Expectation $one): string => $one->id(), $broken));

@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { HeldExpectation } from '../api/types';
-import { useMoment } from '../moment/useMoment';
+import { NO_ACTS, useMoment } from '../moment/useMoment';
 import { momentWords } from '../ui/when';
 import styles from './expectations.module.css';
 
@@ -17,7 +17,8 @@ export function Held({ held }: { held: HeldExpectation }) {
             )}
             {!held.isComplete && (
                 <p className="quiet">
-                    Callers may press more than was tried: not every sequence of keys was looked at.
+                    Not everything was looked at: callers may press more than was tried, and phones may be busy, out of
+                    reach or refuse.
                 </p>
             )}
             {held.left > 0 && (
@@ -25,7 +26,7 @@ export function Held({ held }: { held: HeldExpectation }) {
             )}
             <ol className={styles.breaches}>
                 {held.breaches.map((one) => (
-                    <li key={one.numbers[0]?.id + one.keys.join() + one.caller + one.what + one.when}>
+                    <li key={one.numbers[0]?.id + one.keys.join() + one.caller + one.phones + one.what + one.when}>
                         <BreachEntry breach={one} />
                     </li>
                 ))}
@@ -52,17 +53,20 @@ function BreachEntry({ breach }: { breach: Breach }) {
         breach.numbers.map((one) => one.name).join(' · ') + (breach.more > 0 ? ` and ${breach.more} more` : '');
     const go = (at: string) =>
         change({
+            ...NO_ACTS,
             to: number?.number ?? '',
             from: breach.caller,
             at: at.slice(0, 19),
             keys: breach.keys.join(''),
-            phones: [],
-            patience: null,
+            phones: breach.phones
+                ? [{ who: '*', does: breach.phones, after: breach.phones === 'refuses' ? 0 : null }]
+                : [],
         });
     return (
         <>
             <b>{names}</b>
             {breach.keys.length > 0 && <span className="quiet"> · {keyWords(breach.keys)}</span>}
+            {breach.phones && <span className="quiet"> · {PHONES[breach.phones]}</span>}
             <p>
                 <b>{breach.when}</b>: {breach.what}
             </p>
@@ -98,5 +102,11 @@ function BreachEntry({ breach }: { breach: Breach }) {
         </>
     );
 }
+
+const PHONES: Record<NonNullable<Breach['phones']>, string> = {
+    busy: 'where every phone is busy',
+    unreachable: 'where no phone can be reached',
+    refuses: 'where everybody refuses at once',
+};
 
 const keyWords = (keys: string[]) => (keys.length === 1 ? `key ${keys[0]}` : `keys ${keys.join(', then ')}`);

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Fares;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\CallerActs;
 use Meandros\Core\Call\KeyPress;
+use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\Element\Number;
@@ -20,7 +22,7 @@ use Meandros\Core\Routing\Router;
 
 /**
  * How all calls to the numbers of a plan fare over a stretch: from every caller who is told apart, with whatever they press at
- * menus, where nobody answers. What was looked at is kept.
+ * menus, where nobody answers: phones ring on, or all of them do something else. What was looked at is kept.
  */
 final class Fares
 {
@@ -82,10 +84,14 @@ final class Fares
         return $this->callers->of($lists, $number);
     }
 
-    /** @return array{list<list<string>>, bool} nothing at all first; and whether these are all */
-    public function presses(Number $number, Caller $caller): array
+    /**
+     * @param Behaviour|null $phones what all of them do; null for ringing on
+     *
+     * @return array{list<list<string>>, bool} nothing at all first; and whether these are all
+     */
+    public function presses(Number $number, Caller $caller, ?Behaviour $phones = null): array
     {
-        $name = AllNumbers::alike($number) . ' ' . $caller->text;
+        $name = self::name($number, $caller, [], $phones);
         if (isset($this->presses[$name])) {
             return $this->presses[$name];
         }
@@ -93,7 +99,7 @@ final class Fares
         $found = ['' => []];
         $next = [[]];
         while (null !== ($keys = array_shift($next)) && \count($found) < self::MOST_PRESSES) {
-            $courses = $this->coverage($number, $caller, $keys)->courses;
+            $courses = $this->coverage($number, $caller, $keys, $phones)->courses;
             foreach (array_combine(array_map(spl_object_id(...), $courses), $courses) as $course) {
                 foreach (Presses::after($course, $keys) as $more) {
                     $id = implode(' ', $more);
@@ -107,11 +113,14 @@ final class Fares
         return $this->presses[$name] = [array_values($found), [] === $next];
     }
 
-    /** @param list<string> $keys */
-    public function coverage(Number $number, Caller $caller, array $keys): Coverage
+    /**
+     * @param list<string>   $keys
+     * @param Behaviour|null $phones what all of them do; null for ringing on
+     */
+    public function coverage(Number $number, Caller $caller, array $keys, ?Behaviour $phones = null): Coverage
     {
-        return $this->known[self::name($number, $caller, $keys)] ??= Coverage::over(
-            $this->made($number, $caller, $keys),
+        return $this->known[self::name($number, $caller, $keys, $phones)] ??= Coverage::over(
+            $this->made($number, $caller, $keys, $phones),
             $this->from,
             $this->until,
         );
@@ -124,7 +133,7 @@ final class Fares
      */
     public function courses(Number $number, Caller $caller, array $keys): Courses
     {
-        $name = self::name($number, $caller, $keys);
+        $name = self::name($number, $caller, $keys, null);
         if (!isset($this->courses[$name])) {
             unset($this->known[$name]);
             $this->coverage($number, $caller, $keys);
@@ -134,25 +143,28 @@ final class Fares
     }
 
     /** @param list<string> $keys */
-    private function made(Number $number, Caller $caller, array $keys): Courses
+    private function made(Number $number, Caller $caller, array $keys, ?Behaviour $phones): Courses
     {
         // Traces are large: those of one number are kept at a time.
         if (AllNumbers::alike($number) !== $this->current) {
             [$this->current, $this->courses] = [AllNumbers::alike($number), []];
         }
 
-        return $this->courses[self::name($number, $caller, $keys)] ??= new Courses(
+        return $this->courses[self::name($number, $caller, $keys, $phones)] ??= new Courses(
             $this->plan,
             new TrialCall($number->example(), $caller, $this->from),
-            new Assumptions(new CallerActs(array_map(static fn(string $key): KeyPress => new KeyPress($key), $keys))),
+            new Assumptions(
+                new CallerActs(array_map(static fn(string $key): KeyPress => new KeyPress($key), $keys)),
+                null === $phones ? [] : [new PhoneAssumption(Assumptions::EVERY_PHONE, $phones)],
+            ),
             $this->live,
             $this->router,
         );
     }
 
     /** @param list<string> $keys */
-    private static function name(Number $number, Caller $caller, array $keys): string
+    private static function name(Number $number, Caller $caller, array $keys, ?Behaviour $phones): string
     {
-        return AllNumbers::alike($number) . ' ' . $caller->text . ' ' . implode(' ', $keys);
+        return implode(' ', [AllNumbers::alike($number), $caller->text, $phones?->value, ...$keys]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Promised;
 
+use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Proof\Course;
@@ -14,12 +15,14 @@ final readonly class Breach
     /**
      * @param non-empty-list<Number>          $numbers   to which calls fare so
      * @param list<string>                    $keys      pressed at one menu after the other
+     * @param Behaviour|null                  $phones    what all phones do; null where they ring on
      * @param non-empty-list<array{int, int}> $intervals first instants, and first instants after them, in order
      */
     public function __construct(
         public array $numbers,
         public Caller $caller,
         public array $keys,
+        public ?Behaviour $phones,
         public Course $course,
         public array $intervals,
     ) {}

@@ -11,6 +11,11 @@ use Meandros\Core\Proof\Course;
 /** @implements Keeping<Hears> */
 final class HearsKept implements Keeping
 {
+    public function isWhateverPhonesDo(): bool
+    {
+        return false;
+    }
+
     public function isKept(Promise $promise, Course $course): bool
     {
         return \in_array($promise->prompt, Noticed::prompts($course), true);

@@ -11,6 +11,11 @@ use Meandros\Core\Proof\Course;
 /** @implements Keeping<HearsNever> */
 final class HearsNeverKept implements Keeping
 {
+    public function isWhateverPhonesDo(): bool
+    {
+        return true;
+    }
+
     public function isKept(Promise $promise, Course $course): bool
     {
         return !\in_array($promise->prompt, Noticed::prompts($course), true);

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Promised;
 
+use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Call\Caller;
 use Meandros\Core\Plan\Element\Expectation;
+use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Proof\Course;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Fares\Presses;
+use Meandros\Core\Routing\EndingKind;
 
 /** Holds promises against every moment of a stretch: how the calls fare that they name. */
 final class Holding
@@ -18,11 +22,41 @@ final class Holding
     /** @param \Closure(): bool $goOn asked before each number; whether there is time for it */
     public function hold(Expectation $expectation, \Closure $goOn): Held
     {
-        $breaches = [];
-        $applies = false;
-        $isComplete = true;
+        return $this->all([$expectation], $goOn)[0];
+    }
+
+    /**
+     * All of them where phones ring on, and then, where there is time, where phones do something else.
+     *
+     * @param list<Expectation> $expectations
+     * @param \Closure(): bool  $goOn         asked before each number; whether there is time for it
+     *
+     * @return list<Held> one each
+     */
+    public function all(array $expectations, \Closure $goOn): array
+    {
+        $all = array_map(
+            fn(Expectation $one): Held => $this->look(new Held($one, [], false, true, 0), [null], $goOn),
+            $expectations,
+        );
+
+        return array_map(
+            fn(Held $one): Held => $this->look($one, Keepings::phones($one->expectation->promise), $goOn),
+            $all,
+        );
+    }
+
+    /**
+     * @param list<Behaviour|null> $phones what all of them do, each by itself; null for ringing on
+     * @param \Closure(): bool     $goOn
+     */
+    private function look(Held $sofar, array $phones, \Closure $goOn): Held
+    {
+        $expectation = $sofar->expectation;
+        $breaches = $sofar->breaches;
+        [$applies, $isComplete] = [$sofar->applies, $sofar->isComplete];
         $left = 0;
-        foreach ($this->fares->numbers($expectation->calls->to) as $numbers) {
+        foreach ([] === $phones ? [] : $this->fares->numbers($expectation->calls->to) as $numbers) {
             if (!$goOn()) {
                 $left += \count($numbers);
                 continue;
@@ -35,16 +69,17 @@ final class Holding
             )->within($this->fares->from, $this->fares->until);
             foreach ([] === $times ? [] : $this->fares->callers($expectation->calls->from, $numbers[0]) as $caller) {
                 $applies = true;
-                [$presses, $isAll] =
-                    null === $expectation->calls->keys
-                        ? $this->fares->presses($numbers[0], $caller)
-                        : [[$expectation->calls->keys], true];
-                $isComplete = $isComplete && $isAll;
-                foreach ($presses as $keys) {
-                    $coverage = $this->fares->coverage($numbers[0], $caller, $keys);
-                    $broken = $this->broken($expectation, $coverage, $keys, $times);
-                    foreach ($broken as [$course, $intervals]) {
-                        $breaches[] = new Breach($numbers, $caller, $keys, $course, $intervals);
+                foreach ($this->isUpTo($phones, $expectation, $numbers[0], $caller) ? $phones : [] as $does) {
+                    [$presses, $isAll] = $this->presses($expectation, $numbers[0], $caller, $does);
+                    $isComplete = $isComplete && $isAll;
+                    foreach ($presses as $keys) {
+                        // When it is broken where phones ring on is not told again for those that do not.
+                        $told = self::told($breaches, $numbers[0], $caller, $keys);
+                        $coverage = $this->fares->coverage($numbers[0], $caller, $keys, $does);
+                        $broken = $this->broken($expectation, $coverage, $keys, self::without($times, $told));
+                        foreach ($broken as [$course, $intervals]) {
+                            $breaches[] = new Breach($numbers, $caller, $keys, $does, $course, $intervals);
+                        }
                     }
                 }
             }
@@ -57,7 +92,78 @@ final class Holding
             ],
         );
 
-        return new Held($expectation, $breaches, $applies, $isComplete, $left);
+        // What phones do is looked at where there is time: it does not make a promise one that was not looked at.
+        return [null] === $phones
+            ? new Held($expectation, $breaches, $applies, $isComplete, $left)
+            : new Held($expectation, $breaches, $applies, $isComplete && 0 === $left, $sofar->left);
+    }
+
+    /** @return array{list<list<string>>, bool} keys that are pressed, and whether these are all */
+    private function presses(Expectation $expectation, Number $number, Caller $caller, ?Behaviour $phones): array
+    {
+        return null === $expectation->calls->keys
+            ? $this->fares->presses($number, $caller, $phones)
+            : [[$expectation->calls->keys], true];
+    }
+
+    /**
+     * Whether it matters what phones do: where none rings, whatever is pressed, it does not.
+     *
+     * @param list<Behaviour|null> $phones
+     */
+    private function isUpTo(array $phones, Expectation $expectation, Number $number, Caller $caller): bool
+    {
+        if ([null] === $phones) {
+            return true;
+        }
+        foreach ($this->presses($expectation, $number, $caller, null)[0] as $keys) {
+            foreach ($this->fares->coverage($number, $caller, $keys)->courses as $course) {
+                if ([] !== $course->trace->rung || EndingKind::Forwarded === $course->trace->ending->kind) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param list<Breach> $breaches
+     * @param list<string> $keys
+     *
+     * @return list<array{int, int}> when it is known already that the promise is broken
+     */
+    private static function told(array $breaches, Number $number, Caller $caller, array $keys): array
+    {
+        $told = [];
+        foreach ($breaches as $one) {
+            if ($one->numbers[0] === $number && $one->caller->text === $caller->text && $one->keys === $keys) {
+                array_push($told, ...$one->intervals);
+            }
+        }
+
+        return $told;
+    }
+
+    /**
+     * @param list<array{int, int}> $times in order
+     * @param list<array{int, int}> $told  that are taken away
+     *
+     * @return list<array{int, int}> in order
+     */
+    private static function without(array $times, array $told): array
+    {
+        sort($told);
+        foreach ($told as [$since, $until]) {
+            $left = [];
+            foreach ($times as [$from, $to]) {
+                $from < $since && ($left[] = [$from, min($to, $since)]);
+                $to > $until && ($left[] = [max($from, $until), $to]);
+            }
+            $times = $left;
+        }
+
+        return $times;
     }
 
     /**

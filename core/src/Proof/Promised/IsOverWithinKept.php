@@ -11,6 +11,11 @@ use Meandros\Core\Proof\Course;
 /** @implements Keeping<IsOverWithin> */
 final class IsOverWithinKept implements Keeping
 {
+    public function isWhateverPhonesDo(): bool
+    {
+        return true;
+    }
+
     public function isKept(Promise $promise, Course $course): bool
     {
         return $course->trace->seconds <= $promise->seconds;

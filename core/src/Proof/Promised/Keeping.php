@@ -14,6 +14,9 @@ use Meandros\Core\Proof\Course;
  */
 interface Keeping
 {
+    /** Whether it must be kept whatever phones do: where all of them are busy, out of reach, or refuse. */
+    public function isWhateverPhonesDo(): bool;
+
     /** @param T $promise */
     public function isKept(Promise $promise, Course $course): bool;
 }

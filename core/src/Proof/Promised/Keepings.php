@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Promised;
 
+use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Plan\Expected\EndsWith;
 use Meandros\Core\Plan\Expected\Hears;
 use Meandros\Core\Plan\Expected\HearsNever;
@@ -29,11 +30,25 @@ final class Keepings
         ];
     }
 
+    /** @return list<Behaviour> besides ringing on: what all phones may do, each by itself, so that it must be kept all the same */
+    public static function phones(Promise $promise): array
+    {
+        return self::of($promise)->isWhateverPhonesDo()
+            ? [Behaviour::Busy, Behaviour::Unreachable, Behaviour::Refuses]
+            : [];
+    }
+
     public static function keeps(Promise $promise, Course $course): bool
+    {
+        return self::of($promise)->isKept($promise, $course);
+    }
+
+    /** @return Keeping<Promise> */
+    private static function of(Promise $promise): Keeping
     {
         /** @var Keeping<Promise> $keeping the one of its kind */
         $keeping = self::all()[$promise::class];
 
-        return $keeping->isKept($promise, $course);
+        return $keeping;
     }
 }

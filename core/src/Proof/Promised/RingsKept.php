@@ -11,6 +11,11 @@ use Meandros\Core\Proof\Course;
 /** @implements Keeping<Rings> */
 final class RingsKept implements Keeping
 {
+    public function isWhateverPhonesDo(): bool
+    {
+        return false;
+    }
+
     public function isKept(Promise $promise, Course $course): bool
     {
         $second = Noticed::firstRing($course, $promise->who);

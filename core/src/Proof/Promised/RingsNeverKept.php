@@ -11,6 +11,11 @@ use Meandros\Core\Proof\Course;
 /** @implements Keeping<RingsNever> */
 final class RingsNeverKept implements Keeping
 {
+    public function isWhateverPhonesDo(): bool
+    {
+        return true;
+    }
+
     public function isKept(Promise $promise, Course $course): bool
     {
         return null === Noticed::firstRing($course, $promise->who);
