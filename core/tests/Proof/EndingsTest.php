@@ -57,8 +57,18 @@ final class EndingsTest extends TestCase
     {
         mt_srand(Soak::seed());
         $complete = 0;
-        for ($i = 0, $count = Soak::count(25); $i < $count; ++$i) {
-            $plan = RandomPlans::ofAllKinds();
+        // Some time passes before it.
+        $says = array_map(
+            static fn(int $i): array => ['id' => 'w' . $i, 'do' => 'say', 'prompt' => 'prm_b'],
+            range(1, 5),
+        );
+        $queue = [
+            ...$says,
+            ['id' => 's2', 'do' => 'queue', 'queue' => 'que'],
+            ['id' => 's3', 'do' => 'message', 'mailbox' => 'mbx'],
+        ];
+        for ($i = 0, $count = Soak::count(40); $i < $count; ++$i) {
+            $plan = RandomPlans::ofAllKinds(0 === $i % 2 ? $queue : null);
             $call = PlanBuilder::trial(
                 \sprintf('2027-0%d-%02dT%02d:%02d', mt_rand(1, 9), mt_rand(1, 28), mt_rand(6, 20), mt_rand(0, 59)),
             );
@@ -152,7 +162,9 @@ final class EndingsTest extends TestCase
                 'asking' => ['widenSeconds' => 30, 'spillsOver' => false],
                 'waiting' => ['longestSeconds' => 60, 'leaveKey' => '1'],
             ])
+            ->prompt('prm', 40)
             ->journey('jrn_main', [
+                ['id' => 's0', 'do' => 'say', 'prompt' => 'prm'],
                 [
                     'id' => 's1',
                     'do' => 'queue',
@@ -167,11 +179,11 @@ final class EndingsTest extends TestCase
         // Ben is asked after half a minute at the earliest; nobody is signed in at once.
         self::assertEqualsCanonicalizing(
             [
-                'answered ann 0 59',
-                'answered ben 30 59',
-                'ended by plan  0 59',
-                'message mbx 0 60',
-                'caller gave up  1 60',
+                'answered ann 40 99',
+                'answered ben 70 99',
+                'ended by plan  40 99',
+                'message mbx 40 100',
+                'caller gave up  1 100',
             ],
             self::told($endings),
         );

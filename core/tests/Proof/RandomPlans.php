@@ -26,8 +26,12 @@ final class RandomPlans
         return (new self())->builder()->plan();
     }
 
-    /** With queues, directories, extensions, fax machines, parking, numbers outside and of its own, and keys at mailboxes. */
-    public static function ofAllKinds(): Plan
+    /**
+     * With queues, directories, extensions, fax machines, parking, numbers outside and of its own, and keys at mailboxes.
+     *
+     * @param list<array<string, mixed>>|null $steps of the main journey, where they are not drawn
+     */
+    public static function ofAllKinds(?array $steps = null): Plan
     {
         $self = new self(true);
         $builder = $self->builder();
@@ -90,7 +94,7 @@ final class RandomPlans
             ])
             ->journey(self::BEHIND_OWN_NUMBER, [$self->step(3)]);
 
-        return $builder->plan();
+        return (null === $steps ? $builder : $builder->journey('jrn_main', $steps))->plan();
     }
 
     /** The same plan twice, but for one thing. @return array{Plan, Plan} */

@@ -92,7 +92,7 @@ final class Explorer
         foreach ($choices->all() as $run) {
             if (null !== $run->ending) {
                 $stand->ends($run->ending, Leg::of($run->seconds, $run->acts));
-                $stand->endsFor($run);
+                $stand->stays(Leg::of($run->there, $run->acts));
                 continue;
             }
             if (Again::later($this->plan, $run->acts, $after)) {

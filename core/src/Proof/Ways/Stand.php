@@ -43,9 +43,9 @@ final class Stand
         $this->ends[$key] = [$ending, isset($this->ends[$key]) ? $this->ends[$key][1]->or($leg) : $leg];
     }
 
-    public function endsFor(Run $run): void
+    /** Callers are there for so long, be it that something goes on after they have hung up. */
+    public function stays(Leg $there): void
     {
-        $there = Leg::of($run->there, $run->acts);
         $this->there = $this->there?->or($there) ?? $there;
     }
 

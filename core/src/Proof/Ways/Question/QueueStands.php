@@ -72,7 +72,6 @@ final class QueueStands implements Question
 
     public function areAll(Asking $at): bool
     {
-        // Who is asked in one queue is asked later in another: how they stand there depends on both.
         return true;
     }
 
@@ -144,11 +143,11 @@ final class QueueStands implements Question
             $rings && ($phones[$rung->phone->id] ??= $rung);
         }
         $settled = Acts::settling(array_keys($phones));
-        $asked = min([$ends, ...array_map(static fn(Rung $one): int => $one->from, array_values($phones))]);
+        $asked = min([\PHP_INT_MAX, ...array_map(static fn(Rung $one): int => $one->from, array_values($phones))]);
         $takes = [];
-        if (null !== $run->ending) {
+        if (null !== $run->ending && [] !== $phones) {
             // A phone that answers by itself, or its own mailbox after a while.
-            $until = max([$asked, ...array_map(static fn(Rung $one): int => $one->until, array_values($phones))]);
+            $until = max(array_map(static fn(Rung $one): int => $one->until, array_values($phones)));
             $takes[] = [$settled, $until - $asked];
         }
         foreach ($phones as $phone => $rung) {
