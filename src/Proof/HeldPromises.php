@@ -46,7 +46,10 @@ final readonly class HeldPromises
         $holding = new Holding(new Fares($plan, $from, $until, $this->live->state($plan, $from)));
         $end = microtime(true) + $seconds;
 
-        return $holding->all($expectations, static fn(): bool => microtime(true) < $end);
+        return array_map(
+            static fn(Expectation $one): Held => $holding->hold($one, static fn(): bool => microtime(true) < $end),
+            $expectations,
+        );
     }
 
     /** @return array{int, int} from now on */

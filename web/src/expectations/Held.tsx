@@ -17,8 +17,7 @@ export function Held({ held }: { held: HeldExpectation }) {
             )}
             {!held.isComplete && (
                 <p className="quiet">
-                    Not everything was looked at: callers may press more than was tried, and phones may be busy, out of
-                    reach or refuse.
+                    Callers may press more than was tried: not every sequence of keys was looked at.
                 </p>
             )}
             {held.left > 0 && (

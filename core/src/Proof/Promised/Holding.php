@@ -19,31 +19,25 @@ final class Holding
 {
     public function __construct(private readonly Fares $fares) {}
 
-    /** @param \Closure(): bool $goOn asked before each number; whether there is time for it */
+    /**
+     * Where phones ring on.
+     *
+     * @param \Closure(): bool $goOn asked before each number; whether there is time for it
+     */
     public function hold(Expectation $expectation, \Closure $goOn): Held
     {
-        return $this->all([$expectation], $goOn)[0];
+        return $this->look(new Held($expectation, [], false, true, 0), [null], $goOn);
     }
 
     /**
-     * All of them where phones ring on, and then, where there is time, where phones do something else.
+     * Also where all phones do something else, as far as the promise must be kept then: it takes three times as long.
      *
-     * @param list<Expectation> $expectations
-     * @param \Closure(): bool  $goOn         asked before each number; whether there is time for it
-     *
-     * @return list<Held> one each
+     * @param Held             $held where they ring on
+     * @param \Closure(): bool $goOn asked before each number; whether there is time for it
      */
-    public function all(array $expectations, \Closure $goOn): array
+    public function whateverPhonesDo(Held $held, \Closure $goOn): Held
     {
-        $all = array_map(
-            fn(Expectation $one): Held => $this->look(new Held($one, [], false, true, 0), [null], $goOn),
-            $expectations,
-        );
-
-        return array_map(
-            fn(Held $one): Held => $this->look($one, Keepings::phones($one->expectation->promise), $goOn),
-            $all,
-        );
+        return $this->look($held, Keepings::phones($held->expectation->promise), $goOn);
     }
 
     /**
