@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Tests;
 
+use Doctrine\DBAL\Connection;
 use Meandros\Core\Plan\Element\Team;
+use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Server\Api\DraftMovedListener;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\DraftMoved;
@@ -93,5 +95,43 @@ final class SharedDraftTest extends ApiTestCase
             ],
         ]);
         self::assertSame('holiday', $state());
+    }
+
+    /** The worker and the command line write as well, and have no part in what the server's processes share. */
+    public function testWhatIsWrittenWithoutSharedMemoryIsSeenAllTheSame(): void
+    {
+        $seconds = static function (): ?int {
+            $team = self::getContainer()->get(Draft::class)->plan()->find('team_port');
+
+            return $team instanceof Team ? $team->memberSeconds : null;
+        };
+        $this->change('team_port', ['memberSeconds' => 11]);
+        self::assertSame(11, $seconds());
+        $database = self::getContainer()->get(Connection::class);
+        $database->executeStatement("UPDATE draft SET revision = nextval('draft_revision')");
+        $database->executeStatement(
+            "UPDATE draft_element SET body = jsonb_set(body, '{memberSeconds}', '12'), revision = (SELECT revision FROM draft) WHERE id = 'team_port'",
+        );
+        self::assertSame(12, $seconds());
+        $this->change('prm_storm', ['name' => 'No sailings']);
+        self::assertSame(12, $seconds(), 'An edit of something else does not bring back what was shared before.');
+    }
+
+    public function testWhatWasTakenBackIsNotSharedForLater(): void
+    {
+        $this->change('prm_storm', ['name' => 'No sailings']);
+        $draft = self::getContainer()->get(Draft::class);
+        $team = $draft->plan()->find('team_port');
+        self::assertInstanceOf(Team::class, $team);
+        $database = self::getContainer()->get(Connection::class);
+        $database->beginTransaction();
+        $renamed = PlanCodec::storedElement((string) json_encode(['name' => 'Quay office'] + $team->toJson()));
+        $change = $draft->replace($renamed, $this->revision('team_port'));
+        self::assertSame('Quay office', $draft->plan()->find('team_port')?->name());
+        $database->rollBack();
+        self::assertSame('Port office', $draft->plan()->find('team_port')?->name());
+        $this->change('prm_storm', ['name' => 'No ferries']);
+        self::assertGreaterThan($change->revision, $this->draftRevision());
+        self::assertSame('Port office', $draft->plan()->find('team_port')?->name());
     }
 }

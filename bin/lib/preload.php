@@ -24,6 +24,9 @@ foreach ($folders as $folder => $namespace) {
         }
     }
 }
+foreach (glob($root.'/vendor/giggsey/libphonenumber-for-php/src/*.php') ?: [] as $file) {
+    class_exists($class = 'libphonenumber\\'.basename($file, '.php')) || interface_exists($class) || trait_exists($class);
+}
 foreach (['Connection', 'DriverManager', 'Configuration', 'Statement', 'Result', 'Query', 'ParameterType', 'ArrayParameterType', 'ArrayParameters\\Exception', 'ExpandArrayParameters', 'TransactionIsolationLevel', 'Platforms\\PostgreSQLPlatform', 'Tools\\DsnParser', 'Driver\\AbstractPostgreSQLDriver'] as $name) {
     class_exists('Doctrine\\DBAL\\'.$name) || interface_exists('Doctrine\\DBAL\\'.$name);
 }

@@ -176,35 +176,38 @@ final readonly class ChangeLog
      * @param array<string, string|null> $rows       the elements as they are to be, encoded by ElementRows
      * @param string|null                $nameBefore the plan's name, where the edit changes it
      *
-     * @return int|null the edit's id; null where nothing changes
+     * @return EditName|null null where nothing changes
      */
-    public function record(PlannedEdit $planned, array $rows, EditState $state, ?string $nameBefore): ?int
+    public function record(PlannedEdit $planned, array $rows, EditState $state, ?string $nameBefore): ?EditName
     {
         if ([] === $planned->elements && null === $nameBefore) {
             $this->database->executeStatement("UPDATE edit SET state = 'dropped' WHERE state = 'undone'");
 
             return null;
         }
+        $label = mb_substr($planned->label, 0, self::LABEL_CHARACTERS);
+        $nameAfter = null === $nameBefore ? null : $planned->name;
         $edit = $this->database->fetchOne(
-            "WITH dropped AS (UPDATE edit SET state = 'dropped' WHERE state = 'undone')
-            INSERT INTO edit (label, who, made_at, state, name_before, name_after) VALUES (?, ?, ?, ?, ?, ?) RETURNING id",
+            "WITH dropped AS (UPDATE edit SET state = 'dropped' WHERE state = 'undone'), this AS (
+                INSERT INTO edit (label, who, made_at, state, name_before, name_after) VALUES (?, ?, ?, ?, ?, ?) RETURNING id
+            ), changes AS (
+                INSERT INTO edit_change (edit_id, element_id, before, after) SELECT this.id, r.id, e.body, CAST(r.body AS jsonb)
+                FROM this, unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body) LEFT JOIN draft_element e ON e.id = r.id
+            ) SELECT id FROM this",
             [
-                mb_substr($planned->label, 0, self::LABEL_CHARACTERS),
+                $label,
                 'demo',
                 $this->now->moment()->format(\DATE_RFC3339),
                 $state->value,
                 $nameBefore,
-                null === $nameBefore ? null : $planned->name,
+                $nameAfter,
+                TextArray::of(array_keys($rows)),
+                TextArray::of($rows),
             ],
         );
         \assert(is_numeric($edit));
-        $this->database->executeStatement(
-            'INSERT INTO edit_change (edit_id, element_id, before, after)
-            SELECT ?, r.id, e.body, CAST(r.body AS jsonb) FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body) LEFT JOIN draft_element e ON e.id = r.id',
-            [$edit, TextArray::of(array_keys($rows)), TextArray::of($rows)],
-        );
 
-        return (int) $edit;
+        return new EditName((int) $edit, $label, $nameBefore, $nameAfter);
     }
 
     public function mark(int $edit, EditState $state): void

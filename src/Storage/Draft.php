@@ -16,8 +16,6 @@ use Meandros\Server\Storage\Entity\EditState;
 /** The plan being edited. Every write is checked against the whole plan, logged, and can be undone. */
 final readonly class Draft
 {
-    /** Writers of the draft take turns: any number that nothing else in this database locks. */
-    private const LOCK = 7120001;
     /** So often an edit is worked out beside other writers; then they wait for it. */
     private const TRIES = 3;
 
@@ -328,7 +326,9 @@ final readonly class Draft
             $this->log->mark($edit, $state);
             $this->rename('before' === $side ? $next->nameBefore : $next->nameAfter);
 
-            return $this->apply($next->label, $edit, $side, $elements);
+            $revision = $this->apply($edit, $side, $elements);
+
+            return new Change($next->label, $revision, $elements, ...$this->log->next());
         });
         \assert(null !== $change);
 
@@ -349,7 +349,10 @@ final readonly class Draft
                 array_values($planned->elements)[0],
             );
 
-        return $this->apply($planned->label, $edit, 'after', $planned->elements, !$isAsBefore);
+        $revision = $this->apply($edit?->edit, 'after', $planned->elements, !$isAsBefore);
+        $next = null !== $edit && EditState::Done === $state ? [$edit, null] : $this->log->next();
+
+        return new Change($planned->label, $revision, $planned->elements, ...$next);
     }
 
     private function rename(?string $name): void
@@ -364,8 +367,10 @@ final readonly class Draft
      * @param 'before'|'after'            $side          of it
      * @param array<string, Element|null> $elements      by id; null for those that go
      * @param bool                        $withFollowing whether anything that follows from them may have changed
+     *
+     * @return int the draft's revision from now on
      */
-    private function apply(string $label, ?int $edit, string $side, array $elements, bool $withFollowing = true): Change
+    private function apply(?int $edit, string $side, array $elements, bool $withFollowing = true): int
     {
         /** @var array{int, int, string} $row */
         $row = $this->database->fetchNumeric(
@@ -382,20 +387,23 @@ final readonly class Draft
             $withFollowing,
         );
 
-        return new Change($label, $revision, $elements, ...$this->log->next());
+        return $revision;
     }
 
     /**
+     * Writers of the draft take turns. What fails fails the whole request: a savepoint of its own would be of no use.
+     *
      * @param \Closure(int): (Change|null) $work is given the draft's revision
      */
     private function turn(\Closure $work): ?Change
     {
-        return $this->database->transactional(function () use ($work): ?Change {
-            $this->database->executeStatement('SELECT pg_advisory_xact_lock(?)', [self::LOCK]);
-            $revision = $this->database->fetchOne('SELECT revision FROM draft');
+        $turn = function () use ($work): ?Change {
+            $revision = $this->database->fetchOne('SELECT revision FROM draft FOR UPDATE');
             \assert(is_numeric($revision));
 
             return $work((int) $revision);
-        });
+        };
+
+        return $this->database->isTransactionActive() ? $turn() : $this->database->transactional($turn);
     }
 }

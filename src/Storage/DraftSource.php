@@ -12,23 +12,31 @@ use Meandros\Core\Plan\Kind;
 
 /**
  * The elements of the draft at one revision of it, fetched as they are wanted. Processes share what they read; it is taken
- * while the draft's revision is the one at which it was looked at. After an edit, what was wanted lately is fetched at once.
+ * while nothing wrote it since. Where much is missing, what was wanted lately is fetched at once.
  */
 final class DraftSource implements ElementSource
 {
     /** Of what was wanted lately, so many are fetched together. */
     private const MOST_LATELY = 400;
-    /** What was looked at so many edits ago is looked at again. */
-    private const MOST_STEPS = 40;
+    /** So many are fetched one by one. */
+    private const FEW = 2;
+    /** Where edits wrote more elements than these, what was looked at before is looked at again. */
+    private const MOST_WRITTEN = 500;
 
     /** @var array<string, array{kind: Kind|null, json: string|null, revision: int|null, element: Element|null}> by id */
     private array $entries = [];
+    /** @var array<string, array{Kind|null, int|null}> kind and revision of those of which no more was wanted, by id */
+    private array $heads = [];
+    /** @var array<string, true> read from the database, and not yet put by for other processes; by id */
+    private array $unshared = [];
     /** @var array<string, list<string>> by text */
     private array $mentions = [];
     /** @var array<string, list<string>> by kind */
     private array $ids = [];
-    /** @var array<int, mixed> what the edits that led to a revision changed */
-    private array $steps = [];
+    /** @var array{int, int, array<string, int>, int}|null of moved(); asked for when it is first wanted */
+    private ?array $moves = null;
+    /** How often something was missing that other processes had not put by. */
+    private int $missed = 0;
     private bool $wasAskedLately = false;
     /** Whether all of it was read: that is too much to share. */
     private bool $isWhole = false;
@@ -48,7 +56,8 @@ final class DraftSource implements ElementSource
     }
 
     /**
-     * Says what an edit changed, so that what was looked at before it goes on being of use.
+     * Says what an edit changed, so that what was looked at before it goes on being of use. Whoever writes has the draft for
+     * himself; an edit that is taken back after this has done no harm.
      *
      * @param list<string> $ids   of the elements that it wrote
      * @param bool         $lists whether lists and mentions may be others now
@@ -61,16 +70,23 @@ final class DraftSource implements ElementSource
         array $ids,
         bool $lists,
     ): void {
-        $memory->keep($name . '.step.' . $revision, [$before, array_fill_keys($ids, true), $lists]);
+        /** @var array{int, int, array<string, int>, int}|null $moves */
+        $moves = $memory->get($name . '.moves');
+        [$since, $last, $written, $listed] = $moves ?? [0, 0, [], 0];
+        $written = array_fill_keys($ids, $revision) + $written;
+        // Somebody wrote who does not share this memory, an edit was taken back, or it would be too much to know.
+        if ($last !== $before || \count($written) > self::MOST_WRITTEN) {
+            [$since, $written] = [$revision, []];
+        }
+        $memory->keep($name . '.moves', [$since, $revision, $written, $lists ? $revision : $listed]);
     }
 
     public function find(string $id): ?Element
     {
         $entry = $this->entry($id);
         if (null === $entry['element'] && null !== $entry['json'] && null !== $entry['kind']) {
-            $this->entries[$id]['element'] = $entry['element'] =
-                $this->asBefore($id, $entry['revision']) ?? PlanCodec::storedElement($entry['json']);
-            $this->isWhole || $this->keep('e.' . $id, [$entry['kind'], $entry['revision'], $entry['element'], null]);
+            $this->entries[$id]['element'] = $entry['element'] = PlanCodec::storedElement($entry['json']);
+            $this->share($id);
         }
 
         return $entry['element'];
@@ -78,13 +94,13 @@ final class DraftSource implements ElementSource
 
     public function kindOf(string $id): ?Kind
     {
-        return $this->entry($id)['kind'];
+        return $this->head($id)[0];
     }
 
     /** @return int|null null where there is no such element */
     public function revisionOf(string $id): ?int
     {
-        return $this->entry($id)['revision'];
+        return $this->head($id)[1];
     }
 
     public function ids(?Kind $kind = null): array
@@ -134,12 +150,25 @@ final class DraftSource implements ElementSource
         }
     }
 
+    /** @return array{Kind|null, int|null} kind and revision: for that, an element is not unpacked */
+    private function head(string $id): array
+    {
+        if (!isset($this->entries[$id]) && !isset($this->heads[$id])) {
+            /** @var array{Kind|null, int|null}|null $kept */
+            $kept = $this->kept('h.' . $id, $id);
+            $kept ??= [$this->entry($id)['kind'], $this->entry($id)['revision']];
+            $this->heads[$id] = $kept;
+        }
+
+        return $this->heads[$id] ?? [$this->entries[$id]['kind'], $this->entries[$id]['revision']];
+    }
+
     /** @return array{kind: Kind|null, json: string|null, revision: int|null, element: Element|null} */
     private function entry(string $id): array
     {
         if (!isset($this->entries[$id])) {
             /** @var array{Kind|null, int|null, Element|null, string|null}|null $kept */
-            $kept = $this->kept('e.' . $id);
+            $kept = $this->kept('e.' . $id, $id);
             if (null !== $kept) {
                 return $this->entries[$id] = [
                     'kind' => $kept[0],
@@ -153,16 +182,29 @@ final class DraftSource implements ElementSource
         if (!isset($this->entries[$id])) {
             $this->readElements([$id]);
         }
-        // Also where there is none, or where nobody wants more than its kind.
+        if (isset($this->unshared[$id])) {
+            unset($this->unshared[$id]);
+            $this->entries[$id]['element'] = $this->asBefore($id, $this->entries[$id]['revision']);
+            $this->share($id);
+        }
+
+        return $this->entries[$id];
+    }
+
+    /** Also where there is none, or where nobody wants more than its kind. */
+    private function share(string $id): void
+    {
+        if ($this->isWhole) {
+            return;
+        }
         $entry = $this->entries[$id];
+        $this->keep('h.' . $id, [$entry['kind'], $entry['revision']]);
         $this->keep('e.' . $id, [
             $entry['kind'],
             $entry['revision'],
-            $this->asBefore($id, $entry['revision']),
-            $entry['json'],
+            $entry['element'],
+            null === $entry['element'] ? $entry['json'] : null,
         ]);
-
-        return $entry;
     }
 
     /** The element as it was read at an earlier revision of the draft, where it was not written since. */
@@ -174,10 +216,10 @@ final class DraftSource implements ElementSource
         return null !== $kept && null !== $revision && $kept[1][1] === $revision ? $kept[1][2] : null;
     }
 
-    /** The first time that something is missing, whatever was wanted lately is fetched too. */
+    /** After an edit, what it wrote is missing; where more is, whatever was wanted lately is fetched too. */
     private function askLately(): void
     {
-        if ($this->wasAskedLately) {
+        if (++$this->missed <= self::FEW || $this->wasAskedLately) {
             return;
         }
         $this->wasAskedLately = true;
@@ -264,12 +306,15 @@ final class DraftSource implements ElementSource
     {
         /** @var array{int, string, string|null, string|null, int|null} $row */
         $this->demand($row[0]);
-        $this->entries[$row[1]] ??= [
-            'kind' => null === $row[2] ? null : Kind::tryFrom($row[2]),
-            'json' => $row[3],
-            'revision' => $row[4],
-            'element' => null,
-        ];
+        if (!isset($this->entries[$row[1]])) {
+            $this->entries[$row[1]] = [
+                'kind' => null === $row[2] ? null : Kind::tryFrom($row[2]),
+                'json' => $row[3],
+                'revision' => $row[4],
+                'element' => null,
+            ];
+            $this->unshared[$row[1]] = true;
+        }
 
         return $row[1];
     }
@@ -282,14 +327,13 @@ final class DraftSource implements ElementSource
         }
     }
 
-    private function kept(string $key): mixed
+    /** @param string|null $id of the element that it is of; null for lists and mentions */
+    private function kept(string $key, ?string $id = null): mixed
     {
         /** @var array{int, mixed}|null $kept */
         $kept = $this->memory->get($this->name . '.' . $key);
 
-        return null !== $kept && $this->isAsAt($kept[0], str_starts_with($key, 'e.') ? substr($key, 2) : null)
-            ? $kept[1]
-            : null;
+        return null !== $kept && $this->isAsAt($kept[0], $id) ? $kept[1] : null;
     }
 
     /**
@@ -299,16 +343,20 @@ final class DraftSource implements ElementSource
      */
     private function isAsAt(int $revision, ?string $id): bool
     {
-        for ($at = $this->revision, $steps = 0; $at !== $revision; ++$steps) {
-            /** @var array{int, array<string, true>, bool}|null $step */
-            $step = $this->steps[$at] ??= $this->memory->get($this->name . '.step.' . $at);
-            if (null === $step || $steps >= self::MOST_STEPS || (null === $id ? $step[2] : isset($step[1][$id]))) {
-                return false;
-            }
-            $at = $step[0];
+        if ($revision === $this->revision) {
+            return true;
         }
+        [$since, $until, $written, $listed] = $this->moves ??= $this->memory->get($this->name . '.moves') ?? [
+            \PHP_INT_MAX,
+            0,
+            [],
+            0,
+        ];
 
-        return true;
+        return $since <= $revision &&
+            $revision < $this->revision &&
+            $this->revision <= $until &&
+            (null === $id ? $listed : $written[$id] ?? 0) <= $revision;
     }
 
     private function keep(string $key, mixed $value): void

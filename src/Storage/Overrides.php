@@ -6,9 +6,6 @@ namespace Meandros\Server\Storage;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use Meandros\Core\Plan\Kind;
-use Meandros\Core\Plan\Plan;
-use Meandros\Core\Time\Override;
 use Meandros\Server\Now;
 use Meandros\Server\Storage\Entity\HoursOverride;
 use Symfony\Component\DependencyInjection\Attribute\Lazy;
@@ -17,53 +14,13 @@ use Symfony\Component\DependencyInjection\Attribute\Lazy;
 final readonly class Overrides
 {
     private const LOCK = 7120003;
-    /** A year and a season. */
-    private const LATELY = 450 * 86400;
     private const MOST_LISTED = 200;
-    /** One for each of some thousand hours. */
-    private const MOST_READ = 5000;
 
     public function __construct(
         #[Lazy] private EntityManagerInterface $entities,
         private Connection $database,
         private Now $now,
     ) {}
-
-    /**
-     * What is forced around an instant or later, on hours that there are: what was over long before stays out of the way of
-     * calls, and what was over lately may be since when hours are in a state.
-     *
-     * @param int|null $instant Unix seconds; null for everything that was ever forced
-     *
-     * @return list<Override> the latest last: where two meet, the later one holds
-     */
-    public function forced(Plan $plan, ?int $instant): array
-    {
-        $forced = [];
-        /** @var array{int, string, string, int, int|null, string, string} $row */
-        foreach (
-            $this->database->iterateNumeric(
-                'SELECT id, hours, state, set_at, least(until_at, lifted_at), reason, who FROM hours_override
-            WHERE coalesce(least(until_at, lifted_at), ?) > ? ORDER BY set_at DESC, id DESC LIMIT ?',
-                [\PHP_INT_MAX, null === $instant ? 0 : $instant - self::LATELY, self::MOST_READ],
-            )
-            as $row
-        ) {
-            if (Kind::Hours === $plan->kindOf($row[1])) {
-                $forced[] = new Override(
-                    (string) $row[0],
-                    $row[1],
-                    $row[2],
-                    (int) $row[3],
-                    null === $row[4] ? null : (int) $row[4],
-                    $row[5],
-                    $row[6],
-                );
-            }
-        }
-
-        return array_reverse($forced);
-    }
 
     /** @return list<HoursOverride> the latest first: so many, and of those before them the ones that still hold */
     public function all(): array

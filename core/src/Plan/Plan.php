@@ -67,7 +67,11 @@ final class Plan
 
     public function kindOf(string $id): ?Kind
     {
-        return \array_key_exists($id, $this->changed) ? $this->changed[$id]?->kind() : $this->source->kindOf($id);
+        if (\array_key_exists($id, $this->changed)) {
+            return $this->changed[$id]?->kind();
+        }
+
+        return ($this->fetched[$id] ?? null)?->kind() ?? $this->source->kindOf($id);
     }
 
     /** @return array<string, InvalidData> elements that are kept and cannot be read, by id */

@@ -50,7 +50,6 @@ final class PlanHours
 
     private function book(Hours $hours): HoursBook
     {
-        $timetable = $this->timetable($hours);
         // Windows of rules are hours too, and no elements: they are quickly compiled.
         $isElement = null !== $this->plan->kindOf($hours->id());
         $from = [
@@ -60,8 +59,8 @@ final class PlanHours
         ];
 
         return new HoursBook(
-            $timetable,
-            $isElement ? $this->plan->shelf($from, serialize($timetable->overrides)) : null,
+            fn(): Timetable => $this->timetable($hours),
+            $isElement ? $this->plan->shelf($from, serialize($this->forced($hours))) : null,
         );
     }
 
@@ -124,12 +123,6 @@ final class PlanHours
         foreach ($hours->specialDays as $specialDay) {
             $specialDays[$specialDay->day] = $specialDay;
         }
-        // An override may outlive the state that it names: then it has no say.
-        $overrides = array_filter(
-            $this->overrides,
-            static fn(Override $override): bool => $override->hours === $hours->id() &&
-                null !== $hours->state($override->state),
-        );
 
         return new Timetable(
             $this->zone($hours),
@@ -138,7 +131,23 @@ final class PlanHours
             $seasons,
             $calendars,
             $specialDays,
-            array_values($overrides),
+            $this->forced($hours),
+        );
+    }
+
+    /**
+     * An override may outlive the state that it names: then it has no say.
+     *
+     * @return list<Override>
+     */
+    private function forced(Hours $hours): array
+    {
+        return array_values(
+            array_filter(
+                $this->overrides,
+                static fn(Override $override): bool => $override->hours === $hours->id() &&
+                    null !== $hours->state($override->state),
+            ),
         );
     }
 

@@ -24,15 +24,25 @@ final class HoursBook
     /** @var array<string, CompiledHours> by length and place */
     private array $blocks = [];
 
-    /** @param BlockShelf|null $shelf of this very timetable */
-    public function __construct(private readonly Timetable $hours, private readonly ?BlockShelf $shelf = null) {}
+    private ?Timetable $known = null;
+
+    /**
+     * @param \Closure(): Timetable $hours asked for when something has to be compiled
+     * @param BlockShelf|null       $shelf of this very timetable
+     */
+    public function __construct(private readonly \Closure $hours, private readonly ?BlockShelf $shelf = null) {}
+
+    public static function of(Timetable $hours): self
+    {
+        return new self(static fn(): Timetable => $hours);
+    }
 
     public function read(int $instant): Reading
     {
         $block = $this->block(0, $instant);
         $reading = $block->readingAt($instant);
-        if ($this->hours->isSteady()) {
-            return new Reading($reading->state, $reading->decision, null, null);
+        if (null === $reading->since && null === $reading->until && $this->hours()->isSteady()) {
+            return $reading;
         }
         $since = $reading->since ?? $this->since($reading->state, $block->from, $instant);
         $until = $reading->until ?? $this->until($reading->state, $block->until, $instant);
@@ -92,10 +102,15 @@ final class HoursBook
     {
         $compiled = $this->shelf?->find($name);
         if (null === $compiled) {
-            $compiled = HoursCompiler::compile($this->hours, $from, $until);
+            $compiled = HoursCompiler::compile($this->hours(), $from, $until);
             $this->shelf?->keep($name, $compiled);
         }
 
         return $compiled;
+    }
+
+    private function hours(): Timetable
+    {
+        return $this->known ??= ($this->hours)();
     }
 }

@@ -65,7 +65,7 @@ final class HoursDecisionsTest extends TestCase
                 toSeconds: $to,
             );
         }
-        $book = new HoursBook(
+        $book = HoursBook::of(
             new Timetable(
                 $zone,
                 'closed',
@@ -353,7 +353,7 @@ final class HoursDecisionsTest extends TestCase
         );
         $hours = new Timetable('Europe/London', 'closed', [], calendars: [$leapDay]);
         $at = Moment::parse('2024-03-10T12:00', 'Europe/London');
-        $fresh = (new HoursBook($hours))->read($at);
+        $fresh = HoursBook::of($hours)->read($at);
         self::assertSame(
             ['2024-03-01T00:00:00+00:00', '2028-02-29T00:00:00+00:00'],
             [
@@ -361,7 +361,7 @@ final class HoursDecisionsTest extends TestCase
                 Moment::format((int) $fresh->until, 'Europe/London'),
             ],
         );
-        $used = new HoursBook($hours);
+        $used = HoursBook::of($hours);
         foreach (['2031-01-01T00:00', '2019-05-05T05:00', '2028-02-29T12:00', '2024-02-29T00:00'] as $other) {
             $used->read(Moment::parse($other, 'Europe/London'));
         }
@@ -370,7 +370,7 @@ final class HoursDecisionsTest extends TestCase
         self::assertSame(
             '2104-02-29T00:00:00+00:00',
             Moment::format(
-                (int) (new HoursBook($hours))->read(Moment::parse('2096-03-01T00:00', 'Europe/London'))->until,
+                (int) HoursBook::of($hours)->read(Moment::parse('2096-03-01T00:00', 'Europe/London'))->until,
                 'Europe/London',
             ),
         );
@@ -386,10 +386,10 @@ final class HoursDecisionsTest extends TestCase
             specialDays: [$day => new SpecialDay($day, 'Far', [new Band(0, 86400, 'open')])],
         );
         [$within, $beyond] = [Moment::parse('2029-02-01T00:00Z', 'UTC'), Moment::parse('2028-12-01T00:00Z', 'UTC')];
-        $book = new HoursBook($hours);
+        $book = HoursBook::of($hours);
         self::assertSame($day * 86400, $book->read($within)->until);
         self::assertNull($book->read($beyond)->until);
-        self::assertNull((new HoursBook($hours))->read($beyond)->until);
+        self::assertNull(HoursBook::of($hours)->read($beyond)->until);
         self::assertSame(($day + 1) * 86400, $book->read(Moment::parse('2050-12-01T00:00Z', 'UTC'))->since);
         self::assertNull($book->read(Moment::parse('2051-02-01T00:00Z', 'UTC'))->since);
     }
@@ -397,7 +397,7 @@ final class HoursDecisionsTest extends TestCase
     public function testHoursThatNeverChangeSaySoAtOnce(): void
     {
         $always = new Timetable('Europe/London', 'open', array_fill(0, 7, [new Band(0, 86400, 'open')]));
-        $reading = (new HoursBook($always))->read(Moment::parse('2026-11-26T10:00', 'Europe/London'));
+        $reading = HoursBook::of($always)->read(Moment::parse('2026-11-26T10:00', 'Europe/London'));
         self::assertSame(
             ['open', null, null, Decision::WEEK],
             [$reading->state, $reading->since, $reading->until, $reading->decision->by],
@@ -442,7 +442,7 @@ final class HoursDecisionsTest extends TestCase
             [],
             overrides: [new Override('o', 'hrs', 'storm', $from, null, 'Storm', 'Dana')],
         );
-        $reading = (new HoursBook($hours))->read(Moment::parse('2026-01-10T12:00', 'Europe/London'));
+        $reading = HoursBook::of($hours)->read(Moment::parse('2026-01-10T12:00', 'Europe/London'));
         self::assertSame(
             [CivilDate::parse('2024-07-01'), $from, null],
             [$reading->decision->day, $reading->since, $reading->until],
@@ -461,7 +461,7 @@ final class HoursDecisionsTest extends TestCase
     {
         $from = Moment::parse('2026-11-27T23:00', 'Europe/London');
         $night = [4 => [new Band(79200, 93600, 'open')]];
-        $book = new HoursBook(
+        $book = HoursBook::of(
             new Timetable(
                 'Europe/London',
                 'closed',
@@ -483,7 +483,7 @@ final class HoursDecisionsTest extends TestCase
         mt_srand(5);
         $shuffled = $instants;
         shuffle($shuffled);
-        $book = new HoursBook($hours);
+        $book = HoursBook::of($hours);
         $first = array_map($book->read(...), $shuffled);
         self::assertEquals($first, array_map($book->read(...), $shuffled));
         $compiled = HoursCompiler::compile($hours, 1_700_000_000, 2_000_000_000);

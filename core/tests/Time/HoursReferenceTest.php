@@ -62,7 +62,7 @@ final class HoursReferenceTest extends TestCase
         $cases = $ours = [];
         for ($i = 0, $count = Soak::count(40); $i < $count; ++$i) {
             [$case, $hours] = self::random(self::ZONES[$i % \count(self::ZONES)], $i);
-            $book = new HoursBook($hours);
+            $book = HoursBook::of($hours);
             $case['instants'] = self::instants($book, $hours->zone, self::YEARS[$hours->zone] ?? 2022);
             $cases[] = $case;
             $ours[] = array_map(static fn(int $at): string => $book->read($at)->state, $case['instants']);

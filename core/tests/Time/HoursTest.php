@@ -86,7 +86,7 @@ final class HoursTest extends TestCase
     public function testAnAutumnNightIsOpenForTheHourThatHappensTwice(): void
     {
         $night = new Timetable('Europe/London', 'closed', [6 => [new Band(0, 3 * self::H, 'open')]]);
-        $reading = (new HoursBook($night))->read(Moment::parse('2026-10-25T00:30', 'Europe/London'));
+        $reading = HoursBook::of($night)->read(Moment::parse('2026-10-25T00:30', 'Europe/London'));
         self::assertSame(4 * self::H, (int) $reading->until - (int) $reading->since);
     }
 
@@ -128,7 +128,7 @@ final class HoursTest extends TestCase
             ->then(static function (string $zone, int $seed): void {
                 $hours = self::random($zone, $seed);
                 $instant = Moment::parse('2026-01-01T00:00', 'UTC') + $seed * 31 + 5 * 86400 + ($seed % 86400);
-                $reading = (new HoursBook($hours))->read($instant);
+                $reading = HoursBook::of($hours)->read($instant);
                 $until = min($reading->until ?? \PHP_INT_MAX, $instant + 3 * 86400);
                 for ($at = $instant; $at < $until; $at += 60) {
                     self::assertSame(
@@ -236,6 +236,6 @@ final class HoursTest extends TestCase
 
     private static function read(Timetable $hours, string $at): Reading
     {
-        return (new HoursBook($hours))->read(Moment::parse($at, 'Europe/London'));
+        return HoursBook::of($hours)->read(Moment::parse($at, 'Europe/London'));
     }
 }
