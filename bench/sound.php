@@ -96,7 +96,7 @@ for ($i = 0; $i < 5; ++$i) {
     $body = json_encode(['upload' => upload($base, "$folder/half.wav"), 'name' => 'half.wav', 'language' => 'en']);
     $job = over($base, asked('POST', "$base/api/plans/draft/prompts/prm_holiday/takes", $body)[1]['id']);
     $heard = asked('GET', "$base/api/plans/draft/prompts/prm_holiday/sound?language=en")[1];
-    asked('GET', "$base/api/sounds/{$heard['sound']}.wav");
+    asked('GET', "$base/api/sounds/{$heard['pieces'][0]['sound']}.wav");
     $times[] = (hrtime(true) - $began) / 1e6;
     'done' === $job['state'] || exit("The recording was not taken.\n");
     $byHand[] =

@@ -27,6 +27,7 @@ final readonly class Prompt implements Element
     private const WITHOUT_SPACES = '/[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}\p{Myanmar}]/u';
 
     public const LONGEST_SCRIPT = 4000;
+    private const MOST_KNOWN = 1000;
 
     /**
      * @param array<string, string> $scripts by language
@@ -169,7 +170,19 @@ final readonly class Prompt implements Element
         return (int) ceil(self::milliseconds($script) / 1000);
     }
 
+    /** Whoever looks at many calls asks for the same scripts again and again. */
     private static function milliseconds(string $script): int
+    {
+        /** @var array<string, int> $known */
+        static $known = [];
+        if (\count($known) > self::MOST_KNOWN) {
+            $known = [];
+        }
+
+        return $known[$script] ??= self::counted($script);
+    }
+
+    private static function counted(string $script): int
     {
         $characters = (int) preg_match_all(self::WITHOUT_SPACES, $script);
         $words = self::words((string) preg_replace(self::WITHOUT_SPACES, ' ', $script));

@@ -24,7 +24,8 @@ final class Remaining
 {
     /** @var array<string, array<string, true>> by the name of a list and the place in it */
     private array $known = [];
-
+    /** @var array<string, array<string, true>> by element, or number outside */
+    private array $behind = [];
     /** @var array<string, bool> by element */
     private array $says = [];
 
@@ -114,13 +115,25 @@ final class Remaining
     }
 
     /**
-     * @param list<string> $next
+     * @param list<string> $ids
      *
      * @return array<string, true>
      */
-    private function behindAll(array $next): array
+    private function behindAll(array $ids): array
     {
         $mentioned = [];
+        foreach ($ids as $id) {
+            $mentioned += $this->behind[$id] ??= $this->behindOne($id);
+        }
+
+        return $mentioned;
+    }
+
+    /** @return array<string, true> with the element itself */
+    private function behindOne(string $first): array
+    {
+        $mentioned = [];
+        $next = [$first];
         while (null !== ($id = array_pop($next))) {
             if (!isset($mentioned[$id])) {
                 $mentioned[$id] = true;
