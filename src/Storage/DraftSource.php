@@ -70,9 +70,7 @@ final class DraftSource implements ElementSource
         array $ids,
         bool $lists,
     ): void {
-        /** @var array{int, int, array<string, int>, int}|null $moves */
-        $moves = $memory->get($name . '.moves');
-        [$since, $last, $written, $listed] = $moves ?? [0, 0, [], 0];
+        [$since, $last, $written, $listed] = self::moves($memory, $name);
         $written = array_fill_keys($ids, $revision) + $written;
         // Somebody wrote who does not share this memory, an edit was taken back, or it would be too much to know.
         if ($last !== $before || \count($written) > self::MOST_WRITTEN) {
@@ -346,17 +344,21 @@ final class DraftSource implements ElementSource
         if ($revision === $this->revision) {
             return true;
         }
-        [$since, $until, $written, $listed] = $this->moves ??= $this->memory->get($this->name . '.moves') ?? [
-            \PHP_INT_MAX,
-            0,
-            [],
-            0,
-        ];
+        [$since, $until, $written, $listed] = $this->moves ??= self::moves($this->memory, $this->name);
 
         return $since <= $revision &&
             $revision < $this->revision &&
             $this->revision <= $until &&
             (null === $id ? $listed : $written[$id] ?? 0) <= $revision;
+    }
+
+    /** @return array{int, int, array<string, int>, int} from which revision to which it is known what was written; at which one each element was written last, and lists were */
+    private static function moves(SharedMemory $memory, string $name): array
+    {
+        /** @var array{int, int, array<string, int>, int}|null $moves */
+        $moves = $memory->get($name . '.moves');
+
+        return $moves ?? [0, 0, [], 0];
     }
 
     private function keep(string $key, mixed $value): void
