@@ -52,9 +52,14 @@ final readonly class Endings
         if (null === $begin) {
             return new self([], true, 0, []);
         }
+        $mixes = false;
         foreach ([false, true] as $bySecond) {
-            $explorer = new Explorer($router, $plan, $given, $bySecond);
-            $start = $explorer->explore(new Stand($begin[0], $begin[1], new Acts()));
+            do {
+                $explorer = new Explorer($router, $plan, $given, $bySecond, $mixes);
+                $start = $explorer->explore(new Stand($begin[0], $begin[1], new Acts()));
+                $isEnough = $mixes || !$explorer->looksAgain;
+                $mixes = !$isEnough;
+            } while (!$isEnough);
             $routes = new Routes($explorer->stands, $start);
             $endings = $routes->endings($given);
             $latest = self::latest($endings);

@@ -29,8 +29,8 @@ final readonly class RingResult
     /**
      * By which exit a call goes on that nobody took.
      *
-     * @param list<Ring> $rings what was dialled
-     * @param list<Rung> $rung  that, and what was not
+     * @param list<Ring|Rung> $rings what was dialled
+     * @param list<Rung>      $rung  that, and what was not
      */
     public static function exit(array $rings, array $rung): string
     {

@@ -88,26 +88,27 @@ final class EndingsTest extends TestCase
     }
 
     #[DataProvider('numbers')]
-    public function testTheDemo(string $number, bool $isComplete): void
+    public function testTheDemo(string $number): void
     {
         $plan = self::demo();
         $call = new TrialCall($number, Caller::parse('', 'GB'), (int) gmmktime(10, 30, 0, 11, 23, 2026));
         $endings = Endings::of($plan, $call);
-        self::assertSame($isComplete, $endings->isComplete);
+        self::assertTrue($endings->isComplete);
         self::reproduce($plan, $call, $endings);
         mt_srand(Soak::seed());
-        for ($j = 0; $isComplete && $j < 300; ++$j) {
+        for ($j = 0; $j < 300; ++$j) {
             self::contains($plan, $call, $endings, self::assumptions(self::phones($plan)));
         }
     }
 
-    /** @return iterable<array{string, bool}> */
+    /** @return iterable<array{string}> */
     public static function numbers(): iterable
     {
-        yield ['+441632960290', true];
-        yield ['+441632960140', true];
-        yield ['+441632960110', false];
-        yield ['+441632960101', true];
+        yield ['+441632960290'];
+        yield ['+441632960140'];
+        yield ['+441632960110'];
+        yield ['+441632960100'];
+        yield ['+441632960101'];
     }
 
     public function testTwelveRingsInARowAreFewPlaces(): void

@@ -48,16 +48,40 @@ final readonly class Acts
         return new self(settled: array_fill_keys($what, true));
     }
 
-    /** @param array<string, PhoneAssumption> $phones by phone */
-    public static function ringing(array $phones): self
+    /**
+     * @param array<string, PhoneAssumption> $phones by phone
+     * @param int                            $since  from which second on
+     */
+    public static function ringing(array $phones, int $since = 0): self
     {
-        return new self([], [], [] === $phones ? [] : [$phones]);
+        return (new self([], [], [] === $phones ? [] : [$phones]))->later($since);
     }
 
-    /** Whether it is said what a phone does that rings at once. */
+    /** Whether it is said what a phone does. */
     public function says(string $phone): bool
     {
-        return isset($this->phones[0][$phone]) || isset($this->settled[$phone]);
+        return isset($this->settled[$phone]) || null !== $this->does($phone);
+    }
+
+    /** What a phone does in the end, as far as it is said. */
+    public function does(string $phone): ?PhoneAssumption
+    {
+        $does = null;
+        foreach ($this->phones as $some) {
+            $one = $some[$phone] ?? null;
+            $does = null !== $one && $one->from >= ($does->from ?? 0) ? $one : $does;
+        }
+
+        return $does;
+    }
+
+    /** The first second from which on it is said what a phone does. */
+    private function saidFrom(string $phone): int
+    {
+        return min([
+            \PHP_INT_MAX,
+            ...array_keys(array_filter($this->phones, static fn(array $some): bool => isset($some[$phone]))),
+        ]);
     }
 
     public function then(self $later): self
@@ -99,21 +123,23 @@ final readonly class Acts
 
     /**
      * Exactly so many presses as were asked for, as what is left over would be taken by a later step; and it is said of each
-     * phone that could ring what it did, as it may have done something else before.
+     * phone that it rings from when it is first looked at what it does, as it may have done something else before.
      *
-     * @param list<string> $phones
+     * @param array<string, int> $looked the second at which it was first looked at what a phone does, by phone
      */
-    public function asked(int $keys, int $meanwhile, array $phones): self
+    public function asked(int $keys, int $meanwhile, array $looked): self
     {
-        $does = $this->phones[0] ?? [];
-        foreach ($phones as $phone) {
-            $does[$phone] ??= new PhoneAssumption($phone, Behaviour::Rings);
+        $phones = $this->phones;
+        foreach ($looked as $phone => $second) {
+            if ($second < $this->saidFrom($phone)) {
+                $phones[$second][$phone] = new PhoneAssumption($phone, Behaviour::Rings, null, $second);
+            }
         }
 
         return new self(
             \array_slice([...$this->keys, ...array_fill(0, $keys, self::nothingPressed())], 0, $keys),
             \array_slice([...$this->meanwhile, ...array_fill(0, $meanwhile, new KeyPress(''))], 0, $meanwhile),
-            [] === $does ? [] : [$does],
+            $phones,
             $this->stated,
         );
     }

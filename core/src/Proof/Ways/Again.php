@@ -32,11 +32,13 @@ final class Again
             if ($what instanceof TriesAgain) {
                 return true;
             }
-            $isLater = $event->second > $stand->walk->second();
             $whom = $what instanceof Ringing ? (string) $what->target?->text() : '';
+            $isAgent = $what instanceof Ringing && null !== $what->turn;
             foreach ($what instanceof Ringing ? $what->rung : [] as $rung) {
                 $kept = $stand->now[$rung->phone->id] ?? null;
-                $isKept = null !== $kept && ($isLater || Behaviour::Rings === $kept->does);
+                $isLater = $event->second > $stand->walk->second();
+                // Agents are asked later than it was settled what they do.
+                $isKept = null !== $kept && ($isLater ? $isAgent : Behaviour::Rings === $kept->does);
                 if ($isKept || (null !== $rung->rings && $whom !== ($asked[$rung->phone->id] ??= $whom))) {
                     return true;
                 }

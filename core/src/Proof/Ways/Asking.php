@@ -43,6 +43,24 @@ final readonly class Asking
         return $this->choices->stand->walk->plan;
     }
 
+    /**
+     * The soonest that something may be done, and the second after it where that is the one in which calls came here: then phones may
+     * do something else than they did in that one.
+     *
+     * @param int $first seconds after what is asked
+     *
+     * @return non-empty-list<int>
+     */
+    public function soonest(int $first, int $last): array
+    {
+        return 0 === $this->since + $first && 1 <= $last && [] !== $this->stand()->now ? [0, 1] : [$first];
+    }
+
+    public function later(): Later
+    {
+        return $this->choices->later;
+    }
+
     /** What the company and earlier calls do. */
     public function given(): Assumptions
     {

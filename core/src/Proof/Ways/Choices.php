@@ -23,16 +23,15 @@ final class Choices
     private array $tried = [];
 
     /**
-     * @param \Closure(Acts): Run $take          takes the step
-     * @param bool                $isToldWhoRang whether what is heard may depend on what became of ringing before
-     * @param bool                $bySecond      whether runs that come at other seconds go on otherwise
+     * @param \Closure(Acts): Run $take     takes the step
+     * @param bool                $bySecond whether runs that come at other seconds go on otherwise
      */
     public function __construct(
         private readonly \Closure $take,
         public readonly Stand $stand,
         public readonly Assumptions $given,
         private readonly Questions $questions,
-        private readonly bool $isToldWhoRang,
+        public readonly Later $later,
         private readonly bool $bySecond,
     ) {}
 
@@ -78,7 +77,8 @@ final class Choices
 
             return;
         }
-        $next[$this->shape($run, $asking)][$asking->since] ??= $asking;
+        $since = $this->questions->of($asking->what)?->since($asking) ?? $asking->since;
+        $next[$this->shape($run, $asking)][$since] ??= $asking;
     }
 
     /**
@@ -173,7 +173,7 @@ final class Choices
             }
             $what = null === $this->questions->of($event->happening) ? [] : $event->happening->what();
             unset($what['seconds']);
-            if (!$this->isToldWhoRang && !$isInside) {
+            if (!$this->later->tellsWhoRang && !$isInside) {
                 unset($what['exit']);
             }
             $came[serialize([$event->journey, $event->step, $what])] = true;

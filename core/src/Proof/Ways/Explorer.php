@@ -11,10 +11,13 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\QueueEntered;
+use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\SentOn;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\Walk;
@@ -34,16 +37,26 @@ final class Explorer
     public bool $isComplete = true;
     /** The first second of the call at which something that is looked up may change; null where nothing does. */
     public ?int $changes = null;
+    /** Whether a phone that rang together with others was looked at again in the same second: it matters what each of them did. */
+    public bool $looksAgain = false;
+    /** @var array<string, int> places that differ in nothing but what phones did in the second in which calls come there: how many */
+    private array $alike = [];
+    /** @var array<string, array<string, Run>> by those and by acts: runs in which that is no matter */
+    private array $known = [];
     private int $runs = 0;
     private readonly Remaining $remaining;
     private readonly Questions $questions;
 
-    /** @param bool $bySecond whether calls that come at other seconds stand at other places */
+    /**
+     * @param bool $bySecond whether calls that come at other seconds stand at other places
+     * @param bool $mixes    whether phones that ring together are tried doing one thing each, as they are looked at again
+     */
     public function __construct(
         private readonly Router $router,
         private readonly Plan $plan,
         private readonly Assumptions $given,
         private readonly bool $bySecond,
+        private readonly bool $mixes,
     ) {
         $this->remaining = new Remaining($plan);
         $this->questions = new Questions();
@@ -54,11 +67,17 @@ final class Explorer
     {
         $start = $this->key($first);
         $this->stands[$start] = $first;
+        $this->alike[$first->place] = 1;
         $next = [$start];
         while (null !== ($key = array_pop($next))) {
-            foreach ($this->expand($this->stands[$key]) as $found => $stand) {
-                $this->stands[$found] = $stand;
+            $stand = $this->stands[$key];
+            foreach ($this->expand($stand) as $found => $new) {
+                $this->stands[$found] = $new;
+                $this->alike[$new->place] = 1 + ($this->alike[$new->place] ?? 0);
                 $next[] = $found;
+            }
+            if (0 === --$this->alike[$stand->place]) {
+                unset($this->known[$stand->place]);
             }
             if ($this->runs >= self::MOST_RUNS) {
                 $this->isComplete = false;
@@ -80,15 +99,15 @@ final class Explorer
 
             return [];
         }
+        $after = $this->remaining->after($stand->way);
         $choices = new Choices(
             fn(Acts $acts): Run => $this->run($stand, $acts),
             $stand,
             $this->given,
             $this->questions,
-            $this->remaining->says($this->remaining->of($stand->way)),
+            new Later($this->remaining->says($this->remaining->of($stand->way)), $after, $this->mixes),
             $this->bySecond,
         );
-        $after = $this->remaining->after($stand->way);
         foreach ($choices->all() as $run) {
             if (null !== $run->ending) {
                 $stand->ends($run->ending, Leg::of($run->seconds, $run->acts));
@@ -117,33 +136,86 @@ final class Explorer
     }
 
     /**
-     * Of phones that were looked at in the second in which the step is over.
+     * Of phones that were looked at in the second in which the step is over, and may be rung again.
      *
-     * @return array{array<string, PhoneAssumption>, array<string, int>} what they did, and those that could be reached
+     * @return array{array<string, PhoneAssumption>, array<string, int>, array<string, true>} what they did, those that could be reached,
+     *                                                                                        and those that rang together with others
      */
     private function still(Run $run, Stand $stand): array
     {
         $second = $run->walk->second();
-        $rang = [];
+        $looked = array_filter($this->looked($run->walk), static fn(int $one): bool => $one === $second);
+        $rang = $together = [];
         foreach ($run->walk->rung() as $rung) {
             $rung->from === $second && ($rang[$rung->phone->id] = null !== $rung->rings);
         }
-        $looked = array_filter($this->looked($run->walk), static fn(int $one): bool => $one === $second);
-        $does = array_intersect_key(($run->acts->phones[0] ?? []) + $stand->now, $looked);
-        $now = array_filter(
-            $does,
-            static fn(PhoneAssumption $one): bool => Behaviour::Rings !== $one->does || ($rang[$one->who] ?? false),
-        );
+        foreach ($run->walk->events() as $event) {
+            $phones = $event->second === $second ? $this->phonesAt($event->happening) : [];
+            $together += \count($phones) > 1 ? array_fill_keys($phones, true) : [];
+        }
+        $now = [];
+        foreach (array_keys($looked) as $phone) {
+            $one = $run->acts->does($phone) ?? ($stand->now[$phone] ?? null);
+            if (null !== $one && (Behaviour::Rings !== $one->does || ($rang[$phone] ?? false))) {
+                $now[$phone] = new PhoneAssumption($one->who, $one->does, $one->afterSeconds);
+            }
+        }
         $reached = array_diff_key($looked, $now);
+        if (0 === $run->seconds) {
+            [$now, $reached, $together] = [
+                $now + $stand->now,
+                $reached + $stand->reached,
+                $together + $stand->together,
+            ];
+        }
+        $remaining = $this->remaining->of($run->way);
+        $mayRing = static fn(string $phone): bool => isset($remaining[explode('/', $phone)[0]]);
 
-        return 0 === $run->seconds ? [$now + $stand->now, $reached + $stand->reached] : [$now, $reached];
+        return [
+            array_filter($now, $mayRing, \ARRAY_FILTER_USE_KEY),
+            array_filter($reached, $mayRing, \ARRAY_FILTER_USE_KEY),
+            $together,
+        ];
     }
 
     private function run(Stand $stand, Acts $acts): Run
     {
+        $known = $this->known[$stand->place][$acts->key()] ?? null;
+        if (null !== $known) {
+            return $known;
+        }
+        $run = $this->walk($stand, $acts);
+        if (
+            $this->alike[$stand->place] > 1 &&
+            (null !== $run->ending || $run->seconds > 0) &&
+            !$this->looksAtOnce($run, $stand)
+        ) {
+            $this->known[$stand->place][$acts->key()] = $run;
+        }
+
+        return $run;
+    }
+
+    /** Whether it is looked at what a phone does in the second in which calls come to where they stand. */
+    private function looksAtOnce(Run $run, Stand $stand): bool
+    {
+        foreach ($run->walk->events() as $event) {
+            if ($event->second === $stand->walk->second() && [] !== $this->phonesAt($event->happening)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function walk(Stand $stand, Acts $acts): Run
+    {
         ++$this->runs;
         $before = new Acts($stand->acts->keys, $stand->acts->meanwhile, [], $stand->acts->stated);
-        $does = Acts::ringing($stand->now)->then($acts)->later($stand->walk->second());
+        // What phones did in that second is settled; after it they ring, unless it is said what they do.
+        $ring = static fn(PhoneAssumption $one): PhoneAssumption => new PhoneAssumption($one->who, Behaviour::Rings);
+        $kept = Acts::ringing($stand->now)->then(Acts::ringing(array_map($ring, $stand->now), 1));
+        $does = $kept->then($acts)->later($stand->walk->second());
         $walk = $stand->walk->goingOn($before->then($does)->within($this->given));
         $since = $walk->second();
         $ending = null;
@@ -173,7 +245,7 @@ final class Explorer
         $asked = $acts->asked(
             $walk->keysTaken() - $stand->walk->keysTaken(),
             \count($walk->heeded()),
-            array_keys(array_diff_key($this->looked($walk), $stand->now)),
+            $this->open($stand, $walk),
         );
 
         return new Run($asked, $walk, $way, $walk->second() - $since, $ending, $there);
@@ -199,6 +271,39 @@ final class Explorer
         return $looked;
     }
 
+    /** @return array<string, int> phones of which it is not settled what they did, with seconds since the step began until it was looked at first */
+    private function open(Stand $stand, Walk $walk): array
+    {
+        $open = [];
+        foreach ($walk->events() as $event) {
+            $second = $event->second - $stand->walk->second();
+            foreach ($this->phonesAt($event->happening) as $phone) {
+                $isKept = 0 === $second && isset($stand->now[$phone]);
+                $this->looksAgain = $this->looksAgain || ($isKept && isset($stand->together[$phone]));
+                $isKept || ($open[$phone] ??= $second);
+            }
+        }
+        // Of rounds of ringing, only the first is told.
+        foreach ($walk->rung() as $rung) {
+            if ($rung->from > $stand->walk->second() && isset($stand->now[$rung->phone->id])) {
+                $open[$rung->phone->id] = 1;
+            }
+        }
+
+        return $open;
+    }
+
+    /** @return list<string> of which it is looked at what they do */
+    private function phonesAt(Happening $what): array
+    {
+        return match (true) {
+            $what instanceof Ringing => array_map(static fn(Rung $rung): string => $rung->phone->id, $what->rung),
+            $what instanceof QueueEntered => $this->agentsPhones($what->queue),
+            $what instanceof SentOn => null === $what->number ? [] : [$what->number],
+            default => [],
+        };
+    }
+
     /** @return list<string> */
     private function agentsPhones(?string $queue): array
     {
@@ -212,26 +317,25 @@ final class Explorer
         return $phones;
     }
 
+    /** Of a place, and of those that differ in nothing but what phones did in the second in which calls come there. */
     private function key(Stand $stand): string
     {
         $remaining = $this->remaining->of($stand->way);
-        $mayRing = static fn(string $phone): bool => isset($remaining[explode('/', $phone)[0]]);
-        $now = array_filter($stand->now, $mayRing, \ARRAY_FILTER_USE_KEY);
-        ksort($now);
-        $reached = array_filter(array_keys($stand->reached), $mayRing);
-        sort($reached);
-
-        return implode("\n", [
+        $place = implode("\n", [
             $stand->way->key(),
             $stand->walk->condition($this->remaining->says($remaining)),
             serialize([
-                $now,
-                $reached,
                 array_intersect_key($stand->acts->stated->queues, $remaining),
                 $stand->acts->stated->parked,
                 $stand->acts->stated->isFax,
             ]),
             $this->bySecond ? (string) $stand->walk->second() : '',
         ]);
+        $stand->place = $place . ' ' . $stand->walk->second();
+        [$now, $reached] = [$stand->now, array_keys($stand->reached)];
+        ksort($now);
+        sort($reached);
+
+        return [] === $now && [] === $reached ? $place : $place . "\n" . serialize([$now, $reached]);
     }
 }

@@ -22,4 +22,7 @@ interface Question
 
     /** Whether no other answers lead to anything else. */
     public function areAll(Asking $at): bool;
+
+    /** Seconds since the step began until it comes up: of calls that came alike, the soonest and the latest go on. */
+    public function since(Asking $at): int;
 }

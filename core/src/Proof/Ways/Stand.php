@@ -16,13 +16,16 @@ final class Stand
     public array $legs = [];
     /** @var array<string, array{Ending, Leg}> by ending */
     public array $ends = [];
+    /** Equal for those that differ in nothing but what phones did in the second in which calls come there. */
+    public string $place = '';
     /** How long callers are there until calls end; null where none does. */
     public ?Leg $there = null;
 
     /**
-     * @param Acts                           $acts    by which the call came here that was the first to
-     * @param array<string, PhoneAssumption> $now     what phones did in the very second in which calls come here, by phone
-     * @param array<string, int>             $reached phones that could be reached then
+     * @param Acts                           $acts     by which the call came here that was the first to
+     * @param array<string, PhoneAssumption> $now      what phones did in the very second in which calls come here, by phone
+     * @param array<string, int>             $reached  phones that could be reached then
+     * @param array<string, true>            $together of those in `now`, the ones that rang together with others
      */
     public function __construct(
         public readonly Walk $walk,
@@ -30,6 +33,7 @@ final class Stand
         public readonly Acts $acts,
         public readonly array $now = [],
         public readonly array $reached = [],
+        public readonly array $together = [],
     ) {}
 
     public function leads(string $to, Leg $leg): void

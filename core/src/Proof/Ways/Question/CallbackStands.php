@@ -13,11 +13,14 @@ use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Stated;
+use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Happening\CallbackTaken;
 
 /** Who is free for somebody who has kept a place, and whether they take the call: at once, or as late as the place is kept. */
 final class CallbackStands implements Question
 {
+    use Usual;
+
     public function about(Asking $at): ?string
     {
         \assert($at->what instanceof CallbackTaken);
@@ -51,11 +54,6 @@ final class CallbackStands implements Question
         }
 
         return $answers;
-    }
-
-    public function takesKey(): bool
-    {
-        return false;
     }
 
     public function areAll(Asking $at): bool

@@ -8,10 +8,13 @@ use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Stated;
+use Meandros\Core\Proof\Ways\Usual;
 
 /** Whether it is a fax machine that calls; what a call has shown itself to be it stays. */
 final class FaxCalls implements Question
 {
+    use Usual;
+
     public function about(Asking $at): ?string
     {
         $isOpen =
@@ -25,15 +28,5 @@ final class FaxCalls implements Question
     public function answers(Asking $at): array
     {
         return [new Acts(stated: new Stated(isFax: false)), new Acts(stated: new Stated(isFax: true))];
-    }
-
-    public function takesKey(): bool
-    {
-        return false;
-    }
-
-    public function areAll(Asking $at): bool
-    {
-        return true;
     }
 }

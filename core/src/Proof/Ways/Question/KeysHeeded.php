@@ -8,11 +8,14 @@ use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
+use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Heeded;
 
 /** What callers press while something is heard or rings: nothing, or a key that is heeded, as soon as it is heard or as that ends. */
 final class KeysHeeded implements Question
 {
+    use Usual;
+
     public function about(Asking $at): ?string
     {
         \assert($at->what instanceof Heeded);
@@ -30,22 +33,13 @@ final class KeysHeeded implements Question
         $isCut = isset($at->run->walk->heeded()[$at->place + 1]);
         $last = max($first ?? 0, $at->what->until - $at->what->from - ($isCut ? 1 : 0));
         $answers = [new Acts([], [new KeyPress('')])];
-        foreach (null === $first ? [] : $at->what->keys as $key) {
-            foreach (array_unique([$first, $last]) as $after) {
+        $seconds = null === $first ? [] : array_unique([...$at->soonest($first, $last), $last]);
+        foreach ($at->what->keys as $key) {
+            foreach ($seconds as $after) {
                 $answers[] = new Acts([], [new KeyPress($key, $after)]);
             }
         }
 
         return $answers;
-    }
-
-    public function takesKey(): bool
-    {
-        return false;
-    }
-
-    public function areAll(Asking $at): bool
-    {
-        return true;
     }
 }

@@ -11,11 +11,14 @@ use Meandros\Core\Plan\Step\MenuStep;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
+use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Happening\Asked;
 
 /** What callers press at one try of a menu: nothing, a key that leads on, one that does not, somebody's extension. */
 final class MenuKeys implements Question
 {
+    use Usual;
+
     /** Digits of which no extension consists. */
     private const LONGEST = 24;
 
@@ -37,7 +40,9 @@ final class MenuKeys implements Question
         $last = $heard + $menu->waitSeconds - 1;
         $answers = [Acts::pressing(Acts::nothingPressed())];
         foreach ($last < $first ? [] : self::presses($menu, $at) as [$soon, $late]) {
-            $answers[] = Acts::pressing(new KeyPress($soon, $first));
+            foreach ($at->soonest($first, $last) as $after) {
+                $answers[] = Acts::pressing(new KeyPress($soon, $after));
+            }
             [$late, $last] === [$soon, $first] || ($answers[] = Acts::pressing(new KeyPress($late, $last)));
         }
 

@@ -9,11 +9,14 @@ use Meandros\Core\Plan\Step\DirectoryStep;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
+use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Happening\NamesRead;
 
 /** Whom callers choose among those whose names are read out: one of them, nobody, or the key for help. */
 final class NameChosen implements Question
 {
+    use Usual;
+
     /** Stands for nobody: at most nine are read out, and no name has this key. */
     private const NOBODY = '*';
 
@@ -38,11 +41,6 @@ final class NameChosen implements Question
     }
 
     public function takesKey(): bool
-    {
-        return true;
-    }
-
-    public function areAll(Asking $at): bool
     {
         return true;
     }

@@ -14,6 +14,7 @@ use Meandros\Core\Plan\Step\DirectoryStep;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
+use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Happening\NameSpelled;
 
 /**
@@ -22,6 +23,8 @@ use Meandros\Core\Routing\Happening\NameSpelled;
  */
 final class NameKeys implements Question
 {
+    use Usual;
+
     /** Keys that can be stated at once leave room for two more. */
     private const LONGEST = 22;
 

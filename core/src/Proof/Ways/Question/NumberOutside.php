@@ -10,11 +10,14 @@ use Meandros\Core\Plan\Step\ForwardStep;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
+use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Happening\SentOn;
 
 /** Whether a call gets through that is sent on to a number outside: it may be busy, or out of reach. */
 final class NumberOutside implements Question
 {
+    use Usual;
+
     public function about(Asking $at): ?string
     {
         \assert($at->what instanceof SentOn);
@@ -23,7 +26,7 @@ final class NumberOutside implements Question
             null !== $number &&
             ForwardStep::NOT_CARRIED !== $at->what->exit &&
             !$at->acts->says($number) &&
-            !isset($at->stand()->now[$number]);
+            (0 < $at->since || !isset($at->stand()->now[$number]));
 
         return $isOpen ? 'outside ' . $number : null;
     }
@@ -36,19 +39,12 @@ final class NumberOutside implements Question
         return [
             Acts::settling([$number]),
             ...array_map(
-                static fn(Behaviour $one): Acts => Acts::ringing([$number => new PhoneAssumption($number, $one)]),
+                static fn(Behaviour $one): Acts => Acts::ringing(
+                    [$number => new PhoneAssumption($number, $one)],
+                    $at->since,
+                ),
                 [Behaviour::Busy, Behaviour::Unreachable],
             ),
         ];
-    }
-
-    public function takesKey(): bool
-    {
-        return false;
-    }
-
-    public function areAll(Asking $at): bool
-    {
-        return true;
     }
 }

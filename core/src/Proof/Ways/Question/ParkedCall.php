@@ -10,11 +10,14 @@ use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Stated;
+use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Happening\ParkedAt;
 
 /** Whether somebody takes a call that is parked, whoever it is, and whether a place is free; not where that is stated. */
 final class ParkedCall implements Question
 {
+    use Usual;
+
     /** Seconds that are looked at where it waits until somebody comes. */
     private const FOR_EVER = 3600;
 
@@ -42,11 +45,6 @@ final class ParkedCall implements Question
         }
 
         return array_map(static fn(Parked $one): Acts => new Acts(stated: new Stated([], $one)), $all);
-    }
-
-    public function takesKey(): bool
-    {
-        return false;
     }
 
     public function areAll(Asking $at): bool

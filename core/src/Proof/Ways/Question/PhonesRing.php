@@ -10,6 +10,8 @@ use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Run;
+use Meandros\Core\Proof\Ways\Usual;
+use Meandros\Core\Ringing\RingResult;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\Ringing;
 
@@ -19,22 +21,43 @@ use Meandros\Core\Routing\Happening\Ringing;
  */
 final class PhonesRing implements Question
 {
-    /** What all of them do, and whether they refuse as late as they can. */
-    private const ALIKE = [
-        [Behaviour::Busy, false],
-        [Behaviour::Unreachable, false],
-        [Behaviour::Refuses, false],
-        [Behaviour::Refuses, true],
-    ];
+    use Usual;
+
+    private const LATEST = \PHP_INT_MAX;
+    private const FIRST = [Behaviour::Busy, 0];
+
+    private const AT_ONCE = [Behaviour::Busy, Behaviour::Unreachable, Behaviour::Refuses];
 
     public function about(Asking $at): ?string
     {
         \assert($at->what instanceof Ringing);
-        $open = $this->open($at);
+        [$open, $kept] = [$this->open($at), $this->kept($at)];
 
-        return [] === $open
+        return [] === $open && [] === $kept
             ? null
-            : \sprintf('ring %s %s', $at->what->target?->text(), implode(' ', array_keys($open)));
+            : \sprintf(
+                'ring %s %s kept %s, %s',
+                $at->what->target?->text(),
+                implode(' ', array_keys($open)),
+                implode(' ', $kept),
+                self::soFar($at->what, $open),
+            );
+    }
+
+    /**
+     * The exit by which the call would go on, as far as the others are concerned.
+     *
+     * @param array<string, Rung> $open
+     */
+    private static function soFar(Ringing $what, array $open): string
+    {
+        $others = array_filter(
+            $what->rung,
+            static fn(Rung $one): bool => !isset($open[$one->phone->id]) && Rung::NOT_REACHED !== $one->outcome,
+        );
+        $rang = array_values(array_filter($others, static fn(Rung $one): bool => null !== $one->rings));
+
+        return [] === $others || null !== $what->turn ? '' : RingResult::exit($rang, array_values($others));
     }
 
     public function answers(Asking $at): array
@@ -44,38 +67,72 @@ final class PhonesRing implements Question
         $answers = [Acts::settling(array_keys($open))];
         foreach (array_keys($open) as $phone) {
             $windows[$phone] = self::window($at->run, $phone);
-            array_push($answers, ...self::answered($phone, $windows[$phone], $answers[0]));
+            array_push($answers, ...self::answered($at, $phone, $windows[$phone], $answers[0]));
         }
-        $others = self::others($at);
+        $with = self::others($at) ?? self::FIRST;
         $open = self::whoMatters($at, $open);
-        foreach ([] === $open ? [] : self::ALIKE as $all) {
-            $alike = self::alike(
-                Behaviour::Unreachable === $all[0] ? array_diff_key($open, $at->stand()->reached) : $open,
-                ...$all,
+        foreach (self::together($at, $open) as $all) {
+            $may =
+                Behaviour::Unreachable === $all[0] && 0 === $at->since
+                    ? array_diff_key($open, $at->stand()->reached)
+                    : $open;
+            $alike = self::LATEST === $all[1] ? self::asLateAsTheyCan($at, $may) : self::alike($may, ...$all);
+            $answers[] = Acts::ringing($alike, $at->since)->then(
+                Acts::settling(array_keys(array_diff_key($open, $alike))),
             );
-            $answers[] = Acts::ringing($alike)->then(Acts::settling(array_keys(array_diff_key($open, $alike))));
-            foreach (\count($open) > 1 && $all === ($others ?? $all) ? array_keys($open) : [] as $phone) {
+            foreach (\count($open) > 1 && $all === $with ? array_keys($open) : [] as $phone) {
                 $others = array_diff_key($alike, [$phone => true]);
-                $rings = Acts::ringing($others)->then(Acts::settling(array_keys(array_diff_key($open, $others))));
+                $rings = Acts::ringing($others, $at->since)->then(
+                    Acts::settling(array_keys(array_diff_key($open, $others))),
+                );
                 $answers[] = $rings;
                 $window = self::window($at->try($rings), $phone);
                 if ($window !== $windows[$phone]) {
-                    array_push($answers, ...self::answered($phone, $window, $rings));
+                    array_push($answers, ...self::answered($at, $phone, $window, $rings));
+                }
+            }
+        }
+
+        array_push($answers, ...self::mixed($at, $open));
+        $kept = Acts::settling($this->kept($at));
+
+        return array_map(static fn(Acts $one): Acts => $kept->then($one), $answers);
+    }
+
+    /** Of phones that ring one after the other, the first of those of which it is open what they do. */
+    public function since(Asking $at): int
+    {
+        $dialled = array_map(static fn(Rung $rung): int => $rung->from, array_values($this->open($at)));
+
+        return [] === $dialled ? $at->since : min($dialled) - $at->stand()->walk->second();
+    }
+
+    /**
+     * Where phones are looked at again in the very second in which none of them takes the call, it matters what each of them did.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<Acts>
+     */
+    private static function mixed(Asking $at, array $open): array
+    {
+        $answers = [];
+        $again =
+            $at->later()->mixes && \count($open) > 1 ? array_filter(array_keys($open), $at->later()->rings(...)) : [];
+        foreach ($again as $phone) {
+            foreach (self::AT_ONCE as $does) {
+                foreach (self::AT_ONCE as $others) {
+                    $alike = [$phone => $open[$phone]];
+                    $does === $others ||
+                        ($answers[] = Acts::ringing(
+                            self::alike($alike, $does, 0) + self::alike($open, $others, 0),
+                            $at->since,
+                        ));
                 }
             }
         }
 
         return $answers;
-    }
-
-    public function takesKey(): bool
-    {
-        return false;
-    }
-
-    public function areAll(Asking $at): bool
-    {
-        return true;
     }
 
     /**
@@ -95,17 +152,41 @@ final class PhonesRing implements Question
     }
 
     /**
+     * What all of them do, and after how many seconds of ringing: those that refuse do so at once, as late as they can, and a second
+     * later where it may matter whether it is another second than that in which calls came here, or go on.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<array{Behaviour, int}>
+     */
+    private static function together(Asking $at, array $open): array
+    {
+        $ringAgain = array_filter(array_keys($open), $at->later()->rings(...));
+        $isLater = [] !== $ringAgain || \count($at->soonest(0, 1)) > 1;
+
+        return [] === $open
+            ? []
+            : [
+                self::FIRST,
+                [Behaviour::Unreachable, 0],
+                [Behaviour::Refuses, 0],
+                ...$isLater ? [[Behaviour::Refuses, 1]] : [],
+                [Behaviour::Refuses, self::LATEST],
+            ];
+    }
+
+    /**
      * What phones do that these come up for.
      *
-     * @return array{Behaviour, bool}|null null where they come up whatever others do
+     * @return array{Behaviour, int}|null null where they come up whatever others do
      */
     private static function others(Asking $at): ?array
     {
         \assert($at->what instanceof Ringing);
         foreach ($at->what->rung as $rung) {
-            $does = $at->acts->phones[0][$rung->phone->id] ?? null;
+            $does = $at->acts->does($rung->phone->id);
             if (null !== $does && Behaviour::Answers !== $does->does) {
-                return [$does->does, 0 !== ($does->afterSeconds ?? 0)];
+                return [$does->does, 0 === ($does->afterSeconds ?? 0) ? 0 : self::LATEST];
             }
         }
 
@@ -119,11 +200,35 @@ final class PhonesRing implements Question
         $open = [];
         foreach ($at->what->rung as $rung) {
             $phone = $rung->phone->id;
-            $isOpen = null !== $rung->rings && !$at->acts->says($phone) && !isset($at->stand()->now[$phone]);
-            $isOpen && ($open[$phone] = $rung);
+            $isSaid = self::isKept($at, $phone) || $at->acts->says($phone);
+            null === $rung->rings || $isSaid || ($open[$phone] = $rung);
         }
 
         return $open;
+    }
+
+    /**
+     * Phones of which it is known what they did in this very second: that is asked too, so that calls that come here at other seconds
+     * have come by as many questions.
+     *
+     * @return list<string>
+     */
+    private function kept(Asking $at): array
+    {
+        \assert($at->what instanceof Ringing);
+        $phones = array_map(static fn(Rung $rung): string => $rung->phone->id, $at->what->rung);
+
+        return array_values(
+            array_filter(
+                $phones,
+                static fn(string $phone): bool => self::isKept($at, $phone) && !$at->acts->says($phone),
+            ),
+        );
+    }
+
+    private static function isKept(Asking $at, string $phone): bool
+    {
+        return 0 === $at->since && isset($at->stand()->now[$phone]);
     }
 
     /** @return array{int, int}|null the second at which it begins to ring, and for how many it does in all; null where it does not */
@@ -148,12 +253,12 @@ final class PhonesRing implements Question
      *
      * @return list<Acts>
      */
-    private static function answered(string $phone, ?array $window, Acts $others): array
+    private static function answered(Asking $at, string $phone, ?array $window, Acts $others): array
     {
         $answers = [];
         foreach (null === $window ? [] : array_unique([0, max(0, $window[1] - 1)]) as $after) {
             $answers[] = $others->then(
-                Acts::ringing([$phone => new PhoneAssumption($phone, Behaviour::Answers, $after)]),
+                Acts::ringing([$phone => new PhoneAssumption($phone, Behaviour::Answers, $after)], $at->since),
             );
         }
 
@@ -161,18 +266,41 @@ final class PhonesRing implements Question
     }
 
     /**
-     * All of them do one thing.
+     * All of them refuse. Where one rings after another, it has the longer the sooner those before it refuse.
      *
      * @param array<string, Rung> $open
-     * @param bool                $isLate whether phones refuse as late as they can
      *
      * @return array<string, PhoneAssumption>
      */
-    private static function alike(array $open, Behaviour $does, bool $isLate): array
+    private static function asLateAsTheyCan(Asking $at, array $open): array
+    {
+        uasort($open, static fn(Rung $one, Rung $other): int => $one->from <=> $other->from);
+        $alike = [];
+        $first = reset($open) ?: null;
+        foreach ($open as $phone => $rung) {
+            $window =
+                $rung->from === $first?->from
+                    ? $rung->seconds()
+                    : self::window($at->try(Acts::ringing($alike, $at->since)), $phone)[1] ?? 0;
+            $alike[$phone] = new PhoneAssumption($phone, Behaviour::Refuses, max(0, $window - 1));
+        }
+
+        return $alike;
+    }
+
+    /**
+     * All of them do one thing.
+     *
+     * @param array<string, Rung> $open
+     * @param int                 $seconds for which phones ring that refuse
+     *
+     * @return array<string, PhoneAssumption>
+     */
+    private static function alike(array $open, Behaviour $does, int $seconds): array
     {
         $alike = [];
         foreach ($open as $phone => $rung) {
-            $after = Behaviour::Refuses === $does ? ($isLate ? max(0, $rung->seconds() - 1) : 0) : null;
+            $after = Behaviour::Refuses === $does ? min($seconds, max(0, $rung->seconds() - 1)) : null;
             $alike[$phone] = new PhoneAssumption($phone, $does, $after);
         }
 

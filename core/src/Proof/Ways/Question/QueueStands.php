@@ -16,6 +16,7 @@ use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Stated;
+use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\QueueEntered;
 
@@ -26,6 +27,8 @@ use Meandros\Core\Routing\Happening\QueueEntered;
  */
 final class QueueStands implements Question
 {
+    use Usual;
+
     private const ANSWERS = [Behaviour::Answers];
     /** A phone outside that is busy or out of reach may hand the call to its own mailbox. */
     private const WITH_MAILBOX = [Behaviour::Answers, Behaviour::Busy, Behaviour::Unreachable];
@@ -47,12 +50,13 @@ final class QueueStands implements Question
         $queue = self::queue($at);
         $stated = $at->given()->circumstances->queues[$queue->id()] ?? null;
         $last = $queue->waiting->longestSeconds - 1;
+        $seconds = [...$at->soonest(0, $last), $last];
+        $leaves = static fn(int $second): WaitingCaller => new WaitingCaller($second);
+        $keeps = static fn(int $second): WaitingCaller => new WaitingCaller(null, $second);
         $callers = [
             new WaitingCaller(),
-            ...null === $queue->waiting->leaveKey ? [] : [new WaitingCaller(0), new WaitingCaller($last)],
-            ...null === $queue->callback?->offer->key
-                ? []
-                : [new WaitingCaller(null, 0), new WaitingCaller(null, $last)],
+            ...null === $queue->waiting->leaveKey ? [] : array_map($leaves, $seconds),
+            ...null === $queue->callback?->offer->key ? [] : array_map($keeps, $seconds),
         ];
         $answers = [];
         foreach ($callers as $caller) {
@@ -63,16 +67,6 @@ final class QueueStands implements Question
         }
 
         return null === $stated ? [...$answers, ...self::notLetIn($queue), ...self::free($at, $queue)] : $answers;
-    }
-
-    public function takesKey(): bool
-    {
-        return false;
-    }
-
-    public function areAll(Asking $at): bool
-    {
-        return true;
     }
 
     /** @return list<Acts> nobody is signed in, as many wait as may, the wait is too long */
@@ -118,7 +112,12 @@ final class QueueStands implements Question
             $unreachable[] = self::stands(
                 $queue,
                 new QueueState(agents: [$member->who => new AgentState(true, null)] + $out),
-            )->then(Acts::ringing(array_diff_key($gone, $at->stand()->now, $at->stand()->reached)));
+            )->then(
+                Acts::ringing(
+                    0 === $at->since ? array_diff_key($gone, $at->stand()->now, $at->stand()->reached) : $gone,
+                    $at->since,
+                ),
+            );
         }
 
         return [...$answers, ...$queue->admission->needsAgent ? $unreachable : []];
@@ -139,8 +138,8 @@ final class QueueStands implements Question
         $run = $at->try(self::agent($queue, $who, max(0, $ends - $queue->asking->alertSeconds)));
         $phones = [];
         foreach ($run->walk->rung() as $rung) {
-            $rings = null !== $rung->rings && !isset($at->stand()->now[$rung->phone->id]);
-            $rings && ($phones[$rung->phone->id] ??= $rung);
+            $isKept = 0 === $at->since && isset($at->stand()->now[$rung->phone->id]);
+            null === $rung->rings || $isKept || ($phones[$rung->phone->id] ??= $rung);
         }
         $settled = Acts::settling(array_keys($phones));
         $asked = min([\PHP_INT_MAX, ...array_map(static fn(Rung $one): int => $one->from, array_values($phones))]);
@@ -154,9 +153,10 @@ final class QueueStands implements Question
             $does = null === $rung->phone->outside?->mailbox ? self::ANSWERS : self::WITH_MAILBOX;
             foreach ($does as $one) {
                 $acts = $settled->then(
-                    Acts::ringing([
-                        $phone => new PhoneAssumption($phone, $one, Behaviour::Answers === $one ? 0 : null),
-                    ]),
+                    Acts::ringing(
+                        [$phone => new PhoneAssumption($phone, $one, Behaviour::Answers === $one ? 0 : null)],
+                        $at->since,
+                    ),
                 );
                 $takes[] = [$acts, (int) $rung->rings - $asked];
             }
