@@ -134,7 +134,7 @@ abstract class ApiTestCase extends WebTestCase
     protected function undo(string $direction = 'undo'): array
     {
         return $this->send('POST', '/api/plans/draft/' . $direction, [
-            'edit' => $this->send('GET', '/api/plans/draft')[$direction]['edit'] ?? 1,
+            'edit' => $this->outline()[$direction]['edit'] ?? 1,
         ]);
     }
 
@@ -150,14 +150,20 @@ abstract class ApiTestCase extends WebTestCase
         return $this->send('POST', "/api/editions/$number/restore", [], $this->draftRevision());
     }
 
+    /** @return array<string, mixed> of the draft: names and revisions of its elements, what can be undone; without bodies, which take long to check */
+    protected function outline(): array
+    {
+        return $this->send('GET', '/api/plans/draft/outline');
+    }
+
     protected function draftRevision(): int
     {
-        return $this->send('GET', '/api/plans/draft')['revision'];
+        return $this->send('GET', '/api/plans/draft/pending')['revision'];
     }
 
     protected function revision(string $id): int
     {
-        return $this->send('GET', '/api/plans/draft')['revisions'][$id];
+        return $this->outline()['revisions'][$id];
     }
 
     /** @param array<string, mixed> $part */

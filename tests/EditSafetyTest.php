@@ -25,15 +25,9 @@ final class EditSafetyTest extends ApiTestCase
             [$first, $etag, 'true'],
             [$again, $this->header('ETag'), $this->header('Idempotency-Replayed')],
         );
-        self::assertCount(
-            1,
-            array_keys(array_column($this->send('GET', '/api/plans/draft')['elements'], 'name'), 'Night crew', true),
-        );
+        self::assertCount(1, array_keys(array_column($this->outline()['elements'], 'name'), 'Night crew', true));
         $this->send('POST', '/api/plans/draft/elements', self::TEAM, key: 'k-2');
-        self::assertCount(
-            2,
-            array_keys(array_column($this->send('GET', '/api/plans/draft')['elements'], 'name'), 'Night crew', true),
-        );
+        self::assertCount(2, array_keys(array_column($this->outline()['elements'], 'name'), 'Night crew', true));
     }
 
     public function testAKeyIsForOneRequest(): void
@@ -69,7 +63,7 @@ final class EditSafetyTest extends ApiTestCase
     {
         $this->change('team_port', ['memberSeconds' => 9]);
         $this->change('team_port', ['memberSeconds' => 8]);
-        $edit = $this->send('GET', '/api/plans/draft')['undo']['edit'];
+        $edit = $this->outline()['undo']['edit'];
         $this->send('POST', '/api/plans/draft/undo', ['edit' => $edit]);
         $problem = $this->send('POST', '/api/plans/draft/undo', ['edit' => $edit]);
         $this->assertStatus(412);
@@ -165,7 +159,7 @@ final class EditSafetyTest extends ApiTestCase
             );
             $this->assertStatus(200);
         }
-        self::assertSame([], $this->send('GET', '/api/plans/draft')['unreadable']);
+        self::assertSame([], $this->outline()['unreadable']);
         self::assertSame(0, $command->execute([]));
     }
 

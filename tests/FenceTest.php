@@ -133,6 +133,6 @@ final class FenceTest extends ApiTestCase
             'phones' => [],
         ]);
         $this->assertStatus(409);
-        self::assertNotContains('Somebody', array_column($this->send('GET', '/api/plans/draft')['elements'], 'name'));
+        self::assertNotContains('Somebody', array_column($this->outline()['elements'], 'name'));
     }
 }

@@ -38,7 +38,7 @@ final class JobsTest extends ApiTestCase
         );
         self::assertSame($job, $this->send('GET', '/api/jobs/' . $job['id']));
         self::assertSame([], $this->send('GET', '/api/jobs')['jobs']);
-        self::assertSame('Bring in 2001 people', $this->send('GET', '/api/plans/draft')['undo']['label']);
+        self::assertSame('Bring in 2001 people', $this->outline()['undo']['label']);
     }
 
     public function testWhatCannotBeTakenSaysWhyAndNothingIsChanged(): void

@@ -78,10 +78,10 @@ final class StorageTest extends ApiTestCase
 
     public function testRestoringTheSamePlanIsNoEdit(): void
     {
-        $undo = $this->send('GET', '/api/plans/draft')['undo'];
+        $undo = $this->outline()['undo'];
         $change = $this->restore(1);
         self::assertSame([], $change['elements']);
-        self::assertSame($undo, $this->send('GET', '/api/plans/draft')['undo']);
+        self::assertSame($undo, $this->outline()['undo']);
     }
 
     public function testThePlanIsLoadedOnceUnlessAskedAgain(): void
