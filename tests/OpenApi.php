@@ -88,8 +88,42 @@ final class OpenApi
         $resolver = $validator->resolver();
         Assert::assertNotNull($resolver);
         $resolver->registerRaw((string) json_encode(self::$document), self::ID);
-        $resolver->registerRaw((string) file_get_contents(__DIR__ . '/../core/schema/plan.schema.json'));
+        $schema = (string) file_get_contents(__DIR__ . '/../core/schema/plan.schema.json');
+        Assert::assertDoesNotMatchRegularExpression(
+            '/:\s*\{\s*\}/',
+            $schema,
+            'An empty object would come back as a list.',
+        );
+        $plan = json_decode($schema, true);
+        foreach (['element' => 'kind', 'step' => 'do'] as $name => $property) {
+            $plan['$defs'][$name] = self::toldApart($plan['$defs'], $plan['$defs'][$name]['oneOf'], $property);
+        }
+        $resolver->registerRaw((string) json_encode($plan));
 
         return $validator;
+    }
+
+    /**
+     * One of several that a property tells apart: the same in other words, and the others are not looked at.
+     *
+     * @param array<string, array<string, mixed>> $definitions
+     * @param list<array{'$ref': string}>         $choices
+     *
+     * @return array<string, mixed>
+     */
+    private static function toldApart(array $definitions, array $choices, string $property): array
+    {
+        $all = $names = [];
+        foreach ($choices as $choice) {
+            $names[] = $name = $definitions[basename($choice['$ref'])]['properties'][$property]['const'];
+            $all[] = ['if' => ['properties' => [$property => ['const' => $name]]], 'then' => $choice];
+        }
+
+        return [
+            'type' => 'object',
+            'required' => [$property],
+            'properties' => [$property => ['enum' => $names]],
+            'allOf' => $all,
+        ];
     }
 }
