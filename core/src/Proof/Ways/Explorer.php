@@ -260,7 +260,11 @@ final class Explorer
         }
         foreach ($walk->events() as $event) {
             $what = $event->happening;
-            foreach ($what instanceof QueueEntered ? $this->agentsPhones($what->queue) : [] as $phone) {
+            // Some queues are entered only while an agent can be reached.
+            $looks =
+                $what instanceof QueueEntered &&
+                true === $this->plan->get(Queue::class, $what->queue)?->admission->needsAgent;
+            foreach ($looks ? $this->agentsPhones($what->queue) : [] as $phone) {
                 $looked[$phone] = max($looked[$phone] ?? 0, $event->second);
             }
             if ($what instanceof SentOn && null !== $what->number) {
