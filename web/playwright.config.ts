@@ -1,12 +1,16 @@
+import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
 
 /** One server with a database of its own for each worker: tests side by side do not meet. */
 const servers = (process.env.MEANDROS_URLS ?? 'http://127.0.0.1:8080').split(' ');
 
+/** Debian's Chromium without a window: it takes a third less time than the one with. */
+const SHELL = '/usr/bin/chromium-headless-shell';
+
 export default defineConfig({
     testDir: 'e2e',
     timeout: 45_000,
-    fullyParallel: false,
+    fullyParallel: true,
     workers: servers.length,
     // A busy machine may stall a browser; a test that passes only the second time is reported as flaky.
     retries: 1,
@@ -19,7 +23,7 @@ export default defineConfig({
         timezoneId: 'Europe/London',
         colorScheme: 'light',
         launchOptions: {
-            executablePath: '/usr/bin/chromium',
+            executablePath: existsSync(SHELL) ? SHELL : '/usr/bin/chromium',
             args: [
                 '--no-sandbox',
                 '--lang=en-GB',

@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
+import { axeClean } from './axe';
 import { address, choose, saved, sentence, startOver } from './helpers';
 
 test.beforeEach(({ request }) => startOver(request));
@@ -12,9 +12,6 @@ async function assume(page: Page, label: string, text: string) {
     await page.getByLabel(label, { exact: true }).fill(text);
     await page.keyboard.press('Escape');
 }
-
-const axeClean = async (page: Page, within: string) =>
-    expect((await new AxeBuilder({ page }).include(within).analyze()).violations).toEqual([]);
 
 test('a word is said at the menu, and words are added by keyboard', async ({ page }) => {
     await page.goto(address('/journeys/jrn_office_menu', OFFICE));
