@@ -59,6 +59,47 @@ final class ExpectationApiTest extends ApiTestCase
         $this->assertStatus(404);
     }
 
+    public function testInTheBackgroundItIsHeldWhateverPhonesDo(): void
+    {
+        $journey = [
+            'kind' => 'journey',
+            'name' => 'Lost when busy',
+            'steps' => [
+                [
+                    'id' => 's1',
+                    'do' => 'ring',
+                    'target' => 'per_reception',
+                    'seconds' => 20,
+                    'exits' => [['on' => 'busy', 'steps' => [['id' => 's2', 'do' => 'end']]]],
+                ],
+                ['id' => 's3', 'do' => 'message', 'mailbox' => 'mbx_reception'],
+            ],
+        ];
+        $added = $this->send('POST', '/api/plans/draft/elements', $journey);
+        $this->assertStatus(201);
+        $this->change('num_exception_berths', ['target' => (string) array_key_first($added['elements'])]);
+        $promise = ['that' => 'ends with', 'outcomes' => ['person', 'message']];
+        $added = $this->send(
+            'POST',
+            '/api/plans/draft/elements',
+            ['when' => null, 'promise' => $promise] + self::PROMISE,
+        );
+        $id = (string) array_key_first($added['elements']);
+        $quick = $this->send('GET', "/api/plans/draft/expectations/$id");
+        self::assertSame(['kept', 'ring on'], [$quick['state'], $quick['phones']]);
+
+        $job = $this->send('POST', '/api/plans/draft/expectations/in-full');
+        $this->assertStatus(202);
+        $job = $this->send('GET', '/api/jobs/' . $job['id']);
+        self::assertSame(['expectations', 'done'], [$job['kind'], $job['state']]);
+        $held = array_column($job['result']['expectations'], null, 'id');
+        self::assertSame(['broken', 'whatever they do'], [$held[$id]['state'], $held[$id]['phones']]);
+        self::assertSame(['busy'], array_column($held[$id]['breaches'], 'phones'));
+        self::assertSame('no matter', $held['exp_accounts']['phones']);
+        $this->send('POST', '/api/plans/99/expectations/in-full');
+        $this->assertStatus(404);
+    }
+
     public function testAnAnswerBecomesAnExpectation(): void
     {
         $suggested = $this->send('POST', '/api/expected', ['to' => self::BOOKINGS, 'at' => '2026-11-23T10:30']);

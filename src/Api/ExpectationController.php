@@ -8,12 +8,15 @@ use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Proof\Promised\Suggestion;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\Router;
+use Meandros\Server\Jobs\HoldPromises;
+use Meandros\Server\Jobs\Jobs;
 use Meandros\Server\Proof\HeldPromises;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
 /** Whether the expectations of a plan are kept, for a year from now on. */
@@ -27,6 +30,7 @@ final readonly class ExpectationController
         private HeldPromises $held,
         private Router $router,
         private Live $live,
+        private Jobs $jobs,
     ) {}
 
     /** @throws NotFound */
@@ -38,6 +42,22 @@ final readonly class ExpectationController
         return new JsonResponse([
             'expectations' => $this->held->reports($plan, $plan->all(Expectation::class), self::WAITED),
         ]);
+    }
+
+    /**
+     * Looks at all of them in full, in the background.
+     *
+     * @throws InvalidData
+     * @throws NotFound
+     */
+    #[Route('/api/plans/{which}/expectations/in-full', methods: ['POST'])]
+    public function inFull(string $which, Request $request): JsonResponse
+    {
+        JsonBody::nothing($request);
+        $this->plans->get($which);
+        $job = $this->jobs->start(HoldPromises::NAME, 'Hold all expectations, whatever phones do', ['in' => $which]);
+
+        return new JsonResponse($job->toJson(), Response::HTTP_ACCEPTED);
     }
 
     /**

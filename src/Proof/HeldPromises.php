@@ -52,6 +52,32 @@ final readonly class HeldPromises
         );
     }
 
+    /**
+     * All that may take its time: also where phones do something else than ring on, and for every number.
+     *
+     * @param \Closure(int, int): void $progress is told how many expectations were looked at, and of how many
+     *
+     * @return list<array{state: string, ...}> one each
+     */
+    public function inFull(Plan $plan, \Closure $progress): array
+    {
+        [$from, $until] = $this->stretch();
+        $holding = new Holding(new Fares($plan, $from, $until, $this->live->state($plan, $from)));
+        $report = new PromiseReport($plan, $from, $until);
+        $expectations = $plan->all(Expectation::class);
+        $reports = [];
+        foreach ($expectations as $i => $one) {
+            $goOn = static function () use ($progress, $i, $expectations): bool {
+                $progress($i, \count($expectations));
+
+                return true;
+            };
+            $reports[] = $report->of($holding->whateverPhonesDo($holding->hold($one, $goOn), $goOn));
+        }
+
+        return $reports;
+    }
+
     /** @return array{int, int} from now on */
     private function stretch(): array
     {

@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Promised\Breach;
 use Meandros\Core\Proof\Promised\Held;
+use Meandros\Core\Proof\Promised\Keepings;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
 
@@ -48,6 +49,11 @@ final readonly class PromiseReport
             },
             'isComplete' => $held->isComplete,
             'left' => $held->left,
+            'phones' => match (true) {
+                [] === Keepings::phones($held->expectation->promise) => 'no matter',
+                $held->whatever => 'whatever they do',
+                default => 'ring on',
+            },
             'ways' => \count($held->breaches),
             'breaches' => array_map($this->breach(...), \array_slice($held->breaches, 0, self::MOST)),
         ];

@@ -1,17 +1,14 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Progress } from 'antd';
-import { useState } from 'react';
+import { Button } from 'antd';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
 import type { CoverageTotals, NumberElement } from '../api/types';
 import { toTrialCall, useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
-import { useWrite } from '../plan/writes';
+import { JobProgress } from '../ui/JobProgress';
 import { type Column, LongTable } from '../ui/LongTable';
+import { isAtWork, useJob } from '../ui/useJob';
 import styles from './coverage.module.css';
 import { hoursOf, REACHES } from './reach';
-
-const LOOK_AGAIN = 400;
 
 interface Line {
     number: NumberElement;
@@ -21,29 +18,12 @@ interface Line {
 /** All numbers over the year, in figures, those for which least is done first. Looked through in the background. */
 export function CoverageBoard({ year }: { year: number }) {
     const { moment } = useMoment();
-    const queries = useQueryClient();
-    const told = useWrite();
     const plan = usePlan();
-    const [started, setStarted] = useState<{ job: number; year: number; stamp: number | undefined }>();
-    const job = useQuery({
-        queryKey: ['job', started?.job],
-        queryFn: () => ask(api.GET('/api/jobs/{job}', { params: { path: { job: started?.job ?? 0 } } })),
-        enabled: started !== undefined,
-        refetchInterval: ({ state }) =>
-            state.data && state.data.state !== 'waiting' && state.data.state !== 'running' ? false : LOOK_AGAIN,
-    }).data;
-    const isAtWork = job?.state === 'waiting' || job?.state === 'running';
-    const start = async () => {
-        const made = await told(() =>
+    const { job, started, start, stop } = useJob<{ year: number; stamp: number | undefined }>();
+    const look = () =>
+        start({ year, stamp: plan?.stamp }, () =>
             ask(api.POST('/api/coverage-board', { body: { call: toTrialCall(moment), year } })),
         );
-        if (made) setStarted({ job: made.id, year, stamp: plan?.stamp });
-    };
-    const stop = async () => {
-        if (!job) return;
-        await ask(api.POST('/api/jobs/{job}/cancel', { params: { path: { job: job.id } } }));
-        queries.invalidateQueries({ queryKey: ['job', job.id] });
-    };
     const found = job?.state === 'done' ? (job.result as { numbers: (CoverageTotals & { id: string })[] }).numbers : [];
     const lines = found.flatMap((totals) => {
         const number = plan?.get('number', totals.id);
@@ -54,22 +34,10 @@ export function CoverageBoard({ year }: { year: number }) {
         <section className="sheet" aria-label="All numbers over the year">
             <h2>All numbers over {started?.year ?? year}</h2>
             <div className="line-row wrap">
-                <Button onClick={start} loading={isAtWork}>
+                <Button onClick={look} loading={isAtWork(job)}>
                     {started ? 'Look again' : 'Look through all numbers'}
                 </Button>
-                {isAtWork && (
-                    <>
-                        <Progress
-                            style={{ width: 240 }}
-                            size="small"
-                            aria-label="How many numbers were looked at"
-                            percent={job.of === 0 ? 0 : Math.round((100 * job.done) / job.of)}
-                        />
-                        <Button size="small" onClick={stop}>
-                            Stop
-                        </Button>
-                    </>
-                )}
+                <JobProgress job={job} label="How many numbers were looked at" onStop={stop} />
                 <span role="status" className="quiet">
                     {job?.state === 'cancelled' && 'Stopped.'}
                     {job?.state === 'failed' && 'It could not be done.'}

@@ -5,12 +5,14 @@ import styles from './expectations.module.css';
 import { Held } from './Held';
 import { PromiseFields } from './PromiseFields';
 import { TimesFields } from './TimesFields';
+import type { useInFull } from './useExpectations';
 
 /** A promise as a sentence, the parts it is made of, and what became of it. */
 export function ExpectationEditor({
     held,
+    inFull,
     ...props
-}: EditorProps<Expectation> & { held: HeldExpectation | undefined }) {
+}: EditorProps<Expectation> & { held: HeldExpectation | undefined; inFull: ReturnType<typeof useInFull> }) {
     return (
         <>
             {held && (
@@ -24,7 +26,7 @@ export function ExpectationEditor({
                 <TimesFields {...props} />
                 <PromiseFields {...props} />
             </div>
-            {held ? <Held held={held} /> : <p className="quiet">Looking through the coming year …</p>}
+            {held ? <Held held={held} inFull={inFull} /> : <p className="quiet">Looking through the coming year …</p>}
         </>
     );
 }

@@ -2,7 +2,7 @@ import { useCallback } from 'react';
 import type { HeldExpectation } from '../api/types';
 import { ElementScreen } from '../ui/ElementScreen';
 import { ExpectationEditor } from './ExpectationEditor';
-import { useExpectations } from './useExpectations';
+import { useExpectations, useInFull } from './useExpectations';
 
 const STATES: Record<HeldExpectation['state'], { mark: string; words: string }> = {
     kept: { mark: '✓', words: 'kept' },
@@ -14,6 +14,7 @@ const STATES: Record<HeldExpectation['state'], { mark: string; words: string }> 
 /** Promises about calls, each held against every moment of the coming year. */
 export function ExpectationsScreen() {
     const { data } = useExpectations();
+    const inFull = useInFull();
     const rank = useCallback((one: { id: string }) => (data?.get(one.id)?.state === 'broken' ? 0 : 1), [data]);
     return (
         <ElementScreen
@@ -30,7 +31,7 @@ export function ExpectationsScreen() {
                     )
                 );
             }}
-            editor={(props) => <ExpectationEditor {...props} held={data?.get(props.value.id)} />}
+            editor={(props) => <ExpectationEditor {...props} held={data?.get(props.value.id)} inFull={inFull} />}
         />
     );
 }

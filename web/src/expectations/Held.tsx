@@ -4,11 +4,13 @@ import type { HeldExpectation } from '../api/types';
 import { NO_ACTS, useMoment } from '../moment/useMoment';
 import { momentWords } from '../ui/when';
 import styles from './expectations.module.css';
+import { InFull } from './InFull';
+import type { useInFull } from './useExpectations';
 
 type Breach = HeldExpectation['breaches'][number];
 
 /** What became of a promise: kept, or every way in which it is not. */
-export function Held({ held }: { held: HeldExpectation }) {
+export function Held({ held, inFull }: { held: HeldExpectation; inFull: ReturnType<typeof useInFull> }) {
     return (
         <section aria-label="What became of it" aria-live="polite">
             <h2>{TITLES[held.state]}</h2>
@@ -20,6 +22,7 @@ export function Held({ held }: { held: HeldExpectation }) {
                     Callers may press more than was tried: not every sequence of keys was looked at.
                 </p>
             )}
+            <InFull phones={held.phones} inFull={inFull} />
             {held.left > 0 && (
                 <p className="quiet">There was no time to look at {held.left} of its numbers: this is not all.</p>
             )}

@@ -3,11 +3,13 @@ import { Button, Progress } from 'antd';
 import { useCallback, useEffect, useState } from 'react';
 import { api, ask } from '../api/client';
 import type { Job } from '../api/types';
+import { isAtWork } from './useJob';
 
 const LOOK_AGAIN = 500;
 const JOBS = ['jobs'];
 const NONE: Job[] = [];
-const isAtWork = (job: Job) => job.state === 'waiting' || job.state === 'running';
+/** Whoever looks at coverage and expectations sees them there. */
+const ON_THEIR_SCREEN: Job['kind'][] = ['coverage', 'expectations'];
 
 /** Long work in the background, on every screen: how far it is, giving it up, and what came of it. */
 export function JobsNotice() {
@@ -16,9 +18,8 @@ export function JobsNotice() {
     useEffect(
         () =>
             setWatched((before) => {
-                // Whoever looks at coverage sees it there.
                 const fresh = jobs
-                    .filter((job) => job.kind !== 'coverage')
+                    .filter((job) => !ON_THEIR_SCREEN.includes(job.kind))
                     .map((job) => job.id)
                     .filter((id) => !before.includes(id));
                 return fresh.length === 0 ? before : [...before, ...fresh];

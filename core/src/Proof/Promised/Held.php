@@ -14,6 +14,7 @@ final readonly class Held
      * @param bool         $applies    whether it names any call at all
      * @param bool         $isComplete whether all of them were looked at
      * @param int          $left       numbers that could not be looked at
+     * @param bool         $whatever   whether it was also looked at where phones do something else than ring on
      */
     public function __construct(
         public Expectation $expectation,
@@ -21,6 +22,7 @@ final readonly class Held
         public bool $applies,
         public bool $isComplete,
         public int $left,
+        public bool $whatever = false,
     ) {}
 
     public function isKept(): bool

@@ -89,7 +89,7 @@ final class Holding
         // What phones do is looked at where there is time: it does not make a promise one that was not looked at.
         return [null] === $phones
             ? new Held($expectation, $breaches, $applies, $isComplete, $left)
-            : new Held($expectation, $breaches, $applies, $isComplete && 0 === $left, $sofar->left);
+            : new Held($expectation, $breaches, $applies, $isComplete && 0 === $left, $sofar->left, true);
     }
 
     /** @return array{list<list<string>>, bool} keys that are pressed, and whether these are all */
