@@ -15,7 +15,6 @@ use Meandros\Core\Reading\Limits;
 final readonly class Assumptions
 {
     public const EVERY_PHONE = '*';
-    private const MOST_SECONDS = 14400;
 
     /** Whether phones do something else in the course of the call. */
     private bool $change;
@@ -67,7 +66,7 @@ final readonly class Assumptions
         $phones = $said = [];
         foreach ($in->items(Limits::ASSUMPTIONS) as $item) {
             $item->onlyFields(['who', 'does', 'after', 'from']);
-            $from = $item->field('from')->whole(0, self::MOST_SECONDS, 'seconds', 0);
+            $from = $item->field('from')->whole(0, TrialCall::MOST_SECONDS, 'seconds', 0);
             $who = $item->field('who')->once($said[$from] ?? []);
             /** @var Behaviour $does */
             $does = $item->field('does')->oneOf(Behaviour::class, Behaviour::Answers);

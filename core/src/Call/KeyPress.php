@@ -9,7 +9,7 @@ use Meandros\Core\Reading\Input;
 /** What a caller does at one menu: presses keys, one or the digits of an extension, or says words. */
 final readonly class KeyPress
 {
-    private const MOST_KEYS = 24;
+    public const MOST_KEYS = 24;
     private const MOST_WORDS = 80;
     private const MOST_SECONDS = 600;
 

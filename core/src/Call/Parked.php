@@ -31,7 +31,7 @@ final readonly class Parked
         $in->onlyFields(['takenAfter', 'by', 'taken']);
 
         return new self(
-            $in->field('takenAfter')->optionalWhole(0, 14400, 'seconds'),
+            $in->field('takenAfter')->optionalWhole(0, TrialCall::MOST_SECONDS, 'seconds'),
             $in->field('by')->reference(),
             array_map(
                 static fn(Input $item): string => $item->exactText(6),

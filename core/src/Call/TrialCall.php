@@ -7,6 +7,9 @@ namespace Meandros\Core\Call;
 /** A call to try: what is dialled, from whom, and when. */
 final readonly class TrialCall
 {
+    /** No call goes on for longer. */
+    public const MOST_SECONDS = 14_400;
+
     /**
      * @param string $dialled a number of the plan in E.164, or an extension
      * @param int    $instant Unix seconds at which the call arrives

@@ -34,7 +34,6 @@ final class Walk
 {
     /** Steps that it may come to again; those that it comes to for the first time are not counted. */
     public const MOST_REPEATS = 250;
-    public const MOST_SECONDS = 14400;
 
     private int $second = 0;
     private int $keysTaken = 0;
@@ -297,12 +296,12 @@ final class Walk
         $leg = $this->firstLeg();
         $legEnds = null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg];
         $interrupt = $this->interruptAt ?? \PHP_INT_MAX;
-        $this->second = min($until, $patience, $legEnds, $interrupt, self::MOST_SECONDS);
+        $this->second = min($until, $patience, $legEnds, $interrupt, TrialCall::MOST_SECONDS);
         // Whoever gives up in the second in which something happens is gone before it does.
         if ($patience === $this->second) {
             throw CallOver::givenUp();
         }
-        if (self::MOST_SECONDS === $this->second) {
+        if (TrialCall::MOST_SECONDS === $this->second) {
             throw CallOver::stopped(Stop::Seconds);
         }
         if (null !== $leg && $legEnds === $this->second) {
@@ -324,7 +323,7 @@ final class Walk
                 $this->patience(),
                 null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg],
                 $this->interruptAt ?? \PHP_INT_MAX,
-                self::MOST_SECONDS,
+                TrialCall::MOST_SECONDS,
             ) - $this->second,
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Step;
 
+use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Step;
@@ -48,7 +49,7 @@ final class ParkWalker implements StepWalker
             ),
         );
         $walk->pass(
-            $isTaken ? (int) $parked->takenAfter : (0 === $step->seconds ? Walk::MOST_SECONDS : $step->seconds),
+            $isTaken ? (int) $parked->takenAfter : (0 === $step->seconds ? TrialCall::MOST_SECONDS : $step->seconds),
         );
 
         return $isTaken

@@ -19,9 +19,6 @@ final class MenuKeys implements Question
 {
     use Usual;
 
-    /** Digits of which no extension consists. */
-    private const LONGEST = 24;
-
     public function about(Asking $at): ?string
     {
         \assert($at->what instanceof Asked);
@@ -86,7 +83,7 @@ final class MenuKeys implements Question
         return [
             ...array_map(static fn(string $key): array => ctype_digit($key) ? [$key . '#', $key] : [$key, $key], $keys),
             ...array_map(static fn(string $digits): array => [$digits . '#', $digits], array_values($extensions)),
-            [null === $wrong || ctype_digit($wrong) ? '**' : $wrong, str_repeat('9', self::LONGEST)],
+            [null === $wrong || ctype_digit($wrong) ? '**' : $wrong, str_repeat('9', KeyPress::MOST_KEYS)],
         ];
     }
 }
