@@ -335,7 +335,9 @@ final class Explorer
             ]),
             $this->bySecond ? (string) $stand->walk->second() : '',
         ]);
-        $stand->place = $place . ' ' . $stand->walk->second();
+        // A run that is shared goes on from where its own presses were counted.
+        $pressed = [\count($stand->acts->keys), \count($stand->acts->meanwhile)];
+        $stand->place = implode(' ', [$place, $stand->walk->second(), ...$pressed]);
         [$now, $reached] = [$stand->now, array_keys($stand->reached)];
         ksort($now);
         sort($reached);
