@@ -64,7 +64,7 @@ final class SharedDraftTest extends ApiTestCase
             self::assertStringContainsString('rings Bea Longstaff for 15 s', $this->sentence());
             $team = self::getContainer()->get(Draft::class)->plan()->find('team_port');
             self::assertInstanceOf(Team::class, $team);
-            self::assertSame($seconds, $team->memberSeconds);
+            self::assertSame($seconds, $team->order->memberSeconds);
         }
         $this->change('que_bookings', ['name' => 'Reservations queue']);
         self::assertStringContainsString('waits in Reservations queue', $this->sentence());
@@ -103,7 +103,7 @@ final class SharedDraftTest extends ApiTestCase
         $seconds = static function (): ?int {
             $team = self::getContainer()->get(Draft::class)->plan()->find('team_port');
 
-            return $team instanceof Team ? $team->memberSeconds : null;
+            return $team instanceof Team ? $team->order->memberSeconds : null;
         };
         $this->change('team_port', ['memberSeconds' => 11]);
         self::assertSame(11, $seconds());

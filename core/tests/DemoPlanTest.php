@@ -60,7 +60,7 @@ final class DemoPlanTest extends TestCase
         }
         self::assertCount(
             2,
-            array_unique(array_map(static fn(Site $site): string => $site->zone, self::$plan->all(Site::class))),
+            array_unique(array_map(static fn(Site $site): string => $site->place->zone, self::$plan->all(Site::class))),
         );
         self::assertSame(
             ['key-promised-missing at jrn_port'],
@@ -120,11 +120,11 @@ final class DemoPlanTest extends TestCase
         foreach (self::$plan->all(Number::class) as $number) {
             self::assertMatchesRegularExpression(
                 '/^\+44(1632960\d{3}|2079460\d{3}|8081570\d{3})$|^\+33(19900|26191)\d{4}$/',
-                $number->number,
+                $number->range->number,
             );
         }
         foreach (self::$plan->all(Person::class) as $person) {
-            foreach ($person->phones as $phone) {
+            foreach ($person->reach->phones as $phone) {
                 self::assertMatchesRegularExpression(
                     '/^(\+447700900\d{3}|\+3363998\d{4})?$/',
                     (string) $phone->number(),

@@ -157,7 +157,7 @@ final readonly class CoverageController
         }
         $year = self::year($request);
         $site = $who instanceof Person ? $plan->get(Site::class, $who->site) : null;
-        $zone = ($site ?? ($plan->all(Site::class)[0] ?? null))->zone ?? 'UTC';
+        $zone = ($site ?? ($plan->all(Site::class)[0] ?? null))->place->zone ?? 'UTC';
         [$from, $until] = YearPicture::instants($zone, $year);
         [$found, $left] = Rung::find($plan, $id, $this->all($plan, $from, $until), $this->whileThereIsTime());
 
@@ -182,7 +182,7 @@ final readonly class CoverageController
         $plan = $this->plans->get($which);
         $number = $plan->get(Number::class, $id) ?? throw new NotFound('There is no such number in this plan.');
         $year = self::year($request);
-        $zone = $plan->get(Site::class, $number->site)->zone ?? 'UTC';
+        $zone = $plan->get(Site::class, $number->line->site)->place->zone ?? 'UTC';
         [$from, $until] = YearPicture::instants($zone, $year);
         $coverage = $this->all($plan, $from, $until)->of($number);
         $files = new CoverageFiles($plan, $number, $coverage, $zone, $this->now->second());
@@ -241,12 +241,12 @@ final readonly class CoverageController
     /** @return array<string, mixed> */
     private static function changed(Changed $changed, Plan $plan, CourseWords $words, int $from, int $until): array
     {
-        $zone = $plan->get(Site::class, $changed->number->site)->zone ?? 'UTC';
+        $zone = $plan->get(Site::class, $changed->number->line->site)->place->zone ?? 'UTC';
 
         return [
             'id' => $changed->number->id(),
             'name' => $changed->number->name(),
-            'number' => $changed->number->example(),
+            'number' => $changed->number->range->example(),
             'changes' => ImpactReport::of($changed->changes, $words, $from, $until, $zone),
         ];
     }

@@ -81,10 +81,16 @@ final readonly class DirectoryController
     /** @return list<array{person: string, reason: string}> */
     private static function notListed(Plan $plan): array
     {
-        $people = array_filter($plan->all(Person::class), static fn(Person $person): bool => !$person->listing->on);
+        $people = array_filter(
+            $plan->all(Person::class),
+            static fn(Person $person): bool => !$person->known->listing->on,
+        );
 
         return array_map(
-            static fn(Person $person): array => ['person' => $person->id(), 'reason' => $person->listing->reason],
+            static fn(Person $person): array => [
+                'person' => $person->id(),
+                'reason' => $person->known->listing->reason,
+            ],
             \array_slice(array_values($people), 0, self::MOST_ROWS),
         );
     }

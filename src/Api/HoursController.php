@@ -55,7 +55,7 @@ final readonly class HoursController
             $reading = $running->read($hours, $instant);
             $states[$hours->id()] = [
                 'state' => $reading->state,
-                'open' => $hours->state($reading->state)->open ?? false,
+                'open' => $hours->states->find($reading->state)->open ?? false,
                 'because' => $reading->decision->toJson(),
                 'reason' => ucfirst(StateReason::words($reading, $zone)),
                 'since' => null === $reading->since ? null : Moment::format($reading->since, $zone),
@@ -143,7 +143,7 @@ final readonly class HoursController
             $request,
             function (Input $in) use ($hours, $running): array {
                 $in->onlyFields(['ics', 'state']);
-                $state = $hours->state($in->field('state')->text(64));
+                $state = $hours->states->find($in->field('state')->text(64));
                 if (null === $state) {
                     $in->field('state')->complain('no-such-state', ['hours' => $hours->name()]);
                 }
@@ -153,7 +153,7 @@ final readonly class HoursController
                 );
 
                 return (new SpecialDayImport($running))
-                    ->preview($hours, $file, $state->key ?? $hours->default)
+                    ->preview($hours, $file, $state->key ?? $hours->states->default)
                     ->toJson();
             },
             JsonBody::FILE,

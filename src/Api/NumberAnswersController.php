@@ -54,7 +54,7 @@ final readonly class NumberAnswersController
             if (null !== $number) {
                 $trace = $this->router->trace(
                     $asked->plan,
-                    $asked->call->to($number->example()),
+                    $asked->call->to($number->range->example()),
                     $asked->assumptions,
                     $live,
                 );

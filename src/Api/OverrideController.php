@@ -64,7 +64,7 @@ final readonly class OverrideController
                 return null;
             }
             $state = $in->field('state')->text(64);
-            if (null === $hours->state($state)) {
+            if (null === $hours->states->find($state)) {
                 $in->field('state')->complain('hours-without-state', ['hours' => $hours->name(), 'state' => $state]);
             }
             $ends = $in->field('ends')->text(20);
@@ -150,8 +150,8 @@ final readonly class OverrideController
             'hours' => $row->hours,
             'hoursName' => $hours?->name() ?? $row->hours,
             'state' => $row->state,
-            'stateName' => $hours?->state($row->state)->name ?? $row->state,
-            'open' => $hours?->state($row->state)->open ?? false,
+            'stateName' => $hours?->states->find($row->state)->name ?? $row->state,
+            'open' => $hours?->states->find($row->state)->open ?? false,
             'reason' => $row->reason,
             'who' => $row->who,
             'zone' => $zone,

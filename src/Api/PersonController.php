@@ -97,7 +97,7 @@ final readonly class PersonController
                     throw InvalidData::at('/to/' . $i, 'not-other-people');
                 }
                 $people[] = $copied = RuleCopy::to($from, $to);
-                $missing = \count($from->rules) - \count($copied->rules);
+                $missing = \count($from->reach->rules) - \count($copied->reach->rules);
                 if ($missing > 0) {
                     $leftOut[] = ['person' => $to->name(), 'rules' => $missing];
                 }

@@ -45,7 +45,7 @@ final readonly class PinController
             throw new NotFound(\sprintf('There is no mailbox "%s" in the draft.', Input::quote($mailbox)));
         }
         $extensions = array_map(
-            static fn(string $owner): string => $plan->get(Person::class, $owner)->extension ?? '',
+            static fn(string $owner): string => $plan->get(Person::class, $owner)->known->extension ?? '',
             $element->owners,
         );
         $pin = JsonBody::read($request, static function (Input $in) use ($extensions): ?string {

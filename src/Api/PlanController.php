@@ -143,7 +143,7 @@ final readonly class PlanController
     {
         $numbers = [];
         foreach ($plan->all(Number::class) as $number) {
-            $numbers[$number->number] = PhoneNumber::international($number->number);
+            $numbers[$number->range->number] = PhoneNumber::international($number->range->number);
         }
 
         return $numbers;

@@ -46,7 +46,7 @@ final class RungPicture
             'lines' => array_map(
                 static fn(array $one): array => [
                     'numbers' => array_map(static fn(Number $number): string => $number->name(), $one[0]),
-                    'number' => $one[0][0]->example(),
+                    'number' => $one[0][0]->range->example(),
                     'when' => TimesWords::of(Times::of($one[1], $from, $until, $zone)),
                     'seconds' => self::seconds($one[1]),
                     'first' => Moment::format($one[1][0][0], $zone),

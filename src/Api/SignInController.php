@@ -46,7 +46,7 @@ final readonly class SignInController
     public function set(string $queue, string $person, Request $request): JsonResponse
     {
         $members =
-            $this->plans->get('draft')->get(Queue::class, $queue)->members ??
+            $this->plans->get('draft')->get(Queue::class, $queue)->agents->members ??
             throw new NotFound(\sprintf('There is no queue "%s" in the plan.', Input::quote($queue)));
         if ([] === array_filter($members, static fn(QueueMember $member): bool => $member->who === $person)) {
             throw new NotFound(\sprintf('"%s" is no agent of that queue.', Input::quote($person)));

@@ -86,7 +86,7 @@ final readonly class StatusController
 
     private static function zone(?Plan $plan, string $person): string
     {
-        return $plan?->get(Site::class, $plan->get(Person::class, $person)?->site)->zone ?? 'UTC';
+        return $plan?->get(Site::class, $plan->get(Person::class, $person)?->site)->place->zone ?? 'UTC';
     }
 
     /** @return array<string, mixed> */

@@ -8,9 +8,6 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Call\TrialCall;
-use Meandros\Core\Plan\Element\Hours;
-use Meandros\Core\Plan\Element\Number;
-use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Json\ZoneReader;
@@ -50,7 +47,7 @@ final readonly class TrialCallRequest
         $plan = null === $element ? $plan : $plan->with($element);
         $to = $in->field('to')->text(64);
         $site = self::siteOf($plan, $to);
-        $zone = $in->field('zone')->isGiven() ? ZoneReader::read($in->field('zone')) : $site->zone ?? 'UTC';
+        $zone = $in->field('zone')->isGiven() ? ZoneReader::read($in->field('zone')) : $site->place->zone ?? 'UTC';
         $call = new TrialCall(
             self::dialled($in->field('to'), $to, $plan, $site),
             self::caller($in->field('from'), $site),
@@ -67,13 +64,7 @@ final readonly class TrialCallRequest
 
     private static function siteOf(Plan $plan, string $to): ?Site
     {
-        $element = $plan->dialled($to) ?? $plan->find($to);
-        $site =
-            $element instanceof Number || $element instanceof Person || $element instanceof Hours
-                ? $plan->get(Site::class, $element->site)
-                : null;
-
-        return $site ?? ($plan->all(Site::class)[0] ?? null);
+        return $plan->siteOf($plan->dialled($to) ?? $plan->find($to)) ?? ($plan->all(Site::class)[0] ?? null);
     }
 
     private static function dialled(Input $in, string $text, Plan $plan, ?Site $site): string
@@ -86,7 +77,11 @@ final readonly class TrialCallRequest
             return $text;
         }
 
-        return self::orComplain($in, static fn(): string => PhoneNumber::parse($text, $site->country ?? 'ZZ'), '');
+        return self::orComplain(
+            $in,
+            static fn(): string => PhoneNumber::parse($text, $site->place->country ?? 'ZZ'),
+            '',
+        );
     }
 
     private static function caller(Input $in, ?Site $site): Caller
@@ -95,7 +90,7 @@ final readonly class TrialCallRequest
 
         return self::orComplain(
             $in,
-            static fn(): Caller => Caller::parse($in->optionalText(40), $site->country ?? 'ZZ'),
+            static fn(): Caller => Caller::parse($in->optionalText(40), $site->place->country ?? 'ZZ'),
             $withheld,
         );
     }

@@ -87,7 +87,7 @@ final class YearReport
         return array_values(
             array_map(
                 static fn(State $state): string => $state->key,
-                array_filter($hours->states, static fn(State $state): bool => $state->open),
+                array_filter($hours->states->all, static fn(State $state): bool => $state->open),
             ),
         );
     }

@@ -56,7 +56,7 @@ final class ForceHours extends Command
         $state = $text($input->getArgument('state'));
         $minutes = $input->getOption('for');
         if (
-            null === $hours?->state($state) ||
+            null === $hours?->states->find($state) ||
             (null !== $minutes && 1 !== preg_match('/^[1-9]\d{0,6}$/D', $text($minutes)))
         ) {
             $output->writeln(

@@ -88,7 +88,7 @@ final class CoverAllNumbers implements JobKind
                 continue;
             }
             $progress->at($i, \count($numbers));
-            $zone = $plan->get(Site::class, $number->site)->zone ?? 'UTC';
+            $zone = $plan->get(Site::class, $number->line->site)->place->zone ?? 'UTC';
             [$from, $until] = YearPicture::instants($zone, $input['year']);
             $all[$zone] ??= new AllNumbers($plan, $call, $from, $until, live: $live);
             $name = $zone . ' ' . AllNumbers::alike($number);

@@ -21,14 +21,14 @@ final class AlertLongerThanWait implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        $longest = $element->waiting->longestSeconds;
-        if ($element->asking->alertSeconds >= $longest && $longest > 1) {
+        $longest = $element->callers->waiting->longestSeconds;
+        if ($element->agents->asking->alertSeconds >= $longest && $longest > 1) {
             $half = intdiv($longest, 2);
             yield Finding::warning(
                 $element,
                 '/asking',
                 'alert-longer-than-wait',
-                ['alert' => $element->asking->alertSeconds, 'longest' => $longest],
+                ['alert' => $element->agents->asking->alertSeconds, 'longest' => $longest],
                 Fix::replace($element, '/asking/alertSeconds', $half, ['half' => $half]),
             );
         }

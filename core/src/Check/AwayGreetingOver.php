@@ -26,7 +26,7 @@ final class AwayGreetingOver implements Check
     {
         $away = $element->greetings->away;
         $zone = $survey->plan->get(Site::class, $survey->plan->get(Person::class, $element->owners[0] ?? null)?->site)
-            ?->zone;
+            ?->place->zone;
         if (null !== $away && null !== $survey->now && Moment::parse($away->until, $zone ?? 'UTC') <= $survey->now) {
             yield Finding::warning(
                 $element,

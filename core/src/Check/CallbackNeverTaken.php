@@ -22,11 +22,11 @@ final class CallbackNeverTaken implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         if (
-            null !== $element->callback &&
-            null === $element->callback->offer->key &&
-            !$element->callback->offer->atTheEnd
+            null !== $element->callers->callback &&
+            null === $element->callers->callback->offer->key &&
+            !$element->callers->callback->offer->atTheEnd
         ) {
-            $key = '1' === $element->waiting->leaveKey ? '2' : '1';
+            $key = '1' === $element->callers->waiting->leaveKey ? '2' : '1';
             yield Finding::warning(
                 $element,
                 '/callback/offer',

@@ -27,10 +27,10 @@ final class CallbackNotCarried implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         $lines = $survey->lines;
-        if (null === $element->callback || !$lines->areKnown()) {
+        if (null === $element->callers->callback || !$lines->areKnown()) {
             return;
         }
-        $chosen = $survey->plan->get(OutsideLine::class, $element->callback->calls->line);
+        $chosen = $survey->plan->get(OutsideLine::class, $element->callers->callback->calls->line);
         $may = array_filter(
             null === $chosen ? $lines->from(null) : [$chosen],
             static fn(OutsideLine $line): bool => [] !==

@@ -43,7 +43,7 @@ final class CallersNotTold implements Check
         $seen = [$journey->id() => true];
         for ($next = [$journey->id()]; null !== ($id = array_shift($next)); ) {
             foreach ($plan->mentioning($id, Kind::Number) as $number) {
-                if ($number instanceof Number && !$number->tellsCaller) {
+                if ($number instanceof Number && !$number->line->tellsCaller) {
                     return $number;
                 }
             }

@@ -22,8 +22,8 @@ final class CallsComeBack implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        foreach ($element->rules as $i => $rule) {
-            foreach ($rule->on ? $rule->then : [] as $name => $outcome) {
+        foreach ($element->reach->rules as $i => $rule) {
+            foreach ($rule->term->on ? $rule->then : [] as $name => $outcome) {
                 if (
                     null !== $outcome->to?->element &&
                     self::comesBack($survey->plan, $element->id(), $outcome->to->element)
@@ -50,8 +50,8 @@ final class CallsComeBack implements Check
         }
         $person = isset($seen[$id]) ? null : $plan->get(Person::class, $id);
         $seen[$id] = true;
-        foreach ($person->rules ?? [] as $rule) {
-            foreach ($rule->on ? $rule->then : [] as $outcome) {
+        foreach ($person->reach->rules ?? [] as $rule) {
+            foreach ($rule->term->on ? $rule->then : [] as $outcome) {
                 if (null !== $outcome->to?->element && self::comesBack($plan, $start, $outcome->to->element, $seen)) {
                     return true;
                 }

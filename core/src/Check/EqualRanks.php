@@ -23,7 +23,7 @@ final class EqualRanks implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        foreach ($element->asked() as $member) {
+        foreach ($element->agents->asked() as $member) {
             foreach ($survey->plan->mentioning($member->who, Kind::Queue) as $other) {
                 if (
                     $other instanceof Queue &&
@@ -50,6 +50,6 @@ final class EqualRanks implements Check
     /** @return array<string, int> those who are on, by person */
     private static function agents(Queue $queue): array
     {
-        return array_flip(array_map(static fn(QueueMember $member): string => $member->who, $queue->asked()));
+        return array_flip(array_map(static fn(QueueMember $member): string => $member->who, $queue->agents->asked()));
     }
 }

@@ -26,7 +26,7 @@ final class ExitWithoutState implements Check
         foreach ($element->steps->everyStep('/steps') as $place => $step) {
             $hours = $step instanceof HoursStep ? $survey->plan->get(Hours::class, $step->hours) : null;
             foreach ($step->exits()->items as $i => $exit) {
-                if (null !== $hours && null === $hours->state($exit->on)) {
+                if (null !== $hours && null === $hours->states->find($exit->on)) {
                     yield Finding::blocking($element, \sprintf('%s/exits/%d', $place, $i), 'exit-without-state', [
                         'hours' => $hours->name(),
                         'state' => $exit->on,

@@ -23,10 +23,10 @@ final class GivenUpNumberRings implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         $target = $survey->plan->find($element->target?->element);
-        if (null !== $element->keptUntil && null !== $target && !($target instanceof Journey)) {
+        if (null !== $element->line->keptUntil && null !== $target && !($target instanceof Journey)) {
             yield Finding::warning($element, '/target', 'given-up-number-rings', [
                 'target' => $target->name(),
-                'until' => $element->keptUntil,
+                'until' => $element->line->keptUntil,
             ]);
         }
     }

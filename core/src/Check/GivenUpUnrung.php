@@ -51,16 +51,16 @@ final class GivenUpUnrung implements Check
     /** @return iterable<string, array{string, int, int}> what is dialled, for how long until its first ring, and how long its turn is, by the turn's place */
     private static function stages(Person $person, Lines $lines): iterable
     {
-        foreach ($person->rules as $i => $rule) {
-            foreach ($rule->on ? $rule->stages : [] as $j => $stage) {
+        foreach ($person->reach->rules as $i => $rule) {
+            foreach ($rule->term->on ? $rule->ringing->stages : [] as $j => $stage) {
                 foreach ($stage->phones as $id) {
                     $phone = $person->phone($id);
-                    if (null !== $phone?->outside && $phone->on) {
+                    if (null !== $phone?->outside && $phone->manner->on) {
                         yield \sprintf('/rules/%d/stages/%d/seconds', $i, $j) => [
                             $phone->label,
                             OutsidePhone::of(
                                 $phone->outside,
-                                $phone->confirm,
+                                $phone->manner->confirm,
                                 $lines->isMobile($phone->outside->number),
                             )->setUp,
                             $stage->seconds,
@@ -75,7 +75,7 @@ final class GivenUpUnrung implements Check
     private static function members(Team $team, Survey $survey): iterable
     {
         foreach ($team->ringing() as $i => $member) {
-            $turn = $member->seconds ?? ($team->pattern->isInTurn() ? $team->memberSeconds : null);
+            $turn = $member->seconds ?? ($team->order->pattern->isInTurn() ? $team->order->memberSeconds : null);
             $person = $survey->plan->get(Person::class, $member->who->element);
             $phone = null === $member->who->phone ? null : $person?->phone($member->who->phone);
             $number = $member->who->number ?? $phone?->number();
@@ -84,7 +84,7 @@ final class GivenUpUnrung implements Check
                 $setUp =
                     null === $phone?->outside
                         ? OutsidePhone::unknown($number, $isMobile)->setUp
-                        : OutsidePhone::of($phone->outside, $phone->confirm, $isMobile)->setUp;
+                        : OutsidePhone::of($phone->outside, $phone->manner->confirm, $isMobile)->setUp;
                 yield null === $member->seconds ? '/memberSeconds' : \sprintf('/members/%d/seconds', $i) => [
                     $phone->label ?? PhoneNumber::international($number),
                     $setUp,
@@ -103,7 +103,7 @@ final class GivenUpUnrung implements Check
                 yield $place . '/seconds' => [
                     PhoneNumber::international($number),
                     OutsidePhone::unknown($number, $survey->lines->isMobile($number))->setUp,
-                    $step->seconds,
+                    $step->length->seconds,
                 ];
             }
         }

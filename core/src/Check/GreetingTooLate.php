@@ -22,13 +22,13 @@ final class GreetingTooLate implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         foreach ($survey->ringStepsOf($element) as $place => $step) {
-            if (null !== $step->greeting && $step->greetAfter >= $step->seconds) {
-                $fix = Fix::replace($element, $place . '/greetAfter', intdiv($step->seconds, 2));
+            if (null !== $step->greeting->prompt && $step->greeting->after >= $step->length->seconds) {
+                $fix = Fix::replace($element, $place . '/greetAfter', intdiv($step->length->seconds, 2));
                 yield Finding::warning(
                     $element,
                     $place,
                     'greeting-too-late',
-                    ['after' => $step->greetAfter, 'seconds' => $step->seconds],
+                    ['after' => $step->greeting->after, 'seconds' => $step->length->seconds],
                     $fix,
                 );
             }

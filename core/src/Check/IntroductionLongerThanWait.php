@@ -24,18 +24,21 @@ final class IntroductionLongerThanWait implements Check
     {
         $seconds = 0;
         foreach (
-            [$element->recording->on ? $element->recording->notice : null, $element->waiting->introduction]
+            [
+                $element->callers->recording->on ? $element->callers->recording->notice : null,
+                $element->callers->waiting->introduction,
+            ]
             as $prompt
         ) {
             $seconds += $survey->plan->get(Prompt::class, $prompt)?->longest() ?? 0;
         }
-        if ($seconds >= $element->waiting->longestSeconds) {
-            $enough = min($seconds + 60, $element->waiting::MOST_SECONDS);
+        if ($seconds >= $element->callers->waiting->longestSeconds) {
+            $enough = min($seconds + 60, $element->callers->waiting::MOST_SECONDS);
             yield Finding::warning(
                 $element,
                 '/waiting',
                 'introduction-longer-than-wait',
-                ['seconds' => $seconds, 'longest' => $element->waiting->longestSeconds],
+                ['seconds' => $seconds, 'longest' => $element->callers->waiting->longestSeconds],
                 Fix::replace($element, '/waiting/longestSeconds', $enough, ['enough' => $enough]),
             );
         }

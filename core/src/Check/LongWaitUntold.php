@@ -24,14 +24,14 @@ final class LongWaitUntold implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        if ($element->waiting->longestSeconds > self::LONG && !$element->waiting->announces()) {
+        if ($element->callers->waiting->longestSeconds > self::LONG && !$element->callers->waiting->announces()) {
             $fix = Fix::replaceAll($element, ['/waiting/announceSeconds'], 60);
             yield Finding::warning(
                 $element,
                 '/waiting',
                 'long-wait-untold',
-                ['minutes' => intdiv($element->waiting->longestSeconds, 60)],
-                $element->waiting->tellsPosition || $element->waiting->tellsWait ? $fix : null,
+                ['minutes' => intdiv($element->callers->waiting->longestSeconds, 60)],
+                $element->callers->waiting->tellsPosition || $element->callers->waiting->tellsWait ? $fix : null,
             );
         }
     }

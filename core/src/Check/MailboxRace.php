@@ -28,8 +28,10 @@ final class MailboxRace implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         $phones = array_filter(
-            $element->phones,
-            static fn(Phone $phone): bool => $phone->on && !$phone->askFirst && null !== $phone->outside?->ownMailbox,
+            $element->reach->phones,
+            static fn(Phone $phone): bool => $phone->manner->on &&
+                !$phone->manner->askFirst &&
+                null !== $phone->outside?->ownMailbox,
         );
         if ([] === $phones) {
             return;
@@ -39,7 +41,7 @@ final class MailboxRace implements Check
             $ofPhone = [...$rings[''] ?? [], ...$rings[$phone->id] ?? []];
             if ([] !== $ofPhone && null !== $phone->outside) {
                 $isMobile = $survey->lines->isMobile($phone->outside->number);
-                $outside = OutsidePhone::of($phone->outside, $phone->confirm, $isMobile);
+                $outside = OutsidePhone::of($phone->outside, $phone->manner->confirm, $isMobile);
                 yield self::finding($element, $i, $phone->label, $outside, $ofPhone);
             }
         }
@@ -63,8 +65,8 @@ final class MailboxRace implements Check
                 }
             }
         }
-        foreach ($person->rules as $rule) {
-            foreach ($rule->on ? $rule->stages : [] as $stage) {
+        foreach ($person->reach->rules as $rule) {
+            foreach ($rule->term->on ? $rule->ringing->stages : [] as $stage) {
                 foreach ($stage->phones as $phone) {
                     $rings[$phone][] = new Rings($rule->name, $stage->seconds, null);
                 }
@@ -112,8 +114,11 @@ final class MailboxRace implements Check
     /** How long a member rings at most. */
     private static function turn(Team $team, TeamMember $member, int $seconds): int
     {
-        $left = max(0, $seconds - $team->joinsAfter($member));
+        $left = max(0, $seconds - $team->order->joinsAfter($member));
 
-        return min($left, $member->seconds ?? ($team->pattern->isInTurn() ? $team->memberSeconds : $left));
+        return min(
+            $left,
+            $member->seconds ?? ($team->order->pattern->isInTurn() ? $team->order->memberSeconds : $left),
+        );
     }
 }

@@ -23,7 +23,11 @@ final class MemberRingsTooLong implements Check
     {
         $limit = $survey->longestRingOf($element);
         foreach (null === $limit ? [] : $element->ringing() as $i => $member) {
-            if (null !== $member->seconds && $member->seconds > $limit && $element->joinsAfter($member) < $limit) {
+            if (
+                null !== $member->seconds &&
+                $member->seconds > $limit &&
+                $element->order->joinsAfter($member) < $limit
+            ) {
                 $fix = Fix::replace($element, \sprintf('/members/%d/seconds', $i), $limit);
                 yield Finding::warning(
                     $element,

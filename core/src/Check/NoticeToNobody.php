@@ -21,7 +21,7 @@ final class NoticeToNobody implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        if (null !== $element->promise->noticeSeconds && [] === $element->promise->notify) {
+        if (null !== $element->callers->promise->noticeSeconds && [] === $element->callers->promise->notify) {
             yield Finding::warning(
                 $element,
                 '/promise/notify',

@@ -21,8 +21,8 @@ final class NumberWithoutTarget implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        $isForExtensions = '' !== ($element->block->extension ?? '');
-        if (null === $element->target && null === $element->keptUntil && !$isForExtensions) {
+        $isForExtensions = '' !== ($element->range->block->extension ?? '');
+        if (null === $element->target && null === $element->line->keptUntil && !$isForExtensions) {
             yield Finding::blocking($element, '/target', 'number-without-target');
         }
     }

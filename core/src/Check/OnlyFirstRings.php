@@ -23,14 +23,19 @@ final class OnlyFirstRings implements Check
     {
         $limit = $survey->longestRingOf($element);
         $ringing = \count($element->ringing());
-        if (null !== $limit && $element->pattern->isInTurn() && $ringing > 1 && $element->memberSeconds >= $limit) {
+        if (
+            null !== $limit &&
+            $element->order->pattern->isInTurn() &&
+            $ringing > 1 &&
+            $element->order->memberSeconds >= $limit
+        ) {
             $each = intdiv($limit, $ringing);
             $fix = 0 === $each ? null : Fix::replace($element, '/memberSeconds', $each, ['each' => $each]);
             yield Finding::warning(
                 $element,
                 '/memberSeconds',
                 'only-first-rings',
-                ['seconds' => $element->memberSeconds, 'limit' => $limit],
+                ['seconds' => $element->order->memberSeconds, 'limit' => $limit],
                 $fix,
             );
         }

@@ -32,15 +32,15 @@ final readonly class Outgoing
     /** @return iterable<self> */
     private static function person(Person $person): iterable
     {
-        foreach ($person->phones as $i => $phone) {
-            if (null !== $phone->number() && $phone->on) {
+        foreach ($person->reach->phones as $i => $phone) {
+            if (null !== $phone->number() && $phone->manner->on) {
                 yield new self('/phones/' . $i, $phone->number(), $person->site);
             }
         }
-        foreach ($person->rules as $i => $rule) {
+        foreach ($person->reach->rules as $i => $rule) {
             $outside = array_map(
                 static fn(RuleOutcome $outcome): ?string => $outcome->to?->number,
-                $rule->on ? $rule->then : [],
+                $rule->term->on ? $rule->then : [],
             );
             foreach (array_unique(array_filter($outside)) as $number) {
                 yield new self('/rules/' . $i, $number, $person->site);

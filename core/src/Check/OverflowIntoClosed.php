@@ -74,7 +74,7 @@ final class OverflowIntoClosed implements Check
                 $reading = $running->read($hours, $now);
                 $next = $reading->until ?? \PHP_INT_MAX;
                 $holds =
-                    false === $hours->state($reading->state)?->open &&
+                    false === $hours->states->find($reading->state)?->open &&
                     \in_array($reading->decision->by, [Decision::WEEK, Decision::DEFAULT], true);
                 foreach ($given as $id => $states) {
                     $before = $plan->get(Hours::class, $id);

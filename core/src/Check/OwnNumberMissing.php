@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Check;
 
 use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\Element\KnownBy;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\OwnNumber;
 
@@ -22,13 +23,13 @@ final class OwnNumberMissing implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        if (Person::SHOWS_OWN === $element->shows && null === OwnNumber::of($survey->plan, $element)) {
+        if (KnownBy::SHOWS_OWN === $element->known->shows && null === OwnNumber::of($survey->plan, $element)) {
             yield Finding::warning(
                 $element,
                 '/shows',
                 'own-number-missing',
                 [],
-                Fix::replace($element, '/shows', Person::SHOWS_NOTHING),
+                Fix::replace($element, '/shows', KnownBy::SHOWS_NOTHING),
             );
         }
     }

@@ -23,7 +23,7 @@ final class PersonWithoutPhone implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        if ([] === $element->phones) {
+        if ([] === $element->reach->phones) {
             $desk = new Phone('desk', PhoneType::Desk, 'Desk phone');
             yield Finding::warning(
                 $element,

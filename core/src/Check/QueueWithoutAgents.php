@@ -21,11 +21,11 @@ final class QueueWithoutAgents implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        if ([] === $element->asked()) {
+        if ([] === $element->agents->asked()) {
             yield Finding::warning(
                 $element,
                 '/members',
-                [] === $element->members ? 'queue-without-agents' : 'queue-off',
+                [] === $element->agents->members ? 'queue-without-agents' : 'queue-off',
             );
         }
     }

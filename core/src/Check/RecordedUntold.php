@@ -21,7 +21,7 @@ final class RecordedUntold implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        if ($element->recording->on && null === $element->recording->notice) {
+        if ($element->callers->recording->on && null === $element->callers->recording->notice) {
             yield Finding::warning(
                 $element,
                 '/recording',

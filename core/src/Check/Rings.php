@@ -24,6 +24,6 @@ final readonly class Rings
     /** Seconds after which a greeting begins; null where none does. */
     public function greetsAfter(): ?int
     {
-        return null === $this->step?->greeting ? null : $this->step->greetAfter;
+        return $this->step?->greeting->begins();
     }
 }

@@ -24,9 +24,14 @@ final class RuleNeverHolds implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        foreach ($element->rules as $i => $rule) {
-            foreach (\array_slice($element->rules, 0, $i) as $j => $earlier) {
-                if ($rule->on && $earlier->on && null === $earlier->until && self::covers($earlier, $rule)) {
+        foreach ($element->reach->rules as $i => $rule) {
+            foreach (\array_slice($element->reach->rules, 0, $i) as $j => $earlier) {
+                if (
+                    $rule->term->on &&
+                    $earlier->term->on &&
+                    null === $earlier->term->until &&
+                    self::covers($earlier, $rule)
+                ) {
                     $fix = Fix::move($element, '/rules/' . $i, '/rules/' . $j);
                     yield Finding::warning(
                         $element,
@@ -43,7 +48,7 @@ final class RuleNeverHolds implements Check
 
     private static function covers(AnsweringRule $wideRule, AnsweringRule $narrowRule): bool
     {
-        [$wide, $narrow] = [$wideRule->when, $narrowRule->when];
+        [$wide, $narrow] = [$wideRule->term->when, $narrowRule->term->when];
 
         return (null === $wide->hours ||
             ($wide->hours === $narrow->hours && [] === array_diff($narrow->states, $wide->states))) &&

@@ -22,10 +22,10 @@ final class RuleStateMissing implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        foreach ($element->rules as $i => $rule) {
-            $hours = $survey->plan->get(Hours::class, $rule->when->hours);
-            foreach ($rule->when->states as $state) {
-                if (null !== $hours && null === $hours->state($state)) {
+        foreach ($element->reach->rules as $i => $rule) {
+            $hours = $survey->plan->get(Hours::class, $rule->term->when->hours);
+            foreach ($rule->term->when->states as $state) {
+                if (null !== $hours && null === $hours->states->find($state)) {
                     yield Finding::warning($element, '/rules/' . $i, 'rule-state-missing', [
                         'hours' => $hours->name(),
                         'state' => $state,

@@ -49,7 +49,7 @@ final class Survey
             foreach ($this->plan->mentioning($target->id(), Kind::Journey) as $journey) {
                 foreach ($journey instanceof Journey ? $this->ringStepsOf($journey) : [] as $step) {
                     if ($step->target?->element === $target->id()) {
-                        $found[] = new Rings($journey->name(), $step->seconds, $step);
+                        $found[] = new Rings($journey->name(), $step->length->seconds, $step);
                     }
                 }
             }
@@ -64,11 +64,11 @@ final class Survey
     {
         $seconds = [];
         foreach ($this->stepsThatRing($team) as $rings) {
-            $rings->step?->handOver || ($seconds[] = $rings->seconds);
+            $rings->step?->length->handOver || ($seconds[] = $rings->seconds);
         }
         foreach ($this->plan->mentioning($team->id(), Kind::Person) as $person) {
-            foreach ($person instanceof Person ? $person->rules : [] as $rule) {
-                foreach ($rule->stages as $stage) {
+            foreach ($person instanceof Person ? $person->reach->rules : [] as $rule) {
+                foreach ($rule->ringing->stages as $stage) {
                     \in_array($team->id(), $stage->teams, true) && ($seconds[] = $stage->seconds);
                 }
             }

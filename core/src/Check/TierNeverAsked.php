@@ -21,17 +21,21 @@ final class TierNeverAsked implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        foreach ($element->asking->spillsOver ? [] : $element->asked() as $i => $member) {
-            $joins = ($member->tier - 1) * $element->asking->widenSeconds;
-            if ($joins >= $element->waiting->longestSeconds) {
-                $every = intdiv($element->waiting->longestSeconds, $member->tier);
+        foreach ($element->agents->asking->spillsOver ? [] : $element->agents->asked() as $i => $member) {
+            $joins = ($member->tier - 1) * $element->agents->asking->widenSeconds;
+            if ($joins >= $element->callers->waiting->longestSeconds) {
+                $every = intdiv($element->callers->waiting->longestSeconds, $member->tier);
                 $fix =
                     0 === $every ? null : Fix::replace($element, '/asking/widenSeconds', $every, ['every' => $every]);
                 yield Finding::warning(
                     $element,
                     '/members/' . $i,
                     'tier-never-asked',
-                    ['tier' => $member->tier, 'joins' => $joins, 'longest' => $element->waiting->longestSeconds],
+                    [
+                        'tier' => $member->tier,
+                        'joins' => $joins,
+                        'longest' => $element->callers->waiting->longestSeconds,
+                    ],
                     $fix,
                 );
             }

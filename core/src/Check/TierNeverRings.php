@@ -23,7 +23,7 @@ final class TierNeverRings implements Check
     {
         $limit = $survey->longestRingOf($element);
         foreach ($element->ringing() as $i => $member) {
-            $starts = $element->joinsAfter($member);
+            $starts = $element->order->joinsAfter($member);
             if (null !== $limit && $starts >= $limit) {
                 $every = intdiv($limit, $member->tier);
                 $fix = 0 === $every ? null : Fix::replace($element, '/widenSeconds', $every, ['every' => $every]);

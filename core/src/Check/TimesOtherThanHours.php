@@ -106,7 +106,10 @@ final class TimesOtherThanHours implements Check
     private static function open(Hours $hours): array
     {
         $open = [];
-        foreach ([$hours->week, ...array_map(static fn($season): array => $season->week, $hours->seasons)] as $week) {
+        foreach (
+            [$hours->days->week, ...array_map(static fn($season): array => $season->week, $hours->days->seasons)]
+            as $week
+        ) {
             $days = [];
             foreach ($week as $one) {
                 foreach ($hours->isOpen($one->band->state) ? $one->days : [] as $day) {

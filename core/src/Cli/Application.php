@@ -144,7 +144,7 @@ final class Application
         return \sprintf(
             "%s: %s; %s\n",
             $hours->name(),
-            $hours->state($reading->state)->name ?? $reading->state,
+            $hours->states->find($reading->state)->name ?? $reading->state,
             StateReason::words($reading, $zone),
         );
     }

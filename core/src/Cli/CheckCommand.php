@@ -29,7 +29,7 @@ final class CheckCommand
         $site =
             $plan->all(Site::class)[0] ??
             throw new \InvalidArgumentException('The plan has no site, so its time zone is unknown.');
-        $zone = $options->get('zone', $site->zone);
+        $zone = $options->get('zone', $site->place->zone);
         $from = Given::named('at', static fn(): int => Moment::parse($options->get('at'), $zone));
         $until = $from + Given::days($options) * self::DAY;
         $holding = new Holding(new Fares($plan, $from, $until));

@@ -7,9 +7,6 @@ namespace Meandros\Core\Cli;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Call\TrialCall;
-use Meandros\Core\Plan\Element\Hours;
-use Meandros\Core\Plan\Element\Number;
-use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
@@ -37,7 +34,7 @@ final class Given
     public static function call(Options $options, Plan $plan, ?string $to = null): array
     {
         [$to, $site] = self::dialled($plan, $options->get('to', $to));
-        $zone = $options->get('zone', $site->zone);
+        $zone = $options->get('zone', $site->place->zone);
         if (!Zone::exists($zone)) {
             throw new \InvalidArgumentException(
                 '--zone: ' . ProblemWords::both(new Problem('', 'not-a-zone', Zone::unknown($zone))),
@@ -45,7 +42,7 @@ final class Given
         }
         $caller = self::named(
             'from',
-            static fn(): Caller => Caller::parse($options->get('from', Caller::WITHHELD), $site->country),
+            static fn(): Caller => Caller::parse($options->get('from', Caller::WITHHELD), $site->place->country),
         );
 
         return [
@@ -128,7 +125,7 @@ final class Given
         $invalid = $parsed = null;
         foreach ($sites as $site) {
             try {
-                $parsed = PhoneNumber::parse($text, $site->country);
+                $parsed = PhoneNumber::parse($text, $site->place->country);
                 $owner = self::siteOf($plan, $parsed);
                 if (null !== $owner) {
                     return [$parsed, $owner];
@@ -146,10 +143,6 @@ final class Given
 
     private static function siteOf(Plan $plan, string $dialled): ?Site
     {
-        $element = $plan->dialled($dialled);
-
-        return $element instanceof Number || $element instanceof Person || $element instanceof Hours
-            ? $plan->get(Site::class, $element->site)
-            : null;
+        return $plan->siteOf($plan->dialled($dialled));
     }
 }

@@ -147,7 +147,7 @@ final class ProofCommands
     /** @return list<string> in E.164 */
     private static function numbers(Plan $plan): array
     {
-        return array_map(static fn(Number $number): string => $number->number, $plan->all(Number::class));
+        return array_map(static fn(Number $number): string => $number->range->number, $plan->all(Number::class));
     }
 
     private static function firstNumber(Plan $plan): string

@@ -78,7 +78,9 @@ final class Directory
     private function meant(string $typed, array $people): array
     {
         $byExtension = $this->spelling->extensions
-            ? array_values(array_filter($people, static fn(Person $person): bool => $person->extension === $typed))
+            ? array_values(
+                array_filter($people, static fn(Person $person): bool => $person->known->extension === $typed),
+            )
             : [];
 
         $meant = [] === $byExtension ? (\strlen($typed) < Spelled::FEWEST ? [] : $people) : $byExtension;
@@ -94,7 +96,10 @@ final class Directory
     private function mayBeExtension(string $typed, array $people): bool
     {
         foreach ($this->spelling->extensions ? $people : [] as $person) {
-            if (\strlen($person->extension) > \strlen($typed) && str_starts_with($person->extension, $typed)) {
+            if (
+                \strlen($person->known->extension) > \strlen($typed) &&
+                str_starts_with($person->known->extension, $typed)
+            ) {
                 return true;
             }
         }

@@ -66,8 +66,8 @@ final readonly class Exporter
         foreach ($compiled->starts as $i => $start) {
             $end = min($until, $compiled->starts[$i + 1] ?? $until);
             $start = max($start, $from);
-            $state = $hours->state($compiled->states[$i]);
-            if ($start < $end && null !== $state && $state->key !== $hours->default) {
+            $state = $hours->states->find($compiled->states[$i]);
+            if ($start < $end && null !== $state && $state->key !== $hours->states->default) {
                 $file->add('VEVENT', [
                     'UID' => \sprintf('%s-%d@meandros', $hours->id(), $start),
                     'DTSTAMP' => gmdate('Ymd\THis\Z', $this->now),

@@ -29,7 +29,7 @@ final readonly class SpecialDayImport
         $leftOut = $file->leftOut;
         $bands = $names = [];
         foreach ($file->events as $event) {
-            $named = $hours->state($event->extras[Exporter::STATE] ?? '')->key ?? $state;
+            $named = $hours->states->find($event->extras[Exporter::STATE] ?? '')->key ?? $state;
             foreach ($event->parts() as $part) {
                 $overlap = self::over($bands[$part['day']] ?? [], $part['from'], $part['to']);
                 if (null !== $overlap) {
@@ -46,7 +46,7 @@ final readonly class SpecialDayImport
         ksort($bands);
         $timetable = $this->usual->timetable($hours);
         $days = [];
-        foreach ($hours->specialDays as $special) {
+        foreach ($hours->days->specialDays as $special) {
             $days[$special->day] = $special;
         }
         $added = $changed = $unchanged = [];
@@ -65,7 +65,13 @@ final readonly class SpecialDayImport
         }
         ksort($days);
 
-        return new Preview($hours->withSpecialDays(array_values($days)), $added, $changed, $unchanged, $leftOut);
+        return new Preview(
+            $hours->withDays($hours->days->withSpecialDays(array_values($days))),
+            $added,
+            $changed,
+            $unchanged,
+            $leftOut,
+        );
     }
 
     /** @param list<Band> $bands */

@@ -23,9 +23,9 @@ final class BlockView
     public static function of(Plan $plan, Number $number): array
     {
         $rows = [];
-        $block = $number->block;
+        $block = $number->range->block;
         for (
-            $one = $number->number, $i = $block?->size() ?? 0;
+            $one = $number->range->number, $i = $block?->size() ?? 0;
             $i > 0;
             --$i, $one = '+' . ((int) substr($one, 1) + 1)
         ) {

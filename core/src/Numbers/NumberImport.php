@@ -9,6 +9,8 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\NumberBlock;
+use Meandros\Core\Plan\Element\NumberLine;
+use Meandros\Core\Plan\Element\NumberRange;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
@@ -84,17 +86,20 @@ final class NumberImport
         $this->lines[$number] = $row->line;
         $same = $this->plan->dialled($number);
         $same = $same instanceof Number ? $same : null;
-        $site ??= $this->plan->get(Site::class, $same?->site) ?? $there;
+        $site ??= $this->plan->get(Site::class, $same?->line->site) ?? $there;
         if (null === $site) {
             $problems['site'] = new Problem('/site', 'no-site-yet');
         }
-        $language = '' === $row->language ? $same->language ?? ($site->language ?? '') : strtolower($row->language);
+        $language =
+            '' === $row->language
+                ? $same->line->language ?? ($site->place->language ?? '')
+                : strtolower($row->language);
         if ('' !== $row->language && 1 !== preg_match('/^[a-z]{2}$/D', $language)) {
             $problems['language'] = new Problem('/language', 'not-a-language', [
                 'code' => Input::quote($row->language),
             ]);
         }
-        $block = null === $row->last ? $same?->block : $this->block($row, $number, $site, $problems);
+        $block = null === $row->last ? $same?->range->block : $this->block($row, $number, $site, $problems);
         [$target, $made] = null === $row->target ? [$same?->target, null] : $this->target($row->target, $problems);
         if ([] !== $problems || null === $site) {
             return new NumberOutcome($row, null, false, $problems);
@@ -104,13 +109,9 @@ final class NumberImport
         $new = new Number(
             $same?->id() ?? ($this->newId)(Kind::Number),
             $name,
-            $number,
-            $site->id(),
-            $language,
+            new NumberRange($number, $block),
+            new NumberLine($site->id(), $language, $same->line->tellsCaller ?? true, $same?->line->keptUntil),
             $target,
-            $same->tellsCaller ?? true,
-            $block,
-            $same?->keptUntil,
         );
 
         return new NumberOutcome(
@@ -138,12 +139,12 @@ final class NumberImport
                 if (str_ends_with($text, '*')) {
                     $beginning = PhoneNumber::beginning(
                         preg_replace('/[^0-9+]/', '', $text) ?? '',
-                        $site->country ?? 'ZZ',
+                        $site->place->country ?? 'ZZ',
                     );
 
                     return [$beginning . '*', null, $site];
                 }
-                $number = PhoneNumber::parse($text, $site->country ?? 'ZZ');
+                $number = PhoneNumber::parse($text, $site->place->country ?? 'ZZ');
                 if (PhoneNumber::isGivenOut($number)) {
                     return [$number, null, $site];
                 }
@@ -163,7 +164,7 @@ final class NumberImport
             return null;
         }
         try {
-            $last = PhoneNumber::parse((string) $row->last, $site->country ?? 'ZZ');
+            $last = PhoneNumber::parse((string) $row->last, $site->place->country ?? 'ZZ');
 
             return Input::read(
                 ['last' => $last, 'extension' => $row->extension],

@@ -45,12 +45,12 @@ final class NumberTable
         return self::table()->write(
             array_map(
                 static fn(Number $number): array => [
-                    $number->number,
-                    $number->block->last ?? '',
-                    $number->block->extension ?? '',
+                    $number->range->number,
+                    $number->range->block->last ?? '',
+                    $number->range->block->extension ?? '',
                     $number->name(),
-                    $plan->get(Site::class, $number->site)?->name() ?? '',
-                    $number->language,
+                    $plan->get(Site::class, $number->line->site)?->name() ?? '',
+                    $number->line->language,
                     $plan->find($number->target?->element)?->name() ?? '',
                 ],
                 $plan->all(Number::class),

@@ -73,7 +73,7 @@ final class Lines
     public function destination(string $number, OutsideLine $line): Destination
     {
         $range = $this->range($number);
-        $country = $this->plan->get(Site::class, $line->site)->country ?? '';
+        $country = $this->plan->get(Site::class, $line->site)->place->country ?? '';
 
         return match (true) {
             $this->isOwn($number) => Destination::Internal,
@@ -89,7 +89,8 @@ final class Lines
     public function dialled(string $number, OutsideLine $line): string
     {
         return $this->dialled[$number . ' ' . $line->id()] ??=
-            $line->prefix . PhoneRange::dialled($number, $this->plan->get(Site::class, $line->site)->country ?? '');
+            $line->prefix .
+            PhoneRange::dialled($number, $this->plan->get(Site::class, $line->site)->place->country ?? '');
     }
 
     /** @return list<OutsideLine> those of a site, by name */
@@ -150,7 +151,7 @@ final class Lines
             $this->areas[$site] = [];
             foreach ($this->plan->mentioning($site, Kind::Number) as $number) {
                 if ($number instanceof Number) {
-                    $this->areas[$site][$this->range($number->number)->area] = true;
+                    $this->areas[$site][$this->range($number->range->number)->area] = true;
                 }
             }
             // Mobiles and the like have none.

@@ -262,7 +262,7 @@ final class Overflow
             $this->rests[$at->journey][$at->place()] = $at->after();
             $this->given[$at->journey][$at->place()] = $given;
             $hours = $step instanceof HoursStep ? $this->plan->get(Hours::class, $step->hours) : null;
-            $goOn = array_map(static fn(State $state): string => $state->key, $hours->states ?? []);
+            $goOn = array_map(static fn(State $state): string => $state->key, $hours->states->all ?? []);
             foreach ($step->exits()->items as $i => $exit) {
                 $inside = null === $hours ? $given : [$hours->id() => [$exit->on]] + $given;
                 $this->readList(

@@ -59,7 +59,7 @@ final readonly class Brief
             $chapters[$numbers[0]->name()] = $self->chapter($numbers, $other);
         }
         ksort($chapters, \SORT_NATURAL | \SORT_FLAG_CASE);
-        $zone = ($fares->plan->all(Site::class)[0] ?? null)->zone ?? 'UTC';
+        $zone = ($fares->plan->all(Site::class)[0] ?? null)->place->zone ?? 'UTC';
         $promises = $self->promises($other);
 
         return new Paper(
@@ -83,14 +83,14 @@ final readonly class Brief
     /** @param non-empty-list<Number> $numbers to which calls fare alike */
     private function chapter(array $numbers, ?self $other): Chapter
     {
-        $zone = $this->fares->plan->get(Site::class, $numbers[0]->site)->zone ?? 'UTC';
+        $zone = $this->fares->plan->get(Site::class, $numbers[0]->line->site)->place->zone ?? 'UTC';
         $coverage = $this->fares->coverage($numbers[0], Caller::withheld(), []);
         $totals = Totals::of($coverage, $zone);
         $names = array_map(
             static fn(Number $one): string => \sprintf(
                 '%s, %s',
                 $one->name(),
-                PhoneNumber::international($one->example()),
+                PhoneNumber::international($one->range->example()),
             ),
             \array_slice($numbers, 0, self::NAMED),
         );

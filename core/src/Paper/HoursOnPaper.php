@@ -26,8 +26,8 @@ final readonly class HoursOnPaper
     public function chapter(Hours $hours): Chapter
     {
         $timetable = (new PlanHours($this->plan))->timetable($hours);
-        $tables = [$this->week($hours, $hours->week, $this->words->say('hours.week'))];
-        foreach ($hours->seasons as $season) {
+        $tables = [$this->week($hours, $hours->days->week, $this->words->say('hours.week'))];
+        foreach ($hours->days->seasons as $season) {
             $dates = $season->span->toJson();
             $tables[] = $this->week(
                 $hours,
@@ -50,7 +50,7 @@ final readonly class HoursOnPaper
             [
                 $this->words->say('hours.zone', [
                     'zone' => $timetable->zone,
-                    'state' => $hours->state($hours->default)->name ?? $hours->default,
+                    'state' => $hours->states->find($hours->states->default)->name ?? $hours->states->default,
                 ]),
             ],
             tables: $tables,
@@ -85,7 +85,7 @@ final readonly class HoursOnPaper
                     '%s–%s %s',
                     TimeOfDay::format($band->fromSeconds),
                     TimeOfDay::format($band->toSeconds),
-                    $hours->state($band->state)->name ?? $band->state,
+                    $hours->states->find($band->state)->name ?? $band->state,
                 ),
                 $bands,
             ),
@@ -103,7 +103,9 @@ final readonly class HoursOnPaper
                     $occasion->day,
                     $occasion->holiday->name .
                     (null === $occasion->insteadOf ? '' : ' ' . $this->words->say('hours.substitute')),
-                    null === $state ? $this->words->say('hours.not-kept') : $hours->state($state)->name ?? $state,
+                    null === $state
+                        ? $this->words->say('hours.not-kept')
+                        : $hours->states->find($state)->name ?? $state,
                 ];
             }
         }

@@ -28,7 +28,11 @@ final readonly class JourneyOnPaper
     public function chapter(Journey $journey): Chapter
     {
         $numbers = array_map(
-            fn(Number $number): string => \sprintf('%s (%s)', $number->name(), $this->words->number($number->number)),
+            fn(Number $number): string => \sprintf(
+                '%s (%s)',
+                $number->name(),
+                $this->words->number($number->range->number),
+            ),
             LedBy::of($this->plan, $journey->id()),
         );
 
@@ -130,7 +134,8 @@ final readonly class JourneyOnPaper
 
     private function exit(Step $step, StepExit $exit): string
     {
-        $state = $step instanceof HoursStep ? $this->plan->get(Hours::class, $step->hours)?->state($exit->on) : null;
+        $state =
+            $step instanceof HoursStep ? $this->plan->get(Hours::class, $step->hours)?->states->find($exit->on) : null;
         $name = $state->name ?? $this->plan->find($exit->on)?->name();
         $words = match (true) {
             null !== $name => $name,

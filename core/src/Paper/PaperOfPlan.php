@@ -54,17 +54,17 @@ final class PaperOfPlan
     private static function numbers(Plan $plan, PaperWords $words): Table
     {
         $numbers = $plan->all(Number::class);
-        usort($numbers, static fn(Number $a, Number $b): int => $a->number <=> $b->number);
+        usort($numbers, static fn(Number $a, Number $b): int => $a->range->number <=> $b->range->number);
 
         return new Table(
             $words->head('number', 'label', 'site', 'language', 'target'),
             array_map(
                 static fn(Number $number): array => [
-                    $words->number($number->number) .
-                    (null === $number->block ? '' : ' – ' . $words->number($number->block->last)),
+                    $words->number($number->range->number) .
+                    (null === $number->range->block ? '' : ' – ' . $words->number($number->range->block->last)),
                     $number->name(),
-                    $words->name($number->site),
-                    $number->language,
+                    $words->name($number->line->site),
+                    $number->line->language,
                     self::target($number, $words),
                 ],
                 $numbers,
@@ -77,13 +77,13 @@ final class PaperOfPlan
         $target = $words->target($number->target);
 
         return match (true) {
-            null !== $number->keptUntil => $words->say('number.given-up', [
-                'until' => $number->keptUntil,
+            null !== $number->line->keptUntil => $words->say('number.given-up', [
+                'until' => $number->line->keptUntil,
                 'target' => $target,
             ]),
-            '' !== ($number->block->extension ?? '') => $words->say('number.block', [
-                'first' => $number->block->extension ?? '',
-                'last' => $number->block?->lastExtension() ?? '',
+            '' !== ($number->range->block->extension ?? '') => $words->say('number.block', [
+                'first' => $number->range->block->extension ?? '',
+                'last' => $number->range->block?->lastExtension() ?? '',
                 'target' => $target,
             ]),
             default => $target,

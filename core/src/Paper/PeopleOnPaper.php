@@ -28,24 +28,32 @@ final readonly class PeopleOnPaper
             array_map(
                 fn(Person $person): array => [
                     $person->name(),
-                    '' === $person->extension ? PaperWords::NONE : $person->extension,
+                    '' === $person->known->extension ? PaperWords::NONE : $person->known->extension,
                     $this->words->number(OwnNumber::of($this->plan, $person)),
                     $this->words->list(
                         array_map(
                             fn(Phone $phone): string => $phone->label .
                                 (null === $phone->number() ? '' : ' ' . $this->words->number($phone->number())),
-                            array_values(array_filter($person->phones, static fn(Phone $phone): bool => $phone->on)),
+                            array_values(
+                                array_filter(
+                                    $person->reach->phones,
+                                    static fn(Phone $phone): bool => $phone->manner->on,
+                                ),
+                            ),
                         ),
                     ),
                     $this->words->list(
                         array_map(
                             static fn(AnsweringRule $rule): string => $rule->name,
                             array_values(
-                                array_filter($person->rules, static fn(AnsweringRule $rule): bool => $rule->on),
+                                array_filter(
+                                    $person->reach->rules,
+                                    static fn(AnsweringRule $rule): bool => $rule->term->on,
+                                ),
                             ),
                         ),
                     ),
-                    $this->words->name($person->mailbox),
+                    $this->words->name($person->reach->mailbox),
                 ],
                 $this->plan->all(Person::class),
             ),
@@ -59,7 +67,7 @@ final readonly class PeopleOnPaper
             array_map(
                 fn(Team $team): array => [
                     $team->name(),
-                    $this->words->say('order.' . $team->pattern->value),
+                    $this->words->say('order.' . $team->order->pattern->value),
                     $this->words->list(
                         array_map(
                             fn(TeamMember $member): string => $this->words->target($member->who),
@@ -81,19 +89,22 @@ final readonly class PeopleOnPaper
             array_map(
                 fn(Queue $queue): array => [
                     $queue->name(),
-                    $this->words->say('order.' . $queue->asking->order->value),
+                    $this->words->say('order.' . $queue->agents->asking->order->value),
                     $this->words->list(
                         array_map(
                             fn(QueueMember $member): string => $this->words->target(Target::parse($member->who)),
                             array_values(
-                                array_filter($queue->members, static fn(QueueMember $member): bool => $member->on),
+                                array_filter(
+                                    $queue->agents->members,
+                                    static fn(QueueMember $member): bool => $member->on,
+                                ),
                             ),
                         ),
                     ),
-                    $this->words->say('seconds', ['seconds' => $queue->waiting->longestSeconds]),
+                    $this->words->say('seconds', ['seconds' => $queue->callers->waiting->longestSeconds]),
                     $this->words->say('promise', [
-                        'percent' => $queue->promise->percent,
-                        'seconds' => $queue->promise->seconds,
+                        'percent' => $queue->callers->promise->percent,
+                        'seconds' => $queue->callers->promise->seconds,
                     ]),
                 ],
                 $this->plan->all(Queue::class),

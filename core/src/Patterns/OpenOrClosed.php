@@ -24,7 +24,7 @@ final class OpenOrClosed implements Pattern
     public function steps(Plan $plan, array $answers): array
     {
         $exits = [];
-        foreach ($plan->get(Hours::class, $answers['hours'])->states ?? [] as $state) {
+        foreach ($plan->get(Hours::class, $answers['hours'])->states->all ?? [] as $state) {
             if (!$state->open) {
                 $say = isset($answers['closed']) ? [['do' => 'say', 'prompt' => $answers['closed']]] : [];
                 $exits[] = [

@@ -37,9 +37,9 @@ final class Merging
     /** @return array<string, string> the id that each phone gets within the other person, by its own */
     private static function names(Person $from, Person $into): array
     {
-        $taken = array_map(static fn(Phone $phone): string => $phone->id, $into->phones);
+        $taken = array_map(static fn(Phone $phone): string => $phone->id, $into->reach->phones);
         $names = [];
-        foreach ($from->phones as $phone) {
+        foreach ($from->reach->phones as $phone) {
             $name = $phone->id;
             for ($n = 2; \in_array($name, $taken, true); ++$n) {
                 $name = $phone->id . $n;
@@ -53,23 +53,18 @@ final class Merging
     /** @param array<string, string> $names */
     private static function with(Person $into, Person $from, array $names): Person
     {
-        $phones = $into->phones;
-        foreach ($from->phones as $phone) {
-            $phones[] = $phone->called($names[$phone->id]);
-        }
+        $phones = array_map(static fn(Phone $phone): Phone => $phone->called($names[$phone->id]), $from->reach->phones);
         $merged = new Person(
             $into->id(),
             $into->name(),
-            '' === $into->extension ? $from->extension : $into->extension,
             $into->site,
-            $phones,
-            $into->mailbox ?? $from->mailbox,
-            $into->rules,
-            $into->refusesForAll,
-            $into->listing,
-            $into->shows,
+            $into->known->orExtension($from->known->extension),
+            $into->reach->and($from->reach->mailbox, ...$phones),
         );
+        $rules = $into->reach->rules;
 
-        return [] === $into->rules ? $merged->withRules(RuleCopy::rules($from, $merged, $names)) : $merged;
+        return $merged->reachedBy(
+            $merged->reach->withRules([] === $rules ? RuleCopy::rules($from, $merged, $names) : $rules),
+        );
     }
 }

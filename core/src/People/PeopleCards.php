@@ -156,15 +156,15 @@ final class PeopleCards
             );
             foreach (
                 array_filter([
-                    self::EXTENSION => $person->extension,
+                    self::EXTENSION => $person->known->extension,
                     self::SITE => $plan->get(Site::class, $person->site)?->name() ?? '',
-                    self::MAILBOX => $plan->get(Mailbox::class, $person->mailbox)?->name() ?? '',
+                    self::MAILBOX => $plan->get(Mailbox::class, $person->reach->mailbox)?->name() ?? '',
                 ])
                 as $name => $value
             ) {
                 $card->add($name, $value);
             }
-            foreach ($person->phones as $phone) {
+            foreach ($person->reach->phones as $phone) {
                 PhoneType::Outside === $phone->type
                     ? $card->add('TEL', 'tel:' . $phone->number(), [
                         'VALUE' => 'uri',

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Meandros\Core\People;
 
 use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\Element\KnownBy;
 use Meandros\Core\Plan\Element\Listing;
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
+use Meandros\Core\Plan\Element\PhoneManner;
 use Meandros\Core\Plan\Element\PhoneOutside;
 use Meandros\Core\Plan\Element\PhoneType;
+use Meandros\Core\Plan\Element\Reach;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
@@ -45,8 +48,8 @@ final class PeopleImport
     {
         $people = [];
         foreach ($plan->all(Person::class) as $person) {
-            if ('' !== $person->extension) {
-                $this->byExtension[$person->extension] = $person;
+            if ('' !== $person->known->extension) {
+                $this->byExtension[$person->known->extension] = $person;
             }
             $this->byName[mb_strtolower($person->name())] ??= $person;
             $people[$person->site] = 1 + ($people[$person->site] ?? 0);
@@ -118,12 +121,12 @@ final class PeopleImport
         if ('' !== $row->mailbox && null === $mailbox) {
             $problems['mailbox'] = new Problem('/mailbox', 'no-such-mailbox', ['name' => Input::quote($row->mailbox)]);
         }
-        $phones = $same->phones ?? [];
+        $phones = $same->reach->phones ?? [];
         if (\count($row->desk) + \count($row->soft) + \count($row->outside) > Limits::PHONES) {
             $problems['phones'] = new Problem('/phones', 'too-many-phones', ['most' => Limits::PHONES]);
         } else {
             try {
-                $phones = self::phones($row, $phones, $site->country ?? 'ZZ');
+                $phones = self::phones($row, $phones, $site->place->country ?? 'ZZ');
             } catch (InvalidData $invalid) {
                 $problems['outside'] = $invalid->problems[0];
             }
@@ -137,14 +140,18 @@ final class PeopleImport
         $person = new Person(
             $same?->id() ?? ($this->newId)(),
             $row->name,
-            '' === $row->extension ? $same->extension ?? '' : $row->extension,
             $site->id(),
-            $phones,
-            $mailbox?->id() ?? $same?->mailbox,
-            $same->rules ?? [],
-            $same->refusesForAll ?? false,
-            $same->listing ?? new Listing(),
-            $same?->shows,
+            new KnownBy(
+                '' === $row->extension ? $same->known->extension ?? '' : $row->extension,
+                $same->known->listing ?? new Listing(),
+                $same?->known->shows,
+            ),
+            new Reach(
+                $phones,
+                $mailbox?->id() ?? $same?->reach->mailbox,
+                $same->reach->rules ?? [],
+                $same->reach->refusesForAll ?? false,
+            ),
         );
         $problems = self::problems($person);
         if ([] !== $problems) {
@@ -187,7 +194,7 @@ final class PeopleImport
 
     private static function without(?Person $person): ?Person
     {
-        return '' === $person?->extension ? $person : null;
+        return '' === $person?->known->extension ? $person : null;
     }
 
     /**
@@ -220,7 +227,7 @@ final class PeopleImport
                     PhoneType::Outside,
                     '' === $label ? 'Mobile' : $label,
                     new PhoneOutside($number),
-                    askFirst: true,
+                    new PhoneManner(askFirst: true),
                 );
             }
         }

@@ -69,18 +69,18 @@ final class PeopleTable
             '; ',
             array_map(
                 static fn(Phone $phone): string => trim($phone->label . ' ' . $phone->number()),
-                array_filter($person->phones, static fn(Phone $phone): bool => $phone->type === $type),
+                array_filter($person->reach->phones, static fn(Phone $phone): bool => $phone->type === $type),
             ),
         );
 
         return [
             $person->name(),
-            $person->extension,
+            $person->known->extension,
             $plan->get(Site::class, $person->site)?->name() ?? '',
             $labels(PhoneType::Desk),
             $labels(PhoneType::Soft),
             $labels(PhoneType::Outside),
-            $plan->get(Mailbox::class, $person->mailbox)?->name() ?? '',
+            $plan->get(Mailbox::class, $person->reach->mailbox)?->name() ?? '',
         ];
     }
 

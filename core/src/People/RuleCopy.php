@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\RuleOutcome;
+use Meandros\Core\Plan\Element\RuleRinging;
 use Meandros\Core\Plan\Element\RuleStage;
 use Meandros\Core\Plan\Target;
 
@@ -17,7 +18,7 @@ final class RuleCopy
     /** The other person with these rules in place of their own. */
     public static function to(Person $from, Person $to): Person
     {
-        return $to->withRules(self::rules($from, $to, self::names($from, $to)));
+        return $to->reachedBy($to->reach->withRules(self::rules($from, $to, self::names($from, $to))));
     }
 
     /**
@@ -28,11 +29,11 @@ final class RuleCopy
     public static function names(Person $from, Person $to): array
     {
         $names = $seen = [];
-        foreach ($from->phones as $phone) {
+        foreach ($from->reach->phones as $phone) {
             $nth = $seen[$phone->type->value] ?? 0;
             $seen[$phone->type->value] = $nth + 1;
             $ofType = array_values(
-                array_filter($to->phones, static fn(Phone $other): bool => $other->type === $phone->type),
+                array_filter($to->reach->phones, static fn(Phone $other): bool => $other->type === $phone->type),
             );
             $same = array_values(array_filter($ofType, static fn(Phone $other): bool => $other->id === $phone->id));
             $match = $same[0] ?? ($ofType[$nth] ?? null);
@@ -52,16 +53,18 @@ final class RuleCopy
     public static function rules(Person $from, Person $to, array $names): array
     {
         $rules = [];
-        foreach ($from->rules as $rule) {
+        foreach ($from->reach->rules as $rule) {
             $stages = self::stages($rule, $names);
-            if ([] === $stages && [] !== $rule->stages) {
+            if ([] === $stages && [] !== $rule->ringing->stages) {
                 continue;
             }
             $then = array_map(
                 static fn(RuleOutcome $outcome): RuleOutcome => new RuleOutcome(
                     match ($outcome->to?->element) {
                         null => $outcome->to,
-                        $from->mailbox => null === $to->mailbox ? null : Target::element($to->mailbox),
+                        $from->reach->mailbox => null === $to->reach->mailbox
+                            ? null
+                            : Target::element($to->reach->mailbox),
                         $to->id() => null,
                         default => $outcome->to,
                     },
@@ -72,12 +75,9 @@ final class RuleCopy
             $rules[] = new AnsweringRule(
                 $rule->id,
                 $rule->name,
-                $rule->on,
-                $rule->until,
-                $rule->when,
-                $stages,
+                $rule->term,
+                new RuleRinging($stages, $rule->ringing->againMinutes),
                 $then,
-                $rule->againMinutes,
             );
         }
 
@@ -92,7 +92,7 @@ final class RuleCopy
     private static function stages(AnsweringRule $rule, array $names): array
     {
         $stages = [];
-        foreach ($rule->stages as $stage) {
+        foreach ($rule->ringing->stages as $stage) {
             $phones = array_values(array_unique(array_intersect_key($names, array_flip($stage->phones))));
             if ([] !== $phones || [] !== $stage->teams) {
                 $stages[] = new RuleStage($phones, $stage->after, $stage->seconds, $stage->teams);

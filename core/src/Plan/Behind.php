@@ -35,7 +35,7 @@ final class Behind
     /** @return list<string> those whose extensions a block is for, by id */
     private static function people(Plan $plan, Number $number): array
     {
-        if ('' === ($number->block->extension ?? '')) {
+        if ('' === ($number->range->block->extension ?? '')) {
             return [];
         }
 
@@ -44,7 +44,8 @@ final class Behind
                 static fn(Person $person): string => $person->id(),
                 array_filter(
                     $plan->all(Person::class),
-                    static fn(Person $person): bool => null !== $number->block?->numberOf($person->extension),
+                    static fn(Person $person): bool => null !==
+                        $number->range->block?->numberOf($person->known->extension),
                 ),
             ),
         );

@@ -37,7 +37,7 @@ final class Called
     private static function phones(Person $person): array
     {
         $numbers = [];
-        foreach ($person->phones as $i => $phone) {
+        foreach ($person->reach->phones as $i => $phone) {
             if (null !== $phone->number()) {
                 $numbers[\sprintf('/phones/%d/number', $i)] = $phone->number();
             }
@@ -50,7 +50,7 @@ final class Called
     private static function onward(Person $person): array
     {
         $numbers = [];
-        foreach ($person->rules as $i => $rule) {
+        foreach ($person->reach->rules as $i => $rule) {
             foreach ($rule->then as $name => $outcome) {
                 if (null !== $outcome->to?->number) {
                     $numbers[\sprintf('/rules/%d/next/%s', $i, $name)] = $outcome->to->number;

@@ -22,9 +22,13 @@ final class Dialled
         return match (true) {
             $element instanceof Number => [
                 '/number' =>
-                    null === $element->block ? $element->number : $element->number . '–' . $element->block->last,
+                    null === $element->range->block
+                        ? $element->range->number
+                        : $element->range->number . '–' . $element->range->block->last,
             ],
-            $element instanceof Person && '' !== $element->extension => ['/extension' => $element->extension],
+            $element instanceof Person && '' !== $element->known->extension => [
+                '/extension' => $element->known->extension,
+            ],
             $element instanceof Hours => self::codes($element),
             $element instanceof Queue => self::signs($element),
             $element instanceof Site => self::places($element),
@@ -47,7 +51,7 @@ final class Dialled
     private static function signs(Queue $queue): array
     {
         $codes = [];
-        foreach ($queue->duty->codes() as $field => $code) {
+        foreach ($queue->agents->duty->codes() as $field => $code) {
             $codes['/duty/' . $field] = $code;
         }
 
@@ -58,7 +62,7 @@ final class Dialled
     private static function codes(Hours $hours): array
     {
         $codes = [];
-        foreach ($hours->codes as $i => $code) {
+        foreach ($hours->states->codes as $i => $code) {
             $codes[\sprintf('/codes/%d/code', $i)] = $code->code;
         }
 

@@ -22,7 +22,7 @@ final class LedBy
         $seen = [$id => true];
         for ($next = [$id]; null !== ($one = array_shift($next)) && \count($seen) < self::MOST; ) {
             $person = $plan->get(Person::class, $one);
-            foreach (OwnNumber::blocksFor($plan, $person->extension ?? '') as $block) {
+            foreach (OwnNumber::blocksFor($plan, $person->known->extension ?? '') as $block) {
                 $numbers[$block->id()] = $block;
             }
             foreach ($plan->mentioning($one) as $user) {

@@ -32,7 +32,7 @@ final readonly class Mentions
             ...array_values(Dialled::by($element)),
             ...array_values(Called::by($element)),
             ...Spelled::by($element),
-            ...$element instanceof Number && $element->isMany() ? [Number::MANY] : [],
+            ...$element instanceof Number && $element->range->isMany() ? [Number::MANY] : [],
         ];
         foreach ($element->references() as $reference) {
             $mentioned[] = $reference->id;

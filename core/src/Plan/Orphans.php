@@ -32,12 +32,14 @@ final class Orphans
     {
         $known = array_flip($calendar->parts()->ids);
 
-        return $hours->withCalendars(
-            array_map(
-                static fn(CalendarUse $use): CalendarUse => $use->calendar === $calendar->id()
-                    ? new CalendarUse($use->calendar, $use->state, array_intersect_key($use->exceptions, $known))
-                    : $use,
-                $hours->calendars,
+        return $hours->withDays(
+            $hours->days->withCalendars(
+                array_map(
+                    static fn(CalendarUse $use): CalendarUse => $use->calendar === $calendar->id()
+                        ? new CalendarUse($use->calendar, $use->state, array_intersect_key($use->exceptions, $known))
+                        : $use,
+                    $hours->days->calendars,
+                ),
             ),
         );
     }

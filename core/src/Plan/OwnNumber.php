@@ -15,19 +15,19 @@ final class OwnNumber
     {
         $own = [];
         foreach ($plan->mentioning($person->id(), Kind::Number) as $number) {
-            if ($number instanceof Number && !$number->isMany() && $number->target?->element === $person->id()) {
-                $own[] = $number->number;
+            if ($number instanceof Number && !$number->range->isMany() && $number->target?->element === $person->id()) {
+                $own[] = $number->range->number;
             }
         }
         sort($own);
 
-        return $own[0] ?? self::inBlock($plan, $person->extension);
+        return $own[0] ?? self::inBlock($plan, $person->known->extension);
     }
 
     private static function inBlock(Plan $plan, string $extension): ?string
     {
         foreach (self::blocksFor($plan, $extension) as $block) {
-            $number = $block->block?->numberOf($extension);
+            $number = $block->range->block?->numberOf($extension);
             // One that stands alone in the plan is an exception.
             if (null !== $number && $plan->dialled($number) === $block) {
                 return $number;
@@ -43,7 +43,8 @@ final class OwnNumber
         return array_values(
             array_filter(
                 '' === $extension ? [] : $plan->mentioning(Number::MANY),
-                static fn(Element $one): bool => $one instanceof Number && null !== $one->block?->numberOf($extension),
+                static fn(Element $one): bool => $one instanceof Number &&
+                    null !== $one->range->block?->numberOf($extension),
             ),
         );
     }

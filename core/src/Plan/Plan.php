@@ -6,6 +6,7 @@ namespace Meandros\Core\Plan;
 
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Settings;
+use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\BlockShelf;
 
@@ -96,6 +97,12 @@ final class Plan
         return $element instanceof $class ? $element : null;
     }
 
+    /** By whose clock something goes. */
+    public function siteOf(?Element $element): ?Site
+    {
+        return $element instanceof AtSite ? $this->get(Site::class, $element->site()) : null;
+    }
+
     /** @return array<string, Element> */
     public function elements(): array
     {
@@ -184,8 +191,8 @@ final class Plan
         foreach ($this->mentioning(Number::MANY) as $many) {
             if (
                 $many instanceof Number &&
-                $many->takes($number) &&
-                $many->breadth() < ($found?->breadth() ?? \PHP_INT_MAX)
+                $many->range->takes($number) &&
+                $many->range->breadth() < ($found?->range->breadth() ?? \PHP_INT_MAX)
             ) {
                 $found = $many;
             }

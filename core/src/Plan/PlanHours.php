@@ -54,8 +54,8 @@ final class PlanHours
         $isElement = null !== $this->plan->kindOf($hours->id());
         $from = [
             $hours->id(),
-            $hours->site,
-            ...array_map(static fn(CalendarUse $use): string => $use->calendar, $hours->calendars),
+            $hours->clock->site,
+            ...array_map(static fn(CalendarUse $use): string => $use->calendar, $hours->days->calendars),
         ];
 
         return new HoursBook(
@@ -99,16 +99,16 @@ final class PlanHours
 
     public function zone(Hours $hours): string
     {
-        return $hours->zone ?? ($this->plan->get(Site::class, $hours->site)->zone ?? 'UTC');
+        return $hours->clock->zone ?? ($this->plan->get(Site::class, $hours->clock->site)->place->zone ?? 'UTC');
     }
 
     public function timetable(Hours $hours): Timetable
     {
         $seasons = $calendars = $specialDays = [];
-        foreach ($hours->seasons as $season) {
+        foreach ($hours->days->seasons as $season) {
             $seasons[] = new Season($season->name, $season->span, self::byDay($season->week));
         }
-        foreach ($hours->calendars as $use) {
+        foreach ($hours->days->calendars as $use) {
             $calendar = $this->plan->get(HolidayCalendar::class, $use->calendar);
             if (null !== $calendar) {
                 $calendars[] = new ObservedCalendar(
@@ -120,14 +120,14 @@ final class PlanHours
                 );
             }
         }
-        foreach ($hours->specialDays as $specialDay) {
+        foreach ($hours->days->specialDays as $specialDay) {
             $specialDays[$specialDay->day] = $specialDay;
         }
 
         return new Timetable(
             $this->zone($hours),
-            $hours->default,
-            self::byDay($hours->week),
+            $hours->states->default,
+            self::byDay($hours->days->week),
             $seasons,
             $calendars,
             $specialDays,
@@ -146,7 +146,7 @@ final class PlanHours
             array_filter(
                 $this->overrides,
                 static fn(Override $override): bool => $override->hours === $hours->id() &&
-                    null !== $hours->state($override->state),
+                    null !== $hours->states->find($override->state),
             ),
         );
     }

@@ -28,7 +28,7 @@ final class Spelled
     public static function keys(Person $person, string $what): array
     {
         if (self::EXTENSION === $what) {
-            return '' === $person->extension ? [] : [$person->extension];
+            return '' === $person->known->extension ? [] : [$person->known->extension];
         }
         $words = preg_split('/\s+/', trim($person->name()), 2) ?: [''];
 
@@ -39,7 +39,7 @@ final class Spelled
     public static function by(Element $element): array
     {
         $mentioned = [];
-        if (!($element instanceof Person) || !$element->listing->on) {
+        if (!($element instanceof Person) || !$element->known->listing->on) {
             return [];
         }
         foreach ([self::FIRST, self::LAST, self::EXTENSION] as $what) {

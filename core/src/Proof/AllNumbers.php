@@ -41,7 +41,7 @@ final class AllNumbers
         return $this->known[self::alike($number)] ??= Coverage::over(
             new Courses(
                 $this->plan,
-                $this->call->to($number->example()),
+                $this->call->to($number->range->example()),
                 $this->assumptions,
                 $this->live,
                 $this->router,
@@ -54,8 +54,14 @@ final class AllNumbers
     /** Equal for numbers whose calls fare the same but for the label that is shown. */
     public static function alike(Number $number): string
     {
-        return null === $number->block
-            ? serialize([$number->target, $number->site, $number->language, $number->tellsCaller, $number->keptUntil])
+        return null === $number->range->block
+            ? serialize([
+                $number->target,
+                $number->line->site,
+                $number->line->language,
+                $number->line->tellsCaller,
+                $number->line->keptUntil,
+            ])
             : $number->id();
     }
 }

@@ -35,7 +35,7 @@ final class PlanImpact
             $was = $before->get(Number::class, $id);
             $is = $after->get(Number::class, $id);
             // One that comes or goes has nobody whose calls fare differently.
-            if (null !== $was && null !== $is && $was->number === $is->number) {
+            if (null !== $was && null !== $is && $was->range->number === $is->range->number) {
                 $numbers[$is->name() . ' ' . $id] = [$was, $is];
             }
         }

@@ -30,7 +30,7 @@ final class Touched
                 $numbers[$id] = $element;
             }
             // A number is shown by its id; calls come back in by what is dialled.
-            foreach ($plan->mentioning($isNumber ? $element->number : $id) as $user) {
+            foreach ($plan->mentioning($isNumber ? $element->range->number : $id) as $user) {
                 $next[] = $user->id();
             }
         }

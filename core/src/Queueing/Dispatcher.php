@@ -67,7 +67,7 @@ final class Dispatcher
 
         return 0 === $signedIn
             ? null
-            : (int) ceil((($this->ahead + 1) * $this->queue->admission->handlingSeconds) / $signedIn);
+            : (int) ceil((($this->ahead + 1) * $this->queue->callers->admission->handlingSeconds) / $signedIn);
     }
 
     /**
@@ -85,7 +85,7 @@ final class Dispatcher
     /** What the order looks at of an agent: seconds idle, calls or seconds of talking today. */
     public function figure(Agent $agent, int $second): int
     {
-        return match ($this->queue->asking->order) {
+        return match ($this->queue->agents->asking->order) {
             AgentOrder::FewestCalls => $agent->now->calls,
             AgentOrder::LeastTalk => $agent->now->talk,
             default => max(0, $second - $agent->now->idleSince),
@@ -97,7 +97,7 @@ final class Dispatcher
     {
         $next = \PHP_INT_MAX;
         $start = $second - $waited;
-        $widens = $this->queue->asking->widenSeconds;
+        $widens = $this->queue->agents->asking->widenSeconds;
         foreach ($this->agents as $agent) {
             $freeAt = $agent->freeAt();
             $joins = $start + ($agent->tier - 1) * $widens;
@@ -116,7 +116,7 @@ final class Dispatcher
     public function take(Agent $agent, int $second, int $handling): void
     {
         $this->asked($agent);
-        $agent->now->take($second, $handling, $this->queue->asking->notesSeconds, $agent->atOnce);
+        $agent->now->take($second, $handling, $this->queue->agents->asking->notesSeconds, $agent->atOnce);
     }
 
     /**
@@ -127,8 +127,8 @@ final class Dispatcher
     public function miss(Agent $agent, int $second): ?int
     {
         $this->asked($agent);
-        $missed = $agent->now->miss($second, $this->queue->asking->missedSeconds);
-        if ($missed < ($this->queue->duty->signOutAfter ?? \PHP_INT_MAX)) {
+        $missed = $agent->now->miss($second, $this->queue->agents->asking->missedSeconds);
+        if ($missed < ($this->queue->agents->duty->signOutAfter ?? \PHP_INT_MAX)) {
             return null;
         }
         $agent->signedIn = false;
@@ -150,7 +150,7 @@ final class Dispatcher
             $dispatcher->take(
                 $dispatcher->choose($soonest, self::WAITED_LONG)[0],
                 $soonest,
-                $dispatcher->queue->admission->handlingSeconds,
+                $dispatcher->queue->callers->admission->handlingSeconds,
             );
             --$dispatcher->ahead;
         }
@@ -198,8 +198,8 @@ final class Dispatcher
         $chosen = [];
         foreach ($byTier as $tier => $agents) {
             if (
-                $waited >= ($tier - 1) * $this->queue->asking->widenSeconds ||
-                ($this->queue->asking->spillsOver && [] === $chosen)
+                $waited >= ($tier - 1) * $this->queue->agents->asking->widenSeconds ||
+                ($this->queue->agents->asking->spillsOver && [] === $chosen)
             ) {
                 array_push($chosen, ...[] === $chosen ? $this->firstAhead($agents) : $agents);
             }
@@ -215,7 +215,7 @@ final class Dispatcher
      */
     private function firstAhead(array $agents): array
     {
-        if (1 === \count($agents) || AgentOrder::AllAtOnce === $this->queue->asking->order) {
+        if (1 === \count($agents) || AgentOrder::AllAtOnce === $this->queue->agents->asking->order) {
             return $agents;
         }
         $members = [];
@@ -234,7 +234,7 @@ final class Dispatcher
      */
     private function order(array $agents): Order
     {
-        return match ($this->queue->asking->order) {
+        return match ($this->queue->agents->asking->order) {
             AgentOrder::LongestIdle => self::by('idleSince', $agents),
             AgentOrder::FewestCalls => self::by('calls', $agents),
             AgentOrder::LeastTalk => self::by('talk', $agents),

@@ -81,7 +81,7 @@ final class Roster
         $state = $this->stated($queue);
         $free = $this->firstFree($queue, $state);
         $agents = [];
-        foreach ($queue->asked() as $member) {
+        foreach ($queue->agents->asked() as $member) {
             $given = $state->agents[$member->who] ?? $this->usually($queue, $member->who, $free);
             $isAway =
                 !$given->signedIn ||
@@ -136,7 +136,7 @@ final class Roster
     private function firstFree(Queue $queue, QueueState $state): ?string
     {
         $first = null;
-        foreach (null === $state->free ? [] : $queue->asked() as $member) {
+        foreach (null === $state->free ? [] : $queue->agents->asked() as $member) {
             if (!isset($state->agents[$member->who]) && SignIn::In === $this->signIn($queue, $member->who)) {
                 if ($this->isAtTheDesk($member->who)) {
                     return $member->who;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Ringing;
 
 use Meandros\Core\Plan\Element\Phone;
+use Meandros\Core\Plan\Element\PhoneManner;
 use Meandros\Core\Plan\Element\PhoneOutside;
 
 /** What matters when a phone outside is dialled. */
@@ -24,7 +25,7 @@ final readonly class OutsidePhone
         public int $setUp,
         public ?int $mailbox = null,
         public bool $mailboxWhenBusy = false,
-        public int $confirm = Phone::CONFIRM,
+        public int $confirm = PhoneManner::CONFIRM,
         public string $digits = '',
         public ?string $shows = null,
     ) {}

@@ -54,7 +54,7 @@ final class Phones
                 $stage->seconds,
                 array_map(fn(string $id): RingPhone => $this->named($person, $id, $askFirst), $stage->phones),
             ),
-            $rule->stages,
+            $rule->ringing->stages,
         );
     }
 

@@ -6,6 +6,7 @@ namespace Meandros\Core\Ringing;
 
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
+use Meandros\Core\Plan\Element\PhoneManner;
 use Meandros\Core\Plan\Element\PhoneType;
 use Meandros\Core\Value\Copied;
 
@@ -60,12 +61,12 @@ final readonly class RingPhone
             $person->id(),
             $phone->label,
             $phone->type,
-            $askFirst || $phone->askFirst,
+            $askFirst || $phone->manner->askFirst,
             $person->site,
-            null === $phone->outside ? null : OutsidePhone::of($phone->outside, $phone->confirm, $isMobile),
-            $phone->calls ?? ($isMobile ? Phone::CALLS_OF_A_MOBILE : 1),
-            $person->refusesForAll,
-            $phone->on ? null : Rung::OFF,
+            null === $phone->outside ? null : OutsidePhone::of($phone->outside, $phone->manner->confirm, $isMobile),
+            $phone->manner->calls ?? ($isMobile ? PhoneManner::CALLS_OF_A_MOBILE : 1),
+            $person->reach->refusesForAll,
+            $phone->manner->on ? null : Rung::OFF,
         );
     }
 
@@ -84,7 +85,7 @@ final readonly class RingPhone
             $askFirst,
             $site,
             OutsidePhone::unknown($number, $isMobile),
-            $isMobile ? Phone::CALLS_OF_A_MOBILE : 1,
+            $isMobile ? PhoneManner::CALLS_OF_A_MOBILE : 1,
         );
     }
 

@@ -15,9 +15,9 @@ final class TeamPattern
     public static function of(Team $team, Earlier $earlier): Pattern
     {
         $everybody = array_map(static fn(TeamMember $member): string => $member->who->text(), $team->members);
-        $inTurn = static fn(Order $order): Pattern => new InTurn($team->memberSeconds, $order);
+        $inTurn = static fn(Order $order): Pattern => new InTurn($team->order->memberSeconds, $order);
 
-        return match ($team->pattern) {
+        return match ($team->order->pattern) {
             RingPattern::AllAtOnce => new AllAtOnce(),
             RingPattern::OneAfterTheOther => $inTurn(new TeamOrder()),
             RingPattern::Rotating => $inTurn(new Rotating($everybody, $earlier->lastOf($team->id()))),
@@ -26,7 +26,7 @@ final class TeamPattern
             ),
             RingPattern::FewestCalls => $inTurn(new ByFigure($earlier->calls(...))),
             RingPattern::Random => $inTurn(new Shuffled($everybody, $earlier->seed)),
-            RingPattern::Widening => new Widening($team->widenSeconds),
+            RingPattern::Widening => new Widening($team->order->widenSeconds),
             RingPattern::Paging => new Paging($team->id()),
         };
     }

@@ -46,7 +46,7 @@ final class AssumptionCheck
             $queue = $plan->get(Queue::class, $id);
             null !== $queue || $self->complain(\sprintf('/queues/%d/queue', $i), $id, 'queue');
             $members = array_flip(
-                array_map(static fn(QueueMember $member): string => $member->who, $queue->members ?? []),
+                array_map(static fn(QueueMember $member): string => $member->who, $queue->agents->members ?? []),
             );
             foreach (self::names($assumptions->circumstances->queues[$id]->agents) as $j => $who) {
                 null === $queue ||

@@ -53,7 +53,7 @@ final readonly class Entry
                 $element->site,
                 Target::element($element->id()),
             ),
-            $element instanceof Hours => self::inside($plan, $element, $element->site, null),
+            $element instanceof Hours => self::inside($plan, $element, $element->clock->site, null),
             $element instanceof Queue => self::inside($plan, $element, null, null),
             $element instanceof Site => throw InvalidData::at('/to', 'park-place-called', [
                 'place' => $dialled,
@@ -71,13 +71,13 @@ final readonly class Entry
         return new self(
             $number->id(),
             $number->name(),
-            $number->language,
-            $number->site,
+            $number->line->language,
+            $number->line->site,
             $target,
             self::direct($plan, $target),
-            $number->tellsCaller,
+            $number->line->tellsCaller,
             inBlock: $inBlock,
-            keptUntil: $number->keptUntil,
+            keptUntil: $number->line->keptUntil,
         );
     }
 
@@ -90,7 +90,7 @@ final readonly class Entry
         return new self(
             $element->id(),
             $element->name(),
-            $site->language ?? Language::DEFAULT,
+            $site->place->language ?? Language::DEFAULT,
             $site?->id(),
             $target,
             self::direct($plan, $target),
@@ -105,7 +105,7 @@ final readonly class Entry
         return new self(
             $element->id(),
             $element->name(),
-            $plan->get(Site::class, $site)->language ?? Language::DEFAULT,
+            $plan->get(Site::class, $site)->place->language ?? Language::DEFAULT,
             $site,
             $target,
             self::direct($plan, $target),

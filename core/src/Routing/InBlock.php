@@ -27,10 +27,10 @@ final readonly class InBlock
     /** Null for a number that stands alone. */
     public static function of(Plan $plan, Number $number, string $dialled): ?self
     {
-        if (!$number->isMany()) {
+        if (!$number->range->isMany()) {
             return null;
         }
-        $extension = $number->block?->extensionOf($dialled);
+        $extension = $number->range->block?->extensionOf($dialled);
         $person = null === $extension ? null : $plan->dialled($extension);
         $isTaken = $person instanceof Person;
 

@@ -233,7 +233,7 @@ final class Router
     {
         $caller = $walk->call->caller;
         if ($element instanceof Queue) {
-            $signIn = $element->duty->does($dialled);
+            $signIn = $element->agents->duty->does($dialled);
             $who = $caller->isExtension() ? $walk->plan->dialled($caller->text) : null;
 
             return null === $signIn
@@ -242,10 +242,10 @@ final class Router
                     $element->id(),
                     $dialled,
                     $signIn,
-                    null !== $who && $element->hasAgent($who->id()) ? $who->id() : null,
+                    null !== $who && $element->agents->has($who->id()) ? $who->id() : null,
                 );
         }
-        $code = $element instanceof Hours ? $element->code($dialled) : null;
+        $code = $element instanceof Hours ? $element->states->code($dialled) : null;
         if (null === $code) {
             return null;
         }

@@ -471,7 +471,7 @@ final class Walk
         $hours = $this->plan->get(Hours::class, $prompt->hours) ?? $this->lastHours;
         $zone =
             null === $hours
-                ? $this->plan->get(Site::class, $this->arrival()->site)->zone ?? 'UTC'
+                ? $this->plan->get(Site::class, $this->arrival()->site)->place->zone ?? 'UTC'
                 : $this->surroundings->hours->zone($hours);
         $rang = $this->lastRinging()?->target;
         $name ??= null === $rang?->element ? null : $this->plan->find($rang->element)?->name();

@@ -32,7 +32,7 @@ final readonly class MenuKeys
     public static function of(Journey $journey, Plan $plan): iterable
     {
         foreach ($journey->steps->everyStep('/steps') as $place => $step) {
-            $prompt = $step instanceof MenuStep ? $plan->get(Prompt::class, $step->prompt) : null;
+            $prompt = $step instanceof MenuStep ? $plan->get(Prompt::class, $step->asks->prompt) : null;
             if ($step instanceof MenuStep && null !== $prompt) {
                 $promised = array_filter(
                     array_map(

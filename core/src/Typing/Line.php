@@ -115,7 +115,7 @@ final class Line
         }
         $fits = [];
         foreach ($this->plan->all(Hours::class) as $hours) {
-            foreach ($hours->states as $state) {
+            foreach ($hours->states->all as $state) {
                 if (
                     1 ===
                     preg_match(

@@ -43,7 +43,7 @@ final class TypedDirectory implements TypedKind
 
         return \sprintf(
             'directory %s, %s',
-            $plan->get(Prompt::class, $step->prompt)?->name(),
+            $plan->get(Prompt::class, $step->asks->prompt)?->name(),
             NamePart::Either === $step->spelling->part ? 'either name' : $step->spelling->part->value . ' names',
         );
     }

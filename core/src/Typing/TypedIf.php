@@ -42,7 +42,7 @@ final class TypedIf implements TypedKind
 
     private static function state(Line $line, Hours $hours): ?State
     {
-        foreach ($hours->states as $state) {
+        foreach ($hours->states->all as $state) {
             if (
                 null !==
                 $line->take('(?:is )?(?:' . preg_quote($state->name, '/') . '|' . preg_quote($state->key, '/') . '):?')
@@ -50,7 +50,7 @@ final class TypedIf implements TypedKind
                 return $state;
             }
         }
-        $line->offer(array_map(static fn(State $state): string => mb_strtolower($state->name), $hours->states));
+        $line->offer(array_map(static fn(State $state): string => mb_strtolower($state->name), $hours->states->all));
 
         return null;
     }

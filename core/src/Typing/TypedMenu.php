@@ -60,10 +60,10 @@ final class TypedMenu implements TypedKind
         return trim(
             \sprintf(
                 'menu %s, wait %d s, %d %s, %s',
-                $plan->get(Prompt::class, $step->prompt)?->name(),
-                $step->waitSeconds,
-                $step->tries,
-                1 === $step->tries ? 'try' : 'tries',
+                $plan->get(Prompt::class, $step->asks->prompt)?->name(),
+                $step->asks->waitSeconds,
+                $step->asks->tries,
+                1 === $step->asks->tries ? 'try' : 'tries',
                 implode(' ', $keys),
             ),
             ' ,',

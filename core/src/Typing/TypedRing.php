@@ -57,19 +57,19 @@ final class TypedRing implements TypedKind
             null === $step->target?->number
                 ? $plan->find($step->target?->element)?->name()
                 : PhoneNumber::international($step->target->number);
-        if ($step->handOver) {
+        if ($step->length->handOver) {
             return \sprintf('ring %s for good', $who);
         }
-        $again = 0 === $step->againMinutes ? '' : \sprintf(', again for %d min', $step->againMinutes);
+        $again = 0 === $step->length->againMinutes ? '' : \sprintf(', again for %d min', $step->length->againMinutes);
         $greets =
-            null === $step->greeting
+            null === $step->greeting->prompt
                 ? ''
                 : \sprintf(
                     ', greet with %s after %d s',
-                    $plan->get(Prompt::class, $step->greeting)?->name(),
-                    $step->greetAfter,
+                    $plan->get(Prompt::class, $step->greeting->prompt)?->name(),
+                    $step->greeting->after,
                 );
 
-        return \sprintf('ring %s %ds%s%s', $who, $step->seconds, $again, $greets);
+        return \sprintf('ring %s %ds%s%s', $who, $step->length->seconds, $again, $greets);
     }
 }

@@ -52,7 +52,7 @@ final readonly class DirectoryWords
                 $more,
             );
         }
-        $try = \sprintf('Try %d of %d.', $happening->try, $happening->step->tries);
+        $try = \sprintf('Try %d of %d.', $happening->try, $happening->step->asks->tries);
         $names = implode(
             ', ',
             array_map(

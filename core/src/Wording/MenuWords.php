@@ -15,7 +15,7 @@ final readonly class MenuWords
     public function what(Asked $asked): string
     {
         return match ($asked->kind()) {
-            'nothing pressed' => \sprintf('Presses nothing for %s', Duration::words($asked->menu->waitSeconds)),
+            'nothing pressed' => \sprintf('Presses nothing for %s', Duration::words($asked->menu->asks->waitSeconds)),
             'word said', 'not understood' => self::said($asked),
             'key pressed' => \sprintf(self::dials($asked) ? 'Dials %s' : 'Presses %s', $asked->pressed->key),
             default => \sprintf(
@@ -61,7 +61,7 @@ final readonly class MenuWords
             '%s; try %d of %d.%s%s%s',
             $when,
             $asked->try,
-            $asked->menu->tries,
+            $asked->menu->asks->tries,
             $more,
             BlankWords::of($heard->filled),
             self::understood($asked->pressed->said),

@@ -31,7 +31,7 @@ final readonly class Names
 
     public function state(string $hours, string $key): string
     {
-        return $this->plan->get(Hours::class, $hours)?->state($key)->name ?? $key;
+        return $this->plan->get(Hours::class, $hours)?->states->find($key)->name ?? $key;
     }
 
     /** What a code does. */

@@ -68,14 +68,14 @@ final readonly class PromiseReport
     /** @return array<string, mixed> */
     private function breach(Breach $breach): array
     {
-        $zone = $this->plan->get(Site::class, $breach->numbers[0]->site)->zone ?? 'UTC';
+        $zone = $this->plan->get(Site::class, $breach->numbers[0]->line->site)->place->zone ?? 'UTC';
 
         return [
             'numbers' => array_map(
                 static fn(Number $one): array => [
                     'id' => $one->id(),
                     'name' => $one->name(),
-                    'number' => $one->example(),
+                    'number' => $one->range->example(),
                 ],
                 \array_slice($breach->numbers, 0, self::NUMBERS),
             ),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Directory;
 
 use Meandros\Core\Directory\Directory;
+use Meandros\Core\Plan\Element\KnownBy;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\MenuDialling;
@@ -86,13 +87,13 @@ final class DirectoryReferenceTest extends TestCase
             $left = array_filter($people, static fn(Person $person): bool => self::begins($person, $typed, $spelling));
             $exact = array_filter(
                 $left,
-                static fn(Person $person): bool => $spelling->extensions && $person->extension === $typed,
+                static fn(Person $person): bool => $spelling->extensions && $person->known->extension === $typed,
             );
             $longer = array_filter(
                 $left,
                 static fn(Person $person): bool => $spelling->extensions &&
-                    str_starts_with($person->extension, $typed) &&
-                    $person->extension !== $typed,
+                    str_starts_with($person->known->extension, $typed) &&
+                    $person->known->extension !== $typed,
             );
             $isEnough = $n >= $spelling->letters && \count($left) <= $spelling->most && [] === $longer;
             if ($isHash || $n === \strlen($keys) || ($n >= 2 && (\count($left) < 2 || $isEnough))) {
@@ -129,7 +130,7 @@ final class DirectoryReferenceTest extends TestCase
             }
         }
 
-        return $spelling->extensions && str_starts_with($person->extension, $typed);
+        return $spelling->extensions && str_starts_with($person->known->extension, $typed);
     }
 
     private static function keys(string $name): string
@@ -153,7 +154,8 @@ final class DirectoryReferenceTest extends TestCase
         $people = [];
         for ($i = 0; $i < mt_rand(3, 40); ++$i) {
             $name = self::FIRST[array_rand(self::FIRST)] . ' ' . self::LAST[array_rand(self::LAST)];
-            $people["per_$i"] = new Person("per_$i", $name, 0 === mt_rand(0, 1) ? (string) (200 + $i) : '', 'sit', []);
+            $extension = 0 === mt_rand(0, 1) ? (string) (200 + $i) : '';
+            $people["per_$i"] = new Person("per_$i", $name, 'sit', new KnownBy($extension));
         }
 
         return $people;

@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\DirectoryStep;
 use Meandros\Core\Plan\Step\NamePart;
 use Meandros\Core\Plan\Step\NameSpelling;
+use Meandros\Core\Plan\Step\Prompting;
 use PHPUnit\Framework\TestCase;
 
 /** How many presses everybody takes, counted by hand: Marsh 62774, Marten 627836, Mars 6277, Wu 98, Wu 98, Q 7. */
@@ -45,11 +46,15 @@ final class DirectoryViewTest extends TestCase
     private static function seen(array $names, int $most): array
     {
         $people = array_map(
-            static fn(string $name, int $i): Person => new Person('per_' . $i, $name, '', 'sit', []),
+            static fn(string $name, int $i): Person => new Person('per_' . $i, $name, 'sit'),
             $names,
             array_keys($names),
         );
-        $step = new DirectoryStep('s1', null, spelling: new NameSpelling(NamePart::Last, 3, $most, false));
+        $step = new DirectoryStep(
+            's1',
+            new Prompting(null),
+            spelling: new NameSpelling(NamePart::Last, 3, $most, false),
+        );
         $with = static fn(Reached $one): string => implode(
             ', ',
             array_map(static fn(Person $other): string => $other->name(), $one->alike),

@@ -102,8 +102,11 @@ final class NumberImportTest extends TestCase
             false,
             static fn(Kind $kind): string => $kind->prefix() . '_new',
         );
-        self::assertSame(['last' => '+441632960299', 'extension' => '200'], $outcomes[0]->number?->block?->toJson());
-        self::assertSame('+4416329603*', $outcomes[1]->number?->number);
+        self::assertSame(
+            ['last' => '+441632960299', 'extension' => '200'],
+            $outcomes[0]->number?->range->block?->toJson(),
+        );
+        self::assertSame('+4416329603*', $outcomes[1]->number?->range->number);
         self::assertSame(
             [
                 [
@@ -155,8 +158,8 @@ final class NumberImportTest extends TestCase
                         '%s %s | %s %s %s%s',
                         $json['outcome'],
                         $number->name(),
-                        $number->site,
-                        $number->language,
+                        $number->line->site,
+                        $number->line->language,
                         $number->target->element ?? '-',
                         null === $json['makes'] ? '' : ', makes ' . $json['makes'],
                     );

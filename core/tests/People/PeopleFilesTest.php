@@ -9,9 +9,11 @@ use Meandros\Core\People\PeopleImport;
 use Meandros\Core\People\PeopleTable;
 use Meandros\Core\People\PersonOutcome;
 use Meandros\Core\People\PersonRow;
+use Meandros\Core\Plan\Element\KnownBy;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\PhoneType;
+use Meandros\Core\Plan\Element\Reach;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\InvalidData;
@@ -141,7 +143,7 @@ final class PeopleFilesTest extends TestCase
         );
         self::assertSame(
             ['Desk phone', 'Laptop', 'Private'],
-            array_map(static fn(Phone $phone): string => $phone->label, $outcomes[1]->person->phones ?? []),
+            array_map(static fn(Phone $phone): string => $phone->label, $outcomes[1]->person->reach->phones ?? []),
             'Phones are added, none is taken away.',
         );
     }
@@ -149,9 +151,8 @@ final class PeopleFilesTest extends TestCase
     #[DataProvider('formulas')]
     public function testASpreadsheetComputesNothingAndEveryNameComesBack(string $name): void
     {
-        $person = new Person('per_odd', $name, '299', 'sit_ternwick', [
-            new Phone('desk', PhoneType::Desk, 'Desk phone'),
-        ]);
+        $phones = [new Phone('desk', PhoneType::Desk, 'Desk phone')];
+        $person = new Person('per_odd', $name, 'sit_ternwick', new KnownBy('299'), new Reach($phones));
         $table = PeopleTable::write(Plan::of('Odd', [$person]));
         self::assertStringContainsString("'" . $name, $table);
         self::assertSame($name, PeopleTable::read($table)[0]->name);
@@ -254,7 +255,7 @@ END:VCARD
             RowReport::person($outcomes[0])['problems'],
             'The second number of the example is one digit short of any in France.',
         );
-        self::assertSame('+447700900177', $outcomes[1]->person?->phones[0]->number());
+        self::assertSame('+447700900177', $outcomes[1]->person?->reach->phones[0]->number());
     }
 
     public function testACardWithoutANumberIsRefusedAtItsLine(): void

@@ -363,7 +363,7 @@ final class EndingsTest extends TestCase
     {
         $phones = [];
         foreach ($plan->all(\Meandros\Core\Plan\Element\Person::class) as $person) {
-            foreach ($person->phones as $phone) {
+            foreach ($person->reach->phones as $phone) {
                 $phones[] = $person->id() . '/' . $phone->id;
             }
         }

@@ -6,6 +6,7 @@ namespace Meandros\Core\Tests\Queueing;
 
 use Meandros\Core\Plan\Element\AgentOrder;
 use Meandros\Core\Plan\Element\Queue;
+use Meandros\Core\Plan\Element\QueueAgents;
 use Meandros\Core\Plan\Element\QueueAsking;
 use Meandros\Core\Plan\Element\QueueMember;
 use Meandros\Core\Queueing\Agent;
@@ -276,12 +277,14 @@ final class SimpyTest extends TestCase
         $queue = new Queue(
             'que',
             'Queue',
-            $members,
-            new QueueAsking(
-                AgentOrder::from($scenario['order']),
-                widenSeconds: $scenario['widen'],
-                spillsOver: $scenario['spills'],
-                notesSeconds: $scenario['notes'],
+            new QueueAgents(
+                $members,
+                new QueueAsking(
+                    AgentOrder::from($scenario['order']),
+                    widenSeconds: $scenario['widen'],
+                    spillsOver: $scenario['spills'],
+                    notesSeconds: $scenario['notes'],
+                ),
             ),
         );
 

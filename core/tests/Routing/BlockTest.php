@@ -198,7 +198,7 @@ final class BlockTest extends TestCase
             'block' => ['last' => '+441632960409', 'extension' => '990'],
         ]);
         self::assertInstanceOf(Number::class, $element);
-        self::assertSame('999', $element->block?->lastExtension());
+        self::assertSame('999', $element->range->block?->lastExtension());
     }
 
     /** Two elements of a file are held against each other as well. */

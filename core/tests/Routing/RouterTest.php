@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\Routing;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\CallerActs;
 use Meandros\Core\Live\LiveState;
+use Meandros\Core\Plan\Step\RingLength;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Reading\InvalidData;
@@ -133,7 +134,7 @@ final class RouterTest extends TestCase
     {
         $trace = (new Router())->ringing(
             (new PlanBuilder())->person('ann')->plan(),
-            new RingStep('look', Target::element('ann'), 15),
+            new RingStep('look', Target::element('ann'), new RingLength(15)),
             PlanBuilder::trial('2026-11-23T10:00'),
             new Assumptions(),
             new LiveState(),
@@ -150,7 +151,7 @@ final class RouterTest extends TestCase
         );
         $trace = (new Router())->ringing(
             (new PlanBuilder())->person('ann')->plan(),
-            new RingStep('look', Target::element('ann'), 15),
+            new RingStep('look', Target::element('ann'), new RingLength(15)),
             PlanBuilder::trial('2026-11-23T10:00'),
             new Assumptions(new CallerActs(patienceSeconds: 4)),
             new LiveState(),

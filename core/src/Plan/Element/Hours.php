@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
-use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\AtSite;
 use Meandros\Core\Plan\Json\HoursReader;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
@@ -16,55 +16,34 @@ use Meandros\Core\Time\SpecialDay;
 use Meandros\Core\Value\Copied;
 
 /** A named timetable, in the zone of its site: at every instant it is in exactly one state. */
-final readonly class Hours implements Element
+final readonly class Hours implements AtSite
 {
     use Copied;
     use Named;
     use WithoutParts;
 
-    /**
-     * @param string|null           $zone        IANA; null for the zone of the site
-     * @param non-empty-list<State> $states
-     * @param list<WeekBand>        $week
-     * @param list<SeasonWeek>      $seasons     none overlaps another
-     * @param list<CalendarUse>     $calendars   the strongest first
-     * @param list<SpecialDay>      $specialDays in order of date
-     * @param list<DialCode>        $codes
-     */
     public function __construct(
         private string $id,
         private string $name,
-        public string $site,
-        public ?string $zone,
-        public array $states,
-        public string $default,
-        public array $week,
-        public array $seasons,
-        public array $calendars,
-        public array $specialDays,
-        public array $codes,
+        public Clock $clock,
+        public HoursStates $states,
+        public HoursDays $days = new HoursDays(),
     ) {}
+
+    public function site(): string
+    {
+        return $this->clock->site;
+    }
 
     public static function fromJson(Input $in): static
     {
         return HoursReader::read($in);
     }
 
-    public function state(string $key): ?State
-    {
-        foreach ($this->states as $state) {
-            if ($state->key === $key) {
-                return $state;
-            }
-        }
-
-        return null;
-    }
-
     /** Whether a state is marked as one in which they are open; one that there is none of is not. */
     public function isOpen(string $state): bool
     {
-        return $this->state($state)->open ?? false;
+        return $this->states->find($state)->open ?? false;
     }
 
     public function kind(): Kind
@@ -72,27 +51,9 @@ final readonly class Hours implements Element
         return Kind::Hours;
     }
 
-    /** @param list<SpecialDay> $specialDays in order of date */
-    public function withSpecialDays(array $specialDays): self
+    public function withDays(HoursDays $days): self
     {
-        return $this->with(specialDays: $specialDays);
-    }
-
-    /** @param list<CalendarUse> $calendars the strongest first */
-    public function withCalendars(array $calendars): self
-    {
-        return $this->with(calendars: $calendars);
-    }
-
-    public function code(string $dialled): ?DialCode
-    {
-        foreach ($this->codes as $code) {
-            if ($code->code === $dialled) {
-                return $code;
-            }
-        }
-
-        return null;
+        return $this->with(days: $days);
     }
 
     public function toJson(): array
@@ -101,29 +62,29 @@ final readonly class Hours implements Element
             'id' => $this->id,
             'kind' => 'hours',
             'name' => $this->name,
-            'site' => $this->site,
-            'zone' => $this->zone,
-            'states' => array_map(static fn(State $state): array => $state->toJson(), $this->states),
-            'default' => $this->default,
-            'week' => array_map(static fn(WeekBand $band): array => $band->toJson(), $this->week),
-            'seasons' => array_map(static fn(SeasonWeek $season): array => $season->toJson(), $this->seasons),
-            'calendars' => array_map(static fn(CalendarUse $use): array => $use->toJson(), $this->calendars),
+            'site' => $this->clock->site,
+            'zone' => $this->clock->zone,
+            'states' => array_map(static fn(State $state): array => $state->toJson(), $this->states->all),
+            'default' => $this->states->default,
+            'week' => array_map(static fn(WeekBand $band): array => $band->toJson(), $this->days->week),
+            'seasons' => array_map(static fn(SeasonWeek $season): array => $season->toJson(), $this->days->seasons),
+            'calendars' => array_map(static fn(CalendarUse $use): array => $use->toJson(), $this->days->calendars),
             'specialDays' => array_map(
                 static fn(SpecialDay $day): array => [
                     'date' => CivilDate::format($day->day),
                     'name' => $day->name,
                     'bands' => array_map(static fn(Band $band): array => $band->toJson(), $day->bands),
                 ],
-                $this->specialDays,
+                $this->days->specialDays,
             ),
-            'codes' => array_map(static fn(DialCode $code): array => $code->toJson(), $this->codes),
+            'codes' => array_map(static fn(DialCode $code): array => $code->toJson(), $this->states->codes),
         ];
     }
 
     public function references(): array
     {
-        $references = [new Reference($this->site, '/site', [Kind::Site], 'keeps its time')];
-        foreach ($this->calendars as $i => $use) {
+        $references = [new Reference($this->clock->site, '/site', [Kind::Site], 'keeps its time')];
+        foreach ($this->days->calendars as $i => $use) {
             $references[] = new Reference(
                 $use->calendar,
                 \sprintf('/calendars/%d/calendar', $i),

@@ -12,29 +12,17 @@ final readonly class Phone
 {
     use Copied;
 
-    /** Seconds between dialling and the first ring, and calls at the same time, where nothing else is said (common practice). */
+    /** Seconds between dialling and the first ring where nothing else is said (common practice). */
     public const SET_UP_OF_A_MOBILE = 3;
     public const SET_UP_OF_A_LANDLINE = 2;
-    public const CALLS_OF_A_MOBILE = 2;
-    /** Seconds for which whoever picks up is asked (common practice). */
-    public const CONFIRM = 10;
 
-    /**
-     * @param PhoneOutside|null $outside  for phones outside only
-     * @param bool              $on       a phone that is off does not ring, and is kept
-     * @param int|null          $calls    how many it takes at the same time; null, for outside phones only: two for mobiles, else one
-     * @param bool              $askFirst whoever picks up presses 1 to take the call: a mailbox does not
-     * @param int               $confirm  seconds for which whoever picks up is asked, if asked first
-     */
+    /** @param PhoneOutside|null $outside for phones outside only */
     public function __construct(
         public string $id,
         public PhoneType $type,
         public string $label,
         public ?PhoneOutside $outside = null,
-        public bool $on = true,
-        public ?int $calls = null,
-        public bool $askFirst = false,
-        public int $confirm = self::CONFIRM,
+        public PhoneManner $manner = new PhoneManner(),
     ) {}
 
     public static function fromJson(Input $in): self
@@ -54,10 +42,7 @@ final readonly class Phone
             $type,
             $in->field('label')->text(),
             $isOutside ? PhoneOutside::fromJson($in) : null,
-            $in->field('on')->flag(true),
-            $in->field('calls')->optionalWhole(1, 20, 'calls') ?? ($isOutside ? null : 1),
-            $in->field('askFirst')->flag(false),
-            $in->field('confirm')->whole(5, 60, 'seconds', self::CONFIRM),
+            PhoneManner::fromJson($in, $type),
         );
     }
 
@@ -81,10 +66,10 @@ final readonly class Phone
             $json['number'] = $this->outside->number;
         }
         $json += [
-            'on' => $this->on,
-            'askFirst' => $this->askFirst,
-            'confirm' => $this->confirm,
-            'calls' => $this->calls ?? (null === $this->outside ? 1 : null),
+            'on' => $this->manner->on,
+            'askFirst' => $this->manner->askFirst,
+            'confirm' => $this->manner->confirm,
+            'calls' => $this->manner->calls ?? (null === $this->outside ? 1 : null),
         ];
 
         return $json + ($this->outside?->toJson() ?? []);

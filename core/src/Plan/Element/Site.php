@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
-use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Element;
-use Meandros\Core\Plan\Json\ZoneReader;
 use Meandros\Core\Plan\Kind;
-use Meandros\Core\Plan\Language;
 use Meandros\Core\Plan\WithoutParts;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
@@ -20,17 +17,13 @@ final readonly class Site implements Element
     use WithoutParts;
 
     /**
-     * @param string       $country    ISO 3166-1 alpha-2
      * @param int|null     $cadence    milliseconds from the start of a ring to the start of the next; null for the country's
      * @param list<string> $parkPlaces what is dialled to take a call that waits there, in the order in which they are filled
      */
     public function __construct(
         private string $id,
         private string $name,
-        public string $zone,
-        public string $country,
-        public string $language,
-        public string $address = '',
+        public Locality $place,
         public ?int $cadence = null,
         public array $parkPlaces = [],
     ) {}
@@ -38,19 +31,11 @@ final readonly class Site implements Element
     public static function fromJson(Input $in): static
     {
         $in->onlyFields(['id', 'kind', 'name', 'zone', 'country', 'language', 'address', 'cadence', 'parkPlaces']);
-        $zone = ZoneReader::read($in->field('zone'));
-        $country = $in->field('country')->exactText(200);
-        if ('' !== $country && !PhoneNumber::knowsCountry($country)) {
-            $in->field('country')->complain('not-a-country', ['country' => Input::quote($country)]);
-        }
 
         return new self(
             $in->field('id')->id(),
             $in->field('name')->text(),
-            $zone,
-            $country,
-            Language::read($in->field('language')),
-            $in->field('address')->optionalText(400),
+            Locality::fromJson($in),
             $in->field('cadence')->optionalWhole(1000, 20000, 'milliseconds'),
             self::places($in->field('parkPlaces')),
         );
@@ -76,7 +61,7 @@ final readonly class Site implements Element
 
     public function ringMilliseconds(): int
     {
-        return $this->cadence ?? RingCadence::ofCountry($this->country);
+        return $this->cadence ?? RingCadence::ofCountry($this->place->country);
     }
 
     public function kind(): Kind
@@ -90,10 +75,10 @@ final readonly class Site implements Element
             'id' => $this->id,
             'kind' => 'site',
             'name' => $this->name,
-            'zone' => $this->zone,
-            'country' => $this->country,
-            'language' => $this->language,
-            'address' => $this->address,
+            'zone' => $this->place->zone,
+            'country' => $this->place->country,
+            'language' => $this->place->language,
+            'address' => $this->place->address,
             'cadence' => $this->cadence,
             'parkPlaces' => $this->parkPlaces,
         ];

@@ -19,24 +19,13 @@ final readonly class Team implements TakesCalls
     use Named;
     use WithoutParts;
 
-    /**
-     * @param list<TeamMember> $members       in ringing order
-     * @param int              $memberSeconds how long each rings where they ring one after the other
-     * @param int              $widenSeconds  after how long the next tier joins where the team widens
-     * @param bool             $followRules   whether members' answering rules say which of their phones ring, or all do
-     * @param bool             $skipBusy      whether somebody on a call is passed over, also where a phone of theirs takes another
-     * @param int              $pauseSeconds  after a call a member is not rung for so long
-     */
+    /** @param list<TeamMember> $members in ringing order */
     public function __construct(
         private string $id,
         private string $name,
-        public RingPattern $pattern,
+        public RingOrder $order,
         public array $members,
-        public int $memberSeconds = 15,
-        public int $widenSeconds = 10,
-        public bool $followRules = false,
-        public bool $skipBusy = false,
-        public int $pauseSeconds = 0,
+        public TeamManners $manners = new TeamManners(),
     ) {}
 
     public static function fromJson(Input $in): static
@@ -53,23 +42,18 @@ final readonly class Team implements TakesCalls
             'skipBusy',
             'pauseSeconds',
         ]);
-        /** @var RingPattern $pattern */
-        $pattern = $in->field('pattern')->oneOf(RingPattern::class, RingPattern::AllAtOnce);
+        $order = RingOrder::fromJson($in);
         $members = self::members($in->field('members'));
-        if (RingPattern::Widening === $pattern) {
+        if (RingPattern::Widening === $order->pattern) {
             self::refuseGaps($in, $members);
         }
 
         return new self(
             $in->field('id')->id(),
             $in->field('name')->text(),
-            $pattern,
+            $order,
             $members,
-            $in->field('memberSeconds')->whole(1, 300, 'seconds', 15),
-            $in->field('widenSeconds')->whole(1, 300, 'seconds', 10),
-            $in->field('followRules')->flag(false),
-            $in->field('skipBusy')->flag(false),
-            $in->field('pauseSeconds')->whole(0, 600, 'seconds', 0),
+            TeamManners::fromJson($in),
         );
     }
 
@@ -112,15 +96,9 @@ final readonly class Team implements TakesCalls
         return array_filter($this->members, static fn(TeamMember $member): bool => $member->on);
     }
 
-    /** Seconds after which a member begins to ring where all ring at once, or the team widens. */
-    public function joinsAfter(TeamMember $member): int
-    {
-        return RingPattern::Widening === $this->pattern ? ($member->tier - 1) * $this->widenSeconds : 0;
-    }
-
     public function directSteps(): StepList
     {
-        return new StepList([new RingStep('ring', Target::element($this->id), RingStep::DIRECT_SECONDS)]);
+        return new StepList([RingStep::direct(Target::element($this->id))]);
     }
 
     public function kind(): Kind
@@ -134,13 +112,13 @@ final readonly class Team implements TakesCalls
             'id' => $this->id,
             'kind' => 'team',
             'name' => $this->name,
-            'pattern' => $this->pattern->value,
+            'pattern' => $this->order->pattern->value,
             'members' => array_map(static fn(TeamMember $member): array => $member->toJson(), $this->members),
-            'memberSeconds' => $this->memberSeconds,
-            'widenSeconds' => $this->widenSeconds,
-            'followRules' => $this->followRules,
-            'skipBusy' => $this->skipBusy,
-            'pauseSeconds' => $this->pauseSeconds,
+            'memberSeconds' => $this->order->memberSeconds,
+            'widenSeconds' => $this->order->widenSeconds,
+            'followRules' => $this->manners->followRules,
+            'skipBusy' => $this->manners->skipBusy,
+            'pauseSeconds' => $this->manners->pauseSeconds,
         ];
     }
 

@@ -179,7 +179,7 @@ final readonly class Integrity
     private function overlaps(Element $element): array
     {
         $problems = [];
-        $block = $element instanceof Number ? $element->block : null;
+        $block = $element instanceof Number ? $element->range->block : null;
         if (null === $block) {
             return [];
         }
@@ -187,13 +187,13 @@ final readonly class Integrity
             if (
                 $other instanceof Number &&
                 $other->id() !== $element->id() &&
-                null !== $other->block &&
-                $block->overlaps($other->block)
+                null !== $other->range->block &&
+                $block->overlaps($other->range->block)
             ) {
                 $problems[] = new Problem('/block/last', 'blocks-overlap', [
                     'name' => $other->name(),
-                    'first' => $other->number,
-                    'last' => $other->block->last,
+                    'first' => $other->range->number,
+                    'last' => $other->range->block->last,
                 ]);
             }
         }

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Json;
 
 use Meandros\Core\Plan\Element\CalendarUse;
+use Meandros\Core\Plan\Element\Clock;
 use Meandros\Core\Plan\Element\DialCode;
 use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\HoursDays;
+use Meandros\Core\Plan\Element\HoursStates;
 use Meandros\Core\Plan\Element\OverrideEnd;
 use Meandros\Core\Plan\Element\SeasonWeek;
 use Meandros\Core\Plan\Element\State;
@@ -41,15 +44,14 @@ final class HoursReader
         return new Hours(
             $in->field('id')->id(),
             $in->field('name')->text(),
-            $in->field('site')->text(80),
-            $zone,
-            $states,
-            $bands->state($in->field('default')),
-            $bands->week($in->field('week')),
-            self::seasons($in->field('seasons'), $bands),
-            self::calendars($in->field('calendars'), $bands),
-            self::specialDays($in->field('specialDays'), $bands),
-            self::codes($in->field('codes'), $bands),
+            new Clock($in->field('site')->text(80), $zone),
+            new HoursStates($states, $bands->state($in->field('default')), self::codes($in->field('codes'), $bands)),
+            new HoursDays(
+                $bands->week($in->field('week')),
+                self::seasons($in->field('seasons'), $bands),
+                self::calendars($in->field('calendars'), $bands),
+                self::specialDays($in->field('specialDays'), $bands),
+            ),
         );
     }
 

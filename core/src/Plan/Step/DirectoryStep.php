@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Step;
 
-use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Reference;
@@ -26,9 +25,7 @@ final readonly class DirectoryStep implements Step, DialsPeople
     /** @param MenuDialling $dial who may be reached, and when */
     public function __construct(
         private string $id,
-        public ?string $prompt,
-        public int $waitSeconds = 5,
-        public int $tries = 2,
+        public Prompting $asks,
         private Exits $exits = new Exits(),
         public NameSpelling $spelling = new NameSpelling(),
         public MenuDialling $dial = new MenuDialling(),
@@ -52,9 +49,7 @@ final readonly class DirectoryStep implements Step, DialsPeople
 
         return new self(
             $in->field('id')->id(),
-            $in->field('prompt')->reference(),
-            $in->field('wait')->whole(1, 60, 'seconds', 5),
-            $in->field('tries')->whole(1, 10, 'tries', 2),
+            Prompting::fromJson($in),
             Exits::fromJson($in->field('exits'), [self::NOBODY, self::NOTHING, self::HELP, self::DIALLED]),
             NameSpelling::fromJson($in),
             MenuDialling::fromJson($in->field('dial')) ?? new MenuDialling(),
@@ -81,9 +76,7 @@ final readonly class DirectoryStep implements Step, DialsPeople
         return [
             'id' => $this->id,
             'do' => 'directory',
-            'prompt' => $this->prompt,
-            'wait' => $this->waitSeconds,
-            'tries' => $this->tries,
+            ...$this->asks->toJson(),
         ] +
             $this->spelling->toJson() + ['dial' => $this->dial->toJson(), 'exits' => $this->exits->toJson()];
     }
@@ -91,16 +84,16 @@ final readonly class DirectoryStep implements Step, DialsPeople
     public function references(string $pointer): array
     {
         return [
-            ...null === $this->prompt
+            ...null === $this->asks->prompt
                 ? []
-                : [new Reference($this->prompt, $pointer . '/prompt', [Kind::Prompt], 'asks for a name with it')],
+                : [new Reference($this->asks->prompt, $pointer . '/prompt', [Kind::Prompt], 'asks for a name with it')],
             ...$this->dial->references($pointer . '/dial'),
         ];
     }
 
     public function unfinished(): ?string
     {
-        return null === $this->prompt ? 'prompt' : null;
+        return null === $this->asks->prompt ? 'prompt' : null;
     }
 
     public function takenBy(): null
@@ -110,9 +103,6 @@ final readonly class DirectoryStep implements Step, DialsPeople
 
     public function waysOn(Plan $plan): array
     {
-        return [
-            self::NOTHING =>
-                $this->tries * ($this->waitSeconds + ($plan->get(Prompt::class, $this->prompt)?->longest() ?? 0)),
-        ];
+        return [self::NOTHING => $this->asks->longest($plan)];
     }
 }

@@ -63,6 +63,6 @@ final readonly class HoursStep implements Step
 
         return null === $hours
             ? ['' => 0]
-            : array_fill_keys(array_map(static fn(State $state): string => $state->key, $hours->states), 0);
+            : array_fill_keys(array_map(static fn(State $state): string => $state->key, $hours->states->all), 0);
     }
 }

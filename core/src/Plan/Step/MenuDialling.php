@@ -49,8 +49,8 @@ final readonly class MenuDialling
     public function mayReach(Person $person): bool
     {
         return match ($this->scope) {
-            DialScope::Everybody => $person->listing->on,
-            DialScope::Site => $person->listing->on && $person->site === $this->site,
+            DialScope::Everybody => $person->known->listing->on,
+            DialScope::Site => $person->known->listing->on && $person->site === $this->site,
             DialScope::Some => \in_array($person->id(), $this->people, true),
         };
     }

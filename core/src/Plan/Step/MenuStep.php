@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Step;
 
 use Meandros\Core\Call\Keypad;
-use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Reference;
@@ -24,9 +23,7 @@ final readonly class MenuStep implements Step, DialsPeople
 
     public function __construct(
         private string $id,
-        public ?string $prompt,
-        public int $waitSeconds = 5,
-        public int $tries = 2,
+        public Prompting $asks,
         private Exits $exits = new Exits(),
         public MenuManner $manner = new MenuManner(),
         public ?MenuDialling $dial = null,
@@ -50,9 +47,7 @@ final readonly class MenuStep implements Step, DialsPeople
 
         return new self(
             $in->field('id')->id(),
-            $in->field('prompt')->reference(),
-            $in->field('wait')->whole(1, 60, 'seconds', 5),
-            $in->field('tries')->whole(1, 10, 'tries', 2),
+            Prompting::fromJson($in),
             Exits::fromJson($in->field('exits'), [...Keypad::KEYS, self::NOTHING, self::WRONG, self::DIALLED]),
             MenuManner::fromJson($in),
             MenuDialling::fromJson($in->field('dial')),
@@ -79,9 +74,7 @@ final readonly class MenuStep implements Step, DialsPeople
         return [
             'id' => $this->id,
             'do' => 'menu',
-            'prompt' => $this->prompt,
-            'wait' => $this->waitSeconds,
-            'tries' => $this->tries,
+            ...$this->asks->toJson(),
         ] +
             $this->manner->toJson() + ['dial' => $this->dial?->toJson(), 'exits' => $this->exits->toJson()];
     }
@@ -89,16 +82,16 @@ final readonly class MenuStep implements Step, DialsPeople
     public function references(string $pointer): array
     {
         $own =
-            null === $this->prompt
+            null === $this->asks->prompt
                 ? []
-                : [new Reference($this->prompt, $pointer . '/prompt', [Kind::Prompt], 'asks with it')];
+                : [new Reference($this->asks->prompt, $pointer . '/prompt', [Kind::Prompt], 'asks with it')];
 
         return [...$own, ...$this->manner->references($pointer), ...$this->dial?->references($pointer . '/dial') ?? []];
     }
 
     public function unfinished(): ?string
     {
-        return null === $this->prompt ? 'prompt' : null;
+        return null === $this->asks->prompt ? 'prompt' : null;
     }
 
     public function takenBy(): null
@@ -108,9 +101,6 @@ final readonly class MenuStep implements Step, DialsPeople
 
     public function waysOn(Plan $plan): array
     {
-        return [
-            self::NOTHING =>
-                $this->tries * ($this->waitSeconds + ($plan->get(Prompt::class, $this->prompt)?->longest() ?? 0)),
-        ];
+        return [self::NOTHING => $this->asks->longest($plan)];
     }
 }

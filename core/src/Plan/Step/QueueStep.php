@@ -88,12 +88,14 @@ final readonly class QueueStep implements Step
             ? ['' => 0]
             : array_filter(
                 [
-                    self::NO_AGENTS => $queue->admission->needsAgent ? 0 : null,
-                    self::UNREACHABLE => $queue->admission->needsAgent ? 0 : null,
-                    self::FULL => null === $queue->admission->mostWaiting ? null : 0,
-                    self::TOO_LONG => null === $queue->admission->mostExpectedSeconds ? null : 0,
+                    self::NO_AGENTS => $queue->callers->admission->needsAgent ? 0 : null,
+                    self::UNREACHABLE => $queue->callers->admission->needsAgent ? 0 : null,
+                    self::FULL => null === $queue->callers->admission->mostWaiting ? null : 0,
+                    self::TOO_LONG => null === $queue->callers->admission->mostExpectedSeconds ? null : 0,
                     self::WAITED =>
-                        true === $queue->callback?->offer->atTheEnd ? null : $queue->waiting->longestSeconds,
+                        true === $queue->callers->callback?->offer->atTheEnd
+                            ? null
+                            : $queue->callers->waiting->longestSeconds,
                 ],
                 static fn(?int $seconds): bool => null !== $seconds,
             );

@@ -21,31 +21,21 @@ final readonly class RingStep implements Step
     public const BUSY = 'busy';
     public const UNREACHABLE = 'unreachable';
     public const REFUSED = 'refused';
-    /** Seconds. */
-    public const LONGEST = 600;
-    public const DEFAULT_SECONDS = 20;
-    /** Of a call that is sent straight to somebody. */
-    public const DIRECT_SECONDS = 25;
-    public const MOST_MINUTES = 60;
-    private const DEFAULT_GREET_AFTER = 10;
 
-    /**
-     * @param Target|null $target       a person, a team or a number
-     * @param bool        $handOver     for good: the rules of the person decide how the call ends, and the seconds do not count
-     * @param int         $againMinutes the caller is kept, and the ringing begins anew, for up to so long; 0 to ring once
-     * @param string|null $greeting     a prompt that is played while the phones ring on
-     * @param int         $greetAfter   seconds of ringing before the greeting
-     */
+    /** @param Target|null $target a person, a team or a number */
     public function __construct(
         private string $id,
         public ?Target $target,
-        public int $seconds = self::DEFAULT_SECONDS,
+        public RingLength $length = new RingLength(),
         private Exits $exits = new Exits(),
-        public bool $handOver = false,
-        public int $againMinutes = 0,
-        public ?string $greeting = null,
-        public int $greetAfter = self::DEFAULT_GREET_AFTER,
+        public RingGreeting $greeting = new RingGreeting(),
     ) {}
+
+    /** What rings somebody to whom a call is sent straight. */
+    public static function direct(Target $target, bool $handOver = false): self
+    {
+        return new self('ring', $target, new RingLength(RingLength::DIRECT, $handOver));
+    }
 
     public static function fromJson(Input $in): static
     {
@@ -64,7 +54,7 @@ final readonly class RingStep implements Step
         return new self(
             $in->field('id')->id(),
             Target::read($in->field('target')),
-            $in->field('seconds')->whole(1, self::LONGEST, 'seconds', self::DEFAULT_SECONDS),
+            RingLength::fromJson($in),
             Exits::fromJson($in->field('exits'), [
                 self::NOBODY,
                 self::BUSY,
@@ -72,10 +62,7 @@ final readonly class RingStep implements Step
                 self::REFUSED,
                 ...Keypad::KEYS,
             ]),
-            $in->field('handOver')->flag(false),
-            $in->field('againMinutes')->whole(0, self::MOST_MINUTES, 'minutes', 0),
-            $in->field('greeting')->reference(),
-            $in->field('greetAfter')->whole(0, self::LONGEST, 'seconds', self::DEFAULT_GREET_AFTER),
+            RingGreeting::fromJson($in),
         );
     }
 
@@ -95,11 +82,11 @@ final readonly class RingStep implements Step
             'id' => $this->id,
             'do' => 'ring',
             'target' => $this->target?->text(),
-            'seconds' => $this->seconds,
-            'handOver' => $this->handOver,
-            'againMinutes' => $this->againMinutes,
-            'greeting' => $this->greeting,
-            'greetAfter' => $this->greetAfter,
+            'seconds' => $this->length->seconds,
+            'handOver' => $this->length->handOver,
+            'againMinutes' => $this->length->againMinutes,
+            'greeting' => $this->greeting->prompt,
+            'greetAfter' => $this->greeting->after,
             'exits' => $this->exits->toJson(),
         ];
     }
@@ -107,9 +94,9 @@ final readonly class RingStep implements Step
     public function references(string $pointer): array
     {
         $references = $this->target?->references($pointer . '/target', [Kind::Person, Kind::Team], 'rings it') ?? [];
-        if (null !== $this->greeting) {
+        if (null !== $this->greeting->prompt) {
             $references[] = new Reference(
-                $this->greeting,
+                $this->greeting->prompt,
                 $pointer . '/greeting',
                 [Kind::Prompt],
                 'greets with it while ringing',
@@ -131,8 +118,6 @@ final readonly class RingStep implements Step
 
     public function waysOn(Plan $plan): array
     {
-        $seconds = $this->againMinutes > 0 ? 60 * $this->againMinutes : $this->seconds;
-
-        return [self::NOBODY => $seconds, self::BUSY => 0, self::UNREACHABLE => 0];
+        return [self::NOBODY => $this->length->longest(), self::BUSY => 0, self::UNREACHABLE => 0];
     }
 }

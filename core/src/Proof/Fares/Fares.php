@@ -66,7 +66,7 @@ final class Fares
         foreach ([] === $ids ? $this->plan->all(Number::class) : $ids as $one) {
             $number = $one instanceof Number ? $one : $this->plan->get(Number::class, $one);
             // One that was given up reaches nobody, and nothing is expected of it.
-            if (null !== $number && null === $number->keptUntil) {
+            if (null !== $number && null === $number->line->keptUntil) {
                 $numbers[AllNumbers::alike($number)][] = $number;
             }
         }
@@ -152,7 +152,7 @@ final class Fares
 
         return $this->courses[self::name($number, $caller, $keys, $phones)] ??= new Courses(
             $this->plan,
-            new TrialCall($number->example(), $caller, $this->from),
+            new TrialCall($number->range->example(), $caller, $this->from),
             new Assumptions(
                 new CallerActs(array_map(static fn(string $key): KeyPress => new KeyPress($key), $keys)),
                 null === $phones ? [] : [new PhoneAssumption(Assumptions::EVERY_PHONE, $phones)],

@@ -63,7 +63,7 @@ final class Presses
         $wrong = array_values(array_diff(Keypad::KEYS, $keys))[0] ?? null;
         $presses = array_map(static fn(string $key): array => [$key], $keys);
         if (null !== $wrong && null !== $menu->exits()->find(MenuStep::WRONG)) {
-            $presses[] = array_fill(0, $menu->tries, $wrong);
+            $presses[] = array_fill(0, $menu->asks->tries, $wrong);
         }
 
         return $presses;

@@ -57,7 +57,7 @@ final class Holding
             }
             $times = PromisedTimes::of(
                 $expectation->when,
-                $numbers[0]->site,
+                $numbers[0]->line->site,
                 $this->fares->plan,
                 $this->fares->hours,
             )->within($this->fares->from, $this->fares->until);

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Promised;
 
 use Meandros\Core\Plan\Element\CalendarUse;
+use Meandros\Core\Plan\Element\Clock;
 use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\HoursDays;
+use Meandros\Core\Plan\Element\HoursStates;
 use Meandros\Core\Plan\Element\State;
 use Meandros\Core\Plan\Expected\ExpectedTimes;
 use Meandros\Core\Plan\Json\BandReader;
@@ -26,7 +29,7 @@ final readonly class PromisedTimes
         $conditions = [];
         $of = $plan->get(Hours::class, $when->hours);
         if (null !== $of) {
-            $open = array_filter($of->states, static fn(State $state): bool => $state->open);
+            $open = array_filter($of->states->all, static fn(State $state): bool => $state->open);
             $states =
                 [] === $when->states ? array_map(static fn(State $one): string => $one->key, $open) : $when->states;
             $conditions[] = [$of, array_fill_keys($states, true)];
@@ -52,15 +55,12 @@ final readonly class PromisedTimes
             // No id of an element has a space.
             $site . ' ' . $name,
             $name,
-            $site,
-            null,
-            [new State(BandReader::WINDOW, 'in', true), new State(self::OUT, 'out', false)],
-            self::OUT,
-            [] === $when->windows ? [] : $when->windows,
-            [],
-            null === $when->calendar ? [] : [new CalendarUse($when->calendar, BandReader::WINDOW, [])],
-            [],
-            [],
+            new Clock($site),
+            new HoursStates([new State(BandReader::WINDOW, 'in', true), new State(self::OUT, 'out', false)], self::OUT),
+            new HoursDays(
+                $when->windows,
+                calendars: null === $when->calendar ? [] : [new CalendarUse($when->calendar, BandReader::WINDOW, [])],
+            ),
         );
     }
 

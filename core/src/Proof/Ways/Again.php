@@ -66,7 +66,7 @@ final class Again
         foreach ($acts->stated->queues as $state) {
             $free = array_filter($state->agents, static fn(AgentState $one): bool => null !== $one->freeAfter);
             foreach ([] === $free ? [] : array_keys($after) as $id) {
-                foreach ($plan->get(Queue::class, (string) $id)?->asked() ?? [] as $member) {
+                foreach ($plan->get(Queue::class, (string) $id)?->agents->asked() ?? [] as $member) {
                     if (isset($free[$member->who])) {
                         return true;
                     }

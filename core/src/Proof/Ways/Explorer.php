@@ -263,7 +263,7 @@ final class Explorer
             // Some queues are entered only while an agent can be reached.
             $looks =
                 $what instanceof QueueEntered &&
-                true === $this->plan->get(Queue::class, $what->queue)?->admission->needsAgent;
+                true === $this->plan->get(Queue::class, $what->queue)?->callers->admission->needsAgent;
             foreach ($looks ? $this->agentsPhones($what->queue) : [] as $phone) {
                 $looked[$phone] = max($looked[$phone] ?? 0, $event->second);
             }
@@ -312,8 +312,8 @@ final class Explorer
     private function agentsPhones(?string $queue): array
     {
         $phones = [];
-        foreach ($this->plan->get(Queue::class, $queue)?->asked() ?? [] as $member) {
-            foreach ($this->plan->get(Person::class, $member->who)->phones ?? [] as $phone) {
+        foreach ($this->plan->get(Queue::class, $queue)?->agents->asked() ?? [] as $member) {
+            foreach ($this->plan->get(Person::class, $member->who)->reach->phones ?? [] as $phone) {
                 $phones[] = Target::phone($member->who, $phone->id)->text();
             }
         }

@@ -25,14 +25,14 @@ final class EdgesDifferByMinutes implements YearCheck
         foreach ($all as $hours) {
             foreach (self::edges($hours) as $day => $seconds) {
                 foreach (array_keys($seconds) as $second) {
-                    $edges[$hours->site . ' ' . $day][$second] ??= $hours;
+                    $edges[$hours->clock->site . ' ' . $day][$second] ??= $hours;
                 }
             }
         }
         foreach ($all as $hours) {
             foreach (self::edges($hours) as $day => $seconds) {
                 foreach ($seconds as $second => $pointer) {
-                    $other = 0 === $second % 300 ? null : self::near($second, $edges[$hours->site . ' ' . $day]);
+                    $other = 0 === $second % 300 ? null : self::near($second, $edges[$hours->clock->site . ' ' . $day]);
                     if (null !== $other) {
                         yield Finding::warning($hours, $pointer, 'edges-differ-by-minutes', [
                             'at' => TimeOfDay::format($second),
@@ -50,7 +50,7 @@ final class EdgesDifferByMinutes implements YearCheck
     private static function edges(Hours $hours): array
     {
         $edges = [];
-        foreach ($hours->week as $i => $band) {
+        foreach ($hours->days->week as $i => $band) {
             foreach ($band->days as $day) {
                 $edges[$day->index()][$band->band->fromSeconds] ??= "/week/$i/from";
                 $edges[$day->index()][$band->band->toSeconds] ??= "/week/$i/to";

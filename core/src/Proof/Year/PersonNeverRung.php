@@ -25,8 +25,8 @@ final class PersonNeverRung implements YearCheck, OfWhatNeverHappens
     public function found(Fares $fares): iterable
     {
         foreach ($fares->plan->all(Person::class) as $person) {
-            $isDialled = '' !== $person->extension || $fares->plan->isMentioned($person->id(), Kind::Number);
-            if (!isset($this->rung[$person->id()]) && !$isDialled && [] !== $person->phones) {
+            $isDialled = '' !== $person->known->extension || $fares->plan->isMentioned($person->id(), Kind::Number);
+            if (!isset($this->rung[$person->id()]) && !$isDialled && [] !== $person->reach->phones) {
                 yield Finding::warning($person, '/phones', 'person-never-rung');
             }
         }

@@ -43,7 +43,7 @@ final class RungOutsideHours implements YearCheck
                             'number' => $seen->numbers[0]->name(),
                             'first' => LocalClock::of(
                                 $instant,
-                                $fares->plan->get(Site::class, $person->site)->zone ?? 'UTC',
+                                $fares->plan->get(Site::class, $person->site)->place->zone ?? 'UTC',
                             ),
                         ],
                     ];
@@ -56,8 +56,8 @@ final class RungOutsideHours implements YearCheck
     private static function own(Person $person, Fares $fares): array
     {
         $ids = array_map(
-            static fn(AnsweringRule $rule): ?string => $rule->on ? $rule->when->hours : null,
-            $person->rules,
+            static fn(AnsweringRule $rule): ?string => $rule->term->on ? $rule->term->when->hours : null,
+            $person->reach->rules,
         );
 
         return array_values(

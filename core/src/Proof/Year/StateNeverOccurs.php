@@ -25,7 +25,7 @@ final class StateNeverOccurs implements YearCheck
                 }
                 $never = array_diff_key(self::named($hours), States::of($hours, $fares));
                 foreach ($step->exits()->items as $i => $exit) {
-                    $state = isset($never[$exit->on]) ? $hours->state($exit->on) : null;
+                    $state = isset($never[$exit->on]) ? $hours->states->find($exit->on) : null;
                     if (null !== $state) {
                         yield Finding::warning($journey, "$place/exits/$i", 'state-never-occurs', [
                             'hours' => $hours->name(),
@@ -40,13 +40,16 @@ final class StateNeverOccurs implements YearCheck
     /** @return array<string, true> states in the timetable, but for single days: those come and go */
     private static function named(Hours $hours): array
     {
-        $states = [$hours->default => true];
-        foreach ([$hours->week, ...array_map(static fn($season): array => $season->week, $hours->seasons)] as $week) {
+        $states = [$hours->states->default => true];
+        foreach (
+            [$hours->days->week, ...array_map(static fn($season): array => $season->week, $hours->days->seasons)]
+            as $week
+        ) {
             foreach ($week as $band) {
                 $states[$band->band->state] = true;
             }
         }
-        foreach ($hours->calendars as $use) {
+        foreach ($hours->days->calendars as $use) {
             foreach ([$use->state, ...array_values($use->exceptions)] as $state) {
                 null === $state || ($states[$state] = true);
             }

@@ -7,7 +7,10 @@ namespace Meandros\Core\Routing\Answering;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\Status;
 use Meandros\Core\Plan\Element\AnsweringRule;
+use Meandros\Core\Plan\Element\Clock;
 use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\HoursDays;
+use Meandros\Core\Plan\Element\HoursStates;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\RuleCondition;
 use Meandros\Core\Plan\Element\Site;
@@ -26,7 +29,7 @@ final readonly class Answering
     public function ofMember(Person $person): Choice
     {
         $status = $this->walk->statusOf($person->id());
-        foreach ($person->rules as $rule) {
+        foreach ($person->reach->rules as $rule) {
             if (null === $this->whyNot($person, $rule, $status, Via::Team)) {
                 return new Choice($rule, [], $status);
             }
@@ -39,7 +42,7 @@ final readonly class Answering
     {
         $status = $this->walk->statusOf($person->id());
         $considered = [];
-        foreach ($person->rules as $rule) {
+        foreach ($person->reach->rules as $rule) {
             $why = $this->whyNot($person, $rule, $status, $via);
             $considered[] = new Considered($rule->id, $rule->name, $why);
             if (null === $why) {
@@ -52,12 +55,13 @@ final readonly class Answering
 
     private function whyNot(Person $person, AnsweringRule $rule, Status $status, Via $via): ?string
     {
-        $when = $rule->when;
+        $when = $rule->term->when;
 
         return match (true) {
-            !$rule->on => 'it is off',
-            null !== $rule->until && $this->walk->hasPassed(Moment::parse($rule->until, $this->zone($person)))
-                => \sprintf('it ended on %s', str_replace('T', ' at ', $rule->until)),
+            !$rule->term->on => 'it is off',
+            null !== $rule->term->until &&
+                $this->walk->hasPassed(Moment::parse($rule->term->until, $this->zone($person)))
+                => \sprintf('it ended on %s', str_replace('T', ' at ', $rule->term->until)),
             !\in_array($status, $when->statusesMeant(), true) => \sprintf('the status is “%s”', $status->value),
             Via::Any !== $when->via && $via !== $when->via => Via::Direct === $when->via
                 ? 'the call comes through a team'
@@ -76,7 +80,7 @@ final readonly class Answering
 
         return null === $hours || \in_array($state, $when->states, true)
             ? null
-            : \sprintf('%s: %s', $hours->name(), $hours->state((string) $state)->name ?? $state);
+            : \sprintf('%s: %s', $hours->name(), $hours->states->find((string) $state)->name ?? $state);
     }
 
     /** The windows of a rule as hours of their own, in the zone of the person's site. */
@@ -87,21 +91,15 @@ final readonly class Answering
         return new Hours(
             $person->id() . '/' . $rule->id,
             $rule->name,
-            $person->site,
-            null,
-            $states,
-            'out',
-            $rule->when->windows,
-            [],
-            [],
-            [],
-            [],
+            new Clock($person->site),
+            new HoursStates($states, 'out'),
+            new HoursDays($rule->term->when->windows),
         );
     }
 
     private function zone(Person $person): string
     {
-        return $this->walk->plan->get(Site::class, $person->site)->zone ?? 'UTC';
+        return $this->walk->plan->get(Site::class, $person->site)->place->zone ?? 'UTC';
     }
 
     private function isFrom(string $caller): bool

@@ -29,9 +29,11 @@ final readonly class Dialler
     {
         $walk = $this->walk;
         $hours = $walk->plan->get(Hours::class, $dial->hours);
-        $isOpen = null === $hours || false !== $hours->state($walk->read($hours)->state)?->open;
-        $mailbox = $isOpen ? null : $walk->plan->get(Mailbox::class, $person->mailbox);
-        $walk->note(new ExtensionDialled($person->id(), $person->extension, null === $mailbox ? null : $dial->hours));
+        $isOpen = null === $hours || false !== $hours->states->find($walk->read($hours)->state)?->open;
+        $mailbox = $isOpen ? null : $walk->plan->get(Mailbox::class, $person->reach->mailbox);
+        $walk->note(
+            new ExtensionDialled($person->id(), $person->known->extension, null === $mailbox ? null : $dial->hours),
+        );
         $onward =
             null === $mailbox
                 ? (new Walkers())->through($person->directSteps(), $walk)

@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\RuleOutcome;
 use Meandros\Core\Plan\Element\Via;
+use Meandros\Core\Plan\Step\RingLength;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Plan\Target;
@@ -39,11 +40,11 @@ final readonly class HandOver
         $choice = (new Answering($this->walk))->of($person, Via::Direct);
         $rule = $choice->rule;
         $outcome = RingStep::NOBODY;
-        if (null === $rule || [] !== $rule->stages) {
+        if (null === $rule || [] !== $rule->ringing->stages) {
             $onward = Persistence::ring(
                 $this->walk,
-                $rule->againMinutes ?? 0,
-                null === $rule ? RingStep::DIRECT_SECONDS : $rule->seconds(),
+                $rule->ringing->againMinutes ?? 0,
+                null === $rule ? RingLength::DIRECT : $rule->ringing->seconds(),
                 fn(int $round, int $seconds): Onward => (new Ringer($this->walk))->ring(
                     Target::element($person->id()),
                     $seconds,
@@ -58,7 +59,7 @@ final readonly class HandOver
         }
         $next =
             null === $rule
-                ? new RuleOutcome(null === $person->mailbox ? null : Target::element($person->mailbox))
+                ? new RuleOutcome(null === $person->reach->mailbox ? null : Target::element($person->reach->mailbox))
                 : $rule->then[$outcome] ?? new RuleOutcome();
 
         return null === $next->to
@@ -87,7 +88,7 @@ final readonly class HandOver
             $element instanceof Person => $this->to($element, $passed),
             $element instanceof Journey => Onward::to($element->id()),
             $element instanceof TakesCalls => (new Walkers())->through($element->directSteps(), $this->walk),
-            default => (new Ringer($this->walk))->ring($to, RingStep::DIRECT_SECONDS, site: $site),
+            default => (new Ringer($this->walk))->ring($to, RingLength::DIRECT, site: $site),
         };
     }
 }

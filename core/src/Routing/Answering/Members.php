@@ -114,7 +114,7 @@ final readonly class Members
         if (null === $person) {
             return null;
         }
-        $kept = $team->skipBusy && $this->isOnACall($person) ? Rung::BUSY : null;
+        $kept = $team->manners->skipBusy && $this->isOnACall($person) ? Rung::BUSY : null;
         $stages = null;
         if (null !== $member->who->phone) {
             $only = $person->phone($member->who->phone);
@@ -125,7 +125,7 @@ final readonly class Members
                     null === $only ? [] : [$this->walk->phones->of($person, $only, $member->askFirst)],
                 ),
             ];
-        } elseif ($team->followRules) {
+        } elseif ($team->manners->followRules) {
             $choice = $this->answering->ofMember($person);
             $stages = null === $choice->rule ? null : $this->stages($person, $choice->rule, false, $member->askFirst);
             $kept ??= $choice->isSilent() ? self::absent($choice->status) : null;
@@ -159,7 +159,7 @@ final readonly class Members
             return $stages;
         }
         $all = [];
-        foreach ($rule->stages as $place => $stage) {
+        foreach ($rule->ringing->stages as $place => $stage) {
             $all[] = $stages[$place];
             foreach ($stage->teams as $id) {
                 array_push($all, ...$this->teamStage($stage, $id));
@@ -192,7 +192,7 @@ final readonly class Members
     {
         return array_map(
             fn(Phone $phone): RingPhone => $this->walk->phones->of($person, $phone, $askFirst),
-            $person->phones,
+            $person->reach->phones,
         );
     }
 
@@ -204,17 +204,17 @@ final readonly class Members
     private function isPausing(Team $team, TeamMember $member): bool
     {
         // The pause goes on while the call is on its way.
-        return $team->pauseSeconds > 0 &&
+        return $team->manners->pauseSeconds > 0 &&
             !$this->walk->assumptions->earlier->isIdleFor(
                 $member->who->text(),
-                $team->pauseSeconds - $this->walk->second(),
+                $team->manners->pauseSeconds - $this->walk->second(),
             );
     }
 
     private function isOnACall(Person $person): bool
     {
         $assumptions = $this->walk->assumptions->at($this->walk->second());
-        foreach ($person->phones as $phone) {
+        foreach ($person->reach->phones as $phone) {
             $does = $assumptions->of([Target::phone($person->id(), $phone->id)->text(), $person->id()])->does;
             if (Behaviour::Busy === $does || Behaviour::OnACall === $does) {
                 return true;

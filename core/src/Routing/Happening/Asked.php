@@ -44,9 +44,9 @@ final readonly class Asked implements Happening
     public function because(): array
     {
         return [
-            'wait' => $this->menu->waitSeconds,
+            'wait' => $this->menu->asks->waitSeconds,
             'try' => $this->try,
-            'tries' => $this->menu->tries,
+            'tries' => $this->menu->asks->tries,
             'at' => $this->pressed->at,
             'more' => $this->pressed->more,
             'understood' => $this->pressed->said?->toJson(),
@@ -56,7 +56,9 @@ final readonly class Asked implements Happening
     public function noticed(): array
     {
         $seconds =
-            $this->heardSeconds() + $this->pressed->more + ($this->pressed->isNothing() ? $this->menu->waitSeconds : 0);
+            $this->heardSeconds() +
+            $this->pressed->more +
+            ($this->pressed->isNothing() ? $this->menu->asks->waitSeconds : 0);
 
         return [
             'prompt' => $this->heard->prompt,

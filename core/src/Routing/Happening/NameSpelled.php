@@ -50,7 +50,7 @@ final readonly class NameSpelled implements Happening
         return [
             'stop' => $this->search?->stop->value,
             'try' => $this->try,
-            'tries' => $this->step->tries,
+            'tries' => $this->step->asks->tries,
             'seconds' => $this->seconds,
             'at' => $this->at,
         ];

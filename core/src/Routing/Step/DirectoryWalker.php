@@ -31,7 +31,7 @@ final class DirectoryWalker implements StepWalker
     public function take(Step $step, Walk $walk): Onward
     {
         \assert($step instanceof DirectoryStep);
-        $prompt = $walk->plan->get(Prompt::class, $step->prompt);
+        $prompt = $walk->plan->get(Prompt::class, $step->asks->prompt);
         for ($try = 1; ; ++$try) {
             $search = self::ask($step, $walk->hear($prompt), $try, $walk);
             $exit = null === $search ? DirectoryStep::NOTHING : DirectoryStep::NOBODY;
@@ -50,7 +50,7 @@ final class DirectoryWalker implements StepWalker
 
                 return $onward->goesOn() ? Onward::by(DirectoryStep::DIALLED) : $onward;
             }
-            if ($try >= $step->tries) {
+            if ($try >= $step->asks->tries) {
                 return Onward::by([] === ($search->people ?? []) ? $exit : DirectoryStep::NOTHING);
             }
         }
@@ -69,8 +69,10 @@ final class DirectoryWalker implements StepWalker
         $keys = null === $press?->says ? $press->keys ?? '' : Keypad::spell($press->says);
         $at = $press->after ?? $heard->seconds;
         $search =
-            '' === $keys || $at >= $heard->seconds + $step->waitSeconds ? null : self::search($step, $keys, $walk);
-        $seconds = null === $search ? $step->waitSeconds : self::spellingSeconds($search, $step);
+            '' === $keys || $at >= $heard->seconds + $step->asks->waitSeconds
+                ? null
+                : self::search($step, $keys, $walk);
+        $seconds = null === $search ? $step->asks->waitSeconds : self::spellingSeconds($search, $step);
         $walk->listen($heard, null === $search ? null : min($at, $heard->seconds));
         $walk->note(new NameSpelled($heard, $search, $step, $try, $seconds, null === $search ? null : $at), $start);
         $walk->pass($seconds + (null === $search ? 0 : max(0, $at - $heard->seconds)));
@@ -112,7 +114,7 @@ final class DirectoryWalker implements StepWalker
         $seconds = array_sum(array_map(static fn(Person $person): int => self::nameSeconds($person, $walk), $read));
         $press = $walk->takeKey();
         $at = $press->after ?? $seconds;
-        $key = null === $press || $at >= $seconds + $step->waitSeconds ? null : substr($press->keys, 0, 1);
+        $key = null === $press || $at >= $seconds + $step->asks->waitSeconds ? null : substr($press->keys, 0, 1);
         $chosen = null === $key || DirectoryStep::HELP === $key ? $key : $read[(int) $key - 1] ?? null;
         $walk->note(
             new NamesRead(
@@ -124,14 +126,14 @@ final class DirectoryWalker implements StepWalker
                 $step,
             ),
         );
-        $walk->pass(null === $key ? $seconds + $step->waitSeconds : $at);
+        $walk->pass(null === $key ? $seconds + $step->asks->waitSeconds : $at);
 
         return $chosen;
     }
 
     private static function nameSeconds(Person $person, Walk $walk): int
     {
-        $prompt = $walk->plan->get(Prompt::class, $person->listing->prompt);
+        $prompt = $walk->plan->get(Prompt::class, $person->known->listing->prompt);
 
         return self::KEY_SECONDS + (null === $prompt ? self::NAME_SECONDS : $walk->hear($prompt)->seconds);
     }

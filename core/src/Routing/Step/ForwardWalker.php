@@ -31,7 +31,7 @@ final class ForwardWalker implements StepWalker
             return $walk->comeBackIn($step->number, null) ?? Onward::next();
         }
         $line = self::line($step, $step->number, $walk);
-        $shows = $walk->plan->get(Number::class, $step->shows)?->number;
+        $shows = $walk->plan->get(Number::class, $step->shows)?->range->number;
         $exit = match (true) {
             null === $line && $walk->lines->areKnown() => ForwardStep::NOT_CARRIED,
             default => match ($walk->assumptions->at($walk->second())->of([$step->number])->does) {

@@ -35,7 +35,7 @@ final class MenuWalker implements StepWalker
             $pressed = null === $press ? new Pressed() : self::heed($step, $press, $at, $walk, null !== $person);
             $walk->listen($heard, min($at ?? $heard->seconds, $heard->seconds));
             $walk->note(new Asked($heard, $pressed, $step, $try), $start);
-            $walk->pass($pressed->more + (null === $at ? $step->waitSeconds : max(0, $at - $heard->seconds)));
+            $walk->pass($pressed->more + (null === $at ? $step->asks->waitSeconds : max(0, $at - $heard->seconds)));
             if (null !== $person && null !== $step->dial) {
                 $onward = (new Dialler($walk))->reach($person, $step->dial);
 
@@ -45,7 +45,7 @@ final class MenuWalker implements StepWalker
                 return Onward::by((string) $pressed->key);
             }
             $exit = $pressed->isNothing() ? MenuStep::NOTHING : MenuStep::WRONG;
-            if ($try >= $step->tries) {
+            if ($try >= $step->asks->tries) {
                 return Onward::by($exit);
             }
         }
@@ -80,8 +80,8 @@ final class MenuWalker implements StepWalker
     {
         return match (true) {
             MenuStep::WRONG === $last && null !== $step->manner->wrong => $step->manner->wrong,
-            $try > 1 => $step->manner->second ?? $step->prompt,
-            default => $step->prompt,
+            $try > 1 => $step->manner->second ?? $step->asks->prompt,
+            default => $step->asks->prompt,
         };
     }
 
@@ -92,7 +92,7 @@ final class MenuWalker implements StepWalker
 
         return match (true) {
             null === $press,
-            $after >= $heard->seconds + $step->waitSeconds,
+            $after >= $heard->seconds + $step->asks->waitSeconds,
             $after < $heard->seconds && !$step->manner->duringPrompt
                 => null,
             default => $after,

@@ -29,7 +29,7 @@ final class RingWalker implements StepWalker
         return (new KeysMeanwhile($walk))->during(
             $step->exits()->keys(),
             static fn(): Onward => self::keepRinging($step, $walk),
-            null === $step->greeting ? null : $step->greetAfter,
+            $step->greeting->begins(),
         );
     }
 
@@ -37,14 +37,14 @@ final class RingWalker implements StepWalker
     private static function keepRinging(RingStep $step, Walk $walk): Onward
     {
         $person = $walk->plan->get(Person::class, $step->target?->element);
-        if (null !== $person && $step->handOver) {
+        if (null !== $person && $step->length->handOver) {
             return (new HandOver($walk))->to($person);
         }
 
         return Persistence::ring(
             $walk,
-            null === $step->target ? 0 : $step->againMinutes,
-            $step->seconds,
+            null === $step->target ? 0 : $step->length->againMinutes,
+            $step->length->seconds,
             static fn(int $round, int $seconds): Onward => 1 === $round
                 ? self::greeted($step, $walk, static fn(): Onward => self::ring($step, $walk, $seconds, $round))
                 : self::ring($step, $walk, $seconds, $round),
@@ -69,11 +69,11 @@ final class RingWalker implements StepWalker
      */
     private static function greeted(RingStep $step, Walk $walk, \Closure $ring): Onward
     {
-        $prompt = $walk->plan->get(Prompt::class, $step->greeting);
+        $prompt = $walk->plan->get(Prompt::class, $step->greeting->prompt);
         if (null === $prompt) {
             return $ring();
         }
-        $begins = $walk->second() + $step->greetAfter;
+        $begins = $walk->second() + $step->greeting->after;
         $heard = $walk->hear($prompt);
         $walk->willHear($begins);
         $onward = null;

@@ -69,24 +69,25 @@ final class Agents
 
             return null;
         }
-        $asked = AgentOrder::AllAtOnce === $this->queue->asking->order ? $agents : [$agents[0]];
+        $asked = AgentOrder::AllAtOnce === $this->queue->agents->asking->order ? $agents : [$agents[0]];
         $members = [];
         foreach ($asked as $agent) {
             $person = $this->walk->plan->get(Person::class, $agent->who);
-            null === $person || ($members[] = (new Members($this->walk))->agent($person, $this->queue->taking->pickUp));
+            null === $person ||
+                ($members[] = (new Members($this->walk))->agent($person, $this->queue->agents->taking->pickUp));
         }
         $turn = new Turn(
-            $this->queue->asking->order,
+            $this->queue->agents->asking->order,
             \count($agents),
             $asked[0]->tier,
             $this->dispatcher->figure($asked[0], $now),
-            PickUp::ByItself === $this->queue->taking->pickUp,
+            PickUp::ByItself === $this->queue->agents->taking->pickUp,
         );
         $whom = Target::element(1 === \count($asked) ? $asked[0]->who : $this->queue->id());
         $ending = (new Ringer($this->walk))->alert(
             $whom,
             $members,
-            min($this->queue->asking->alertSeconds, $until - $now),
+            min($this->queue->agents->asking->alertSeconds, $until - $now),
             ++$this->told <= self::MOST_TOLD ? $turn : null,
             static fn(int $seconds) => $pass($now + $seconds),
         )->ending;
@@ -108,7 +109,7 @@ final class Agents
     /** The agent hears what the call is about; the caller waits meanwhile. */
     private function sayTheWord(): void
     {
-        $heard = $this->walk->hear($this->walk->plan->get(Prompt::class, $this->queue->taking->word));
+        $heard = $this->walk->hear($this->walk->plan->get(Prompt::class, $this->queue->agents->taking->word));
         if (null !== $heard->prompt) {
             $this->walk->note(new WordHeard($heard->prompt, $heard->seconds));
             $this->walk->pass($heard->seconds);

@@ -30,7 +30,7 @@ final readonly class Callback
         private int $start,
         private CallbackRoute $route,
     ) {
-        $this->callback = $queue->callback ?? new QueueCallback();
+        $this->callback = $queue->callers->callback ?? new QueueCallback();
         $this->caller = $walk->assumptions->circumstances->queues[$queue->id()]->caller ?? new WaitingCaller();
     }
 
@@ -63,7 +63,7 @@ final readonly class Callback
         while ($this->walk->second() < $kept) {
             $hours = $this->walk->plan->get(Hours::class, $this->callback->window->hours);
             $reading = null === $hours ? null : $this->walk->read($hours);
-            if (null !== $hours && null !== $reading && true !== $hours->state($reading->state)?->open) {
+            if (null !== $hours && null !== $reading && true !== $hours->states->find($reading->state)?->open) {
                 return $this->closed($hours, $reading);
             }
             $closes = null === $reading?->until ? $kept : $reading->until - $this->walk->call->instant;

@@ -30,13 +30,13 @@ final readonly class CallbackRoute
     public static function of(Queue $queue, Walk $walk): ?self
     {
         $caller = $walk->call->caller;
-        if (null === $queue->callback || Caller::WITHHELD === $caller->text) {
+        if (null === $queue->callers->callback || Caller::WITHHELD === $caller->text) {
             return null;
         }
         if ($caller->isExtension()) {
-            return new self($queue->callback->offer, $caller->text, null, null);
+            return new self($queue->callers->callback->offer, $caller->text, null, null);
         }
-        $calls = $queue->callback->calls;
+        $calls = $queue->callers->callback->calls;
         $carriers = $walk->lines->carriers($caller->text, $walk->arrival()->site);
         $may =
             null === $calls->line
@@ -51,6 +51,11 @@ final readonly class CallbackRoute
             $walk->plan->get(Number::class, $calls->shows) ??
             $walk->plan->get(Number::class, $walk->arrival()->element);
 
-        return new self($queue->callback->offer, $caller->text, ($may[0] ?? null)?->id(), $shown?->number);
+        return new self(
+            $queue->callers->callback->offer,
+            $caller->text,
+            ($may[0] ?? null)?->id(),
+            $shown?->range->number,
+        );
     }
 }

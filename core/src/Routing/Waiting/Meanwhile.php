@@ -32,17 +32,17 @@ final class Meanwhile
         private readonly int $ends,
         ?int $offer,
     ) {
-        $callback = $queue->callback?->offer;
+        $callback = $queue->callers->callback?->offer;
         if (null !== $offer && null !== $callback?->key) {
             $this->once[$offer][] = static fn(int $second) => $walk->note(
                 new CallbackOffered($queue->id(), $callback->key, $callback->prompt),
                 $second,
             );
         }
-        $notice = $queue->promise->noticeSeconds;
-        if (null !== $notice && [] !== $queue->promise->notify) {
+        $notice = $queue->callers->promise->noticeSeconds;
+        if (null !== $notice && [] !== $queue->callers->promise->notify) {
             $this->once[$start + $notice][] = static fn(int $second) => $walk->note(
-                new NoticeSent($queue->id(), $notice, $queue->promise->notify),
+                new NoticeSent($queue->id(), $notice, $queue->callers->promise->notify),
                 $second,
             );
         }
@@ -77,16 +77,16 @@ final class Meanwhile
     /** The first announcement from a second on. */
     private function announcement(int $from): ?int
     {
-        $every = $this->queue->waiting->announceSeconds;
+        $every = $this->queue->callers->waiting->announceSeconds;
 
-        return $this->queue->waiting->announces()
+        return $this->queue->callers->waiting->announces()
             ? $this->began + max(1, intdiv($from - $this->began + $every - 1, $every)) * $every
             : null;
     }
 
     private function announce(int $second): void
     {
-        $waiting = $this->queue->waiting;
+        $waiting = $this->queue->callers->waiting;
         $ahead = $this->dispatcher->ahead($second);
         $this->walk->note(
             new PlaceTold(

@@ -38,7 +38,7 @@ final class Wait
     public function __construct(private readonly Queue $queue, private readonly Walk $walk)
     {
         $this->start = $this->began = $walk->second();
-        $this->ends = $this->start + $queue->waiting->longestSeconds;
+        $this->ends = $this->start + $queue->callers->waiting->longestSeconds;
         $this->caller = $walk->assumptions->circumstances->queues[$queue->id()]->caller ?? new WaitingCaller();
         $this->dispatcher = $walk->roster->dispatcher($queue, $walk->arrival()->urgency);
         $this->agents = new Agents($queue, $walk, $this->dispatcher);
@@ -52,7 +52,7 @@ final class Wait
     public function take(): Onward
     {
         $exit = $this->whyNotLetIn();
-        $admission = $this->queue->admission;
+        $admission = $this->queue->callers->admission;
         $this->walk->note(
             new QueueEntered(
                 $this->queue->id(),
@@ -116,7 +116,9 @@ final class Wait
             return $this->keepThePlace($this->callback);
         }
         if ($now < $this->ends) {
-            $this->walk->note(new LeftByKey($this->queue->id(), (string) $this->queue->waiting->leaveKey, $waited));
+            $this->walk->note(
+                new LeftByKey($this->queue->id(), (string) $this->queue->callers->waiting->leaveKey, $waited),
+            );
 
             return Onward::by(QueueStep::KEY);
         }
@@ -159,7 +161,7 @@ final class Wait
 
     private function leaves(): ?int
     {
-        return null === $this->queue->waiting->leaveKey || null === $this->caller->leaves
+        return null === $this->queue->callers->waiting->leaveKey || null === $this->caller->leaves
             ? null
             : max($this->began, $this->start + $this->caller->leaves);
     }
@@ -184,7 +186,7 @@ final class Wait
 
     private function whyNotLetIn(): ?string
     {
-        $admission = $this->queue->admission;
+        $admission = $this->queue->callers->admission;
         $expected = $this->dispatcher->expected($this->start);
 
         return match (true) {
@@ -200,12 +202,12 @@ final class Wait
 
     private function introduce(): void
     {
-        $music = $this->queue->music;
-        if ([] !== $music->pieces || $this->queue->waiting->announces()) {
+        $music = $this->queue->callers->music;
+        if ([] !== $music->pieces || $this->queue->callers->waiting->announces()) {
             $this->walk->answer();
         }
-        $recording = $this->queue->recording;
-        foreach ([$recording->on ? $recording->notice : null, $this->queue->waiting->introduction] as $id) {
+        $recording = $this->queue->callers->recording;
+        foreach ([$recording->on ? $recording->notice : null, $this->queue->callers->waiting->introduction] as $id) {
             $prompt = $this->walk->plan->get(Prompt::class, $id);
             if (null !== $prompt) {
                 $from = $this->walk->second();

@@ -33,12 +33,12 @@ final class CallbackStands implements Question
     {
         \assert($at->what instanceof CallbackTaken);
         $queue = $at->plan()->get(Queue::class, $at->what->queue) ?? throw new \LogicException('No such queue.');
-        $callback = $queue->callback ?? new QueueCallback();
+        $callback = $queue->callers->callback ?? new QueueCallback();
         $state = $at->acts->stated->queues[$queue->id()] ?? new QueueState();
         $kept = $at->since - $at->what->seconds + 60 * $callback->window->keptMinutes - 1;
         $name = self::name($queue->id());
         $answers = [Acts::settling([$name])];
-        foreach ($queue->asked() as $member) {
+        foreach ($queue->agents->asked() as $member) {
             foreach (
                 [[$at->since, 0], [$kept, $callback->calls->ringSeconds - 1], [$kept, null]]
                 as [$free, $picksUp]

@@ -34,7 +34,7 @@ final class MenuKeys implements Question
         $menu = $at->what->menu;
         $heard = $at->what->heard->seconds;
         $first = $menu->manner->duringPrompt ? 0 : $heard;
-        $last = $heard + $menu->waitSeconds - 1;
+        $last = $heard + $menu->asks->waitSeconds - 1;
         $answers = [Acts::pressing(Acts::nothingPressed())];
         foreach ($last < $first ? [] : self::presses($menu, $at) as [$soon, $late]) {
             foreach ($at->soonest($first, $last) as $after) {
@@ -72,10 +72,10 @@ final class MenuKeys implements Question
             ]);
         }
         $extensions = array_map(
-            static fn(Person $person): string => $person->extension,
+            static fn(Person $person): string => $person->known->extension,
             array_filter(
                 Reachable::people($at->plan(), $menu->dial),
-                static fn(Person $person): bool => \strlen($person->extension) > 1,
+                static fn(Person $person): bool => \strlen($person->known->extension) > 1,
             ),
         );
 

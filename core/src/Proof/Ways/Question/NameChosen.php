@@ -30,7 +30,7 @@ final class NameChosen implements Question
     public function answers(Asking $at): array
     {
         \assert($at->what instanceof NamesRead);
-        $last = $at->what->seconds + $at->what->step->waitSeconds - 1;
+        $last = $at->what->seconds + $at->what->step->asks->waitSeconds - 1;
         $answers = [Acts::pressing(Acts::nothingPressed())];
         foreach ([self::NOBODY, DirectoryStep::HELP, ...range(1, \count($at->what->people))] as $key) {
             $answers[] = Acts::pressing(new KeyPress((string) $key, 0));

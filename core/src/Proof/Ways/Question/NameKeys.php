@@ -41,7 +41,7 @@ final class NameKeys implements Question
     {
         \assert($at->what instanceof NameSpelled);
         $step = $at->what->step;
-        $last = $at->what->heard->seconds + $step->waitSeconds - 1;
+        $last = $at->what->heard->seconds + $step->asks->waitSeconds - 1;
         $answers = [Acts::pressing(Acts::nothingPressed())];
         foreach ([[DirectoryStep::HELP, DirectoryStep::HELP], ...self::spelled($at, $step)] as [$soon, $late]) {
             $answers[] = Acts::pressing(new KeyPress($soon, 0));

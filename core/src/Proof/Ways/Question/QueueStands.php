@@ -49,14 +49,14 @@ final class QueueStands implements Question
     {
         $queue = self::queue($at);
         $stated = $at->given()->circumstances->queues[$queue->id()] ?? null;
-        $last = $queue->waiting->longestSeconds - 1;
+        $last = $queue->callers->waiting->longestSeconds - 1;
         $seconds = [...$at->soonest(0, $last), $last];
         $leaves = static fn(int $second): WaitingCaller => new WaitingCaller($second);
         $keeps = static fn(int $second): WaitingCaller => new WaitingCaller(null, $second);
         $callers = [
             new WaitingCaller(),
-            ...null === $queue->waiting->leaveKey ? [] : array_map($leaves, $seconds),
-            ...null === $queue->callback?->offer->key ? [] : array_map($keeps, $seconds),
+            ...null === $queue->callers->waiting->leaveKey ? [] : array_map($leaves, $seconds),
+            ...null === $queue->callers->callback?->offer->key ? [] : array_map($keeps, $seconds),
         ];
         $answers = [];
         foreach ($callers as $caller) {
@@ -72,7 +72,7 @@ final class QueueStands implements Question
     /** @return list<Acts> nobody is signed in, as many wait as may, the wait is too long */
     private static function notLetIn(Queue $queue): array
     {
-        $admission = $queue->admission;
+        $admission = $queue->callers->admission;
         $out = self::out($queue);
         $first = array_key_first($out);
         $states =
@@ -92,7 +92,10 @@ final class QueueStands implements Question
     /** @return array<string, AgentState> nobody is signed in */
     private static function out(Queue $queue): array
     {
-        $members = array_map(static fn(QueueMember $member): string => $member->who, array_values($queue->asked()));
+        $members = array_map(
+            static fn(QueueMember $member): string => $member->who,
+            array_values($queue->agents->asked()),
+        );
 
         return array_fill_keys($members, new AgentState(false, null));
     }
@@ -102,7 +105,7 @@ final class QueueStands implements Question
     {
         $answers = $unreachable = [];
         $out = self::out($queue);
-        foreach ($queue->asked() as $member) {
+        foreach ($queue->agents->asked() as $member) {
             $phones = self::phones($at, $queue, $member->who, $answers);
             $gone = array_map(
                 static fn(string $phone): PhoneAssumption => new PhoneAssumption($phone, Behaviour::Unreachable),
@@ -120,7 +123,7 @@ final class QueueStands implements Question
             );
         }
 
-        return [...$answers, ...$queue->admission->needsAgent ? $unreachable : []];
+        return [...$answers, ...$queue->callers->admission->needsAgent ? $unreachable : []];
     }
 
     /**
@@ -133,9 +136,9 @@ final class QueueStands implements Question
      */
     private static function phones(Asking $at, Queue $queue, string $who, array &$answers): array
     {
-        $ends = $at->since + $queue->waiting->longestSeconds;
+        $ends = $at->since + $queue->callers->waiting->longestSeconds;
         $last = $ends - 1;
-        $run = $at->try(self::agent($queue, $who, max(0, $ends - $queue->asking->alertSeconds)));
+        $run = $at->try(self::agent($queue, $who, max(0, $ends - $queue->agents->asking->alertSeconds)));
         $phones = [];
         foreach ($run->walk->rung() as $rung) {
             $isKept = 0 === $at->since && isset($at->stand()->now[$rung->phone->id]);
