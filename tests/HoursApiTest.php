@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Tests;
 
+use Meandros\Core\Time\ForcedBy;
 use Meandros\Server\Storage\Entity\HoursOverride;
 use Meandros\Server\Storage\Overrides;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -59,7 +60,14 @@ final class HoursApiTest extends ApiTestCase
         $overrides = self::getContainer()->get(Overrides::class);
         for ($i = 1; $i <= 210; ++$i) {
             $overrides->force(
-                new HoursOverride('hrs_lost', 'closed', 'Tea ' . $i, 'at', time() + $i, 'demo', time() + $i - 1),
+                new HoursOverride(
+                    'hrs_lost',
+                    'closed',
+                    new ForcedBy('demo', 'Tea ' . $i),
+                    'at',
+                    time() + $i,
+                    time() + $i - 1,
+                ),
             );
         }
         self::assertContains('Force 10', array_column($this->send('GET', '/api/overrides')['on'], 'reason'));

@@ -117,11 +117,11 @@ final readonly class CalendarController
                     'date' => CivilDate::format($occasion->day),
                     'name' => $occasion->name(),
                     'holiday' => $occasion->holiday->id,
-                    'part' => $occasion->holiday->isWholeDay()
+                    'part' => $occasion->holiday->part->isWholeDay()
                         ? null
-                        : TimeOfDay::format($occasion->holiday->fromSeconds) .
+                        : TimeOfDay::format($occasion->holiday->part->fromSeconds) .
                             '–' .
-                            TimeOfDay::format($occasion->holiday->toSeconds),
+                            TimeOfDay::format($occasion->holiday->part->toSeconds),
                 ],
                 $ahead->occasions,
             ),

@@ -6,6 +6,7 @@ namespace Meandros\Server\Api;
 
 use Meandros\Core\ICalendar\Exporter;
 use Meandros\Core\Paper\Chapter;
+use Meandros\Core\Paper\Heading;
 use Meandros\Core\Paper\Paper;
 use Meandros\Core\Paper\Table;
 use Meandros\Core\Plan\Element\Number;
@@ -85,8 +86,7 @@ final readonly class CoverageFiles
             \sprintf('%s, made on %s.', $this->plan->name, When::instant($this->now, $this->zone)),
             [
                 new Chapter(
-                    2,
-                    'What calls come to',
+                    new Heading('What calls come to'),
                     [
                         \sprintf(
                             'In a usual week somebody may be reached for %.1f h; on %d of %d days nobody can be reached at all.',

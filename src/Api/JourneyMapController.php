@@ -71,13 +71,18 @@ final readonly class JourneyMapController
             $this->live->state($asked->plan, $asked->call->instant),
         );
         $way = array_flip(
-            array_values(array_unique(array_map(static fn(Visit $visit): string => $visit->journey, $trace->visits))),
+            array_values(
+                array_unique(array_map(static fn(Visit $visit): string => $visit->journey, $trace->passage->visits)),
+            ),
         );
         $maps = [];
         foreach (self::journeys($asked->plan, $id) as $journey) {
             $map = JourneyMap::of($journey, $asked->plan);
             $visits = array_values(
-                array_filter($trace->visits, static fn(Visit $visit): bool => $visit->journey === $journey->id()),
+                array_filter(
+                    $trace->passage->visits,
+                    static fn(Visit $visit): bool => $visit->journey === $journey->id(),
+                ),
             );
             $maps[] = [
                 'journey' => $journey->id(),

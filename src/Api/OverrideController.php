@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Time\ForcedBy;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\When;
 use Meandros\Server\Now;
@@ -73,10 +74,9 @@ final readonly class OverrideController
             return new HoursOverride(
                 $hours->id(),
                 $state,
-                $in->field('reason')->text(200),
+                new ForcedBy(self::WHO, $in->field('reason')->text(200)),
                 $ends,
                 $until,
-                self::WHO,
                 $now,
             );
         });

@@ -48,7 +48,10 @@ final class YearReport
             'clockChanges' => self::clockChanges($picture, $timetable->zone),
             'holidays' => self::holidays($timetable, $year),
             'seasons' => array_merge(
-                ...array_map(static fn(Season $season): array => self::season($season, $year), $timetable->seasons),
+                ...array_map(
+                    static fn(Season $season): array => self::season($season, $year),
+                    $timetable->dated->seasons,
+                ),
             ),
             'specialDays' => self::specialDays($timetable, $year),
         ];
@@ -96,7 +99,7 @@ final class YearReport
     private static function holidays(Timetable $timetable, int $year): array
     {
         $holidays = [];
-        foreach ($timetable->calendars as $calendar) {
+        foreach ($timetable->dated->calendars as $calendar) {
             foreach (
                 $calendar->holidays->between(CivilDate::of($year, 1, 1), CivilDate::of($year + 1, 1, 1))
                 as $occasion
@@ -141,7 +144,7 @@ final class YearReport
     private static function specialDays(Timetable $timetable, int $year): array
     {
         $days = [];
-        foreach ($timetable->specialDays as $special) {
+        foreach ($timetable->dated->specialDays as $special) {
             if (CivilDate::year($special->day) === $year) {
                 $days[] = ['date' => CivilDate::format($special->day), 'name' => $special->name];
             }

@@ -6,6 +6,7 @@ namespace Meandros\Server\Command;
 
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\OverrideEnd;
+use Meandros\Core\Time\ForcedBy;
 use Meandros\Server\Now;
 use Meandros\Server\Storage\Entity\HoursOverride;
 use Meandros\Server\Storage\Overrides;
@@ -71,10 +72,12 @@ final class ForceHours extends Command
             new HoursOverride(
                 $hours->id(),
                 $state,
-                mb_substr($text($input->getArgument('reason')), 0, 200),
+                new ForcedBy(
+                    mb_substr($text($input->getOption('who')), 0, 100),
+                    mb_substr($text($input->getArgument('reason')), 0, 200),
+                ),
                 null === $until ? OverrideEnd::Lifted->value : 'at',
                 $until,
-                mb_substr($text($input->getOption('who')), 0, 100),
                 $now,
             ),
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Jobs;
 
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\ReadFrom;
 use Meandros\Core\Plan\Element\ScriptPart;
 use Meandros\Core\Plan\Element\Take;
 use Meandros\Core\Plan\Element\TakeOrigin;
@@ -58,8 +59,7 @@ final readonly class MakeTake implements JobKind
             'take_' . bin2hex(random_bytes(6)),
             new ScriptPart($text('language'), \is_int($input['part'] ?? null) ? $input['part'] : 1),
             $this->sounds->keep($wav),
-            $text('words'),
-            null,
+            new ReadFrom($text('words')),
             new TakeOrigin($text('voice'), 'demo', gmdate('Y-m-d\TH:i:s\Z', $this->now->second()), $text('note')),
             $measures,
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Jobs;
 
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\ReadFrom;
 use Meandros\Core\Plan\Element\ScriptPart;
 use Meandros\Core\Plan\Element\Take;
 use Meandros\Core\Plan\Element\TakeOrigin;
@@ -119,8 +120,7 @@ final readonly class MakeTakes implements JobKind
             'take_' . bin2hex(random_bytes(6)),
             $part,
             $this->sounds->keep($wav),
-            $part->words,
-            null,
+            new ReadFrom($part->words),
             new TakeOrigin($prompt->voice, 'demo', gmdate('Y-m-d\TH:i:s\Z', $this->now->second()), basename($name)),
             $measures,
         );

@@ -63,7 +63,7 @@ final class PaperPage
 
     private static function chapter(Chapter $chapter): string
     {
-        return \sprintf('<h%d>%s</h%1$d>', $chapter->level, self::e($chapter->heading)) .
+        return \sprintf('<h%d>%s</h%1$d>', $chapter->heading->level, self::e($chapter->heading->text)) .
             implode(
                 '',
                 array_map(static fn(string $one): string => '<p>' . self::e($one) . '</p>', $chapter->sentences),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Sound;
 
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Element\ReadFrom;
 use Meandros\Core\Plan\Element\ScriptPart;
 use Meandros\Core\Plan\Element\Take;
 use Meandros\Core\Plan\Element\TakeOrigin;
@@ -34,8 +35,7 @@ final readonly class DemoTakes
                 'take_' . ($i + 1),
                 new ScriptPart($one['language']),
                 $this->sounds->keep($wav),
-                $words,
-                null,
+                new ReadFrom($words),
                 new TakeOrigin($one['voice'], 'demo', $one['at'], $one['note']),
             );
             $plan = $plan->with($prompt->withSounds($prompt->sounds->withTake($take, true === ($one['use'] ?? false))));

@@ -138,7 +138,8 @@ final readonly class Editions
             }
             $last = $this->database->fetchOne('SELECT coalesce(max(number), 0) FROM edition');
             \assert(is_numeric($last));
-            $edition = new Edition((int) $last + 1, $note, 'demo', $this->now->moment(), $document, $from, $despite);
+            $publication = new Publication('demo', $this->now->moment(), $note, $despite);
+            $edition = new Edition((int) $last + 1, $publication, $document, $from);
             $this->entities->persist($edition);
 
             return $edition;

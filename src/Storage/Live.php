@@ -11,6 +11,7 @@ use Meandros\Core\Live\LiveState;
 use Meandros\Core\Live\LiveStatus;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Time\ForcedBy;
 use Meandros\Core\Time\Override;
 use Meandros\Server\Now;
 
@@ -64,8 +65,7 @@ final readonly class Live
                     $state,
                     (int) $from,
                     $until,
-                    (string) $reason,
-                    (string) $who,
+                    new ForcedBy((string) $who, (string) $reason),
                 );
             }
         }

@@ -85,11 +85,11 @@ final class MailboxRace implements Check
             $greets = ($one->greetsAfter() ?? -1) > ($greets?->greetsAfter() ?? -1) ? $one : $greets;
         }
         $longest ??= $rings[0];
-        $answers = $outside->setUp + (int) $outside->mailbox;
+        $answers = $outside->setUp + (int) $outside->mailbox?->after;
         $code = match (true) {
             ($greets?->greetsAfter() ?? -1) >= $answers => 'mailbox-before-greeting',
             $longest->seconds > $answers => 'mailbox-while-ringing',
-            $outside->mailboxWhenBusy => 'mailbox-when-busy',
+            true === $outside->mailbox?->whenBusy => 'mailbox-when-busy',
             default => 'mailbox-when-off',
         };
         $arguments = [

@@ -22,7 +22,7 @@ final class TakeFromOtherWords implements Check
     public function of(Element $element, Survey $survey): iterable
     {
         foreach (TakesInUse::of($element) as $pointer => [$take, $script]) {
-            if (!$take->isOf($script)) {
+            if (!$take->read->isOf($script)) {
                 yield Finding::warning(
                     $element,
                     $pointer,

@@ -66,8 +66,8 @@ final readonly class EventTimes
         sort($times);
         $endless =
             null !== $rule &&
-            null === $rule->count &&
-            null === $rule->until &&
+            null === $rule->end->count &&
+            null === $rule->end->until &&
             [] === [...$extra, ...$except, ...$gone];
 
         return new Event(
@@ -90,11 +90,14 @@ final readonly class EventTimes
     private function recur(RecurrenceRule $rule, int $start, string $own): array
     {
         $last = null;
-        if (null !== $rule->until) {
+        if (null !== $rule->end->until) {
             // UNTIL in UTC is compared on the wall clock of the event; a date allows the whole day.
             $last =
-                self::between(self::local($rule->until), str_ends_with($rule->until, 'Z') ? 'UTC' : '', $own) +
-                (8 === \strlen($rule->until) ? CivilDate::SECONDS_PER_DAY - 1 : 0);
+                self::between(
+                    self::local($rule->end->until),
+                    str_ends_with($rule->end->until, 'Z') ? 'UTC' : '',
+                    $own,
+                ) + (8 === \strlen($rule->end->until) ? CivilDate::SECONDS_PER_DAY - 1 : 0);
         }
         $found = Recurrence::of($rule, $start, $this->effort)->occurrences($last, $this->until, self::MOST + 1);
         if (\count($found) > self::MOST) {

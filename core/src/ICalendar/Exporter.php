@@ -128,11 +128,14 @@ final readonly class Exporter
             ],
             false,
         );
-        if ($holiday->isWholeDay()) {
+        if ($holiday->part->isWholeDay()) {
             $event->add('DTSTART', $date, ['VALUE' => 'DATE']);
         } else {
-            $event->add('DTSTART', $date . 'T' . self::clock($holiday->fromSeconds));
-            $event->add('DTEND', gmdate('Ymd\THis', $occasion->day * CivilDate::SECONDS_PER_DAY + $holiday->toSeconds));
+            $event->add('DTSTART', $date . 'T' . self::clock($holiday->part->fromSeconds));
+            $event->add(
+                'DTEND',
+                gmdate('Ymd\THis', $occasion->day * CivilDate::SECONDS_PER_DAY + $holiday->part->toSeconds),
+            );
         }
         if (null !== $rule) {
             $event->add('RRULE', $rule);

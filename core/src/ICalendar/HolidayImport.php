@@ -10,6 +10,7 @@ use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\DateSpan;
+use Meandros\Core\Time\Holiday\DayPart;
 use Meandros\Core\Time\Holiday\Holiday;
 use Meandros\Core\Time\Holiday\HolidayRule;
 use Meandros\Core\Time\Holiday\Holidays;
@@ -49,8 +50,7 @@ final readonly class HolidayImport
                 $holiday->name,
                 $holiday->rule,
                 $holiday->substitute,
-                $holiday->fromSeconds,
-                $holiday->toSeconds,
+                $holiday->part,
                 $holiday->years,
             );
             if (null === $old) {
@@ -115,14 +115,7 @@ final readonly class HolidayImport
                 $restored[] =
                     null === $entry
                         ? $holiday
-                        : new Holiday(
-                            $entry->id,
-                            $holiday->name,
-                            $holiday->rule,
-                            null,
-                            $holiday->fromSeconds,
-                            $holiday->toSeconds,
-                        );
+                        : new Holiday($entry->id, $holiday->name, $holiday->rule, null, $holiday->part);
             }
             $leftOut[] = new LeftOut(
                 \sprintf('The rule of %s', $entry->name ?? $events[$text][0]->name),
@@ -176,8 +169,7 @@ final readonly class HolidayImport
                 $name,
                 $rule,
                 null,
-                $group['part']['from'],
-                $group['part']['to'],
+                new DayPart($group['part']['from'], $group['part']['to']),
             );
         }
 
@@ -237,7 +229,10 @@ final readonly class HolidayImport
         foreach ($entries as $entry) {
             if (
                 $entry->name === $holiday->name &&
-                [$entry->fromSeconds, $entry->toSeconds] === [$holiday->fromSeconds, $holiday->toSeconds]
+                [$entry->part->fromSeconds, $entry->part->toSeconds] === [
+                    $holiday->part->fromSeconds,
+                    $holiday->part->toSeconds,
+                ]
             ) {
                 return $entry;
             }

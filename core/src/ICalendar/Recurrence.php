@@ -43,7 +43,7 @@ final readonly class Recurrence
     public function occurrences(?int $last, int $until, int $most): array
     {
         $found = [$this->start];
-        $most = min($most, $this->rule->count ?? $most);
+        $most = min($most, $this->rule->end->count ?? $most);
         foreach ($this->candidates(min($until, ($last ?? $until) + 1)) as $local) {
             if (\count($found) >= $most) {
                 break;

@@ -25,15 +25,13 @@ final readonly class RecurrenceRule
     private const LONGEST = 2000;
 
     /**
-     * @param string|null                         $until as written: a date, a local time or a UTC time
      * @param array<string, list<int>>            $by    lists of numbers by the part's name
      * @param list<array{nth: int, weekday: int}> $byDay nth is 0 for every such weekday; 0 is Monday
      */
     private function __construct(
         public Frequency $frequency,
         public int $interval,
-        public ?int $count,
-        public ?string $until,
+        public RecurrenceEnd $end,
         public array $by,
         public array $byDay,
         public int $weekStart,
@@ -68,8 +66,10 @@ final readonly class RecurrenceRule
         return new self(
             $frequency,
             self::positive('INTERVAL', $parts['INTERVAL'] ?? '1'),
-            isset($parts['COUNT']) ? self::positive('COUNT', $parts['COUNT']) : null,
-            $parts['UNTIL'] ?? null,
+            new RecurrenceEnd(
+                isset($parts['COUNT']) ? self::positive('COUNT', $parts['COUNT']) : null,
+                $parts['UNTIL'] ?? null,
+            ),
             $by,
             isset($parts['BYDAY']) ? array_map(self::day(...), explode(',', $parts['BYDAY'])) : [],
             Weekday::tryFrom(strtolower($parts['WKST'] ?? 'mo'))?->index() ??

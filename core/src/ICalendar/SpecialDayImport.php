@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Time\DatedDays;
 use Meandros\Core\Time\HoursCompiler;
 use Meandros\Core\Time\SpecialDay;
 use Meandros\Core\Time\Timetable;
@@ -106,7 +107,7 @@ final readonly class SpecialDayImport
         };
 
         return $stretches($timetable) ===
-            $stretches(self::withDays($timetable, [$special->day => $special] + $timetable->specialDays));
+            $stretches(self::withDays($timetable, [$special->day => $special] + $timetable->dated->specialDays));
     }
 
     /** @param array<int, SpecialDay> $days */
@@ -116,9 +117,7 @@ final readonly class SpecialDayImport
             $timetable->zone,
             $timetable->defaultState,
             $timetable->week,
-            $timetable->seasons,
-            $timetable->calendars,
-            $days,
+            new DatedDays($timetable->dated->seasons, $timetable->dated->calendars, $days),
         );
     }
 }

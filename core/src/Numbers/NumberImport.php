@@ -69,7 +69,7 @@ final class NumberImport
             $problems['site'] = new Problem('/site', 'no-such-site', ['name' => $row->site]);
         }
         [$number, $problem, $there] = $this->number(
-            $row->number,
+            $row->range->number,
             null === $site ? array_values($this->sites) : [$site],
         );
         if (null === $number) {
@@ -99,7 +99,7 @@ final class NumberImport
                 'code' => Input::quote($row->language),
             ]);
         }
-        $block = null === $row->last ? $same?->range->block : $this->block($row, $number, $site, $problems);
+        $block = null === $row->range->last ? $same?->range->block : $this->block($row, $number, $site, $problems);
         [$target, $made] = null === $row->target ? [$same?->target, null] : $this->target($row->target, $problems);
         if ([] !== $problems || null === $site) {
             return new NumberOutcome($row, null, false, $problems);
@@ -160,14 +160,14 @@ final class NumberImport
     /** @param array<string, Problem> $problems */
     private function block(NumberRow $row, string $number, ?Site $site, array &$problems): ?NumberBlock
     {
-        if ('' === $row->last) {
+        if ('' === $row->range->last) {
             return null;
         }
         try {
-            $last = PhoneNumber::parse((string) $row->last, $site->place->country ?? 'ZZ');
+            $last = PhoneNumber::parse((string) $row->range->last, $site->place->country ?? 'ZZ');
 
             return Input::read(
-                ['last' => $last, 'extension' => $row->extension],
+                ['last' => $last, 'extension' => $row->range->extension],
                 static fn(Input $in): ?NumberBlock => NumberBlock::fromJson($in, $number),
             );
         } catch (InvalidData $invalid) {

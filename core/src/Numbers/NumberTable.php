@@ -27,13 +27,11 @@ final class NumberTable
         foreach (self::table()->read($text, Limits::ELEMENTS) as $line => $cells) {
             $rows[] = new NumberRow(
                 $line,
-                $cells['number'],
+                new RowRange($cells['number'], $cells['last'] ?? null, $cells['extension'] ?? ''),
                 $cells['label'] ?? '',
                 $cells['site'] ?? '',
                 $cells['language'] ?? '',
                 $cells['target'] ?? null,
-                $cells['last'] ?? null,
-                $cells['extension'] ?? '',
             );
         }
 

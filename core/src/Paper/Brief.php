@@ -74,7 +74,7 @@ final readonly class Brief
             ),
             [
                 ...array_values($chapters),
-                ...[] === $promises ? [] : [new Chapter(2, 'What is promised', lines: $promises)],
+                ...[] === $promises ? [] : [new Chapter(new Heading('What is promised'), lines: $promises)],
             ],
             ['Date', 'Name', 'Signature'],
         );
@@ -99,8 +99,7 @@ final readonly class Brief
         $was = $other?->fares->plan->get(Number::class, $numbers[0]->id());
 
         return new Chapter(
-            2,
-            $numbers[0]->name(),
+            new Heading($numbers[0]->name()),
             [
                 implode(' · ', $names) . ($more > 0 ? \sprintf(' and %d more', $more) : ''),
                 \sprintf(

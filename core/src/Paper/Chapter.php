@@ -8,15 +8,13 @@ namespace Meandros\Core\Paper;
 final readonly class Chapter
 {
     /**
-     * @param int          $level     2 for a chapter, 3 for a part of one
      * @param list<string> $sentences
      * @param list<Row>    $outline
      * @param list<Table>  $tables
      * @param list<Line>   $lines
      */
     public function __construct(
-        public int $level,
-        public string $heading,
+        public Heading $heading,
         public array $sentences = [],
         public array $outline = [],
         public array $tables = [],

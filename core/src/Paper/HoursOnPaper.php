@@ -45,8 +45,7 @@ final readonly class HoursOnPaper
         }
 
         return new Chapter(
-            3,
-            $hours->name(),
+            new Heading($hours->name(), 3),
             [
                 $this->words->say('hours.zone', [
                     'zone' => $timetable->zone,
@@ -96,7 +95,7 @@ final readonly class HoursOnPaper
     private function ahead(Hours $hours, Timetable $timetable): array
     {
         $rows = [];
-        foreach ($timetable->calendars as $calendar) {
+        foreach ($timetable->dated->calendars as $calendar) {
             foreach ($calendar->holidays->between($this->day, $this->day + self::DAYS_AHEAD) as $occasion) {
                 $state = $calendar->stateOn($occasion->holiday);
                 $rows[] = [
@@ -109,7 +108,7 @@ final readonly class HoursOnPaper
                 ];
             }
         }
-        foreach ($timetable->specialDays as $special) {
+        foreach ($timetable->dated->specialDays as $special) {
             if ($this->isAhead($special)) {
                 $rows[] = [$special->day, $special->name, $this->bands($hours, $special->bands)];
             }

@@ -37,8 +37,7 @@ final readonly class JourneyOnPaper
         );
 
         return new Chapter(
-            3,
-            $journey->name(),
+            new Heading($journey->name(), 3),
             [
                 [] === $numbers
                     ? $this->words->say('journey.unreached')

@@ -23,7 +23,7 @@ final class Markdown
     /** @return list<string> */
     private static function chapter(Chapter $chapter): array
     {
-        $blocks = [str_repeat('#', $chapter->level) . ' ' . self::escape($chapter->heading)];
+        $blocks = [str_repeat('#', $chapter->heading->level) . ' ' . self::escape($chapter->heading->text)];
         array_push($blocks, ...array_map(self::escape(...), $chapter->sentences));
         $lines = array_map(self::line(...), $chapter->lines);
         foreach ($chapter->outline as $row) {

@@ -26,8 +26,7 @@ final class PaperOfPlan
         $hours = new HoursOnPaper($plan, $words, $day);
         $people = new PeopleOnPaper($plan, $words);
         $chapter = static fn(string $code, Table ...$tables): Chapter => new Chapter(
-            2,
-            $words->say('chapter.' . $code),
+            new Heading($words->say('chapter.' . $code)),
             tables: array_values(array_filter($tables, static fn(Table $table): bool => [] !== $table->rows)),
         );
 

@@ -44,8 +44,7 @@ final class SheetOnPaper
             ]),
             array_map(
                 static fn(string $heading, array $lines): Chapter => new Chapter(
-                    2,
-                    $heading,
+                    new Heading($heading),
                     tables: [new Table($words->head('place', 'caption', 'script', 'length', 'file'), $lines)],
                 ),
                 array_keys($parts),

@@ -117,9 +117,7 @@ final class PeopleCards
             self::texts($card, 'FN')[0] ?? '',
             $extension,
             self::texts($card, self::SITE)[0] ?? '',
-            $phones['desk'],
-            $phones['soft'],
-            $outside,
+            new RowPhones($phones['desk'], $phones['soft'], $outside),
             self::texts($card, self::MAILBOX)[0] ?? '',
         );
     }

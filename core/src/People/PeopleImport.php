@@ -13,7 +13,7 @@ use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\PhoneManner;
 use Meandros\Core\Plan\Element\PhoneOutside;
 use Meandros\Core\Plan\Element\PhoneType;
-use Meandros\Core\Plan\Element\Reach;
+use Meandros\Core\Plan\Element\ReachedBy;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
@@ -122,7 +122,7 @@ final class PeopleImport
             $problems['mailbox'] = new Problem('/mailbox', 'no-such-mailbox', ['name' => Input::quote($row->mailbox)]);
         }
         $phones = $same->reach->phones ?? [];
-        if (\count($row->desk) + \count($row->soft) + \count($row->outside) > Limits::PHONES) {
+        if ($row->phones->count() > Limits::PHONES) {
             $problems['phones'] = new Problem('/phones', 'too-many-phones', ['most' => Limits::PHONES]);
         } else {
             try {
@@ -146,7 +146,7 @@ final class PeopleImport
                 $same->known->listing ?? new Listing(),
                 $same?->known->shows,
             ),
-            new Reach(
+            new ReachedBy(
                 $phones,
                 $mailbox?->id() ?? $same?->reach->mailbox,
                 $same->reach->rules ?? [],
@@ -206,7 +206,7 @@ final class PeopleImport
      */
     private static function phones(PersonRow $row, array $phones, string $country): array
     {
-        foreach ([[PhoneType::Desk, $row->desk], [PhoneType::Soft, $row->soft]] as [$type, $labels]) {
+        foreach ([[PhoneType::Desk, $row->phones->desk], [PhoneType::Soft, $row->phones->soft]] as [$type, $labels]) {
             foreach ($labels as $label) {
                 $there = array_filter(
                     $phones,
@@ -217,7 +217,7 @@ final class PeopleImport
                 }
             }
         }
-        foreach ($row->outside as $text) {
+        foreach ($row->phones->outside as $text) {
             $label = trim((string) preg_replace('/[+(]?[0-9][0-9 ()\/.-]*$/', '', $text));
             $number = PhoneNumber::parse(trim(substr($text, \strlen($label))), $country);
             $there = array_filter($phones, static fn(Phone $phone): bool => $phone->number() === $number);

@@ -48,9 +48,7 @@ final class PeopleTable
             $cells['name'],
             $cells['extension'] ?? '',
             $cells['site'] ?? '',
-            $list('desk'),
-            $list('soft'),
-            $list('outside'),
+            new RowPhones($list('desk'), $list('soft'), $list('outside')),
             $cells['mailbox'] ?? '',
         );
     }

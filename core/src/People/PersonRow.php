@@ -8,21 +8,16 @@ namespace Meandros\Core\People;
 final readonly class PersonRow
 {
     /**
-     * @param int          $line    of the file
-     * @param string       $site    a site's name; empty for the usual one
-     * @param list<string> $desk    what the desk phones are called
-     * @param list<string> $soft    what the soft phones are called
-     * @param list<string> $outside numbers, each perhaps after what the phone is called: "Mobile +447700900105"
-     * @param string       $mailbox a mailbox's name; empty for none
+     * @param int    $line    of the file
+     * @param string $site    a site's name; empty for the usual one
+     * @param string $mailbox a mailbox's name; empty for none
      */
     public function __construct(
         public int $line,
         public string $name,
         public string $extension,
         public string $site,
-        public array $desk,
-        public array $soft,
-        public array $outside,
+        public RowPhones $phones,
         public string $mailbox,
     ) {}
 }

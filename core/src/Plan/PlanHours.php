@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Element\WeekBand;
 use Meandros\Core\Time\Band;
+use Meandros\Core\Time\DatedDays;
 use Meandros\Core\Time\HoursBook;
 use Meandros\Core\Time\ObservedCalendar;
 use Meandros\Core\Time\Override;
@@ -128,9 +129,7 @@ final class PlanHours
             $this->zone($hours),
             $hours->states->default,
             self::byDay($hours->days->week),
-            $seasons,
-            $calendars,
-            $specialDays,
+            new DatedDays($seasons, $calendars, $specialDays),
             $this->forced($hours),
         );
     }

@@ -33,8 +33,10 @@ final readonly class Course
             array_unique(
                 array_filter(
                     array_map(
-                        static fn(Rung $rung): ?string => null === $rung->rings ? null : $rung->phone->person,
-                        $trace->rung,
+                        static fn(Rung $rung): ?string => null === $rung->times->rings
+                            ? null
+                            : $rung->phone->owner->person,
+                        $trace->passage->rung,
                     ),
                 ),
             ),
@@ -47,7 +49,7 @@ final readonly class Course
     {
         $noticed = [];
         $isHungUp = false;
-        foreach ($trace->events as $event) {
+        foreach ($trace->passage->events as $event) {
             $what = $event->happening->noticed();
             unset($what['filled']);
             if ([] !== $what) {
@@ -63,12 +65,13 @@ final readonly class Course
     private static function takes(Trace $trace): array
     {
         $takes = [];
-        foreach ($trace->events as $event) {
+        foreach ($trace->passage->events as $event) {
             $happening = $event->happening;
             if ($happening instanceof QueueEntered && null === $happening->exit && null !== $happening->queue) {
                 $takes[] = $happening->queue;
-            } elseif ($happening instanceof Ringing && null === $happening->turn) {
-                $rings = [] !== array_filter($happening->rung, static fn(Rung $rung): bool => null !== $rung->rings);
+            } elseif ($happening instanceof Ringing && null === $happening->why->turn) {
+                $rings =
+                    [] !== array_filter($happening->rung, static fn(Rung $rung): bool => null !== $rung->times->rings);
                 $rings && null !== $happening->target && ($takes[] = $happening->target->text());
             }
         }

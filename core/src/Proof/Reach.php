@@ -43,7 +43,7 @@ enum Reach: string
 
     private static function isLetIn(Trace $trace): bool
     {
-        foreach ($trace->events as $event) {
+        foreach ($trace->passage->events as $event) {
             $happening = $event->happening;
             if ($happening instanceof QueueEntered && null !== $happening->queue && null === $happening->exit) {
                 return true;
@@ -55,8 +55,8 @@ enum Reach: string
 
     private static function rings(Trace $trace): bool
     {
-        foreach ($trace->rung as $rung) {
-            if (null !== $rung->rings) {
+        foreach ($trace->passage->rung as $rung) {
+            if (null !== $rung->times->rings) {
                 return true;
             }
         }

@@ -20,7 +20,7 @@ enum TakeState: string
 
         return match (true) {
             null === $take => self::None,
-            $take->isOf($part->words) => self::Recorded,
+            $take->read->isOf($part->words) => self::Recorded,
             default => self::OtherWords,
         };
     }

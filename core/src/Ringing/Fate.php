@@ -31,7 +31,7 @@ final readonly class Fate
      */
     public static function of(RingPhone $phone, PhoneAssumption $assumption, int $rangBefore = 0): self
     {
-        $mailbox = $phone->outside?->mailbox;
+        $mailbox = $phone->outside?->mailbox?->after;
         $after = $assumption->afterSeconds ?? 0;
         $inTime = static fn(int $seconds): bool => null === $mailbox || $seconds <= $mailbox;
         $left = max(0, $after - $rangBefore);
@@ -40,14 +40,14 @@ final readonly class Fate
             // A mobile that is off, or busy, hands the call to its own mailbox at once (common practice).
             Behaviour::Busy, Behaviour::Unreachable => self::mailbox(0),
             Behaviour::OnACall => match (true) {
-                $phone->calls < 2 => self::mailbox(0),
+                $phone->manner->calls < 2 => self::mailbox(0),
                 null !== $assumption->afterSeconds && $inTime($left) => new self($left),
                 default => self::mailbox($mailbox),
             },
             Behaviour::Answers => $inTime($left) ? new self($left) : self::mailbox($mailbox),
             Behaviour::Refuses => match (true) {
                 !$inTime($after) => self::mailbox($mailbox),
-                null !== $mailbox && $phone->outside->mailboxWhenBusy => self::mailbox($after),
+                true === $phone->outside?->mailbox?->whenBusy => self::mailbox($after),
                 default => new self(null, refusesAfter: $after),
             },
             Behaviour::Rings => self::mailbox($mailbox),

@@ -12,19 +12,16 @@ use Meandros\Core\Plan\Element\PhoneOutside;
 final readonly class OutsidePhone
 {
     /**
-     * @param string      $number          E.164
-     * @param int         $setUp           seconds between dialling and the first ring
-     * @param int|null    $mailbox         seconds of ringing after which its own mailbox answers; null where it has none
-     * @param bool        $mailboxWhenBusy whether that mailbox also takes calls that are declined or come while it is busy
-     * @param int         $confirm         seconds for which whoever picks up is asked to press 1
-     * @param string      $digits          sent once it is picked up
-     * @param string|null $shows           the number of ours that it shows, by id; null for the caller's
+     * @param string      $number  E.164
+     * @param int         $setUp   seconds between dialling and the first ring
+     * @param int         $confirm seconds for which whoever picks up is asked to press 1
+     * @param string      $digits  sent once it is picked up
+     * @param string|null $shows   the number of ours that it shows, by id; null for the caller's
      */
     private function __construct(
         public string $number,
         public int $setUp,
-        public ?int $mailbox = null,
-        public bool $mailboxWhenBusy = false,
+        public ?OwnMailbox $mailbox = null,
         public int $confirm = PhoneManner::CONFIRM,
         public string $digits = '',
         public ?string $shows = null,
@@ -35,8 +32,9 @@ final readonly class OutsidePhone
         return new self(
             $phone->number,
             $phone->setUp ?? self::usualSetUp($isMobile),
-            $phone->ownMailbox,
-            $phone->mailboxWhenBusy ?? $isMobile,
+            null === $phone->ownMailbox
+                ? null
+                : new OwnMailbox($phone->ownMailbox, $phone->mailboxWhenBusy ?? $isMobile),
             $confirm,
             $phone->digits,
             $phone->shows,

@@ -27,22 +27,24 @@ final class Reach
     /** Why a phone is not even dialled; null when it is. */
     public function silence(RingPhone $phone): ?string
     {
-        if (null !== $phone->kept) {
-            return $phone->kept;
+        if (null !== $phone->manner->kept) {
+            return $phone->manner->kept;
         }
         $does = $this->assumed($phone)->does;
         $outside = $phone->outside;
-        $hasMailbox = null !== $outside?->mailbox;
+        $mailbox = $outside?->mailbox;
 
         return match (true) {
             // One that is busy or out of reach and has a mailbox of its own is dialled: the mailbox picks up.
-            Behaviour::Busy === $does, Behaviour::OnACall === $does && $phone->calls < 2 => $hasMailbox &&
-            $outside->mailboxWhenBusy
+            Behaviour::Busy === $does, Behaviour::OnACall === $does && $phone->manner->calls < 2 => true ===
+            $mailbox?->whenBusy
                 ? null
                 : Rung::BUSY,
             $this->isDown($phone) => Rung::UNREACHABLE,
-            Behaviour::Unreachable === $does => $hasMailbox ? null : Rung::UNREACHABLE,
-            null !== $this->lines && null !== $outside && [] === $this->lines->carriers($outside->number, $phone->site)
+            Behaviour::Unreachable === $does => null !== $mailbox ? null : Rung::UNREACHABLE,
+            null !== $this->lines &&
+                null !== $outside &&
+                [] === $this->lines->carriers($outside->number, $phone->owner->site)
                 => Rung::NO_LINE,
             default => null,
         };
@@ -52,7 +54,7 @@ final class Reach
     public function whenPaged(RingPhone $phone): string
     {
         return match (true) {
-            null !== $phone->kept => $phone->kept,
+            null !== $phone->manner->kept => $phone->manner->kept,
             null !== $phone->outside => Rung::NOT_PAGED,
             $this->isDown($phone) => Rung::UNREACHABLE,
             default => match ($this->assumed($phone)->does) {
@@ -66,22 +68,22 @@ final class Reach
     /** @param int $rangBefore seconds for which it rang earlier in the call */
     public function fate(RingPhone $phone, int $rangBefore): Fate
     {
-        if ($phone->answersByItself) {
+        if ($phone->manner->answersByItself) {
             return Fate::atOnce();
         }
         if ($this->isAnythingAssumed) {
             return Fate::of($phone, $this->assumed($phone), $rangBefore);
         }
 
-        return $this->fates[$phone->outside->mailbox ?? -1] ??= Fate::of($phone, $this->assumed($phone));
+        return $this->fates[$phone->outside->mailbox->after ?? -1] ??= Fate::of($phone, $this->assumed($phone));
     }
 
     /** Phones at a site that is down cannot be reached; those outside can. */
     private function isDown(RingPhone $phone): bool
     {
         return null === $phone->outside &&
-            null !== $phone->site &&
-            \in_array($phone->site, $this->assumptions->circumstances->sitesDown, true);
+            null !== $phone->owner->site &&
+            \in_array($phone->owner->site, $this->assumptions->circumstances->sitesDown, true);
     }
 
     private function assumed(RingPhone $phone): PhoneAssumption

@@ -16,11 +16,9 @@ final class Ring
     public array $holds = [];
 
     /**
-     * @param int         $from  when it is dialled
-     * @param int         $until first second at which nobody wants it to ring any longer
-     * @param int         $place in the list of phones
-     * @param string|null $line  the outside line that carries it, by id
-     * @param string      $dials the digits that go out on it
+     * @param int $from  when it is dialled
+     * @param int $until first second at which nobody wants it to ring any longer
+     * @param int $place in the list of phones
      */
     public function __construct(
         public readonly RingPhone $phone,
@@ -28,8 +26,7 @@ final class Ring
         public int $until,
         public readonly int $place,
         public readonly Fate $fate,
-        public ?string $line = null,
-        public readonly string $dials = '',
+        public Carried $carried = new Carried(),
     ) {}
 
     /** The second of its first ring. */

@@ -15,39 +15,26 @@ final readonly class RingPhone
 {
     use Copied;
 
-    /**
-     * @param string|null       $person          whose it is
-     * @param string|null       $site            of its owner, or where the call came in
-     * @param OutsidePhone|null $outside         what is known of phones outside
-     * @param int               $calls           how many it takes at the same time
-     * @param bool              $refusesForAll   whether refusing on it silences its owner's other phones too
-     * @param string|null       $kept            an outcome, when something keeps it from ringing
-     * @param bool              $answersByItself in the second in which it is dialled, without anybody touching it
-     */
+    /** @param OutsidePhone|null $outside what is known of phones outside */
     public function __construct(
         public string $id,
-        public ?string $person,
+        public Owner $owner,
         public string $label,
         public PhoneType $type,
-        public bool $askFirst = false,
-        public ?string $site = null,
+        public RingManner $manner = new RingManner(),
         public ?OutsidePhone $outside = null,
-        public int $calls = 1,
-        public bool $refusesForAll = false,
-        public ?string $kept = null,
-        public bool $answersByItself = false,
     ) {}
 
     /** The same phone, kept from ringing. */
     public function keptBy(string $outcome): self
     {
-        return $this->with(kept: $this->kept ?? $outcome);
+        return $this->with(manner: $this->manner->keptBy($outcome));
     }
 
     /** The same phone, answering by itself; phones outside do not. */
     public function answeringByItself(): self
     {
-        return null !== $this->outside ? $this : $this->with(askFirst: false, answersByItself: true);
+        return null !== $this->outside ? $this : $this->with(manner: $this->manner->answeringByItself());
     }
 
     /**
@@ -58,15 +45,15 @@ final readonly class RingPhone
     {
         return new self(
             $person->id() . '/' . $phone->id,
-            $person->id(),
+            new Owner($person->id(), $person->site, $person->reach->refusesForAll),
             $phone->label,
             $phone->type,
-            $askFirst || $phone->manner->askFirst,
-            $person->site,
+            new RingManner(
+                $askFirst || $phone->manner->askFirst,
+                $phone->manner->calls ?? ($isMobile ? PhoneManner::CALLS_OF_A_MOBILE : 1),
+                kept: $phone->manner->on ? null : Rung::OFF,
+            ),
             null === $phone->outside ? null : OutsidePhone::of($phone->outside, $phone->manner->confirm, $isMobile),
-            $phone->manner->calls ?? ($isMobile ? PhoneManner::CALLS_OF_A_MOBILE : 1),
-            $person->reach->refusesForAll,
-            $phone->manner->on ? null : Rung::OFF,
         );
     }
 
@@ -79,19 +66,17 @@ final readonly class RingPhone
     {
         return new self(
             $number,
-            null,
+            new Owner(site: $site),
             $number,
             PhoneType::Outside,
-            $askFirst,
-            $site,
+            new RingManner($askFirst, $isMobile ? PhoneManner::CALLS_OF_A_MOBILE : 1),
             OutsidePhone::unknown($number, $isMobile),
-            $isMobile ? PhoneManner::CALLS_OF_A_MOBILE : 1,
         );
     }
 
     /** @return non-empty-list<string> the names that an assumption may call it by, the most particular first */
     public function names(): array
     {
-        return null === $this->person ? [$this->id] : [$this->id, $this->person];
+        return null === $this->owner->person ? [$this->id] : [$this->id, $this->owner->person];
     }
 }

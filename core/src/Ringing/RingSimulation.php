@@ -191,21 +191,21 @@ final class RingSimulation
 
             return;
         }
-        if (isset($this->refused[$phone->person ?? ''])) {
+        if (isset($this->refused[$phone->owner->person ?? ''])) {
             $group->close();
 
             return;
         }
-        $line = $dials = null;
+        $carried = new Carried();
         if (null !== $this->channels && null !== $this->lines && null !== $phone->outside) {
-            $line = $this->channels->take($phone->outside->number, $phone->site);
+            $line = $this->channels->take($phone->outside->number, $phone->owner->site);
             if (null === $line) {
-                $this->blocked[] = new Rung($phone, $now, $now, Rung::NO_CHANNEL);
+                $this->blocked[] = new Rung($phone, new RungTimes($now, $now), Rung::NO_CHANNEL);
                 $group->close();
 
                 return;
             }
-            $dials = $this->lines->dialled($phone->outside->number, $line);
+            $carried = new Carried($line->id(), $this->lines->dialled($phone->outside->number, $line));
         }
         $this->rings[] = $this->latest[$phone->id] = $ring = new Ring(
             $phone,
@@ -213,8 +213,7 @@ final class RingSimulation
             $until,
             $this->places[$phone->id],
             $this->reach->fate($phone, $this->rangBefore[$phone->id] ?? 0),
-            $line?->id(),
-            $dials ?? '',
+            $carried,
         );
         $this->hold($ring, $until, $group);
         $this->await($ring);
@@ -231,16 +230,16 @@ final class RingSimulation
             return;
         }
         if (RingState::Ended === $ring->state) {
-            if (
-                null !== $ring->line &&
-                null ===
-                    ($ring->line = $this->channels
-                        ?->take((string) $ring->phone->outside?->number, $ring->phone->site)
-                        ?->id())
-            ) {
-                $group->close();
+            if (null !== $ring->carried->line) {
+                $line = $this->channels
+                    ?->take((string) $ring->phone->outside?->number, $ring->phone->owner->site)
+                    ?->id();
+                $ring->carried = new Carried($line, $ring->carried->dials);
+                if (null === $line) {
+                    $group->close();
 
-                return;
+                    return;
+                }
             }
             $ring->state = RingState::Ringing;
             $this->rangBefore[$ring->phone->id] -= $ring->rangUntil($now);
@@ -294,12 +293,12 @@ final class RingSimulation
             return;
         }
         $concerned = [$ring];
-        if ($ring->phone->refusesForAll && null !== $ring->phone->person) {
-            $this->refused[$ring->phone->person] = true;
+        if ($ring->phone->owner->refusesForAll && null !== $ring->phone->owner->person) {
+            $this->refused[$ring->phone->owner->person] = true;
             $concerned = array_filter(
                 $this->rings,
                 static fn(Ring $other): bool => RingState::Ringing === $other->state &&
-                    $other->phone->person === $ring->phone->person,
+                    $other->phone->owner->person === $ring->phone->owner->person,
             );
         }
         foreach ($concerned as $one) {
@@ -317,8 +316,8 @@ final class RingSimulation
     {
         $this->rangBefore[$ring->phone->id] =
             ($this->rangBefore[$ring->phone->id] ?? 0) + $ring->rangUntil($this->second());
-        if (null !== $ring->line) {
-            $this->channels?->give($ring->line);
+        if (null !== $ring->carried->line) {
+            $this->channels?->give($ring->carried->line);
         }
     }
 
@@ -331,7 +330,7 @@ final class RingSimulation
         $connected = $this->second() + ($ring->phone->outside?->digitSeconds() ?? 0);
         $ring->state = RingState::Connecting;
         ++$this->connecting;
-        if (!$ring->phone->askFirst) {
+        if (!$ring->phone->manner->askFirst) {
             $connected > $this->second()
                 ? $this->timeline->at($connected, Phase::Takes, $ring->place, fn() => $this->take($ring))
                 : $this->take($ring);
@@ -373,16 +372,18 @@ final class RingSimulation
         $silent = [];
         $now = $this->second();
         foreach ($listed as $phone) {
-            if (isset($seen[$phone->id]) && null === $phone->kept && !isset($this->paged[$phone->id])) {
+            if (isset($seen[$phone->id]) && null === $phone->manner->kept && !isset($this->paged[$phone->id])) {
                 continue;
             }
             $why = isset($this->paged[$phone->id]) ? $this->ifPaged($phone) : $this->reach->silence($phone);
             if (null !== $why) {
                 $silent[$phone->id . ' ' . $why] =
-                    Rung::HEARS === $why ? new Rung($phone, $now, $now, $why) : new Rung($phone, 0, 0, $why);
+                    Rung::HEARS === $why
+                        ? new Rung($phone, new RungTimes($now, $now), $why)
+                        : new Rung($phone, new RungTimes(0, 0), $why);
             } else {
                 $seen[$phone->id] = true;
-                $rung[] = new Rung($phone, $now, $now, Rung::NOT_REACHED);
+                $rung[] = new Rung($phone, new RungTimes($now, $now), Rung::NOT_REACHED);
             }
         }
         $rung = [...$rung, ...array_values($silent)];
@@ -410,13 +411,14 @@ final class RingSimulation
 
         return new Rung(
             $ring->phone,
-            $ring->from,
-            $end,
+            new RungTimes(
+                $ring->from,
+                $end,
+                $ring->ringsFrom() < $end || $ring === $this->winner ? $ring->ringsFrom() : null,
+                $ring->askedAt,
+            ),
             $outcome,
-            $ring->askedAt,
-            $ring->line,
-            $ring->dials,
-            $ring->ringsFrom() < $end || $ring === $this->winner ? $ring->ringsFrom() : null,
+            $ring->carried,
         );
     }
 }

@@ -6,7 +6,7 @@ namespace Meandros\Core\Ringing;
 
 use Meandros\Core\Value\Copied;
 
-/** What became of one phone: when it rang, in half-open seconds since the call began, and how that ended. */
+/** What became of one phone: when it rang, and how that ended. */
 final readonly class Rung
 {
     use Copied;
@@ -42,39 +42,16 @@ final readonly class Rung
     /** Announcements are for phones inside. */
     public const NOT_PAGED = 'cannot be paged';
 
-    /**
-     * @param int|null    $askedAt when whoever picked up was asked to press 1
-     * @param string|null $line    the outside line that carried the call, by id
-     * @param string      $dials   the digits that went out on it
-     * @param int|null    $rings   when it began to ring, after it was dialled; null where it did not come to that
-     */
     public function __construct(
         public RingPhone $phone,
-        public int $from,
-        public int $until,
+        public RungTimes $times,
         public string $outcome,
-        public ?int $askedAt = null,
-        public ?string $line = null,
-        public string $dials = '',
-        public ?int $rings = null,
+        public Carried $carried = new Carried(),
     ) {}
 
     public function later(int $seconds): self
     {
-        $later = static fn(?int $second): ?int => null === $second ? null : $second + $seconds;
-
-        return $this->with(
-            from: $this->from + $seconds,
-            until: $this->until + $seconds,
-            askedAt: $later($this->askedAt),
-            rings: $later($this->rings),
-        );
-    }
-
-    /** Seconds of ringing, being asked among them. */
-    public function seconds(): int
-    {
-        return null === $this->rings ? 0 : $this->until - $this->rings;
+        return $this->with(times: $this->times->later($seconds));
     }
 
     /** @return array<string, mixed> */
@@ -82,17 +59,17 @@ final readonly class Rung
     {
         return [
             'phone' => $this->phone->id,
-            'person' => $this->phone->person,
+            'person' => $this->phone->owner->person,
             'label' => $this->phone->label,
             'type' => $this->phone->type->value,
-            'from' => $this->from,
-            'rings' => $this->rings,
-            'until' => $this->until,
+            'from' => $this->times->from,
+            'rings' => $this->times->rings,
+            'until' => $this->times->until,
             'outcome' => $this->outcome,
-            'askedAt' => $this->askedAt,
-            'ownMailbox' => $this->phone->outside?->mailbox,
-            'line' => $this->line,
-            'dials' => $this->dials,
+            'askedAt' => $this->times->askedAt,
+            'ownMailbox' => $this->phone->outside?->mailbox?->after,
+            'line' => $this->carried->line,
+            'dials' => $this->carried->dials,
             'shows' => $this->phone->outside?->shows,
         ];
     }

@@ -15,36 +15,17 @@ final readonly class Arrival
     public Urgency $urgency;
     public Shown $shown;
 
-    /**
-     * @param string      $element the number, person or hours that were dialled, by id
-     * @param string      $label   of what was dialled
-     * @param string      $spoken  the language of what was dialled
-     * @param string|null $site    of the number; null where it has none
-     * @param Tag         $tag     what was put on the call meanwhile
-     */
-    public function __construct(
-        public string $element,
-        private string $label,
-        private string $spoken,
-        public ?string $site,
-        public Caller $caller,
-        public Tag $tag = new Tag(),
-    ) {
-        $this->language = $tag->language ?? $spoken;
+    /** @param Tag $tag what was put on the call meanwhile */
+    public function __construct(public EntryPoint $at, public Caller $caller, public Tag $tag = new Tag())
+    {
+        $this->language = $tag->language ?? $at->language;
         $this->urgency = $tag->urgency ?? Urgency::Usual;
-        $this->shown = new Shown($tag->label ?? $label, $this->language, $tag->tone, $tag->note);
+        $this->shown = new Shown($tag->label ?? $at->label, $this->language, $tag->tone, $tag->note);
     }
 
     /** The same call, with what is put on it from here on. */
     public function tagged(Tag $tag): self
     {
-        return new self(
-            $this->element,
-            $this->label,
-            $this->spoken,
-            $this->site,
-            $this->caller,
-            $this->tag->then($tag),
-        );
+        return new self($this->at, $this->caller, $this->tag->then($tag));
     }
 }

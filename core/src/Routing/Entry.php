@@ -27,16 +27,11 @@ use Meandros\Core\Reading\InvalidData;
 final readonly class Entry
 {
     private function __construct(
-        public string $element,
-        public string $label,
-        public string $language,
-        public ?string $site,
+        public EntryPoint $at,
         public ?Target $target,
         public StepList $steps,
-        public bool $tellsCaller = true,
+        public EntryLine $line = new EntryLine(),
         public bool $isTried = false,
-        public ?InBlock $inBlock = null,
-        public ?string $keptUntil = null,
     ) {}
 
     /** @throws InvalidData when nothing of the plan is reached by it */
@@ -69,15 +64,10 @@ final readonly class Entry
         $target = null === $inBlock ? $number->target : $inBlock->target;
 
         return new self(
-            $number->id(),
-            $number->name(),
-            $number->line->language,
-            $number->line->site,
+            new EntryPoint($number->id(), $number->name(), $number->line->language, $number->line->site),
             $target,
             self::direct($plan, $target),
-            $number->line->tellsCaller,
-            inBlock: $inBlock,
-            keptUntil: $number->line->keptUntil,
+            new EntryLine($number->line->tellsCaller, $inBlock, $number->line->keptUntil),
         );
     }
 
@@ -88,14 +78,10 @@ final readonly class Entry
         $target = Target::element($element->id());
 
         return new self(
-            $element->id(),
-            $element->name(),
-            $site->place->language ?? Language::DEFAULT,
-            $site?->id(),
+            new EntryPoint($element->id(), $element->name(), $site->place->language ?? Language::DEFAULT, $site?->id()),
             $target,
             self::direct($plan, $target),
-            true,
-            true,
+            isTried: true,
         );
     }
 
@@ -103,10 +89,12 @@ final readonly class Entry
     private static function inside(Plan $plan, Element $element, ?string $site, ?Target $target): self
     {
         return new self(
-            $element->id(),
-            $element->name(),
-            $plan->get(Site::class, $site)->place->language ?? Language::DEFAULT,
-            $site,
+            new EntryPoint(
+                $element->id(),
+                $element->name(),
+                $plan->get(Site::class, $site)->place->language ?? Language::DEFAULT,
+                $site,
+            ),
             $target,
             self::direct($plan, $target),
         );
@@ -114,19 +102,13 @@ final readonly class Entry
 
     public function by(Caller $caller): Arrival
     {
-        return new Arrival(
-            $this->element,
-            $this->label,
-            $this->language,
-            $this->site,
-            $this->hides($caller) ? Caller::withheld() : $caller,
-        );
+        return new Arrival($this->at, $this->hides($caller) ? Caller::withheld() : $caller);
     }
 
     /** Whether the line keeps the caller's number to itself. */
     public function hides(Caller $caller): bool
     {
-        return !$this->tellsCaller && !$caller->isExtension();
+        return !$this->line->tellsCaller && !$caller->isExtension();
     }
 
     /**

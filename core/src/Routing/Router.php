@@ -55,7 +55,7 @@ final class Router
     ): Trace {
         $entry = Entry::find($plan, $call->dialled);
         $walk = $this->walk($plan, $call, $assumptions, $live, $entry->by($call->caller), $work ?? new Work());
-        $code = self::code($walk, $call->dialled, $plan->find($entry->element));
+        $code = self::code($walk, $call->dialled, $plan->find($entry->at->element));
         if (null !== $code) {
             $ending = new Ending(EndingKind::EndedByPlan);
             $walk->note($code);
@@ -65,12 +65,12 @@ final class Router
         }
         $walk->note(
             new Dialled(
-                $entry->element,
+                $entry->at->element,
                 $entry->target,
                 $entry->hides($call->caller),
                 $entry->isTried,
-                $entry->inBlock,
-                $entry->keptUntil,
+                $entry->line->inBlock,
+                $entry->line->keptUntil,
             ),
         );
         try {
@@ -100,14 +100,7 @@ final class Router
         LiveState $live,
     ): Trace {
         $entry = Entry::find($plan, $call->dialled);
-        $walk = $this->walk(
-            $plan,
-            $call,
-            $assumptions,
-            $live,
-            new Arrival($entry->element, '', $entry->language, $entry->site, $call->caller),
-            new Work(),
-        );
+        $walk = $this->walk($plan, $call, $assumptions, $live, new Arrival($entry->at, $call->caller), new Work());
         $walk->enter('', $step->id());
         try {
             $ending = $this->walkers->take($step, $walk)->ending ?? new Ending(EndingKind::RanOut);
@@ -174,7 +167,7 @@ final class Router
         $journey = $plan->get(Journey::class, $entry->target?->element);
 
         return null === $journey
-            ? Itinerary::along($entry->element, $entry->steps)
+            ? Itinerary::along($entry->at->element, $entry->steps)
             : Itinerary::along($journey->id(), $journey->steps);
     }
 
@@ -190,7 +183,7 @@ final class Router
         $entry = Entry::find($plan, $call->dialled);
         $walk = $this->walk($plan, $call, $assumptions, $live, $entry->by($call->caller), new Work());
 
-        return null === self::code($walk, $call->dialled, $plan->find($entry->element))
+        return null === self::code($walk, $call->dialled, $plan->find($entry->at->element))
             ? [$walk, self::way($plan, $entry)]
             : null;
     }
@@ -223,7 +216,7 @@ final class Router
     {
         $entry = Entry::find($walk->plan, $number);
         $walk->arriveBy($entry->by(Caller::inside()));
-        $walk->note(new ComesBackIn($entry->element));
+        $walk->note(new ComesBackIn($entry->at->element));
 
         return $this->come($walk, $entry);
     }

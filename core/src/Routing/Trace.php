@@ -10,16 +10,9 @@ use Meandros\Core\Ringing\Rung;
 /** What happens to a trial call, and for how long a call would fare the same. */
 final readonly class Trace
 {
-    /**
-     * @param list<Event> $events
-     * @param list<Visit> $visits
-     * @param list<Rung>  $rung
-     */
     public function __construct(
         public TrialCall $call,
-        public array $events,
-        public array $visits,
-        public array $rung,
+        public Passage $passage,
         public Ending $ending,
         public int $seconds,
         public Shown $shown,
@@ -30,7 +23,7 @@ final readonly class Trace
     public function signature(): string
     {
         $noticed = [];
-        foreach ($this->events as $event) {
+        foreach ($this->passage->events as $event) {
             $what = $event->happening->noticed();
             if ([] !== $what) {
                 $noticed[] = [$event->second, $event->happening->kind(), $what];
@@ -43,7 +36,7 @@ final readonly class Trace
             $this->shown->note,
             $this->seconds,
             $noticed,
-            array_map(static fn(Rung $rung): array => $rung->toJson(), $this->rung),
+            array_map(static fn(Rung $rung): array => $rung->toJson(), $this->passage->rung),
         ]);
     }
 }

@@ -153,7 +153,7 @@ final class Walk
     public function arriveBy(Arrival $arrival): void
     {
         foreach ($this->arrivals as $earlier) {
-            if ($earlier->element === $arrival->element) {
+            if ($earlier->at->element === $arrival->at->element) {
                 throw CallOver::stopped(Stop::Number);
             }
         }
@@ -471,7 +471,7 @@ final class Walk
         $hours = $this->plan->get(Hours::class, $prompt->hours) ?? $this->lastHours;
         $zone =
             null === $hours
-                ? $this->plan->get(Site::class, $this->arrival()->site)->place->zone ?? 'UTC'
+                ? $this->plan->get(Site::class, $this->arrival()->at->site)->place->zone ?? 'UTC'
                 : $this->surroundings->hours->zone($hours);
         $rang = $this->lastRinging()?->target;
         $name ??= null === $rang?->element ? null : $this->plan->find($rang->element)?->name();
@@ -521,8 +521,9 @@ final class Walk
         $this->timesDialled += $dialled ? 1 : 0;
         array_push($this->rung, ...$rung);
         foreach ($rung as $one) {
-            if (null !== $one->rings) {
-                $this->rungSeconds[$one->phone->id] = ($this->rungSeconds[$one->phone->id] ?? 0) + $one->seconds();
+            if (null !== $one->times->rings) {
+                $this->rungSeconds[$one->phone->id] =
+                    ($this->rungSeconds[$one->phone->id] ?? 0) + $one->times->seconds();
             }
         }
     }
@@ -541,8 +542,8 @@ final class Walk
         }
         $before = [];
         foreach (\array_slice($this->rung, $this->rungAnew) as $one) {
-            if (null !== $one->rings && $one->from >= $now->of($one->phone->names())->from) {
-                $before[$one->phone->id] = ($before[$one->phone->id] ?? 0) + $one->seconds();
+            if (null !== $one->times->rings && $one->times->from >= $now->of($one->phone->names())->from) {
+                $before[$one->phone->id] = ($before[$one->phone->id] ?? 0) + $one->times->seconds();
             }
         }
 
@@ -596,8 +597,8 @@ final class Walk
     {
         $inUse = $this->assumptions->circumstances->channelsTaken;
         $came = $this->arrivals[0];
-        if (null !== $came->site && !$came->caller->isExtension()) {
-            foreach ($this->lines->of($came->site) as $line) {
+        if (null !== $came->at->site && !$came->caller->isExtension()) {
+            foreach ($this->lines->of($came->at->site) as $line) {
                 if (($inUse[$line->id()] ?? 0) < $line->channels) {
                     $inUse[$line->id()] = 1 + ($inUse[$line->id()] ?? 0);
                     break;
@@ -666,7 +667,7 @@ final class Walk
     public function condition(bool $withRinging): string
     {
         return serialize([
-            $this->arrival()->element,
+            $this->arrival()->at->element,
             $this->arrival()->tag,
             $this->isAnswered,
             $this->lastHours?->id(),
@@ -682,9 +683,7 @@ final class Walk
 
         return new Trace(
             $this->call,
-            $this->events,
-            $this->visits,
-            $this->rung,
+            new Passage($this->events, $this->visits, $this->rung),
             $ending,
             $this->second,
             $this->arrival()->shown,

@@ -8,24 +8,15 @@ namespace Meandros\Core\Script;
 final readonly class Grammar
 {
     /**
-     * @param string                    $press    verbs by which a key is named
-     * @param string                    $key      what may stand between the verb and the key
-     * @param array<int|string, string> $keys     by their words, the digits not among them
-     * @param string                    $leadsTo  words with which a destination begins
-     * @param string                    $between  words that join or fill, at the edges of a destination
-     * @param string                    $says     verbs by which a word is to be said instead
-     * @param string                    $sentence of a key, with {label} and {key}
-     * @param array<int|string, string> $names    of keys, for writing
+     * @param string $leadsTo words with which a destination begins
+     * @param string $between words that join or fill, at the edges of a destination
+     * @param string $says    verbs by which a word is to be said instead
      */
     private function __construct(
-        public string $press,
-        public string $key,
-        public array $keys,
+        public KeyWords $keys,
         public string $leadsTo,
         public string $between,
         public string $says,
-        public string $sentence,
-        public array $names,
     ) {}
 
     /** Null for languages of which no grammar is known. */
@@ -56,19 +47,21 @@ final readonly class Grammar
         ];
 
         return new self(
-            'press|pressing|dial|dialling|choose|select|enter|push|hit|type|use',
-            '(?:the |key |button |number |option |digit )*',
-            array_map('strval', array_flip($names)) + [
-                'nought' => '0',
-                'asterisk' => '*',
-                'pound' => '#',
-                'square' => '#',
-            ],
+            new KeyWords(
+                'press|pressing|dial|dialling|choose|select|enter|push|hit|type|use',
+                '(?:the |key |button |number |option |digit )*',
+                array_map('strval', array_flip($names)) + [
+                    'nought' => '0',
+                    'asterisk' => '*',
+                    'pound' => '#',
+                    'square' => '#',
+                ],
+                'For {label}, press {key}.',
+                $names,
+            ),
             'for|to|if|about|regarding|concerning|when',
             'and|or|then|please|just|simply|now|you can|you may|otherwise|alternatively|finally|also',
             'say|saying',
-            'For {label}, press {key}.',
-            $names,
         );
     }
 
@@ -90,14 +83,16 @@ final readonly class Grammar
         ];
 
         return new self(
-            'tapez|taper|faites|appuyez|appuyer|composez|composer|pressez|sélectionnez|choisissez|entrez|utilisez',
-            "(?:simplement |sur |la |le |l'|touche |chiffre |numéro |bouton )*",
-            array_map('strval', array_flip($names)) + ['une' => '1', 'carré' => '#', 'astérisque' => '*'],
+            new KeyWords(
+                'tapez|taper|faites|appuyez|appuyer|composez|composer|pressez|sélectionnez|choisissez|entrez|utilisez',
+                "(?:simplement |sur |la |le |l'|touche |chiffre |numéro |bouton )*",
+                array_map('strval', array_flip($names)) + ['une' => '1', 'carré' => '#', 'astérisque' => '*'],
+                'Pour {label}, tapez {key}.',
+                $names,
+            ),
             "pour|si|afin de|afin d'|concernant|en cas de|en cas d'",
             "et|ou|puis|enfin|sinon|aussi|veuillez|merci de|merci d'|vous pouvez|simplement|autrement|bien",
             'dites',
-            'Pour {label}, tapez {key}.',
-            $names,
         );
     }
 }

@@ -23,13 +23,13 @@ final class MenuScript
             '|',
             array_map(
                 static fn(int|string $word): string => preg_quote((string) $word, '/'),
-                array_keys($grammar->keys),
+                array_keys($grammar->keys->keys),
             ),
         );
         $this->mention = \sprintf(
             '/(?<verb>\b(?:%s)\s+)?(?<![\p{L}\'])%s(?<key>\b(?:%s)\b|%s)/iu',
-            $grammar->press,
-            $grammar->key,
+            $grammar->keys->press,
+            $grammar->keys->between,
             $keys,
             self::DIGIT,
         );
@@ -153,7 +153,7 @@ final class MenuScript
             return [
                 'from' => $match[0][1],
                 'to' => $match[0][1] + \strlen($match[0][0]),
-                'key' => $this->grammar->keys[$word] ?? $word,
+                'key' => $this->grammar->keys->keys[$word] ?? $word,
                 'verb' => '' !== ($match['verb'][0] ?? ''),
             ];
         }, $found);
@@ -190,7 +190,11 @@ final class MenuScript
 
     private function closes(string $after): bool
     {
-        $verbFollows = \sprintf('/^\s*,?\s*(?:(?:%s)\s+)*(?:%s)\b/iu', $this->grammar->between, $this->grammar->press);
+        $verbFollows = \sprintf(
+            '/^\s*,?\s*(?:(?:%s)\s+)*(?:%s)\b/iu',
+            $this->grammar->between,
+            $this->grammar->keys->press,
+        );
 
         return 1 === preg_match(\sprintf('/^\s*(?:$|[,.]|(?:%s)\b)/iu', $this->grammar->between), $after) &&
             1 !== preg_match($verbFollows, $after);

@@ -22,9 +22,9 @@ final class MenuWriter
         return implode(
             ' ',
             array_map(
-                static fn(Promised $one): string => strtr($grammar->sentence, [
+                static fn(Promised $one): string => strtr($grammar->keys->sentence, [
                     '{label}' => self::inSentence($one->destination),
-                    '{key}' => $grammar->names[$one->key] ?? $one->key,
+                    '{key}' => $grammar->keys->names[$one->key] ?? $one->key,
                 ]),
                 $keys,
             ),

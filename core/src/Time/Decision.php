@@ -20,21 +20,14 @@ final readonly class Decision
     /**
      * @param int         $day    the day (since 1970-01-01) whose rule decided; a band past midnight keeps the day it started on
      * @param Band|null   $band   null where no band decided
-     * @param string|null $name   of the special day or the holiday; the reason of an override
-     * @param string|null $source id of the holiday calendar or the override
-     * @param string|null $of     name of the holiday calendar, or who set the override
      * @param string|null $season the season whose week was looked at; null for the base week
-     * @param int|null    $ends   the instant at which the override ends; null until somebody lifts it
      */
     public function __construct(
         public string $by,
         public int $day,
         public ?Band $band = null,
-        public ?string $name = null,
-        public ?string $source = null,
-        public ?string $of = null,
+        public Origin $origin = new Origin(),
         public ?string $season = null,
-        public ?int $ends = null,
     ) {}
 
     public function daysLater(int $days): self
@@ -49,9 +42,9 @@ final readonly class Decision
             'by' => $this->by,
             'date' => CivilDate::format($this->day),
             'band' => $this->band?->toJson(),
-            'name' => $this->name,
-            'source' => $this->source,
-            'of' => $this->of,
+            'name' => $this->origin->name,
+            'source' => $this->origin->source,
+            'of' => $this->origin->of,
             'season' => $this->season,
         ];
     }

@@ -29,8 +29,8 @@ final class HoursCompiler
     {
         $this->week = new WeekLayer($hours);
         $this->stronger = [
-            new HolidayLayer($hours->calendars),
-            new SpecialDayLayer($hours->specialDays, $hours->defaultState),
+            new HolidayLayer($hours->dated->calendars),
+            new SpecialDayLayer($hours->dated->specialDays, $hours->defaultState),
         ];
     }
 
@@ -281,10 +281,7 @@ final class HoursCompiler
                 Decision::OVERRIDE,
                 $day,
                 null,
-                $override->reason,
-                $override->id,
-                $override->who,
-                ends: $override->until,
+                new Origin($override->by->reason, $override->id, $override->by->who, $override->until),
             ),
         ];
 

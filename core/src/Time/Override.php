@@ -17,8 +17,7 @@ final readonly class Override
         public string $state,
         public int $from,
         public ?int $until,
-        public string $reason,
-        public string $who,
+        public ForcedBy $by,
     ) {}
 
     public function holdsAt(int $instant): bool

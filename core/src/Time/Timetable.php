@@ -8,30 +8,25 @@ namespace Meandros\Core\Time;
 final readonly class Timetable
 {
     /**
-     * @param array<int, list<Band>> $week        by weekday, 0 for Monday
-     * @param list<Season>           $seasons     none overlaps another
-     * @param list<ObservedCalendar> $calendars   the strongest first
-     * @param array<int, SpecialDay> $specialDays by day since 1970-01-01
-     * @param list<Override>         $overrides   the latest, and strongest, last
+     * @param array<int, list<Band>> $week      by weekday, 0 for Monday
+     * @param list<Override>         $overrides the latest, and strongest, last
      */
     public function __construct(
         public string $zone,
         public string $defaultState,
         public array $week,
-        public array $seasons = [],
-        public array $calendars = [],
-        public array $specialDays = [],
+        public DatedDays $dated = new DatedDays(),
         public array $overrides = [],
     ) {}
 
     /** Whether the state is always the default one. */
     public function isSteady(): bool
     {
-        if ([] !== $this->calendars || [] !== $this->specialDays || [] !== $this->overrides) {
+        if ([] !== $this->dated->calendars || [] !== $this->dated->specialDays || [] !== $this->overrides) {
             return false;
         }
         foreach (
-            [$this->week, ...array_map(static fn(Season $season): array => $season->week, $this->seasons)]
+            [$this->week, ...array_map(static fn(Season $season): array => $season->week, $this->dated->seasons)]
             as $week
         ) {
             foreach (array_merge(...$week) as $band) {

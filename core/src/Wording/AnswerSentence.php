@@ -58,7 +58,7 @@ final readonly class AnswerSentence
         $clauses = [];
         $wasAsked = false;
         $queue = null;
-        foreach ($trace->events as $event) {
+        foreach ($trace->passage->events as $event) {
             $place = $event->journey . ' ' . $event->step;
             $queue = $event->happening instanceof QueueEntered ? $place : $queue;
             // What is said in a queue is part of the wait.

@@ -128,7 +128,7 @@ final readonly class CourseWords
     private static function heard(Course $course, Names $names): array
     {
         $heard = [];
-        foreach ($course->trace->events as $event) {
+        foreach ($course->trace->passage->events as $event) {
             $happening = $event->happening;
             $prompt = match (true) {
                 $happening instanceof Said => $happening->prompt,
@@ -146,7 +146,7 @@ final readonly class CourseWords
     private static function rings(Course $course, Names $names): array
     {
         $rings = [];
-        foreach ($course->trace->events as $event) {
+        foreach ($course->trace->passage->events as $event) {
             if ($event->happening instanceof Ringing) {
                 $who = $names->target($event->happening->target);
                 $rings[$who] = ($rings[$who] ?? 0) + $event->happening->seconds;

@@ -120,7 +120,9 @@ final readonly class EventWords
             $happening instanceof Said => $this->said($happening) . BlankWords::of($happening->heard->filled),
             $happening instanceof HoursRead => $this->hours($happening),
             $happening instanceof Asked => $this->menus->because($happening),
-            $happening instanceof Ringing => trim($this->queue->turn($happening->turn) . ' ' . $this->rung($happening)),
+            $happening instanceof Ringing => trim(
+                $this->queue->turn($happening->why->turn) . ' ' . $this->rung($happening),
+            ),
             $happening instanceof MessageTaken => $this->mailbox->because($happening),
             $happening instanceof ComesBackIn => 'It is one of our own numbers, so the call leaves by no line.',
             $happening instanceof TriesAgain
@@ -152,7 +154,9 @@ final readonly class EventWords
     {
         $shown = $event->shown;
         $words = array_filter([
-            $shown->label === ($trace->events[0] ?? $event)->shown->label ? null : \sprintf('“%s”', $shown->label),
+            $shown->label === ($trace->passage->events[0] ?? $event)->shown->label
+                ? null
+                : \sprintf('“%s”', $shown->label),
             null === $shown->tone ? null : \sprintf('the ring tone “%s”', $shown->tone),
             null === $shown->note ? null : \sprintf('the note “%s”', $shown->note),
         ]);
@@ -317,11 +321,14 @@ final readonly class EventWords
         if (null === $ringing->target) {
             return 'Nobody is chosen.';
         }
-        $rule = self::rule($ringing->choice);
+        $rule = self::rule($ringing->why->choice);
         if ([] === $ringing->rung) {
             return $rule .
-                ($ringing->choice?->isSilent()
-                    ? \sprintf('Their status is “%s”, and no rule is meant for that.', $ringing->choice->status->value)
+                ($ringing->why->choice?->isSilent()
+                    ? \sprintf(
+                        'Their status is “%s”, and no rule is meant for that.',
+                        $ringing->why->choice->status->value,
+                    )
                     : 'There is no phone to ring.');
         }
         $outcomes = $byOutcome = [];
@@ -361,7 +368,7 @@ final readonly class EventWords
 
     private function owner(Rung $rung): string
     {
-        return $this->names->of($rung->phone->person ?? $rung->phone->id);
+        return $this->names->of($rung->phone->owner->person ?? $rung->phone->id);
     }
 
     /** @param list<string> $names one per phone */

@@ -43,13 +43,13 @@ final class HolidayWords
             $rule instanceof OnDates => self::dates($rule),
         };
 
-        return $holiday->isWholeDay()
+        return $holiday->part->isWholeDay()
             ? $words
             : \sprintf(
                 '%s, %s–%s',
                 $words,
-                TimeOfDay::format($holiday->fromSeconds),
-                TimeOfDay::format($holiday->toSeconds),
+                TimeOfDay::format($holiday->part->fromSeconds),
+                TimeOfDay::format($holiday->part->toSeconds),
             );
     }
 

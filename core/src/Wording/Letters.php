@@ -28,7 +28,7 @@ final class Letters
     public static function of(Trace $trace, Plan $plan, string $zone): array
     {
         $letters = [];
-        foreach ($trace->events as $event) {
+        foreach ($trace->passage->events as $event) {
             if ($event->happening instanceof NoticeSent) {
                 $letters[] = self::notice($event, $event->happening, $trace, new Names($plan), $zone);
             }

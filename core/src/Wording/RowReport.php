@@ -27,7 +27,7 @@ final class RowReport
     {
         return [
             'line' => $outcome->row->line,
-            'name' => trim($outcome->row->number . ' ' . ($outcome->number?->name() ?? $outcome->row->label)),
+            'name' => trim($outcome->row->range->number . ' ' . ($outcome->number?->name() ?? $outcome->row->label)),
             'outcome' => self::outcome(null !== $outcome->number, $outcome->known, $outcome->unchanged),
             'problems' => self::problems($outcome->problems),
             'makes' => $outcome->made?->name(),

@@ -13,7 +13,7 @@ final class StateReason
 {
     public static function words(Reading $reading, string $zone): string
     {
-        $ends = $reading->decision->ends;
+        $ends = $reading->decision->origin->ends;
         if (null !== $ends && $ends !== $reading->until) {
             return \sprintf(
                 '%s until %s, and it stays so %s.',
@@ -35,17 +35,17 @@ final class StateReason
         $week = null === $decision->season ? 'the week' : \sprintf('the season “%s”', $decision->season);
 
         return match ($decision->by) {
-            Decision::OVERRIDE => \sprintf('%s forced it (“%s”)', $decision->of, $decision->name),
+            Decision::OVERRIDE => \sprintf('%s forced it (“%s”)', $decision->origin->of, $decision->origin->name),
             Decision::SPECIAL_DAY => null === $times
-                ? \sprintf('on the special day “%s” (%s) no band covers this time', $decision->name, $date)
-                : \sprintf('the special day “%s” (%s) has it %s', $decision->name, $date, $times),
+                ? \sprintf('on the special day “%s” (%s) no band covers this time', $decision->origin->name, $date)
+                : \sprintf('the special day “%s” (%s) has it %s', $decision->origin->name, $date, $times),
             Decision::HOLIDAY => null === $band || TimeOfDay::DAY === $band->toSeconds - $band->fromSeconds
-                ? \sprintf('%s (%s) is a holiday of %s', $decision->name, $date, $decision->of)
+                ? \sprintf('%s (%s) is a holiday of %s', $decision->origin->name, $date, $decision->origin->of)
                 : \sprintf(
                     '%s (%s) is a holiday of %s from %s',
-                    $decision->name,
+                    $decision->origin->name,
                     $date,
-                    $decision->of,
+                    $decision->origin->of,
                     str_replace('–', ' to ', (string) $times),
                 ),
             Decision::WEEK => \sprintf('%s has it on %s %s', $week, gmdate('l', $decision->day * 86400), $times),

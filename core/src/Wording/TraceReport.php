@@ -38,8 +38,8 @@ final class TraceReport
                 'since' => null === $trace->holds->since ? null : Moment::format($trace->holds->since, $zone),
                 'until' => null === $trace->holds->until ? null : Moment::format($trace->holds->until, $zone),
             ],
-            'visits' => array_map(static fn(Visit $visit): array => $visit->toJson(), $trace->visits),
-            'rung' => array_map(static fn(Rung $rung): array => $rung->toJson(), $trace->rung),
+            'visits' => array_map(static fn(Visit $visit): array => $visit->toJson(), $trace->passage->visits),
+            'rung' => array_map(static fn(Rung $rung): array => $rung->toJson(), $trace->passage->rung),
             'events' => array_map(
                 static fn(Event $event): array => [
                     'second' => $event->second,
@@ -52,7 +52,7 @@ final class TraceReport
                     'text' => $words->what($event->happening),
                     'reason' => trim($words->because($event->happening) . ' ' . $words->shown($event, $trace)),
                 ],
-                $trace->events,
+                $trace->passage->events,
             ),
         ];
     }

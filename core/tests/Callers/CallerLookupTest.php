@@ -138,7 +138,9 @@ final class CallerLookupTest extends TestCase
 
             return [
                 AnswerSentence::of($trace, $plan->plan()),
-                $words->what($trace->events[1]->happening) . ' ' . $words->because($trace->events[1]->happening),
+                $words->what($trace->passage->events[1]->happening) .
+                ' ' .
+                $words->because($trace->passage->events[1]->happening),
                 $trace->shown->label,
             ];
         };

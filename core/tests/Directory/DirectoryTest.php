@@ -215,7 +215,7 @@ final class DirectoryTest extends TestCase
     {
         $plan = self::plan([]);
         $why = static fn(string $keys): string => (new EventWords($plan->plan()))->because(
-            $plan->call(['keys' => [$keys]])->events[1]->happening,
+            $plan->call(['keys' => [$keys]])->passage->events[1]->happening,
         );
         self::assertSame('Nobody else is spelled so. Try 1 of 1.', $why('62'));
         self::assertSame(
@@ -223,7 +223,7 @@ final class DirectoryTest extends TestCase
             $why('944'),
         );
         $read = static fn(string $keys, int $most): string => (new EventWords(self::plan([])->plan()))->because(
-            self::plan(['most' => $most])->call(['keys' => [$keys, '1']])->events[2]->happening,
+            self::plan(['most' => $most])->call(['keys' => [$keys, '1']])->passage->events[2]->happening,
         );
         self::assertSame('Dana Whitlock, Wim Whitby, Zoë Whittaker are read out within 9 s.', $read('944', 3));
         self::assertSame(

@@ -49,7 +49,7 @@ final class JourneyMapTest extends TestCase
             array_map(static fn(Box $box): string => $box->text, array_values($map->labels())),
         );
         // Down into the menu, out by key 1 on the same level, back past its column, and down to the message.
-        $course = $map->course($plan->call(['keys' => ['1']])->visits);
+        $course = $map->course($plan->call(['keys' => ['1']])->passage->visits);
         self::assertSame(
             [[32, 16], [32, 54], [372, 54], [372, 83], [346, 83], [346, 141], [32, 141], [32, 170]],
             $course,

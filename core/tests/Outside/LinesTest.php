@@ -99,7 +99,7 @@ final class LinesTest extends TestCase
     {
         $trace = self::ring(['+447700900123', '+449061234567']);
         self::assertSame(['not answered line_harbour 907700900123', 'no line may carry it  '], self::told($trace));
-        self::assertSame('unreachable', self::ring(['+449061234567'])->visits[0]->exit);
+        self::assertSame('unreachable', self::ring(['+449061234567'])->passage->visits[0]->exit);
     }
 
     public function testAForwardOfSomebodyLeavesFromTheirSiteFirst(): void
@@ -116,7 +116,7 @@ final class LinesTest extends TestCase
         $line = static fn(string $site): ?string => self::builder()
             ->with($person($site))
             ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'handOver' => true]])
-            ->call()->rung[0]->line;
+            ->call()->passage->rung[0]->carried->line;
         self::assertSame(['line_harbour', 'line_paris'], [$line('sit_harbour'), $line('sit_paris')]);
     }
 
@@ -155,10 +155,10 @@ final class LinesTest extends TestCase
             $outcomes,
             array_map(
                 static fn(Rung $rung): string => substr($rung->phone->id, -1) . ' ' . $rung->outcome,
-                $trace->rung,
+                $trace->passage->rung,
             ),
         );
-        self::assertSame($exit, $trace->visits[0]->exit);
+        self::assertSame($exit, $trace->passage->visits[0]->exit);
     }
 
     /** @return iterable<string, array{string, int, list<string>, string}> */
@@ -229,8 +229,8 @@ final class LinesTest extends TestCase
     private static function told(Trace $trace): array
     {
         return array_map(
-            static fn(Rung $rung): string => $rung->outcome . ' ' . $rung->line . ' ' . $rung->dials,
-            $trace->rung,
+            static fn(Rung $rung): string => $rung->outcome . ' ' . $rung->carried->line . ' ' . $rung->carried->dials,
+            $trace->passage->rung,
         );
     }
 

@@ -258,7 +258,10 @@ final class PaperTest extends TestCase
                 '2 Who answers',
                 '2 What callers hear',
             ],
-            array_map(static fn(Chapter $one): string => $one->level . ' ' . $one->heading, $paper->chapters),
+            array_map(
+                static fn(Chapter $one): string => $one->heading->level . ' ' . $one->heading->text,
+                $paper->chapters,
+            ),
         );
         self::assertSame(['No number leads here.'], self::chapter($paper, 'jrn_9')->sentences);
         self::assertSame(['Reached by Main line (+44 1632 960100).'], self::chapter($paper, 'jrn_main')->sentences);
@@ -343,7 +346,7 @@ final class PaperTest extends TestCase
     private static function chapter(Paper $paper, string $heading): Chapter
     {
         foreach ($paper->chapters as $chapter) {
-            if ($chapter->heading === $heading) {
+            if ($chapter->heading->text === $heading) {
                 return $chapter;
             }
         }
@@ -354,7 +357,7 @@ final class PaperTest extends TestCase
     {
         $text = [$paper->title, $paper->about, ...$paper->signing];
         foreach ($paper->chapters as $chapter) {
-            array_push($text, $chapter->heading, ...$chapter->sentences);
+            array_push($text, $chapter->heading->text, ...$chapter->sentences);
             foreach ($chapter->outline as $row) {
                 array_push($text, $row->text, $row->words);
             }

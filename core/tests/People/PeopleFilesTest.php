@@ -13,7 +13,7 @@ use Meandros\Core\Plan\Element\KnownBy;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\PhoneType;
-use Meandros\Core\Plan\Element\Reach;
+use Meandros\Core\Plan\Element\ReachedBy;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\InvalidData;
@@ -152,7 +152,7 @@ final class PeopleFilesTest extends TestCase
     public function testASpreadsheetComputesNothingAndEveryNameComesBack(string $name): void
     {
         $phones = [new Phone('desk', PhoneType::Desk, 'Desk phone')];
-        $person = new Person('per_odd', $name, 'sit_ternwick', new KnownBy('299'), new Reach($phones));
+        $person = new Person('per_odd', $name, 'sit_ternwick', new KnownBy('299'), new ReachedBy($phones));
         $table = PeopleTable::write(Plan::of('Odd', [$person]));
         self::assertStringContainsString("'" . $name, $table);
         self::assertSame($name, PeopleTable::read($table)[0]->name);
@@ -242,10 +242,10 @@ END:VCARD
             "BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ada Hall\r\nTEL;VALUE=uri;PREF=1;TYPE=\"voice,home\":tel:+1-555-555-5555;ext=5555\r\nTEL;VALUE=uri;TYPE=home:tel:+33-01-23-45-67\r\nEND:VCARD\r\n" .
                 "BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ben\r\nTEL;TYPE=\"cell,voice\";VALUE=uri:tel:+447700900177\r\nTEL:260\r\nEND:VCARD\r\n",
         );
-        self::assertSame(['Phone +1-555-555-5555', 'Phone +33-01-23-45-67'], $rows[0]->outside);
+        self::assertSame(['Phone +1-555-555-5555', 'Phone +33-01-23-45-67'], $rows[0]->phones->outside);
         self::assertSame(
             [['Mobile +447700900177'], '260', 7],
-            [$rows[1]->outside, $rows[1]->extension, $rows[1]->line],
+            [$rows[1]->phones->outside, $rows[1]->extension, $rows[1]->line],
         );
         $outcomes = self::outcomes($rows);
         self::assertSame(

@@ -66,7 +66,6 @@ final class PromptSoundsTest extends TestCase
             $id,
             new ScriptPart($language),
             new Sound(self::A, 900),
-            '',
         );
         $sounds = (new PromptSounds())->withTake($take('t1', 'fr'), false);
         self::assertSame(['fr' => 't1'], $sounds->inUse);
@@ -168,7 +167,9 @@ final class PromptSoundsTest extends TestCase
                 ])
                 ->journey('jrn_main', [['id' => 'say', 'do' => 'say', 'prompt' => 'prm']])
                 ->call();
-            $said = array_values(array_filter($trace->events, static fn($event): bool => 'say' === $event->step));
+            $said = array_values(
+                array_filter($trace->passage->events, static fn($event): bool => 'say' === $event->step),
+            );
             self::assertSame($from, $said[0]->happening->because()['lengthFrom'] ?? null);
             $lengths[] = $trace->seconds;
         }

@@ -49,7 +49,7 @@ final class StepKindsTest extends TestCase
         );
         self::assertArrayHasKey(StepKinds::CLASSES[$kind], Walkers::CLASSES, 'It has a walker.');
         $trace = $plan->call();
-        self::assertSame('it', $trace->visits[0]->step);
+        self::assertSame('it', $trace->passage->visits[0]->step);
         $report = TraceReport::of($trace, $plan->plan(), 'Europe/London');
         foreach ($report['events'] as $event) {
             self::assertNotSame('', $event['text'], 'What happens is put into words.');

@@ -19,6 +19,7 @@ use Meandros\Core\Proof\Impact;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Tests\Soak;
+use Meandros\Core\Time\ForcedBy;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Time\Override;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -78,7 +79,16 @@ final class CoverageTest extends TestCase
             ->plan();
         $at = static fn(string $text): int => Moment::parse($text, 'Europe/London');
         $live = new LiveState(
-            [new Override('ovr', 'hrs', 'closed', $at('2026-11-23T12:00'), $at('2026-11-23T15:00'), '', 'Ann')],
+            [
+                new Override(
+                    'ovr',
+                    'hrs',
+                    'closed',
+                    $at('2026-11-23T12:00'),
+                    $at('2026-11-23T15:00'),
+                    new ForcedBy('Ann', ''),
+                ),
+            ],
             ['ann' => new LiveStatus(Status::Away, $at('2026-11-24T10:30'))],
         );
         $coverage = Coverage::over(

@@ -277,7 +277,7 @@ final class EndingsTest extends TestCase
         if (\in_array($trace->ending->kind, [EndingKind::CallerGaveUp, EndingKind::LoopStopped], true)) {
             return;
         }
-        foreach ($trace->visits as $visit) {
+        foreach ($trace->passage->visits as $visit) {
             if (RandomPlans::BEHIND_OWN_NUMBER === $visit->journey) {
                 // Steps to which a call comes within another step.
                 continue;

@@ -316,7 +316,7 @@ final class PromisesTest extends TestCase
     private static function isOfThoseThatAreTried(Trace $trace, int $keys): bool
     {
         $menus = [];
-        foreach ($trace->events as $event) {
+        foreach ($trace->passage->events as $event) {
             if ($event->happening instanceof Asked && !$event->happening->pressed->isNothing()) {
                 if (!$event->happening->pressed->known || isset($menus[$event->step])) {
                     return false;
@@ -333,14 +333,14 @@ final class PromisesTest extends TestCase
     {
         $phones = array_map(
             static fn(array $one): array => [$one['person'], $one['rings']],
-            array_map(static fn($rung): array => $rung->toJson(), $trace->rung),
+            array_map(static fn($rung): array => $rung->toJson(), $trace->passage->rung),
         );
         $rang = static fn(array $people): array => array_column(
             array_filter($phones, static fn(array $one): bool => null !== $one[1] && \in_array($one[0], $people, true)),
             1,
         );
         $heard = $targets = [];
-        foreach ($trace->events as $event) {
+        foreach ($trace->passage->events as $event) {
             $what = $event->happening->what();
             ($what['seconds'] ?? 0) > 0 && ($heard[] = $what['prompt'] ?? null);
             $targets[] = $what['target'] ?? null;

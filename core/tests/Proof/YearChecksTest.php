@@ -11,6 +11,7 @@ use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Year\YearCheck;
 use Meandros\Core\Proof\Year\YearChecks;
 use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Time\ForcedBy;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Time\Override;
 use Meandros\Core\Wording\FindingWords;
@@ -188,7 +189,7 @@ final class YearChecksTest extends TestCase
     {
         $from = Moment::parse('2027-01-04T08:00', 'Europe/London');
         $override = static fn(?int $until): LiveState => new LiveState([
-            new Override('ovr', 'hrs', 'closed', $from - 60, $until, 'Ice', 'Ann'),
+            new Override('ovr', 'hrs', 'closed', $from - 60, $until, new ForcedBy('Ann', 'Ice')),
         ]);
         $plan = self::harbour()->plan();
         self::assertSame(
@@ -232,7 +233,14 @@ final class YearChecksTest extends TestCase
     /** @return list<Finding> of every example */
     public static function findings(): array
     {
-        $forever = new Override('ovr', 'hrs', 'closed', Moment::parse('2027-01-01T00:00', 'UTC'), null, 'Ice', 'Ann');
+        $forever = new Override(
+            'ovr',
+            'hrs',
+            'closed',
+            Moment::parse('2027-01-01T00:00', 'UTC'),
+            null,
+            new ForcedBy('Ann', 'Ice'),
+        );
         $findings = self::look(self::harbour()->plan(), new LiveState([$forever]))[0];
         foreach (self::plans() as [$plan]) {
             array_push($findings, ...self::look($plan->plan())[0]);

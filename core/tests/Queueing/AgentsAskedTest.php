@@ -230,7 +230,7 @@ final class AgentsAskedTest extends TestCase
         );
         $asked = array_values(
             array_filter(
-                array_map(static fn(Rung $rung): int => $rung->from, $trace->rung),
+                array_map(static fn(Rung $rung): int => $rung->times->from, $trace->passage->rung),
                 static fn(int $from): bool => $from >= 20,
             ),
         );
@@ -294,7 +294,7 @@ final class AgentsAskedTest extends TestCase
         self::assertSame(['Freight', 'fr'], [$trace->shown->label, $trace->shown->language]);
         self::assertSame(
             'From here on: shown as “Freight”, in “fr”',
-            (new EventWords($plan->plan()))->what($trace->events[1]->happening),
+            (new EventWords($plan->plan()))->what($trace->passage->events[1]->happening),
         );
     }
 

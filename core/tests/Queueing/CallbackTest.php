@@ -38,7 +38,7 @@ final class CallbackTest extends TestCase
         $words = new EventWords($plan->plan());
         $all = array_map(
             static fn($event): string => $event->second . ' ' . $words->what($event->happening),
-            \array_slice($trace->events, 2),
+            \array_slice($trace->passage->events, 2),
         );
         self::assertSame([...$told, $trace->seconds . ' ' . $ending], $all);
     }
@@ -215,7 +215,7 @@ final class CallbackTest extends TestCase
         $trace = $plan->call(['queues' => [['queue' => 'que', 'keeps' => 40]]], from: self::FROM);
         self::assertSame(
             ['wait', 'thanks', 'wait'],
-            array_map(static fn($visit): string => $visit->step, $trace->visits),
+            array_map(static fn($visit): string => $visit->step, $trace->passage->visits),
             'No message is left.',
         );
     }
@@ -225,7 +225,7 @@ final class CallbackTest extends TestCase
         $plan = self::waiting(['offer' => ['key' => '5', 'afterSeconds' => 30, 'atTheEnd' => true]]);
         $kinds = static fn(PlanBuilder $plan, string $from): array => array_map(
             static fn($event): string => $event->happening->kind(),
-            $plan->call([], from: $from)->events,
+            $plan->call([], from: $from)->passage->events,
         );
         self::assertNotContains('callback offered', $kinds($plan, ''), 'withheld');
         self::assertContains('message', $kinds($plan, ''), 'They go on instead.');
@@ -273,7 +273,7 @@ final class CallbackTest extends TestCase
         );
         $tried = array_values(
             array_filter(
-                $trace->events,
+                $trace->passage->events,
                 static fn($event): bool => 'called back in vain' === $event->happening->kind(),
             ),
         )[0];

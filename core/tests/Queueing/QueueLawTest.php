@@ -37,26 +37,27 @@ final class QueueLawTest extends TestCase
             $signedIn = array_column($assume['queues'][0]['agents'], 'signedIn', 'who');
             $free = array_column($assume['queues'][0]['agents'], 'freeAfter', 'who');
             $until = [];
-            foreach ($trace->rung as $rung) {
-                $who = (string) $rung->phone->person;
+            foreach ($trace->passage->rung as $rung) {
+                $who = (string) $rung->phone->owner->person;
                 self::assertTrue($signedIn[$who], 'Signed out, and asked: ' . $label);
-                self::assertGreaterThanOrEqual($free[$who], $rung->from, 'On a call, and asked: ' . $label);
+                self::assertGreaterThanOrEqual($free[$who], $rung->times->from, 'On a call, and asked: ' . $label);
                 self::assertGreaterThanOrEqual(
                     isset($until[$who]) ? $until[$who] + $queue['asking']['missedSeconds'] : 0,
-                    $rung->from,
+                    $rung->times->from,
                     'In a pause, and asked: ' . $label,
                 );
-                self::assertLessThanOrEqual($queue['waiting']['longestSeconds'], $rung->until, $label);
-                $until[$who] = $rung->until;
+                self::assertLessThanOrEqual($queue['waiting']['longestSeconds'], $rung->times->until, $label);
+                $until[$who] = $rung->times->until;
             }
-            foreach ($trace->events as $event) {
+            foreach ($trace->passage->events as $event) {
                 $out = $event->happening instanceof SignedOutForMissing ? $event->happening->who : null;
                 null === $out ||
                     self::assertSame(
                         [],
                         array_filter(
-                            $trace->rung,
-                            static fn($rung): bool => $rung->phone->person === $out && $rung->until > $event->second,
+                            $trace->passage->rung,
+                            static fn($rung): bool => $rung->phone->owner->person === $out &&
+                                $rung->times->until > $event->second,
                         ),
                         'Signed out for missing, and asked: ' . $label,
                     );

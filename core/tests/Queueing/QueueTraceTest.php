@@ -336,7 +336,10 @@ final class QueueTraceTest extends TestCase
             'phones' => [['who' => '*', 'does' => 'answers', 'after' => 1]],
             'queues' => [['queue' => 'que', 'agents' => [['who' => 'ann'] + $ann, ['who' => 'ben'] + $ben]]],
         ]);
-        self::assertStringStartsWith($why, (new EventWords($plan->plan()))->because($trace->events[2]->happening));
+        self::assertStringStartsWith(
+            $why,
+            (new EventWords($plan->plan()))->because($trace->passage->events[2]->happening),
+        );
     }
 
     /** @return iterable<array{string, array<string, mixed>, array<string, mixed>, string}> */
@@ -376,7 +379,7 @@ final class QueueTraceTest extends TestCase
         ]);
         $words = new EventWords($plan->plan());
         $last = static function (array $state) use ($plan, $words): array {
-            $event = \array_slice($plan->call(['queues' => [['queue' => 'que'] + $state]])->events, -2)[0];
+            $event = \array_slice($plan->call(['queues' => [['queue' => 'que'] + $state]])->passage->events, -2)[0];
 
             return [$event->second, $words->what($event->happening), $words->because($event->happening)];
         };

@@ -44,7 +44,7 @@ trait ToldWaits
             array_map(
                 static fn(Event $event): string => $event->second . ' ' . $words->what($event->happening),
                 \array_slice(
-                    $trace->events,
+                    $trace->passage->events,
                     1,
                     'answered' === $trace->ending->kind->value
                         ? -1

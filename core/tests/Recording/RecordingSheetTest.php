@@ -107,7 +107,7 @@ final class RecordingSheetTest extends TestCase
         self::assertStringStartsWith('Thu 26 Nov 2026. 3 scripts, about a minute of speech.', $paper->about);
         self::assertSame(
             ['Any voice, English', 'Odile, English', 'Odile, French'],
-            array_map(static fn($chapter): string => $chapter->heading, $paper->chapters),
+            array_map(static fn($chapter): string => $chapter->heading->text, $paper->chapters),
         );
         self::assertSame(
             [['2', 'Closed', 'one two three four five', '2 s', 'closed.en.wav']],
@@ -115,7 +115,7 @@ final class RecordingSheetTest extends TestCase
         );
         self::assertSame(
             'Odile, français',
-            SheetOnPaper::of($plan, RecordingSheet::of($plan, new SheetWish()), 'fr', 20783)->chapters[2]->heading,
+            SheetOnPaper::of($plan, RecordingSheet::of($plan, new SheetWish()), 'fr', 20783)->chapters[2]->heading->text,
         );
     }
 

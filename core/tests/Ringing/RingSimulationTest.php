@@ -35,8 +35,13 @@ final class RingSimulationTest extends TestCase
             $phones[] = ['who' => $who, 'does' => $does, 'after' => $after];
         }
         $drawn = [];
-        foreach ($plan->call(['phones' => $phones])->rung as $rung) {
-            $drawn[(string) $rung->phone->person] = \sprintf('%d–%d %s', $rung->from, $rung->until, $rung->outcome);
+        foreach ($plan->call(['phones' => $phones])->passage->rung as $rung) {
+            $drawn[(string) $rung->phone->owner->person] = \sprintf(
+                '%d–%d %s',
+                $rung->times->from,
+                $rung->times->until,
+                $rung->outcome,
+            );
         }
         ksort($drawn);
         self::assertSame($bars, $drawn);
@@ -108,7 +113,7 @@ final class RingSimulationTest extends TestCase
                 ['who' => 'ann', 'does' => $ann, 'after' => 0],
                 ['who' => 'ben', 'does' => $ben, 'after' => 0],
             ],
-        ])->visits[0]->exit;
+        ])->passage->visits[0]->exit;
         self::assertSame('busy', $exit('busy', 'busy'));
         self::assertSame('busy', $exit('unreachable', 'busy'));
         self::assertSame('unreachable', $exit('unreachable', 'unreachable'));
@@ -126,9 +131,9 @@ final class RingSimulationTest extends TestCase
         $trace = $plan->call(['phones' => [['who' => 'ann/laptop', 'does' => 'answers', 'after' => 4]]]);
         self::assertSame(
             ['+447700900123', 'ann/desk', 'ann/laptop'],
-            array_map(static fn(Rung $rung): string => $rung->phone->id, $trace->rung),
+            array_map(static fn(Rung $rung): string => $rung->phone->id, $trace->passage->rung),
         );
-        self::assertSame([10, 14], [$trace->rung[2]->from, $trace->rung[2]->until]);
+        self::assertSame([10, 14], [$trace->passage->rung[2]->times->from, $trace->passage->rung[2]->times->until]);
         self::assertSame('ann/laptop', $trace->ending->phone);
     }
 }

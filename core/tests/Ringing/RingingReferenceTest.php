@@ -51,7 +51,7 @@ final class RingingReferenceTest extends TestCase
             'ran out of steps' === $kind ? 'nobody' : $kind,
             $trace->ending->phone,
             $trace->seconds,
-            'ran out of steps' === $kind ? $trace->visits[0]->exit : null,
+            'ran out of steps' === $kind ? $trace->passage->visits[0]->exit : null,
         ];
     }
 
@@ -63,12 +63,12 @@ final class RingingReferenceTest extends TestCase
                 static fn($rung): string => \sprintf(
                     '%s %d (%s)–%d %s',
                     $rung->phone->id,
-                    $rung->from,
-                    $rung->rings ?? '',
-                    $rung->until,
+                    $rung->times->from,
+                    $rung->times->rings ?? '',
+                    $rung->times->until,
                     $rung->outcome,
                 ),
-                $trace->rung,
+                $trace->passage->rung,
             ),
         );
     }

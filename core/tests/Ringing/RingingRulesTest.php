@@ -38,7 +38,7 @@ final class RingingRulesTest extends TestCase
     ): void {
         $trace = self::call($step, $assume, $people, $teams);
         self::assertSame($bars, self::bars($trace));
-        self::assertSame($end, [$trace->visits[0]->exit ?? $trace->ending->kind->value, $trace->seconds]);
+        self::assertSame($end, [$trace->passage->visits[0]->exit ?? $trace->ending->kind->value, $trace->seconds]);
     }
 
     /** @return iterable<string, array{0: array<string, mixed>, 1: array<string, mixed>, 2: list<string>, 3: array{string, int}, 4?: array<string, mixed>, 5?: array<string, mixed>}> */
@@ -572,7 +572,7 @@ final class RingingRulesTest extends TestCase
             ])
             ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => '+441632960201', 'seconds' => 10]])
             ->call();
-        self::assertSame('line_quay', $trace->rung[0]->line);
+        self::assertSame('line_quay', $trace->passage->rung[0]->carried->line);
     }
 
     public function testAnOrderDrawnAtRandomStaysWhereSomebodyIsMissing(): void
@@ -590,7 +590,9 @@ final class RingingRulesTest extends TestCase
             );
 
             return array_values(
-                array_unique(array_map(static fn(Rung $rung): ?string => $rung->phone->person, $trace->rung)),
+                array_unique(
+                    array_map(static fn(Rung $rung): ?string => $rung->phone->owner->person, $trace->passage->rung),
+                ),
             );
         };
         $all = $order([]);
@@ -655,19 +657,19 @@ final class RingingRulesTest extends TestCase
     /** @return list<string> */
     private static function bars(Trace $trace): array
     {
-        $name = static fn(Rung $rung): string => \in_array($rung->phone->person, ['ben', 'cid'], true)
-            ? $rung->phone->person
+        $name = static fn(Rung $rung): string => \in_array($rung->phone->owner->person, ['ben', 'cid'], true)
+            ? $rung->phone->owner->person
             : $rung->phone->label;
 
         return array_map(
             static fn(Rung $rung): string => \sprintf(
                 '%s %d–%d %s',
                 $name($rung),
-                $rung->from,
-                $rung->until,
+                $rung->times->from,
+                $rung->times->until,
                 $rung->outcome,
             ),
-            $trace->rung,
+            $trace->passage->rung,
         );
     }
 

@@ -35,8 +35,13 @@ final class TeamPatternTest extends TestCase
     public function testTheGrid(string $pattern, array $assume, array $bars, array $members = []): void
     {
         $drawn = [];
-        foreach (self::call($pattern, $assume, $members)->rung as $rung) {
-            $drawn[(string) $rung->phone->person] = \sprintf('%d–%d %s', $rung->from, $rung->until, $rung->outcome);
+        foreach (self::call($pattern, $assume, $members)->passage->rung as $rung) {
+            $drawn[(string) $rung->phone->owner->person] = \sprintf(
+                '%d–%d %s',
+                $rung->times->from,
+                $rung->times->until,
+                $rung->outcome,
+            );
         }
         ksort($drawn);
         self::assertSame($bars, $drawn);
@@ -189,11 +194,11 @@ final class TeamPatternTest extends TestCase
             ->call($assume);
         $drawn = array_map(
             static fn(Rung $rung): string => \sprintf('%s %s', $rung->phone->id, $rung->outcome),
-            $trace->rung,
+            $trace->passage->rung,
         );
         sort($drawn);
         self::assertSame($told, $drawn);
-        self::assertSame($exit, $trace->visits[0]->exit);
+        self::assertSame($exit, $trace->passage->visits[0]->exit);
     }
 
     /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, list<string>, string|null}> */
@@ -270,7 +275,7 @@ final class TeamPatternTest extends TestCase
                 ['id' => 'say', 'do' => 'say', 'prompt' => 'prm_hello'],
                 ['id' => 'ring', 'do' => 'ring', 'target' => 'pair', 'seconds' => 5],
             ])
-            ->call(['earlier' => ['members' => [['who' => 'ann', 'idle' => 50]]]])->rung[0]->outcome;
+            ->call(['earlier' => ['members' => [['who' => 'ann', 'idle' => 50]]]])->passage->rung[0]->outcome;
         self::assertSame(['pausing after a call', 'not answered'], [$outcome(8), $outcome(10)]);
     }
 
@@ -299,10 +304,10 @@ final class TeamPatternTest extends TestCase
             ->call(['phones' => [['who' => 'ann', 'does' => 'answers', 'after' => 5]]]);
         self::assertSame(
             [13, 9],
-            [$trace->seconds, $trace->rung[0]->askedAt],
+            [$trace->seconds, $trace->passage->rung[0]->times->askedAt],
             'Two seconds until it rings, picked up after 5 s, two commas of a second each, 4 s to press 1.',
         );
-        self::assertSame('num_main', $trace->rung[0]->toJson()['shows']);
+        self::assertSame('num_main', $trace->passage->rung[0]->toJson()['shows']);
     }
 
     /** @param array<string, mixed> $phone */
@@ -367,14 +372,14 @@ final class TeamPatternTest extends TestCase
     public function testAllWhoRingRefuse(): void
     {
         $trace = self::call('all at once', ['phones' => [['who' => '*', 'does' => 'refuses', 'after' => 6]]]);
-        self::assertSame(['refused', 6], [$trace->visits[0]->exit, $trace->seconds]);
+        self::assertSame(['refused', 6], [$trace->passage->visits[0]->exit, $trace->seconds]);
     }
 
     public function testTheSameSeedGivesTheSameOrder(): void
     {
         $order = static fn(int $seed): array => array_map(
-            static fn(Rung $rung): ?string => $rung->phone->person,
-            self::call('random', ['earlier' => ['seed' => $seed]])->rung,
+            static fn(Rung $rung): ?string => $rung->phone->owner->person,
+            self::call('random', ['earlier' => ['seed' => $seed]])->passage->rung,
         );
         self::assertSame($order(7), $order(7));
         self::assertCount(4, array_unique($order(7)));
@@ -414,7 +419,7 @@ final class TeamPatternTest extends TestCase
                 ['id' => 'ring', 'do' => 'ring', 'target' => 'ines', 'seconds' => 30, 'exits' => []],
             ])
             ->call(['phones' => [['who' => 'ines', 'does' => $does, 'after' => $after]]]);
-        self::assertSame($outcome, $trace->rung[0]->outcome);
+        self::assertSame($outcome, $trace->passage->rung[0]->outcome);
         self::assertSame($ending, [$trace->ending->kind->value, $trace->seconds]);
     }
 
@@ -456,9 +461,9 @@ final class TeamPatternTest extends TestCase
             ->call(['phones' => [['who' => '+447700900123', 'does' => 'answers', 'after' => 6]]]);
         self::assertSame(
             ['ann/laptop', '+447700900123'],
-            array_map(static fn(Rung $rung): string => $rung->phone->id, $trace->rung),
+            array_map(static fn(Rung $rung): string => $rung->phone->id, $trace->passage->rung),
         );
-        self::assertSame([13, 9], [$trace->seconds, $trace->rung[1]->askedAt]);
+        self::assertSame([13, 9], [$trace->seconds, $trace->passage->rung[1]->times->askedAt]);
     }
 
     public function testATierGapIsRefusedAtTheMember(): void

@@ -188,7 +188,7 @@ final class AnsweringTest extends TestCase
             new TrialCall(PlanBuilder::NUMBER, Caller::parse($from, 'GB'), Moment::parse($at, 'Europe/London')),
             new Assumptions(),
         );
-        $because = $trace->events[1]->happening->because();
+        $because = $trace->passage->events[1]->happening->because();
         self::assertSame([['rule' => 'one', 'name' => 'One', 'why' => $why]], $because['considered']);
     }
 
@@ -233,7 +233,7 @@ final class AnsweringTest extends TestCase
         );
         self::assertSame(
             'it ended on 2026-11-27 at 10:00',
-            $after->events[1]->happening->because()['considered'][0]['why'],
+            $after->passage->events[1]->happening->because()['considered'][0]['why'],
         );
     }
 
@@ -251,7 +251,7 @@ final class AnsweringTest extends TestCase
         self::assertSame([16, 'message'], [$trace->seconds, $trace->ending->kind->value]);
         self::assertSame(
             ['mbx_office', 'prm_back', 6],
-            array_map(static fn(string $of): mixed => $trace->events[2]->happening->what()[$of], [
+            array_map(static fn(string $of): mixed => $trace->passage->events[2]->happening->what()[$of], [
                 'mailbox',
                 'greeting',
                 'seconds',
@@ -269,7 +269,10 @@ final class AnsweringTest extends TestCase
             self::bars($trace),
             'The step rings for 15 s in all.',
         );
-        self::assertSame(['ran out of steps', 'nobody'], [$trace->ending->kind->value, $trace->visits[0]->exit]);
+        self::assertSame(
+            ['ran out of steps', 'nobody'],
+            [$trace->ending->kind->value, $trace->passage->visits[0]->exit],
+        );
     }
 
     public function testTeamCallsRingAtTheDeskAlthoughSheIsAway(): void
@@ -492,11 +495,11 @@ final class AnsweringTest extends TestCase
             static fn($rung): string => \sprintf(
                 '%s %d–%d %s',
                 $rung->phone->label,
-                $rung->from,
-                $rung->until,
+                $rung->times->from,
+                $rung->times->until,
                 $rung->outcome,
             ),
-            $trace->rung,
+            $trace->passage->rung,
         );
     }
 }

@@ -145,7 +145,10 @@ final class BlanksTest extends TestCase
         $length = static function (PlanBuilder $plan): array {
             $said = array_values(
                 array_filter(
-                    array_map(static fn($event) => $event->happening, $plan->call([], '2026-11-23T18:00')->events),
+                    array_map(
+                        static fn($event) => $event->happening,
+                        $plan->call([], '2026-11-23T18:00')->passage->events,
+                    ),
                     static fn($happening): bool => $happening instanceof Said,
                 ),
             )[0];
@@ -217,7 +220,7 @@ final class BlanksTest extends TestCase
     private static function filled(Trace $trace): string
     {
         $filled = [];
-        foreach ($trace->events as $event) {
+        foreach ($trace->passage->events as $event) {
             $words = array_column($event->happening->what()['filled'] ?? [], 'words');
             [] === $words || ($filled[] = implode(', ', $words));
         }

@@ -32,8 +32,8 @@ final class BlockTest extends TestCase
         self::assertSame(
             [$what, $because, $sentence],
             [
-                $words->what($trace->events[0]->happening),
-                $words->because($trace->events[0]->happening),
+                $words->what($trace->passage->events[0]->happening),
+                $words->because($trace->passage->events[0]->happening),
                 AnswerSentence::of($trace, $plan->plan()),
             ],
         );

@@ -17,6 +17,7 @@ use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\AnswerChange;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Time\ForcedBy;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Time\Override;
 use Meandros\Core\Wording\TraceReport;
@@ -115,8 +116,7 @@ final class CodeTest extends TestCase
             $state,
             self::at($force[0]),
             null === $force[1] ? null : self::at($force[1]),
-            'Storm',
-            'Dana',
+            new ForcedBy('Dana', 'Storm'),
         );
         $found = (new Outlasting(new PlanHours($plan)))->opening($hours, $override, self::at($now));
         self::assertSame($outlasts, null === $found ? null : Moment::format($found, 'Europe/London'));
@@ -148,7 +148,14 @@ final class CodeTest extends TestCase
 
     private static function storm(string $from, string $until): Override
     {
-        return new Override('ovr_one', 'hrs_desk', 'storm', self::at($from), self::at($until), 'Force 10', 'Dana');
+        return new Override(
+            'ovr_one',
+            'hrs_desk',
+            'storm',
+            self::at($from),
+            self::at($until),
+            new ForcedBy('Dana', 'Force 10'),
+        );
     }
 
     private static function at(string $text): int

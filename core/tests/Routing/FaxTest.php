@@ -31,7 +31,7 @@ final class FaxTest extends TestCase
             [
                 $trace->seconds,
                 $trace->ending->kind->value,
-                (new EventWords($plan->plan()))->because($trace->events[1]->happening),
+                (new EventWords($plan->plan()))->because($trace->passage->events[1]->happening),
             ],
         );
         self::assertSame(

@@ -21,7 +21,7 @@ final class ForwardTest extends TestCase
     {
         $trace = $plan->call($assume);
         self::assertSame($sentence, AnswerSentence::of($trace, $plan->plan()));
-        self::assertSame($why, (new EventWords($plan->plan()))->because($trace->events[1]->happening));
+        self::assertSame($why, (new EventWords($plan->plan()))->because($trace->passage->events[1]->happening));
     }
 
     /** @return iterable<string, array{PlanBuilder, array<string, mixed>, string, string}> */

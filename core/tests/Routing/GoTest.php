@@ -15,14 +15,14 @@ final class GoTest extends TestCase
     public function testAJourneyThatIsAPartComesBackWhenItRunsOut(): void
     {
         $trace = self::plan([['id' => 'hello', 'do' => 'say', 'prompt' => 'prm_hello']])->call();
-        self::assertSame(['jrn_main/go', 'jrn_part/hello', 'jrn_main/message'], self::way($trace->visits));
+        self::assertSame(['jrn_main/go', 'jrn_part/hello', 'jrn_main/message'], self::way($trace->passage->visits));
         self::assertSame('message', $trace->ending->kind->value);
     }
 
     public function testWhatEndsTheCallThereEndsIt(): void
     {
         $trace = self::plan([['id' => 'end', 'do' => 'end']])->call();
-        self::assertSame(['jrn_main/go', 'jrn_part/end'], self::way($trace->visits));
+        self::assertSame(['jrn_main/go', 'jrn_part/end'], self::way($trace->passage->visits));
     }
 
     public function testWhereThePartGoesElsewhereItComesBackFromThere(): void
@@ -32,7 +32,7 @@ final class GoTest extends TestCase
             ->call();
         self::assertSame(
             ['jrn_main/go', 'jrn_part/on', 'jrn_third/hello', 'jrn_main/message'],
-            self::way($trace->visits),
+            self::way($trace->passage->visits),
         );
     }
 

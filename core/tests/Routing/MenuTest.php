@@ -30,7 +30,7 @@ final class MenuTest extends TestCase
             $told,
             array_map(
                 static fn(Event $event): string => $event->second . ' ' . $words->what($event->happening),
-                \array_slice($trace->events, 1, -1),
+                \array_slice($trace->passage->events, 1, -1),
             ),
         );
     }
@@ -192,7 +192,7 @@ final class MenuTest extends TestCase
         $plan = self::plan(['dial' => ['digitSeconds' => 4]]);
         self::assertSame(
             $why,
-            (new EventWords($plan->plan()))->because($plan->call(['keys' => [$press]])->events[1]->happening),
+            (new EventWords($plan->plan()))->because($plan->call(['keys' => [$press]])->passage->events[1]->happening),
         );
     }
 

@@ -28,9 +28,13 @@ final class OwnNumberTest extends TestCase
         self::assertSame(['dialled', 'comes back in', 'not answered', 'message', 'message'], self::kinds($trace));
         self::assertSame(
             [[0, 20], 'mbx_main', 'Main line'],
-            [[$trace->rung[0]->from, $trace->rung[0]->until], $trace->ending->who, $trace->shown->label],
+            [
+                [$trace->passage->rung[0]->times->from, $trace->passage->rung[0]->times->until],
+                $trace->ending->who,
+                $trace->shown->label,
+            ],
         );
-        self::assertSame('', $trace->rung[0]->dials, 'No line is taken, although there is one.');
+        self::assertSame('', $trace->passage->rung[0]->carried->dials, 'No line is taken, although there is one.');
     }
 
     public function testWhoAnswersSeesTheNumberThatItCameInByLast(): void
@@ -164,7 +168,7 @@ final class OwnNumberTest extends TestCase
             ->call();
         self::assertSame(
             [[0, 5], [5, 20]],
-            array_map(static fn(Rung $rung): array => [$rung->from, $rung->until], $trace->rung),
+            array_map(static fn(Rung $rung): array => [$rung->times->from, $rung->times->until], $trace->passage->rung),
         );
         self::assertSame([20, 'mbx_main', 'Main line'], [$trace->seconds, $trace->ending->who, $trace->shown->label]);
     }
@@ -180,7 +184,7 @@ final class OwnNumberTest extends TestCase
             ->call();
         self::assertSame(
             [[0, 20], [20, 50]],
-            array_map(static fn(Rung $rung): array => [$rung->from, $rung->until], $trace->rung),
+            array_map(static fn(Rung $rung): array => [$rung->times->from, $rung->times->until], $trace->passage->rung),
         );
     }
 
@@ -205,10 +209,10 @@ final class OwnNumberTest extends TestCase
             'when' => ['callers' => [$caller]],
             'stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 7]],
         ];
-        self::assertSame(7, self::call('ann', [], [$rule('internal')])->rung[0]->until);
+        self::assertSame(7, self::call('ann', [], [$rule('internal')])->passage->rung[0]->times->until);
         self::assertSame(
             20,
-            self::call('ann', [], [$rule('withheld')])->rung[0]->until,
+            self::call('ann', [], [$rule('withheld')])->passage->rung[0]->times->until,
             'No rule holds, so it rings until the step is over.',
         );
     }
@@ -294,12 +298,12 @@ final class OwnNumberTest extends TestCase
     /** @return list<string> */
     private static function kinds(Trace $trace): array
     {
-        return array_map(static fn(Event $event): string => $event->happening->kind(), $trace->events);
+        return array_map(static fn(Event $event): string => $event->happening->kind(), $trace->passage->events);
     }
 
     private static function exit(Trace $trace, string $step): ?string
     {
-        foreach ($trace->visits as $visit) {
+        foreach ($trace->passage->visits as $visit) {
             if ($visit->step === $step) {
                 return $visit->exit;
             }

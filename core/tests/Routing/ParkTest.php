@@ -93,14 +93,14 @@ final class ParkTest extends TestCase
     public function testACallWaitsForAsLongAsATrialCallIsFollowed(): void
     {
         $trace = self::plan(['seconds' => 0])->call();
-        $over = $trace->events[\count($trace->events) - 1]->happening;
+        $over = $trace->passage->events[\count($trace->passage->events) - 1]->happening;
         self::assertSame([14400, Stop::Seconds], [$trace->seconds, $over instanceof Over ? $over->stop : null]);
     }
 
     public function testWhyThatPlaceIsSaid(): void
     {
         $why = static fn(array $step): string => (new EventWords(self::plan($step)->plan()))->because(
-            self::plan($step)->call()->events[1]->happening,
+            self::plan($step)->call()->passage->events[1]->happening,
         );
         self::assertSame('The first place of Harbour that is free. Whoever dials 701 takes the call.', $why([]));
         self::assertSame('The place that is meant. Whoever dials 702 takes the call.', $why(['place' => '702']));

@@ -40,7 +40,7 @@ final class PersistenceTest extends TestCase
             ],
             self::bars($trace),
         );
-        self::assertSame([120, 'nobody'], [$trace->seconds, $trace->visits[0]->exit]);
+        self::assertSame([120, 'nobody'], [$trace->seconds, $trace->passage->visits[0]->exit]);
     }
 
     public function testTheLastRoundIsCut(): void
@@ -61,7 +61,7 @@ final class PersistenceTest extends TestCase
                 ->journey('jrn_main', [
                     ['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => $seconds, 'againMinutes' => 1],
                 ])
-                ->call()->events,
+                ->call()->passage->events,
         );
         self::assertSame(['dialled', 'not answered', 'ran out of steps'], $kinds(55));
         self::assertSame(['dialled', 'not answered', 'tries again', 'ran out of steps'], $kinds(54));
@@ -77,7 +77,7 @@ final class PersistenceTest extends TestCase
         );
         self::assertSame(
             ['dialled', 'not answered', 'tries again', 'answered', 'answered'],
-            array_map(static fn(Event $event): string => $event->happening->kind(), $trace->events),
+            array_map(static fn(Event $event): string => $event->happening->kind(), $trace->passage->events),
             'Rounds in between are drawn, not told.',
         );
     }
@@ -88,7 +88,7 @@ final class PersistenceTest extends TestCase
         $trace = self::call(['phones' => [['who' => '*', 'does' => $does, 'after' => 0]]]);
         self::assertSame(
             [120, $exit, 10],
-            [$trace->seconds, $trace->visits[0]->exit, \count($trace->rung)],
+            [$trace->seconds, $trace->passage->visits[0]->exit, \count($trace->passage->rung)],
             'Five rounds, at 0, 25, 50, 75 and 100 s.',
         );
     }
@@ -146,7 +146,7 @@ final class PersistenceTest extends TestCase
             $told,
             array_map(
                 static fn(Event $event): string => $event->second . ' ' . $event->happening->kind(),
-                \array_slice($trace->events, 1),
+                \array_slice($trace->passage->events, 1),
             ),
         );
         self::assertSame($seconds, $trace->seconds);
@@ -191,7 +191,7 @@ final class PersistenceTest extends TestCase
                     ],
                 ])
                 ->call($assume);
-            $said = $trace->events[2]->happening;
+            $said = $trace->passage->events[2]->happening;
 
             return [
                 $said->what()['seconds'] ?? null,
@@ -224,8 +224,16 @@ final class PersistenceTest extends TestCase
     {
         return array_values(
             array_map(
-                static fn(Rung $rung): string => \sprintf('%s %d–%d', $rung->phone->person, $rung->from, $rung->until),
-                array_filter($trace->rung, static fn(Rung $rung): bool => $rung->until > $rung->from),
+                static fn(Rung $rung): string => \sprintf(
+                    '%s %d–%d',
+                    $rung->phone->owner->person,
+                    $rung->times->from,
+                    $rung->times->until,
+                ),
+                array_filter(
+                    $trace->passage->rung,
+                    static fn(Rung $rung): bool => $rung->times->until > $rung->times->from,
+                ),
             ),
         );
     }

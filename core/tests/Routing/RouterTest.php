@@ -44,11 +44,11 @@ final class RouterTest extends TestCase
     public function testAWrongKeyUsesUpATry(): void
     {
         $trace = self::office()->call(['keys' => ['7', '1']]);
-        self::assertSame('1', $trace->visits[0]->exit);
+        self::assertSame('1', $trace->passage->visits[0]->exit);
         self::assertSame([0, 8], self::times($trace)[0]);
         $twice = self::office()->call(['keys' => ['7', '8']]);
-        self::assertSame('wrong', $twice->visits[0]->exit);
-        self::assertFalse($twice->visits[0]->exitTaken);
+        self::assertSame('wrong', $twice->passage->visits[0]->exit);
+        self::assertFalse($twice->passage->visits[0]->exitTaken);
     }
 
     public function testSomebodyAnswers(): void
@@ -72,7 +72,7 @@ final class RouterTest extends TestCase
                 'phones' => [['who' => '*', 'does' => $does, 'after' => 0]],
             ]);
             self::assertSame(['ask', 'one', 'ring', $step, 'take'], self::steps($trace));
-            self::assertSame($trace->visits[2]->from, $trace->visits[2]->until, 'It takes no time.');
+            self::assertSame($trace->passage->visits[2]->from, $trace->passage->visits[2]->until, 'It takes no time.');
         }
     }
 
@@ -85,7 +85,7 @@ final class RouterTest extends TestCase
         ]);
         self::assertSame(EndingKind::CallerGaveUp, $trace->ending->kind);
         self::assertSame(10, $trace->seconds);
-        self::assertSame([6, 10], [$trace->rung[0]->from, $trace->rung[0]->until]);
+        self::assertSame([6, 10], [$trace->passage->rung[0]->times->from, $trace->passage->rung[0]->times->until]);
     }
 
     public function testAJourneyMayGoRoundThroughAMenuAndIsStopped(): void
@@ -96,7 +96,7 @@ final class RouterTest extends TestCase
         ]);
         $trace = $plan->call();
         self::assertSame(EndingKind::LoopStopped, $trace->ending->kind);
-        self::assertCount(251, $trace->visits);
+        self::assertCount(251, $trace->passage->visits);
     }
 
     public function testANumberMayPointStraightAtAPerson(): void
@@ -142,9 +142,9 @@ final class RouterTest extends TestCase
         self::assertSame(
             [1, 'look', 'not answered', 15, 'ran out of steps'],
             [
-                \count($trace->events),
-                $trace->events[0]->step,
-                $trace->events[0]->happening->kind(),
+                \count($trace->passage->events),
+                $trace->passage->events[0]->step,
+                $trace->passage->events[0]->happening->kind(),
                 $trace->seconds,
                 $trace->ending->kind->value,
             ],
@@ -186,7 +186,7 @@ final class RouterTest extends TestCase
             'name' => 'Ask',
             'scripts' => ['fr' => 'un deux trois quatre cinq six sept huit neuf dix'],
         ]);
-        $what = $plan->call()->events[1]->happening->what();
+        $what = $plan->call()->passage->events[1]->happening->what();
         self::assertSame(['fr', 4], [$what['language'], $what['seconds']]);
     }
 
@@ -251,12 +251,12 @@ final class RouterTest extends TestCase
     /** @return list<string> */
     private static function steps(Trace $trace): array
     {
-        return array_map(static fn($visit): string => $visit->step, $trace->visits);
+        return array_map(static fn($visit): string => $visit->step, $trace->passage->visits);
     }
 
     /** @return list<array{int, int}> */
     private static function times(Trace $trace): array
     {
-        return array_map(static fn($visit): array => [$visit->from, $visit->until], $trace->visits);
+        return array_map(static fn($visit): array => [$visit->from, $visit->until], $trace->passage->visits);
     }
 }

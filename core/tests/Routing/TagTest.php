@@ -27,7 +27,7 @@ final class TagTest extends TestCase
         );
         self::assertSame(
             'From here on: shown as “Freight”, urgency: urgent, with the note “Ask for the waybill”',
-            (new EventWords($plan->plan()))->what($trace->events[1]->happening),
+            (new EventWords($plan->plan()))->what($trace->passage->events[1]->happening),
         );
         self::assertSame('urgent', Urgency::Urgent->value);
     }
@@ -39,7 +39,7 @@ final class TagTest extends TestCase
             $plan->call(),
             $plan->plan(),
             'Europe/London',
-        )['events'][\count($plan->call()->events) - 2]['reason'];
+        )['events'][\count($plan->call()->passage->events) - 2]['reason'];
         self::assertSame(
             'The limit of 20 s was reached. Not answered: Ann. They get “Freight”, the ring tone “Bell”, the note “Waybill”.',
             $reason($plan),
@@ -96,7 +96,8 @@ final class TagTest extends TestCase
                     'exits' => [['on' => 'clr', 'steps' => []], ['on' => 'clr_hidden', 'steps' => []]],
                 ],
             ]);
-        $exit = static fn(bool $tells, string $from): ?string => $plan($tells)->call(from: $from)->visits[0]->exit;
+        $exit = static fn(bool $tells, string $from): ?string => $plan($tells)->call(from: $from)->passage->visits[0]
+            ->exit;
         self::assertSame(
             ['clr', 'clr_hidden', 'clr_hidden', null],
             [$exit(true, '01632 960555'), $exit(false, '01632 960555'), $exit(true, ''), $exit(false, '201')],
@@ -104,7 +105,7 @@ final class TagTest extends TestCase
         self::assertSame(
             'Its calls go to jrn_main. Its line delivers no numbers of callers.',
             (new EventWords($plan(false)->plan()))->because(
-                $plan(false)->call(from: '01632 960555')->events[0]->happening,
+                $plan(false)->call(from: '01632 960555')->passage->events[0]->happening,
             ),
         );
     }

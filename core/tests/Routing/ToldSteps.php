@@ -22,7 +22,7 @@ trait ToldSteps
 
         return array_map(
             static fn(Event $event): string => $event->second . ' ' . $words->what($event->happening),
-            \array_slice($plan->call($assume, from: $from)->events, 1, -1),
+            \array_slice($plan->call($assume, from: $from)->passage->events, 1, -1),
         );
     }
 }

@@ -10,6 +10,7 @@ use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\Trace;
 use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Time\ForcedBy;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Time\Override;
 use PHPUnit\Framework\TestCase;
@@ -158,14 +159,14 @@ final class TraceDataTest extends TestCase
                 ['jrn_main', 'go', 12, 12, null, false],
                 ['jrn_ring', 'ring', 12, 31, null, false],
             ],
-            array_map(static fn($visit): array => array_values($visit->toJson()), $trace->visits),
+            array_map(static fn($visit): array => array_values($visit->toJson()), $trace->passage->visits),
         );
     }
 
     public function testAStepInWhichTheCallerGivesUpIsLeftByNoExit(): void
     {
         $last = static function (array $assume): array {
-            $visits = self::builder()->call($assume)->visits;
+            $visits = self::builder()->call($assume)->passage->visits;
 
             return \array_slice(array_values($visits[\count($visits) - 1]->toJson()), 1);
         };
@@ -285,7 +286,7 @@ final class TraceDataTest extends TestCase
     {
         $last = static fn(Trace $trace): array => [
             $trace->seconds,
-            ...\array_slice(self::data($trace)[\count($trace->events) - 1], 3),
+            ...\array_slice(self::data($trace)[\count($trace->passage->events) - 1], 3),
         ];
         $loop = [
             ['id' => 'ask', 'do' => 'menu', 'prompt' => null, 'wait' => 5, 'tries' => 1],
@@ -326,7 +327,7 @@ final class TraceDataTest extends TestCase
                 $event->happening->what(),
                 $event->happening->because(),
             ],
-            $trace->events,
+            $trace->passage->events,
         );
     }
 
@@ -339,8 +340,7 @@ final class TraceDataTest extends TestCase
                 'lunch',
                 Moment::parse('2026-11-23T09:30', 'Europe/London'),
                 Moment::parse('2026-11-23T11:00', 'Europe/London'),
-                'Storm',
-                'Dana',
+                new ForcedBy('Dana', 'Storm'),
             ),
         ]);
     }

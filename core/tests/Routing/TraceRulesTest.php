@@ -29,7 +29,7 @@ final class TraceRulesTest extends TestCase
             range(1, 600),
         );
         $trace = (new PlanBuilder())->journey('jrn_main', $steps)->call();
-        self::assertSame(['ran out of steps', 600], [$trace->ending->kind->value, \count($trace->visits)]);
+        self::assertSame(['ran out of steps', 600], [$trace->ending->kind->value, \count($trace->passage->visits)]);
     }
 
     public function testACallThatRingsFarTooMuchIsNotTried(): void
@@ -110,7 +110,10 @@ final class TraceRulesTest extends TestCase
             ])
             ->call();
         self::assertSame(['loop stopped', 14400], [$trace->ending->kind->value, $trace->seconds]);
-        self::assertLessThanOrEqual(14400, max(array_map(static fn($rung): int => $rung->until, $trace->rung)));
+        self::assertLessThanOrEqual(
+            14400,
+            max(array_map(static fn($rung): int => $rung->times->until, $trace->passage->rung)),
+        );
     }
 
     /** @return iterable<array{int, int}> */
@@ -275,7 +278,7 @@ final class TraceRulesTest extends TestCase
             PlanBuilder::trial($at),
             Assumptions::fromData($assume),
             $live,
-        )->visits[0]->exit;
+        )->passage->visits[0]->exit;
         self::assertSame(
             ['unreachable', 'unreachable', 'nobody'],
             [$exit('2026-11-23T09:00'), $exit('2026-11-23T11:59:59'), $exit('2026-11-23T12:00')],

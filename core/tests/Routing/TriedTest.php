@@ -21,10 +21,10 @@ final class TriedTest extends TestCase
         $trace = $plan->call([], '2026-11-23T10:30', $to);
         self::assertSame([$sentence, $label], [AnswerSentence::of($trace, $plan->plan()), $trace->shown->label]);
         $words = new EventWords($plan->plan());
-        self::assertStringStartsWith('A call comes straight to ', $words->what($trace->events[0]->happening));
+        self::assertStringStartsWith('A call comes straight to ', $words->what($trace->passage->events[0]->happening));
         self::assertSame(
             'It is tried as if a number of the first site led there.',
-            $words->because($trace->events[0]->happening),
+            $words->because($trace->passage->events[0]->happening),
         );
     }
 

@@ -6,6 +6,7 @@ namespace Meandros\Core\Tests\Time;
 
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Time\DatedDays;
 use Meandros\Core\Time\HoursBook;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Time\SpecialDay;
@@ -23,7 +24,7 @@ final class HoursBookTest extends TestCase
             'Europe/Paris',
             'closed',
             [],
-            specialDays: [$day => new SpecialDay($day, 'Centenary', [new Band(36000, 43200, 'open')])],
+            new DatedDays(specialDays: [$day => new SpecialDay($day, 'Centenary', [new Band(36000, 43200, 'open')])]),
         );
         $book = HoursBook::of($hours);
         $before = $book->read(Moment::parse('2026-01-10T12:00', 'Europe/Paris'));
@@ -52,7 +53,11 @@ final class HoursBookTest extends TestCase
             'Europe/London',
             'closed',
             [4 => [new Band(0, 86400, 'open')]],
-            specialDays: [$day => new SpecialDay($day, 'New Year\'s Eve', [new Band(18 * 3600, 26 * 3600, 'party')])],
+            new DatedDays(
+                specialDays: [
+                    $day => new SpecialDay($day, 'New Year\'s Eve', [new Band(18 * 3600, 26 * 3600, 'party')]),
+                ],
+            ),
         );
         $state = static fn(string $at): string => HoursBook::of($hours)->read(Moment::parse($at, 'Europe/London'))
             ->state;

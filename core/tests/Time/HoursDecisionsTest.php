@@ -13,7 +13,10 @@ use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Time\DatedDays;
 use Meandros\Core\Time\Decision;
+use Meandros\Core\Time\ForcedBy;
+use Meandros\Core\Time\Holiday\DayPart;
 use Meandros\Core\Time\Holiday\Holiday;
 use Meandros\Core\Time\Holiday\Holidays;
 use Meandros\Core\Time\Holiday\Yearly;
@@ -61,8 +64,7 @@ final class HoursDecisionsTest extends TestCase
                 'day',
                 'day',
                 new Yearly(MonthDay::parse($date) ?? throw new \LogicException()),
-                fromSeconds: $from,
-                toSeconds: $to,
+                part: new DayPart($from, $to),
             );
         }
         $book = HoursBook::of(
@@ -70,8 +72,10 @@ final class HoursDecisionsTest extends TestCase
                 $zone,
                 'closed',
                 array_map($bands, $week),
-                calendars: [new ObservedCalendar('cal', 'Cal', new Holidays($entries), 'holiday')],
-                specialDays: $days,
+                new DatedDays(
+                    calendars: [new ObservedCalendar('cal', 'Cal', new Holidays($entries), 'holiday')],
+                    specialDays: $days,
+                ),
             ),
         );
         foreach ($expected as $at => $state) {
@@ -351,7 +355,7 @@ final class HoursDecisionsTest extends TestCase
             ]),
             'holiday',
         );
-        $hours = new Timetable('Europe/London', 'closed', [], calendars: [$leapDay]);
+        $hours = new Timetable('Europe/London', 'closed', [], new DatedDays(calendars: [$leapDay]));
         $at = Moment::parse('2024-03-10T12:00', 'Europe/London');
         $fresh = HoursBook::of($hours)->read($at);
         self::assertSame(
@@ -383,7 +387,7 @@ final class HoursDecisionsTest extends TestCase
             'UTC',
             'closed',
             [],
-            specialDays: [$day => new SpecialDay($day, 'Far', [new Band(0, 86400, 'open')])],
+            new DatedDays(specialDays: [$day => new SpecialDay($day, 'Far', [new Band(0, 86400, 'open')])]),
         );
         [$within, $beyond] = [Moment::parse('2029-02-01T00:00Z', 'UTC'), Moment::parse('2028-12-01T00:00Z', 'UTC')];
         $book = HoursBook::of($hours);
@@ -440,7 +444,7 @@ final class HoursDecisionsTest extends TestCase
             'Europe/London',
             'closed',
             [],
-            overrides: [new Override('o', 'hrs', 'storm', $from, null, 'Storm', 'Dana')],
+            overrides: [new Override('o', 'hrs', 'storm', $from, null, new ForcedBy('Dana', 'Storm'))],
         );
         $reading = HoursBook::of($hours)->read(Moment::parse('2026-01-10T12:00', 'Europe/London'));
         self::assertSame(
@@ -451,9 +455,9 @@ final class HoursDecisionsTest extends TestCase
 
     public function testAnOverrideHoldsFromItsFirstSecondUntilItsEnd(): void
     {
-        $ends = new Override('o', 'hrs', 'storm', 100, 200, 'Storm', 'Dana');
+        $ends = new Override('o', 'hrs', 'storm', 100, 200, new ForcedBy('Dana', 'Storm'));
         self::assertSame([false, true, true, false], array_map($ends->holdsAt(...), [99, 100, 199, 200]));
-        $stays = new Override('o', 'hrs', 'storm', 100, null, 'Storm', 'Dana');
+        $stays = new Override('o', 'hrs', 'storm', 100, null, new ForcedBy('Dana', 'Storm'));
         self::assertSame([false, true, true], array_map($stays->holdsAt(...), [99, 100, 1_000_000_000]));
     }
 
@@ -466,7 +470,7 @@ final class HoursDecisionsTest extends TestCase
                 'Europe/London',
                 'closed',
                 $night,
-                overrides: [new Override('o', 'hrs', 'storm', $from, $from + 5400, 'Storm', 'Dana')],
+                overrides: [new Override('o', 'hrs', 'storm', $from, $from + 5400, new ForcedBy('Dana', 'Storm'))],
             ),
         );
         self::assertSame(

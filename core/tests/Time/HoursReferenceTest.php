@@ -8,8 +8,11 @@ use Meandros\Core\Tests\PythonReference;
 use Meandros\Core\Tests\Soak;
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Time\DatedDays;
 use Meandros\Core\Time\DateSpan;
+use Meandros\Core\Time\ForcedBy;
 use Meandros\Core\Time\Holiday\Church;
+use Meandros\Core\Time\Holiday\DayPart;
 use Meandros\Core\Time\Holiday\FromEaster;
 use Meandros\Core\Time\Holiday\Holiday;
 use Meandros\Core\Time\Holiday\Holidays;
@@ -157,7 +160,7 @@ final class HoursReferenceTest extends TestCase
         for ($i = 0; $i < 3; ++$i) {
             $from = CivilDate::of($year, 1, 1) * 86400 + mt_rand(0, 730 * 86400);
             $until = $from + mt_rand(60, 400000);
-            $overrides[] = new Override('o' . $i, 'hrs', 'forced', $from, $until, '', '');
+            $overrides[] = new Override('o' . $i, 'hrs', 'forced', $from, $until, new ForcedBy(''));
             $overrideRows[] = ['from' => $from, 'until' => $until, 'state' => 'forced'];
         }
 
@@ -172,7 +175,7 @@ final class HoursReferenceTest extends TestCase
                 'special' => (object) $specialRows,
                 'overrides' => $overrideRows,
             ],
-            new Timetable($zone, 'closed', $week, $seasons, $calendars, $special, $overrides),
+            new Timetable($zone, 'closed', $week, new DatedDays($seasons, $calendars, $special), $overrides),
         ];
     }
 
@@ -235,8 +238,7 @@ final class HoursReferenceTest extends TestCase
                     $moves
                         ? new Substitute([Weekday::Saturday, Weekday::Sunday], SubstituteDay::NextWorkingDay, $keep)
                         : null,
-                    $part[0],
-                    $part[1],
+                    new DayPart($part[0], $part[1]),
                 );
                 $entryRows[] = [
                     'rule' => [

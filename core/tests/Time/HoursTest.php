@@ -8,8 +8,11 @@ use Eris\Generators;
 use Eris\TestTrait;
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Time\DatedDays;
 use Meandros\Core\Time\DateSpan;
 use Meandros\Core\Time\Decision;
+use Meandros\Core\Time\ForcedBy;
+use Meandros\Core\Time\Holiday\DayPart;
 use Meandros\Core\Time\Holiday\Holiday;
 use Meandros\Core\Time\Holiday\Holidays;
 use Meandros\Core\Time\Holiday\OnDates;
@@ -79,7 +82,7 @@ final class HoursTest extends TestCase
             'A band past midnight keeps the day it started on.',
         );
         $special = self::read(self::office(), '2026-12-24T10:00')->decision;
-        self::assertSame([Decision::SPECIAL_DAY, 'Christmas Eve'], [$special->by, $special->name]);
+        self::assertSame([Decision::SPECIAL_DAY, 'Christmas Eve'], [$special->by, $special->origin->name]);
         self::assertSame(Decision::DEFAULT, self::read(self::office(), '2026-11-29T10:00')->decision->by);
     }
 
@@ -193,8 +196,7 @@ final class HoursTest extends TestCase
                 'Half a holiday',
                 new OnDates([$first + mt_rand(0, 40)]),
                 null,
-                mt_rand(0, 20) * 1800,
-                mt_rand(21, 48) * 1800,
+                new DayPart(mt_rand(0, 20) * 1800, mt_rand(21, 48) * 1800),
             ),
             new Holiday('whole', 'Holiday', new OnDates([$first + mt_rand(0, 20), $first + mt_rand(21, 40)])),
         ]);
@@ -204,10 +206,17 @@ final class HoursTest extends TestCase
             $zone,
             'closed',
             $week,
-            [$season],
-            [new ObservedCalendar('cal', 'Calendar', $holidays, 'holiday')],
-            $specialDays,
-            [new Override('one', 'hours', 'storm', $forced, $forced + mt_rand(1, 100_000), 'Storm', 'Dana')],
+            new DatedDays([$season], [new ObservedCalendar('cal', 'Calendar', $holidays, 'holiday')], $specialDays),
+            [
+                new Override(
+                    'one',
+                    'hours',
+                    'storm',
+                    $forced,
+                    $forced + mt_rand(1, 100_000),
+                    new ForcedBy('Dana', 'Storm'),
+                ),
+            ],
         );
     }
 
@@ -231,7 +240,7 @@ final class HoursTest extends TestCase
             $special[(int) CivilDate::parse($date)] = new SpecialDay((int) CivilDate::parse($date), $name, $bands);
         }
 
-        return new Timetable('Europe/London', 'closed', $week, specialDays: $special);
+        return new Timetable('Europe/London', 'closed', $week, new DatedDays(specialDays: $special));
     }
 
     private static function read(Timetable $hours, string $at): Reading

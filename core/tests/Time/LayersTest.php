@@ -10,6 +10,7 @@ use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Band;
+use Meandros\Core\Time\ForcedBy;
 use Meandros\Core\Time\HoursCompiler;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Time\Override;
@@ -103,8 +104,7 @@ final class LayersTest extends TestCase
             'storm',
             Moment::parse('2026-11-23T08:00', 'Europe/London'),
             Moment::parse('2026-11-24T10:00', 'Europe/London'),
-            'Force 10',
-            'Dana',
+            new ForcedBy('Dana', 'Force 10'),
         );
         yield 'an override over everything' => [
             '2026-11-23T11:00',
@@ -130,8 +130,7 @@ final class LayersTest extends TestCase
             'closed',
             $storm->from,
             Moment::parse('2026-11-24T08:00', 'Europe/London'),
-            'Strike',
-            'Dana',
+            new ForcedBy('Dana', 'Strike'),
         );
         yield 'the state goes on after it' => [
             '2026-11-23T11:00',
@@ -143,7 +142,7 @@ final class LayersTest extends TestCase
             '2026-11-23T11:00',
             'storm',
             'Dana forced it (“Force 10”), with no change in sight.',
-            [new Override('ovr', 'hrs_desk', 'storm', $storm->from, null, 'Force 10', 'Dana')],
+            [new Override('ovr', 'hrs_desk', 'storm', $storm->from, null, new ForcedBy('Dana', 'Force 10'))],
         ];
     }
 

@@ -66,7 +66,7 @@ final class WordingTest extends TestCase
         $words = new EventWords($plan->plan());
         $said = array_map(
             static fn(Event $event): array => [$words->what($event->happening), $words->because($event->happening)],
-            $trace->events,
+            $trace->passage->events,
         );
         self::assertContains([$text, $reason], $said);
         self::assertSame($sentence, AnswerSentence::of($trace, $plan->plan()));
@@ -168,7 +168,7 @@ final class WordingTest extends TestCase
         ]);
         self::assertSame(
             'Answered: Per_a. Taken elsewhere: Per_c, Per_d, Per_e, Per_f, Per_g, Per_h, Per_i, Per_j and 2 more. Busy: Per_b.',
-            (new EventWords($plan->plan()))->because($trace->events[1]->happening),
+            (new EventWords($plan->plan()))->because($trace->passage->events[1]->happening),
         );
     }
 
@@ -178,7 +178,7 @@ final class WordingTest extends TestCase
             ->person('dana', ['desk', 'laptop'])
             ->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => 'dana', 'seconds' => 30, 'exits' => []]]);
         $because = static fn(array $assume): string => (new EventWords($plan->plan()))->because(
-            $plan->call($assume)->events[1]->happening,
+            $plan->call($assume)->passage->events[1]->happening,
         );
         self::assertSame(
             'Taken elsewhere: Dana (desk). Answered: Dana (laptop).',
@@ -240,7 +240,7 @@ final class WordingTest extends TestCase
                 ['id' => 'again', 'do' => 'go', 'journey' => 'jrn_main'],
             ]);
         $last = static fn(array $assume): string => (new EventWords($plan->plan()))->because(
-            $plan->call($assume)->events[\count($plan->call($assume)->events) - 1]->happening,
+            $plan->call($assume)->passage->events[\count($plan->call($assume)->passage->events) - 1]->happening,
         );
         self::assertSame('It lasted for 4 h, which is the longest that a trial call is followed.', $last([]));
         self::assertSame('They were assumed to wait for 1 min 30 s.', $last(['patience' => 90]));

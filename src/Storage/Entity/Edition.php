@@ -6,6 +6,7 @@ namespace Meandros\Server\Storage\Entity;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Meandros\Server\Storage\Publication;
 
 /** A published plan: numbered, dated, and never changed. */
 #[ORM\Entity(readOnly: true)]
@@ -19,20 +20,30 @@ class Edition
     #[ORM\Column(name: 'revoked_at', type: Types::BIGINT, nullable: true)]
     public ?int $revokedAt = null;
 
+    #[ORM\Column(length: 100)]
+    public readonly string $who;
+
+    #[ORM\Column(name: 'published_at', type: Types::DATETIMETZ_IMMUTABLE)]
+    public readonly \DateTimeImmutable $publishedAt;
+
+    #[ORM\Column(type: Types::TEXT)]
+    public readonly string $note;
+
+    /** @var array<string, string> why it was published although an expectation is broken, by the expectation's id */
+    #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
+    public readonly array $despite;
+
+    /** @param int $inForceFrom Unix seconds from which calls are routed by it */
     public function __construct(
         #[ORM\Id] #[ORM\Column] public readonly int $number,
-        #[ORM\Column(type: Types::TEXT)] public readonly string $note,
-        #[ORM\Column(length: 100)] public readonly string $who,
-        #[
-            ORM\Column(name: 'published_at', type: Types::DATETIMETZ_IMMUTABLE),
-        ]
-        public readonly \DateTimeImmutable $publishedAt,
+        Publication $publication,
         #[ORM\Column(type: Types::TEXT)] public readonly string $document,
-        /** Unix seconds from which calls are routed by it. */
         #[ORM\Column(name: 'in_force_from', type: Types::BIGINT)] public readonly int $inForceFrom,
-        /** @var array<string, string> why it was published although an expectation is broken, by the expectation's id */
-        #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])] public readonly array $despite = [],
     ) {
+        $this->who = $publication->who;
+        $this->publishedAt = $publication->at;
+        $this->note = $publication->note;
+        $this->despite = $publication->despite;
         $this->checksum = hash('sha256', $document);
     }
 

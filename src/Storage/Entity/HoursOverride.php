@@ -6,6 +6,7 @@ namespace Meandros\Server\Storage\Entity;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Meandros\Core\Time\ForcedBy;
 use Meandros\Core\Time\Override;
 
 /** Hours that somebody forced into a state, and when that ended. Instants are Unix seconds. */
@@ -24,15 +25,23 @@ class HoursOverride
     #[ORM\Column(name: 'lifted_by', length: 100, nullable: true)]
     public ?string $liftedBy = null;
 
+    #[ORM\Column(length: 200)]
+    public readonly string $reason;
+
+    #[ORM\Column(length: 100)]
+    public readonly string $who;
+
     public function __construct(
         #[ORM\Column(length: 64)] public readonly string $hours,
         #[ORM\Column(length: 64)] public readonly string $state,
-        #[ORM\Column(length: 200)] public readonly string $reason,
+        ForcedBy $by,
         #[ORM\Column(length: 20)] public readonly string $ends,
         #[ORM\Column(name: 'until_at', type: Types::BIGINT, nullable: true)] public readonly ?int $until,
-        #[ORM\Column(length: 100)] public readonly string $who,
         #[ORM\Column(name: 'set_at', type: Types::BIGINT)] public readonly int $setAt,
-    ) {}
+    ) {
+        $this->reason = $by->reason;
+        $this->who = $by->who;
+    }
 
     public function endsAt(): ?int
     {
@@ -54,8 +63,7 @@ class HoursOverride
             $this->state,
             $this->setAt,
             $this->endsAt(),
-            $this->reason,
-            $this->who,
+            new ForcedBy($this->who, $this->reason),
         );
     }
 }

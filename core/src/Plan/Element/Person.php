@@ -27,7 +27,7 @@ final readonly class Person implements TakesCalls, AtSite
         private string $name,
         public string $site,
         public KnownBy $known = new KnownBy(),
-        public Reach $reach = new Reach(),
+        public ReachedBy $reach = new ReachedBy(),
     ) {}
 
     public static function fromJson(Input $in): static
@@ -51,7 +51,7 @@ final readonly class Person implements TakesCalls, AtSite
             $in->field('name')->text(),
             $in->field('site')->text(80),
             KnownBy::fromJson($in),
-            Reach::fromJson($in),
+            ReachedBy::fromJson($in),
         );
     }
 
@@ -60,7 +60,7 @@ final readonly class Person implements TakesCalls, AtSite
         return $this->site;
     }
 
-    public function reachedBy(Reach $reach): self
+    public function reachedBy(ReachedBy $reach): self
     {
         return $this->with(reach: $reach);
     }

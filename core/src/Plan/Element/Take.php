@@ -9,17 +9,12 @@ use Meandros\Core\Reading\Input;
 /** A recording of a script. */
 final readonly class Take
 {
-    /**
-     * @param ScriptPart  $of    what it is a recording of
-     * @param string      $words the script, or its part, that it was read from; empty where nobody said
-     * @param string|null $fits  a later script of which somebody said that this take still fits it
-     */
+    /** @param ScriptPart $of what it is a recording of */
     public function __construct(
         public string $id,
         public ScriptPart $of,
         public Sound $sound,
-        public string $words,
-        public ?string $fits = null,
+        public ReadFrom $read = new ReadFrom(),
         public TakeOrigin $origin = new TakeOrigin(),
         public SoundMeasures $measures = new SoundMeasures(),
     ) {}
@@ -40,26 +35,15 @@ final readonly class Take
             'note',
             'measures',
         ]);
-        $fits = $in->field('fits');
 
         return new self(
             $in->field('id')->id(),
             ScriptPart::fromJson($in),
             Sound::fromJson($in),
-            $in->field('words')->optionalText(Prompt::LONGEST_SCRIPT),
-            $fits->isGiven() ? $fits->optionalText(Prompt::LONGEST_SCRIPT) : null,
+            ReadFrom::fromJson($in),
             TakeOrigin::fromJson($in),
             SoundMeasures::fromJson($in->field('measures')),
         );
-    }
-
-    /** Whether it says what the script says; nobody can tell where it is not known what was read. */
-    public function isOf(string $script): bool
-    {
-        $same = static fn(string $text): string => (string) preg_replace('/\s+/u', ' ', trim($text));
-
-        return '' === $this->words ||
-            \in_array($same($script), [$same($this->words), $same($this->fits ?? $this->words)], true);
     }
 
     /** @return array<string, mixed> */
@@ -70,8 +54,8 @@ final readonly class Take
             'language' => $this->of->language,
             'part' => $this->of->number,
             ...$this->sound->toJson(),
-            'words' => $this->words,
-            'fits' => $this->fits,
+            'words' => $this->read->words,
+            'fits' => $this->read->fits,
             ...$this->origin->toJson(),
             'measures' => $this->measures->toJson(),
         ];

@@ -8,6 +8,7 @@ use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Holiday\Church;
+use Meandros\Core\Time\Holiday\DayPart;
 use Meandros\Core\Time\Holiday\FromEaster;
 use Meandros\Core\Time\Holiday\Holiday;
 use Meandros\Core\Time\Holiday\HolidayRule;
@@ -64,7 +65,7 @@ final class HolidayReader
             $in->field('years')->complain('rule-never-falls');
         }
 
-        return null === $rule ? null : new Holiday($id, $name, $rule, $substitute, $from, $to, $years);
+        return null === $rule ? null : new Holiday($id, $name, $rule, $substitute, new DayPart($from, $to), $years);
     }
 
     private static function rule(Input $in): ?HolidayRule

@@ -21,7 +21,7 @@ final class Presses
     {
         $menus = $next = [];
         $pressed = 0;
-        foreach ($course->trace->events as $event) {
+        foreach ($course->trace->passage->events as $event) {
             if (!($event->happening instanceof Asked)) {
                 continue;
             }
@@ -49,7 +49,7 @@ final class Presses
     public static function areTaken(Course $course, array $keys): bool
     {
         $pressed = 0;
-        foreach ($course->trace->events as $event) {
+        foreach ($course->trace->passage->events as $event) {
             $pressed += $event->happening instanceof Asked && !$event->happening->pressed->isNothing() ? 1 : 0;
         }
 

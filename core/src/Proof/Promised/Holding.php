@@ -112,7 +112,7 @@ final class Holding
         }
         foreach ($this->presses($expectation, $number, $caller, null)[0] as $keys) {
             foreach ($this->fares->coverage($number, $caller, $keys)->courses as $course) {
-                if ([] !== $course->trace->rung || EndingKind::Forwarded === $course->trace->ending->kind) {
+                if ([] !== $course->trace->passage->rung || EndingKind::Forwarded === $course->trace->ending->kind) {
                     return true;
                 }
             }

@@ -21,17 +21,17 @@ final class Noticed
     public static function firstRing(Course $course, ?string $who): ?int
     {
         $first = null;
-        foreach ($course->trace->events as $event) {
+        foreach ($course->trace->passage->events as $event) {
             $happening = $event->happening;
             $seconds = [];
             if ($happening instanceof QueueEntered && null === $happening->exit && null !== $happening->queue) {
                 (null === $who || $who === $happening->queue) && ($seconds[] = $event->second);
             } elseif ($happening instanceof Ringing) {
-                $isTheirs = null === $who || (null === $happening->turn && $who === $happening->target?->element);
+                $isTheirs = null === $who || (null === $happening->why->turn && $who === $happening->target?->element);
                 foreach ($happening->rung as $rung) {
-                    null !== $rung->rings &&
-                        ($isTheirs || $who === $rung->phone->person) &&
-                        ($seconds[] = $rung->rings);
+                    null !== $rung->times->rings &&
+                        ($isTheirs || $who === $rung->phone->owner->person) &&
+                        ($seconds[] = $rung->times->rings);
                 }
             }
             $first = [] === $seconds ? $first : min($first ?? \PHP_INT_MAX, ...$seconds);
@@ -44,7 +44,7 @@ final class Noticed
     public static function prompts(Course $course): array
     {
         $prompts = [];
-        foreach ($course->trace->events as $event) {
+        foreach ($course->trace->passage->events as $event) {
             $what = $event->happening->noticed();
             foreach (['prompt', 'greeting'] as $field) {
                 \is_string($what[$field] ?? null) && ($prompts[] = $what[$field]);

@@ -37,7 +37,7 @@ final class Suggestion
         }
         $keys = $lists = [];
         $read = null;
-        foreach ($trace->events as $event) {
+        foreach ($trace->passage->events as $event) {
             $happening = $event->happening;
             if ($happening instanceof Asked && 1 === \strlen($happening->pressed->key ?? '')) {
                 $keys[] = (string) $happening->pressed->key;

@@ -33,13 +33,13 @@ final class Again
                 return true;
             }
             $whom = $what instanceof Ringing ? (string) $what->target?->text() : '';
-            $isAgent = $what instanceof Ringing && null !== $what->turn;
+            $isAgent = $what instanceof Ringing && null !== $what->why->turn;
             foreach ($what instanceof Ringing ? $what->rung : [] as $rung) {
                 $kept = $stand->now[$rung->phone->id] ?? null;
                 $isLater = $event->second > $stand->walk->second();
                 // Agents are asked later than it was settled what they do.
                 $isKept = null !== $kept && ($isLater ? $isAgent : Behaviour::Rings === $kept->does);
-                if ($isKept || (null !== $rung->rings && $whom !== ($asked[$rung->phone->id] ??= $whom))) {
+                if ($isKept || (null !== $rung->times->rings && $whom !== ($asked[$rung->phone->id] ??= $whom))) {
                     return true;
                 }
             }

@@ -147,7 +147,7 @@ final class Explorer
         $looked = array_filter($this->looked($run->walk), static fn(int $one): bool => $one === $second);
         $rang = $together = [];
         foreach ($run->walk->rung() as $rung) {
-            $rung->from === $second && ($rang[$rung->phone->id] = null !== $rung->rings);
+            $rung->times->from === $second && ($rang[$rung->phone->id] = null !== $rung->times->rings);
         }
         foreach ($run->walk->events() as $event) {
             $phones = $event->second === $second ? $this->phonesAt($event->happening) : [];
@@ -256,7 +256,7 @@ final class Explorer
     {
         $looked = [];
         foreach ($walk->rung() as $rung) {
-            $looked[$rung->phone->id] = $rung->from;
+            $looked[$rung->phone->id] = $rung->times->from;
         }
         foreach ($walk->events() as $event) {
             $what = $event->happening;
@@ -289,7 +289,7 @@ final class Explorer
         }
         // Of rounds of ringing, only the first is told.
         foreach ($walk->rung() as $rung) {
-            if ($rung->from > $stand->walk->second() && isset($stand->now[$rung->phone->id])) {
+            if ($rung->times->from > $stand->walk->second() && isset($stand->now[$rung->phone->id])) {
                 $open[$rung->phone->id] = 1;
             }
         }

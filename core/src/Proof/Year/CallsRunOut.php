@@ -20,7 +20,7 @@ final class CallsRunOut implements YearCheck
     {
         $trace = $seen->course->trace;
         if (EndingKind::RanOut === $trace->ending->kind) {
-            $last = $trace->visits[\count($trace->visits) - 1] ?? null;
+            $last = $trace->passage->visits[\count($trace->passage->visits) - 1] ?? null;
             $this->where[$last->journey ?? $seen->numbers[0]->id()] ??= $seen->numbers[0];
         }
     }

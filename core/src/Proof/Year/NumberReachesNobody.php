@@ -23,7 +23,7 @@ final class NumberReachesNobody implements YearCheck, OfWhatNeverHappens
             Reach::Nobody === $seen->course->reach &&
             [] ===
                 array_filter(
-                    $seen->course->trace->events,
+                    $seen->course->trace->passage->events,
                     static fn(Event $event): bool => $event->happening instanceof FaxLookedFor,
                 );
         foreach ($seen->numbers as $number) {

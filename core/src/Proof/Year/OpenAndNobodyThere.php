@@ -22,13 +22,15 @@ final class OpenAndNobodyThere implements YearCheck
     {
         $open = null;
         $targets = [];
-        foreach ($seen->course->trace->events as $event) {
+        foreach ($seen->course->trace->passage->events as $event) {
             $happening = $event->happening;
             if ($happening instanceof HoursRead && null !== $happening->reading) {
                 $hours = $fares->plan->get(Hours::class, $happening->hours);
                 $open = null !== $hours && $hours->isOpen($happening->reading->state) ? $hours : null;
-            } elseif ($happening instanceof Ringing && null === $happening->turn) {
-                if ([] !== array_filter($happening->rung, static fn(Rung $rung): bool => null !== $rung->rings)) {
+            } elseif ($happening instanceof Ringing && null === $happening->why->turn) {
+                if (
+                    [] !== array_filter($happening->rung, static fn(Rung $rung): bool => null !== $rung->times->rings)
+                ) {
                     // Somebody is there, if not those.
                     return;
                 }

@@ -20,16 +20,17 @@ final class RungOutsideHours implements YearCheck
 
     public function see(Seen $seen, Fares $fares): void
     {
-        foreach ($seen->course->trace->events as $event) {
-            if (!($event->happening instanceof Ringing) || null !== $event->happening->choice?->rule) {
+        foreach ($seen->course->trace->passage->events as $event) {
+            if (!($event->happening instanceof Ringing) || null !== $event->happening->why->choice?->rule) {
                 continue;
             }
             foreach ($event->happening->rung as $rung) {
-                $person = null === $rung->rings ? null : $fares->plan->get(Person::class, $rung->phone->person);
+                $person =
+                    null === $rung->times->rings ? null : $fares->plan->get(Person::class, $rung->phone->owner->person);
                 if (null === $person || isset($this->found[$person->id()])) {
                     continue;
                 }
-                $instant = $seen->instant() + (int) $rung->rings;
+                $instant = $seen->instant() + (int) $rung->times->rings;
                 $own = self::own($person, $fares);
                 $open = array_filter(
                     $own,

@@ -17,7 +17,7 @@ final class SaidInAnotherLanguage implements YearCheck
 
     public function see(Seen $seen, Fares $fares): void
     {
-        foreach ($seen->course->trace->events as $event) {
+        foreach ($seen->course->trace->passage->events as $event) {
             $said = $event->happening;
             if ($said instanceof Said && null !== $said->prompt && $said->language !== $said->wantedLanguage) {
                 $this->missing[$said->prompt][$said->wantedLanguage] ??= $seen->numbers[0]->name();

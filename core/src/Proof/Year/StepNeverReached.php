@@ -22,7 +22,7 @@ final class StepNeverReached implements YearCheck, OfWhatNeverHappens
 
     public function see(Seen $seen, Fares $fares): void
     {
-        foreach ($seen->course->trace->visits as $visit) {
+        foreach ($seen->course->trace->passage->visits as $visit) {
             $this->reached[$visit->journey][$visit->step] = true;
         }
     }

@@ -19,7 +19,7 @@ final class WaitsTooLong implements YearCheck
     {
         $seconds = 0;
         $queue = null;
-        foreach ($seen->course->trace->events as $event) {
+        foreach ($seen->course->trace->passage->events as $event) {
             if ($event->happening instanceof WaitedInVain) {
                 $queue = $event->happening->queue;
                 $seconds += $event->happening->seconds;

@@ -198,7 +198,7 @@ final readonly class Members
 
     private function outside(string $number, bool $askFirst, ?string $site): RingPhone
     {
-        return $this->walk->phones->number($number, $askFirst, $site ?? $this->walk->arrival()->site);
+        return $this->walk->phones->number($number, $askFirst, $site ?? $this->walk->arrival()->at->site);
     }
 
     private function isPausing(Team $team, TeamMember $member): bool

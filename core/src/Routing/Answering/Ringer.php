@@ -24,6 +24,7 @@ use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\Waiting\Turn;
 use Meandros\Core\Routing\Walk;
+use Meandros\Core\Routing\WhyRung;
 
 /** Rings a person, a team or a number, and tells what became of it. */
 final readonly class Ringer
@@ -53,13 +54,17 @@ final readonly class Ringer
         $start = $walk->second();
         if (null !== $choice && $choice->isSilent()) {
             $exit = Status::DoNotDisturb === $choice->status ? RingStep::BUSY : RingStep::UNREACHABLE;
-            $this->note(new Ringing($target, [], 0, $seconds, $exit, $choice), $start, $round);
+            $this->note(new Ringing($target, [], 0, $seconds, $exit, new WhyRung($choice)), $start, $round);
 
             return Onward::by($exit);
         }
         [$members, $pattern] = $this->what($target, $choice, $site);
         [$result, $rung] = $this->simulate($members, $pattern, $seconds);
-        $this->note(new Ringing($target, $rung, $result->seconds, $seconds, $result->exit, $choice), $start, $round);
+        $this->note(
+            new Ringing($target, $rung, $result->seconds, $seconds, $result->exit, new WhyRung($choice)),
+            $start,
+            $round,
+        );
         $walk->pass($result->seconds);
 
         return self::onward($result);
@@ -80,7 +85,7 @@ final readonly class Ringer
         [$result, $rung] = $this->simulate($members, new AllAtOnce(), $seconds);
         if (null !== $turn || null === $result->exit) {
             $this->walk->note(
-                new Ringing($whom, $rung, $result->seconds, $seconds, $result->exit, null, $turn),
+                new Ringing($whom, $rung, $result->seconds, $seconds, $result->exit, new WhyRung(turn: $turn)),
                 $start,
             );
         }
@@ -148,7 +153,7 @@ final readonly class Ringer
             default => Onward::end(
                 new Ending(
                     $result->byOwnMailbox() ? EndingKind::OwnMailbox : EndingKind::Answered,
-                    $result->answeredBy->person,
+                    $result->answeredBy->owner->person,
                     $result->answeredBy->id,
                 ),
             ),

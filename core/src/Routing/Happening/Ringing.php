@@ -6,9 +6,8 @@ namespace Meandros\Core\Routing\Happening;
 
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Ringing\Rung;
-use Meandros\Core\Routing\Answering\Choice;
 use Meandros\Core\Routing\Answering\Considered;
-use Meandros\Core\Routing\Waiting\Turn;
+use Meandros\Core\Routing\WhyRung;
 
 /** Phones rang, or could not. */
 final readonly class Ringing implements Happening
@@ -17,8 +16,6 @@ final readonly class Ringing implements Happening
      * @param Target|null $target a person, a team or a number; null when none is chosen
      * @param list<Rung>  $rung   in seconds since the call began
      * @param string|null $exit   null when somebody answered
-     * @param Choice|null $choice which of the person's answering rules held
-     * @param Turn|null   $turn   why an agent of a queue was asked
      */
     public function __construct(
         public ?Target $target,
@@ -26,8 +23,7 @@ final readonly class Ringing implements Happening
         public int $seconds,
         public int $limitSeconds,
         public ?string $exit,
-        public ?Choice $choice = null,
-        public ?Turn $turn = null,
+        public WhyRung $why = new WhyRung(),
     ) {}
 
     public function kind(): string
@@ -42,13 +38,13 @@ final readonly class Ringing implements Happening
 
     public function because(): array
     {
-        $choice = $this->choice;
+        $choice = $this->why->choice;
 
         return [
             'rule' => $choice?->rule?->id,
             'status' => $choice?->status->value,
             'considered' => array_map(static fn(Considered $one): array => $one->toJson(), $choice->considered ?? []),
-            'turn' => $this->turn?->toJson(),
+            'turn' => $this->why->turn?->toJson(),
             'limit' => $this->limitSeconds,
             'phones' => array_map(static fn(Rung $rung): array => $rung->toJson(), $this->rung),
         ];

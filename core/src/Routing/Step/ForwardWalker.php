@@ -51,7 +51,7 @@ final class ForwardWalker implements StepWalker
     private static function line(ForwardStep $step, string $number, Walk $walk): ?OutsideLine
     {
         $inUse = $walk->channelsInUse();
-        foreach ($walk->lines->carriers($number, $walk->arrival()->site) as $line) {
+        foreach ($walk->lines->carriers($number, $walk->arrival()->at->site) as $line) {
             if (($inUse[$line->id()] ?? 0) < $line->channels && (null === $step->line || $step->line === $line->id())) {
                 return $line;
             }

@@ -76,7 +76,7 @@ final class MessageWalker implements StepWalker
             ),
             null !== $pressed && $pressed === $keys->leave => null === $keys->leaveTo
                 ? Onward::next()
-                : (new HandOver($walk))->on($keys->leaveTo, null, $walk->arrival()->site),
+                : (new HandOver($walk))->on($keys->leaveTo, null, $walk->arrival()->at->site),
             default => self::over($mailbox, $walk, new MailboxGreeted($heard, $for, $start), null !== $pressed),
         };
     }
@@ -108,6 +108,6 @@ final class MessageWalker implements StepWalker
     {
         $owner = $walk->plan->get(Person::class, $mailbox->owners[0] ?? null);
 
-        return $walk->plan->get(Site::class, $owner->site ?? $walk->arrival()->site)->place->zone ?? 'UTC';
+        return $walk->plan->get(Site::class, $owner->site ?? $walk->arrival()->at->site)->place->zone ?? 'UTC';
     }
 }

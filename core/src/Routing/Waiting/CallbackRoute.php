@@ -37,7 +37,7 @@ final readonly class CallbackRoute
             return new self($queue->callers->callback->offer, $caller->text, null, null);
         }
         $calls = $queue->callers->callback->calls;
-        $carriers = $walk->lines->carriers($caller->text, $walk->arrival()->site);
+        $carriers = $walk->lines->carriers($caller->text, $walk->arrival()->at->site);
         $may =
             null === $calls->line
                 ? $carriers
@@ -49,7 +49,7 @@ final readonly class CallbackRoute
         }
         $shown =
             $walk->plan->get(Number::class, $calls->shows) ??
-            $walk->plan->get(Number::class, $walk->arrival()->element);
+            $walk->plan->get(Number::class, $walk->arrival()->at->element);
 
         return new self(
             $queue->callers->callback->offer,

@@ -17,38 +17,29 @@ final class Meanwhile
     /** @var array<int, list<\Closure(int): void>> what happens once, by its second, in order */
     private array $once = [];
 
-    /**
-     * @param int      $start second at which the wait began
-     * @param int      $began second from which on announcements are counted: the introduction is over
-     * @param int      $ends  second at which the wait is over
-     * @param int|null $offer second at which the offer to call back is heard; null where there is none
-     */
     public function __construct(
         private readonly Queue $queue,
         private readonly Walk $walk,
         private readonly Dispatcher $dispatcher,
-        int $start,
-        private readonly int $began,
-        private readonly int $ends,
-        ?int $offer,
+        private readonly WaitTimes $times,
     ) {
         $callback = $queue->callers->callback?->offer;
-        if (null !== $offer && null !== $callback?->key) {
-            $this->once[$offer][] = static fn(int $second) => $walk->note(
+        if (null !== $times->offer && null !== $callback?->key) {
+            $this->once[$times->offer][] = static fn(int $second) => $walk->note(
                 new CallbackOffered($queue->id(), $callback->key, $callback->prompt),
                 $second,
             );
         }
         $notice = $queue->callers->promise->noticeSeconds;
         if (null !== $notice && [] !== $queue->callers->promise->notify) {
-            $this->once[$start + $notice][] = static fn(int $second) => $walk->note(
+            $this->once[$times->start + $notice][] = static fn(int $second) => $walk->note(
                 new NoticeSent($queue->id(), $notice, $queue->callers->promise->notify),
                 $second,
             );
         }
         ksort($this->once);
         // What was due while the introduction was heard comes now, at its own second.
-        $this->doOnce($began - 1);
+        $this->doOnce($times->began - 1);
     }
 
     /** The caller waits until a second. */
@@ -71,7 +62,7 @@ final class Meanwhile
         $once = array_key_first($this->once);
         $next = min($announcement ?? \PHP_INT_MAX, $once ?? \PHP_INT_MAX);
 
-        return $next <= $until && $next < $this->ends ? $next : null;
+        return $next <= $until && $next < $this->times->ends ? $next : null;
     }
 
     /** The first announcement from a second on. */
@@ -80,7 +71,7 @@ final class Meanwhile
         $every = $this->queue->callers->waiting->announceSeconds;
 
         return $this->queue->callers->waiting->announces()
-            ? $this->began + max(1, intdiv($from - $this->began + $every - 1, $every)) * $every
+            ? $this->times->began + max(1, intdiv($from - $this->times->began + $every - 1, $every)) * $every
             : null;
     }
 

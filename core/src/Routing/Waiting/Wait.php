@@ -90,10 +90,7 @@ final class Wait
             $this->queue,
             $this->walk,
             $this->dispatcher,
-            $this->start,
-            $this->began,
-            $this->ends,
-            $this->offered(),
+            new WaitTimes($this->start, $this->began, $this->ends, $this->offered()),
         );
         while ($this->walk->second() < $this->until()) {
             $ending = $this->agents->ask($this->walk->second() - $this->start, $this->until(), $meanwhile->pass(...));

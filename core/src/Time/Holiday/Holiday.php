@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Time\Holiday;
 
-use Meandros\Core\Time\TimeOfDay;
-
 /** An entry of a holiday calendar: a name, the days it falls on, and the part of the day that it takes. */
 final readonly class Holiday
 {
@@ -15,19 +13,9 @@ final readonly class Holiday
         public string $name,
         public HolidayRule $rule,
         public ?Substitute $substitute = null,
-        public int $fromSeconds = 0,
-        public int $toSeconds = TimeOfDay::DAY,
+        public DayPart $part = new DayPart(),
         public Years $years = new Years(),
-    ) {
-        if ($fromSeconds < 0 || $toSeconds <= $fromSeconds || $toSeconds > TimeOfDay::DAY) {
-            throw new \InvalidArgumentException('A holiday takes a part of its own day.');
-        }
-    }
-
-    public function isWholeDay(): bool
-    {
-        return 0 === $this->fromSeconds && TimeOfDay::DAY === $this->toSeconds;
-    }
+    ) {}
 
     /** @return array<string, mixed> */
     public function toJson(): array
@@ -37,9 +25,7 @@ final readonly class Holiday
             'name' => $this->name,
             'rule' => $this->rule->toJson(),
             'substitute' => $this->substitute?->toJson(),
-            'part' => $this->isWholeDay()
-                ? null
-                : ['from' => TimeOfDay::format($this->fromSeconds), 'to' => TimeOfDay::format($this->toSeconds)],
+            'part' => $this->part->toJson(),
             'years' => $this->years->toJson(),
         ];
     }

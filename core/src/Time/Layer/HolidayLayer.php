@@ -8,6 +8,7 @@ use Meandros\Core\Time\Band;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Decision;
 use Meandros\Core\Time\ObservedCalendar;
+use Meandros\Core\Time\Origin;
 use Meandros\Core\Time\TimeOfDay;
 
 /** The holidays of the calendars that hours keep: an earlier calendar is the stronger, and so is an earlier entry. */
@@ -61,16 +62,18 @@ final class HolidayLayer implements Layer
             ) {
                 $state = $calendar->stateOn($occasion->holiday);
                 if (null !== $state) {
-                    $band = new Band($occasion->holiday->fromSeconds, $occasion->holiday->toSeconds, $state);
+                    $band = new Band(
+                        $occasion->holiday->part->fromSeconds,
+                        $occasion->holiday->part->toSeconds,
+                        $state,
+                    );
                     $days[$occasion->day][] = Span::ofBand(
                         $band,
                         new Decision(
                             Decision::HOLIDAY,
                             $occasion->day,
                             $band,
-                            $occasion->name(),
-                            $calendar->id,
-                            $calendar->name,
+                            new Origin($occasion->name(), $calendar->id, $calendar->name),
                         ),
                     );
                 }

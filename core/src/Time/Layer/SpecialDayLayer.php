@@ -6,6 +6,7 @@ namespace Meandros\Core\Time\Layer;
 
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\Decision;
+use Meandros\Core\Time\Origin;
 use Meandros\Core\Time\SpecialDay;
 use Meandros\Core\Time\TimeOfDay;
 
@@ -48,6 +49,6 @@ final readonly class SpecialDayLayer implements Layer
 
     private static function decision(SpecialDay $special, ?Band $band): Decision
     {
-        return new Decision(Decision::SPECIAL_DAY, $special->day, $band, $special->name);
+        return new Decision(Decision::SPECIAL_DAY, $special->day, $band, new Origin($special->name));
     }
 }

@@ -61,18 +61,18 @@ final class WeekLayer implements Layer
     {
         $season = $this->seasonOn($day);
 
-        return null === $season ? null : $this->hours->seasons[$season];
+        return null === $season ? null : $this->hours->dated->seasons[$season];
     }
 
     /** @return int|null which of the seasons: two may have the same name */
     private function seasonOn(int $day): ?int
     {
-        if ([] === $this->hours->seasons) {
+        if ([] === $this->hours->dated->seasons) {
             return null;
         }
         if (!\array_key_exists($day, $this->seasons)) {
             $this->seasons[$day] = null;
-            foreach ($this->hours->seasons as $i => $season) {
+            foreach ($this->hours->dated->seasons as $i => $season) {
                 if ($season->span->contains($day)) {
                     $this->seasons[$day] = $i;
                 }

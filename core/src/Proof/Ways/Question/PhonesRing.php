@@ -55,9 +55,9 @@ final class PhonesRing implements Question
             $what->rung,
             static fn(Rung $one): bool => !isset($open[$one->phone->id]) && Rung::NOT_REACHED !== $one->outcome,
         );
-        $rang = array_values(array_filter($others, static fn(Rung $one): bool => null !== $one->rings));
+        $rang = array_values(array_filter($others, static fn(Rung $one): bool => null !== $one->times->rings));
 
-        return [] === $others || null !== $what->turn ? '' : RingResult::exit($rang, array_values($others));
+        return [] === $others || null !== $what->why->turn ? '' : RingResult::exit($rang, array_values($others));
     }
 
     public function answers(Asking $at): array
@@ -102,7 +102,7 @@ final class PhonesRing implements Question
     /** Of phones that ring one after the other, the first of those of which it is open what they do. */
     public function since(Asking $at): int
     {
-        $dialled = array_map(static fn(Rung $rung): int => $rung->from, array_values($this->open($at)));
+        $dialled = array_map(static fn(Rung $rung): int => $rung->times->from, array_values($this->open($at)));
 
         return [] === $dialled ? $at->since : min($dialled) - $at->stand()->walk->second();
     }
@@ -146,7 +146,7 @@ final class PhonesRing implements Question
     {
         \assert($at->what instanceof Ringing);
 
-        return null === $at->what->turn
+        return null === $at->what->why->turn
             ? $open
             : array_filter($open, static fn(Rung $rung): bool => null !== $rung->phone->outside?->mailbox);
     }
@@ -201,7 +201,7 @@ final class PhonesRing implements Question
         foreach ($at->what->rung as $rung) {
             $phone = $rung->phone->id;
             $isSaid = self::isKept($at, $phone) || $at->acts->says($phone);
-            null === $rung->rings || $isSaid || ($open[$phone] = $rung);
+            null === $rung->times->rings || $isSaid || ($open[$phone] = $rung);
         }
 
         return $open;
@@ -237,9 +237,9 @@ final class PhonesRing implements Question
         $first = null;
         $seconds = 0;
         foreach ($run->walk->rung() as $rung) {
-            if ($rung->phone->id === $phone && null !== $rung->rings) {
-                $first ??= $rung->rings;
-                $seconds += $rung->seconds();
+            if ($rung->phone->id === $phone && null !== $rung->times->rings) {
+                $first ??= $rung->times->rings;
+                $seconds += $rung->times->seconds();
             }
         }
 
@@ -274,13 +274,13 @@ final class PhonesRing implements Question
      */
     private static function asLateAsTheyCan(Asking $at, array $open): array
     {
-        uasort($open, static fn(Rung $one, Rung $other): int => $one->from <=> $other->from);
+        uasort($open, static fn(Rung $one, Rung $other): int => $one->times->from <=> $other->times->from);
         $alike = [];
         $first = reset($open) ?: null;
         foreach ($open as $phone => $rung) {
             $window =
-                $rung->from === $first?->from
-                    ? $rung->seconds()
+                $rung->times->from === $first?->times->from
+                    ? $rung->times->seconds()
                     : self::window($at->try(Acts::ringing($alike, $at->since)), $phone)[1] ?? 0;
             $alike[$phone] = new PhoneAssumption($phone, Behaviour::Refuses, max(0, $window - 1));
         }
@@ -300,7 +300,7 @@ final class PhonesRing implements Question
     {
         $alike = [];
         foreach ($open as $phone => $rung) {
-            $after = Behaviour::Refuses === $does ? min($seconds, max(0, $rung->seconds() - 1)) : null;
+            $after = Behaviour::Refuses === $does ? min($seconds, max(0, $rung->times->seconds() - 1)) : null;
             $alike[$phone] = new PhoneAssumption($phone, $does, $after);
         }
 

@@ -142,14 +142,17 @@ final class QueueStands implements Question
         $phones = [];
         foreach ($run->walk->rung() as $rung) {
             $isKept = 0 === $at->since && isset($at->stand()->now[$rung->phone->id]);
-            null === $rung->rings || $isKept || ($phones[$rung->phone->id] ??= $rung);
+            null === $rung->times->rings || $isKept || ($phones[$rung->phone->id] ??= $rung);
         }
         $settled = Acts::settling(array_keys($phones));
-        $asked = min([\PHP_INT_MAX, ...array_map(static fn(Rung $one): int => $one->from, array_values($phones))]);
+        $asked = min([
+            \PHP_INT_MAX,
+            ...array_map(static fn(Rung $one): int => $one->times->from, array_values($phones)),
+        ]);
         $takes = [];
         if (null !== $run->ending && [] !== $phones) {
             // A phone that answers by itself, or its own mailbox after a while.
-            $until = max(array_map(static fn(Rung $one): int => $one->until, array_values($phones)));
+            $until = max(array_map(static fn(Rung $one): int => $one->times->until, array_values($phones)));
             $takes[] = [$settled, $until - $asked];
         }
         foreach ($phones as $phone => $rung) {
@@ -161,7 +164,7 @@ final class QueueStands implements Question
                         $at->since,
                     ),
                 );
-                $takes[] = [$acts, (int) $rung->rings - $asked];
+                $takes[] = [$acts, (int) $rung->times->rings - $asked];
             }
         }
         foreach ($takes as [$acts, $seconds]) {

@@ -11,7 +11,7 @@ use Meandros\Core\Reading\Limits;
 use Meandros\Core\Value\Copied;
 
 /** How calls reach somebody: their phones, the rules by which those ring, and the mailbox where they do not answer. */
-final readonly class Reach
+final readonly class ReachedBy
 {
     use Copied;
 

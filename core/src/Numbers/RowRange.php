@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Numbers;
+
+/** What a row of a file of numbers is about: a number, or a block of them. */
+final readonly class RowRange
+{
+    /**
+     * @param string|null $last      of a block; null where the file has no such column
+     * @param string      $extension that the first number is for
+     */
+    public function __construct(public string $number, public ?string $last = null, public string $extension = '') {}
+}
