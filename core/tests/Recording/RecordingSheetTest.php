@@ -115,7 +115,8 @@ final class RecordingSheetTest extends TestCase
         );
         self::assertSame(
             'Odile, français',
-            SheetOnPaper::of($plan, RecordingSheet::of($plan, new SheetWish()), 'fr', 20783)->chapters[2]->heading->text,
+            SheetOnPaper::of($plan, RecordingSheet::of($plan, new SheetWish()), 'fr', 20783)->chapters[2]->heading
+                ->text,
         );
     }
 
