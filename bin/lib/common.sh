@@ -330,11 +330,12 @@ start_server() {
   # A socket's path is limited to 107 characters.
   [ ${#socket} -gt 95 ] && socket=/tmp/meandros-$(printf '%s' "$RUN" | sha256sum | cut -c1-12).sock
   if is_root; then chown -R "$user" "$RUN/temp" "$ROOT/var/log"; fi
-  local user_line= pool= fpm_flag= php_changed= web_changed=
-  if is_root; then user_line="user $user;"; pool="user = $user\\ngroup = $user\\nlisten.owner = $user\\n"; fi
+  local user_line= pool= nice= fpm_flag= php_changed= web_changed=
+  # Only a master process of root may give priorities.
+  if is_root; then nice='process.priority = 10'; user_line="user $user;"; pool="user = $user\\ngroup = $user\\nlisten.owner = $user\\n"; fi
   pool="${pool}env[DATABASE_URL] = \"${DATABASE_URL//&/\\&}\"\\nenv[APP_SECRET] = \"$APP_SECRET\"\\nenv[APP_ENV] = prod\\nenv[APP_DEBUG] = 0\\nenv[MEANDROS_BUILD] = $MEANDROS_BUILD"
   [ "$user" = root ] && fpm_flag=-R
-  fill() { sed -e "s|@ROOT@|$ROOT|g; s|@RUN@|$RUN|g; s|@SOCKET@|$socket|g; s|@HTTP_PORT@|$HTTP_PORT|g; s|@POOL@|$pool|; s|@USER@|$user|g; s|@BUILD@|$MEANDROS_BUILD|g" "$ROOT/bin/lib/$1"; }
+  fill() { sed -e "s|@ROOT@|$ROOT|g; s|@RUN@|$RUN|g; s|@SOCKET@|$socket|g; s|@HTTP_PORT@|$HTTP_PORT|g; s|@POOL@|$pool|; s|@NICE@|$nice|; s|@USER@|$user|g; s|@BUILD@|$MEANDROS_BUILD|g" "$ROOT/bin/lib/$1"; }
   problems | written "$RUN/problems.conf" && web_changed=1
   fill fastcgi.conf | written "$RUN/fastcgi.conf" && web_changed=1
   { echo "$user_line"; fill nginx.conf; } | written "$RUN/nginx.conf" && web_changed=1

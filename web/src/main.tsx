@@ -4,6 +4,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App';
+import { MomentProvider } from './moment/useMoment';
+import { PlanProvider } from './plan/usePlan';
 
 const queries = new QueryClient({
     defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true, staleTime: 5000 } },
@@ -13,7 +15,11 @@ if (root) {
     createRoot(root).render(
         <QueryClientProvider client={queries}>
             <BrowserRouter>
-                <App />
+                <MomentProvider>
+                    <PlanProvider>
+                        <App />
+                    </PlanProvider>
+                </MomentProvider>
             </BrowserRouter>
         </QueryClientProvider>,
     );

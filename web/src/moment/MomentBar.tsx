@@ -1,11 +1,11 @@
 import { Button, Input, Popover, Select } from 'antd';
 import { useEffect, useMemo } from 'react';
 import { useEditions } from '../editions/useEditions';
-import { ALL_KINDS, KINDS } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
 import { AssumptionsEditor } from './AssumptionsEditor';
 import { assumptionsInWords } from './assumptionsInWords';
 import { ClockInput } from './ClockInput';
+import { NumberCalled } from './NumberCalled';
 import { useMomentZone } from './useAnswer';
 import { nowIn, useMoment } from './useMoment';
 
@@ -29,47 +29,13 @@ export function MomentBar() {
     const siteZones = (plan?.all('site') ?? []).map((site) => site.zone).join(' ');
     const zones = useMemo(() => zoneOptions(siteZones.split(' ').filter(Boolean), zone), [siteZones, zone]);
     const [date = '', time = ''] = moment.at.split('T');
-    const options = numbers
-        .filter((one) => !one.number.endsWith('*'))
-        .map((one) => ({
-            value: one.number,
-            label: `${one.name} · ${plan?.plan.international[one.number] ?? one.number}`,
-            name: one.name,
-        }));
-    const extensions = (plan?.all('person') ?? [])
-        .filter((one) => one.extension)
-        .map((one) => ({ value: one.extension, label: `${one.name} · ${one.extension}`, name: one.name }));
-    const codes = (plan?.all('hours') ?? []).flatMap((hours) =>
-        hours.codes.map((code) => ({
-            value: code.code,
-            label: `${code.code} · ${code.state === null ? `lifts what is forced on ${hours.name}` : `${hours.name}: ${hours.states.find((one) => one.key === code.state)?.name}`}`,
-            name: code.code,
-        })),
-    );
-    const straight = ALL_KINDS.filter((kind) => KINDS[kind].takesCalls).flatMap((kind) =>
-        (plan?.all(kind) ?? []).map(({ id, name }) => ({ value: id, label: `${name} · ${KINDS[kind].one}`, name })),
-    );
     const setAt = (nextDate: string, nextTime: string) =>
         nextDate && nextTime && change({ at: `${nextDate}T${nextTime.length === 5 ? `${nextTime}:00` : nextTime}` });
 
     return (
         <section className="moment" aria-label="Trial call">
             <span>A call to</span>
-            <Select
-                aria-label="Number called"
-                className="to"
-                optionLabelProp="name"
-                showSearch={{ optionFilterProp: 'label' }}
-                value={moment.to || null}
-                popupMatchSelectWidth={300}
-                options={[
-                    { label: 'Numbers', title: 'Numbers', options },
-                    { label: 'Extensions', title: 'Extensions', options: extensions },
-                    { label: 'Straight to', title: 'Straight to, by no number', options: straight },
-                    ...(codes.length > 0 ? [{ label: 'Codes', title: 'Codes', options: codes }] : []),
-                ]}
-                onChange={(to) => change({ to })}
-            />
+            <NumberCalled />
             <span>from</span>
             <Input
                 aria-label="Caller"

@@ -1,4 +1,4 @@
-import type { PlanIndex } from '../plan/usePlan';
+import type { PlanIndex } from '../plan/seenPlan';
 import { type Assumed, keyPresses, type Moment } from './useMoment';
 
 /** Of more phones it is said how many there are. */

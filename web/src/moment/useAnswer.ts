@@ -2,7 +2,7 @@ import { keepPreviousData, type QueryClient, useQuery } from '@tanstack/react-qu
 import { api, ask } from '../api/client';
 import type { Element, HoursState, NumberElement, Trace, TrialCall } from '../api/types';
 import { useOverrideStamp } from '../overrides/useOverrides';
-import { draftOf, indexOf, usePlan } from '../plan/usePlan';
+import { draftOf, usePlan } from '../plan/usePlan';
 import { useCalm } from '../ui/useCalm';
 import { useLiveStamp } from './useLiveStamp';
 import { toTrialCall, useMoment } from './useMoment';
@@ -51,7 +51,7 @@ export function askAhead(queries: QueryClient, early?: Promise<Trace>): void {
     if (!draft || !shown) return;
     const [call, live] = shown;
     queries.prefetchQuery({
-        queryKey: ['answer', call, indexOf(draft).stamp, live],
+        queryKey: ['answer', call, draft.revision, live],
         queryFn: () => early?.catch(() => askAnswer(call)) ?? askAnswer(call),
         retry: false,
     });

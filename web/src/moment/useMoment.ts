@@ -1,4 +1,4 @@
-import { useCallback, useMemo } from 'react';
+import { createContext, createElement, type ReactNode, useCallback, useContext, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Acts, PhoneAssumption, Status, TrialCall } from '../api/types';
 
@@ -92,7 +92,27 @@ export interface Moment {
     parked: { takenAfter: number | null; by: string | null; taken: string[] };
 }
 
-export function useMoment() {
+interface Bar {
+    moment: Moment;
+    change: (part: Partial<Moment> | ((now: Moment) => Partial<Moment>)) => void;
+    /** The address's parameters, with their question mark. */
+    search: string;
+}
+
+const MomentContext = createContext<Bar>({
+    moment: readMoment(new URLSearchParams()),
+    change: () => undefined,
+    search: '',
+});
+
+/** Reads the address once for all who look at the moment. */
+export function MomentProvider({ children }: { children: ReactNode }) {
+    return createElement(MomentContext, { value: useAddress() }, children);
+}
+
+export const useMoment = () => useContext(MomentContext);
+
+function useAddress(): Bar {
     const [params, setParams] = useSearchParams();
     const text = params.toString();
     // biome-ignore lint/correctness/useExhaustiveDependencies: the text stands for the parameters
@@ -110,7 +130,7 @@ export function useMoment() {
         [setParams],
     );
 
-    return { moment, change, search: text ? `?${text}` : '' };
+    return useMemo(() => ({ moment, change, search: text ? `?${text}` : '' }), [moment, change, text]);
 }
 
 const NAMES = new Set([

@@ -8,7 +8,8 @@ import { EndingIcon, endingLabel } from '../call/EndingIcon';
 import { useLiveStamp } from '../moment/useLiveStamp';
 import { toTrialCall, useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
-import { type PlanIndex, usePlan } from '../plan/usePlan';
+import type { PlanIndex } from '../plan/seenPlan';
+import { usePlan } from '../plan/usePlan';
 import { type Column, LongTable } from '../ui/LongTable';
 import { PhoneNumberText } from '../ui/PhoneNumberField';
 import { useCalm } from '../ui/useCalm';
@@ -68,7 +69,7 @@ function namesIn(plan: PlanIndex | undefined) {
     return {
         target: (number: NumberElement) => plan?.find(number.target),
         site: (number: NumberElement) => plan?.get('site', number.site)?.name ?? '',
-        international: (number: NumberElement) => plan?.plan.international[number.number] ?? number.number,
+        international: (number: NumberElement) => plan?.international(number.number) ?? number.number,
     };
 }
 

@@ -29,7 +29,7 @@ export function NumbersScreen() {
             searchable={(number) => `${number.number} ${plan?.find(number.target)?.name ?? ''}`}
             note={(number) => (
                 <>
-                    {plan?.plan.international[number.number] ?? <PhoneNumberText number={number.number} />}
+                    {plan?.international(number.number) ?? <PhoneNumberText number={number.number} />}
                     {number.block && `–${number.block.last.slice(-3)}`} → <Leads number={number} />
                 </>
             )}

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Element, Plan } from '../api/types';
 import { KINDS, newElement, usualSite } from './kinds';
-import { indexOf } from './usePlan';
+import { indexOf } from './seenPlan';
 
 const site = (id: string, name: string): Element => ({
     id,

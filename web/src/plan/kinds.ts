@@ -1,6 +1,6 @@
 import { LIMITS } from '../api/limits';
 import type { Element, Kind, Of, Site } from '../api/types';
-import type { PlanIndex } from './usePlan';
+import type { PlanIndex } from './seenPlan';
 
 /** What a new element is made of beside its kind and its name. */
 type Fields<K extends Kind> = Omit<Of<K>, 'id' | 'kind' | 'name'>;

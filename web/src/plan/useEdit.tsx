@@ -5,7 +5,8 @@ import { api, ask, newKey, RefusedError } from '../api/client';
 import type { Change, Element, Kind, Problem } from '../api/types';
 import { askAhead, askEarly } from '../moment/useAnswer';
 import { newElement } from './kinds';
-import { draftOf, dropFetches, type PlanIndex, patchDraft } from './usePlan';
+import type { PlanIndex } from './seenPlan';
+import { draftOf, dropFetches, patchDraft } from './usePlan';
 import { allWritten, useWrite, write } from './writes';
 
 /** How a change is sent: the same key and revision say that it is the same request once more. */

@@ -1,71 +1,91 @@
-import { type QueryClient, useQuery } from '@tanstack/react-query';
+import {
+    notifyManager,
+    type QueryClient,
+    QueryObserver,
+    replaceEqualDeep,
+    useQuery,
+    useQueryClient,
+} from '@tanstack/react-query';
+import {
+    createContext,
+    createElement,
+    type ReactNode,
+    useContext,
+    useLayoutEffect,
+    useState,
+    useSyncExternalStore,
+} from 'react';
 import { api, ask, RefusedError } from '../api/client';
 import type { Change, Element, Kind, Of, Outlined, Plan } from '../api/types';
 import { useMoment } from '../moment/useMoment';
-
-/** The outline of a plan, with its elements by id and by kind. */
-export interface PlanIndex {
-    plan: Plan;
-    /** Grows with every edit: answers are asked for again when it does. */
-    stamp: number;
-    find: (id: string | null | undefined) => Outlined | undefined;
-    get: <K extends Kind>(kind: K, id: string | null | undefined) => Outlined<K> | undefined;
-    all: <K extends Kind>(kind: K) => Outlined<K>[];
-}
-
-/** One index per plan, whoever asks for it: lists of thousands would make thousands otherwise. */
-const indexes = new WeakMap<Plan, PlanIndex>();
-
-export function indexOf(plan: Plan): PlanIndex {
-    const made = indexes.get(plan) ?? index(plan);
-    indexes.set(plan, made);
-    return made;
-}
-
-function index(plan: Plan): PlanIndex {
-    const byId = new Map(plan.elements.map((element) => [element.id, element]));
-    const byKind = new Map<Kind, Outlined[]>();
-    const find = (id: string | null | undefined) => (id ? byId.get(id) : undefined);
-    const order = new Intl.Collator('en', { numeric: true });
-    return {
-        plan,
-        stamp: plan.revision,
-        find,
-        get: <K extends Kind>(kind: K, id: string | null | undefined) => {
-            const element = find(id);
-            return element?.kind === kind ? (element as Outlined<K>) : undefined;
-        },
-        all: <K extends Kind>(kind: K) => {
-            const sorted =
-                byKind.get(kind) ??
-                plan.elements.filter((element) => element.kind === kind).sort((a, b) => order.compare(a.name, b.name));
-            byKind.set(kind, sorted);
-            return sorted as Outlined<K>[];
-        },
-    };
-}
+import { indexOf, type PlanIndex, SeenPlan } from './seenPlan';
 
 const planKey = (which: string) => ['plan', which];
 
-/** The plan that the moment bar looks at: the draft, what is live, or an edition. */
-export function usePlan(): PlanIndex | undefined {
-    const { moment } = useMoment();
-    return usePlanOf(moment.in);
-}
-
-function usePlanOf(which: string): PlanIndex | undefined {
-    const query = usePlanQuery(which);
-    return query.data ? indexOf(query.data) : undefined;
-}
+/** What is the same in an element stays the same: only what changed is drawn anew. */
+const sharing = (plan: Plan, find: PlanIndex['find']): Plan => ({
+    ...plan,
+    elements: plan.elements.map((element) => replaceEqualDeep(find(element.id), element)),
+});
 
 /** Fetched once, then kept up to date by what every write answers; coming back to the window looks for others' writes. */
-function usePlanQuery(which: string) {
-    return useQuery({
-        queryKey: planKey(which),
-        queryFn: () => ask(api.GET('/api/plans/{which}/outline', { params: { path: { which } } })) as Promise<Plan>,
-        staleTime: Number.POSITIVE_INFINITY,
-        refetchOnWindowFocus: 'always',
-    });
+const planQuery = (which: string) => ({
+    queryKey: planKey(which),
+    queryFn: async ({ client }: { client: QueryClient }) => {
+        const plan = (await ask(api.GET('/api/plans/{which}/outline', { params: { path: { which } } }))) as Plan;
+        const before = client.getQueryData<Plan>(planKey(which));
+        return before ? sharing(plan, indexOf(before).find) : plan;
+    },
+    staleTime: Number.POSITIVE_INFINITY,
+    refetchOnWindowFocus: 'always' as const,
+    // Element by element, here: an edit has them shared already.
+    structuralSharing: false,
+});
+
+/** The plan that the moment bar looks at, for whoever shows a part of it. */
+class PlanOfBar {
+    private which = '';
+    private plan: Plan | undefined;
+    private readonly told = new Set<() => void>();
+
+    of = (which: string) => (which === this.which ? this.plan : undefined);
+
+    set(which: string, plan: Plan | undefined): void {
+        if (which === this.which && plan === this.plan) return;
+        [this.which, this.plan] = [which, plan];
+        for (const tell of this.told) tell();
+    }
+
+    subscribe = (tell: () => void) => {
+        this.told.add(tell);
+        return () => {
+            this.told.delete(tell);
+        };
+    };
+}
+
+const PlanContext = createContext(new PlanOfBar());
+
+export function PlanProvider({ children }: { children: ReactNode }) {
+    const which = useMoment().moment.in;
+    const queries = useQueryClient();
+    const [held] = useState(() => new PlanOfBar());
+    useLayoutEffect(() => {
+        const observer = new QueryObserver(queries, planQuery(which));
+        // Together with what else is told: an edit is drawn with its answer.
+        const stop = observer.subscribe(notifyManager.batchCalls(({ data }) => held.set(which, data)));
+        held.set(which, observer.getCurrentResult().data);
+        return stop;
+    }, [queries, which, held]);
+    return createElement(PlanContext, { value: held }, children);
+}
+
+/** The plan that the moment bar looks at: the draft, what is live, or an edition. Whoever looks at a part of it is drawn anew when that part is another. */
+export function usePlan(): PlanIndex | undefined {
+    const which = useMoment().moment.in;
+    const held = useContext(PlanContext);
+    const [seen] = useState(() => new SeenPlan());
+    return useSyncExternalStore(held.subscribe, () => seen.of(held.of(which)));
 }
 
 /** Milliseconds after which a body that could not be fetched is asked for again. */
@@ -90,7 +110,7 @@ export function useBody<K extends Kind>(kind: K, id: string | null | undefined):
     const plan = usePlan();
     const outlined: Outlined | undefined = plan?.get(kind, id);
     const query = useQuery({
-        ...bodyQuery(moment.in, id ?? '', plan?.plan.revisions[id ?? ''] ?? 0),
+        ...bodyQuery(moment.in, id ?? '', plan?.revision(id) ?? 0),
         enabled: outlined !== undefined && !isWhole(outlined),
         // What somebody else wrote comes in its place; another element does not.
         placeholderData: (before) => (before?.id === id ? before : undefined),
@@ -108,7 +128,7 @@ export function bodyOf(queries: QueryClient, id: string): Promise<Element> {
 
 export function usePlanError(): Error | null {
     const { moment } = useMoment();
-    return usePlanQuery(moment.in).error;
+    return useQuery(planQuery(moment.in)).error;
 }
 
 export function draftOf(queries: QueryClient): Plan | undefined {
@@ -130,10 +150,11 @@ export function patchDraft(queries: QueryClient, change: Change): void {
     queries.setQueryData<Plan>(planKey('draft'), (plan) => {
         if (!plan) return plan;
         const revisions = { ...plan.revisions };
+        const { find } = indexOf(plan);
         const kept = plan.elements.filter((element) => !(element.id in change.elements));
         for (const [id, element] of Object.entries(change.elements)) {
             if (element) {
-                kept.push(element);
+                kept.push(replaceEqualDeep(find(id), element));
                 revisions[id] = change.revision;
             } else delete revisions[id];
         }

@@ -48,7 +48,8 @@ export function ElementPicker({
     const groups = kinds.map((kind) => ({
         label: KINDS[kind].many,
         title: KINDS[kind].many,
-        options: (open ? plan.all(kind) : plan.all(kind).filter((element) => element.id === value))
+        options: (open ? plan.all(kind) : [plan.get(kind, value)])
+            .filter((element) => element !== undefined)
             .filter((element) => !exclude.includes(element.id))
             .map((element) => ({ value: element.id, label: element.name })),
     }));

@@ -1,5 +1,5 @@
 import type { HoursOutline, Step } from '../../api/types';
-import type { PlanIndex } from '../../plan/usePlan';
+import type { PlanIndex } from '../../plan/seenPlan';
 import { again } from './again';
 import { caller } from './caller';
 import { directory } from './directory';

@@ -1,6 +1,6 @@
 import type { ComponentType } from 'react';
 import type { HoursOutline, Step } from '../../api/types';
-import type { PlanIndex } from '../../plan/usePlan';
+import type { PlanIndex } from '../../plan/seenPlan';
 
 export type StepOf<K extends Step['do']> = Extract<Step, { do: K }>;
 

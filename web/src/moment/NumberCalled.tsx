@@ -1,0 +1,77 @@
+import { Select } from 'antd';
+import { useState } from 'react';
+import { ALL_KINDS, KINDS } from '../plan/kinds';
+import type { PlanIndex } from '../plan/seenPlan';
+import { usePlan } from '../plan/usePlan';
+import { useMoment } from './useMoment';
+
+interface Choice {
+    value: string;
+    label: string;
+    /** Shown once it is chosen. */
+    name: string;
+}
+
+/** What is dialled: a number, an extension, a code; or what is tried straight. */
+export function NumberCalled() {
+    const { moment, change } = useMoment();
+    const plan = usePlan();
+    const [isOpen, setOpen] = useState(false);
+    // Closed, it needs what is chosen only: a plan may have thousands of numbers, and the bar is on every screen.
+    const groups = plan ? choices(plan, isOpen ? () => true : (one) => one === moment.to) : [];
+
+    return (
+        <Select
+            aria-label="Number called"
+            className="to"
+            optionLabelProp="name"
+            showSearch={{ optionFilterProp: 'label' }}
+            value={moment.to || null}
+            popupMatchSelectWidth={300}
+            open={isOpen}
+            onOpenChange={setOpen}
+            options={groups}
+            onChange={(to) => change({ to })}
+        />
+    );
+}
+
+function choices(plan: PlanIndex, isWanted: (value: string) => boolean) {
+    const numbers = plan
+        .all('number')
+        .filter((one) => !one.number.endsWith('*') && isWanted(one.number))
+        .map(
+            (one): Choice => ({
+                value: one.number,
+                label: `${one.name} · ${plan.international(one.number) ?? one.number}`,
+                name: one.name,
+            }),
+        );
+    const extensions = plan
+        .all('person')
+        .filter((one) => one.extension && isWanted(one.extension))
+        .map((one): Choice => ({ value: one.extension, label: `${one.name} · ${one.extension}`, name: one.name }));
+    const straight = ALL_KINDS.filter((kind) => KINDS[kind].takesCalls).flatMap((kind) =>
+        plan
+            .all(kind)
+            .filter((one) => isWanted(one.id))
+            .map(({ id, name }): Choice => ({ value: id, label: `${name} · ${KINDS[kind].one}`, name })),
+    );
+    const codes = plan.all('hours').flatMap((hours) =>
+        hours.codes
+            .filter((code) => isWanted(code.code))
+            .map(
+                (code): Choice => ({
+                    value: code.code,
+                    label: `${code.code} · ${code.state === null ? `lifts what is forced on ${hours.name}` : `${hours.name}: ${hours.states.find((one) => one.key === code.state)?.name}`}`,
+                    name: code.code,
+                }),
+            ),
+    );
+    return [
+        { label: 'Numbers', title: 'Numbers', options: numbers },
+        { label: 'Extensions', title: 'Extensions', options: extensions },
+        { label: 'Straight to', title: 'Straight to, by no number', options: straight },
+        { label: 'Codes', title: 'Codes', options: codes },
+    ].filter((group) => group.options.length > 0);
+}
