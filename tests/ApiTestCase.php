@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Tests;
 
 use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Plan;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Entity\EditState;
@@ -18,6 +19,7 @@ abstract class ApiTestCase extends WebTestCase
     protected const DEMO = __DIR__ . '/../demo/ternwick-ferries.json';
     protected const BOOKINGS = '+441632960110';
 
+    private static ?Plan $demo = null;
     private KernelBrowser $client;
     private int $status = 0;
     /** @var array<string, list<string>> */
@@ -27,9 +29,9 @@ abstract class ApiTestCase extends WebTestCase
     {
         $this->client = self::createClient();
         $this->client->disableReboot();
-        self::getContainer()
-            ->get(Draft::class)
-            ->replaceAll(PlanCodec::decode((string) file_get_contents(self::DEMO)), 'Demo', null, EditState::Dropped);
+        // It is read once for all: plans never change.
+        self::$demo ??= PlanCodec::decode((string) file_get_contents(self::DEMO));
+        self::getContainer()->get(Draft::class)->replaceAll(self::$demo, 'Demo', null, EditState::Dropped);
         self::getContainer()
             ->get(Editions::class)
             ->publish('First', null, despite: static fn(): array => ['exp_port_sleeps' => 'It was so.']);

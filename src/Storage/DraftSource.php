@@ -20,6 +20,8 @@ final class DraftSource implements ElementSource
     private const MOST_LATELY = 400;
     /** So many are fetched one by one. */
     private const FEW = 2;
+    /** Whoever asks for more mentions than these that nobody put by asks for many more. */
+    private const MOST_MENTIONS = 24;
     /** Where edits wrote more elements than these, what was looked at before is looked at again. */
     private const MOST_WRITTEN = 500;
 
@@ -40,6 +42,8 @@ final class DraftSource implements ElementSource
     private bool $wasAskedLately = false;
     /** Whether all of it was read: that is too much to share. */
     private bool $isWhole = false;
+    private bool $areAllMentions = false;
+    private int $mentionsMissed = 0;
 
     /** @param string $name of the database's draft in shared memory */
     public function __construct(
@@ -115,16 +119,22 @@ final class DraftSource implements ElementSource
 
     public function mentioning(string $text): array
     {
-        if (!isset($this->mentions[$text])) {
-            /** @var list<string>|null $kept */
-            $kept = $this->kept('m.' . $text);
-            if (null === $kept) {
-                $this->askLately();
-            }
-            $this->mentions[$text] ??= $kept ?? $this->readMentions([$text])[$text];
+        if (isset($this->mentions[$text]) || $this->areAllMentions) {
+            return $this->mentions[$text] ?? [];
         }
+        /** @var list<string>|null $kept */
+        $kept = $this->isWhole ? null : $this->kept('m.' . $text);
+        if (null !== $kept) {
+            return $this->mentions[$text] = $kept;
+        }
+        if ($this->isWhole || ++$this->mentionsMissed > self::MOST_MENTIONS) {
+            $this->readAllMentions();
 
-        return $this->mentions[$text];
+            return $this->mentions[$text] ?? [];
+        }
+        $this->askLately();
+
+        return $this->mentions[$text] ??= $this->readMentions([$text])[$text];
     }
 
     public function shelf(array $ids, string $more): SharedBlocks
@@ -297,6 +307,27 @@ final class DraftSource implements ElementSource
         }
 
         return $mentions;
+    }
+
+    private function readAllMentions(): void
+    {
+        // Put in order here: of a draft that was just brought in, the database does not know yet how to join so many.
+        $rows = $this->database->executeQuery(
+            'SELECT draft.revision, e.id, NULL AS mention FROM draft, (SELECT id FROM draft_element ORDER BY kind, name, id) AS e UNION ALL SELECT draft.revision, element_id, mention FROM draft, draft_mention',
+        );
+        $byElement = $mentions = [];
+        /** @var array{int, string, string|null} $row */
+        foreach ($rows->iterateNumeric() as $row) {
+            $this->demand($row[0]);
+            $byElement[$row[1]] ??= [];
+            null === $row[2] || ($byElement[$row[1]][] = $row[2]);
+        }
+        foreach ($byElement as $id => $texts) {
+            foreach ($texts as $text) {
+                $mentions[$text][] = (string) $id;
+            }
+        }
+        [$this->mentions, $this->areAllMentions] = [$mentions, true];
     }
 
     /** @param array<mixed> $row the draft's revision, id, kind, body and revision */
