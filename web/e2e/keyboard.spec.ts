@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
+import { axeClean } from './axe';
 import { address, saved, sentence, startOver } from './helpers';
 
 test.beforeEach(({ request }) => startOver(request));
@@ -86,13 +87,27 @@ test('the clock takes times as people type them, and steps by a quarter of an ho
     await expect(page.locator('.now')).toContainText('Open');
     await time.fill('19.59.59');
     await time.press('Enter');
-    await time.fill('19:59:59');
-    await time.press('Enter');
     await expect(time).toHaveValue('19:59:59');
     await expect(page.locator('.now')).toContainText('until Mon 23 Nov 2026 20:00');
+    // One that is none stays, and says why, until it is typed anew.
     await time.fill('25:00');
     await time.press('Enter');
+    await expect(page.getByRole('alert')).toHaveText('“25:00” is no time of day: write 9, 930 or 17:30.');
+    await expect(time).toHaveValue('25:00');
+    await expect(time).toHaveAttribute('aria-invalid', 'true');
+    await axeClean(page, '.moment');
+    await time.press('Escape');
     await expect(time).toHaveValue('19:59:59');
+    await expect(page.getByRole('alert')).toHaveCount(0);
+    await page.getByText('Bands in figures').click();
+    const from = page.getByLabel('From', { exact: true }).first();
+    const before = await from.inputValue();
+    await from.fill('nine');
+    await from.press('Tab');
+    await expect(page.getByRole('alert')).toContainText('“nine” is no time of day');
+    await from.fill(before);
+    await from.press('Tab');
+    await expect(page.getByRole('alert')).toHaveCount(0);
 });
 
 test('colours are chosen and kept', async ({ page }) => {

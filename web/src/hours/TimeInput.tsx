@@ -1,6 +1,6 @@
 import { Input } from 'antd';
-import { useEffect, useState } from 'react';
-import { DAY_SECONDS, toSeconds, toTime, understandTime } from './bands';
+import { DAY_SECONDS, toSeconds, toTime } from './bands';
+import { useTimeText } from './useTimeText';
 
 /** A time of day as typed: 9, 930, 9:30, 17:30:15; an hour above 24 lies on the next day. */
 export function TimeInput({
@@ -14,27 +14,18 @@ export function TimeInput({
     disabled: boolean;
     onSave: (time: string) => void;
 }) {
-    const [text, setText] = useState(value);
-    useEffect(() => setText(value), [value]);
-    const commit = () => {
-        const time = understandTime(text);
-        if (time === null) setText(value);
-        else if (time !== value) onSave(time);
-    };
+    const { field, problem, about } = useTimeText(value, onSave);
     const seconds = toSeconds(value) ?? 0;
     return (
         <span className="time-input">
-            <Input
-                aria-label={label}
-                size="small"
-                style={{ width: 76 }}
-                value={text}
-                disabled={disabled}
-                onChange={(event) => setText(event.target.value)}
-                onBlur={commit}
-                onPressEnter={commit}
-            />
-            {seconds > DAY_SECONDS && <span className="quiet">= {toTime(seconds - DAY_SECONDS)} next day</span>}
+            <Input aria-label={label} size="small" style={{ width: 76 }} disabled={disabled} {...field} />
+            {problem ? (
+                <span id={about} className="alarm" role="alert">
+                    {problem}
+                </span>
+            ) : (
+                seconds > DAY_SECONDS && <span className="quiet">= {toTime(seconds - DAY_SECONDS)} next day</span>
+            )}
         </span>
     );
 }

@@ -33,7 +33,7 @@ export function toTime(seconds: number): string {
 /** A time as people type it: 9, 930, 9.30, 9:30, 17:30:15. */
 export function understandTime(text: string): string | null {
     const bare = /^(\d{1,2})(\d{2})?$/.exec(text.trim());
-    const seconds = toSeconds(bare ? `${bare[1]}:${bare[2] ?? '00'}` : text.replace('.', ':'));
+    const seconds = toSeconds(bare ? `${bare[1]}:${bare[2] ?? '00'}` : text.replaceAll('.', ':'));
     return seconds === null ? null : toTime(seconds);
 }
 
