@@ -24,6 +24,8 @@ test('a new line: a journey from a pattern, tried, and a number pointed at it, i
     await expect(sentence(page)).toContainText('Rings Dana Whitlock for 15 s, rings Port office for 20 s');
     await act(page.getByRole('link', { name: 'Numbers', exact: true }).click());
     await act(page.getByRole('link', { name: /^Groups \+44/ }).click());
+    // The number before it has such a field, too.
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Groups');
     await act(choose(page, 'Calls go to', 'Coach parties'));
     await saved(page);
     await act(page.getByRole('button', { name: 'Try a call to this number' }).click());

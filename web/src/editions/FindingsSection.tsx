@@ -5,9 +5,8 @@ import { Link } from 'react-router';
 import { api, ask } from '../api/client';
 import type { Finding, Kind, Settings } from '../api/types';
 import { nowIn, useMoment } from '../moment/useMoment';
-import { KINDS, newElement } from '../plan/kinds';
-import { useEdit } from '../plan/useEdit';
-import { usePlan } from '../plan/usePlan';
+import { KINDS } from '../plan/kinds';
+import { useSettings } from '../plan/useSettings';
 import { Field } from '../ui/Field';
 import { FixButton } from '../ui/Findings';
 import { dateWords } from '../ui/when';
@@ -110,16 +109,9 @@ type Silence = Settings['silences'][number];
 
 /** Changes what nobody wants to read of; the plan keeps it, and an undo takes it back. */
 function useSilences() {
-    const plan = usePlan();
-    const { save, add } = useEdit();
-    return (change: (silences: Silence[]) => Silence[]) => {
-        const [kept] = plan?.all('settings') ?? [];
-        if (kept) return save({ ...kept, silences: change(kept.silences) });
-        const settings = plan && (newElement('settings', 'Settings', plan) as Settings);
-        if (!settings) return undefined;
-        const first: Settings = { ...settings, silences: change([]) };
-        return add(first);
-    };
+    const settings = useSettings();
+    return (change: (silences: Silence[]) => Silence[]) =>
+        settings.change(({ silences }) => ({ silences: change(silences) }));
 }
 
 function SilenceButton({ finding }: { finding: Finding }) {

@@ -1,22 +1,13 @@
 import { LIMITS } from '../api/limits';
-import type { Settings } from '../api/types';
 import { useMoment } from '../moment/useMoment';
-import { newElement } from '../plan/kinds';
-import { useEdit } from '../plan/useEdit';
-import { usePlan } from '../plan/usePlan';
+import { useSettings } from '../plan/useSettings';
 import { Field } from '../ui/Field';
 import { NumberInput } from '../ui/NumberInput';
 
-/** What holds for the whole plan; a plan that says nothing goes by what is usual. */
 export function SettingsSheet() {
-    const plan = usePlan();
     const { moment } = useMoment();
-    const { save, add } = useEdit();
-    if (!plan) return null;
-    const [kept] = plan.all('settings');
-    const settings = kept ?? (newElement('settings', 'Settings', plan) as Settings);
-    const set = (part: Partial<Settings>) =>
-        kept ? save({ ...kept, ...part }) : add({ ...settings, ...part } as Settings);
+    const { settings, change } = useSettings();
+    if (!settings) return null;
     const disabled = moment.in !== 'draft';
     return (
         <section className="sheet" aria-label="Settings of the plan">
@@ -28,7 +19,7 @@ export function SettingsSheet() {
                 limits={LIMITS.settings.loudness}
                 value={settings.loudness}
                 disabled={disabled}
-                onSave={(loudness) => set({ loudness })}
+                onSave={(loudness) => change(() => ({ loudness }))}
             />
             <Setting
                 label="Waiting that is too long"
@@ -37,7 +28,7 @@ export function SettingsSheet() {
                 limits={LIMITS.settings.longestWait}
                 value={settings.longestWait}
                 disabled={disabled}
-                onSave={(longestWait) => set({ longestWait })}
+                onSave={(longestWait) => change(() => ({ longestWait }))}
             />
         </section>
     );

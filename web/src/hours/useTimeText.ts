@@ -1,4 +1,4 @@
-import { useEffect, useId, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { toSeconds, understandTime } from './bands';
 
 /**
@@ -10,18 +10,26 @@ export function useTimeText(shown: string, onSave: (time: string) => void, befor
     const [text, setText] = useState(shown);
     const [isWrong, setWrong] = useState(false);
     const about = useId();
+    const sent = useRef<string | null>(null);
+    // biome-ignore lint/correctness/useExhaustiveDependencies: another value alone is the reason
+    useEffect(() => {
+        // What was sent from here comes back a moment later: meanwhile something else may have been typed.
+        if (sent.current !== shown) reset();
+        sent.current = null;
+    }, [shown]);
     const reset = () => {
         setText(shown);
         setWrong(false);
     };
-    useEffect(reset, [shown]);
     const commit = () => {
         const time = understandTime(text);
         const isNone = time === null || (before !== undefined && (toSeconds(time) ?? before) >= before);
         setWrong(isNone);
         if (isNone) return;
         setText(time);
-        if (time !== shown) onSave(time);
+        if (time === shown) return;
+        sent.current = time;
+        onSave(time);
     };
     const type = (next: string) => {
         setText(next);

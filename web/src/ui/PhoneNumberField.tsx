@@ -85,7 +85,7 @@ function useUnderstood(text: string, country: string, site?: string) {
 
 /** A stored number for reading, with spaces. */
 export function PhoneNumberText({ number }: { number: string }) {
-    const known = usePlan()?.plan.international[number];
+    const known = usePlan()?.international(number);
     return known ? <span className="figures">{known}</span> : <AskedNumberText number={number} />;
 }
 
