@@ -38,14 +38,22 @@ execFileSync('node_modules/.bin/openapi-typescript', [`${work}/docs/openapi.yaml
 });
 
 // Limits of numbers and what stands there unasked, by definition and field: { min, max }, from the same schema.
+// What stands in a list is named after it ("answeringRule.stages"), one of several shapes after what tells it ("holidayRule.easter").
 const limits = {};
-for (const [name, node] of Object.entries(schema.$defs)) {
-    for (const [field, { minimum, maximum, default: usual }] of Object.entries(node.properties ?? {})) {
+function gather(name, node) {
+    for (const [field, part] of Object.entries(node.properties ?? {})) {
+        const { minimum, maximum, default: usual, items } = part;
+        if (items?.properties) gather(`${name}.${field}`, items);
         if (minimum === undefined && maximum === undefined) continue;
         limits[name] ??= {};
         limits[name][field] = { min: minimum, max: maximum, ...(usual === undefined ? {} : { usual }) };
     }
+    for (const shape of node.oneOf ?? []) {
+        const which = shape.properties?.on?.const;
+        if (which) gather(`${name}.${which}`, shape);
+    }
 }
+for (const [name, node] of Object.entries(schema.$defs)) gather(name, node);
 writeFileSync(
     'src/api/limits.ts',
     `// Made by types.mjs from core/schema/plan.schema.json.\nexport const LIMITS = ${JSON.stringify(limits, null, 4)} as const;\n`,

@@ -1,4 +1,5 @@
 import { Button, Checkbox, Select } from 'antd';
+import { LIMITS } from '../api/limits';
 import type { Day, HolidayRule } from '../api/types';
 import { DAY_NAMES, DAYS } from '../hours/bands';
 import { DateInput } from '../ui/DateInput';
@@ -90,8 +91,7 @@ function Easter({ rule, disabled, onChange }: Props<'easter'>) {
             <NumberInput
                 label="Days from Easter"
                 unit="days"
-                min={-100}
-                max={250}
+                {...LIMITS['holidayRule.easter'].days}
                 value={rule.days}
                 disabled={disabled}
                 onSave={(days) => onChange({ ...rule, days })}

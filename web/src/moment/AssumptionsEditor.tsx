@@ -5,6 +5,7 @@ import { QueueStateLine } from '../queues/QueueStateLine';
 import { NumberInput } from '../ui/NumberInput';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 import { RemoveButton } from '../ui/RowButtons';
+import { ASSUMED } from './assumedLimits';
 import { Meanwhile } from './Meanwhile';
 import { useAnswer } from './useAnswer';
 import { ASSUMED_STATUSES, type Assumed, isStatus, useMoment } from './useMoment';
@@ -161,8 +162,7 @@ function AssumedPhone({
                 <NumberInput
                     label={one.does === 'answers' ? 'Seconds until it is answered' : 'Seconds until it is refused'}
                     unit="s"
-                    min={0}
-                    max={3600}
+                    {...ASSUMED.ringing}
                     value={one.after ?? 0}
                     onSave={(after) => onChange({ after })}
                 />
@@ -172,8 +172,7 @@ function AssumedPhone({
                     label="Seconds until a second call is answered"
                     open="never"
                     unit="s to answer another"
-                    min={0}
-                    max={3600}
+                    {...ASSUMED.ringing}
                     value={one.after}
                     onSave={(after) => onChange({ after })}
                 />
@@ -184,8 +183,7 @@ function AssumedPhone({
                     <NumberInput
                         label="Second of the call from which on"
                         unit="s of the call on"
-                        min={0}
-                        max={14400}
+                        {...ASSUMED.ofTheCall}
                         value={one.from}
                         onSave={(from) => onChange({ from })}
                     />

@@ -1,6 +1,7 @@
 import { Checkbox, Input, Select } from 'antd';
 import { usePlan } from '../plan/usePlan';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
+import { ASSUMED } from './assumedLimits';
 import { useAnswer } from './useAnswer';
 import { isParkedStated, useMoment } from './useMoment';
 
@@ -50,8 +51,7 @@ function Parked() {
                         label="Seconds until the parked call is taken"
                         open="never"
                         unit="s by"
-                        min={0}
-                        max={14400}
+                        {...ASSUMED.ofTheCall}
                         value={parked.takenAfter}
                         onSave={(takenAfter) => set({ takenAfter })}
                     />

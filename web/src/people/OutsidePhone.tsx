@@ -1,4 +1,5 @@
 import { Checkbox, Input, Select } from 'antd';
+import { LIMITS } from '../api/limits';
 import type { Phone } from '../api/types';
 import { ElementPicker } from '../ui/ElementPicker';
 import { NumberInput } from '../ui/NumberInput';
@@ -38,8 +39,7 @@ export function OwnMailbox({ phone, disabled, onChange }: Props) {
                         <NumberInput
                             label={`Seconds until the own mailbox of ${phone.label} answers`}
                             unit="s of ringing"
-                            min={0}
-                            max={120}
+                            {...LIMITS.phone.ownMailbox}
                             value={mailbox}
                             disabled={disabled}
                             onSave={(ownMailbox) => onChange({ ...phone, ownMailbox })}
@@ -79,8 +79,7 @@ export function Reaching({
                 label={`Seconds between dialling and the first ring of ${phone.label}`}
                 open="usual"
                 unit="s after it is dialled"
-                min={0}
-                max={30}
+                {...LIMITS.phone.setUp}
                 value={phone.setUp ?? null}
                 disabled={disabled}
                 onSave={(setUp) => onChange({ ...phone, setUp })}
@@ -91,8 +90,7 @@ export function Reaching({
                     label={`Calls at the same time on ${phone.label}`}
                     open="usual"
                     unit="calls at a time"
-                    min={1}
-                    max={20}
+                    {...LIMITS.phone.calls}
                     value={phone.calls ?? null}
                     disabled={disabled}
                     onSave={(calls) => onChange({ ...phone, calls })}

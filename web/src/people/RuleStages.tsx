@@ -52,8 +52,7 @@ export function RuleStages({ rule, person, disabled, onChange }: RuleProps) {
                     <RingTimeInput
                         label={`Start of stage ${i + 1} of ${rule.name}`}
                         site={person.site}
-                        min={0}
-                        max={600}
+                        {...LIMITS['answeringRule.stages'].after}
                         value={stage.after}
                         disabled={disabled}
                         onSave={(after) => set(i, { after })}
@@ -62,8 +61,7 @@ export function RuleStages({ rule, person, disabled, onChange }: RuleProps) {
                     <RingTimeInput
                         label={`Length of stage ${i + 1} of ${rule.name}`}
                         site={person.site}
-                        min={1}
-                        max={600}
+                        {...LIMITS['answeringRule.stages'].seconds}
                         value={stage.seconds}
                         disabled={disabled}
                         onSave={(seconds) => set(i, { seconds })}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { LIMITS } from '../api/limits';
 import type { Element, RingStep } from '../api/types';
 import { DragHandle } from './DragHandle';
 import type { Handle } from './handles';
@@ -73,8 +74,7 @@ export function RingEditor<T extends Element>({
                             className="cut"
                             label="The limit"
                             at={cut}
-                            min={1}
-                            max={600}
+                            {...LIMITS.ring.seconds}
                             scale={scale}
                             onMove={(limit) => setHeld({ limit, scale })}
                             onPut={(second) => {

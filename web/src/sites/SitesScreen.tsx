@@ -1,4 +1,5 @@
 import { Button, InputNumber, Select } from 'antd';
+import { LIMITS } from '../api/limits';
 import type { Site } from '../api/types';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
@@ -100,8 +101,8 @@ function CadenceField({ value, change, error, disabled }: EditorProps<Site>) {
                         aria-label="A ring lasts"
                         aria-describedby={a11y['aria-describedby']}
                         style={{ width: 76 }}
-                        min={1}
-                        max={20}
+                        min={LIMITS.site.cadence.min / 1000}
+                        max={LIMITS.site.cadence.max / 1000}
                         step={0.5}
                         value={(value.cadence ?? usual) / 1000}
                         disabled={disabled}
