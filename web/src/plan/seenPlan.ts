@@ -103,7 +103,7 @@ export class SeenPlan {
             get: (kind, id) => look(`${kind} ${id}`, (index) => index.get(kind, id)),
             all: (kind) => look(`all ${kind}`, (index) => index.all(kind)),
             revision: (id) => look(`revision ${id}`, (index) => index.revision(id)),
-            international: (number) => look(`number ${number}`, (index) => index.international(number)),
+            international: (number) => look(`written ${number}`, (index) => index.international(number)),
         };
     }
 }
