@@ -141,7 +141,16 @@ final class ProofCommands
             $text .= \sprintf("%5d s – %5s s  %s\n", $one['least'], $one['most'] ?? '∞', $one['words']);
         }
 
-        return $text . ($report['isComplete'] ? '' : "There may be others, or sooner and later ones.\n");
+        foreach ($report['notTried'] as $i => $one) {
+            $text .= 0 === $i ? "There may be others, or sooner and later ones:\n" : '';
+            $text .= \sprintf(
+                "  %s%s\n",
+                null === $one['journey'] ? '' : $one['journey'] . ' ' . $one['step'] . ': ',
+                $one['words'],
+            );
+        }
+
+        return $text;
     }
 
     /** @return list<string> in E.164 */

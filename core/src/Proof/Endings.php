@@ -13,6 +13,7 @@ use Meandros\Core\Proof\Ways\Explorer;
 use Meandros\Core\Proof\Ways\Outlook;
 use Meandros\Core\Proof\Ways\Routes;
 use Meandros\Core\Proof\Ways\Stand;
+use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\Trace;
@@ -24,14 +25,14 @@ use Meandros\Core\Routing\Trace;
 final readonly class Endings
 {
     /**
-     * @param list<PossibleEnding> $endings    the soonest first
-     * @param bool                 $isComplete whether there are no others: some steps do more than is tried here
-     * @param int                  $places     at which calls may stand
-     * @param list<StepOutlook>    $steps      what can become of calls from each step on to which they may come
+     * @param list<PossibleEnding> $endings  the soonest first
+     * @param list<NotTried>       $notTried where there may be others; nowhere for most calls
+     * @param int                  $places   at which calls may stand
+     * @param list<StepOutlook>    $steps    what can become of calls from each step on to which they may come
      */
     private function __construct(
         public array $endings,
-        public bool $isComplete,
+        public array $notTried,
         public int $places,
         public array $steps,
     ) {}
@@ -50,8 +51,9 @@ final readonly class Endings
     ): self {
         $begin = $router->begin($plan, $call, (new Acts())->within($given), $live);
         if (null === $begin) {
-            return new self([], true, 0, []);
+            return new self([], [], 0, []);
         }
+        $unsteady = null;
         $mixes = false;
         foreach ([false, true] as $bySecond) {
             do {
@@ -62,21 +64,42 @@ final readonly class Endings
             } while (!$isEnough);
             $routes = new Routes($explorer->stands, $start);
             $endings = $routes->endings($given);
-            $latest = self::latest($endings);
-            // Something that is looked up changes while calls go on: those that come to it earlier and later fare differently.
-            $isSteady = null === $explorer->changes || (null !== $latest && $latest < $explorer->changes);
+            // Those that come earlier and later to something that changes while calls go on fare differently.
+            $unsteady ??= $routes->unsteady();
             $trace = static fn(Assumptions $by): Trace => $router->trace($plan, $call, $by, $live);
-            if ($isSteady || (!$explorer->isComplete && self::areTrue($endings, $trace))) {
+            if ([] === $unsteady || ([] !== $explorer->notTried && self::areTrue($endings, $trace))) {
                 break;
             }
         }
 
         return new self(
             $endings,
-            $explorer->isComplete && $isSteady,
+            [...array_values($explorer->notTried), ...self::changing($unsteady)],
             \count($explorer->stands),
             (new Outlook($explorer->stands))->steps(),
         );
+    }
+
+    /**
+     * @param list<Stand> $unsteady
+     *
+     * @return list<NotTried>
+     */
+    private static function changing(array $unsteady): array
+    {
+        $changing = [];
+        foreach ($unsteady as $stand) {
+            [$journey, $step] = $stand->way->next() ?? [null, null];
+            $changing[$journey . ' ' . $step?->id()] = new NotTried(Untried::Changes, $journey, $step?->id());
+        }
+
+        return array_values($changing);
+    }
+
+    /** Whether there are no others, and none comes sooner or later. */
+    public function areAll(): bool
+    {
+        return [] === $this->notTried;
     }
 
     /**
@@ -100,19 +123,5 @@ final readonly class Endings
         }
 
         return true;
-    }
-
-    /** @param list<PossibleEnding> $endings */
-    private static function latest(array $endings): ?int
-    {
-        $latest = 0;
-        foreach ($endings as $one) {
-            if (null === $one->most) {
-                return null;
-            }
-            $latest = max($latest, $one->most);
-        }
-
-        return $latest;
     }
 }

@@ -41,6 +41,8 @@ final class Walk
     private ?string $step = null;
     private ?int $holdsSince = null;
     private ?int $holdsUntil = null;
+    private int $sameSince = \PHP_INT_MIN;
+    private int $sameUntil = \PHP_INT_MAX;
     /** @var list<array{Lookup, string}> */
     private array $lookups = [];
     /** @var array{string, int}|null the hours that were read last, and when */
@@ -67,6 +69,7 @@ final class Walk
     private ?int $hearsFrom = null;
     /** @var array{string|null, string|null, \Closure(): Ending}|null where it was, and what goes on once the caller has hung up */
     private ?array $afterwards = null;
+    private int $afterwardsSince = 0;
     private bool $isHungUp = false;
     private bool $isAnswered = false;
     private int $meanwhileTaken = 0;
@@ -179,7 +182,20 @@ final class Walk
      */
     public function afterwards(\Closure $do): void
     {
+        $this->afterwardsSince = null === $this->afterwards ? $this->second : $this->afterwardsSince;
         $this->afterwards = [$this->journey, $this->step, $do];
+    }
+
+    /** The second until which whoever hangs up has given up; later something goes on, be it that they hang up. */
+    public function givesUpUntil(): int
+    {
+        return null === $this->afterwards ? $this->second : $this->afterwardsSince;
+    }
+
+    /** Whether something goes on once the caller has hung up. */
+    public function isToGoOn(): bool
+    {
+        return null !== $this->afterwards;
     }
 
     /** Whether something goes on once the call itself has ended so. */
@@ -488,9 +504,11 @@ final class Walk
         $this->lookups[] = [$lookup, $found->answer];
         if (null !== $found->since) {
             $this->holdsSince = max($this->holdsSince ?? \PHP_INT_MIN, $found->since);
+            $this->sameSince = max($this->sameSince, $found->since + $this->second);
         }
         if (null !== $found->until) {
             $this->holdsUntil = min($this->holdsUntil ?? \PHP_INT_MAX, $found->until);
+            $this->sameUntil = min($this->sameUntil, $found->until + $this->second);
         }
     }
 
@@ -620,7 +638,6 @@ final class Walk
         $copy->step = $this->step;
         $copy->timesDialled = $this->timesDialled;
         $copy->arrivals = $this->arrivals;
-        $copy->afterwards = $this->afterwards;
         $copy->isHungUp = $this->isHungUp;
         $copy->isAnswered = $this->isAnswered;
         $copy->lastHours = $this->lastHours;
@@ -653,10 +670,17 @@ final class Walk
         return $this->rung;
     }
 
-    /** First instant at which a call would look something up and find something else; null where none is known. */
-    public function holdsUntil(): ?int
+    /**
+     * Seconds of the call between which whatever was looked up since is the same whenever it is looked up.
+     *
+     * @return array{int, int} the first of them, and the first after them
+     */
+    public function isSame(): array
     {
-        return $this->holdsUntil;
+        return [
+            \PHP_INT_MIN === $this->sameSince ? \PHP_INT_MIN : $this->sameSince - $this->call->instant,
+            \PHP_INT_MAX === $this->sameUntil ? \PHP_INT_MAX : $this->sameUntil - $this->call->instant,
+        ];
     }
 
     /**
@@ -672,7 +696,6 @@ final class Walk
             $this->isAnswered,
             $this->lastHours?->id(),
             $withRinging ? [$this->lastRinging?->target, $this->lastRinging?->exit] : null,
-            null !== $this->afterwards,
         ]);
     }
 

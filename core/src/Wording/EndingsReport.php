@@ -10,6 +10,7 @@ use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Call\QueueState;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Endings;
+use Meandros\Core\Proof\NotTried;
 use Meandros\Core\Proof\PossibleEnding;
 use Meandros\Core\Proof\StepOutlook;
 use Meandros\Core\Routing\Ending;
@@ -18,13 +19,13 @@ use Meandros\Core\Routing\EndingKind;
 /** Every way in which a call can end as JSON: the data, and beside it the words. */
 final class EndingsReport
 {
-    /** @return array{isComplete: bool, places: int, endings: list<array{ending: array<string, string|null>, words: string, least: int, leastBy: array<string, mixed>, most: int|null, mostBy: array<string, mixed>}>, steps: list<array{journey: string, step: string, endings: list<string>, most: int|null}>} */
+    /** @return array{notTried: list<array{why: string, words: string, journey: string|null, step: string|null}>, places: int, endings: list<array{ending: array<string, string|null>, words: string, least: int, leastBy: array<string, mixed>, most: int|null, mostBy: array<string, mixed>}>, steps: list<array{journey: string, step: string, endings: list<string>, most: int|null}>} */
     public static function of(Endings $endings, Plan $plan): array
     {
         $names = new Names($plan);
 
         return [
-            'isComplete' => $endings->isComplete,
+            'notTried' => array_map(self::notTried(...), $endings->notTried),
             'places' => $endings->places,
             'endings' => array_map(
                 static fn(PossibleEnding $one): array => [
@@ -49,6 +50,17 @@ final class EndingsReport
                 ],
                 $endings->steps,
             ),
+        ];
+    }
+
+    /** @return array{why: string, words: string, journey: string|null, step: string|null} */
+    private static function notTried(NotTried $one): array
+    {
+        return [
+            'why' => $one->why->value,
+            'words' => Catalog::of('endings')->say('untried.' . $one->why->value),
+            'journey' => $one->journey,
+            'step' => $one->step,
         ];
     }
 

@@ -37,7 +37,7 @@ final class EndingsTest extends TestCase
             );
             $endings = Endings::of($plan, $call);
             self::reproduce($plan, $call, $endings);
-            if ($endings->isComplete) {
+            if ($endings->areAll()) {
                 ++$complete;
                 for ($j = 0; $j < 40; ++$j) {
                     $checked += self::contains(
@@ -71,11 +71,12 @@ final class EndingsTest extends TestCase
             $plan = RandomPlans::ofAllKinds(0 === $i % 2 ? $queue : null);
             $call = PlanBuilder::trial(
                 \sprintf('2027-0%d-%02dT%02d:%02d', mt_rand(1, 9), mt_rand(1, 28), mt_rand(6, 20), mt_rand(0, 59)),
+                from: self::oneOf(['', '+441632960777']),
             );
             $endings = Endings::of($plan, $call);
             self::reproduce($plan, $call, $endings);
-            $complete += $endings->isComplete ? 1 : 0;
-            for ($j = 0; $endings->isComplete && $j < 40; ++$j) {
+            $complete += $endings->areAll() ? 1 : 0;
+            for ($j = 0; $endings->areAll() && $j < 40; ++$j) {
                 self::contains(
                     $plan,
                     $call,
@@ -93,7 +94,7 @@ final class EndingsTest extends TestCase
         $plan = self::demo();
         $call = new TrialCall($number, Caller::parse('', 'GB'), (int) gmmktime(10, 30, 0, 11, 23, 2026));
         $endings = Endings::of($plan, $call);
-        self::assertTrue($endings->isComplete);
+        self::assertTrue($endings->areAll());
         self::reproduce($plan, $call, $endings);
         mt_srand(Soak::seed());
         for ($j = 0; $j < 300; ++$j) {
@@ -121,7 +122,7 @@ final class EndingsTest extends TestCase
         }
         $plan = $builder->journey('jrn_main', $steps)->plan();
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
-        self::assertSame([12, true], [$endings->places, $endings->isComplete]);
+        self::assertSame([12, true], [$endings->places, $endings->areAll()]);
         self::assertSame(
             ['ran out of steps  0 240', 'answered p11 0 239', 'caller gave up  1 240'],
             \array_slice(self::told($endings), -3),
@@ -137,7 +138,7 @@ final class EndingsTest extends TestCase
             ['id' => 's3', 'do' => 'ring', 'target' => 'ann', 'seconds' => 10],
         ];
         $endings = Endings::of($builder->journey('jrn_main', $steps)->plan(), PlanBuilder::trial('2026-11-23T10:30'));
-        self::assertTrue($endings->isComplete);
+        self::assertTrue($endings->areAll());
         self::assertContains('answered ann 0 44', self::told($endings));
         $assume = [
             'phones' => [
@@ -176,7 +177,7 @@ final class EndingsTest extends TestCase
             ])
             ->plan();
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
-        self::assertTrue($endings->isComplete);
+        self::assertTrue($endings->areAll());
         // Ben is asked after half a minute at the earliest; nobody is signed in at once.
         self::assertEqualsCanonicalizing(
             [
@@ -188,6 +189,88 @@ final class EndingsTest extends TestCase
             ],
             self::told($endings),
         );
+    }
+
+    public function testWhoeverKeepsThePlaceIsCalledBackAsLongAsItIsKept(): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->with([
+                'id' => 'que',
+                'kind' => 'queue',
+                'name' => 'Queue',
+                'members' => [['who' => 'ann', 'tier' => 1]],
+                'waiting' => ['longestSeconds' => 90],
+                'callback' => [
+                    'offer' => ['key' => '5', 'afterSeconds' => 60],
+                    'calls' => ['tries' => 2, 'pauseSeconds' => 300, 'ringSeconds' => 30],
+                    'window' => ['keptMinutes' => 60],
+                ],
+            ])
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'queue', 'queue' => 'que']])
+            ->plan();
+        $withheld = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertNotContains('callback in vain', array_column(array_column($withheld->endings, 'ending'), 'kind'));
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30', from: '+441632960777'));
+        self::assertTrue($endings->areAll());
+        self::assertSame(
+            [
+                'ran out of steps  0 90',
+                // Free in the last second of the hour; the caller picks up after 29 more.
+                'answered ann 0 3628',
+                // Kept after a minute: 30 s in vain, a pause of 300 s, and 30 s more. At most, once in the last second, and the pause.
+                'callback in vain que 420 3929',
+                'caller gave up  1 90',
+            ],
+            self::told($endings),
+        );
+    }
+
+    public function testWhoRangInVainMayBeFreeInAQueueASecondLater(): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->with([
+                'id' => 'que',
+                'kind' => 'queue',
+                'name' => 'Queue',
+                'members' => [['who' => 'ann', 'tier' => 1]],
+                'waiting' => ['longestSeconds' => 60],
+            ])
+            ->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20],
+                ['id' => 's2', 'do' => 'queue', 'queue' => 'que'],
+            ])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertTrue($endings->areAll());
+        self::assertContains('answered ann 0 79', self::told($endings));
+        self::assertSame(
+            [['s1', 80], ['s2', 60]],
+            array_map(static fn(StepOutlook $one): array => [$one->step, $one->most], $endings->steps),
+        );
+    }
+
+    public function testAKeyThatLeadsBackToTheMailboxGoesRound(): void
+    {
+        $plan = (new PlanBuilder())
+            ->prompt('prm', 4)
+            ->person('ann', ['desk'], 'mbx')
+            ->with([
+                'id' => 'mbx',
+                'kind' => 'mailbox',
+                'name' => 'Office',
+                'owners' => [],
+                'notify' => ['office@example.com'],
+                'greeting' => 'prm',
+                'keys' => ['leave' => '0', 'leaveTo' => 'ann'],
+            ])
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'message', 'mailbox' => 'mbx']])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertTrue($endings->areAll());
+        self::assertSame(['message mbx 0 -', 'answered ann 0 -', 'caller gave up  1 -'], self::told($endings));
+        self::assertNull($endings->steps[0]->most);
     }
 
     public function testWaysThatGoRoundHaveNoMost(): void
@@ -327,23 +410,30 @@ final class EndingsTest extends TestCase
             $meanwhile[] = ['press' => (string) mt_rand(0, 5), 'after' => mt_rand(0, 14)];
         }
         foreach ($phones as $phone) {
-            $what = ['rings', 'answers', 'busy', 'unreachable', 'refuses'][mt_rand(0, 4)];
-            $does[] = [
-                'who' => $phone,
-                'does' => $what,
-                'after' => \in_array($what, ['answers', 'refuses'], true) ? mt_rand(0, 30) : null,
-            ];
+            // Some do something else later in the call.
+            foreach (0 === mt_rand(0, 2) ? [0, mt_rand(1, 60)] : [0] as $from) {
+                $what = self::oneOf(['rings', 'answers', 'busy', 'unreachable', 'refuses']);
+                $does[] = [
+                    'who' => $phone,
+                    'does' => $what,
+                    'after' => \in_array($what, ['answers', 'refuses'], true) ? mt_rand(0, 30) : null,
+                    'from' => $from,
+                ];
+            }
         }
 
         $isFree = static fn(string $who): array => [
             'who' => $who,
             'signedIn' => 0 !== mt_rand(0, 4),
-            'freeAfter' => self::oneOf([null, 0, mt_rand(0, 120)]),
+            'freeAfter' => self::oneOf([null, 0, mt_rand(0, 120), mt_rand(0, 600)]),
         ];
         $queue = [
             'queue' => 'que',
             'ahead' => self::oneOf([0, 0, mt_rand(0, 6)]),
             'leaves' => self::oneOf([null, mt_rand(0, 90)]),
+            'keeps' => self::oneOf([null, mt_rand(0, 90)]),
+            'picksUp' => self::oneOf([null, mt_rand(0, 40)]),
+            'onTry' => mt_rand(1, 3),
             'agents' => array_map($isFree, $agents),
         ];
 

@@ -44,6 +44,7 @@ final class RandomPlans
                 'site' => 'sit_harbour',
                 'mailbox' => self::oneOf([null, 'mbx']),
                 'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'desk']],
+                'rules' => self::oneOf([[], [], [self::rule()]]),
             ]);
         }
         $builder
@@ -77,6 +78,7 @@ final class RandomPlans
                     'spillsOver' => 0 === mt_rand(0, 1),
                 ],
                 'waiting' => ['longestSeconds' => mt_rand(20, 90), 'leaveKey' => self::oneOf([null, '1'])],
+                'callback' => self::oneOf([null, $self->callback()]),
                 'admission' => [
                     'needsAgent' => 0 === mt_rand(0, 1),
                     'mostWaiting' => self::oneOf([null, mt_rand(1, 5)]),
@@ -135,6 +137,37 @@ final class RandomPlans
             ->journey('jrn_main', [$this->step(0), $this->step(0), $this->step(0)]);
 
         return $builder;
+    }
+
+    /** @return array<string, mixed> of a person: who is asked when they do not take a call */
+    private static function rule(): array
+    {
+        $next = static fn(): string => self::oneOf(['mbx', 'ann', 'ben', 'cid', 'que', 'jrn_two']);
+
+        return [
+            'id' => 'rule',
+            'name' => 'Rule',
+            'stages' => [['phones' => ['desk'], 'teams' => [], 'after' => 0, 'seconds' => mt_rand(5, 20)]],
+            'next' => ['nobody' => $next(), 'busy' => $next(), 'unreachable' => $next()],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function callback(): array
+    {
+        return [
+            'offer' => ['key' => '5', 'afterSeconds' => mt_rand(0, 30), 'atTheEnd' => 0 === mt_rand(0, 1)],
+            'calls' => [
+                'tries' => mt_rand(1, 3),
+                'pauseSeconds' => mt_rand(30, 90),
+                'ringSeconds' => mt_rand(10, 40),
+            ],
+            'window' => [
+                'keptMinutes' => mt_rand(5, 8),
+                'hours' => self::oneOf([null, 'hrs_a']),
+                'overnight' => 0 === mt_rand(0, 1),
+            ],
+        ];
     }
 
     /** @return list<array<string, mixed>> */

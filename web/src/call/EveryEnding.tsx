@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { useState } from 'react';
+import { Link, useLocation } from 'react-router';
 import type { Acts, Endings } from '../api/types';
 import { assumptionsInWords } from '../moment/assumptionsInWords';
 import { fromActs, useMoment } from '../moment/useMoment';
@@ -61,14 +62,37 @@ export function EveryEnding() {
                             ))}
                         </tbody>
                     </table>
-                    <p className="about">
-                        {data.isComplete
-                            ? 'There are no others, and none comes sooner or later.'
-                            : 'There may be others, sooner or later ones: not everything is tried after somebody has kept a place, where an agent is asked for two queues, and where phones ring round after round.'}
-                    </p>
+                    <NotTried all={data.notTried} />
                 </>
             )}
         </section>
+    );
+}
+
+/** Why there may be other endings, and at which steps. */
+function NotTried({ all }: { all: Endings['notTried'] }) {
+    const plan = usePlan();
+    const { search } = useLocation();
+    if (all.length === 0) return <p className="about">There are no others, and none comes sooner or later.</p>;
+    return (
+        <div className="about">
+            There may be others, or sooner and later ones:
+            <ul>
+                {all.map(({ why, words, journey, step }) => (
+                    <li key={`${why} ${journey} ${step}`}>
+                        {journey && (
+                            <>
+                                <Link to={{ pathname: `/journeys/${journey}`, search, hash: step ?? '' }}>
+                                    {plan?.get('journey', journey)?.name ?? journey}
+                                </Link>
+                                {': '}
+                            </>
+                        )}
+                        {words}
+                    </li>
+                ))}
+            </ul>
+        </div>
     );
 }
 

@@ -65,7 +65,7 @@ export function Outline(props: EditorProps<Journey> & { trace: Trace | undefined
                 >
                     What can happen from each step
                 </Button>
-                {looksAhead && ahead.data && !ahead.data.isComplete && (
+                {looksAhead && ahead.data && ahead.data.notTried.length > 0 && (
                     <span className="quiet">There may be other endings, or later ones.</span>
                 )}
             </p>

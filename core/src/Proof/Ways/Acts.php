@@ -22,7 +22,7 @@ final readonly class Acts
      * @param list<KeyPress>                             $keys      at one menu after the other
      * @param list<KeyPress>                             $meanwhile at one step that heeds keys meanwhile after the other
      * @param array<int, array<string, PhoneAssumption>> $phones    by second and phone
-     * @param array<string, true>                        $settled   phones that ring on, and what else was settled, at this step
+     * @param array<string, int>                         $settled   phones that ring on, and what else was settled, and since when
      */
     public function __construct(
         public array $keys = [],
@@ -43,9 +43,9 @@ final readonly class Acts
     }
 
     /** @param list<string> $what phones that ring on, and what else is settled */
-    public static function settling(array $what): self
+    public static function settling(array $what, int $since = 0): self
     {
-        return new self(settled: array_fill_keys($what, true));
+        return new self(settled: array_fill_keys($what, $since));
     }
 
     /**
@@ -61,6 +61,16 @@ final readonly class Acts
     public function says(string $phone): bool
     {
         return isset($this->settled[$phone]) || null !== $this->does($phone);
+    }
+
+    /** Whether a phone that did not answer before may do something else when it rings again, at a later second. */
+    public function mayDoElse(string $phone, int $second): bool
+    {
+        $does = $this->does($phone);
+
+        return null === $does
+            ? ($this->settled[$phone] ?? $second) < $second
+            : Behaviour::Answers !== $does->does && $does->from < $second;
     }
 
     /** What a phone does in the end, as far as it is said. */
@@ -166,12 +176,33 @@ final readonly class Acts
         return $keys;
     }
 
-    /** @param Assumptions $given of which only what the company and earlier calls do counts */
-    public function within(Assumptions $given, ?int $patience = null): Assumptions
+    /**
+     * As people are told: what is said of phones first holds all along, as they were not looked at before.
+     *
+     * @param Assumptions $given of which only what the company and earlier calls do counts
+     */
+    public function inShort(Assumptions $given, ?int $patience = null): Assumptions
+    {
+        $first = [] === $this->stated->queues ? min([\PHP_INT_MAX, ...array_keys($this->phones)]) : null;
+        $short = array_map(
+            static fn(PhoneAssumption $one): PhoneAssumption => $one->from === $first
+                ? new PhoneAssumption($one->who, $one->does, $one->afterSeconds)
+                : $one,
+            $this->said(),
+        );
+
+        return $this->within($given, $patience, $short);
+    }
+
+    /**
+     * @param Assumptions                $given of which only what the company and earlier calls do counts
+     * @param list<PhoneAssumption>|null $said  of phones, where it is not what these say
+     */
+    public function within(Assumptions $given, ?int $patience = null, ?array $said = null): Assumptions
     {
         return new Assumptions(
             $this->stated->by($this, $given->caller, $patience),
-            $this->said(),
+            $said ?? $this->said(),
             $this->stated->around($given->circumstances),
             $given->earlier,
             $this->stated->parked ?? $given->parked,
@@ -187,19 +218,26 @@ final readonly class Acts
     {
         $phones = $this->phones;
         ksort($phones);
-        $first = array_key_first($phones);
         $said = $last = [];
-        foreach ($phones as $second => $some) {
+        foreach ($phones as $some) {
             foreach ($some as $phone => $one) {
                 if (Behaviour::Rings !== ($last[$phone] ?? Behaviour::Rings) || Behaviour::Rings !== $one->does) {
-                    $isAllAlong = $second === $first && [] === $this->stated->queues;
-                    $said[] = $isAllAlong ? new PhoneAssumption($phone, $one->does, $one->afterSeconds) : $one;
+                    $said[] = $one;
                 }
                 $last[$phone] = $one->does;
             }
         }
 
         return $said;
+    }
+
+    /** How much has to be said. */
+    public function count(): int
+    {
+        return \count($this->said()) +
+            \count($this->pressed()) +
+            \count($this->pressedMeanwhile()) +
+            \count($this->stated->queues);
     }
 
     /** Equal for two by which calls fare alike. */

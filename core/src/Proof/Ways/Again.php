@@ -18,10 +18,10 @@ use Meandros\Core\Routing\Walk;
 final class Again
 {
     /**
-     * Whether a step asks again what was settled before, or twice: a queue, a parked call, a phone that rings for somebody else, or
-     * later than in the second in which it did not ring, or round after round.
+     * What a step asks again that was settled before, or twice: a queue, a parked call, a phone that rings for somebody else, or
+     * later than in the second in which it did not ring, or round after round; null where there is no such thing.
      */
-    public static function within(Stand $stand, Walk $walk): bool
+    public static function within(Stand $stand, Walk $walk): ?Untried
     {
         $asked = array_fill_keys(array_map(self::ofQueue(...), array_keys($stand->acts->stated->queues)), '');
         if (null !== $stand->acts->stated->parked) {
@@ -30,17 +30,19 @@ final class Again
         foreach ($walk->events() as $place => $event) {
             $what = $event->happening;
             if ($what instanceof TriesAgain) {
-                return true;
+                return Untried::Rounds;
             }
             $whom = $what instanceof Ringing ? (string) $what->target?->text() : '';
             $isAgent = $what instanceof Ringing && null !== $what->why->turn;
             foreach ($what instanceof Ringing ? $what->rung : [] as $rung) {
                 $kept = $stand->now[$rung->phone->id] ?? null;
-                $isLater = $event->second > $stand->walk->second();
-                // Agents are asked later than it was settled what they do.
-                $isKept = null !== $kept && ($isLater ? $isAgent : Behaviour::Rings === $kept->does);
-                if ($isKept || (null !== $rung->times->rings && $whom !== ($asked[$rung->phone->id] ??= $whom))) {
-                    return true;
+                if (Behaviour::Rings === $kept?->does && $event->second === $stand->walk->second()) {
+                    return Untried::PhoneAgain;
+                }
+                $isOfTwo = null !== $rung->times->rings && $whom !== ($asked[$rung->phone->id] ??= $whom);
+                // Of others it is asked again what they do when they ring later.
+                if ($isOfTwo && $isAgent) {
+                    return Untried::PhoneOfTwo;
                 }
             }
             $once = match (true) {
@@ -49,11 +51,11 @@ final class Again
                 default => null,
             };
             if (null !== $once && (string) $place !== ($asked[$once] ??= (string) $place)) {
-                return true;
+                return ParkedAt::class === $once ? Untried::ParkedAgain : Untried::QueueAgain;
             }
         }
 
-        return false;
+        return null;
     }
 
     /**

@@ -16,11 +16,18 @@ use Meandros\Core\Routing\Heeded;
 final class Choices
 {
     private const MOST_RUNS = 5000;
-
-    /** Whether whatever may be done at the step was tried. */
-    public bool $areAll = true;
+    /** @var array<string, Untried> why not whatever may be done at the step was tried, by that */
+    public array $untried = [];
     /** @var array<string, Run> by acts */
     private array $tried = [];
+    /** @var array<string, array<string, true>> by how runs came to a question: how they came to the next ones */
+    private array $on = [];
+    /** @var array<string, array<int, Run>> by how runs came to a question: those that leave nothing open after it */
+    private array $over = [];
+    /** @var array<string, true> questions to which runs came */
+    private array $came = [];
+    /** @var array<string, true> questions to which runs come again and again, ever later */
+    private array $around = [];
 
     /**
      * @param \Closure(Acts): Run $take     takes the step
@@ -38,25 +45,41 @@ final class Choices
     /** @return list<Run> that leave nothing open */
     public function all(): array
     {
-        $runs = $next = $seen = [];
-        $this->goOn(new Acts(), $next, $runs);
+        $next = $seen = [];
+        $this->goOn(new Acts(), '', $next);
         while ([] !== ($open = $this->unseen($next, $seen))) {
             $next = [];
-            foreach ($open as $asking) {
+            foreach ($open as [$shape, $asking]) {
                 $question = $this->questions->of($asking->what);
-                $isTooMuch = \count($this->tried) > self::MOST_RUNS;
-                $this->areAll = $this->areAll && !$isTooMuch && true === $question?->areAll($asking);
-                if ($isTooMuch) {
-                    $runs[spl_object_id($asking->run)] = $asking->run;
+                if (\count($this->tried) > self::MOST_RUNS) {
+                    $this->leaves(Untried::TooManyWays);
+                    $this->over[$shape][spl_object_id($asking->run)] = $asking->run;
                     continue;
                 }
+                $this->leaves($question?->untried($asking));
                 foreach ($question?->answers($asking) ?? [] as $answer) {
-                    $this->goOn($asking->acts->then($answer), $next, $runs);
+                    $this->goOn($asking->acts->then($answer), $shape, $next);
                 }
             }
         }
 
-        return array_values($runs);
+        return array_values(array_replace(...array_values($this->over)));
+    }
+
+    /** @return array<int, true> runs that come after something to which calls may come as often as they like, by their object's id */
+    public function afterRounds(): array
+    {
+        $after = [];
+        foreach ($this->following(array_keys($this->around)) as $shape => $_) {
+            $after += array_fill_keys(array_keys($this->over[$shape] ?? []), true);
+        }
+
+        return $after;
+    }
+
+    private function leaves(?Untried $why): void
+    {
+        null === $why || ($this->untried[$why->value] = $why);
     }
 
     public function try(Acts $acts): Run
@@ -64,46 +87,73 @@ final class Choices
         return $this->tried[$acts->key()] ??= ($this->take)($acts);
     }
 
-    /**
-     * @param array<string, non-empty-array<int, Asking>> $next by how runs came there, and by second
-     * @param array<int, Run>                             $runs that leave nothing open
-     */
-    private function goOn(Acts $acts, array &$next, array &$runs): void
+    /** @param array<string, non-empty-array<int, array{string, Asking}>> $next by how runs came there, and by second */
+    private function goOn(Acts $acts, string $from, array &$next): void
     {
         $run = $this->try($acts);
         $asking = $this->firstOpen($run, $acts);
         if (null === $asking) {
-            $runs[spl_object_id($run)] = $run;
+            $this->over[$from][spl_object_id($run)] = $run;
 
             return;
         }
         $since = $this->questions->of($asking->what)?->since($asking) ?? $asking->since;
-        $next[$this->shape($run, $asking)][$since] ??= $asking;
+        [$shape, $isBySecond] = $this->shape($run, $asking);
+        $this->on[$from][$shape] = true;
+        $next[$shape . ($isBySecond ? "\n" . $asking->since : '')][$since] ??= [$shape, $asking];
     }
 
     /**
-     * The soonest and the latest of those that came alike. Whoever comes again to where they were within one step may go round:
-     * that is not followed.
+     * The soonest and the latest of those that came alike, also where others did before by fewer questions. Those who come again to
+     * where they were go round: that is not followed.
      *
-     * @param array<string, non-empty-array<int, Asking>> $next
-     * @param array<string, true>                         $seen
+     * @param array<string, non-empty-array<int, array{string, Asking}>> $next
+     * @param array<string, array{int, int}>                             $seen the soonest and the latest so far
      *
-     * @return list<Asking>
+     * @return list<array{string, Asking}>
      */
     private function unseen(array $next, array &$seen): array
     {
         $unseen = [];
-        foreach ($next as $shape => $bySecond) {
-            $this->areAll = $this->areAll && !isset($seen[$shape]);
-            if (!isset($seen[$shape])) {
-                $seen[$shape] = true;
-                ksort($bySecond);
-                $all = array_values($bySecond);
-                array_push($unseen, ...1 === \count($all) ? $all : [$all[0], $all[\count($all) - 1]]);
+        foreach ($next as $key => $bySecond) {
+            [$first, $last] = [min(array_keys($bySecond)), max(array_keys($bySecond))];
+            [$soonest, $latest] = $seen[$key] ?? [\PHP_INT_MAX, -1];
+            if ($first >= $soonest && $last <= $latest) {
+                continue;
+            }
+            $shape = $bySecond[$first][0];
+            if (isset($this->came[$shape], $this->following([$shape], false)[$shape])) {
+                $this->around[$shape] = true;
+                continue;
+            }
+            $seen[$key] = [min($first, $soonest), max($last, $latest)];
+            foreach (array_unique([$first, $last]) as $second) {
+                if ($second < $soonest || $second > $latest) {
+                    $unseen[] = $bySecond[$second];
+                }
+            }
+        }
+        $this->came += array_fill_keys(array_column($unseen, 0), true);
+
+        return $unseen;
+    }
+
+    /**
+     * @param list<string> $shapes
+     *
+     * @return array<string, true> to which runs come after one of these; with them, or only where they come to them again
+     */
+    private function following(array $shapes, bool $withThem = true): array
+    {
+        $found = $withThem ? array_fill_keys($shapes, true) : [];
+        while (null !== ($shape = array_pop($shapes))) {
+            foreach ($this->on[$shape] ?? [] as $next => $_) {
+                isset($found[$next]) || ($shapes[] = $next);
+                $found[$next] = true;
             }
         }
 
-        return $unseen;
+        return $found;
     }
 
     /** What happened first of which it is not settled what is done there; null where everything is. */
@@ -154,8 +204,8 @@ final class Choices
         return $keys;
     }
 
-    /** Equal for runs that came alike to the same question, be it at other seconds. */
-    private function shape(Run $run, Asking $asking): string
+    /** @return array{string, bool} equal for runs that came alike to the same question, be it at other seconds; and whether that matters */
+    private function shape(Run $run, Asking $asking): array
     {
         $asked = null;
         $came = [];
@@ -179,12 +229,13 @@ final class Choices
             $came[serialize([$event->journey, $event->step, $what])] = true;
         }
 
-        return serialize([
+        $shape = serialize([
             $this->questions->of($asking->what)?->about($asking),
             $asked,
             array_keys($came),
             $this->toCome($run, $asking),
-            $this->bySecond || $isInside ? $asking->since : null,
         ]);
+
+        return [$shape, $this->bySecond || $isInside];
     }
 }

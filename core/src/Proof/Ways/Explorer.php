@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Proof\NotTried;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Ending;
@@ -33,10 +34,8 @@ final class Explorer
 
     /** @var array<string, Stand> by key, in the order in which they were found */
     public array $stands = [];
-    /** Whether whatever callers and phones may do was among the choices. */
-    public bool $isComplete = true;
-    /** The first second of the call at which something that is looked up may change; null where nothing does. */
-    public ?int $changes = null;
+    /** @var array<string, NotTried> what callers and phones may do that was not among the choices, by where that is and why */
+    public array $notTried = [];
     /** Whether a phone that rang together with others was looked at again in the same second: it matters what each of them did. */
     public bool $looksAgain = false;
     /** @var array<string, int> places that differ in nothing but what phones did in the second in which calls come there: how many */
@@ -79,8 +78,12 @@ final class Explorer
             if (0 === --$this->alike[$stand->place]) {
                 unset($this->known[$stand->place]);
             }
+            if ($this->looksAgain && !$this->mixes) {
+                // It is explored once more, with them.
+                break;
+            }
             if ($this->runs >= self::MOST_RUNS) {
-                $this->isComplete = false;
+                $this->leaves(Untried::TooManyWays, $stand);
                 break;
             }
         }
@@ -95,7 +98,7 @@ final class Explorer
         $new = [];
         if (null === $at) {
             $ending = $stand->way->ending ?? new Ending(EndingKind::RanOut);
-            $stand->ends($ending, Leg::of(0, new Acts()));
+            $stand->ends($ending, Leg::of(0, new Acts()), false);
 
             return [];
         }
@@ -108,14 +111,22 @@ final class Explorer
             new Later($this->remaining->says($this->remaining->of($stand->way)), $after, $this->mixes),
             $this->bySecond,
         );
-        foreach ($choices->all() as $run) {
+        $all = $choices->all();
+        $afterRounds = $choices->afterRounds();
+        foreach ($all as $run) {
+            $isAfterRounds = isset($afterRounds[spl_object_id($run)]);
             if (null !== $run->ending) {
-                $stand->ends($run->ending, Leg::of($run->seconds, $run->acts));
+                $stand->ends($run->ending, Leg::of($run->seconds, $run->acts), $isAfterRounds);
                 $stand->stays(Leg::of($run->there, $run->acts));
                 continue;
             }
-            if (Again::later($this->plan, $run->acts, $after)) {
-                $this->isComplete = false;
+            $why = match (true) {
+                $run->walk->isToGoOn() => Untried::AfterPlaceKept,
+                Again::later($this->plan, $run->acts, $after) => Untried::AgentAgain,
+                default => null,
+            };
+            if (null !== $why) {
+                $this->leaves($why, $stand);
                 continue;
             }
             $reached = new Stand(
@@ -124,13 +135,17 @@ final class Explorer
                 $stand->acts->then($run->acts->later($stand->walk->second())),
                 ...$this->still($run, $stand),
             );
+            $reached->before = $stand;
             $key = $this->key($reached);
-            $stand->leads($key, Leg::of($run->seconds, $run->acts));
+            $key = $this->bySecond ? $reached->wasBefore() ?? $key : $key;
+            $stand->leads($key, Leg::of($run->seconds, $run->acts), $isAfterRounds);
             if (!isset($this->stands[$key]) && !isset($new[$key])) {
                 $new[$key] = $reached;
             }
         }
-        $this->isComplete = $this->isComplete && $choices->areAll;
+        foreach ($choices->untried as $why) {
+            $this->leaves($why, $stand);
+        }
 
         return $new;
     }
@@ -180,11 +195,8 @@ final class Explorer
 
     private function run(Stand $stand, Acts $acts): Run
     {
-        $known = $this->known[$stand->place][$acts->key()] ?? null;
-        if (null !== $known) {
-            return $known;
-        }
-        $run = $this->walk($stand, $acts);
+        $run = $this->known[$stand->place][$acts->key()] ?? $this->walk($stand, $acts);
+        $stand->looks($run->walk->isSame());
         if (
             $this->alike[$stand->place] > 1 &&
             (null !== $run->ending || $run->seconds > 0) &&
@@ -228,20 +240,15 @@ final class Explorer
         } catch (CallOver $over) {
             $ending = $over->ending;
         }
-        $there = $walk->second() - $since;
+        $there = $walk->givesUpUntil() - $since;
         if (null !== $ending && $walk->goesOnAfter($ending)) {
-            $this->isComplete = false;
             try {
                 $ending = $walk->hungUp($ending);
             } catch (CallOver $over) {
                 $ending = $over->ending;
             }
         }
-        $until = $walk->holdsUntil();
-        if (null !== $until) {
-            $this->changes = min($this->changes ?? \PHP_INT_MAX, $until - $walk->call->instant);
-        }
-        $this->isComplete = $this->isComplete && !Again::within($stand, $walk);
+        $this->leaves(Again::within($stand, $walk), $stand);
         $asked = $acts->asked(
             $walk->keysTaken() - $stand->walk->keysTaken(),
             \count($walk->heeded()),
@@ -249,6 +256,18 @@ final class Explorer
         );
 
         return new Run($asked, $walk, $way, $walk->second() - $since, $ending, $there);
+    }
+
+    private function leaves(?Untried $why, Stand $stand): void
+    {
+        if (null !== $why) {
+            [$journey, $step] = $stand->way->next() ?? [null, null];
+            $this->notTried[$why->value . ' ' . $journey . ' ' . $step?->id()] ??= new NotTried(
+                $why,
+                $journey,
+                $step?->id(),
+            );
+        }
     }
 
     /** @return array<string, int> the second at which it was last looked at what a phone does, by phone */
@@ -321,7 +340,7 @@ final class Explorer
         return $phones;
     }
 
-    /** Of a place, and of those that differ in nothing but what phones did in the second in which calls come there. */
+    /** Of a place; names it, and those that differ in nothing but what phones did in the second in which calls come there. */
     private function key(Stand $stand): string
     {
         $remaining = $this->remaining->of($stand->way);
@@ -333,7 +352,6 @@ final class Explorer
                 $stand->acts->stated->parked,
                 $stand->acts->stated->isFax,
             ]),
-            $this->bySecond ? (string) $stand->walk->second() : '',
         ]);
         // A run that is shared goes on from where its own presses were counted.
         $pressed = [\count($stand->acts->keys), \count($stand->acts->meanwhile)];
@@ -342,6 +360,8 @@ final class Explorer
         ksort($now);
         sort($reached);
 
-        return [] === $now && [] === $reached ? $place : $place . "\n" . serialize([$now, $reached]);
+        $stand->name = [] === $now && [] === $reached ? $place : $place . "\n" . serialize([$now, $reached]);
+
+        return $stand->key = $stand->name . ($this->bySecond ? "\n" . $stand->walk->second() : '');
     }
 }

@@ -77,7 +77,13 @@ final class Outlook
                 $before[$to][] = $key;
             }
         }
-        $ready = array_keys(array_filter($open, static fn(int $count): bool => 0 === $count));
+        $ready = array_keys(
+            array_filter(
+                $open,
+                fn(int $count, string $key): bool => 0 === $count && [] === $this->stands[$key]->afterRounds,
+                \ARRAY_FILTER_USE_BOTH,
+            ),
+        );
         while (null !== ($key = array_pop($ready))) {
             $stand = $this->stands[$key];
             $most = 0;
@@ -89,7 +95,7 @@ final class Outlook
             }
             $this->most[$key] = $most;
             foreach ($before[$key] ?? [] as $from) {
-                if (0 === --$open[$from]) {
+                if (0 === --$open[$from] && [] === $this->stands[$from]->afterRounds) {
                     $ready[] = $from;
                 }
             }

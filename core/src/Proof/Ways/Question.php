@@ -20,8 +20,8 @@ interface Question
     /** Whether a key is taken there, of those that are pressed at one menu after the other. */
     public function takesKey(): bool;
 
-    /** Whether no other answers lead to anything else. */
-    public function areAll(Asking $at): bool;
+    /** Why other answers may lead to something else; null where none does. */
+    public function untried(Asking $at): ?Untried;
 
     /** Seconds since the step began until it comes up: of calls that came alike, the soonest and the latest go on. */
     public function since(Asking $at): int;

@@ -139,6 +139,11 @@ final class Remaining
                 $mentioned[$id] = true;
                 // A number outside is none; one of our own leads further.
                 $element = $this->plan->find($id) ?? (str_starts_with($id, '+') ? $this->plan->dialled($id) : null);
+                // Numbers outside are no elements to which a journey refers.
+                foreach ($element instanceof Journey ? $element->steps->everyStep('') : [] as $step) {
+                    $taken = $step->takenBy();
+                    null === $taken || ($next[] = $taken);
+                }
                 foreach ($element?->references() ?? [] as $reference) {
                     // A mailbox rings nobody, but for the key that leaves it.
                     if (!($element instanceof Mailbox) || str_starts_with($reference->pointer, '/keys/')) {

@@ -30,6 +30,21 @@ final class Routes
         $this->longest();
     }
 
+    /** @return list<Stand> at whose steps something that is looked up changes while calls may come there */
+    public function unsteady(): array
+    {
+        return array_values(
+            array_filter(
+                $this->stands,
+                fn(Stand $stand, string $key): bool => !$stand->isSteady(
+                    $this->least[$key],
+                    isset($this->rounds[$key]) ? null : $this->most[$key],
+                ),
+                \ARRAY_FILTER_USE_BOTH,
+            ),
+        );
+    }
+
     /** @return list<PossibleEnding> the soonest first */
     public function endings(Assumptions $given): array
     {
@@ -38,7 +53,10 @@ final class Routes
         foreach ($this->stands as $key => $stand) {
             foreach ($stand->ends as $name => [$ending, $leg]) {
                 $least = $this->least[$key] + $leg->least;
-                $most = isset($this->rounds[$key]) ? null : $this->most[$key] + $leg->most;
+                $most =
+                    isset($this->rounds[$key]) || isset($stand->afterRounds[$name])
+                        ? null
+                        : $this->most[$key] + $leg->most;
                 $known = $found[$name] ?? null;
                 $isSooner = null === $known || $least < $known[1];
                 $isLater = null === $known || (null !== $known[3] && (null === $most || $most > $known[3]));
@@ -56,9 +74,9 @@ final class Routes
             static fn(array $one): PossibleEnding => new PossibleEnding(
                 $one[0],
                 $one[1],
-                $one[2]->within($given),
+                $one[2]->inShort($given),
                 $one[3],
-                $one[4]->within($given),
+                $one[4]->inShort($given),
             ),
             $found,
         );
@@ -67,34 +85,38 @@ final class Routes
     }
 
     /**
-     * Callers may give up at any second of any way, as long as they are there.
+     * Callers may give up at any second of any way, as long as they are there: in the first second on the way of which the least has to
+     * be said, and in the last one of the longest.
      *
      * @return list<PossibleEnding>
      */
     private function givenUp(Assumptions $given): array
     {
-        $most = 0;
-        $by = new Acts();
+        $seconds = 0;
+        $most = $least = null;
+        $isEndless = false;
         foreach ($this->stands as $key => $stand) {
-            if (null === $most || null === $stand->there) {
+            $there = $this->most[$key] + ($stand->there->most ?? 0);
+            if (null === $stand->there || 0 === $there) {
                 continue;
             }
-            $seconds = isset($this->rounds[$key]) ? null : ($this->most[$key] ?? 0) + $stand->there->most;
-            if (null === $seconds || $seconds > $most) {
-                $most = $seconds;
-                $by = $this->way($key, $this->mostFrom, $stand->there->mostBy);
+            $isEndless = $isEndless || isset($this->rounds[$key]) || [] !== $stand->afterRounds;
+            $by = $this->way($key, $this->mostFrom, $stand->there->mostBy);
+            $least = null === $least || $by->count() < $least->count() ? $by : $least;
+            if ($there > $seconds) {
+                [$seconds, $most] = [$there, $by];
             }
         }
 
-        return 0 === $most
+        return null === $most || null === $least
             ? []
             : [
                 new PossibleEnding(
                     new Ending(EndingKind::CallerGaveUp),
                     1,
-                    $by->within($given, 1),
-                    $most,
-                    $by->within($given, $most ?? 1),
+                    $least->inShort($given, 1),
+                    $isEndless ? null : $seconds,
+                    $most->inShort($given, $seconds),
                 ),
             ];
     }
@@ -146,14 +168,34 @@ final class Routes
                 }
             }
         }
-        foreach ($into as $key => $left) {
-            if ($left > 0) {
-                $this->rounds[$key] = true;
-                $this->most[$key] = $this->least[$key] ?? 0;
-                unset($this->mostFrom[$key]);
-                isset($this->leastFrom[$key]) && ($this->mostFrom[$key] = $this->leastFrom[$key]);
-            }
+        foreach (array_keys(array_filter($into) + $this->afterRounds()) as $key) {
+            $this->rounds[$key] = true;
+            $this->most[$key] = $this->least[$key] ?? 0;
+            unset($this->mostFrom[$key]);
+            isset($this->leastFrom[$key]) && ($this->mostFrom[$key] = $this->leastFrom[$key]);
         }
+    }
+
+    /** @return array<string, int> places that calls come to after a step at which they may go round, by key */
+    private function afterRounds(): array
+    {
+        $after = [];
+        $next = array_keys(
+            array_merge(
+                ...array_values(
+                    array_map(
+                        static fn(Stand $one): array => array_intersect_key($one->legs, $one->afterRounds),
+                        $this->stands,
+                    ),
+                ),
+            ),
+        );
+        while (null !== ($key = array_pop($next))) {
+            isset($after[$key]) || array_push($next, ...array_keys($this->stands[$key]->legs));
+            $after[$key] = 1;
+        }
+
+        return $after;
     }
 
     /** @param array<string, array{string, Acts, int}> $from */

@@ -15,7 +15,7 @@ final readonly class Run
      * @param Acts        $acts   with as many presses as the step asked for
      * @param Walk        $walk   after it
      * @param Ending|null $ending where it ended the call
-     * @param int         $there  seconds for which the caller was there
+     * @param int         $there  seconds for which callers are there who may give up
      */
     public function __construct(
         public Acts $acts,

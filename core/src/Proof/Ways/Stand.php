@@ -16,10 +16,19 @@ final class Stand
     public array $legs = [];
     /** @var array<string, array{Ending, Leg}> by ending */
     public array $ends = [];
+    /** @var array<string, true> places and endings to which calls come after going round at the step as often as they like */
+    public array $afterRounds = [];
+    /** Equal for the same place at whatever second. */
+    public string $name = '';
+    public string $key = '';
+    /** From which it was come to first. */
+    public ?self $before = null;
     /** Equal for those that differ in nothing but what phones did in the second in which calls come there. */
     public string $place = '';
-    /** How long callers are there until calls end; null where none does. */
+    /** How long callers are there who may give up, until calls end; null where none does. */
     public ?Leg $there = null;
+    /** @var array{int, int} seconds of the call between which whatever is looked up at the step is the same: the first, and the first after */
+    private array $same = [\PHP_INT_MIN, \PHP_INT_MAX];
 
     /**
      * @param Acts                           $acts     by which the call came here that was the first to
@@ -36,14 +45,17 @@ final class Stand
         public readonly array $together = [],
     ) {}
 
-    public function leads(string $to, Leg $leg): void
+    /** @param bool $afterRounds whether calls may go round at the step before, as often as they like */
+    public function leads(string $to, Leg $leg, bool $afterRounds): void
     {
+        $afterRounds && ($this->afterRounds[$to] = true);
         $this->legs[$to] = isset($this->legs[$to]) ? $this->legs[$to]->or($leg) : $leg;
     }
 
-    public function ends(Ending $ending, Leg $leg): void
+    public function ends(Ending $ending, Leg $leg, bool $afterRounds): void
     {
         $key = self::keyOf($ending);
+        $afterRounds && ($this->afterRounds[$key] = true);
         $this->ends[$key] = [$ending, isset($this->ends[$key]) ? $this->ends[$key][1]->or($leg) : $leg];
     }
 
@@ -51,6 +63,38 @@ final class Stand
     public function stays(Leg $there): void
     {
         $this->there = $this->there?->or($there) ?? $there;
+    }
+
+    /** @return string|null the key of a place before this one that is the same at another second: calls go round */
+    public function wasBefore(): ?string
+    {
+        for ($one = $this->before; null !== $one; $one = $one->before) {
+            if ($one->name === $this->name) {
+                return $one->key;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param array{int, int} $seconds of the call between which what was looked up at the step is the same */
+    public function looks(array $seconds): void
+    {
+        $this->same = [max($this->same[0], $seconds[0]), min($this->same[1], $seconds[1])];
+    }
+
+    /**
+     * Whether whatever is looked up at the step is the same for all calls that come here.
+     *
+     * @param int|null $most seconds at which they come here at most; null where they may go round
+     */
+    public function isSteady(int $least, ?int $most): bool
+    {
+        $legs = [...array_values($this->legs), ...array_column(array_values($this->ends), 1)];
+        $longest = max([0, ...array_map(static fn(Leg $leg): int => $leg->most, $legs)]);
+        $last = null === $most || [] !== $this->afterRounds ? \PHP_INT_MAX : $most + $longest;
+
+        return $this->same[0] <= $least && ($last < $this->same[1] || \PHP_INT_MAX === $this->same[1]);
     }
 
     public static function keyOf(Ending $ending): string

@@ -12,9 +12,9 @@ trait Usual
         return false;
     }
 
-    public function areAll(Asking $at): bool
+    public function untried(Asking $at): ?Untried
     {
-        return true;
+        return null;
     }
 
     public function since(Asking $at): int

@@ -14,55 +14,89 @@ use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Stated;
 use Meandros\Core\Proof\Ways\Usual;
+use Meandros\Core\Routing\Happening\CallbackClosed;
 use Meandros\Core\Routing\Happening\CallbackTaken;
 
-/** Who is free for somebody who has kept a place, and whether they take the call: at once, or as late as the place is kept. */
-final class CallbackStands implements Question
+/**
+ * Who is free for somebody who has kept a place, and whether they take the call: nobody is; one agent is, at once or as late as
+ * the place is kept, and they take it at once, in the last second, or never. Where it is stated who is free, only they have a choice.
+ */
+final readonly class CallbackStands implements Question
 {
     use Usual;
 
     public function about(Asking $at): ?string
     {
-        \assert($at->what instanceof CallbackTaken);
-        $name = self::name($at->what->queue);
+        $queue = self::queue($at)->id();
+        $wasHere = isset($at->stand()->acts->stated->queues[$queue]);
 
-        return isset($at->given()->circumstances->queues[$at->what->queue]) || $at->isSettled($name) ? null : $name;
+        return $wasHere || $at->isSettled('callback ' . $queue) ? null : 'callback ' . $queue;
     }
 
     public function answers(Asking $at): array
     {
-        \assert($at->what instanceof CallbackTaken);
-        $queue = $at->plan()->get(Queue::class, $at->what->queue) ?? throw new \LogicException('No such queue.');
-        $callback = $queue->callers->callback ?? new QueueCallback();
+        $queue = self::queue($at);
+        $calls = ($queue->callers->callback ?? new QueueCallback())->calls;
         $state = $at->acts->stated->queues[$queue->id()] ?? new QueueState();
-        $kept = $at->since - $at->what->seconds + 60 * $callback->window->keptMinutes - 1;
-        $name = self::name($queue->id());
-        $answers = [Acts::settling([$name])];
+        $settled = Acts::settling(['callback ' . $queue->id()]);
+        $last = $calls->ringSeconds - 1;
+        $answers = [$settled];
+        if (isset($at->given()->circumstances->queues[$queue->id()])) {
+            for ($try = 1; $try <= $calls->tries; ++$try) {
+                $answers[] = $settled->then(self::pickedUp($queue, $state, 0, $try));
+                $answers[] = $settled->then(self::pickedUp($queue, $state, $last, $try));
+            }
+
+            return $answers;
+        }
         foreach ($queue->agents->asked() as $member) {
-            foreach (
-                [[$at->since, 0], [$kept, $callback->calls->ringSeconds - 1], [$kept, null]]
-                as [$free, $picksUp]
-            ) {
-                $stands = new QueueState(
-                    $state->ahead,
-                    null,
-                    [$member->who => new AgentState(true, $free)],
-                    new WaitingCaller($state->caller->leaves, $state->caller->keeps, $picksUp),
-                );
-                $answers[] = new Acts(stated: new Stated([$queue->id() => $stands]), settled: [$name => true]);
+            $stands = static fn(int $second): QueueState => new QueueState(
+                $state->ahead,
+                null,
+                [$member->who => new AgentState(true, $second)],
+                $state->caller,
+            );
+            $free = static fn(int $second): Acts => $settled->then(self::pickedUp($queue, $stands($second), null));
+            foreach ((new FreeAgent($at, $queue, $member->who, $free, self::until($at, $queue)))->takes() as $takes) {
+                foreach (['soon' => 0, 'late' => $last] as $when => $seconds) {
+                    $stated = $takes[$when]->stated->queues[$queue->id()];
+                    $answers[] = $takes[$when];
+                    $answers[] = $takes[$when]->then(self::pickedUp($queue, $stated, $seconds));
+                }
             }
         }
 
         return $answers;
     }
 
-    public function areAll(Asking $at): bool
+    /** The second since the step began after which nobody is asked: the place is not kept any longer, or it is closing time. */
+    private static function until(Asking $at, Queue $queue): int
     {
-        return false;
+        \assert($at->what instanceof CallbackTaken);
+        $window = ($queue->callers->callback ?? new QueueCallback())->window;
+        $until = $at->since - $at->what->seconds + 60 * $window->keptMinutes;
+        foreach ($at->run->walk->events() as $event) {
+            if ($event->happening instanceof CallbackClosed) {
+                $until = min($until, $event->second - $at->stand()->walk->second());
+            }
+        }
+
+        return $until;
     }
 
-    private static function name(string $queue): string
+    private static function pickedUp(Queue $queue, QueueState $state, ?int $seconds, int $try = 1): Acts
     {
-        return 'callback ' . $queue;
+        $caller = new WaitingCaller($state->caller->leaves, $state->caller->keeps, $seconds, $try);
+
+        return new Acts(
+            stated: new Stated([$queue->id() => new QueueState($state->ahead, $state->free, $state->agents, $caller)]),
+        );
+    }
+
+    private static function queue(Asking $at): Queue
+    {
+        \assert($at->what instanceof CallbackTaken);
+
+        return $at->plan()->get(Queue::class, $at->what->queue) ?? throw new \LogicException('No such queue.');
     }
 }

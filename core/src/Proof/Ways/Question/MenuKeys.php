@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Step\MenuStep;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
+use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Happening\Asked;
 
@@ -51,11 +52,13 @@ final class MenuKeys implements Question
         return true;
     }
 
-    public function areAll(Asking $at): bool
+    public function untried(Asking $at): ?Untried
     {
         \assert($at->what instanceof Asked);
 
-        return null === $at->what->menu->dial || Reachable::areAll($at->plan(), $at->what->menu->dial);
+        return null === $at->what->menu->dial || Reachable::areAll($at->plan(), $at->what->menu->dial)
+            ? null
+            : Untried::ManyPeople;
     }
 
     /** @return list<array{string, string}> each as it takes the fewest seconds, and the most */

@@ -10,6 +10,7 @@ use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Usual;
+use Meandros\Core\Routing\Happening\NameSpelled;
 use Meandros\Core\Routing\Happening\NamesRead;
 
 /** Whom callers choose among those whose names are read out: one of them, nobody, or the key for help. */
@@ -24,7 +25,23 @@ final class NameChosen implements Question
     {
         \assert($at->what instanceof NamesRead);
 
-        return $at->place < \count($at->acts->keys) ? null : 'chosen ' . implode(' ', $at->what->people);
+        return $at->place < \count($at->acts->keys)
+            ? null
+            : \sprintf('chosen %s after try %d', implode(' ', $at->what->people), self::spelled($at)->try ?? 1);
+    }
+
+    /** What was spelled before the names were read out. */
+    private static function spelled(Asking $at): ?NameSpelled
+    {
+        $spelled = null;
+        foreach ($at->run->walk->events() as $event) {
+            if ($event->happening === $at->what) {
+                break;
+            }
+            $spelled = $event->happening instanceof NameSpelled ? $event->happening : $spelled;
+        }
+
+        return $spelled;
     }
 
     public function answers(Asking $at): array

@@ -14,6 +14,7 @@ use Meandros\Core\Plan\Step\DirectoryStep;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
+use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Happening\NameSpelled;
 
@@ -56,11 +57,11 @@ final class NameKeys implements Question
         return true;
     }
 
-    public function areAll(Asking $at): bool
+    public function untried(Asking $at): ?Untried
     {
         \assert($at->what instanceof NameSpelled);
 
-        return Reachable::areAll($at->plan(), $at->what->step->dial);
+        return Reachable::areAll($at->plan(), $at->what->step->dial) ? null : Untried::ManyPeople;
     }
 
     /** @return list<array{string, string}> for all that they can stand for: keys that take the fewest seconds, and the most */

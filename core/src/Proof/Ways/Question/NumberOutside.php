@@ -25,7 +25,7 @@ final class NumberOutside implements Question
         $isOpen =
             null !== $number &&
             ForwardStep::NOT_CARRIED !== $at->what->exit &&
-            !$at->acts->says($number) &&
+            (!$at->acts->says($number) || $at->acts->mayDoElse($number, $at->since)) &&
             (0 < $at->since || !isset($at->stand()->now[$number]));
 
         return $isOpen ? 'outside ' . $number : null;

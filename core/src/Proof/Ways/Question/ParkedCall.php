@@ -10,6 +10,7 @@ use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Stated;
+use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Happening\ParkedAt;
 
@@ -47,10 +48,10 @@ final class ParkedCall implements Question
         return array_map(static fn(Parked $one): Acts => new Acts(stated: new Stated([], $one)), $all);
     }
 
-    public function areAll(Asking $at): bool
+    public function untried(Asking $at): ?Untried
     {
         \assert($at->what instanceof ParkedAt);
 
-        return $at->what->step->seconds > 0;
+        return $at->what->step->seconds > 0 ? null : Untried::ParkedWithoutEnd;
     }
 }

@@ -64,9 +64,9 @@ final class PhonesRing implements Question
     {
         $open = $this->open($at);
         $windows = [];
-        $answers = [Acts::settling(array_keys($open))];
+        $answers = [self::ringOn($at, $open)];
         foreach (array_keys($open) as $phone) {
-            $windows[$phone] = self::window($at->run, $phone);
+            $windows[$phone] = self::window($at, $at->run, $phone);
             array_push($answers, ...self::answered($at, $phone, $windows[$phone], $answers[0]));
         }
         $with = self::others($at) ?? self::FIRST;
@@ -77,16 +77,12 @@ final class PhonesRing implements Question
                     ? array_diff_key($open, $at->stand()->reached)
                     : $open;
             $alike = self::LATEST === $all[1] ? self::asLateAsTheyCan($at, $may) : self::alike($may, ...$all);
-            $answers[] = Acts::ringing($alike, $at->since)->then(
-                Acts::settling(array_keys(array_diff_key($open, $alike))),
-            );
+            $answers[] = Acts::ringing($alike, $at->since)->then(self::ringOn($at, array_diff_key($open, $alike)));
             foreach (\count($open) > 1 && $all === $with ? array_keys($open) : [] as $phone) {
                 $others = array_diff_key($alike, [$phone => true]);
-                $rings = Acts::ringing($others, $at->since)->then(
-                    Acts::settling(array_keys(array_diff_key($open, $others))),
-                );
+                $rings = Acts::ringing($others, $at->since)->then(self::ringOn($at, array_diff_key($open, $others)));
                 $answers[] = $rings;
-                $window = self::window($at->try($rings), $phone);
+                $window = self::window($at, $at->try($rings), $phone);
                 if ($window !== $windows[$phone]) {
                     array_push($answers, ...self::answered($at, $phone, $window, $rings));
                 }
@@ -200,7 +196,8 @@ final class PhonesRing implements Question
         $open = [];
         foreach ($at->what->rung as $rung) {
             $phone = $rung->phone->id;
-            $isSaid = self::isKept($at, $phone) || $at->acts->says($phone);
+            $mayDoElse = null === $at->what->why->turn && $at->acts->mayDoElse($phone, $at->since);
+            $isSaid = self::isKept($at, $phone) || ($at->acts->says($phone) && !$mayDoElse);
             null === $rung->times->rings || $isSaid || ($open[$phone] = $rung);
         }
 
@@ -231,13 +228,17 @@ final class PhonesRing implements Question
         return 0 === $at->since && isset($at->stand()->now[$phone]);
     }
 
-    /** @return array{int, int}|null the second at which it begins to ring, and for how many it does in all; null where it does not */
-    private static function window(Run $run, string $phone): ?array
+    /**
+     * @return array{int, int}|null the second at which it begins to ring, from when it is asked on, and for how many it does in all;
+     *                              null where it does not
+     */
+    private static function window(Asking $at, Run $run, string $phone): ?array
     {
         $first = null;
         $seconds = 0;
+        $since = $at->stand()->walk->second() + $at->since;
         foreach ($run->walk->rung() as $rung) {
-            if ($rung->phone->id === $phone && null !== $rung->times->rings) {
+            if ($rung->phone->id === $phone && null !== $rung->times->rings && $rung->times->from >= $since) {
                 $first ??= $rung->times->rings;
                 $seconds += $rung->times->seconds();
             }
@@ -266,6 +267,22 @@ final class PhonesRing implements Question
     }
 
     /**
+     * They ring on, whatever they did before.
+     *
+     * @param array<string, Rung> $open
+     */
+    private static function ringOn(Asking $at, array $open): Acts
+    {
+        $phones = array_keys($open);
+        $rings = [];
+        foreach ($phones as $phone) {
+            null === $at->acts->does($phone) || ($rings[$phone] = new PhoneAssumption($phone, Behaviour::Rings));
+        }
+
+        return Acts::settling($phones, $at->since)->then(Acts::ringing($rings, $at->since));
+    }
+
+    /**
      * All of them refuse. Where one rings after another, it has the longer the sooner those before it refuse.
      *
      * @param array<string, Rung> $open
@@ -281,7 +298,7 @@ final class PhonesRing implements Question
             $window =
                 $rung->times->from === $first?->times->from
                     ? $rung->times->seconds()
-                    : self::window($at->try(Acts::ringing($alike, $at->since)), $phone)[1] ?? 0;
+                    : self::window($at, $at->try(Acts::ringing($alike, $at->since)), $phone)[1] ?? 0;
             $alike[$phone] = new PhoneAssumption($phone, Behaviour::Refuses, max(0, $window - 1));
         }
 

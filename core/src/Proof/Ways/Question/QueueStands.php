@@ -17,7 +17,6 @@ use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Stated;
 use Meandros\Core\Proof\Ways\Usual;
-use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\QueueEntered;
 
 /**
@@ -28,10 +27,6 @@ use Meandros\Core\Routing\Happening\QueueEntered;
 final class QueueStands implements Question
 {
     use Usual;
-
-    private const ANSWERS = [Behaviour::Answers];
-    /** A phone outside that is busy or out of reach may hand the call to its own mailbox. */
-    private const WITH_MAILBOX = [Behaviour::Answers, Behaviour::Busy, Behaviour::Unreachable];
 
     public function about(Asking $at): ?string
     {
@@ -106,10 +101,23 @@ final class QueueStands implements Question
         $answers = $unreachable = [];
         $out = self::out($queue);
         foreach ($queue->agents->asked() as $member) {
-            $phones = self::phones($at, $queue, $member->who, $answers);
+            $agent = new FreeAgent(
+                $at,
+                $queue,
+                $member->who,
+                static fn(int $second): Acts => self::stands(
+                    $queue,
+                    new QueueState(agents: [$member->who => new AgentState(true, $second)]),
+                ),
+                $at->since + $queue->callers->waiting->longestSeconds,
+            );
+            foreach ($agent->takes() as $takes) {
+                array_push($answers, ...array_values($takes));
+            }
+            $phones = array_keys($agent->phones);
             $gone = array_map(
                 static fn(string $phone): PhoneAssumption => new PhoneAssumption($phone, Behaviour::Unreachable),
-                array_combine(array_keys($phones), array_keys($phones)),
+                array_combine($phones, $phones),
             );
             // The only one who is signed in is out of reach; phones of the others may ring later.
             $unreachable[] = self::stands(
@@ -124,62 +132,6 @@ final class QueueStands implements Question
         }
 
         return [...$answers, ...$queue->callers->admission->needsAgent ? $unreachable : []];
-    }
-
-    /**
-     * Asks one agent when there is time for it but once: what their phones do then they can do sooner, and as late as the wait is
-     * over.
-     *
-     * @param list<Acts> $answers of that agent are added
-     *
-     * @return array<string, Rung> phones that ring
-     */
-    private static function phones(Asking $at, Queue $queue, string $who, array &$answers): array
-    {
-        $ends = $at->since + $queue->callers->waiting->longestSeconds;
-        $last = $ends - 1;
-        $run = $at->try(self::agent($queue, $who, max(0, $ends - $queue->agents->asking->alertSeconds)));
-        $phones = [];
-        foreach ($run->walk->rung() as $rung) {
-            $isKept = 0 === $at->since && isset($at->stand()->now[$rung->phone->id]);
-            null === $rung->times->rings || $isKept || ($phones[$rung->phone->id] ??= $rung);
-        }
-        $settled = Acts::settling(array_keys($phones));
-        $asked = min([
-            \PHP_INT_MAX,
-            ...array_map(static fn(Rung $one): int => $one->times->from, array_values($phones)),
-        ]);
-        $takes = [];
-        if (null !== $run->ending && [] !== $phones) {
-            // A phone that answers by itself, or its own mailbox after a while.
-            $until = max(array_map(static fn(Rung $one): int => $one->times->until, array_values($phones)));
-            $takes[] = [$settled, $until - $asked];
-        }
-        foreach ($phones as $phone => $rung) {
-            $does = null === $rung->phone->outside?->mailbox ? self::ANSWERS : self::WITH_MAILBOX;
-            foreach ($does as $one) {
-                $acts = $settled->then(
-                    Acts::ringing(
-                        [$phone => new PhoneAssumption($phone, $one, Behaviour::Answers === $one ? 0 : null)],
-                        $at->since,
-                    ),
-                );
-                $takes[] = [$acts, (int) $rung->times->rings - $asked];
-            }
-        }
-        foreach ($takes as [$acts, $seconds]) {
-            foreach (array_unique([0, max(0, $last - $seconds)]) as $freeAfter) {
-                $answers[] = self::agent($queue, $who, $freeAfter)->then($acts);
-            }
-        }
-
-        return $phones;
-    }
-
-    /** Nobody is free but one agent, from that second of the call on. */
-    private static function agent(Queue $queue, string $who, int $freeAfter): Acts
-    {
-        return self::stands($queue, new QueueState(agents: [$who => new AgentState(true, $freeAfter)]));
     }
 
     private static function stands(Queue $queue, QueueState $state): Acts

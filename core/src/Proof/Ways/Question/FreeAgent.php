@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways\Question;
+
+use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Call\PhoneAssumption;
+use Meandros\Core\Plan\Element\Queue;
+use Meandros\Core\Proof\Ways\Acts;
+use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\Run;
+use Meandros\Core\Ringing\Rung;
+
+/**
+ * One agent of a queue is free and takes the call: as soon as they can, and shortly before nobody is asked any longer. Asked when
+ * there is time for it but once, what their phones do then they can do sooner, and later.
+ */
+final readonly class FreeAgent
+{
+    private const ANSWERS = [Behaviour::Answers];
+    /** A phone outside that is busy or out of reach may hand the call to its own mailbox. */
+    private const WITH_MAILBOX = [Behaviour::Answers, Behaviour::Busy, Behaviour::Unreachable];
+
+    /** @var array<string, PhoneAssumption> phones of theirs of which it is known what they did in the second in which the call comes here */
+    private array $kept;
+    private Run $run;
+    /** @var array<string, Rung> that ring when they are asked late */
+    public array $phones;
+
+    /**
+     * @param \Closure(int): Acts $free  nobody is free but the agent, from that second since the step began
+     * @param int                 $until second since the step began after which nobody is asked any longer
+     */
+    public function __construct(
+        private Asking $at,
+        Queue $queue,
+        string $who,
+        private \Closure $free,
+        private int $until,
+    ) {
+        $isTheirs = static fn(string $phone): bool => str_starts_with($phone, $who . '/');
+        $this->kept = 0 === $at->since ? array_filter($at->stand()->now, $isTheirs, \ARRAY_FILTER_USE_KEY) : [];
+        $this->run = $at->try($free(max($this->soonest(), $until - $queue->agents->asking->alertSeconds)));
+        $phones = [];
+        foreach ($this->run->walk->rung() as $rung) {
+            null === $rung->times->rings || ($phones[$rung->phone->id] ??= $rung);
+        }
+        $this->phones = $phones;
+    }
+
+    /** @return list<array{soon: Acts, late: Acts}> whatever their phones do with which the call is taken, at its soonest and its latest */
+    public function takes(): array
+    {
+        $settled = Acts::settling(array_keys($this->phones));
+        $takes = [];
+        if (null !== $this->run->ending && [] !== $this->phones) {
+            // A phone that answers by itself, or its own mailbox after a while.
+            $until = max(array_map(static fn(Rung $one): int => $one->times->until, array_values($this->phones)));
+            $takes[] = $this->take($settled, $until, $this->soonest());
+        }
+        foreach ($this->phones as $phone => $rung) {
+            $first = isset($this->kept[$phone]) ? 1 : $this->at->since;
+            foreach (null === $rung->phone->outside?->mailbox ? self::ANSWERS : self::WITH_MAILBOX as $does) {
+                $after = Behaviour::Answers === $does ? 0 : null;
+                $acts = Acts::ringing([$phone => new PhoneAssumption($phone, $does, $after)], $first);
+                $takes[] = $this->take($settled->then($acts), (int) $rung->times->rings, $first);
+            }
+        }
+
+        return $takes;
+    }
+
+    /**
+     * @param int $taken second of the call at which it was taken when they were asked late
+     * @param int $first since the step began at which they may be asked so
+     *
+     * @return array{soon: Acts, late: Acts}
+     */
+    private function take(Acts $acts, int $taken, int $first): array
+    {
+        $asked = min([
+            \PHP_INT_MAX,
+            ...array_map(static fn(Rung $one): int => $one->times->from, array_values($this->phones)),
+        ]);
+        $late = max($first, $this->until - 1 - ($taken - $asked));
+
+        return ['soon' => ($this->free)($first)->then($acts), 'late' => ($this->free)($late)->then($acts)];
+    }
+
+    /** Who did something else in the second in which the call comes here may ring in the next one. */
+    private function soonest(): int
+    {
+        return [] === $this->kept ? $this->at->since : 1;
+    }
+}

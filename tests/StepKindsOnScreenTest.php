@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Tests;
+
+use Meandros\Core\Plan\Step\StepKinds;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What every kind of step must have outside core. */
+final class StepKindsOnScreenTest extends TestCase
+{
+    private const MODULES = __DIR__ . '/../web/src/journeys/steps';
+
+    #[DataProvider('kinds')]
+    public function testTheFrontEndHasAModuleForIt(string $kind): void
+    {
+        self::assertFileExists(self::MODULES . '/' . $kind . '.tsx');
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function kinds(): iterable
+    {
+        foreach (array_keys(StepKinds::CLASSES) as $kind) {
+            yield $kind => [$kind];
+        }
+    }
+}
