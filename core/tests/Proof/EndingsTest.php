@@ -273,6 +273,72 @@ final class EndingsTest extends TestCase
         self::assertNull($endings->steps[0]->most);
     }
 
+    public function testAParkedCallIsTakenAtOnceOrInTheLastSecond(): void
+    {
+        $site = [
+            'id' => 'sit_harbour',
+            'kind' => 'site',
+            'name' => 'Harbour',
+            'zone' => 'Europe/London',
+            'country' => 'GB',
+            'language' => 'en',
+            'parkPlaces' => ['701'],
+        ];
+        $park = static fn(int $seconds): PlanBuilder => (new PlanBuilder())
+            ->with($site)
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'park', 'site' => 'sit_harbour', 'seconds' => $seconds]]);
+        $told = static fn(int $seconds): array => self::told(
+            Endings::of($park($seconds)->plan(), PlanBuilder::trial('2026-11-23T10:30')),
+        );
+        self::assertSame(['ran out of steps  0 60', 'answered sit_harbour 0 59', 'caller gave up  1 60'], $told(60));
+        self::assertSame('answered sit_harbour 0 3599', $told(0)[1]);
+    }
+
+    /** Two agents, of whom a ringing step finds one out of reach: in that second, a queue that needs somebody finds the other. */
+    public function testAQueueThatNeedsAnAgentLooksAtPhonesAtOnce(): void
+    {
+        $plan = static fn(bool $needsAgent): Plan => (new PlanBuilder())
+            ->person('ann')
+            ->with([
+                'id' => 'que',
+                'kind' => 'queue',
+                'name' => 'Queue',
+                'members' => [['who' => 'ann', 'tier' => 1]],
+                'waiting' => ['longestSeconds' => 60],
+                'admission' => ['needsAgent' => $needsAgent],
+            ])
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'queue',
+                    'queue' => 'que',
+                    'exits' => [
+                        [
+                            'on' => 'unreachable',
+                            'steps' => [['id' => 's2', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20]],
+                        ],
+                    ],
+                ],
+                ['id' => 's3', 'do' => 'end'],
+            ])
+            ->plan();
+        $steps = static fn(bool $needsAgent): array => array_map(
+            static fn(StepOutlook $one): string => \sprintf(
+                '%s %d: %s',
+                $one->step,
+                $one->most,
+                implode(', ', array_keys($one->endings)),
+            ),
+            Endings::of($plan($needsAgent), PlanBuilder::trial('2026-11-23T10:30'))->steps,
+        );
+        // Whoever was out of reach rings in the same second no more, so that nobody answers there.
+        self::assertSame(
+            ['s1 60: answered ann , ended by plan  ', 's3 0: ended by plan  ', 's2 0: ended by plan  '],
+            $steps(true),
+        );
+        self::assertSame(['s1 60: answered ann , ended by plan  ', 's3 0: ended by plan  '], $steps(false));
+    }
+
     public function testWaysThatGoRoundHaveNoMost(): void
     {
         $plan = (new PlanBuilder())

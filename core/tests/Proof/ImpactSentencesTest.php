@@ -75,6 +75,13 @@ final class ImpactSentencesTest extends TestCase
             $hours($usual, ['days' => ['sa']] + self::band('10:00', '12:00')),
             ['somebody now | Sat 10:00–12:00: before: a message with mbx; now: rings Ann, then mbx'],
         ];
+        yield 'what is worst is said first, also where the year begins with something else' => [
+            $hours(['days' => ['tu', 'we', 'th']] + $usual, ['days' => ['fr']] + self::band('08:00', '17:00')),
+            [
+                'nobody any more | Mon 09:00–17:00: before: rings Ann, then mbx; now: a message with mbx',
+                'somebody now | Fri 08:00–09:00: before: a message with mbx; now: rings Ann, then mbx',
+            ],
+        ];
         yield 'no Fridays' => [
             $hours(['days' => ['mo', 'tu', 'we', 'th']] + $usual),
             ['nobody any more | Fri 09:00–17:00: before: rings Ann, then mbx; now: a message with mbx'],
