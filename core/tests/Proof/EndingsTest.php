@@ -339,6 +339,24 @@ final class EndingsTest extends TestCase
         self::assertSame(['s1 60: answered ann , ended by plan  ', 's3 0: ended by plan  '], $steps(false));
     }
 
+    public function testACodeEndsTheCallAtOnce(): void
+    {
+        $plan = (new PlanBuilder())
+            ->with([
+                'id' => 'hrs',
+                'kind' => 'hours',
+                'name' => 'Desk',
+                'site' => 'sit_harbour',
+                'default' => 'closed',
+                'states' => [['key' => 'closed', 'name' => 'Closed', 'open' => false]],
+                'codes' => [['code' => '*20', 'state' => null, 'ends' => 'until lifted']],
+            ])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30', '*20', '201'));
+        self::assertSame([[], 0, []], [$endings->endings, $endings->places, $endings->steps]);
+        self::assertTrue($endings->areAll());
+    }
+
     public function testWaysThatGoRoundHaveNoMost(): void
     {
         $plan = (new PlanBuilder())

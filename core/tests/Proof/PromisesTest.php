@@ -166,6 +166,39 @@ final class PromisesTest extends TestCase
         self::assertTrue(self::hold($plan, $rings)->isKept());
     }
 
+    public function testWhatStandsBehindABusyNumberOutsideIsHeldToo(): void
+    {
+        $plan = (new PlanBuilder())
+            ->journey('jrn_main', [
+                [
+                    'id' => 'f1',
+                    'do' => 'forward',
+                    'number' => '+441632960987',
+                    'exits' => [['on' => 'busy', 'steps' => [['id' => 'e1', 'do' => 'end']]]],
+                ],
+                ['id' => 'e2', 'do' => 'end'],
+            ])
+            ->plan();
+        $held = self::hold($plan, self::expectation(['that' => 'ends with', 'outcomes' => ['outside']], []));
+        self::assertContains(
+            Behaviour::Busy,
+            array_map(static fn(Breach $one): ?Behaviour => $one->phones, $held->breaches),
+        );
+    }
+
+    public function testNobodyIsKeptLongerToTheSecond(): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->journey('jrn_main', [['id' => 'r1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20]])
+            ->plan();
+        $isKept = static fn(int $seconds): bool => self::hold(
+            $plan,
+            self::expectation(['that' => 'is over within', 'seconds' => $seconds], []),
+        )->isKept();
+        self::assertSame([false, true], [$isKept(19), $isKept(20)]);
+    }
+
     public function testANumberThatWasGivenUpPromisesNothing(): void
     {
         $expectation = self::expectation(['that' => 'rings', 'who' => null], ['calls' => ['to' => ['num_old']]]);

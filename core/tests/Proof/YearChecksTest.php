@@ -53,6 +53,14 @@ final class YearChecksTest extends TestCase
             self::harbour()->with(['target' => 'team'] + self::NUMBER),
             ['num_main /target Where nobody answers, calls end for want of a step: callers hear it go dead.'],
         ];
+        $unlisted = ['extension' => ''] + self::ANN;
+        yield 'somebody whom no number and no extension rings' => [
+            self::harbour()->with(['id' => 'dan', 'name' => 'Dan'] + $unlisted),
+            [
+                'dan /phones No call to any number rings this person in the coming year, and there is no extension to dial.',
+            ],
+        ];
+        yield 'somebody whom only the team rings' => [self::harbour()->with($unlisted), []];
         $off = ['phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk', 'on' => false]]];
         yield 'open, and nobody there' => [
             self::harbour()
