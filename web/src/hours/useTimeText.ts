@@ -1,4 +1,5 @@
-import { useEffect, useId, useRef, useState } from 'react';
+import { useId, useState } from 'react';
+import { useTyped } from '../ui/useTyped';
 import { toSeconds, understandTime } from './bands';
 
 /**
@@ -7,33 +8,19 @@ import { toSeconds, understandTime } from './bands';
  * @param before seconds of the day that it must lie before; undefined where nights may run into the next day
  */
 export function useTimeText(shown: string, onSave: (time: string) => void, before?: number) {
-    const [text, setText] = useState(shown);
-    const [isWrong, setWrong] = useState(false);
+    const { typed: text, setTyped: setText, save } = useTyped(shown, onSave);
+    const [wrong, setWrong] = useState<string | null>(null);
+    const isWrong = wrong === text;
     const about = useId();
-    const sent = useRef<string | null>(null);
-    // biome-ignore lint/correctness/useExhaustiveDependencies: another value alone is the reason
-    useEffect(() => {
-        // What was sent from here comes back a moment later: meanwhile something else may have been typed.
-        if (sent.current !== shown) reset();
-        sent.current = null;
-    }, [shown]);
-    const reset = () => {
-        setText(shown);
-        setWrong(false);
-    };
     const commit = () => {
         const time = understandTime(text);
-        const isNone = time === null || (before !== undefined && (toSeconds(time) ?? before) >= before);
-        setWrong(isNone);
-        if (isNone) return;
+        if (time === null || (before !== undefined && (toSeconds(time) ?? before) >= before)) return setWrong(text);
         setText(time);
-        if (time === shown) return;
-        sent.current = time;
-        onSave(time);
+        save(time);
     };
     const type = (next: string) => {
         setText(next);
-        setWrong(false);
+        setWrong(null);
     };
     return {
         text,
@@ -52,7 +39,7 @@ export function useTimeText(shown: string, onSave: (time: string) => void, befor
             onKeyDown: (event: { key: string; stopPropagation: () => void }) => {
                 if (event.key !== 'Escape' || text === shown) return;
                 event.stopPropagation();
-                reset();
+                type(shown);
             },
         },
     };

@@ -1,7 +1,8 @@
 import { Button, Dropdown, Input } from 'antd';
 import type { TextAreaRef } from 'antd/es/input/TextArea';
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { type ReactNode, useRef } from 'react';
 import { Field } from '../ui/Field';
+import { useTyped } from '../ui/useTyped';
 
 /** What can be left open in a script, and filled at the moment of the call. */
 const BLANKS = [
@@ -22,16 +23,15 @@ export function ScriptField(props: {
     onSave: (text: string) => void;
 }) {
     const { label, value, disabled, error, hint, onSave } = props;
-    const [text, setText] = useState(value);
+    const { typed: text, setTyped: setText, save } = useTyped(value, onSave);
     const area = useRef<TextAreaRef>(null);
     const box = useRef<HTMLDivElement>(null);
-    useEffect(() => setText(value), [value]);
     const put = (blank: string) => {
         const input = area.current?.resizableTextArea?.textArea;
         const at = input?.selectionStart ?? text.length;
         const next = text.slice(0, at) + blank + text.slice(input?.selectionEnd ?? at);
         setText(next);
-        onSave(next);
+        save(next);
         input?.focus();
     };
     return (
@@ -46,9 +46,7 @@ export function ScriptField(props: {
                         disabled={disabled}
                         onChange={(event) => setText(event.target.value)}
                         // Whoever chooses a blank is not done with it.
-                        onBlur={(event) =>
-                            !box.current?.contains(event.relatedTarget) && text !== value && onSave(text)
-                        }
+                        onBlur={(event) => !box.current?.contains(event.relatedTarget) && save(text)}
                     />
                 )}
             </Field>

@@ -46,3 +46,33 @@ test('one that may be left open saves nothing as null', () => {
     fireEvent.blur(box());
     expect(onSave.mock.calls).toEqual([[null]]);
 });
+
+test('what was sent does not take away what is typed meanwhile', () => {
+    const onSave = vi.fn();
+    const field = (value: number) => (
+        <NumberInput label="Seconds" unit="s" min={1} max={600} value={value} onSave={onSave} />
+    );
+    const { rerender } = render(field(20));
+    type('25');
+    enter();
+    type('30');
+    enter();
+    type('31');
+    rerender(field(25));
+    expect(box().value).toBe('31');
+    rerender(field(30));
+    expect(box().value).toBe('31');
+    rerender(field(20));
+    expect(box().value).toBe('20');
+    expect(onSave.mock.calls).toEqual([[25], [30]]);
+});
+
+test('going back to what was there before the answer has come is sent, too', () => {
+    const onSave = vi.fn();
+    render(<NumberInput label="Seconds" unit="s" min={1} max={600} value={20} onSave={onSave} />);
+    type('25');
+    enter();
+    type('20');
+    enter();
+    expect(onSave.mock.calls).toEqual([[25], [20]]);
+});

@@ -1,5 +1,5 @@
 import { InputNumber } from 'antd';
-import { useEffect, useState } from 'react';
+import { useTyped } from './useTyped';
 
 /** A whole number with its unit, saved when the field is left, Enter is pressed, or a step is taken. */
 export function NumberInput(props: {
@@ -14,9 +14,8 @@ export function NumberInput(props: {
     autoFocus?: boolean;
 }) {
     const { value, unit, min, max, label, onSave, disabled = false, id, autoFocus = false } = props;
-    const [typed, setTyped] = useState<number | null>(value);
-    useEffect(() => setTyped(value), [value]);
-    const commit = () => (typed === null ? setTyped(value) : typed !== value && onSave(typed));
+    const { typed, setTyped, save } = useTyped<number | null>(value, (next) => next !== null && onSave(next));
+    const commit = () => (typed === null ? setTyped(value) : save(typed));
     return (
         <span className="with-unit">
             <InputNumber
@@ -29,7 +28,7 @@ export function NumberInput(props: {
                 disabled={disabled}
                 autoFocus={autoFocus}
                 onChange={(next) => setTyped(next)}
-                onStep={(next) => onSave(Number(next))}
+                onStep={(next) => save(Number(next))}
                 onBlur={commit}
                 onPressEnter={commit}
                 style={{ width: 76 }}

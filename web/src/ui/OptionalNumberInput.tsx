@@ -1,5 +1,5 @@
 import { InputNumber } from 'antd';
-import { useEffect, useState } from 'react';
+import { useTyped } from './useTyped';
 
 /** A whole number that may be left open, saved when the field is left or Enter is pressed. */
 export function OptionalNumberInput(props: {
@@ -14,9 +14,8 @@ export function OptionalNumberInput(props: {
     disabled?: boolean;
 }) {
     const { value, open, unit, min, max, label, onSave, disabled = false } = props;
-    const [typed, setTyped] = useState<number | null>(value);
-    useEffect(() => setTyped(value), [value]);
-    const commit = () => typed !== value && onSave(typed);
+    const { typed, setTyped, save } = useTyped(value, onSave);
+    const commit = () => save(typed);
     return (
         <span className="with-unit">
             <InputNumber

@@ -1,7 +1,7 @@
 import { Input } from 'antd';
-import { useEffect, useState } from 'react';
 import { readRingTime, ringsIn } from './ringTime';
 import { useCadence } from './useCadence';
+import { useTyped } from './useTyped';
 
 /** A time of ringing: typed as "18", "18 s" or "3 rings", shown as both. Arrow keys change it by a second. */
 export function RingTimeInput({
@@ -23,16 +23,17 @@ export function RingTimeInput({
     onSave: (seconds: number) => void;
 }) {
     const cadence = useCadence(site);
-    const [typed, setTyped] = useState<string | null>(null);
-    // biome-ignore lint/correctness/useExhaustiveDependencies: what was saved takes the place of what was typed
-    useEffect(() => setTyped(null), [value]);
-    const read = typed === null ? value : readRingTime(typed, cadence);
+    const { typed, setTyped, save } = useTyped(`${value} s`, (text) => {
+        const seconds = readRingTime(text, cadence);
+        if (seconds !== null) onSave(seconds);
+    });
+    const read = readRingTime(typed, cadence);
     const bad = read === null || read < min || read > max;
-    const commit = () => {
-        if (typed === null || bad) return;
-        setTyped(null);
-        if (read !== value) onSave(read);
+    const put = (seconds: number) => {
+        setTyped(`${seconds} s`);
+        save(`${seconds} s`);
     };
+    const commit = () => !bad && put(read);
     return (
         <span className="with-unit">
             <Input
@@ -41,7 +42,7 @@ export function RingTimeInput({
                 size="small"
                 style={{ width: 64 }}
                 status={bad ? 'error' : ''}
-                value={typed ?? `${value} s`}
+                value={typed}
                 disabled={disabled}
                 onChange={(event) => setTyped(event.target.value)}
                 onFocus={(event) => event.target.select()}
@@ -51,7 +52,7 @@ export function RingTimeInput({
                     const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
                     if (by === 0 || read === null) return;
                     event.preventDefault();
-                    onSave(Math.min(max, Math.max(min, read + by)));
+                    put(Math.min(max, Math.max(min, read + by)));
                 }}
             />
             <span className={bad ? 'alarm' : 'quiet'} role={bad ? 'alert' : undefined}>

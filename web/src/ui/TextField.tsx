@@ -1,6 +1,7 @@
 import { Input } from 'antd';
-import { type ReactNode, useEffect, useState } from 'react';
+import type { ReactNode } from 'react';
 import { Field } from './Field';
+import { useTyped } from './useTyped';
 
 /** Text that is saved when the field is left or Enter is pressed. */
 export function TextField(props: {
@@ -15,9 +16,8 @@ export function TextField(props: {
     wide?: boolean;
 }) {
     const { label, value, onSave, disabled = false, error, hint, rows, placeholder, wide } = props;
-    const [text, setText] = useState(value);
-    useEffect(() => setText(value), [value]);
-    const commit = () => text !== value && onSave(text);
+    const { typed: text, setTyped: setText, save } = useTyped(value, onSave);
+    const commit = () => save(text);
     return (
         <Field label={label} error={error} hint={hint} wide={wide ?? false}>
             {(a11y) =>
