@@ -63,6 +63,38 @@ final class CoverageTest extends TestCase
         }
     }
 
+    public function testSecondsOfADayByWhatCallsComeTo(): void
+    {
+        $day = static fn(string $from, string $to): array => [
+            'days' => ['mo'],
+            'from' => $from,
+            'to' => $to,
+            'state' => 'open',
+        ];
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->mailbox('mbx')
+            ->hours('hrs', [$day('09:00', '12:00'), $day('13:00', '17:00')])
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'hours',
+                    'hours' => 'hrs',
+                    'exits' => [
+                        [
+                            'on' => 'open',
+                            'steps' => [['id' => 's2', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20]],
+                        ],
+                    ],
+                ],
+                ['id' => 's3', 'do' => 'message', 'mailbox' => 'mbx'],
+            ])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T00:00');
+        $coverage = Coverage::over(new Courses($plan, $call), $call->instant, $call->instant + 86_400);
+        self::assertEquals(['person' => 7 * 3600, 'message' => 17 * 3600], $coverage->seconds());
+    }
+
     public function testWhatIsLiveCountsUntilItEnds(): void
     {
         $plan = (new PlanBuilder())

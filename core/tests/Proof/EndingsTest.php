@@ -357,6 +357,73 @@ final class EndingsTest extends TestCase
         self::assertTrue($endings->areAll());
     }
 
+    /** Only while she is busy do calls come to a mailbox whose key rings her again: then she may answer. */
+    public function testWhoIsBusyWithinAStepMayAnswerLaterInIt(): void
+    {
+        $mailbox = static fn(string $id, ?string $key): array => [
+            'id' => $id,
+            'kind' => 'mailbox',
+            'name' => $id,
+            'owners' => [],
+            'notify' => ['office@example.com'],
+            'greeting' => 'prm',
+            'keys' => ['leave' => $key, 'leaveTo' => null === $key ? null : 'ann'],
+        ];
+        $plan = (new PlanBuilder())
+            ->prompt('prm', 4)
+            ->with([
+                'id' => 'ann',
+                'kind' => 'person',
+                'name' => 'Ann',
+                'extension' => '',
+                'site' => 'sit_harbour',
+                'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']],
+                'rules' => [
+                    [
+                        'id' => 'rule',
+                        'name' => 'Rule',
+                        'stages' => [['phones' => ['desk'], 'teams' => [], 'after' => 0, 'seconds' => 20]],
+                        'next' => ['nobody' => 'last', 'busy' => 'first', 'unreachable' => 'last'],
+                    ],
+                ],
+            ])
+            ->with($mailbox('first', '0'))
+            ->with($mailbox('last', null))
+            ->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20, 'handOver' => true],
+            ])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertTrue($endings->areAll());
+        self::assertSame(
+            ['answered ann 0 -', 'message last 0 -', 'message first 0 -', 'caller gave up  1 -'],
+            self::told($endings),
+        );
+    }
+
+    public function testAMenuThatListensForOneSecondTakesAKeyInIt(): void
+    {
+        $menu = static fn(int $wait): Plan => (new PlanBuilder())
+            ->prompt('prm', 4)
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'menu',
+                    'prompt' => 'prm',
+                    'wait' => $wait,
+                    'tries' => 1,
+                    'duringPrompt' => false,
+                    'exits' => [['on' => '1', 'steps' => [['id' => 's2', 'do' => 'end']]]],
+                ],
+            ])
+            ->plan();
+        $told = static fn(int $wait): array => self::told(
+            Endings::of($menu($wait), PlanBuilder::trial('2026-11-23T10:30')),
+        );
+        self::assertSame(['ran out of steps  4 5', 'ended by plan  4 4', 'caller gave up  1 5'], $told(1));
+        self::assertSame(['ran out of steps  4 7', 'ended by plan  4 6', 'caller gave up  1 7'], $told(3));
+    }
+
     public function testWaysThatGoRoundHaveNoMost(): void
     {
         $plan = (new PlanBuilder())

@@ -59,6 +59,34 @@ final class TimesTest extends TestCase
         self::assertSame(['2027-02-02', '2027-11-05'], array_map(CivilDate::format(...), $times->days));
     }
 
+    public function testSeasonsThatEndFarApartAreToldApart(): void
+    {
+        $mornings = [];
+        foreach ([['2027-06-01', '2027-08-31'], ['2027-06-02', '2027-07-28']] as [$first, $last]) {
+            foreach (self::days($first, $last, 7) as $day) {
+                $mornings[] = [$day . 'T09:00', $day . 'T12:00'];
+            }
+        }
+        sort($mornings);
+        self::assertSame(
+            [
+                'tu 32400 +0 43200, 14 times from 2027-06-01 to 2027-08-31',
+                'we 32400 +0 43200, 9 times from 2027-06-02 to 2027-07-28',
+            ],
+            self::told(self::of($mornings)),
+        );
+    }
+
+    public function testSingleDaysAreInOrderWhateverTheirTimes(): void
+    {
+        $times = self::of([
+            ['2027-02-01T09:00', '2027-02-01T12:00'],
+            ['2027-03-01T08:00', '2027-03-01T12:00'],
+            ['2027-04-01T09:00', '2027-04-01T12:00'],
+        ]);
+        self::assertSame(['2027-02-01', '2027-03-01', '2027-04-01'], array_map(CivilDate::format(...), $times->days));
+    }
+
     public function testTwoSeasonsAreToldInTheirOrderAndADayIsToldOnce(): void
     {
         $intervals = [];

@@ -63,14 +63,18 @@ final readonly class Acts
         return isset($this->settled[$phone]) || null !== $this->does($phone);
     }
 
-    /** Whether a phone that did not answer before may do something else when it rings again, at a later second. */
+    /** Whether a phone that did not answer before may do something else when it is rung at a later second. */
     public function mayDoElse(string $phone, int $second): bool
     {
         $does = $this->does($phone);
+        $isSettled = ($this->settled[$phone] ?? -1) >= $second;
 
-        return null === $does
-            ? ($this->settled[$phone] ?? $second) < $second
-            : Behaviour::Answers !== $does->does && $does->from < $second;
+        return match ($does?->does) {
+            null => !$isSettled && isset($this->settled[$phone]),
+            Behaviour::Answers => false,
+            Behaviour::Rings => !$isSettled,
+            default => $does->from < $second,
+        };
     }
 
     /** What a phone does in the end, as far as it is said. */

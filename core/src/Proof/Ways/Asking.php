@@ -33,6 +33,12 @@ final readonly class Asking
         return $this->choices->try($this->acts->then($more));
     }
 
+    /** The same in another run, where more is done. */
+    public function at(Run $run, Acts $more, Happening $what): self
+    {
+        return new self($this->choices, $run, $this->acts->then($more), $what, $this->since, $this->place);
+    }
+
     public function stand(): Stand
     {
         return $this->choices->stand;

@@ -8,6 +8,7 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Heeded;
+use Meandros\Core\Routing\TooMuchWork;
 
 /**
  * Everything that may be done at one step: whatever is open in a run of it is answered in every way, and what is open then. Runs
@@ -50,20 +51,33 @@ final class Choices
         while ([] !== ($open = $this->unseen($next, $seen))) {
             $next = [];
             foreach ($open as [$shape, $asking]) {
-                $question = $this->questions->of($asking->what);
-                if (\count($this->tried) > self::MOST_RUNS) {
+                try {
+                    $this->answer($asking, $shape, $next);
+                } catch (TooMuchWork) {
                     $this->leaves(Untried::TooManyWays);
                     $this->over[$shape][spl_object_id($asking->run)] = $asking->run;
-                    continue;
-                }
-                $this->leaves($question?->untried($asking));
-                foreach ($question?->answers($asking) ?? [] as $answer) {
-                    $this->goOn($asking->acts->then($answer), $shape, $next);
                 }
             }
         }
 
         return array_values(array_replace(...array_values($this->over)));
+    }
+
+    /**
+     * @param array<string, non-empty-array<int, array{string, Asking}>> $next by how runs came there, and by second
+     *
+     * @throws TooMuchWork when as much was tried as may be
+     */
+    private function answer(Asking $asking, string $shape, array &$next): void
+    {
+        if (\count($this->tried) > self::MOST_RUNS) {
+            throw new TooMuchWork(null);
+        }
+        $question = $this->questions->of($asking->what);
+        $this->leaves($question?->untried($asking));
+        foreach ($question?->answers($asking) ?? [] as $answer) {
+            $this->goOn($asking->acts->then($answer), $shape, $next);
+        }
     }
 
     /** @return array<int, true> runs that come after something to which calls may come as often as they like, by their object's id */

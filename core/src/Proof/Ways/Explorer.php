@@ -21,6 +21,7 @@ use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\SentOn;
 use Meandros\Core\Routing\Router;
+use Meandros\Core\Routing\TooMuchWork;
 use Meandros\Core\Routing\Walk;
 
 /**
@@ -31,6 +32,7 @@ final class Explorer
 {
     /** Of all steps together. */
     private const MOST_RUNS = 20_000;
+    private const MOST_HAPPENINGS = 150_000;
 
     /** @var array<string, Stand> by key, in the order in which they were found */
     public array $stands = [];
@@ -43,6 +45,8 @@ final class Explorer
     /** @var array<string, array<string, Run>> by those and by acts: runs in which that is no matter */
     private array $known = [];
     private int $runs = 0;
+    /** In all runs together. */
+    private int $happened = 0;
     private readonly Remaining $remaining;
     private readonly Questions $questions;
 
@@ -82,7 +86,7 @@ final class Explorer
                 // It is explored once more, with them.
                 break;
             }
-            if ($this->runs >= self::MOST_RUNS) {
+            if ($this->isSpent()) {
                 $this->leaves(Untried::TooManyWays, $stand);
                 break;
             }
@@ -193,8 +197,17 @@ final class Explorer
         ];
     }
 
+    private function isSpent(): bool
+    {
+        return $this->runs >= self::MOST_RUNS || $this->happened >= self::MOST_HAPPENINGS;
+    }
+
+    /** @throws TooMuchWork when as much was tried as may be */
     private function run(Stand $stand, Acts $acts): Run
     {
+        if ($this->isSpent()) {
+            throw new TooMuchWork(null);
+        }
         $run = $this->known[$stand->place][$acts->key()] ?? $this->walk($stand, $acts);
         $stand->looks($run->walk->isSame());
         if (
@@ -240,6 +253,7 @@ final class Explorer
         } catch (CallOver $over) {
             $ending = $over->ending;
         }
+        $this->happened += \count($walk->events()) + \count($walk->rung());
         $there = $walk->givesUpUntil() - $since;
         if (null !== $ending && $walk->goesOnAfter($ending)) {
             try {

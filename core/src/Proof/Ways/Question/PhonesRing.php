@@ -62,6 +62,50 @@ final class PhonesRing implements Question
 
     public function answers(Asking $at): array
     {
+        $silent = array_filter($this->open($at), static fn(Rung $one): bool => null === $one->times->rings);
+        if ([] === $silent) {
+            return $this->whatTheyDo($at);
+        }
+        // Those that were busy, or out of reach, are so again, or ring by now.
+        $phones = array_keys($silent);
+        $did = array_filter(array_map($at->acts->does(...), array_combine($phones, $phones)));
+        $rings = Acts::ringing(
+            array_map(
+                static fn(PhoneAssumption $one): PhoneAssumption => new PhoneAssumption($one->who, Behaviour::Rings),
+                $did,
+            ),
+            $at->since,
+        );
+        $again = self::again($at, $rings);
+
+        return [
+            Acts::settling($phones, $at->since)->then(Acts::ringing($did, $at->since)),
+            ...array_map(
+                static fn(Acts $one): Acts => $rings->then($one),
+                null === $again ? [] : $this->whatTheyDo($again),
+            ),
+        ];
+    }
+
+    /** The same ringing where more is done; null where it does not come to that. */
+    private static function again(Asking $at, Acts $more): ?Asking
+    {
+        \assert($at->what instanceof Ringing);
+        $run = $at->try($more);
+        foreach ($run->walk->events() as $event) {
+            $what = $event->happening;
+            $isThen = $event->second === $at->stand()->walk->second() + $at->since;
+            if ($isThen && $what instanceof Ringing && $what->target?->text() === $at->what->target?->text()) {
+                return $at->at($run, $more, $what);
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Acts> */
+    private function whatTheyDo(Asking $at): array
+    {
         $open = $this->open($at);
         $windows = [];
         $answers = [self::ringOn($at, $open)];
@@ -197,8 +241,8 @@ final class PhonesRing implements Question
         foreach ($at->what->rung as $rung) {
             $phone = $rung->phone->id;
             $mayDoElse = null === $at->what->why->turn && $at->acts->mayDoElse($phone, $at->since);
-            $isSaid = self::isKept($at, $phone) || ($at->acts->says($phone) && !$mayDoElse);
-            null === $rung->times->rings || $isSaid || ($open[$phone] = $rung);
+            $isOpen = $mayDoElse || (null !== $rung->times->rings && !$at->acts->says($phone));
+            $isOpen && !self::isKept($at, $phone) && ($open[$phone] = $rung);
         }
 
         return $open;
