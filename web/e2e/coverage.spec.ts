@@ -140,3 +140,21 @@ test('every ending of a call, each tried with one click', async ({ page }) => {
     await expect(steps.filter({ hasText: 'Say Reception closed' })).toContainText('No call to this number comes here');
     await axeClean(page);
 });
+
+test('a place that is kept ends as late as it is kept; where there may be more, the step says why', async ({
+    page,
+}) => {
+    await page.goto(address('/', { to: '+441632960110', from: '+441632960555', at: '2026-11-23T10:00:00' }));
+    await page.getByRole('button', { name: 'Show every ending' }).click();
+    const endings = page.getByRole('region', { name: 'Every ending' });
+    await expect(endings.getByText('There are no others')).toBeVisible();
+    await endings.getByRole('button', { name: /^Try it at its latest: a place was kept/i }).click();
+    await expect(sentence(page)).toContainText('the place in Bookings queue is given up');
+    await page.goto(address('/', { to: '+33261910100', at: '2026-11-23T11:00:00' }));
+    await page.getByRole('button', { name: 'Show every ending' }).click();
+    await expect(endings.getByText('phones ring round after round')).toBeVisible();
+    await endings.getByRole('link', { name: 'Port-Saint-Aubert terminal' }).click();
+    await page.getByRole('button', { name: 'What can happen from each step' }).click();
+    await expect(page.getByRole('row').filter({ hasText: 'Ring Réservations' })).toContainText('perhaps more');
+    await axeClean(page);
+});

@@ -22,7 +22,10 @@ function aheadOf(step: Step, journey: Journey, endings: Endings | undefined): st
     if (!found) return 'No call to this number comes here at this moment.';
     const most =
         found.most === null ? 'may go round for as long as callers like' : `over after ${clock(found.most)} at most`;
-    return `From here: ${found.endings.join(', ')} · ${most}`;
+    const more = endings.notTried.filter((one) => one.journey === journey.id && one.step === step.id);
+    return [`From here: ${found.endings.join(', ')}`, most, ...more.map((one) => `perhaps more: ${one.words}`)].join(
+        ' · ',
+    );
 }
 
 /** A journey as an outline, edited in place, with the way that the trial call takes through it. */
