@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Endings;
 use Meandros\Core\Proof\PossibleEnding;
 use Meandros\Core\Proof\StepOutlook;
+use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Router;
@@ -224,6 +225,46 @@ final class EndingsTest extends TestCase
             ],
             self::told($endings),
         );
+    }
+
+    /** Ann is free after 200 s, and is asked for 15 s. */
+    public function testWhoIsCalledBackWhereTheQueueIsStated(): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->with([
+                'id' => 'que',
+                'kind' => 'queue',
+                'name' => 'Queue',
+                'members' => [['who' => 'ann', 'tier' => 1]],
+                'asking' => ['alertSeconds' => 15],
+                'waiting' => ['longestSeconds' => 90],
+                'callback' => [
+                    'offer' => ['key' => '5', 'afterSeconds' => 60],
+                    'calls' => ['tries' => 2, 'pauseSeconds' => 300, 'ringSeconds' => 30],
+                    'window' => ['keptMinutes' => 60],
+                ],
+            ])
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'queue', 'queue' => 'que']])
+            ->plan();
+        $endings = Endings::of(
+            $plan,
+            PlanBuilder::trial('2026-11-23T10:30', from: '+441632960777'),
+            Assumptions::fromData([
+                'queues' => [['queue' => 'que', 'agents' => [['who' => 'ann', 'freeAfter' => 200]]]],
+            ]),
+        );
+        self::assertSame(
+            [
+                'ran out of steps  90 90',
+                'answered ann 200 3618',
+                // Ann answers at once, twice; the caller does not.
+                'callback in vain que 560 3919',
+                'caller gave up  1 90',
+            ],
+            self::told($endings),
+        );
+        self::assertSame([Untried::PhoneAgain], array_column($endings->notTried, 'why'));
     }
 
     public function testWhoRangInVainMayBeFreeInAQueueASecondLater(): void

@@ -6,6 +6,7 @@ namespace Meandros\Core\Proof\Ways;
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\KeyPress;
+use Meandros\Core\Call\QueueState;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Heeded;
 use Meandros\Core\Routing\TooMuchWork;
@@ -248,6 +249,11 @@ final class Choices
             $asked,
             array_keys($came),
             $this->toCome($run, $asking),
+            // Whether callers take the call back is settled before it is tried.
+            array_map(
+                static fn(QueueState $one): array => [$one->caller->picksUp, $one->caller->onTry],
+                $asking->acts->stated->queues,
+            ),
         ]);
 
         return [$shape, $this->bySecond || $isInside];

@@ -16,6 +16,7 @@ use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Stated;
+use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Happening\QueueEntered;
 
@@ -62,6 +63,18 @@ final class QueueStands implements Question
         }
 
         return null === $stated ? [...$answers, ...self::notLetIn($queue), ...self::free($at, $queue)] : $answers;
+    }
+
+    /** Where it is stated who is free, they may be asked again and again: only as if they did the same each time. */
+    public function untried(Asking $at): ?Untried
+    {
+        $stated = $at->given()->circumstances->queues[self::queue($at)->id()] ?? null;
+        $free = array_filter(
+            $stated->agents ?? [],
+            static fn(AgentState $one): bool => $one->signedIn && null !== $one->freeAfter,
+        );
+
+        return [] === $free && null === $stated?->free ? null : Untried::PhoneAgain;
     }
 
     /** @return list<Acts> nobody is signed in, as many wait as may, the wait is too long */
