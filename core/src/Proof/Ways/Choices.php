@@ -18,6 +18,7 @@ use Meandros\Core\Routing\TooMuchWork;
 final class Choices
 {
     private const MOST_RUNS = 5000;
+
     /** @var array<string, Untried> why not whatever may be done at the step was tried, by that */
     public array $untried = [];
     /** @var array<string, Run> by acts */
@@ -26,7 +27,7 @@ final class Choices
     private array $on = [];
     /** @var array<string, array<int, Run>> by how runs came to a question: those that leave nothing open after it */
     private array $over = [];
-    /** @var array<string, true> questions to which runs came */
+    /** @var array<string, int> questions to which runs came, and the soonest second at which one did */
     private array $came = [];
     /** @var array<string, true> questions to which runs come again and again, ever later */
     private array $around = [];
@@ -139,8 +140,13 @@ final class Choices
             $shape = $bySecond[$first][0];
             if (isset($this->came[$shape], $this->following([$shape], false)[$shape])) {
                 $this->around[$shape] = true;
-                continue;
+                if ($first >= $this->came[$shape]) {
+                    continue;
+                }
+                // It is sooner by another way.
+                $last = $first;
             }
+            $this->came[$shape] = min($first, $this->came[$shape] ?? $first);
             $seen[$key] = [min($first, $soonest), max($last, $latest)];
             foreach (array_unique([$first, $last]) as $second) {
                 if ($second < $soonest || $second > $latest) {
@@ -148,7 +154,6 @@ final class Choices
                 }
             }
         }
-        $this->came += array_fill_keys(array_column($unseen, 0), true);
 
         return $unseen;
     }
