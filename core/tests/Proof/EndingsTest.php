@@ -465,6 +465,73 @@ final class EndingsTest extends TestCase
         self::assertSame(['ran out of steps  4 7', 'ended by plan  4 6', 'caller gave up  1 7'], $told(3));
     }
 
+    /** Ann is busy at once. Ben refuses a second later, when she may ring; in the same second she may not. */
+    public function testWhoIsBusyMayRingASecondLater(): void
+    {
+        $end = [['on' => 'nobody', 'steps' => [['id' => 's4', 'do' => 'end']]]];
+        $ring = static fn(string $id, string $who): array => [
+            'id' => $id,
+            'do' => 'ring',
+            'target' => $who,
+            'seconds' => 20,
+        ];
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->mailbox('mbx')
+            ->journey('jrn_main', [
+                $ring('s1', 'ann'),
+                $ring('s2', 'ben'),
+                $ring('s3', 'ann') + ['exits' => $end],
+                ['id' => 's5', 'do' => 'message', 'mailbox' => 'mbx'],
+            ])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertTrue($endings->areAll());
+        self::assertContains('ended by plan  21 60', self::told($endings));
+    }
+
+    /** Whoever was busy in the second in which the call comes to the queue is in reach. */
+    public function testABusyAgentIsNotOutOfReachInTheSameSecond(): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->mailbox('mbx')
+            ->with([
+                'id' => 'que',
+                'kind' => 'queue',
+                'name' => 'Queue',
+                'members' => [['who' => 'ann', 'tier' => 1]],
+                'admission' => ['needsAgent' => true],
+            ])
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'ring',
+                    'target' => 'ann',
+                    'seconds' => 20,
+                    'exits' => [
+                        [
+                            'on' => 'busy',
+                            'steps' => [
+                                [
+                                    'id' => 's2',
+                                    'do' => 'queue',
+                                    'queue' => 'que',
+                                    'exits' => [['on' => 'unreachable', 'steps' => [['id' => 's3', 'do' => 'end']]]],
+                                ],
+                            ],
+                        ],
+                    ],
+                ],
+                ['id' => 's4', 'do' => 'message', 'mailbox' => 'mbx'],
+            ])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertTrue($endings->areAll());
+        self::assertNotContains('s3', array_column($endings->steps, 'step'));
+    }
+
     public function testWaysThatGoRoundHaveNoMost(): void
     {
         $plan = (new PlanBuilder())

@@ -62,8 +62,7 @@ final readonly class FreeAgent
         foreach ($this->phones as $phone => $rung) {
             $first = isset($this->kept[$phone]) ? 1 : $this->at->since;
             foreach (null === $rung->phone->outside?->mailbox ? self::ANSWERS : self::WITH_MAILBOX as $does) {
-                $after = Behaviour::Answers === $does ? 0 : null;
-                $acts = Acts::ringing([$phone => new PhoneAssumption($phone, $does, $after)], $first);
+                $acts = Acts::ringing([$phone => new PhoneAssumption($phone, $does)], $first);
                 $takes[] = $this->take($settled->then($acts), (int) $rung->times->rings, $first);
             }
         }

@@ -31,11 +31,13 @@ final class KeysHeeded implements Question
         $first = $at->what->heard;
         // As it ends they are heard still, unless others are heeded from then on.
         $isCut = isset($at->run->walk->heeded()[$at->place + 1]);
-        $last = max($first ?? 0, $at->what->until - $at->what->from - ($isCut ? 1 : 0));
         $answers = [new Acts([], [new KeyPress('')])];
-        $seconds = null === $first ? [] : array_unique([...$at->soonest($first, $last), $last]);
+        if (null === $first) {
+            return $answers;
+        }
+        $last = max($first, $at->what->until - $at->what->from - ($isCut ? 1 : 0));
         foreach ($at->what->keys as $key) {
-            foreach ($seconds as $after) {
+            foreach (array_unique([...$at->soonest($first, $last), $last]) as $after) {
                 $answers[] = new Acts([], [new KeyPress($key, $after)]);
             }
         }

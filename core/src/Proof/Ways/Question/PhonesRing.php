@@ -90,17 +90,12 @@ final class PhonesRing implements Question
     /** The same ringing where more is done; null where it does not come to that. */
     private static function again(Asking $at, Acts $more): ?Asking
     {
-        \assert($at->what instanceof Ringing);
         $run = $at->try($more);
-        foreach ($run->walk->events() as $event) {
-            $what = $event->happening;
-            $isThen = $event->second === $at->stand()->walk->second() + $at->since;
-            if ($isThen && $what instanceof Ringing && $what->target?->text() === $at->what->target?->text()) {
-                return $at->at($run, $more, $what);
-            }
-        }
+        // What happened before it is the same in both.
+        $place = array_search($at->what, array_column($at->run->walk->events(), 'happening'), true);
+        $what = ($run->walk->events()[$place] ?? null)?->happening;
 
-        return null;
+        return $what instanceof Ringing ? $at->at($run, $more, $what) : null;
     }
 
     /** @return list<Acts> */
