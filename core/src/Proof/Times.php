@@ -37,14 +37,26 @@ final readonly class Times
             return new self(true, [], []);
         }
         $zone = Zone::over($zoneName, $from, $until);
-        $byShape = [];
+        $byShape = $cut = [];
         foreach ($intervals as [$since, $ends]) {
             $local = $zone->localOf($since);
             $day = CivilDate::ofLocalSecond($local);
             $localEnd = $zone->localOf($ends);
             $later = CivilDate::ofLocalSecond($localEnd - 1) - $day;
             $to = $localEnd - ($day + $later) * CivilDate::SECONDS_PER_DAY;
-            $byShape[\sprintf('%d %d %d', $local - $day * CivilDate::SECONDS_PER_DAY, $later, $to)][] = $day;
+            if ($since === $from || $ends === $until) {
+                $cut[] = [$local, $localEnd, $since > $from, $ends < $until];
+                continue;
+            }
+            $byShape[self::shape($local - $day * CivilDate::SECONDS_PER_DAY, $later, $to)][] = $day;
+        }
+        foreach ($cut as $one) {
+            [$shape, $day] = self::whole($byShape, ...$one);
+            $byShape[$shape][] = $day;
+        }
+        foreach ($byShape as $shape => $begin) {
+            sort($begin);
+            $byShape[$shape] = $begin;
         }
         $first = CivilDate::ofLocalSecond($zone->localOf($from));
         $last = CivilDate::ofLocalSecond($zone->localOf($until - 1));
@@ -59,6 +71,47 @@ final readonly class Times
         sort($days);
 
         return new self(false, $weekly, array_values(array_unique($days)));
+    }
+
+    private static function shape(int $from, int $later, int $to): string
+    {
+        return \sprintf('%d %d %d', $from, $later, $to);
+    }
+
+    /**
+     * An interval that the stretch cuts off is one of those of the same weekday that begin, or end, as it does.
+     *
+     * @param array<string, list<int>> $byShape the days on which whole ones begin
+     *
+     * @return array{string, int} its shape, and the day on which it begins
+     */
+    private static function whole(array $byShape, int $local, int $localEnd, bool $begins, bool $ends): array
+    {
+        $first = CivilDate::ofLocalSecond($local);
+        $last = CivilDate::ofLocalSecond($localEnd - 1);
+        $cut = [
+            $local - $first * CivilDate::SECONDS_PER_DAY,
+            $last - $first,
+            $localEnd - $last * CivilDate::SECONDS_PER_DAY,
+        ];
+        foreach ($byShape as $shape => $days) {
+            [$from, $later, $to] = array_map(intval(...), explode(' ', $shape));
+            $day = $begins ? $first : $last - $later;
+            $isSame =
+                (!$begins || $from === $cut[0]) &&
+                (!$ends || $to === $cut[2]) &&
+                $day * CivilDate::SECONDS_PER_DAY + $from <= $local &&
+                ($day + $later) * CivilDate::SECONDS_PER_DAY + $to >= $localEnd;
+            if (
+                $begins !== $ends &&
+                $isSame &&
+                \in_array($day % 7, array_map(static fn(int $one): int => $one % 7, $days), true)
+            ) {
+                return [$shape, $day];
+            }
+        }
+
+        return [self::shape(...$cut), $first];
     }
 
     /**

@@ -31,7 +31,7 @@ final class BriefTest extends TestCase
             [
                 [
                     0,
-                    'Mon–Thu 17:00–09:00; Fri 17:00 until Mon 09:00; on 2 other days, the first on Fri 1 Jan 2027: callers hear “Closed”; a message with mbx.',
+                    'Mon–Thu 17:00–09:00; Fri 17:00 until Mon 09:00: callers hear “Closed”; a message with mbx.',
                 ],
                 [0, 'Mon–Fri 09:00–17:00: callers hear “Menu”; rings Ann, then mbx.'],
                 [0, 'Whoever presses 1:'],

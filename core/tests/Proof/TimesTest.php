@@ -87,6 +87,24 @@ final class TimesTest extends TestCase
         self::assertSame(['2027-02-01', '2027-03-01', '2027-04-01'], array_map(CivilDate::format(...), $times->days));
     }
 
+    public function testWhatTheStretchCutsOffIsOneOfThem(): void
+    {
+        // The year begins on a Friday and ends on one.
+        $nights = [['2027-01-01T00:00', '2027-01-01T09:00']];
+        foreach (self::days('2027-01-07', '2027-12-23', 7) as $day) {
+            $nights[] = [$day . 'T18:00', self::after($day, 1) . 'T09:00'];
+            $nights[] = [self::after($day, 1) . 'T18:00', self::after($day, 2) . 'T09:00'];
+        }
+        $nights[] = ['2027-12-30T18:00', '2027-12-31T09:00'];
+        $nights[] = ['2027-12-31T18:00', '2028-01-01T00:00'];
+        $times = self::of($nights);
+        self::assertSame(['th fr 64800 +1 32400, 105 times'], self::told($times));
+        self::assertSame([], $times->days);
+        // What ends at another time is none of them.
+        $nights[0] = ['2027-01-01T00:00', '2027-01-01T08:00'];
+        self::assertSame(['2027-01-01'], array_map(CivilDate::format(...), self::of($nights)->days));
+    }
+
     public function testTwoSeasonsAreToldInTheirOrderAndADayIsToldOnce(): void
     {
         $intervals = [];
