@@ -29,10 +29,7 @@ final class BriefTest extends TestCase
         );
         self::assertSame(
             [
-                [
-                    0,
-                    'Mon–Thu 17:00–09:00; Fri 17:00 until Mon 09:00: callers hear “Closed”; a message with mbx.',
-                ],
+                [0, 'Mon–Thu 17:00–09:00; Fri 17:00 until Mon 09:00: callers hear “Closed”; a message with mbx.'],
                 [0, 'Mon–Fri 09:00–17:00: callers hear “Menu”; rings Ann, then mbx.'],
                 [0, 'Whoever presses 1:'],
                 [1, 'Mon–Fri 09:00–17:00: callers hear “Menu”; rings Ben, then Ann, then mbx.'],

@@ -148,9 +148,7 @@ final class ImpactSentencesTest extends TestCase
         ];
         yield 'no words' => [
             $journey([self::ring('ann', 20), ...self::MESSAGE], self::MESSAGE2),
-            [
-                'details | Mon–Thu 17:00–09:00; Fri 17:00 until Mon 09:00: no longer hears “prm_closed”',
-            ],
+            ['details | Mon–Thu 17:00–09:00; Fri 17:00 until Mon 09:00: no longer hears “prm_closed”'],
         ];
         yield 'no message at night' => [
             $journey([self::ring('ann', 20), ...self::MESSAGE], [['id' => 'e1', 'do' => 'end']]),
@@ -173,9 +171,7 @@ final class ImpactSentencesTest extends TestCase
         ];
         yield 'a longer prompt' => [
             static fn(PlanBuilder $plan): PlanBuilder => $plan->prompt('prm_closed', 10),
-            [
-                'details | Mon–Thu 17:00–09:00; Fri 17:00 until Mon 09:00: takes 6 s longer',
-            ],
+            ['details | Mon–Thu 17:00–09:00; Fri 17:00 until Mon 09:00: takes 6 s longer'],
         ];
         yield 'the name of somebody' => [
             static fn(PlanBuilder $plan): PlanBuilder => $plan->with(['name' => 'Anna'] + self::person('ann')),
