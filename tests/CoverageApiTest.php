@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Tests;
 
+use Meandros\Core\Proof\Ways\Untried;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
+use Symfony\Component\Yaml\Yaml;
 
 /** Who takes calls over a year, and what the draft changes for callers. */
 final class CoverageApiTest extends ApiTestCase
@@ -170,6 +172,16 @@ final class CoverageApiTest extends ApiTestCase
         self::assertStringStartsWith('%PDF', (string) $this->answer()->getContent());
         $this->send('GET', '/api/plans/draft/numbers/num_none/coverage.csv?year=2027');
         $this->assertStatus(404);
+    }
+
+    public function testEveryReasonWhyNotAllIsTriedIsDocumented(): void
+    {
+        $api = Yaml::parseFile(\dirname(__DIR__) . '/docs/openapi.yaml');
+        self::assertSame(
+            array_column(Untried::cases(), 'value'),
+            $api['components']['schemas']['Endings']['properties']['notTried']['items']['properties']['why']['enum'] ??
+                null,
+        );
     }
 
     public function testEveryEndingOfACall(): void

@@ -25,6 +25,12 @@ use PHPUnit\Framework\TestCase;
 /** Two laws: whatever is assumed, a call ends in one of the endings that are listed, within its times; and each is reproduced by what it takes. */
 final class EndingsTest extends TestCase
 {
+    private const QUEUE = [
+        'id' => 'que',
+        'kind' => 'queue',
+        'name' => 'Queue',
+        'members' => [['who' => 'ann', 'tier' => 1]],
+    ];
     private const PRESSES = ['0', '1', '2', '3', '201', '202#', '23#', '232', '266', '27', '99', '2#'];
 
     public function testRandomPlans(): void
@@ -196,18 +202,16 @@ final class EndingsTest extends TestCase
     {
         $plan = (new PlanBuilder())
             ->person('ann')
-            ->with([
-                'id' => 'que',
-                'kind' => 'queue',
-                'name' => 'Queue',
-                'members' => [['who' => 'ann', 'tier' => 1]],
-                'waiting' => ['longestSeconds' => 90],
-                'callback' => [
-                    'offer' => ['key' => '5', 'afterSeconds' => 60],
-                    'calls' => ['tries' => 2, 'pauseSeconds' => 300, 'ringSeconds' => 30],
-                    'window' => ['keptMinutes' => 60],
-                ],
-            ])
+            ->with(
+                [
+                    'waiting' => ['longestSeconds' => 90],
+                    'callback' => [
+                        'offer' => ['key' => '5', 'afterSeconds' => 60],
+                        'calls' => ['tries' => 2, 'pauseSeconds' => 300, 'ringSeconds' => 30],
+                        'window' => ['keptMinutes' => 60],
+                    ],
+                ] + self::QUEUE,
+            )
             ->journey('jrn_main', [['id' => 's1', 'do' => 'queue', 'queue' => 'que']])
             ->plan();
         $withheld = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
@@ -232,19 +236,17 @@ final class EndingsTest extends TestCase
     {
         $plan = (new PlanBuilder())
             ->person('ann')
-            ->with([
-                'id' => 'que',
-                'kind' => 'queue',
-                'name' => 'Queue',
-                'members' => [['who' => 'ann', 'tier' => 1]],
-                'asking' => ['alertSeconds' => 15],
-                'waiting' => ['longestSeconds' => 90],
-                'callback' => [
-                    'offer' => ['key' => '5', 'afterSeconds' => 60],
-                    'calls' => ['tries' => 2, 'pauseSeconds' => 300, 'ringSeconds' => 30],
-                    'window' => ['keptMinutes' => 60],
-                ],
-            ])
+            ->with(
+                [
+                    'asking' => ['alertSeconds' => 15],
+                    'waiting' => ['longestSeconds' => 90],
+                    'callback' => [
+                        'offer' => ['key' => '5', 'afterSeconds' => 60],
+                        'calls' => ['tries' => 2, 'pauseSeconds' => 300, 'ringSeconds' => 30],
+                        'window' => ['keptMinutes' => 60],
+                    ],
+                ] + self::QUEUE,
+            )
             ->journey('jrn_main', [['id' => 's1', 'do' => 'queue', 'queue' => 'que']])
             ->plan();
         $endings = Endings::of(
@@ -271,13 +273,11 @@ final class EndingsTest extends TestCase
     {
         $plan = (new PlanBuilder())
             ->person('ann')
-            ->with([
-                'id' => 'que',
-                'kind' => 'queue',
-                'name' => 'Queue',
-                'members' => [['who' => 'ann', 'tier' => 1]],
-                'waiting' => ['longestSeconds' => 60],
-            ])
+            ->with(
+                [
+                    'waiting' => ['longestSeconds' => 60],
+                ] + self::QUEUE,
+            )
             ->journey('jrn_main', [
                 ['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20],
                 ['id' => 's2', 'do' => 'queue', 'queue' => 'que'],
@@ -340,14 +340,12 @@ final class EndingsTest extends TestCase
     {
         $plan = static fn(bool $needsAgent): Plan => (new PlanBuilder())
             ->person('ann')
-            ->with([
-                'id' => 'que',
-                'kind' => 'queue',
-                'name' => 'Queue',
-                'members' => [['who' => 'ann', 'tier' => 1]],
-                'waiting' => ['longestSeconds' => 60],
-                'admission' => ['needsAgent' => $needsAgent],
-            ])
+            ->with(
+                [
+                    'waiting' => ['longestSeconds' => 60],
+                    'admission' => ['needsAgent' => $needsAgent],
+                ] + self::QUEUE,
+            )
             ->journey('jrn_main', [
                 [
                     'id' => 's1',
@@ -497,13 +495,11 @@ final class EndingsTest extends TestCase
         $plan = (new PlanBuilder())
             ->person('ann')
             ->mailbox('mbx')
-            ->with([
-                'id' => 'que',
-                'kind' => 'queue',
-                'name' => 'Queue',
-                'members' => [['who' => 'ann', 'tier' => 1]],
-                'admission' => ['needsAgent' => true],
-            ])
+            ->with(
+                [
+                    'admission' => ['needsAgent' => true],
+                ] + self::QUEUE,
+            )
             ->journey('jrn_main', [
                 [
                     'id' => 's1',
