@@ -67,10 +67,11 @@ final class Walk
     private array $legs = [];
     /** The second from which on a greeting is heard while it rings. */
     private ?int $hearsFrom = null;
+    private ?PlaceKept $kept = null;
     /** @var array{string|null, string|null, \Closure(): Ending}|null where it was, and what goes on once the caller has hung up */
     private ?array $afterwards = null;
-    private int $afterwardsSince = 0;
     private bool $isHungUp = false;
+    private ?HungUp $hungUp = null;
     private bool $isAnswered = false;
     private int $meanwhileTaken = 0;
     private ?Hours $lastHours = null;
@@ -175,27 +176,23 @@ final class Walk
         $this->arrivals = [...\array_slice($this->arrivals, 0, -1), $this->arrival()->tagged($tag)];
     }
 
-    /**
-     * Something goes on once the caller has hung up, and decides how it all ends.
-     *
-     * @param \Closure(): Ending $do
-     */
-    public function afterwards(\Closure $do): void
+    /** Something goes on once the caller has hung up, and decides how it all ends. */
+    public function keepsPlace(PlaceKept $kept): void
     {
-        $this->afterwardsSince = null === $this->afterwards ? $this->second : $this->afterwardsSince;
-        $this->afterwards = [$this->journey, $this->step, $do];
+        $this->kept = $kept;
+        $this->afterwards = [$this->journey, $this->step, ($kept->callBack)($this)];
     }
 
-    /** The second until which whoever hangs up has given up; later something goes on, be it that they hang up. */
-    public function givesUpUntil(): int
+    /** The place that the caller keeps, or kept before they were called back. */
+    public function kept(): ?PlaceKept
     {
-        return null === $this->afterwards ? $this->second : $this->afterwardsSince;
+        return $this->kept;
     }
 
-    /** Whether something goes on once the caller has hung up. */
-    public function isToGoOn(): bool
+    /** How the caller who keeps a place has hung up; null where they have not. */
+    public function whenHungUp(): ?HungUp
     {
-        return null !== $this->afterwards;
+        return $this->hungUp;
     }
 
     /** Whether something goes on once the call itself has ended so. */
@@ -220,6 +217,7 @@ final class Walk
         }
         [$this->journey, $this->step, $do] = $this->afterwards;
         [$this->afterwards, $this->legs, $this->isHungUp] = [null, [], true];
+        $this->hungUp = null === $this->kept ? null : new HungUp($this->kept, \count($this->events), $this->second);
         $since = $this->second;
         try {
             return $do();
@@ -642,6 +640,10 @@ final class Walk
         $copy->isAnswered = $this->isAnswered;
         $copy->lastHours = $this->lastHours;
         $copy->lastRinging = $this->lastRinging;
+        if (null !== $this->kept && null !== $this->afterwards) {
+            $copy->kept = $this->kept;
+            $copy->afterwards = [$this->afterwards[0], $this->afterwards[1], ($this->kept->callBack)($copy)];
+        }
 
         return $copy;
     }
@@ -696,6 +698,8 @@ final class Walk
             $this->isAnswered,
             $this->lastHours?->id(),
             $withRinging ? [$this->lastRinging?->target, $this->lastRinging?->exit] : null,
+            // A place is kept for so long since it was waited for.
+            null === $this->kept ? null : [$this->kept->queue, $this->second - $this->kept->start],
         ]);
     }
 

@@ -231,6 +231,57 @@ final class EndingsTest extends TestCase
         );
     }
 
+    /** What is heard once the place is kept is cut off at its soonest; the place is kept for as long in any case. */
+    public function testWhoeverKeepsThePlaceMayHangUpBeforeTheStepsAfterItAreOver(): void
+    {
+        $thanks = [
+            ['id' => 's2', 'do' => 'say', 'prompt' => 'prm'],
+            ['id' => 's3', 'do' => 'ring', 'target' => 'ben', 'seconds' => 20],
+            ['id' => 's4', 'do' => 'end'],
+        ];
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->prompt('prm', 4)
+            ->with(
+                [
+                    'waiting' => ['longestSeconds' => 90],
+                    'callback' => [
+                        'offer' => ['key' => '5', 'afterSeconds' => 60],
+                        'calls' => ['tries' => 1, 'ringSeconds' => 30],
+                        'window' => ['keptMinutes' => 60],
+                    ],
+                ] + self::QUEUE,
+            )
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'queue',
+                    'queue' => 'que',
+                    'exits' => [['on' => 'callback', 'steps' => $thanks]],
+                ],
+            ])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T10:30', from: '+441632960777');
+        $endings = Endings::of($plan, $call);
+        self::assertTrue($endings->areAll());
+        self::assertSame(
+            [
+                'ran out of steps  0 90',
+                'answered ann 0 3628',
+                // They hang up a second after it is kept, and do not take the call; or Ann is free in the last second.
+                'callback in vain que 91 3629',
+                'caller gave up  1 90',
+            ],
+            self::told($endings),
+        );
+        self::reproduce($plan, $call, $endings);
+        self::assertSame(
+            [['s1', 3629], ['s2', 3569], ['s3', 3565], ['s4', 3565]],
+            array_map(static fn(StepOutlook $one): array => [$one->step, $one->most], $endings->steps),
+        );
+    }
+
     /** Ann is free after 200 s, and is asked for 15 s. */
     public function testWhoIsCalledBackWhereTheQueueIsStated(): void
     {

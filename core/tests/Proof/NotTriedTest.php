@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Proof;
 
+use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Proof\Endings;
 use Meandros\Core\Proof\NotTried;
 use Meandros\Core\Proof\Ways\Untried;
@@ -25,9 +26,12 @@ final class NotTriedTest extends TestCase
 
     /** @param list<string> $expected */
     #[DataProvider('plans')]
-    public function testItSaysWhereAndWhy(array $expected, PlanBuilder $plan): void
-    {
-        $endings = Endings::of($plan->plan(), PlanBuilder::trial('2026-11-23T10:30', from: '+441632960777'));
+    public function testItSaysWhereAndWhy(
+        array $expected,
+        PlanBuilder $plan,
+        Assumptions $given = new Assumptions(),
+    ): void {
+        $endings = Endings::of($plan->plan(), PlanBuilder::trial('2026-11-23T10:30', from: '+441632960777'), $given);
         self::assertSame(
             $expected,
             array_map(
@@ -38,7 +42,7 @@ final class NotTriedTest extends TestCase
         self::assertSame([] === $expected, $endings->areAll());
     }
 
-    /** @return iterable<string, array{list<string>, PlanBuilder}> */
+    /** @return iterable<string, array{0: list<string>, 1: PlanBuilder, 2?: Assumptions}> */
     public static function plans(): iterable
     {
         $ring = static fn(string $id, string $whom, int $again = 0): array => [
@@ -103,8 +107,13 @@ final class NotTriedTest extends TestCase
         $kept = ['callback' => ['offer' => ['key' => '1']]] + self::QUEUE;
         yield 'a kept place' => [[], $begin($queue('s1', 'que'))->with($kept)];
         yield 'a kept place after which more is heard' => [
+            [],
+            $begin($queue('s1', 'que') + ['exits' => $exit])->with($kept),
+        ];
+        yield 'a kept place after which more is heard, where the queue is stated' => [
             ['place-kept at s1'],
             $begin($queue('s1', 'que') + ['exits' => $exit])->with($kept),
+            Assumptions::fromData(['queues' => [['queue' => 'que']]]),
         ];
         $closes = [['days' => ['mo'], 'from' => '09:00', 'to' => '10:31', 'state' => 'open']];
         $hours = ['id' => 's2', 'do' => 'hours', 'hours' => 'hrs'];

@@ -250,7 +250,15 @@ final class RandomPlans
             match ($kind) {
                 'queue' => [
                     'queue' => 'que',
-                    'exits' => $this->exits($deep, ['full', 'waited', 'too long', 'no agents', 'key', 'unreachable']),
+                    'exits' => $this->exits($deep, [
+                        'full',
+                        'waited',
+                        'too long',
+                        'no agents',
+                        'key',
+                        'unreachable',
+                        'callback',
+                    ]),
                 ],
                 'directory' => [
                     'prompt' => 'prm_b',

@@ -23,6 +23,7 @@ final readonly class Acts
      * @param list<KeyPress>                             $meanwhile at one step that heeds keys meanwhile after the other
      * @param array<int, array<string, PhoneAssumption>> $phones    by second and phone
      * @param array<string, int>                         $settled   phones that ring on, and what else was settled, and since when
+     * @param int|null                                   $hangsUp   when a caller hangs up who keeps a place; null where they stay on
      */
     public function __construct(
         public array $keys = [],
@@ -30,6 +31,7 @@ final readonly class Acts
         public array $phones = [],
         public Stated $stated = new Stated(),
         public array $settled = [],
+        public ?int $hangsUp = null,
     ) {}
 
     public static function nothingPressed(): KeyPress
@@ -40,6 +42,12 @@ final readonly class Acts
     public static function pressing(KeyPress ...$keys): self
     {
         return new self(array_values($keys));
+    }
+
+    /** As soon as they can. */
+    public static function hangingUp(): self
+    {
+        return new self(hangsUp: 1);
     }
 
     /** @param list<string> $what phones that ring on, and what else is settled */
@@ -111,6 +119,7 @@ final readonly class Acts
             $phones,
             $this->stated->then($later->stated),
             $later->settled + $this->settled,
+            $later->hangsUp ?? $this->hangsUp,
         );
     }
 
@@ -132,7 +141,14 @@ final readonly class Acts
             }
         }
 
-        return new self($this->keys, $this->meanwhile, $phones, $this->stated->later($seconds), $this->settled);
+        return new self(
+            $this->keys,
+            $this->meanwhile,
+            $phones,
+            $this->stated->later($seconds),
+            $this->settled,
+            null === $this->hangsUp ? null : $this->hangsUp + $seconds,
+        );
     }
 
     /**
@@ -140,8 +156,9 @@ final readonly class Acts
      * phone that it rings from when it is first looked at what it does, as it may have done something else before.
      *
      * @param array<string, int> $looked the second at which it was first looked at what a phone does, by phone
+     * @param bool               $hungUp whether it came to that the caller hung up
      */
-    public function asked(int $keys, int $meanwhile, array $looked): self
+    public function asked(int $keys, int $meanwhile, array $looked, bool $hungUp): self
     {
         $phones = $this->phones;
         foreach ($looked as $phone => $second) {
@@ -155,6 +172,7 @@ final readonly class Acts
             \array_slice([...$this->meanwhile, ...array_fill(0, $meanwhile, new KeyPress(''))], 0, $meanwhile),
             $phones,
             $this->stated,
+            hangsUp: $hungUp ? $this->hangsUp : null,
         );
     }
 
@@ -205,7 +223,7 @@ final readonly class Acts
     public function within(Assumptions $given, ?int $patience = null, ?array $said = null): Assumptions
     {
         return new Assumptions(
-            $this->stated->by($this, $given->caller, $patience),
+            $this->stated->by($this, $given->caller, $patience ?? $this->hangsUp),
             $said ?? $this->said(),
             $this->stated->around($given->circumstances),
             $given->earlier,
@@ -259,6 +277,7 @@ final readonly class Acts
             "\n" .
             implode(' ', array_map($pressed, $this->meanwhile)) .
             $phones .
+            (null === $this->hangsUp ? '' : "\nhangs up " . $this->hangsUp) .
             ($this->stated->isNothing() ? '' : serialize($this->stated));
     }
 }

@@ -8,21 +8,22 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Heeded;
+use Meandros\Core\Routing\HungUp;
 
 /** Something that happened in a run of one step, at which it may be open what is done. */
 final readonly class Asking
 {
     /**
-     * @param Acts             $acts  by which the run came here, since the step began
-     * @param Happening|Heeded $what  happened
-     * @param int              $since seconds since the step began
-     * @param int              $place how many times the same was asked for before, at this step
+     * @param Acts                    $acts  by which the run came here, since the step began
+     * @param Happening|Heeded|HungUp $what  happened
+     * @param int                     $since seconds since the step began
+     * @param int                     $place how many times the same was asked for before, at this step
      */
     public function __construct(
         private Choices $choices,
         public Run $run,
         public Acts $acts,
-        public Happening|Heeded $what,
+        public Happening|Heeded|HungUp $what,
         public int $since,
         public int $place,
     ) {}

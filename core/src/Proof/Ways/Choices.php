@@ -9,6 +9,7 @@ use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\QueueState;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Heeded;
+use Meandros\Core\Routing\HungUp;
 use Meandros\Core\Routing\TooMuchWork;
 
 /**
@@ -49,7 +50,9 @@ final class Choices
     public function all(): array
     {
         $next = $seen = [];
-        $this->goOn(new Acts(), '', $next);
+        foreach (null !== $this->stand->walk->kept() ? [new Acts(), Acts::hangingUp()] : [new Acts()] as $begin) {
+            $this->goOn($begin, '', $next);
+        }
         while ([] !== ($open = $this->unseen($next, $seen))) {
             $next = [];
             foreach ($open as [$shape, $asking]) {
@@ -181,6 +184,7 @@ final class Choices
     {
         $keys = $meanwhile = 0;
         $heeded = $run->walk->heeded();
+        $hungUp = $run->walk->whenHungUp();
         foreach ([...$run->walk->events(), null] as $i => $event) {
             while (isset($heeded[$meanwhile]) && $heeded[$meanwhile]->events <= $i) {
                 $asking = $this->open($run, $acts, $heeded[$meanwhile], $heeded[$meanwhile]->from, $meanwhile);
@@ -188,6 +192,10 @@ final class Choices
                 if (null !== $asking) {
                     return $asking;
                 }
+            }
+            $asking = $hungUp?->events === $i ? $this->open($run, $acts, $hungUp, $hungUp->from, 0) : null;
+            if (null !== $asking) {
+                return $asking;
             }
             if (null !== $event) {
                 $asking = $this->open($run, $acts, $event->happening, $event->second, $keys);
@@ -201,7 +209,7 @@ final class Choices
         return null;
     }
 
-    private function open(Run $run, Acts $acts, Happening|Heeded $what, int $since, int $place): ?Asking
+    private function open(Run $run, Acts $acts, Happening|Heeded|HungUp $what, int $since, int $place): ?Asking
     {
         $question = $this->questions->of($what);
         $asking =
@@ -231,8 +239,9 @@ final class Choices
         $came = [];
         $isInside = false;
         $journey = $this->stand->way->next()[0] ?? null;
-        foreach ($run->walk->events() as $event) {
-            if ($event->happening === $asking->what) {
+        foreach ($run->walk->events() as $i => $event) {
+            $isHungUp = $asking->what instanceof HungUp && $i === $asking->what->events;
+            if ($isHungUp || $event->happening === $asking->what) {
                 break;
             }
             $isInside = $isInside || $event->journey !== $journey;

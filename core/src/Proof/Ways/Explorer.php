@@ -119,14 +119,17 @@ final class Explorer
         $afterRounds = $choices->afterRounds();
         foreach ($all as $run) {
             $isAfterRounds = isset($afterRounds[spl_object_id($run)]);
+            if (null === $stand->walk->kept() && (null !== $run->ending || null !== $run->walk->kept())) {
+                $stand->stays(Leg::of($run->there, $run->acts));
+            }
             if (null !== $run->ending) {
                 $stand->ends($run->ending, Leg::of($run->seconds, $run->acts), $isAfterRounds);
-                $stand->stays(Leg::of($run->there, $run->acts));
                 continue;
             }
+            $kept = $run->walk->kept();
             $why = match (true) {
-                $run->walk->isToGoOn() => Untried::AfterPlaceKept,
-                Again::later($this->plan, $run->acts, $after) => Untried::AgentAgain,
+                isset($this->given->circumstances->queues[$kept?->queue]) => Untried::AfterPlaceKept,
+                Again::later($this->plan, $run->acts, $after + $this->remaining->ofKept($kept)) => Untried::AgentAgain,
                 default => null,
             };
             if (null !== $why) {
@@ -187,7 +190,7 @@ final class Explorer
                 $together + $stand->together,
             ];
         }
-        $remaining = $this->remaining->of($run->way);
+        $remaining = $this->remaining->of($run->way) + $this->remaining->ofKept($run->walk->kept());
         $mayRing = static fn(string $phone): bool => isset($remaining[explode('/', $phone)[0]]);
 
         return [
@@ -254,7 +257,8 @@ final class Explorer
             $ending = $over->ending;
         }
         $this->happened += \count($walk->events()) + \count($walk->rung());
-        $there = $walk->givesUpUntil() - $since;
+        $there = ($walk->kept()->since ?? $walk->second()) - $since;
+        $hungUp = EndingKind::CallerGaveUp === $ending?->kind;
         if (null !== $ending && $walk->goesOnAfter($ending)) {
             try {
                 $ending = $walk->hungUp($ending);
@@ -263,10 +267,14 @@ final class Explorer
             }
         }
         $this->leaves(Again::within($stand, $walk), $stand);
+        if (null === $stand->walk->kept() && $walk->whenHungUp()?->from > $walk->kept()?->since) {
+            $this->leaves(Untried::AfterPlaceKept, $stand);
+        }
         $asked = $acts->asked(
             $walk->keysTaken() - $stand->walk->keysTaken(),
             \count($walk->heeded()),
             $this->open($stand, $walk),
+            $hungUp,
         );
 
         return new Run($asked, $walk, $way, $walk->second() - $since, $ending, $there);
@@ -357,7 +365,7 @@ final class Explorer
     /** Of a place; names it, and those that differ in nothing but what phones did in the second in which calls come there. */
     private function key(Stand $stand): string
     {
-        $remaining = $this->remaining->of($stand->way);
+        $remaining = $this->remaining->of($stand->way) + $this->remaining->ofKept($stand->walk->kept());
         $place = implode("\n", [
             $stand->way->key(),
             $stand->walk->condition($this->remaining->says($remaining)),

@@ -16,6 +16,7 @@ use Meandros\Core\Proof\Ways\Question\PhonesRing;
 use Meandros\Core\Proof\Ways\Question\QueueStands;
 use Meandros\Core\Routing\Happening;
 use Meandros\Core\Routing\Heeded;
+use Meandros\Core\Routing\HungUp;
 
 /** What is open at whatever happens; null where nothing is. */
 final class Questions
@@ -23,11 +24,12 @@ final class Questions
     /** @var array<class-string, class-string<Question>|null> */
     public const CLASSES = [
         Heeded::class => KeysHeeded::class,
+        HungUp::class => CallbackStands::class,
         Happening\Asked::class => MenuKeys::class,
         Happening\AskedAgain::class => null,
         Happening\CallbackClosed::class => null,
         Happening\CallbackOffered::class => null,
-        Happening\CallbackTaken::class => CallbackStands::class,
+        Happening\CallbackTaken::class => null,
         Happening\CallbackTried::class => null,
         Happening\CallerToldApart::class => null,
         Happening\CodeDialled::class => null,
@@ -62,7 +64,7 @@ final class Questions
     /** @var array<class-string, Question> */
     private array $made = [];
 
-    public function of(Happening\Happening|Heeded $what): ?Question
+    public function of(Happening\Happening|Heeded|HungUp $what): ?Question
     {
         $class = self::CLASSES[$what::class] ?? null;
 

@@ -18,6 +18,7 @@ use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Proof\Ways\Question\Reachable;
 use Meandros\Core\Routing\Frame;
 use Meandros\Core\Routing\Itinerary;
+use Meandros\Core\Routing\PlaceKept;
 
 /** What calls may still come to from a place: elements that its remaining steps mention, and what those mention. */
 final class Remaining
@@ -40,6 +41,12 @@ final class Remaining
         }
 
         return $mentioned;
+    }
+
+    /** @return array<string, true> what a call comes to that goes on after the caller has hung up */
+    public function ofKept(?PlaceKept $kept): array
+    {
+        return null === $kept ? [] : $this->behindAll([$kept->queue]);
     }
 
     /** @return array<string, true> what calls may still come to once the step that comes next has been taken */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing\Waiting;
 
+use Meandros\Core\Call\Urgency;
 use Meandros\Core\Call\WaitingCaller;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Queue;
@@ -19,6 +20,7 @@ use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Routing\Happening\WaitedInVain;
 use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\PlaceKept;
 use Meandros\Core\Routing\TimeUp;
 use Meandros\Core\Routing\Waits;
 use Meandros\Core\Routing\Walk;
@@ -26,6 +28,7 @@ use Meandros\Core\Routing\Walk;
 /** One caller's wait in a queue: let in or not, the introduction, what is heard meanwhile, agents who are asked, and how it is over. */
 final class Wait
 {
+    private readonly Urgency $urgency;
     private readonly Dispatcher $dispatcher;
     private readonly Agents $agents;
     private readonly WaitingCaller $caller;
@@ -40,7 +43,8 @@ final class Wait
         $this->start = $this->began = $walk->second();
         $this->ends = $this->start + $queue->callers->waiting->longestSeconds;
         $this->caller = $walk->assumptions->circumstances->queues[$queue->id()]->caller ?? new WaitingCaller();
-        $this->dispatcher = $walk->roster->dispatcher($queue, $walk->arrival()->urgency);
+        $this->urgency = $walk->arrival()->urgency;
+        $this->dispatcher = $walk->roster->dispatcher($queue, $this->urgency);
         $this->agents = new Agents($queue, $walk, $this->dispatcher);
         $this->callback = CallbackRoute::of($queue, $walk);
     }
@@ -143,9 +147,15 @@ final class Wait
             $this->walk->listen($heard);
             $this->walk->note(Said::all($heard, $this->walk->arrival()->language), $now);
         }
-        $this->walk->afterwards(
-            (new Callback($this->queue, $this->walk, $this->agents, $this->start, $route))->run(...),
-        );
+        [$queue, $start, $urgency] = [$this->queue, $this->start, $this->urgency];
+        $callBack = static fn(Walk $walk): \Closure => (new Callback(
+            $queue,
+            $walk,
+            new Agents($queue, $walk, $walk->roster->dispatcher($queue, $urgency)),
+            $start,
+            $route,
+        ))->run(...);
+        $this->walk->keepsPlace(new PlaceKept($queue->id(), $start, $this->walk->second(), $callBack));
 
         return Onward::by(QueueStep::CALLBACK, new Ending(EndingKind::CallbackKept, $this->queue->id()));
     }

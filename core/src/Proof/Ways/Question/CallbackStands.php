@@ -15,10 +15,10 @@ use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Stated;
 use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Happening\CallbackClosed;
-use Meandros\Core\Routing\Happening\CallbackTaken;
+use Meandros\Core\Routing\HungUp;
 
 /**
- * Who is free for somebody who has kept a place, and whether they take the call: nobody is; one agent is, at once or as late as
+ * Who is free for somebody who has hung up and keeps a place, and whether they take the call: nobody is; one agent is, at once or as late as
  * the place is kept, and they take it at once, in the last second, or never. Where it is stated who is free, only they have a choice.
  */
 final readonly class CallbackStands implements Question
@@ -28,16 +28,18 @@ final readonly class CallbackStands implements Question
     public function about(Asking $at): ?string
     {
         $queue = self::queue($at)->id();
-        $wasHere = isset($at->stand()->acts->stated->queues[$queue]);
+        $before = $at->stand()->acts->stated->queues[$queue]->agents ?? [];
 
-        return $wasHere || $at->isSettled('callback ' . $queue) ? null : 'callback ' . $queue;
+        return [] !== $before || $at->isSettled('callback ' . $queue) ? null : 'callback ' . $queue;
     }
 
     public function answers(Asking $at): array
     {
         $queue = self::queue($at);
         $calls = ($queue->callers->callback ?? new QueueCallback())->calls;
-        $state = $at->acts->stated->queues[$queue->id()] ?? new QueueState();
+        $state =
+            $at->acts->stated->queues[$queue->id()] ??
+            ($at->stand()->acts->stated->queues[$queue->id()] ?? new QueueState());
         $settled = Acts::settling(['callback ' . $queue->id()]);
         $last = $calls->ringSeconds - 1;
         $answers = [$settled];
@@ -72,9 +74,9 @@ final readonly class CallbackStands implements Question
     /** The second since the step began after which nobody is asked: the place is not kept any longer, or it is closing time. */
     private static function until(Asking $at, Queue $queue): int
     {
-        \assert($at->what instanceof CallbackTaken);
+        \assert($at->what instanceof HungUp);
         $window = ($queue->callers->callback ?? new QueueCallback())->window;
-        $until = $at->since - $at->what->seconds + 60 * $window->keptMinutes;
+        $until = $at->what->kept->start + 60 * $window->keptMinutes - $at->stand()->walk->second();
         foreach ($at->run->walk->events() as $event) {
             if ($event->happening instanceof CallbackClosed) {
                 $until = min($until, $event->second - $at->stand()->walk->second());
@@ -95,8 +97,8 @@ final readonly class CallbackStands implements Question
 
     private static function queue(Asking $at): Queue
     {
-        \assert($at->what instanceof CallbackTaken);
+        \assert($at->what instanceof HungUp);
 
-        return $at->plan()->get(Queue::class, $at->what->queue) ?? throw new \LogicException('No such queue.');
+        return $at->plan()->get(Queue::class, $at->what->kept->queue) ?? throw new \LogicException('No such queue.');
     }
 }

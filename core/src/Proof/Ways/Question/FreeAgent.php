@@ -43,8 +43,10 @@ final readonly class FreeAgent
         $this->kept = 0 === $at->since ? array_filter($at->stand()->now, $isTheirs, \ARRAY_FILTER_USE_KEY) : [];
         $this->run = $at->try($free(max($this->soonest(), $until - $queue->agents->asking->alertSeconds)));
         $phones = [];
+        $since = $at->stand()->walk->second() + $at->since;
         foreach ($this->run->walk->rung() as $rung) {
-            null === $rung->times->rings || ($phones[$rung->phone->id] ??= $rung);
+            $isAsked = $isTheirs($rung->phone->id) && null !== $rung->times->rings && $rung->times->from >= $since;
+            $isAsked && ($phones[$rung->phone->id] ??= $rung);
         }
         $this->phones = $phones;
     }
