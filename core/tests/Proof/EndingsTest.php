@@ -343,6 +343,71 @@ final class EndingsTest extends TestCase
         );
     }
 
+    /** They press the key after as many seconds as the first time. */
+    public function testWhoeverComesBackToAQueueDoesAsBeforeAndSomebodyMayBeFreeByThen(): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->prompt('prm', 4)
+            ->with(
+                [
+                    'waiting' => ['longestSeconds' => 60, 'leaveKey' => '1'],
+                    'admission' => ['needsAgent' => false],
+                ] + self::QUEUE,
+            )
+            ->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'queue', 'queue' => 'que'],
+                ['id' => 's2', 'do' => 'say', 'prompt' => 'prm'],
+                ['id' => 's3', 'do' => 'queue', 'queue' => 'que'],
+            ])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $endings = Endings::of($plan, $call);
+        self::assertTrue($endings->areAll());
+        self::assertSame(
+            ['answered ann 0 123', 'ran out of steps  4 124', 'caller gave up  1 124'],
+            self::told($endings),
+        );
+        self::reproduce($plan, $call, $endings);
+    }
+
+    public function testWhoeverMayWaitOnGoesRound(): void
+    {
+        $wait = ['id' => 's2', 'do' => 'menu', 'prompt' => 'prm', 'wait' => 5, 'tries' => 1];
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->prompt('prm', 4)
+            ->with(['waiting' => ['longestSeconds' => 60], 'admission' => ['needsAgent' => false]] + self::QUEUE)
+            ->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'queue', 'queue' => 'que'],
+                $wait + [
+                    'exits' => [['on' => '1', 'steps' => [['id' => 's3', 'do' => 'go', 'journey' => 'jrn_main']]]],
+                ],
+            ])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertTrue($endings->areAll());
+        self::assertSame(['answered ann 0 -', 'ran out of steps  60 -', 'caller gave up  1 -'], self::told($endings));
+    }
+
+    public function testAnAgentMayBeOutOfReachTheNextTime(): void
+    {
+        $exit = [['on' => 'unreachable', 'steps' => [['id' => 's3', 'do' => 'message', 'mailbox' => 'mbx']]]];
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->mailbox('mbx')
+            ->with(['waiting' => ['longestSeconds' => 60]] + self::QUEUE)
+            ->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'queue', 'queue' => 'que'],
+                ['id' => 's2', 'do' => 'queue', 'queue' => 'que', 'exits' => $exit],
+            ])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        // Who was out of reach at first may wait there later: that is not followed.
+        self::assertSame([Untried::QueueAgain], array_column($endings->notTried, 'why'));
+        self::assertContains('message mbx 0 60', self::told($endings));
+    }
+
     public function testAKeyThatLeadsBackToTheMailboxGoesRound(): void
     {
         $plan = (new PlanBuilder())

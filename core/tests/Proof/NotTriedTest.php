@@ -80,7 +80,16 @@ final class NotTriedTest extends TestCase
 
         yield 'nothing' => [[], $begin($ring('s1', 'ann'), $queue('s2', 'que'), $park('s3', 60))];
         yield 'rounds' => [['rounds at s1'], $begin($ring('s1', 'ann', 1), $ring('s2', 'ben'))];
-        yield 'a queue again' => [['queue-again at s2'], $begin($queue('s1', 'que'), $queue('s2', 'que'))];
+        yield 'a queue again' => [
+            [],
+            $begin($queue('s1', 'que'), $queue('s2', 'que'))->with(
+                ['admission' => ['needsAgent' => false]] + self::QUEUE,
+            ),
+        ];
+        yield 'a queue again where agents may have been out of reach' => [
+            ['queue-again at s2'],
+            $begin($queue('s1', 'que'), $queue('s2', 'que')),
+        ];
         yield 'an agent of two queues' => [[], $begin($queue('s1', 'que'), $queue('s2', 'other'))];
         $mobile = [
             'id' => 'mobile',

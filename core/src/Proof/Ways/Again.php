@@ -23,7 +23,12 @@ final class Again
      */
     public static function within(Stand $stand, Walk $walk): ?Untried
     {
-        $asked = array_fill_keys(array_map(self::ofQueue(...), array_keys($stand->acts->stated->queues)), '');
+        $stated = $stand->acts->stated;
+        $asked = [];
+        foreach (array_keys($stated->queues) as $queue) {
+            $isFollowed = $stated->waitedInVain($queue) || $stated->nobodyIsOn($queue);
+            $isFollowed || ($asked[self::ofQueue($queue)] = '');
+        }
         if (null !== $stand->acts->stated->parked) {
             $asked[ParkedAt::class] = '';
         }

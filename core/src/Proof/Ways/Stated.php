@@ -34,6 +34,23 @@ final readonly class Stated
         return new self($later->queues + $this->queues, $later->parked ?? $this->parked, $later->isFax ?? $this->isFax);
     }
 
+    /** Whether callers were let into a queue so that nobody has been free for them yet; somebody may be from now on. */
+    public function waitedInVain(string $queue): bool
+    {
+        $state = $this->queues[$queue] ?? null;
+
+        return null !== $state && 0 === $state->ahead->all() && null === $state->free && [] === $state->agents;
+    }
+
+    /** Whether nobody at all is on for a queue: callers who come back are not let in again. */
+    public function nobodyIsOn(string $queue): bool
+    {
+        $state = $this->queues[$queue] ?? new QueueState();
+        $on = array_filter($state->agents, static fn(AgentState $one): bool => $one->signedIn);
+
+        return 0 === $state->ahead->all() && [] !== $state->agents && [] === $on;
+    }
+
     /** The same on a way that begins so many seconds earlier. */
     public function later(int $seconds): self
     {

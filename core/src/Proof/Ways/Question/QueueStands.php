@@ -18,12 +18,15 @@ use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Stated;
 use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Proof\Ways\Usual;
+use Meandros\Core\Routing\Happening\CallbackTaken;
+use Meandros\Core\Routing\Happening\LeftByKey;
 use Meandros\Core\Routing\Happening\QueueEntered;
+use Meandros\Core\Routing\Happening\WaitedInVain;
 
 /**
  * How a queue stands that a call comes to, and what the caller presses there: nobody is free, or one agent is, at once or
  * shortly before the wait is over; the call is not let in, for each reason; the caller leaves, or keeps the place. What is
- * stated of the queue counts: then only the caller has a choice.
+ * stated of the queue counts: then only the caller has a choice. Callers who come back do what they did before.
  */
 final class QueueStands implements Question
 {
@@ -33,17 +36,33 @@ final class QueueStands implements Question
     {
         \assert($at->what instanceof QueueEntered);
         $queue = $at->what->queue;
+        if (null === $queue || isset($at->acts->stated->queues[$queue])) {
+            return null;
+        }
+        $before = $at->stand()->acts->stated;
+        $about = self::again($queue);
 
-        return null === $queue ||
-            isset($at->stand()->acts->stated->queues[$queue]) ||
-            isset($at->acts->stated->queues[$queue])
-            ? null
-            : 'queue ' . $queue;
+        return match (true) {
+            !isset($before->queues[$queue]) => 'queue ' . $queue,
+            !$before->waitedInVain($queue),
+            isset($at->given()->circumstances->queues[$queue]),
+            $at->isSettled($about)
+                => null,
+            default => $about,
+        };
     }
 
     public function answers(Asking $at): array
     {
         $queue = self::queue($at);
+        $before = $at->stand()->acts->stated->queues[$queue->id()] ?? null;
+
+        return null === $before ? self::first($at, $queue) : self::nextTime($at, $queue, $before->caller);
+    }
+
+    /** @return list<Acts> */
+    private static function first(Asking $at, Queue $queue): array
+    {
         $stated = $at->given()->circumstances->queues[$queue->id()] ?? null;
         $last = $queue->callers->waiting->longestSeconds - 1;
         $seconds = [...$at->soonest(0, $last), $last];
@@ -62,7 +81,44 @@ final class QueueStands implements Question
             );
         }
 
-        return null === $stated ? [...$answers, ...self::notLetIn($queue), ...self::free($at, $queue)] : $answers;
+        return null === $stated
+            ? [
+                ...$answers,
+                ...self::notLetIn($queue),
+                ...self::free($at, $queue, new WaitingCaller(), $at->since + $queue->callers->waiting->longestSeconds),
+                ...$queue->callers->admission->needsAgent ? self::unreachable($at, $queue) : [],
+            ]
+            : $answers;
+    }
+
+    /**
+     * Whoever comes back to a queue does there what they did before; somebody may be free by now, or nobody within reach.
+     *
+     * @return list<Acts>
+     */
+    private static function nextTime(Asking $at, Queue $queue, WaitingCaller $caller): array
+    {
+        $settled = Acts::settling([self::again($queue->id())]);
+        $answers = [new Acts(), ...self::free($at, $queue, $caller, self::until($at, $queue))];
+        if ($queue->callers->admission->needsAgent) {
+            $answers[] = self::gone($at, array_merge(...array_values(self::phones($at, $queue))));
+        }
+
+        return array_map(static fn(Acts $one): Acts => $settled->then($one), $answers);
+    }
+
+    /** The second since the step began at which the wait is over where nobody is free. */
+    private static function until(Asking $at, Queue $queue): int
+    {
+        foreach ($at->run->walk->events() as $event) {
+            $what = $event->happening;
+            $isOver = $what instanceof LeftByKey || $what instanceof CallbackTaken || $what instanceof WaitedInVain;
+            if ($isOver && $what->queue === $queue->id()) {
+                return $event->second - $at->stand()->walk->second();
+            }
+        }
+
+        return $at->since;
     }
 
     /** Where it is stated who is free, they may be asked again and again: only as if they did the same each time. */
@@ -108,43 +164,72 @@ final class QueueStands implements Question
         return array_fill_keys($members, new AgentState(false, null));
     }
 
-    /** @return list<Acts> one agent is free and takes the call, or is out of reach */
-    private static function free(Asking $at, Queue $queue): array
+    /** @return list<Acts> one agent is free and takes the call */
+    private static function free(Asking $at, Queue $queue, WaitingCaller $caller, int $until): array
     {
-        $answers = $unreachable = [];
-        $out = self::out($queue);
+        $answers = [];
         foreach ($queue->agents->asked() as $member) {
-            $agent = new FreeAgent(
-                $at,
-                $queue,
-                $member->who,
-                static fn(int $second): Acts => self::stands(
-                    $queue,
-                    new QueueState(agents: [$member->who => new AgentState(true, $second)]),
-                ),
-                $at->since + $queue->callers->waiting->longestSeconds,
-            );
-            foreach ($agent->takes() as $takes) {
+            foreach (self::agent($at, $queue, $member->who, $caller, $until)->takes() as $takes) {
                 array_push($answers, ...array_values($takes));
             }
-            $phones = array_keys($agent->phones);
-            $gone = array_map(
-                static fn(string $phone): PhoneAssumption => new PhoneAssumption($phone, Behaviour::Unreachable),
-                array_combine($phones, $phones),
-            );
-            // The only one who is signed in is out of reach; phones of the others may ring later.
-            $unreachable[] = self::stands(
-                $queue,
-                new QueueState(agents: [$member->who => new AgentState(true, null)] + $out),
-            )->then(
-                Acts::ringing(
-                    0 === $at->since ? array_diff_key($gone, $at->stand()->now, $at->stand()->reached) : $gone,
-                    $at->since,
-                ),
-            );
         }
 
-        return [...$answers, ...$queue->callers->admission->needsAgent ? $unreachable : []];
+        return $answers;
+    }
+
+    /** @return list<Acts> the only agent who is signed in is out of reach; phones of the others may ring later */
+    private static function unreachable(Asking $at, Queue $queue): array
+    {
+        $answers = [];
+        $out = self::out($queue);
+        foreach (self::phones($at, $queue) as $who => $phones) {
+            $only = new QueueState(agents: [$who => new AgentState(true, null)] + $out);
+            $answers[] = self::stands($queue, $only)->then(self::gone($at, $phones));
+        }
+
+        return $answers;
+    }
+
+    /** @param list<string> $phones that are out of reach, but for those that could be reached in this very second */
+    private static function gone(Asking $at, array $phones): Acts
+    {
+        $gone = array_map(
+            static fn(string $phone): PhoneAssumption => new PhoneAssumption($phone, Behaviour::Unreachable),
+            array_combine($phones, $phones),
+        );
+
+        return Acts::ringing(
+            0 === $at->since ? array_diff_key($gone, $at->stand()->now, $at->stand()->reached) : $gone,
+            $at->since,
+        );
+    }
+
+    /** @return array<string, list<string>> that ring when an agent is asked, by person */
+    private static function phones(Asking $at, Queue $queue): array
+    {
+        $phones = [];
+        $until = $at->since + $queue->callers->waiting->longestSeconds;
+        foreach ($queue->agents->asked() as $member) {
+            $agent = self::agent($at, $queue, $member->who, new WaitingCaller(), $until);
+            $phones[$member->who] = array_keys($agent->phones);
+        }
+
+        return $phones;
+    }
+
+    private static function agent(Asking $at, Queue $queue, string $who, WaitingCaller $caller, int $until): FreeAgent
+    {
+        $free = static fn(int $second): Acts => self::stands(
+            $queue,
+            new QueueState(agents: [$who => new AgentState(true, $second)], caller: $caller),
+        );
+
+        return new FreeAgent($at, $queue, $who, $free, $until);
+    }
+
+    private static function again(string $queue): string
+    {
+        return 'queue again ' . $queue;
     }
 
     private static function stands(Queue $queue, QueueState $state): Acts
