@@ -20,6 +20,7 @@ use Meandros\Core\Routing\Trace;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Tests\Soak;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Two laws: whatever is assumed, a call ends in one of the endings that are listed, within its times; and each is reproduced by what it takes. */
@@ -406,6 +407,52 @@ final class EndingsTest extends TestCase
         // Who was out of reach at first may wait there later: that is not followed.
         self::assertSame([Untried::QueueAgain], array_column($endings->notTried, 'why'));
         self::assertContains('message mbx 0 60', self::told($endings));
+    }
+
+    /**
+     * The last of a minute's rounds is over within its last five seconds, as there is a pause of five after each. It can begin at
+     * 35 s after rounds that are refused, and last for 20; of 47 s, at 8 s: the first one is refused after three.
+     */
+    #[TestWith(['all at once', 20])]
+    #[TestWith(['one after the other', 20])]
+    #[TestWith(['all at once', 47])]
+    public function testTheLastOfManyRoundsMayGoOtherwiseThanTheFirst(string $order, int $seconds): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->team('team', ['ann', 'ben'], $order)
+            ->mailbox('mbx')
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'ring',
+                    'target' => 'team',
+                    'seconds' => $seconds,
+                    'againMinutes' => 1,
+                    'exits' => [
+                        ['on' => 'nobody', 'steps' => [['id' => 's2', 'do' => 'message', 'mailbox' => 'mbx']]],
+                        ['on' => 'refused', 'steps' => [['id' => 's3', 'do' => 'end']]],
+                    ],
+                ],
+            ])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $endings = Endings::of($plan, $call);
+        self::assertTrue($endings->areAll());
+        self::assertSame(
+            [
+                'answered ann 0 59',
+                'answered ben 0 59',
+                // Busy, or out of reach: 20 s of silence.
+                'ran out of steps  55 60',
+                'ended by plan  55 59',
+                'message mbx 55 60',
+                'caller gave up  1 60',
+            ],
+            self::told($endings),
+        );
+        self::reproduce($plan, $call, $endings);
     }
 
     public function testAKeyThatLeadsBackToTheMailboxGoesRound(): void

@@ -11,7 +11,6 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Routing\Happening\ParkedAt;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
-use Meandros\Core\Routing\Happening\TriesAgain;
 use Meandros\Core\Routing\Walk;
 
 /** Where calls come again to what can be stated but once, not everything is tried. */
@@ -19,7 +18,7 @@ final class Again
 {
     /**
      * What a step asks again that was settled before, or twice: a queue, a parked call, a phone that rings for somebody else, or
-     * later than in the second in which it did not ring, or round after round; null where there is no such thing.
+     * later than in the second in which it did not ring; null where there is no such thing.
      */
     public static function within(Stand $stand, Walk $walk): ?Untried
     {
@@ -34,9 +33,6 @@ final class Again
         }
         foreach ($walk->events() as $place => $event) {
             $what = $event->happening;
-            if ($what instanceof TriesAgain) {
-                return Untried::Rounds;
-            }
             $whom = $what instanceof Ringing ? (string) $what->target?->text() : '';
             $isAgent = $what instanceof Ringing && null !== $what->why->turn;
             foreach ($what instanceof Ringing ? $what->rung : [] as $rung) {

@@ -35,9 +35,9 @@ final readonly class Asking
     }
 
     /** The same in another run, where more is done. */
-    public function at(Run $run, Acts $more, Happening $what): self
+    public function at(Run $run, Acts $more, Happening $what, ?int $since = null): self
     {
-        return new self($this->choices, $run, $this->acts->then($more), $what, $this->since, $this->place);
+        return new self($this->choices, $run, $this->acts->then($more), $what, $since ?? $this->since, $this->place);
     }
 
     public function stand(): Stand

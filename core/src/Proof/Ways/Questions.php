@@ -14,6 +14,7 @@ use Meandros\Core\Proof\Ways\Question\NumberOutside;
 use Meandros\Core\Proof\Ways\Question\ParkedCall;
 use Meandros\Core\Proof\Ways\Question\PhonesRing;
 use Meandros\Core\Proof\Ways\Question\QueueStands;
+use Meandros\Core\Proof\Ways\Question\RoundsRing;
 use Meandros\Core\Routing\Happening;
 use Meandros\Core\Routing\Heeded;
 use Meandros\Core\Routing\HungUp;
@@ -55,7 +56,7 @@ final class Questions
         Happening\SignedByCode::class => null,
         Happening\SignedOutForMissing::class => null,
         Happening\Tagged::class => null,
-        Happening\TriesAgain::class => null,
+        Happening\TriesAgain::class => RoundsRing::class,
         Happening\WaitedInVain::class => null,
         Happening\Went::class => null,
         Happening\WordHeard::class => null,

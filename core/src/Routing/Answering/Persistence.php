@@ -13,9 +13,9 @@ use Meandros\Core\Routing\Walk;
 final readonly class Persistence
 {
     /** Between two rounds (common practice: a few seconds, so that people can put the phone down). */
-    private const PAUSE = 5;
+    public const PAUSE = 5;
     /** How long a round lasts in which nothing rings: it would take no time at all. */
-    private const SILENT_ROUND = 20;
+    public const SILENT_ROUND = 20;
 
     /**
      * @param int                        $minutes 0 to ring once

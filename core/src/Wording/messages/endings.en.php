@@ -12,7 +12,7 @@ return [
     'untried.agent-again' => 'an agent who is free here may be asked again later: that goes no further',
     'untried.phone-of-two' => 'a phone rings for two people, and does the same for both',
     'untried.phone-again' => 'a phone rings again here, and does what it did before',
-    'untried.rounds' => 'phones ring round after round, and do the same in each',
+    'untried.rounds' => 'phones ring round after round, of which not every last one is tried',
     'untried.too-many-ways' => 'there are more ways on from here than are tried',
     'untried.changes' => 'something that is looked up changes while the call goes on',
 ];

@@ -98,8 +98,8 @@ final class PhonesRing implements Question
         return $what instanceof Ringing ? $at->at($run, $more, $what) : null;
     }
 
-    /** @return list<Acts> */
-    private function whatTheyDo(Asking $at): array
+    /** @return list<Acts> whatever those do of which it is open, from when it is asked on */
+    public function whatTheyDo(Asking $at): array
     {
         $open = $this->open($at);
         $windows = [];
@@ -108,7 +108,7 @@ final class PhonesRing implements Question
             $windows[$phone] = self::window($at, $at->run, $phone);
             array_push($answers, ...self::answered($at, $phone, $windows[$phone], $answers[0]));
         }
-        $with = self::others($at) ?? self::FIRST;
+        $with = self::others($at, $open) ?? self::FIRST;
         $open = self::whoMatters($at, $open);
         foreach (self::together($at, $open) as $all) {
             $may =
@@ -211,15 +211,17 @@ final class PhonesRing implements Question
     }
 
     /**
-     * What phones do that these come up for.
+     * What other phones do that these come up for.
+     *
+     * @param array<string, Rung> $open
      *
      * @return array{Behaviour, int}|null null where they come up whatever others do
      */
-    private static function others(Asking $at): ?array
+    private static function others(Asking $at, array $open): ?array
     {
         \assert($at->what instanceof Ringing);
         foreach ($at->what->rung as $rung) {
-            $does = $at->acts->does($rung->phone->id);
+            $does = isset($open[$rung->phone->id]) ? null : $at->acts->does($rung->phone->id);
             if (null !== $does && Behaviour::Answers !== $does->does) {
                 return [$does->does, 0 === ($does->afterSeconds ?? 0) ? 0 : self::LATEST];
             }
