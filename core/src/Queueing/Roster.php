@@ -28,6 +28,8 @@ final class Roster
     private array $agents = [];
     /** @var array<string, Dispatcher> by queue and urgency */
     private array $dispatchers = [];
+    /** @var list<array{Queue, Urgency}> */
+    private array $cameTo = [];
     /** @var array<string, true>|null people of whose phones something is assumed that needs somebody at the desk */
     private ?array $atTheDesk = null;
 
@@ -38,9 +40,26 @@ final class Roster
         private readonly array $signIns,
     ) {}
 
+    /** With the queues that a call came to before, in that order: who is in several of them stands as in the first. */
+    public function after(self $before): void
+    {
+        foreach ($before->cameTo as [$queue, $urgency]) {
+            $this->dispatcher($queue, $urgency);
+        }
+    }
+
+    /** @return list<string> queues that the call came to, by id */
+    public function cameTo(): array
+    {
+        return array_map(static fn(array $one): string => $one[0]->id(), $this->cameTo);
+    }
+
     public function dispatcher(Queue $queue, Urgency $urgency): Dispatcher
     {
-        return $this->dispatchers[$queue->id() . ' ' . $urgency->value] ??= new Dispatcher(
+        $key = $queue->id() . ' ' . $urgency->value;
+        isset($this->dispatchers[$key]) || ($this->cameTo[] = [$queue, $urgency]);
+
+        return $this->dispatchers[$key] ??= new Dispatcher(
             $queue,
             $this->agents($queue),
             $this->stated($queue)->ahead->of($urgency),

@@ -18,4 +18,10 @@ final readonly class PlaceKept
         public int $since,
         public \Closure $callBack,
     ) {}
+
+    /** In place of another one, kept before. */
+    public function since(int $second): self
+    {
+        return new self($this->queue, $this->start, $second, $this->callBack);
+    }
 }

@@ -179,7 +179,7 @@ final class Walk
     /** Something goes on once the caller has hung up, and decides how it all ends. */
     public function keepsPlace(PlaceKept $kept): void
     {
-        $this->kept = $kept;
+        $this->kept = null === $this->kept ? $kept : $kept->since($this->kept->since);
         $this->afterwards = [$this->journey, $this->step, ($kept->callBack)($this)];
     }
 
@@ -629,6 +629,7 @@ final class Walk
     public function goingOn(Assumptions $assumptions): self
     {
         $copy = new self($this->call, $assumptions, $this->surroundings, $this->arrivals[0], $this->arrive, new Work());
+        $copy->roster->after($this->roster);
         $copy->second = $this->second;
         $copy->keysTaken = $this->keysTaken;
         $copy->meanwhileTaken = $this->meanwhileTaken;

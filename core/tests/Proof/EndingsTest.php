@@ -310,7 +310,8 @@ final class EndingsTest extends TestCase
         );
         self::assertSame(
             [
-                'ran out of steps  90 90',
+                // She is out of reach, or waited for.
+                'ran out of steps  0 90',
                 'answered ann 200 3618',
                 // Ann answers at once, twice; the caller does not.
                 'callback in vain que 560 3919',
@@ -452,6 +453,30 @@ final class EndingsTest extends TestCase
             ],
             self::told($endings),
         );
+        self::reproduce($plan, $call, $endings);
+    }
+
+    /** Her mobile is dialled at once, rings after 3 s, and hands the call to its mailbox 10 s later; her desk may be first in that second. */
+    public function testADeskMayBeAnsweredInTheSecondInWhichAMailboxWouldTakeTheCall(): void
+    {
+        $mobile = ['id' => 'mobile', 'type' => 'outside', 'label' => 'Mobile', 'number' => '+447700900123'];
+        $plan = (new PlanBuilder())
+            ->with([
+                'id' => 'ann',
+                'kind' => 'person',
+                'name' => 'Ann',
+                'extension' => '',
+                'site' => 'sit_harbour',
+                'phones' => [
+                    ['id' => 'desk', 'type' => 'desk', 'label' => 'Desk'],
+                    ['ownMailbox' => 10, 'mailboxWhenBusy' => true, 'setUp' => 3] + $mobile,
+                ],
+            ])
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 30]])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $endings = Endings::of($plan, $call);
+        self::assertSame(['answered ann 0 13', 'own mailbox ann 3 13', 'caller gave up  1 13'], self::told($endings));
         self::reproduce($plan, $call, $endings);
     }
 

@@ -15,6 +15,7 @@ final class RandomPlans
 
     public const BEHIND_OWN_NUMBER = 'jrn_own';
     private const OWN_NUMBER = '+441632960123';
+    private const MOBILE = ['id' => 'mobile', 'type' => 'outside', 'label' => 'Mobile', 'number' => '+447700900123'];
     private const OUTSIDE = '+441632960987';
 
     private int $steps = 0;
@@ -29,9 +30,10 @@ final class RandomPlans
     /**
      * With queues, directories, extensions, fax machines, parking, numbers outside and of its own, and keys at mailboxes.
      *
-     * @param list<array<string, mixed>>|null $steps of the main journey, where they are not drawn
+     * @param list<array<string, mixed>>|null $steps  of the main journey, where they are not drawn
+     * @param array<string, mixed>            $mobile fields of a phone outside that Ann has besides; none where she has none
      */
-    public static function ofAllKinds(?array $steps = null): Plan
+    public static function ofAllKinds(?array $steps = null, array $mobile = []): Plan
     {
         $self = new self(true);
         $builder = $self->builder();
@@ -43,7 +45,10 @@ final class RandomPlans
                 'extension' => self::oneOf(['', (string) (201 + $i)]),
                 'site' => 'sit_harbour',
                 'mailbox' => self::oneOf([null, 'mbx']),
-                'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'desk']],
+                'phones' => [
+                    ['id' => 'desk', 'type' => 'desk', 'label' => 'desk'],
+                    ...0 === $i && [] !== $mobile ? [self::MOBILE + $mobile] : [],
+                ],
                 'rules' => self::oneOf([[], [], [self::rule()]]),
             ]);
         }
@@ -65,6 +70,13 @@ final class RandomPlans
                 'notify' => ['office@example.com'],
                 'greeting' => 'prm_b',
                 'keys' => ['leave' => self::oneOf([null, '0']), 'leaveTo' => self::oneOf([null, 'cid'])],
+            ])
+            ->with([
+                'id' => 'other',
+                'kind' => 'queue',
+                'name' => 'Other',
+                'members' => [['who' => 'ben', 'tier' => 1], ['who' => 'cid', 'tier' => 1]],
+                'admission' => ['needsAgent' => false],
             ])
             ->with([
                 'id' => 'que',

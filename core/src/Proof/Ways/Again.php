@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Ways;
 
-use Meandros\Core\Call\AgentState;
+use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Call\QueueState;
 use Meandros\Core\Plan\Element\Queue;
-use Meandros\Core\Plan\Plan;
 use Meandros\Core\Routing\Happening\ParkedAt;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
@@ -20,12 +20,13 @@ final class Again
      * What a step asks again that was settled before, or twice: a queue, a parked call, a phone that rings for somebody else, or
      * later than in the second in which it did not ring; null where there is no such thing.
      */
-    public static function within(Stand $stand, Walk $walk): ?Untried
+    public static function within(Stand $stand, Walk $walk, Assumptions $given): ?Untried
     {
         $stated = $stand->acts->stated;
         $asked = [];
         foreach (array_keys($stated->queues) as $queue) {
-            $isFollowed = $stated->waitedInVain($queue) || $stated->nobodyIsOn($queue);
+            $isGiven = isset($given->circumstances->queues[$queue]);
+            $isFollowed = $stated->nobodyIsOn($queue) || ($stated->waitedInVain($queue) && !$isGiven);
             $isFollowed || ($asked[self::ofQueue($queue)] = '');
         }
         if (null !== $stand->acts->stated->parked) {
@@ -60,14 +61,16 @@ final class Again
     }
 
     /**
-     * Whether somebody who was free for a queue may be asked for it again, or for another: how they stand there depends on both.
+     * Whether somebody who was free for a queue, and was asked, may be asked for it again, or for another: how they stand there
+     * depends on both.
      *
      * @param array<string, true> $after elements to which calls may still come
      */
-    public static function later(Plan $plan, Acts $acts, array $after): bool
+    public static function later(Run $run, array $after): bool
     {
-        foreach ($acts->stated->queues as $state) {
-            $free = array_filter($state->agents, static fn(AgentState $one): bool => null !== $one->freeAfter);
+        $plan = $run->walk->plan;
+        foreach (self::letIn($run->walk) as $queue) {
+            $free = self::free($run->walk, $queue);
             foreach ([] === $free ? [] : array_keys($after) as $id) {
                 foreach ($plan->get(Queue::class, (string) $id)?->agents->asked() ?? [] as $member) {
                     if (isset($free[$member->who])) {
@@ -78,6 +81,33 @@ final class Again
         }
 
         return false;
+    }
+
+    /** @return array<string, true> people who are free, or will be; everybody who may be it where it is not said who */
+    private static function free(Walk $walk, string $queue): array
+    {
+        $state = $walk->assumptions->circumstances->queues[$queue] ?? new QueueState();
+        $free = [];
+        foreach ($walk->plan->get(Queue::class, $queue)?->agents->asked() ?? [] as $member) {
+            $stated = $state->agents[$member->who] ?? null;
+            null === (null === $stated ? $state->free : $stated->freeAfter) || ($free[$member->who] = true);
+        }
+
+        return $free;
+    }
+
+    /** @return list<string> queues that let the call in */
+    private static function letIn(Walk $walk): array
+    {
+        $queues = [];
+        foreach ($walk->events() as $event) {
+            $what = $event->happening;
+            if ($what instanceof QueueEntered && null !== $what->queue && null === $what->exit) {
+                $queues[] = $what->queue;
+            }
+        }
+
+        return $queues;
     }
 
     private static function ofQueue(string $id): string

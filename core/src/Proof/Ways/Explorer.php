@@ -129,7 +129,7 @@ final class Explorer
             $kept = $run->walk->kept();
             $why = match (true) {
                 isset($this->given->circumstances->queues[$kept?->queue]) => Untried::AfterPlaceKept,
-                Again::later($this->plan, $run->acts, $after + $this->remaining->ofKept($kept)) => Untried::AgentAgain,
+                Again::later($run, $after + $this->remaining->ofKept($kept)) => Untried::AgentAgain,
                 default => null,
             };
             if (null !== $why) {
@@ -266,7 +266,7 @@ final class Explorer
                 $ending = $over->ending;
             }
         }
-        $this->leaves(Again::within($stand, $walk), $stand);
+        $this->leaves(Again::within($stand, $walk, $this->given), $stand);
         if (null === $stand->walk->kept() && $walk->whenHungUp()?->from > $walk->kept()?->since) {
             $this->leaves(Untried::AfterPlaceKept, $stand);
         }
@@ -371,6 +371,7 @@ final class Explorer
             $stand->walk->condition($this->remaining->says($remaining)),
             serialize([
                 array_intersect_key($stand->acts->stated->queues, $remaining),
+                array_intersect($stand->walk->roster->cameTo(), array_keys($this->given->circumstances->queues)),
                 $stand->acts->stated->parked,
                 $stand->acts->stated->isFax,
             ]),

@@ -32,7 +32,7 @@ final class EdgesDifferByMinutes implements YearCheck
         foreach ($all as $hours) {
             foreach (self::edges($hours) as $day => $seconds) {
                 foreach ($seconds as $second => $pointer) {
-                    $other = 0 === $second % 300 ? null : self::near($second, $edges[$hours->clock->site . ' ' . $day]);
+                    $other = self::near($second, $edges[$hours->clock->site . ' ' . $day]);
                     if (null !== $other) {
                         yield Finding::warning($hours, $pointer, 'edges-differ-by-minutes', [
                             'at' => TimeOfDay::format($second),

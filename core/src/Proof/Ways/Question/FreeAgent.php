@@ -25,6 +25,8 @@ final readonly class FreeAgent
     /** @var array<string, PhoneAssumption> phones of theirs of which it is known what they did in the second in which the call comes here */
     private array $kept;
     private Run $run;
+    /** Seconds for which they have other callers before this one. */
+    private int $ahead;
     /** @var array<string, Rung> that ring when they are asked late */
     public array $phones;
 
@@ -41,14 +43,46 @@ final readonly class FreeAgent
     ) {
         $isTheirs = static fn(string $phone): bool => str_starts_with($phone, $who . '/');
         $this->kept = 0 === $at->since ? array_filter($at->stand()->now, $isTheirs, \ARRAY_FILTER_USE_KEY) : [];
-        $this->run = $at->try($free(max($this->soonest(), $until - $queue->agents->asking->alertSeconds)));
+        $last = $until - $queue->agents->asking->alertSeconds;
+        $run = $at->try($free(max($this->soonest(), $last)));
+        $phones = $this->ringing($run, $isTheirs);
+        $ahead = 0;
+        if ([] === $phones) {
+            // They may take callers of other queues first.
+            $ahead = $this->asked($this->ringing($at->try($free($this->soonest())), $isTheirs)) - $this->soonest();
+            $run = $at->try($free(max($this->soonest(), $last - $ahead)));
+            $phones = $this->ringing($run, $isTheirs);
+        }
+        [$this->run, $this->phones, $this->ahead] = [$run, $phones, $ahead];
+    }
+
+    /**
+     * @param \Closure(string): bool $isTheirs
+     *
+     * @return array<string, Rung> phones of theirs that ring, by phone
+     */
+    private function ringing(Run $run, \Closure $isTheirs): array
+    {
         $phones = [];
-        $since = $at->stand()->walk->second() + $at->since;
-        foreach ($this->run->walk->rung() as $rung) {
+        $since = $this->at->stand()->walk->second() + $this->at->since;
+        foreach ($run->walk->rung() as $rung) {
             $isAsked = $isTheirs($rung->phone->id) && null !== $rung->times->rings && $rung->times->from >= $since;
             $isAsked && ($phones[$rung->phone->id] ??= $rung);
         }
-        $this->phones = $phones;
+
+        return $phones;
+    }
+
+    /**
+     * @param array<string, Rung> $phones
+     *
+     * @return int the second since the step began at which they are asked by these
+     */
+    private function asked(array $phones): int
+    {
+        $asked = array_map(static fn(Rung $one): int => $one->times->from, array_values($phones));
+
+        return [] === $asked ? $this->soonest() : min($asked) - $this->at->stand()->walk->second();
     }
 
     /** @return list<array{soon: Acts, late: Acts}> whatever their phones do with which the call is taken, at its soonest and its latest */
@@ -80,11 +114,8 @@ final readonly class FreeAgent
      */
     private function take(Acts $acts, int $taken, int $first): array
     {
-        $asked = min([
-            \PHP_INT_MAX,
-            ...array_map(static fn(Rung $one): int => $one->times->from, array_values($this->phones)),
-        ]);
-        $late = max($first, $this->until - 1 - ($taken - $asked));
+        $seconds = $taken - $this->at->stand()->walk->second() - $this->asked($this->phones);
+        $late = max($first, $this->until - 1 - $seconds - $this->ahead);
 
         return ['soon' => ($this->free)($first)->then($acts), 'late' => ($this->free)($late)->then($acts)];
     }

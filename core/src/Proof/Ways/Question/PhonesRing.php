@@ -13,6 +13,7 @@ use Meandros\Core\Proof\Ways\Run;
 use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Ringing\RingResult;
 use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Ringing;
 
 /**
@@ -106,7 +107,7 @@ final class PhonesRing implements Question
         $answers = [self::ringOn($at, $open)];
         foreach (array_keys($open) as $phone) {
             $windows[$phone] = self::window($at, $at->run, $phone);
-            array_push($answers, ...self::answered($at, $phone, $windows[$phone], $answers[0]));
+            array_push($answers, ...self::answered($at, $phone, $at->run, $answers[0]));
         }
         $with = self::others($at, $open) ?? self::FIRST;
         $open = self::whoMatters($at, $open);
@@ -121,9 +122,9 @@ final class PhonesRing implements Question
                 $others = array_diff_key($alike, [$phone => true]);
                 $rings = Acts::ringing($others, $at->since)->then(self::ringOn($at, array_diff_key($open, $others)));
                 $answers[] = $rings;
-                $window = self::window($at, $at->try($rings), $phone);
-                if ($window !== $windows[$phone]) {
-                    array_push($answers, ...self::answered($at, $phone, $window, $rings));
+                $run = $at->try($rings);
+                if (self::window($at, $run, $phone) !== $windows[$phone]) {
+                    array_push($answers, ...self::answered($at, $phone, $run, $rings));
                 }
             }
         }
@@ -289,16 +290,19 @@ final class PhonesRing implements Question
     }
 
     /**
-     * It is answered, at once and in the last second.
+     * It is answered, at once and in the last second: or in the very one in which a phone's own mailbox would take the call.
      *
-     * @param array{int, int}|null $window
+     * @param Run $run in which it is not
      *
      * @return list<Acts>
      */
-    private static function answered(Asking $at, string $phone, ?array $window, Acts $others): array
+    private static function answered(Asking $at, string $phone, Run $run, Acts $others): array
     {
+        $window = self::window($at, $run, $phone);
+        $seconds = $window[1] ?? 0;
+        $tie = EndingKind::OwnMailbox === $run->ending?->kind ? [$seconds] : [];
         $answers = [];
-        foreach (null === $window ? [] : array_unique([0, max(0, $window[1] - 1)]) as $after) {
+        foreach (null === $window ? [] : array_unique([0, max(0, $seconds - 1), ...$tie]) as $after) {
             $answers[] = $others->then(
                 Acts::ringing([$phone => new PhoneAssumption($phone, Behaviour::Answers, $after)], $at->since),
             );

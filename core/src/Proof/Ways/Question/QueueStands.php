@@ -88,7 +88,18 @@ final class QueueStands implements Question
                 ...self::free($at, $queue, new WaitingCaller(), $at->since + $queue->callers->waiting->longestSeconds),
                 ...$queue->callers->admission->needsAgent ? self::unreachable($at, $queue) : [],
             ]
-            : $answers;
+            : [...$answers, ...self::statedUnreachable($at, $queue, $stated)];
+    }
+
+    /** @return list<Acts> nobody who is stated to be signed in is within reach */
+    private static function statedUnreachable(Asking $at, Queue $queue, QueueState $stated): array
+    {
+        $out = array_filter($stated->agents, static fn(AgentState $one): bool => !$one->signedIn);
+        $phones = array_diff_key(self::phones($at, $queue), $out);
+
+        return $queue->callers->admission->needsAgent && [] !== $phones
+            ? [self::stands($queue, $stated)->then(self::gone($at, array_merge(...array_values($phones))))]
+            : [];
     }
 
     /**
