@@ -117,6 +117,38 @@ final class CoverageApiTest extends ApiTestCase
         self::assertSame([], array_column($this->send('GET', '/api/impact')['numbers'], 'name'));
     }
 
+    /** The steps after the ringing are for those who found nobody, or a phone that is busy. */
+    public function testWhatTheDraftChangesWhateverPhonesDo(): void
+    {
+        $message = ['id' => 's2', 'do' => 'message', 'mailbox' => 'mbx_reception'];
+        $ring = ['id' => 's1', 'do' => 'ring', 'target' => 'per_reception', 'seconds' => 20];
+        $journey = static fn(array $busy): array => [
+            'steps' => [$ring + ['exits' => [['on' => 'busy', 'steps' => $busy]]], ['id' => 's3'] + $message],
+        ];
+        $added = $this->send(
+            'POST',
+            '/api/plans/draft/elements',
+            ['kind' => 'journey', 'name' => 'One phone'] + $journey([$message]),
+        );
+        $this->assertStatus(201);
+        $id = (string) array_key_first($added['elements']);
+        $this->change('num_exception_berths', ['target' => $id]);
+        $this->publish('One phone');
+        $this->change($id, $journey([['id' => 's2', 'do' => 'end']]));
+        self::assertSame([], $this->send('GET', '/api/impact?with=keys')['numbers']);
+
+        $job = $this->send('POST', '/api/impact/in-full');
+        $this->assertStatus(202);
+        $job = $this->send('GET', '/api/jobs/' . $job['id']);
+        self::assertSame(['impact', 'done'], [$job['kind'], $job['state']]);
+        self::assertSame(['num_exception_berths'], array_column($job['result']['numbers'], 'id'));
+        $changes = $job['result']['numbers'][0]['changes'];
+        self::assertSame([['busy']], array_column($changes, 'phones'));
+        self::assertSame(['nobody any more'], array_column($changes, 'severity'));
+        $this->send('POST', '/api/impact/in-full?after=99');
+        $this->assertStatus(404);
+    }
+
     public function testTwoEditions(): void
     {
         $this->change('prm_reception_closed', ['scripts' => ['en' => 'Reception is closed.']]);

@@ -13,11 +13,8 @@ use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\AllNumbers;
-use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
-use Meandros\Core\Proof\Fares\Fares;
-use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Rung;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
@@ -25,14 +22,11 @@ use Meandros\Core\Routing\Router;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\YearPicture;
 use Meandros\Core\Time\Zone;
-use Meandros\Core\Wording\CourseWords;
-use Meandros\Core\Wording\ImpactReport;
 use Meandros\Server\Jobs\CoverAllNumbers;
 use Meandros\Server\Jobs\Jobs;
 use Meandros\Server\Now;
 use Meandros\Server\Paper\PaperPage;
 use Meandros\Server\Paper\Pdf;
-use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
@@ -41,18 +35,16 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** Who or what takes calls over a year, and what the draft changes for callers. */
+/** Who or what takes calls over a year. */
 final readonly class CoverageController
 {
     private const FIRST_YEAR = 2000;
     private const LAST_YEAR = 2100;
     /** Seconds after which no further number is looked at while somebody waits. */
     private const WAITED = 3.0;
-    private const DAYS = 366;
 
     public function __construct(
         private Plans $plans,
-        private Editions $editions,
         private Router $router,
         private Live $live,
         private Jobs $jobs,
@@ -101,44 +93,6 @@ final readonly class CoverageController
         ]);
 
         return new JsonResponse($job->toJson(), Response::HTTP_ACCEPTED);
-    }
-
-    /**
-     * What another plan changes for callers from now on, for a year.
-     *
-     * @throws NotFound
-     */
-    #[Route('/api/impact', methods: ['GET'])]
-    public function impact(Request $request): JsonResponse
-    {
-        $which = [$request->query->getString('before', 'live'), $request->query->getString('after', 'draft')];
-        $from = $this->now->second();
-        $until = $from + self::DAYS * CivilDate::SECONDS_PER_DAY;
-        if ('live' === $which[0] && null === $this->editions->live()) {
-            return new JsonResponse(['numbers' => [], 'looked' => 0, 'left' => 0]);
-        }
-        [$before, $after] = [$this->plans->get($which[0]), $this->plans->get($which[1])];
-        $impact = new PlanImpact(
-            $before,
-            $after,
-            $this->editions->differing(...$which),
-            $this->all($before, $from, $until),
-            $this->all($after, $from, $until),
-            'keys' === $request->query->getString('with')
-                ? [$this->fares($before, $from, $until), $this->fares($after, $from, $until)]
-                : null,
-        );
-        [$found, $left] = $impact->find($this->whileThereIsTime());
-        $words = new CourseWords($after, $before);
-
-        return new JsonResponse([
-            'numbers' => array_map(
-                static fn(Changed $one): array => self::changed($one, $after, $words, $from, $until),
-                $found,
-            ),
-            'looked' => \count($impact->numbers) - $left,
-            'left' => $left,
-        ]);
     }
 
     /**
@@ -225,30 +179,12 @@ final readonly class CoverageController
         return new AllNumbers($plan, $call, $from, $until, live: $this->live->state($plan, $this->now->second()));
     }
 
-    private function fares(Plan $plan, int $from, int $until): Fares
-    {
-        return new Fares($plan, $from, $until, $this->live->state($plan, $this->now->second()));
-    }
-
     /** @return \Closure(): bool */
     private function whileThereIsTime(): \Closure
     {
         $end = microtime(true) + self::WAITED;
 
         return static fn(): bool => microtime(true) < $end;
-    }
-
-    /** @return array<string, mixed> */
-    private static function changed(Changed $changed, Plan $plan, CourseWords $words, int $from, int $until): array
-    {
-        $zone = $plan->get(Site::class, $changed->number->line->site)->place->zone ?? 'UTC';
-
-        return [
-            'id' => $changed->number->id(),
-            'name' => $changed->number->name(),
-            'number' => $changed->number->range->example(),
-            'changes' => ImpactReport::of($changed->changes, $words, $from, $until, $zone),
-        ];
     }
 
     /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Api;
 
 use Meandros\Core\Plan\Element\Number;
-use Meandros\Core\Proof\Rung;
+use Meandros\Core\Proof\Intervals;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Time\YearPicture;
@@ -24,7 +24,7 @@ final class RungPicture
      */
     public static function of(array $found, int $from, int $until, string $zone, int $year): array
     {
-        $union = Rung::union(array_merge(...array_map(static fn(array $one): array => $one[1], $found)));
+        $union = Intervals::union(array_merge(...array_map(static fn(array $one): array => $one[1], $found)));
         $starts = [$from];
         $states = [self::NOT_RUNG];
         foreach ($union as [$since, $ends]) {

@@ -65,6 +65,27 @@ test('what an edit does to callers is said while editing, and before publishing'
     await expect(page.getByText(/The draft changes/)).toHaveCount(0);
 });
 
+test('what only those notice who find a phone busy is looked at on demand', async ({ page, request }) => {
+    const plan = await (await request.get('/api/plans/draft')).json();
+    const prompt = plan.elements.find((one: { id: string }) => one.id === 'prm_all_busy');
+    const edited = await request.put('/api/plans/draft/elements/prm_all_busy', {
+        data: { ...prompt, scripts: { ...prompt.scripts, en: 'All of us are on the phone. Please wait a moment.' } },
+        headers: { 'If-Match': `"${plan.revisions.prm_all_busy}"` },
+    });
+    expect(edited.ok()).toBe(true);
+    await page.goto(address('/editions', { to: BERTHS }));
+    const impact = page.getByRole('region', { name: 'What it changes for callers' });
+    await expect(impact).toContainText('In these calls phones ring on.');
+    const berths = impact.getByRole('listitem').filter({ hasText: 'Berth telephones' });
+    await expect(berths).toHaveCount(0);
+    await impact.getByRole('button', { name: 'Look at all numbers whatever phones do' }).press('Enter');
+    await expect(berths.first()).toContainText('where every phone is busy', { timeout: 60_000 });
+    await expect(impact).toContainText('it was looked at in each case');
+    await axeClean(page);
+    await berths.first().getByRole('button', { name: /^Try / }).first().press('Enter');
+    await expect(page).toHaveURL(/busy/);
+});
+
 test('when somebody is rung, and the year to take away', async ({ page }) => {
     await page.goto(address('/coverage', { to: BERTHS, at: '2027-03-31T10:00:00' }));
     const rung = page.getByRole('region', { name: 'When somebody is rung' });
@@ -144,6 +165,7 @@ test('every ending of a call, each tried with one click', async ({ page }) => {
 
 test('a place that is kept ends as late as it is kept; where there may be more, the step says why', async ({
     page,
+    request,
 }) => {
     await page.goto(address('/', { to: '+441632960110', from: '+441632960555', at: '2026-11-23T10:00:00' }));
     await page.getByRole('button', { name: 'Show every ending' }).click();
@@ -151,11 +173,23 @@ test('a place that is kept ends as late as it is kept; where there may be more, 
     await expect(endings.getByText('There are no others')).toBeVisible();
     await endings.getByRole('button', { name: /^Try it at its latest: a place was kept/i }).click();
     await expect(sentence(page)).toContainText('the place in Bookings queue is given up');
-    await page.goto(address('/', { to: '+33261910100', at: '2026-11-23T11:00:00' }));
+    // Calls that come back in by a number of our own, again and again.
+    const ring = { id: 's1', do: 'ring', target: '+441632960200', seconds: 20, againMinutes: 1 };
+    const data = { kind: 'journey', name: 'Round and round', steps: [ring] };
+    const { elements } = await (await request.post('/api/plans/draft/elements', { data })).json();
+    const [journey] = Object.keys(elements);
+    const plan = await (await request.get('/api/plans/draft')).json();
+    const number = plan.elements.find((one: { number?: string }) => one.number === BERTHS);
+    const moved = await request.put(`/api/plans/draft/elements/${number.id}`, {
+        data: { ...number, target: journey },
+        headers: { 'If-Match': `"${plan.revisions[number.id]}"` },
+    });
+    expect(moved.ok()).toBe(true);
+    await page.goto(address('/', { to: BERTHS, at: '2026-11-23T11:00:00' }));
     await page.getByRole('button', { name: 'Show every ending' }).click();
     await expect(endings.getByText('phones ring round after round')).toBeVisible();
-    await endings.getByRole('link', { name: 'Port-Saint-Aubert terminal' }).click();
+    await endings.getByRole('link', { name: 'Round and round' }).first().click();
     await page.getByRole('button', { name: 'What can happen from each step' }).click();
-    await expect(page.getByRole('row').filter({ hasText: 'Ring Réservations' })).toContainText('perhaps more');
+    await expect(page.getByRole('row').filter({ hasText: 'Ring' }).first()).toContainText('perhaps more');
     await axeClean(page);
 });

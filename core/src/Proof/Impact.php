@@ -35,13 +35,14 @@ final class Impact
     /**
      * @param list<Change> $changes
      *
-     * @return list<Change> the worst first, then with the fewest keys, then the longest
+     * @return list<Change> the worst first, then where phones ring on, then with the fewest keys, then the longest
      */
     public static function worstFirst(array $changes): array
     {
         $order = array_flip(array_map(static fn(Severity $one): string => $one->value, Severity::cases()));
         $rank = static fn(Change $one): array => [
             $order[$one->severity->value],
+            null === $one->phones ? 0 : 1,
             \count($one->keys),
             $one->caller,
             -$one->seconds,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof;
 
+use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Fares\Fares;
@@ -12,8 +13,6 @@ use Meandros\Core\Proof\Fares\Presses;
 /** What another plan changes for the calls to all numbers; only those are looked at that may come to what differs. */
 final class PlanImpact
 {
-    /** @var array<string, list<Change>> by what two numbers have in common before and after */
-    private array $known = [];
     /** @var list<array{Number, Number}> before and after */
     public readonly array $numbers;
 
@@ -44,21 +43,47 @@ final class PlanImpact
     }
 
     /**
+     * Where phones ring on.
+     *
      * @param \Closure(int): bool $goOn asked before each number that has to be looked at, with how many were; whether there is time for it
      *
      * @return array{list<Changed>, int} what was found, and how many numbers could not be looked at
      */
     public function find(\Closure $goOn): array
     {
-        $found = [];
+        return $this->look([], $goOn);
+    }
+
+    /**
+     * Also where all phones are busy, cannot be reached, or refuse: it takes four times as long.
+     *
+     * @param \Closure(int): bool $goOn
+     *
+     * @return array{list<Changed>, int}
+     */
+    public function findWhateverPhonesDo(\Closure $goOn): array
+    {
+        return $this->look([Behaviour::Busy, Behaviour::Unreachable, Behaviour::Refuses], $goOn);
+    }
+
+    /**
+     * @param list<Behaviour>     $phones what all of them do, each by itself, besides ringing on
+     * @param \Closure(int): bool $goOn
+     *
+     * @return array{list<Changed>, int}
+     */
+    private function look(array $phones, \Closure $goOn): array
+    {
+        $found = $known = [];
         foreach ($this->numbers as $i => [$was, $is]) {
             $alike = AllNumbers::alike($was) . ' ' . AllNumbers::alike($is);
-            if (!isset($this->known[$alike]) && !$goOn($i)) {
+            if (!isset($known[$alike]) && !$goOn($i)) {
                 return [$found, \count($this->numbers) - $i];
             }
-            $changes = $this->known[$alike] ??= Impact::worstFirst([
+            $changes = $known[$alike] ??= Impact::worstFirst([
                 ...Impact::between($this->coverageBefore->of($was), $this->coverageAfter->of($is)),
                 ...$this->byKeys($was, $is),
+                ...array_merge(...array_map(fn(Behaviour $does): array => $this->byKeys($was, $is, $does), $phones)),
             ]);
             if ([] !== $changes) {
                 $found[] = new Changed($is, $changes);
@@ -68,8 +93,13 @@ final class PlanImpact
         return [$found, 0];
     }
 
-    /** @return list<Change> those that callers notice who press something, or are told apart, and nobody else */
-    private function byKeys(Number $was, Number $is): array
+    /**
+     * Those that callers notice who press something, or are told apart, and nobody else; or those that everybody notices only
+     * where phones do something else than ring on.
+     *
+     * @return list<Change>
+     */
+    private function byKeys(Number $was, Number $is, ?Behaviour $phones = null): array
     {
         if (null === $this->fares) {
             return [];
@@ -78,17 +108,18 @@ final class PlanImpact
         $changes = [];
         foreach ($after->callers([], $is) as $i => $caller) {
             $known = [];
-            foreach ([...$before->presses($was, $caller)[0], ...$after->presses($is, $caller)[0]] as $keys) {
+            $pressed = [$before->presses($was, $caller, $phones)[0], $after->presses($is, $caller, $phones)[0]];
+            foreach (array_merge(...$pressed) as $keys) {
                 $known[implode(' ', $keys)] ??= $keys;
             }
             foreach ($known as $keys) {
-                $found = Impact::between(
-                    $before->coverage($was, $caller, $keys),
-                    $after->coverage($is, $caller, $keys),
+                $between = static fn(?Behaviour $does): array => Impact::between(
+                    $before->coverage($was, $caller, $keys, $does),
+                    $after->coverage($is, $caller, $keys, $does),
                 );
-                foreach ($found as $change) {
+                foreach (null === $phones ? $between(null) : self::besides($between, $phones) as $change) {
                     $isPressed = Presses::areTaken($change->before, $keys) || Presses::areTaken($change->after, $keys);
-                    if ($isPressed && ([] !== $keys || $i > 0)) {
+                    if ($isPressed && ([] !== $keys || $i > 0 || null !== $phones)) {
                         $changes[] = $change->by($keys, 0 === $i ? '' : $caller->text);
                     }
                 }
@@ -96,5 +127,32 @@ final class PlanImpact
         }
 
         return $changes;
+    }
+
+    /**
+     * Changes at times at which there is none where phones ring on. There, calls come to the same steps later: what they notice in
+     * calls that begin so much earlier, or end so much later, is told.
+     *
+     * @param \Closure(?Behaviour): list<Change> $between
+     *
+     * @return list<Change>
+     */
+    private static function besides(\Closure $between, Behaviour $phones): array
+    {
+        $changes = $between($phones);
+        $told = [];
+        foreach ([] === $changes ? [] : $between(null) as $change) {
+            $longest = max($change->before->trace->seconds, $change->after->trace->seconds);
+            foreach ($change->intervals as [$since, $until]) {
+                $told[] = [$since - $longest, $until + $longest];
+            }
+        }
+        $besides = [];
+        foreach ($changes as $change) {
+            $times = Intervals::without($change->intervals, $told);
+            [] === $times || ($besides[] = $change->at($times, $phones));
+        }
+
+        return $besides;
     }
 }

@@ -36,27 +36,6 @@ final class Rung
         return [array_values($found), \count($numbers) - $looked];
     }
 
-    /**
-     * @param list<array{int, int}> $intervals of any order
-     *
-     * @return list<array{int, int}> in order, those that meet or overlap as one
-     */
-    public static function union(array $intervals): array
-    {
-        sort($intervals);
-        $union = [];
-        foreach ($intervals as [$since, $until]) {
-            $last = \count($union) - 1;
-            if ($last >= 0 && $union[$last][1] >= $since) {
-                $union[$last][1] = max($union[$last][1], $until);
-            } else {
-                $union[] = [$since, $until];
-            }
-        }
-
-        return $union;
-    }
-
     /** @return list<array{int, int}> */
     private static function intervals(Coverage $coverage, string $who): array
     {
@@ -67,6 +46,6 @@ final class Rung
             }
         }
 
-        return self::union($intervals);
+        return Intervals::union($intervals);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Wording;
 
 use Meandros\Core\Proof\Change;
-use Meandros\Core\Proof\Rung;
+use Meandros\Core\Proof\Intervals;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
 
@@ -17,27 +17,30 @@ final class ImpactReport
      * @param int          $from    first instant of the stretch that was looked at
      * @param int          $until   first instant after it
      *
-     * @return list<array{severity: string, when: string, what: string, first: string, seconds: int, intervals: int, keys: list<string>, from: string}>
+     * @return list<array{severity: string, when: string, what: string, first: string, seconds: int, intervals: int, keys: list<string>, from: string, phones: list<string>}>
      */
     public static function of(array $changes, CourseWords $words, int $from, int $until, string $zone): array
     {
         $groups = [];
         foreach ($changes as $change) {
-            $key = serialize([$change->severity->value, $words->change($change), $change->keys, $change->caller]);
+            $said = [$change->severity->value, $words->change($change), $change->keys, $change->caller];
+            $key = serialize([...$said, $change->phones?->value]);
             $groups[$key]['change'] ??= $change;
             $groups[$key]['times'] = [...$groups[$key]['times'] ?? [], ...$change->intervals];
         }
         $report = $told = [];
         foreach ($groups as ['change' => $change, 'times' => $times]) {
-            $times = Rung::union($times) ?: $times;
+            $times = Intervals::union($times) ?: $times;
             $when = TimesWords::of(Times::of($times, $from, $until, $zone));
             $what = $words->change($change);
+            $phones = null === $change->phones ? [] : [$change->phones->value];
             // Whoever presses something notices what everybody notices: it is told once.
-            if (isset($told[$what . "\n" . $when])) {
+            $same = $what . "\n" . $when . "\n" . implode(' ', $phones);
+            if (isset($told[$same])) {
                 continue;
             }
-            $told[$what . "\n" . $when] = true;
-            $report[] = [
+            $told[$same] = true;
+            $one = [
                 'severity' => $change->severity->value,
                 'when' => $when,
                 'what' => $what,
@@ -47,8 +50,11 @@ final class ImpactReport
                 'keys' => $change->keys,
                 'from' => $change->caller,
             ];
+            // So is what is the same whether phones are busy, or cannot be reached.
+            $key = [] === $phones ? \count($report) : serialize($one);
+            $report[$key] = $one + ['phones' => [...$report[$key]['phones'] ?? [], ...$phones]];
         }
 
-        return $report;
+        return array_values($report);
     }
 }

@@ -2,10 +2,12 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Impact } from '../api/types';
+import { allPhones, allPhonesInWords } from '../moment/allPhones';
 import { useMoment } from '../moment/useMoment';
+import { WhateverPhonesDo } from '../ui/WhateverPhonesDo';
 import { momentWords } from '../ui/when';
 import styles from './impact.module.css';
-import { useImpact } from './useCoverage';
+import { useImpact, useImpactInFull } from './useCoverage';
 
 type Changed = Impact['numbers'][number];
 type Severity = Changed['changes'][number]['severity'];
@@ -45,7 +47,9 @@ export function ImpactLine() {
 
 /** What another plan changes for callers, number by number, as people say it; the draft where nothing else is said. */
 export function ImpactSection({ title, before, after }: { title: string; before?: string; after?: string }) {
-    const { data, error } = useImpact(before, after, true);
+    const { data: atOnce, error } = useImpact(before, after, true);
+    const inFull = useImpactInFull(before, after);
+    const data = inFull.data ?? atOnce;
     const [isWhole, setIsWhole] = useState(false);
     const groups = alike(data?.numbers ?? []);
     const shown = isWhole ? groups : groups.slice(0, FIRST);
@@ -59,6 +63,14 @@ export function ImpactSection({ title, before, after }: { title: string; before?
                     In the next year no call fares differently, whoever calls and whatever they press, where nobody
                     answers.
                 </p>
+            )}
+            {data && (
+                <WhateverPhonesDo
+                    inFull={inFull}
+                    isDone={inFull.data !== null}
+                    button="Look at all numbers whatever phones do"
+                    label="How many numbers were looked at"
+                />
             )}
             <ul className={styles.groups}>
                 {shown.map((group) => (
@@ -95,10 +107,10 @@ const names = (all: string[]) =>
         ? `${all.slice(0, NAMES - 1).join(' · ')} and ${all.length - NAMES + 1} more numbers`
         : all.join(' · ');
 
-/** ", keys 1, then 3", ", from +33…"; nothing for whoever presses nothing. */
-function byWhom({ keys, from }: Changed['changes'][number]): string {
+/** ", keys 1, then 3", ", from +33…", ", where every phone is busy"; nothing for whoever presses nothing where phones ring on. */
+function byWhom({ keys, from, phones }: Changed['changes'][number]): string {
     const pressed = keys.length === 0 ? '' : `, ${keys.length === 1 ? 'key' : 'keys'} ${keys.join(', then ')}`;
-    return pressed + (from ? `, from ${from}` : '');
+    return pressed + (from ? `, from ${from}` : '') + (phones.length > 0 ? `, ${allPhonesInWords(phones)}` : '');
 }
 
 function Group({ group }: { group: Changed[] }) {
@@ -112,7 +124,7 @@ function Group({ group }: { group: Changed[] }) {
             <b>{names(group.map((one) => one.name))}</b>
             <ul>
                 {shown.map((one) => (
-                    <li key={one.severity + one.what + one.keys.join() + one.from}>
+                    <li key={one.severity + one.what + one.keys.join() + one.from + one.phones.join()}>
                         <span className={`what ${one.severity === 'nobody any more' ? 'removed' : 'changed'}`}>
                             {SEVERITIES[one.severity]}
                         </span>{' '}
@@ -127,6 +139,7 @@ function Group({ group }: { group: Changed[] }) {
                                     at: one.first.slice(0, 19),
                                     keys: one.keys.join(''),
                                     from: one.from,
+                                    phones: one.phones[0] ? allPhones(one.phones[0]) : [],
                                 })
                             }
                             aria-label={`Try ${first.name} on ${momentWords(one.first, '')}`}
@@ -138,7 +151,7 @@ function Group({ group }: { group: Changed[] }) {
                 {first.changes.length > shown.length && (
                     <li>
                         <Button size="small" type="text" onClick={() => setIsWhole(true)}>
-                            and {first.changes.length - shown.length} more, by keys and callers
+                            and {first.changes.length - shown.length} more, by keys, callers and phones
                         </Button>
                     </li>
                 )}

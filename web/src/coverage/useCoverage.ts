@@ -5,6 +5,7 @@ import { useLiveStamp } from '../moment/useLiveStamp';
 import { toTrialCall, useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { useCalm } from '../ui/useCalm';
+import { useJob } from '../ui/useJob';
 
 /** Edits that follow one another so quickly are looked at together. */
 const AFTER_THE_ANSWER = 110;
@@ -48,6 +49,23 @@ export function useImpact(before = 'live', after = 'draft', isComplete = false) 
         placeholderData: keepPreviousData,
         retry: false,
     });
+}
+
+/** The same in the background, for every number and whatever phones do. */
+export function useImpactInFull(before = 'live', after = 'draft') {
+    const state = [before, after, usePlan()?.stamp, useLiveStamp()] as const;
+    const { job, started, start, stop } = useJob<readonly unknown[]>();
+    const isOld = started !== undefined && started.join() !== state.join();
+    return {
+        job,
+        isOld,
+        data: job?.state === 'done' && !isOld ? (job.result as Impact | null) : null,
+        look: () =>
+            start(state, () =>
+                ask(api.POST('/api/impact/in-full', { params: { query: { before, after } }, body: {} })),
+            ),
+        stop,
+    };
 }
 
 /** When somebody's phones ring over a year. */

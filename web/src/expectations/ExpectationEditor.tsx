@@ -1,18 +1,18 @@
 import type { Expectation, HeldExpectation } from '../api/types';
 import type { EditorProps } from '../ui/ElementScreen';
+import type { InFull } from '../ui/WhateverPhonesDo';
 import { CallsFields } from './CallsFields';
 import styles from './expectations.module.css';
 import { Held } from './Held';
 import { PromiseFields } from './PromiseFields';
 import { TimesFields } from './TimesFields';
-import type { useInFull } from './useExpectations';
 
 /** A promise as a sentence, the parts it is made of, and what became of it. */
 export function ExpectationEditor({
     held,
     inFull,
     ...props
-}: EditorProps<Expectation> & { held: HeldExpectation | undefined; inFull: ReturnType<typeof useInFull> }) {
+}: EditorProps<Expectation> & { held: HeldExpectation | undefined; inFull: InFull }) {
     return (
         <>
             {held && (

@@ -1,16 +1,16 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { HeldExpectation } from '../api/types';
+import { allPhones, allPhonesInWords } from '../moment/allPhones';
 import { NO_ACTS, useMoment } from '../moment/useMoment';
+import { type InFull, WhateverPhonesDo } from '../ui/WhateverPhonesDo';
 import { momentWords } from '../ui/when';
 import styles from './expectations.module.css';
-import { InFull } from './InFull';
-import type { useInFull } from './useExpectations';
 
 type Breach = HeldExpectation['breaches'][number];
 
 /** What became of a promise: kept, or every way in which it is not. */
-export function Held({ held, inFull }: { held: HeldExpectation; inFull: ReturnType<typeof useInFull> }) {
+export function Held({ held, inFull }: { held: HeldExpectation; inFull: InFull }) {
     return (
         <section aria-label="What became of it" aria-live="polite">
             <h2>{TITLES[held.state]}</h2>
@@ -22,7 +22,14 @@ export function Held({ held, inFull }: { held: HeldExpectation; inFull: ReturnTy
                     Callers may press more than was tried: not every sequence of keys was looked at.
                 </p>
             )}
-            <InFull phones={held.phones} inFull={inFull} />
+            {held.phones !== 'no matter' && (
+                <WhateverPhonesDo
+                    inFull={inFull}
+                    isDone={held.phones !== 'ring on'}
+                    button="Hold all expectations whatever phones do"
+                    label="How many expectations were looked at"
+                />
+            )}
             {held.left > 0 && (
                 <p className="quiet">There was no time to look at {held.left} of its numbers: this is not all.</p>
             )}
@@ -60,15 +67,13 @@ function BreachEntry({ breach }: { breach: Breach }) {
             from: breach.caller,
             at: at.slice(0, 19),
             keys: breach.keys.join(''),
-            phones: breach.phones
-                ? [{ who: '*', does: breach.phones, after: breach.phones === 'refuses' ? 0 : null }]
-                : [],
+            phones: breach.phones ? allPhones(breach.phones) : [],
         });
     return (
         <>
             <b>{names}</b>
             {breach.keys.length > 0 && <span className="quiet"> · {keyWords(breach.keys)}</span>}
-            {breach.phones && <span className="quiet"> · {PHONES[breach.phones]}</span>}
+            {breach.phones && <span className="quiet"> · {allPhonesInWords([breach.phones])}</span>}
             <p>
                 <b>{breach.when}</b>: {breach.what}
             </p>
@@ -104,11 +109,5 @@ function BreachEntry({ breach }: { breach: Breach }) {
         </>
     );
 }
-
-const PHONES: Record<NonNullable<Breach['phones']>, string> = {
-    busy: 'where every phone is busy',
-    unreachable: 'where no phone can be reached',
-    refuses: 'where everybody refuses at once',
-};
 
 const keyWords = (keys: string[]) => (keys.length === 1 ? `key ${keys[0]}` : `keys ${keys.join(', then ')}`);

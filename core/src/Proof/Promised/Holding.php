@@ -12,6 +12,7 @@ use Meandros\Core\Proof\Course;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Fares\Presses;
+use Meandros\Core\Proof\Intervals;
 use Meandros\Core\Routing\EndingKind;
 
 /** Holds promises against every moment of a stretch: how the calls fare that they name. */
@@ -70,7 +71,7 @@ final class Holding
                         // When it is broken where phones ring on is not told again for those that do not.
                         $told = self::told($breaches, $numbers[0], $caller, $keys);
                         $coverage = $this->fares->coverage($numbers[0], $caller, $keys, $does);
-                        $broken = $this->broken($expectation, $coverage, $keys, self::without($times, $told));
+                        $broken = $this->broken($expectation, $coverage, $keys, Intervals::without($times, $told));
                         foreach ($broken as [$course, $intervals]) {
                             $breaches[] = new Breach($numbers, $caller, $keys, $does, $course, $intervals);
                         }
@@ -137,27 +138,6 @@ final class Holding
         }
 
         return $told;
-    }
-
-    /**
-     * @param list<array{int, int}> $times in order
-     * @param list<array{int, int}> $told  that are taken away
-     *
-     * @return list<array{int, int}> in order
-     */
-    private static function without(array $times, array $told): array
-    {
-        sort($told);
-        foreach ($told as [$since, $until]) {
-            $left = [];
-            foreach ($times as [$from, $to]) {
-                $from < $since && ($left[] = [$from, min($to, $since)]);
-                $to > $until && ($left[] = [max($from, $until), $to]);
-            }
-            $times = $left;
-        }
-
-        return $times;
     }
 
     /**

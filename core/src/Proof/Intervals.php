@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof;
+
+/** Stretches of time: first instants, and first instants after them. */
+final class Intervals
+{
+    /**
+     * @param list<array{int, int}> $intervals
+     *
+     * @return list<array{int, int}> in order, without those that overlap or meet
+     */
+    public static function union(array $intervals): array
+    {
+        sort($intervals);
+        $union = [];
+        foreach ($intervals as [$since, $until]) {
+            $last = \count($union) - 1;
+            if ($last >= 0 && $union[$last][1] >= $since) {
+                $union[$last][1] = max($union[$last][1], $until);
+            } else {
+                $union[] = [$since, $until];
+            }
+        }
+
+        return $union;
+    }
+
+    /**
+     * @param list<array{int, int}> $intervals in order
+     * @param list<array{int, int}> $others    that are taken away
+     *
+     * @return list<array{int, int}> in order
+     */
+    public static function without(array $intervals, array $others): array
+    {
+        $others = self::union($others);
+        $left = [];
+        $next = 0;
+        foreach ($intervals as [$from, $to]) {
+            while (isset($others[$next]) && $others[$next][1] <= $from) {
+                ++$next;
+            }
+            for ($i = $next; isset($others[$i]) && $others[$i][0] < $to; ++$i) {
+                $from < $others[$i][0] && ($left[] = [$from, $others[$i][0]]);
+                $from = max($from, $others[$i][1]);
+            }
+            $from < $to && ($left[] = [$from, $to]);
+        }
+
+        return $left;
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Proof;
+
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\AllNumbers;
+use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\PlanImpact;
+use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Time\Moment;
+use Meandros\Core\Wording\CourseWords;
+use Meandros\Core\Wording\ImpactReport;
+use PHPUnit\Framework\TestCase;
+
+/** What an edit changes for callers where phones do something else than ring on. */
+final class PlanImpactTest extends TestCase
+{
+    private const ALL_DAY = [['days' => ['mo'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']];
+
+    public function testWhatStandsBehindBusyAndUnreachableIsToldOnce(): void
+    {
+        $message = [['id' => 's2', 'do' => 'message', 'mailbox' => 'mbx']];
+        $before = self::office([
+            ['on' => 'busy', 'steps' => $message],
+            ['on' => 'unreachable', 'steps' => [['id' => 's3'] + $message[0]]],
+        ]);
+        $after = self::office([]);
+        self::assertSame([], self::said($before, $after, ['jrn_main'], false));
+        self::assertSame(
+            ['nobody any more | always: before: a message with mbx; now: nobody: no step is left | busy unreachable'],
+            self::said($before, $after, ['jrn_main'], true),
+        );
+    }
+
+    public function testWhatIsSoWherePhonesRingIsNotToldAgain(): void
+    {
+        $hours = ['id' => 's9', 'do' => 'hours', 'hours' => 'hrs'];
+        $later = [['from' => '10:00'] + self::ALL_DAY[0]];
+        $closed = [['on' => 'closed', 'steps' => [['id' => 's8', 'do' => 'end']]]];
+        $before = self::office([], [$hours + ['exits' => $closed]]);
+        $after = self::office([], [$hours + ['exits' => $closed]], $later);
+        $said = ['nobody any more | Mon 09:00–10:00: before: rings Ann; now: nobody: the call ends | '];
+        self::assertSame($said, self::said($before, $after, ['hrs'], false));
+        self::assertSame($said, self::said($before, $after, ['hrs'], true));
+    }
+
+    /**
+     * @param list<array<string, mixed>> $exits of the ringing
+     * @param list<array<string, mixed>> $first steps before it
+     * @param list<array<string, mixed>> $week
+     */
+    private static function office(array $exits, array $first = [], array $week = self::ALL_DAY): Plan
+    {
+        return (new PlanBuilder())
+            ->person('ann')
+            ->mailbox('mbx')
+            ->hours('hrs', $week)
+            ->journey('jrn_main', [
+                ...$first,
+                ['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20, 'exits' => $exits],
+            ])
+            ->plan();
+    }
+
+    /**
+     * @param list<string> $ids of what differs
+     *
+     * @return list<string>
+     */
+    private static function said(Plan $before, Plan $after, array $ids, bool $isInFull): array
+    {
+        $from = Moment::parse('2027-01-01T00:00', 'Europe/London');
+        $until = Moment::parse('2028-01-01T00:00', 'Europe/London');
+        $call = new TrialCall('', Caller::withheld(), $from);
+        $impact = new PlanImpact(
+            $before,
+            $after,
+            $ids,
+            new AllNumbers($before, $call, $from, $until),
+            new AllNumbers($after, $call, $from, $until),
+            [new Fares($before, $from, $until), new Fares($after, $from, $until)],
+        );
+        $goOn = static fn(): bool => true;
+        [$found] = $isInFull ? $impact->findWhateverPhonesDo($goOn) : $impact->find($goOn);
+        $report = [];
+        foreach ($found as $one) {
+            array_push(
+                $report,
+                ...ImpactReport::of($one->changes, new CourseWords($after, $before), $from, $until, 'Europe/London'),
+            );
+        }
+
+        return array_map(
+            static fn(array $one): string => \sprintf(
+                '%s | %s: %s | %s',
+                $one['severity'],
+                $one['when'],
+                $one['what'],
+                implode(' ', $one['phones']),
+            ),
+            $report,
+        );
+    }
+}

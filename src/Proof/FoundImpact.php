@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Proof;
+
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\AllNumbers;
+use Meandros\Core\Proof\Changed;
+use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\PlanImpact;
+use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Wording\CourseWords;
+use Meandros\Core\Wording\ImpactReport;
+use Meandros\Server\Now;
+use Meandros\Server\Storage\Editions;
+use Meandros\Server\Storage\Live;
+use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\Plans;
+
+/** What another plan changes for callers, for a year from now on. */
+final readonly class FoundImpact
+{
+    private const DAYS = 366;
+
+    public function __construct(
+        private Plans $plans,
+        private Editions $editions,
+        private Live $live,
+        private Now $now,
+    ) {}
+
+    /**
+     * @param bool  $isByKeys whether calls from everybody who is told apart are looked at, with whatever they press
+     * @param float $seconds  after which no further number is looked at
+     *
+     * @return array<string, mixed> as JSON
+     *
+     * @throws NotFound
+     */
+    public function within(string $before, string $after, bool $isByKeys, float $seconds): array
+    {
+        $end = microtime(true) + $seconds;
+
+        return $this->between(
+            $before,
+            $after,
+            $isByKeys,
+            static fn(PlanImpact $impact): array => $impact->find(static fn(): bool => microtime(true) < $end),
+        );
+    }
+
+    /**
+     * All that may take its time: also where all phones are busy, cannot be reached, or refuse, and for every number.
+     *
+     * @param \Closure(int, int): void $progress is told how many numbers were looked at, and of how many
+     *
+     * @return array<string, mixed> as JSON
+     *
+     * @throws NotFound
+     */
+    public function inFull(string $before, string $after, \Closure $progress): array
+    {
+        return $this->between(
+            $before,
+            $after,
+            true,
+            static fn(PlanImpact $impact): array => $impact->findWhateverPhonesDo(static function (int $done) use (
+                $impact,
+                $progress,
+            ): bool {
+                $progress($done, \count($impact->numbers));
+
+                return true;
+            }),
+        );
+    }
+
+    /**
+     * @param \Closure(PlanImpact): array{list<Changed>, int} $find
+     *
+     * @return array{numbers: list<array<string, mixed>>, looked: int, left: int}
+     *
+     * @throws NotFound
+     */
+    private function between(string $before, string $after, bool $isByKeys, \Closure $find): array
+    {
+        if ('live' === $before && null === $this->editions->live()) {
+            return ['numbers' => [], 'looked' => 0, 'left' => 0];
+        }
+        $from = $this->now->second();
+        $until = $from + self::DAYS * CivilDate::SECONDS_PER_DAY;
+        [$was, $is] = [$this->plans->get($before), $this->plans->get($after)];
+        $all = fn(Plan $plan): AllNumbers => new AllNumbers(
+            $plan,
+            new TrialCall('', Caller::parse('', 'ZZ'), $from),
+            $from,
+            $until,
+            live: $this->live->state($plan, $from),
+        );
+        $fares = fn(Plan $plan): Fares => new Fares($plan, $from, $until, $this->live->state($plan, $from));
+        $impact = new PlanImpact(
+            $was,
+            $is,
+            $this->editions->differing($before, $after),
+            $all($was),
+            $all($is),
+            $isByKeys ? [$fares($was), $fares($is)] : null,
+        );
+        [$found, $left] = $find($impact);
+        $words = new CourseWords($is, $was);
+
+        return [
+            'numbers' => array_map(
+                static fn(Changed $one): array => [
+                    'id' => $one->number->id(),
+                    'name' => $one->number->name(),
+                    'number' => $one->number->range->example(),
+                    'changes' => ImpactReport::of(
+                        $one->changes,
+                        $words,
+                        $from,
+                        $until,
+                        $is->get(Site::class, $one->number->line->site)->place->zone ?? 'UTC',
+                    ),
+                ],
+                $found,
+            ),
+            'looked' => \count($impact->numbers) - $left,
+            'left' => $left,
+        ];
+    }
+}
