@@ -68,6 +68,16 @@ final class YearChecksTest extends TestCase
                 ->team('team', ['ann']),
             ['jrn_main /steps Hours say open, and no phone of team rings, the first time on Fri 1 Jan 2027 09:00.'],
         ];
+        $switchedOff = self::harbour()
+            ->with($off + self::ANN)
+            ->team('team', ['ann']);
+        yield 'closed, and nobody there' => [
+            $switchedOff->journey('jrn_main', [
+                self::hours('hrs', ['closed' => self::ring('team'), 'open' => self::MESSAGE]),
+                ...self::MESSAGE,
+            ]),
+            [],
+        ];
         yield 'hours that do not come to a step' => [
             self::harbour()
                 ->hours('hrs_b', [self::band('10:00', '11:00', 'open')])

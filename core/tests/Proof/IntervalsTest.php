@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Proof;
+
+use Meandros\Core\Proof\Intervals;
+use PHPUnit\Framework\TestCase;
+
+/** Stretches of time, held against the seconds that are in them. */
+final class IntervalsTest extends TestCase
+{
+    public function testThoseThatOverlapOrMeetAreOne(): void
+    {
+        self::assertSame([], Intervals::union([]));
+        self::assertSame(
+            [[1, 6], [7, 9], [11, 20]],
+            Intervals::union([[7, 9], [1, 3], [3, 6], [2, 4], [12, 13], [11, 15], [14, 20]]),
+        );
+    }
+
+    public function testWhatIsTakenAwayIsInNone(): void
+    {
+        mt_srand(7);
+        for ($i = 0; $i < 200; ++$i) {
+            [$some, $others] = [Intervals::union(self::drawn()), self::drawn()];
+            $seconds = array_values(array_diff(self::seconds($some), self::seconds($others)));
+            self::assertSame($seconds, self::seconds(Intervals::without($some, $others)));
+        }
+    }
+
+    /** @return list<array{int, int}> */
+    private static function drawn(): array
+    {
+        $drawn = [];
+        for ($i = mt_rand(0, 6); $i > 0; --$i) {
+            $from = mt_rand(0, 60);
+            $drawn[] = [$from, $from + mt_rand(1, 12)];
+        }
+
+        return $drawn;
+    }
+
+    /**
+     * @param list<array{int, int}> $intervals
+     *
+     * @return list<int>
+     */
+    private static function seconds(array $intervals): array
+    {
+        return array_merge(...array_map(static fn(array $one): array => range($one[0], $one[1] - 1), $intervals));
+    }
+}
