@@ -8,6 +8,7 @@ use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Untried;
+use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\TriesAgain;
 
@@ -17,10 +18,7 @@ use Meandros\Core\Routing\Happening\TriesAgain;
  */
 final readonly class RoundsRing implements Question
 {
-    public function takesKey(): bool
-    {
-        return false;
-    }
+    use Usual;
 
     public function about(Asking $at): ?string
     {
