@@ -37,11 +37,22 @@ final class MenuKeys implements Question
         $first = $menu->manner->duringPrompt ? 0 : $heard;
         $last = $heard + $menu->asks->waitSeconds - 1;
         $answers = [Acts::pressing(Acts::nothingPressed())];
-        foreach ($last < $first ? [] : self::presses($menu, $at) as [$soon, $late]) {
-            foreach ($at->soonest($first, $last) as $after) {
+        if ($last < $first) {
+            return $answers;
+        }
+        [$known, $wrong] = self::presses($menu, $at);
+        // A key leads to the same at every try: it is pressed soonest at the first, and latest at the last.
+        $isFirst = 1 === $at->what->try;
+        $isLast = $menu->asks->tries === $at->what->try;
+        foreach ([...$known, ...$wrong] as $i => [$soon, $late]) {
+            $isWrong = $i >= \count($known);
+            foreach ($isFirst || $isWrong ? $at->soonest($first, $last) : [] as $after) {
                 $answers[] = Acts::pressing(new KeyPress($soon, $after));
             }
-            [$late, $last] === [$soon, $first] || ($answers[] = Acts::pressing(new KeyPress($late, $last)));
+            $isOther = [$late, $last] !== [$soon, $first] || !$isFirst;
+            if (($isLast || $isWrong) && $isOther) {
+                $answers[] = Acts::pressing(new KeyPress($late, $last));
+            }
         }
 
         return $answers;
@@ -61,7 +72,7 @@ final class MenuKeys implements Question
             : Untried::ManyPeople;
     }
 
-    /** @return list<array{string, string}> each as it takes the fewest seconds, and the most */
+    /** @return array{list<array{string, string}>, list<array{string, string}>} keys that lead on, each as it takes the fewest seconds, and the most; and one that does not */
     private static function presses(MenuStep $menu, Asking $at): array
     {
         $keys = array_values(
@@ -69,10 +80,10 @@ final class MenuKeys implements Question
         );
         $wrong = array_values(array_diff(Keypad::KEYS, $keys))[0] ?? null;
         if (null === $menu->dial) {
-            return array_map(static fn(string $key): array => [$key, $key], [
-                ...$keys,
-                ...null === $wrong ? [] : [$wrong],
-            ]);
+            return [
+                array_map(static fn(string $key): array => [$key, $key], $keys),
+                null === $wrong ? [] : [[$wrong, $wrong]],
+            ];
         }
         $extensions = array_map(
             static fn(Person $person): string => $person->known->extension,
@@ -84,9 +95,14 @@ final class MenuKeys implements Question
 
         // After a digit another is waited for, unless # follows it.
         return [
-            ...array_map(static fn(string $key): array => ctype_digit($key) ? [$key . '#', $key] : [$key, $key], $keys),
-            ...array_map(static fn(string $digits): array => [$digits . '#', $digits], array_values($extensions)),
-            [null === $wrong || ctype_digit($wrong) ? '**' : $wrong, str_repeat('9', KeyPress::MOST_KEYS)],
+            [
+                ...array_map(
+                    static fn(string $key): array => ctype_digit($key) ? [$key . '#', $key] : [$key, $key],
+                    $keys,
+                ),
+                ...array_map(static fn(string $digits): array => [$digits . '#', $digits], array_values($extensions)),
+            ],
+            [[null === $wrong || ctype_digit($wrong) ? '**' : $wrong, str_repeat('9', KeyPress::MOST_KEYS)]],
         ];
     }
 }

@@ -12,6 +12,7 @@ use Meandros\Core\Call\QueueState;
 use Meandros\Core\Call\WaitingCaller;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Element\QueueMember;
+use Meandros\Core\Plan\Step\QueueStep;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
@@ -188,17 +189,34 @@ final class QueueStands implements Question
         return $answers;
     }
 
-    /** @return list<Acts> the only agent who is signed in is out of reach; phones of the others may ring later */
+    /** @return list<Acts> the only agent who is signed in is out of reach; whoever it is, where it is no matter later */
     private static function unreachable(Asking $at, Queue $queue): array
     {
         $answers = [];
         $out = self::out($queue);
         foreach (self::phones($at, $queue) as $who => $phones) {
             $only = new QueueState(agents: [$who => new AgentState(true, null)] + $out);
-            $answers[] = self::stands($queue, $only)->then(self::gone($at, $phones));
+            $gone = self::stands($queue, $only)->then(self::gone($at, $phones));
+            if (!$at->later()->rings($who) && self::isLeftUnreachable($at, $gone)) {
+                return [$gone];
+            }
+            $answers[] = $gone;
         }
 
         return $answers;
+    }
+
+    private static function isLeftUnreachable(Asking $at, Acts $gone): bool
+    {
+        foreach ($at->try($gone)->walk->events() as $event) {
+            $what = $event->happening;
+            \assert($at->what instanceof QueueEntered);
+            if ($what instanceof QueueEntered && $what->queue === $at->what->queue) {
+                return QueueStep::UNREACHABLE === $what->exit;
+            }
+        }
+
+        return false;
     }
 
     /** @param list<string> $phones that are out of reach, but for those that could be reached in this very second */
