@@ -73,10 +73,4 @@ final class Courses
     {
         return $this->all;
     }
-
-    /** How many calls were traced, each of them another one. */
-    public function traced(): int
-    {
-        return $this->root->leaves();
-    }
 }

@@ -24,11 +24,4 @@ final class Node
         }
         $node->course = $course;
     }
-
-    public function leaves(): int
-    {
-        return null === $this->course
-            ? array_sum(array_map(static fn(self $branch): int => $branch->leaves(), $this->branches))
-            : 1;
-    }
 }
