@@ -30,6 +30,8 @@ final readonly class KeysMeanwhile
         if ([] === $keys) {
             return $do();
         }
+        // Keys that were heeded before are not any more.
+        $this->walk->willInterrupt(null);
         $press = $this->walk->takeMeanwhile($keys, $hears);
         $heeded = $this->walk->heeded()[\count($this->walk->heeded()) - 1];
         try {
@@ -56,6 +58,8 @@ final readonly class KeysMeanwhile
         $this->walk->willInterrupt($isHeeded ? $at : null);
         try {
             $onward = $do();
+            // Others are by now, if it comes to that.
+            $isHeeded = $isHeeded && $this->walk->second() === $at;
         } catch (Interrupted) {
             $onward = Onward::by($key);
         } finally {

@@ -114,6 +114,11 @@ final class KeysMeanwhileTest extends TestCase
                 '35 Leaves a message with mbx',
             ],
         ];
+        yield 'once a mailbox has the call its keys are heeded, not those of the step' => [
+            ['target' => 'cid', 'handOver' => true, 'greeting' => 'prm', 'greetAfter' => 0] + $ring,
+            $press('0', 28),
+            ['0 Rings Cid for 25 s', '25 Leaves a message with mbx_greets', '28 Presses 0, which does nothing'],
+        ];
         $leave = ['id' => 'it', 'do' => 'message', 'mailbox' => 'mbx_greets'];
         yield 'the mailbox records at once' => [
             $leave,
@@ -160,6 +165,7 @@ final class KeysMeanwhileTest extends TestCase
             ->prompt('prm', 10)
             ->person('ann')
             ->person('ben')
+            ->person('cid', ['desk'], 'mbx_greets')
             ->mailbox('mbx')
             ->with(['id' => 'mbx_greets', 'kind' => 'mailbox', 'name' => 'mbx_greets', 'greeting' => 'prm'])
             ->journey('jrn_main', [$step, ['id' => 'last', 'do' => 'message', 'mailbox' => 'mbx']]);

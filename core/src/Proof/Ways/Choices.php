@@ -250,7 +250,11 @@ final class Choices
                 $asked = $event->happening->kind();
                 continue;
             }
-            $what = null === $this->questions->of($event->happening) ? [] : $event->happening->what();
+            if (null === $this->questions->of($event->happening)) {
+                // How they came there is no matter.
+                continue;
+            }
+            $what = $event->happening->what();
             unset($what['seconds']);
             if (!$this->later->tellsWhoRang && !$isInside) {
                 unset($what['exit']);
@@ -260,7 +264,7 @@ final class Choices
 
         $shape = serialize([
             $this->questions->of($asking->what)?->about($asking),
-            $asked,
+            true === $this->questions->of($asking->what)?->takesKey() ? $asked : null,
             array_keys($came),
             $this->toCome($run, $asking),
             // Whether callers take the call back is settled before it is tried.
