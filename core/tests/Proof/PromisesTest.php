@@ -166,6 +166,28 @@ final class PromisesTest extends TestCase
         self::assertTrue(self::hold($plan, $rings)->isKept());
     }
 
+    /** Callers from France are cut off at any rate; others where the phone is busy. */
+    public function testWhatIsBrokenForSomeCallersIsLookedAtForOthers(): void
+    {
+        $end = static fn(string $id): array => [['id' => $id, 'do' => 'end']];
+        $ring = ['id' => 'r1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20];
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->mailbox('mbx')
+            ->with(['id' => 'cls', 'kind' => 'callers', 'name' => 'France', 'entries' => '+33*'])
+            ->journey('jrn_main', [
+                ['id' => 'c1', 'do' => 'caller', 'exits' => [['on' => 'cls', 'steps' => $end('e1')]]],
+                $ring + ['exits' => [['on' => 'busy', 'steps' => $end('e2')]]],
+                ['id' => 'm1', 'do' => 'message', 'mailbox' => 'mbx'],
+            ])
+            ->plan();
+        $held = self::hold($plan, self::expectation(['that' => 'ends with', 'outcomes' => ['message']], []));
+        self::assertEqualsCanonicalizing(
+            [['+33000000000', null], ['+447700900123', Behaviour::Busy]],
+            array_map(static fn(Breach $one): array => [$one->caller->text, $one->phones], $held->breaches),
+        );
+    }
+
     public function testWhatStandsBehindABusyNumberOutsideIsHeldToo(): void
     {
         $plan = (new PlanBuilder())
