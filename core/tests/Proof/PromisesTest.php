@@ -326,7 +326,7 @@ final class PromisesTest extends TestCase
     {
         mt_srand(Soak::seed());
         $compared = [0, 0];
-        for ($i = 0, $count = Soak::count(20); $i < $count; ++$i) {
+        for ($i = 0, $count = Soak::count(30); $i < $count; ++$i) {
             $plan = RandomPlans::one();
             $from = Moment::parse(self::FROM, 'Europe/London');
             $promise = [
