@@ -19,6 +19,7 @@ use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\Trace;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Tests\Soak;
+use Meandros\Core\Wording\EndingsReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -478,6 +479,10 @@ final class EndingsTest extends TestCase
         $call = PlanBuilder::trial('2026-11-23T10:30');
         $endings = Endings::of($plan, $call);
         self::assertSame(['answered ann 0 13', 'own mailbox ann 3 13', 'caller gave up  1 13'], self::told($endings));
+        self::assertSame(
+            ['Ann answers', 'lost to the own mailbox of Ann', 'the caller gives up'],
+            array_column(EndingsReport::of($endings, $plan)['endings'], 'words'),
+        );
         self::reproduce($plan, $call, $endings);
     }
 
