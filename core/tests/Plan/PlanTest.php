@@ -76,6 +76,30 @@ final class PlanTest extends TestCase
         self::assertSame([], $plan->usesOf('num_main'));
     }
 
+    public function testAMailboxUsesAPromptForEachOfItsGreetings(): void
+    {
+        $box = [
+            'id' => 'mbx',
+            'kind' => 'mailbox',
+            'name' => 'Office',
+            'owners' => [],
+            'notify' => ['office@example.com'],
+            'greeting' => 'prm',
+            'greetings' => ['busy' => 'prm', 'unreachable' => 'prm'],
+            'nameRecording' => 'prm',
+        ];
+        $plan = (new PlanBuilder())->prompt('prm', 2)->with($box)->plan();
+        self::assertEqualsCanonicalizing(
+            [
+                'mbx /greeting greets with it',
+                'mbx /greetings/busy greets with it while busy',
+                'mbx /greetings/unreachable greets with it where nobody can be reached',
+                'mbx /nameRecording has it for its name',
+            ],
+            self::places($plan->usesOf('prm')),
+        );
+    }
+
     public function testEveryReferenceOfTheDemoIsFoundFromItsOtherEnd(): void
     {
         $plan = self::demo();
