@@ -13,8 +13,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
- * What drawn calls may come to is as it was when each was held against two thousand drawn assumptions. After a change that is
- * meant to change it, and once the laws hold: MEANDROS_DRAW=1 vendor/bin/phpunit --testsuite core --filter DrawnEndingsTest.
+ * What drawn calls may come to is as it was when each that is complete was held against two thousand drawn assumptions. After a
+ * change that is meant to change it, and once the laws hold: MEANDROS_DRAW=1 vendor/bin/phpunit --testsuite core --filter DrawnEndingsTest.
  */
 final class DrawnEndingsTest extends TestCase
 {
