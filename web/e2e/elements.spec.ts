@@ -72,6 +72,20 @@ test('a member who does not exist yet is made where they are chosen', async ({ p
     await saved(page);
 });
 
+test('a script is saved when the keyboard leaves it by way of its blanks', async ({ page }) => {
+    await page.goto(address('/prompts/prm_all_busy', { to: '+441632960290' }));
+    const script = page.getByLabel('Script in English');
+    await script.fill('All of us are on the phone.');
+    await page.keyboard.press('Tab');
+    await expect(page.getByRole('button', { name: 'Put in a blank …' }).first()).toBeFocused();
+    await Promise.all([
+        page.waitForResponse((one) => Boolean(one.request().postData()?.includes('on the phone')) && one.ok()),
+        page.keyboard.press('Tab'),
+    ]);
+    await page.reload();
+    await expect(script).toHaveValue('All of us are on the phone.');
+});
+
 test('a prompt has a script per language, and its length is estimated', async ({ page }) => {
     await add(page, '/prompts', 'Name of a new prompt', 'Fog');
     await page.getByLabel('Script in English').fill('There is fog in the harbour, and ferries wait.');

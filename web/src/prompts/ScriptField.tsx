@@ -1,6 +1,6 @@
 import { Button, Dropdown, Input } from 'antd';
 import type { TextAreaRef } from 'antd/es/input/TextArea';
-import { type ReactNode, useRef } from 'react';
+import { type FocusEvent, type ReactNode, useRef } from 'react';
 import { Field } from '../ui/Field';
 import { useTyped } from '../ui/useTyped';
 
@@ -34,6 +34,10 @@ export function ScriptField(props: {
         save(next);
         input?.focus();
     };
+    // Whoever chooses a blank is not done with it; leaving the button for anything else is leaving the field.
+    const leave = ({ relatedTarget: to }: FocusEvent) => {
+        if (!box.current?.contains(to) && !to?.closest('.ant-dropdown')) save(text);
+    };
     return (
         <div ref={box}>
             <Field label={label} error={error} hint={hint} wide>
@@ -45,14 +49,13 @@ export function ScriptField(props: {
                         value={text}
                         disabled={disabled}
                         onChange={(event) => setText(event.target.value)}
-                        // Whoever chooses a blank is not done with it.
-                        onBlur={(event) => !box.current?.contains(event.relatedTarget) && save(text)}
+                        onBlur={leave}
                     />
                 )}
             </Field>
             {!disabled && (
                 <Dropdown trigger={['click']} menu={{ items: BLANKS, onClick: ({ key }) => put(key) }}>
-                    <Button size="small" type="text">
+                    <Button size="small" type="text" onBlur={leave}>
                         Put in a blank …
                     </Button>
                 </Dropdown>
