@@ -1,5 +1,7 @@
 # Shared by bin/start, bin/test, bin/bench: packages, the database cluster, and the web server.
-# Settings: RUN (folder of this instance's state), HTTP_PORT, PG_PORT, and SETTINGS (the start of their names outside).
+# Settings: RUN (folder of this instance's state), HTTP_PORT, PG_PORT, and SETTINGS (the start of their names outside);
+# NICE: by how much what is computed in the background gives way; MEANDROS_PATIENCE: by how much longer it is waited for.
+NICE=10
 
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
 PG_BIN=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1)
@@ -332,8 +334,8 @@ start_server() {
   if is_root; then chown -R "$user" "$RUN/temp" "$ROOT/var/log"; fi
   local user_line= pool= nice= fpm_flag= php_changed= web_changed=
   # Only a master process of root may give priorities.
-  if is_root; then nice='process.priority = 10'; user_line="user $user;"; pool="user = $user\\ngroup = $user\\nlisten.owner = $user\\n"; fi
-  pool="${pool}env[DATABASE_URL] = \"${DATABASE_URL//&/\\&}\"\\nenv[APP_SECRET] = \"$APP_SECRET\"\\nenv[APP_ENV] = prod\\nenv[APP_DEBUG] = 0\\nenv[MEANDROS_BUILD] = $MEANDROS_BUILD"
+  if is_root; then nice="process.priority = $NICE"; user_line="user $user;"; pool="user = $user\\ngroup = $user\\nlisten.owner = $user\\n"; fi
+  pool="${pool}env[DATABASE_URL] = \"${DATABASE_URL//&/\\&}\"\\nenv[APP_SECRET] = \"$APP_SECRET\"\\nenv[APP_ENV] = prod\\nenv[APP_DEBUG] = 0\\nenv[MEANDROS_BUILD] = $MEANDROS_BUILD\\nenv[MEANDROS_PATIENCE] = ${MEANDROS_PATIENCE:-1}"
   [ "$user" = root ] && fpm_flag=-R
   fill() { sed -e "s|@ROOT@|$ROOT|g; s|@RUN@|$RUN|g; s|@SOCKET@|$socket|g; s|@HTTP_PORT@|$HTTP_PORT|g; s|@POOL@|$pool|; s|@NICE@|$nice|; s|@USER@|$user|g; s|@BUILD@|$MEANDROS_BUILD|g" "$ROOT/bin/lib/$1"; }
   problems | written "$RUN/problems.conf" && web_changed=1

@@ -27,6 +27,7 @@ use Meandros\Server\Jobs\Jobs;
 use Meandros\Server\Now;
 use Meandros\Server\Paper\PaperPage;
 use Meandros\Server\Paper\Pdf;
+use Meandros\Server\Proof\Patience;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
@@ -49,6 +50,7 @@ final readonly class CoverageController
         private Live $live,
         private Jobs $jobs,
         private Now $now,
+        private Patience $patience,
         private Pdf $pdf,
     ) {}
 
@@ -113,7 +115,7 @@ final readonly class CoverageController
         $site = $who instanceof Person ? $plan->get(Site::class, $who->site) : null;
         $zone = ($site ?? ($plan->all(Site::class)[0] ?? null))->place->zone ?? 'UTC';
         [$from, $until] = YearPicture::instants($zone, $year);
-        [$found, $left] = Rung::find($plan, $id, $this->all($plan, $from, $until), $this->whileThereIsTime());
+        [$found, $left] = Rung::find($plan, $id, $this->all($plan, $from, $until), $this->patience->for(self::WAITED));
 
         return new JsonResponse(RungPicture::of($found, $from, $until, $zone, $year) + ['left' => $left]);
     }
@@ -177,14 +179,6 @@ final readonly class CoverageController
         $call = new TrialCall('', Caller::parse('', 'ZZ'), $from);
 
         return new AllNumbers($plan, $call, $from, $until, live: $this->live->state($plan, $this->now->second()));
-    }
-
-    /** @return \Closure(): bool */
-    private function whileThereIsTime(): \Closure
-    {
-        $end = microtime(true) + self::WAITED;
-
-        return static fn(): bool => microtime(true) < $end;
     }
 
     /**

@@ -13,6 +13,7 @@ use Meandros\Core\Reading\Input;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Wording\FindingWords;
 use Meandros\Server\Now;
+use Meandros\Server\Proof\Patience;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
@@ -27,7 +28,12 @@ final readonly class FindingsController
     private const WAITED = 8.0;
     private const DAYS = 366;
 
-    public function __construct(private Plans $plans, private Live $live, private Now $now) {}
+    public function __construct(
+        private Plans $plans,
+        private Live $live,
+        private Now $now,
+        private Patience $patience,
+    ) {}
 
     /**
      * Of the whole plan, or of one element: a screen that shows one asks for its own.
@@ -60,10 +66,9 @@ final readonly class FindingsController
     {
         $plan = $this->plans->get($which);
         $from = $this->now->second();
-        $end = microtime(true) + self::WAITED;
         [$findings, $left] = YearChecks::in(
             new Fares($plan, $from, $from + self::DAYS * CivilDate::SECONDS_PER_DAY, $this->live->state($plan, $from)),
-            static fn(): bool => microtime(true) < $end,
+            $this->patience->for(self::WAITED),
         );
 
         return new JsonResponse(['findings' => $this->reports($findings, $plan), 'left' => $left]);

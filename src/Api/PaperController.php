@@ -17,6 +17,7 @@ use Meandros\Core\Time\CivilDate;
 use Meandros\Server\Now;
 use Meandros\Server\Paper\PaperPage;
 use Meandros\Server\Paper\Pdf;
+use Meandros\Server\Proof\Patience;
 use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
@@ -41,6 +42,7 @@ final readonly class PaperController
         private Pdf $pdf,
         private Now $now,
         private Live $live,
+        private Patience $patience,
     ) {}
 
     /**
@@ -85,14 +87,13 @@ final readonly class PaperController
         if ('' !== $number && null === $fares->plan->get(Number::class, $number)) {
             throw new NotFound('There is no such number in this plan.');
         }
-        $end = microtime(true) + self::WAITED;
         $brief =
             Brief::of(
                 $fares,
                 $this->name($which) . ('' === $before ? '' : ', beside ' . lcfirst($this->name($before))),
                 '' === $number ? [] : [$number],
                 '' === $before ? null : $this->fares($before),
-                static fn(): bool => microtime(true) < $end,
+                $this->patience->for(self::WAITED),
             ) ?? throw InvalidData::at('/number', 'brief-too-long');
 
         return match ($format) {

@@ -31,6 +31,7 @@ final readonly class FoundImpact
         private Editions $editions,
         private Live $live,
         private Now $now,
+        private Patience $patience,
     ) {}
 
     /**
@@ -43,13 +44,11 @@ final readonly class FoundImpact
      */
     public function within(string $before, string $after, bool $isByKeys, float $seconds): array
     {
-        $end = microtime(true) + $seconds;
-
         return $this->between(
             $before,
             $after,
             $isByKeys,
-            static fn(PlanImpact $impact): array => $impact->find(static fn(): bool => microtime(true) < $end),
+            fn(PlanImpact $impact): array => $impact->find($this->patience->for($seconds)),
         );
     }
 

@@ -19,7 +19,7 @@ final readonly class HeldPromises
 {
     private const DAYS = 366;
 
-    public function __construct(private Live $live, private Now $now) {}
+    public function __construct(private Live $live, private Now $now, private Patience $patience) {}
 
     /**
      * @param list<Expectation> $expectations
@@ -44,12 +44,9 @@ final readonly class HeldPromises
     {
         [$from, $until] = $this->stretch();
         $holding = new Holding(new Fares($plan, $from, $until, $this->live->state($plan, $from)));
-        $end = microtime(true) + $seconds;
+        $goOn = $this->patience->for($seconds);
 
-        return array_map(
-            static fn(Expectation $one): Held => $holding->hold($one, static fn(): bool => microtime(true) < $end),
-            $expectations,
-        );
+        return array_map(static fn(Expectation $one): Held => $holding->hold($one, $goOn), $expectations);
     }
 
     /**
