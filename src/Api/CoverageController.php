@@ -27,7 +27,7 @@ use Meandros\Server\Jobs\Jobs;
 use Meandros\Server\Now;
 use Meandros\Server\Paper\PaperPage;
 use Meandros\Server\Paper\Pdf;
-use Meandros\Server\Proof\Patience;
+use Meandros\Server\Patience;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;

@@ -13,7 +13,7 @@ use Meandros\Core\Reading\Input;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Wording\FindingWords;
 use Meandros\Server\Now;
-use Meandros\Server\Proof\Patience;
+use Meandros\Server\Patience;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;

@@ -17,7 +17,7 @@ use Meandros\Core\Time\CivilDate;
 use Meandros\Server\Now;
 use Meandros\Server\Paper\PaperPage;
 use Meandros\Server\Paper\Pdf;
-use Meandros\Server\Proof\Patience;
+use Meandros\Server\Patience;
 use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;

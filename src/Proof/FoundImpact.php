@@ -16,6 +16,7 @@ use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Wording\CourseWords;
 use Meandros\Core\Wording\ImpactReport;
 use Meandros\Server\Now;
+use Meandros\Server\Patience;
 use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;

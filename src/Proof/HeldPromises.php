@@ -12,6 +12,7 @@ use Meandros\Core\Proof\Promised\Holding;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Wording\PromiseReport;
 use Meandros\Server\Now;
+use Meandros\Server\Patience;
 use Meandros\Server\Storage\Live;
 
 /** The expectations of a plan, held against the coming year. */

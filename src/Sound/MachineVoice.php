@@ -13,6 +13,7 @@ use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\ScriptPart;
 use Meandros\Core\Plan\Element\Sound;
 use Meandros\Core\Plan\Plan;
+use Meandros\Server\Patience;
 use Meandros\Server\Storage\NotFound;
 
 /** The voice that reads scripts for which there is no take. What it has read once it keeps. */
@@ -23,7 +24,12 @@ final readonly class MachineVoice
     /** Characters of what fills a blank, or is said without a prompt. */
     public const LONGEST = 300;
 
-    public function __construct(private Connection $database, private Sounds $sounds, private Speech $speech) {}
+    public function __construct(
+        private Connection $database,
+        private Sounds $sounds,
+        private Speech $speech,
+        private Patience $patience,
+    ) {}
 
     /** @return Sound|null null where it cannot read them */
     public function read(string $words, string $language): ?Sound
@@ -83,9 +89,9 @@ final readonly class MachineVoice
     public function withAll(Plan $plan): Plan
     {
         $read = [];
-        $end = microtime(true) + self::MOST_SECONDS;
+        $goOn = $this->patience->for(self::MOST_SECONDS);
         foreach ($plan->all(Prompt::class) as $prompt) {
-            if (microtime(true) > $end) {
+            if (!$goOn()) {
                 break;
             }
             $read[$prompt->id()] = $this->with($prompt);

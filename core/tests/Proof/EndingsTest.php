@@ -5,122 +5,26 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Proof;
 
 use Meandros\Core\Call\Assumptions;
-use Meandros\Core\Call\Caller;
-use Meandros\Core\Call\TrialCall;
-use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Endings;
-use Meandros\Core\Proof\PossibleEnding;
 use Meandros\Core\Proof\StepOutlook;
 use Meandros\Core\Proof\Ways\Untried;
-use Meandros\Core\Routing\Ending;
-use Meandros\Core\Routing\EndingKind;
-use Meandros\Core\Routing\Router;
-use Meandros\Core\Routing\Trace;
 use Meandros\Core\Tests\PlanBuilder;
-use Meandros\Core\Tests\Soak;
 use Meandros\Core\Wording\EndingsReport;
-use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** Two laws: whatever is assumed, a call ends in one of the endings that are listed, within its times; and each is reproduced by what it takes. */
+/** Endings of small plans, each about one thing that callers, phones or queues may do. */
 final class EndingsTest extends TestCase
 {
+    use HoldsEndings;
+
     private const QUEUE = [
         'id' => 'que',
         'kind' => 'queue',
         'name' => 'Queue',
         'members' => [['who' => 'ann', 'tier' => 1]],
     ];
-    private const PRESSES = ['0', '1', '2', '3', '201', '202#', '23#', '232', '266', '27', '99', '2#'];
-
-    public function testRandomPlans(): void
-    {
-        mt_srand(Soak::seed());
-        $complete = $checked = 0;
-        for ($i = 0, $count = Soak::count(60); $i < $count; ++$i) {
-            $plan = RandomPlans::one();
-            $call = PlanBuilder::trial(
-                \sprintf('2027-0%d-%02dT%02d:%02d', mt_rand(1, 9), mt_rand(1, 28), mt_rand(6, 20), mt_rand(0, 59)),
-            );
-            $endings = Endings::of($plan, $call);
-            self::reproduce($plan, $call, $endings);
-            if ($endings->areAll()) {
-                ++$complete;
-                for ($j = 0; $j < 40; ++$j) {
-                    $checked += self::contains(
-                        $plan,
-                        $call,
-                        $endings,
-                        self::assumptions(['ann/desk', 'ben/desk', 'cid/desk']),
-                    );
-                }
-            }
-        }
-        self::assertGreaterThan($count / 4, $complete);
-        self::assertSame($complete * 40, $checked);
-    }
-
-    public function testRandomPlansOfAllKinds(): void
-    {
-        // With the seed itself, one of the plans has more ways than are tried, which takes long.
-        mt_srand(Soak::seed() + 1);
-        $complete = 0;
-        // Some time passes before it.
-        $says = array_map(
-            static fn(int $i): array => ['id' => 'w' . $i, 'do' => 'say', 'prompt' => 'prm_b'],
-            range(1, 5),
-        );
-        $queue = [
-            ...$says,
-            ['id' => 's2', 'do' => 'queue', 'queue' => 'que'],
-            ['id' => 's3', 'do' => 'message', 'mailbox' => 'mbx'],
-        ];
-        for ($i = 0, $count = Soak::count(40); $i < $count; ++$i) {
-            $plan = RandomPlans::ofAllKinds(0 === $i % 2 ? $queue : null);
-            $call = PlanBuilder::trial(
-                \sprintf('2027-0%d-%02dT%02d:%02d', mt_rand(1, 9), mt_rand(1, 28), mt_rand(6, 20), mt_rand(0, 59)),
-                from: self::oneOf(['', '+441632960777']),
-            );
-            $endings = Endings::of($plan, $call);
-            self::reproduce($plan, $call, $endings);
-            $complete += $endings->areAll() ? 1 : 0;
-            for ($j = 0; $endings->areAll() && $j < 40; ++$j) {
-                self::contains(
-                    $plan,
-                    $call,
-                    $endings,
-                    self::assumptions(['ann/desk', 'ben/desk', 'cid/desk', '+441632960987'], ['ann', 'ben']),
-                );
-            }
-        }
-        self::assertGreaterThan($count / 4, $complete);
-    }
-
-    #[DataProvider('numbers')]
-    public function testTheDemo(string $number): void
-    {
-        $plan = self::demo();
-        $call = new TrialCall($number, Caller::parse('', 'GB'), (int) gmmktime(10, 30, 0, 11, 23, 2026));
-        $endings = Endings::of($plan, $call);
-        self::assertTrue($endings->areAll());
-        self::reproduce($plan, $call, $endings);
-        mt_srand(Soak::seed());
-        for ($j = 0; $j < 300; ++$j) {
-            self::contains($plan, $call, $endings, self::assumptions(self::phones($plan)));
-        }
-    }
-
-    /** @return iterable<array{string}> */
-    public static function numbers(): iterable
-    {
-        yield ['+441632960290'];
-        yield ['+441632960140'];
-        yield ['+441632960110'];
-        yield ['+441632960100'];
-        yield ['+441632960101'];
-    }
 
     public function testTwelveRingsInARowAreFewPlaces(): void
     {
@@ -742,188 +646,5 @@ final class EndingsTest extends TestCase
             ->plan();
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
         self::assertSame(['ran out of steps  0 -', 'ended by plan  0 -', 'caller gave up  1 -'], self::told($endings));
-    }
-
-    /** @return list<string> */
-    private static function told(Endings $endings): array
-    {
-        return array_map(
-            static fn(PossibleEnding $one): string => \sprintf(
-                '%s %s %d %s',
-                $one->ending->kind->value,
-                $one->ending->who,
-                $one->least,
-                $one->most ?? '-',
-            ),
-            $endings->endings,
-        );
-    }
-
-    private static function reproduce(Plan $plan, TrialCall $call, Endings $endings): void
-    {
-        $router = new Router();
-        foreach ($endings->endings as $one) {
-            foreach ([[$one->leastBy, $one->least], [$one->mostBy, $one->most]] as [$by, $seconds]) {
-                $trace = $router->trace($plan, $call, $by);
-                $isSame =
-                    self::isOf($trace->ending, $one->ending) && (null === $seconds || $trace->seconds === $seconds);
-                $isSame ||
-                    self::fail(
-                        \sprintf(
-                            'not %s %s after %d s but %s',
-                            $one->ending->kind->value,
-                            $one->ending->who,
-                            $seconds,
-                            self::report($trace, $plan, $by),
-                        ),
-                    );
-            }
-        }
-        self::assertNotSame([], $endings->endings);
-    }
-
-    private static function contains(Plan $plan, TrialCall $call, Endings $endings, Assumptions $by): int
-    {
-        $trace = (new Router())->trace($plan, $call, $by);
-        self::isAhead($trace, $endings);
-        foreach ($endings->endings as $one) {
-            if (self::isOf($trace->ending, $one->ending)) {
-                if ($trace->seconds >= $one->least && $trace->seconds <= ($one->most ?? \PHP_INT_MAX)) {
-                    return 1;
-                }
-            }
-        }
-        // Where ways go round, they may be stopped.
-        if (
-            EndingKind::LoopStopped === $trace->ending->kind &&
-            [] !== array_filter($endings->endings, static fn($one): bool => null === $one->most)
-        ) {
-            return 1;
-        }
-        self::fail(self::report($trace, $plan, $by) . ' is none of ' . implode(', ', self::told($endings)));
-    }
-
-    /** From every step that the call came to, its ending is one of those that may come, and no later. */
-    private static function isAhead(Trace $trace, Endings $endings): void
-    {
-        if (\in_array($trace->ending->kind, [EndingKind::CallerGaveUp, EndingKind::LoopStopped], true)) {
-            return;
-        }
-        foreach ($trace->passage->visits as $visit) {
-            if (RandomPlans::BEHIND_OWN_NUMBER === $visit->journey) {
-                // Steps to which a call comes within another step.
-                continue;
-            }
-            $found = array_values(
-                array_filter(
-                    $endings->steps,
-                    static fn(StepOutlook $one): bool => $one->journey === $visit->journey &&
-                        $one->step === $visit->step,
-                ),
-            );
-            self::assertCount(1, $found);
-            self::assertNotSame(
-                [],
-                array_filter($found[0]->endings, static fn(Ending $one): bool => self::isOf($one, $trace->ending)),
-            );
-            self::assertLessThanOrEqual($found[0]->most ?? \PHP_INT_MAX, $trace->seconds - $visit->from);
-        }
-    }
-
-    private static function isOf(Ending $one, Ending $other): bool
-    {
-        return $one->kind === $other->kind && $one->who === $other->who;
-    }
-
-    private static function report(Trace $trace, Plan $plan, Assumptions $by): string
-    {
-        return \sprintf(
-            '%s %s after %d s, %s, in %s',
-            $trace->ending->kind->value,
-            $trace->ending->who,
-            $trace->seconds,
-            json_encode($by),
-            json_encode($plan->find('jrn_main')?->toJson()) . json_encode($plan->find('team')?->toJson()),
-        );
-    }
-
-    /**
-     * @param list<string> $phones
-     * @param list<string> $agents
-     */
-    private static function assumptions(array $phones, array $agents = []): Assumptions
-    {
-        $keys = $meanwhile = $does = [];
-        for ($i = mt_rand(0, 4); $i > 0; --$i) {
-            $keys[] = ['press' => self::oneOf(self::PRESSES), 'after' => mt_rand(0, 14)];
-            $meanwhile[] = ['press' => (string) mt_rand(0, 5), 'after' => mt_rand(0, 14)];
-        }
-        foreach ($phones as $phone) {
-            // Some do something else later in the call.
-            foreach (0 === mt_rand(0, 2) ? [0, mt_rand(1, 60)] : [0] as $from) {
-                $what = self::oneOf(['rings', 'answers', 'busy', 'unreachable', 'refuses']);
-                $does[] = [
-                    'who' => $phone,
-                    'does' => $what,
-                    'after' => \in_array($what, ['answers', 'refuses'], true) ? mt_rand(0, 30) : null,
-                    'from' => $from,
-                ];
-            }
-        }
-
-        $isFree = static fn(string $who): array => [
-            'who' => $who,
-            'signedIn' => 0 !== mt_rand(0, 4),
-            'freeAfter' => self::oneOf([null, 0, mt_rand(0, 120), mt_rand(0, 600)]),
-        ];
-        $queue = [
-            'queue' => 'que',
-            'ahead' => self::oneOf([0, 0, mt_rand(0, 6)]),
-            'leaves' => self::oneOf([null, mt_rand(0, 90)]),
-            'keeps' => self::oneOf([null, mt_rand(0, 90)]),
-            'picksUp' => self::oneOf([null, mt_rand(0, 40)]),
-            'onTry' => mt_rand(1, 3),
-            'agents' => array_map($isFree, $agents),
-        ];
-
-        return Assumptions::fromData([
-            'queues' => [] === $agents || 0 === mt_rand(0, 3) ? [] : [$queue],
-            'parked' => ['takenAfter' => self::oneOf([null, mt_rand(0, 70)])],
-            'fax' => 0 === mt_rand(0, 4),
-            'keys' => $keys,
-            'meanwhile' => $meanwhile,
-            'phones' => $does,
-            'patience' => 0 === mt_rand(0, 3) ? mt_rand(1, 100) : null,
-        ]);
-    }
-
-    /** @return list<string> */
-    private static function phones(Plan $plan): array
-    {
-        $phones = [];
-        foreach ($plan->all(\Meandros\Core\Plan\Element\Person::class) as $person) {
-            foreach ($person->reach->phones as $phone) {
-                $phones[] = $person->id() . '/' . $phone->id;
-            }
-        }
-
-        return $phones;
-    }
-
-    /**
-     * @template T
-     *
-     * @param non-empty-list<T> $choices
-     *
-     * @return T
-     */
-    private static function oneOf(array $choices): mixed
-    {
-        return $choices[mt_rand(0, \count($choices) - 1)];
-    }
-
-    private static function demo(): Plan
-    {
-        return PlanCodec::decode((string) file_get_contents(__DIR__ . '/../../../demo/ternwick-ferries.json'));
     }
 }

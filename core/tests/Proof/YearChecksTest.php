@@ -163,6 +163,63 @@ final class YearChecksTest extends TestCase
                 'eve /phones No call to any number rings this person in the coming year, and there is no extension to dial.',
             ],
         ];
+        $eve = ['extension' => '', 'id' => 'eve', 'name' => 'Eve'] + self::ANN;
+        yield 'somebody whom calls ring where others are busy' => [
+            self::harbour()
+                ->with($eve)
+                ->journey('jrn_main', [
+                    ['exits' => [['on' => 'busy', 'steps' => self::ring('eve')]]] + self::ring('team')[0],
+                    ...self::MESSAGE,
+                ]),
+            [],
+        ];
+        yield 'somebody whom a rule hands calls over to where others are busy' => [
+            self::harbour()
+                ->with($eve)
+                ->with(
+                    [
+                        'rules' => [
+                            [
+                                'stages' => [['phones' => ['desk'], 'teams' => [], 'after' => 0, 'seconds' => 20]],
+                                'next' => ['nobody' => 'mbx', 'busy' => 'eve', 'unreachable' => 'mbx'],
+                            ] + ['id' => 'rule', 'name' => 'Rule'],
+                        ],
+                    ] + self::ANN,
+                )
+                ->journey('jrn_main', [['handOver' => true] + self::ring('ann')[0]]),
+            [],
+        ];
+        yield 'somebody who answers in a queue only' => [
+            self::harbour()
+                ->with($eve)
+                ->with(
+                    [
+                        'members' => [['who' => 'eve']],
+                        'waiting' => ['longestSeconds' => 60],
+                    ] + ['id' => 'que', 'kind' => 'queue', 'name' => 'Queue'],
+                )
+                ->journey('jrn_main', [
+                    ...self::ring('team'),
+                    ['id' => 'q1', 'do' => 'queue', 'queue' => 'que'],
+                    ...self::MESSAGE,
+                ]),
+            [],
+        ];
+        $mobile = ['id' => 'mobile', 'type' => 'outside', 'number' => '+447700900555', 'label' => 'Mobile'];
+        yield 'a step after one at which a mobile has a mailbox of its own' => [
+            self::harbour()
+                ->with(['phones' => [['ownMailbox' => 10] + $mobile]] + self::ANN)
+                ->journey('jrn_main', [...self::ring('team'), ...self::MESSAGE]),
+            [],
+        ];
+        yield 'somebody rung only in a journey to which nothing leads' => [
+            self::harbour()
+                ->with($eve)
+                ->journey('jrn_rest', [...self::ring('eve'), ...self::MESSAGE]),
+            [
+                'eve /phones No call to any number rings this person in the coming year, and there is no extension to dial.',
+            ],
+        ];
         yield 'an extension may be dialled' => [
             self::harbour()->with(['id' => 'eve', 'extension' => '333'] + self::ANN),
             [],

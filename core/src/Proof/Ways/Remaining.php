@@ -122,11 +122,11 @@ final class Remaining
     }
 
     /**
-     * @param list<string> $ids
+     * @param list<string> $ids elements, or numbers outside
      *
-     * @return array<string, true>
+     * @return array<string, true> these, and all that is mentioned behind them
      */
-    private function behindAll(array $ids): array
+    public function behindAll(array $ids): array
     {
         $mentioned = [];
         foreach ($ids as $id) {
@@ -175,7 +175,7 @@ final class Remaining
     }
 
     /** @return list<string> elements by id, and numbers outside, which are none */
-    private function mentions(Step $step): array
+    public function mentions(Step $step): array
     {
         $ids = array_map(static fn(Reference $one): string => $one->id, $step->references(''));
         $taken = $step->takenBy();

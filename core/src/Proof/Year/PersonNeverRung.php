@@ -6,6 +6,7 @@ namespace Meandros\Core\Proof\Year;
 
 use Meandros\Core\Check\Finding;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Proof\Fares\Fares;
 
@@ -14,9 +15,16 @@ final class PersonNeverRung implements YearCheck, OfWhatNeverHappens
 {
     /** @var array<string, true> by person */
     private array $rung = [];
+    private readonly StepsReached $steps;
+
+    public function __construct()
+    {
+        $this->steps = new StepsReached();
+    }
 
     public function see(Seen $seen, Fares $fares): void
     {
+        $this->steps->see($seen->course);
         foreach ($seen->course->people as $person) {
             $this->rung[$person] = true;
         }
@@ -24,11 +32,18 @@ final class PersonNeverRung implements YearCheck, OfWhatNeverHappens
 
     public function found(Fares $fares): iterable
     {
+        $may = $this->steps->behindPhones($fares);
         foreach ($fares->plan->all(Person::class) as $person) {
             $isDialled = '' !== $person->known->extension || $fares->plan->isMentioned($person->id(), Kind::Number);
-            if (!isset($this->rung[$person->id()]) && !$isDialled && [] !== $person->reach->phones) {
+            $isRung = isset($this->rung[$person->id()]) || (isset($may[$person->id()]) && self::isOn($person));
+            if (!$isRung && !$isDialled && [] !== $person->reach->phones) {
                 yield Finding::warning($person, '/phones', 'person-never-rung');
             }
         }
+    }
+
+    private static function isOn(Person $person): bool
+    {
+        return [] !== array_filter($person->reach->phones, static fn(Phone $phone): bool => $phone->manner->on);
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Meandros\Server\Proof;
+namespace Meandros\Server;
 
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 

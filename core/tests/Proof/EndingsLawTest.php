@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Proof;
+
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Endings;
+use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Tests\Soak;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Two laws: whatever is assumed, a call ends in one of the endings that are listed, within its times; and each is reproduced by what it takes. */
+final class EndingsLawTest extends TestCase
+{
+    use HoldsEndings;
+
+    public function testRandomPlans(): void
+    {
+        mt_srand(Soak::seed());
+        $complete = $checked = 0;
+        for ($i = 0, $count = Soak::count(60); $i < $count; ++$i) {
+            $plan = RandomPlans::one();
+            $call = PlanBuilder::trial(
+                \sprintf('2027-0%d-%02dT%02d:%02d', mt_rand(1, 9), mt_rand(1, 28), mt_rand(6, 20), mt_rand(0, 59)),
+            );
+            $endings = Endings::of($plan, $call);
+            self::reproduce($plan, $call, $endings);
+            if ($endings->areAll()) {
+                ++$complete;
+                for ($j = 0; $j < 40; ++$j) {
+                    $checked += self::contains(
+                        $plan,
+                        $call,
+                        $endings,
+                        DrawnAssumptions::of(['ann/desk', 'ben/desk', 'cid/desk']),
+                    );
+                }
+            }
+        }
+        self::assertGreaterThan($count / 4, $complete);
+        self::assertSame($complete * 40, $checked);
+    }
+
+    public function testRandomPlansOfAllKinds(): void
+    {
+        // With the seed itself, one of the plans has more ways than are tried, which takes long.
+        mt_srand(Soak::seed() + 1);
+        $complete = 0;
+        // Some time passes before it.
+        $says = array_map(
+            static fn(int $i): array => ['id' => 'w' . $i, 'do' => 'say', 'prompt' => 'prm_b'],
+            range(1, 5),
+        );
+        $queue = [
+            ...$says,
+            ['id' => 's2', 'do' => 'queue', 'queue' => 'que'],
+            ['id' => 's3', 'do' => 'message', 'mailbox' => 'mbx'],
+        ];
+        for ($i = 0, $count = Soak::count(40); $i < $count; ++$i) {
+            $plan = RandomPlans::ofAllKinds(0 === $i % 2 ? $queue : null);
+            $call = PlanBuilder::trial(
+                \sprintf('2027-0%d-%02dT%02d:%02d', mt_rand(1, 9), mt_rand(1, 28), mt_rand(6, 20), mt_rand(0, 59)),
+                from: ['', '+441632960777'][mt_rand(0, 1)],
+            );
+            $endings = Endings::of($plan, $call);
+            self::reproduce($plan, $call, $endings);
+            $complete += $endings->areAll() ? 1 : 0;
+            for ($j = 0; $endings->areAll() && $j < 40; ++$j) {
+                self::contains(
+                    $plan,
+                    $call,
+                    $endings,
+                    DrawnAssumptions::of(['ann/desk', 'ben/desk', 'cid/desk', '+441632960987'], ['ann', 'ben']),
+                );
+            }
+        }
+        self::assertGreaterThan($count / 4, $complete);
+    }
+
+    #[DataProvider('numbers')]
+    public function testTheDemo(string $number): void
+    {
+        $plan = self::demo();
+        $call = new TrialCall($number, Caller::parse('', 'GB'), (int) gmmktime(10, 30, 0, 11, 23, 2026));
+        $endings = Endings::of($plan, $call);
+        self::assertTrue($endings->areAll());
+        self::reproduce($plan, $call, $endings);
+        mt_srand(Soak::seed());
+        for ($j = 0; $j < 300; ++$j) {
+            self::contains($plan, $call, $endings, DrawnAssumptions::of(DrawnAssumptions::phones($plan)));
+        }
+    }
+
+    /** @return iterable<array{string}> */
+    public static function numbers(): iterable
+    {
+        yield ['+441632960290'];
+        yield ['+441632960140'];
+        yield ['+441632960110'];
+        yield ['+441632960100'];
+        yield ['+441632960101'];
+    }
+
+    private static function demo(): Plan
+    {
+        return PlanCodec::decode((string) file_get_contents(__DIR__ . '/../../../demo/ternwick-ferries.json'));
+    }
+}
