@@ -1,6 +1,6 @@
-import { type APIRequestContext, expect, test } from '@playwright/test';
 import { axeClean } from './axe';
 import { address, saved, sentence, startOver } from './helpers';
+import { type APIRequestContext, expect, test } from './test';
 
 test.beforeEach(({ request }) => startOver(request));
 

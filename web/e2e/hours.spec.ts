@@ -1,5 +1,5 @@
-import { type APIRequestContext, expect, type Page, test } from '@playwright/test';
 import { address, choose, saved, sentence, startOver } from './helpers';
+import { type APIRequestContext, expect, type Page, test } from './test';
 
 test.beforeEach(({ request }) => startOver(request));
 test.afterEach(async ({ request }) => {

@@ -1,6 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
 import { axeClean } from './axe';
 import { address, saved, sentence, startOver } from './helpers';
+import { expect, type Page, test } from './test';
 
 test.beforeEach(({ request }) => startOver(request));
 

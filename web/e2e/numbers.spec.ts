@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import { axeClean } from './axe';
 import { address, choose, saved, sentence, startOver } from './helpers';
+import { expect, test } from './test';
 
 test.beforeEach(({ request }) => startOver(request));
 

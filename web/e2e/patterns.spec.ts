@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
 import { axeClean } from './axe';
 import { address, choose, saved, sentence, startOver } from './helpers';
+import { expect, test } from './test';
 
 test.beforeEach(({ request }) => startOver(request));
 

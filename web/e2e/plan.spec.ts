@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
 import { address, choose, saved, sentence, startOver } from './helpers';
+import { expect, test } from './test';
 
 test.beforeEach(({ request }) => startOver(request));
 

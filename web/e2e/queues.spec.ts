@@ -1,6 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
 import { axeClean } from './axe';
 import { address, choose, saved, sentence, startOver } from './helpers';
+import { expect, type Page, test } from './test';
 
 test.beforeEach(({ request }) => startOver(request));
 
@@ -60,7 +60,7 @@ test('how each agent stands is stated at the agent, and why one is asked is told
     await page.getByLabel('Seconds until the caller leaves Groups and coaches').fill('25');
     await page.getByLabel('Seconds until the caller leaves Groups and coaches').press('Enter');
     await expect(sentence(page)).toContainText('presses 2 after 25 s');
-    await page.getByRole('checkbox', { name: 'signed in', exact: true }).last().click();
+    await page.getByRole('checkbox', { name: 'signed in', exact: true }).last().press('Space');
     await page.getByRole('link', { name: 'This call' }).click();
     await expect(page.locator('main')).toContainText('The only one who is free.');
 });

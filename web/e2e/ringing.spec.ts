@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { address, choose, saved, sentence, startOver } from './helpers';
+import { expect, test } from './test';
 
 test.beforeEach(({ request }) => startOver(request));
 

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
 import type { RunOnly } from 'axe-core';
 import { axeClean } from './axe';
 import { address } from './helpers';
+import { expect, test } from './test';
 
 const SCREENS = [
     '/',

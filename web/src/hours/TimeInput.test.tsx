@@ -27,6 +27,18 @@ test('times are saved as people type them', () => {
     expect(onSave).toHaveBeenLastCalledWith('26:00');
 });
 
+test('gone back from before what was sent is saved, it shows that once it is', () => {
+    const field = (value: string) => <TimeInput label="From" value={value} disabled={false} onSave={vi.fn()} />;
+    const { rerender } = render(field('09:00'));
+    const box = screen.getByLabelText('From') as HTMLInputElement;
+    fireEvent.change(box, { target: { value: '930' } });
+    fireEvent.blur(box);
+    fireEvent.change(box, { target: { value: 'noon' } });
+    fireEvent.keyDown(box, { key: 'Escape' });
+    rerender(field('09:30'));
+    expect(box.value).toBe('09:30');
+});
+
 test('one that is none stays with its reason, and is not saved', () => {
     const { onSave, field, type } = open();
     type('noon');

@@ -8,7 +8,7 @@ import { toSeconds, understandTime } from './bands';
  * @param before seconds of the day that it must lie before; undefined where nights may run into the next day
  */
 export function useTimeText(shown: string, onSave: (time: string) => void, before?: number) {
-    const { typed: text, setTyped: setText, save } = useTyped(shown, onSave);
+    const { typed: text, setTyped: setText, save, back } = useTyped(shown, onSave);
     const [wrong, setWrong] = useState<string | null>(null);
     const isWrong = wrong === text;
     const about = useId();
@@ -39,7 +39,8 @@ export function useTimeText(shown: string, onSave: (time: string) => void, befor
             onKeyDown: (event: { key: string; stopPropagation: () => void }) => {
                 if (event.key !== 'Escape' || text === shown) return;
                 event.stopPropagation();
-                type(shown);
+                back();
+                setWrong(null);
             },
         },
     };

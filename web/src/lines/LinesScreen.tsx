@@ -91,10 +91,11 @@ function LineEditor({ value, change, error, disabled }: EditorProps<OutsideLine>
                     min={0}
                     max={value.channels}
                     value={moment.taken[value.id] ?? 0}
-                    onSave={(calls) => {
-                        const { [value.id]: _, ...others } = moment.taken;
-                        changeMoment({ taken: calls > 0 ? { ...others, [value.id]: calls } : others });
-                    }}
+                    onSave={(calls) =>
+                        changeMoment(({ taken: { [value.id]: _, ...others } }) => ({
+                            taken: calls > 0 ? { ...others, [value.id]: calls } : others,
+                        }))
+                    }
                 />
             </p>
         </>

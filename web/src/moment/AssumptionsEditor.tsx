@@ -35,12 +35,12 @@ export function AssumptionsEditor() {
     ];
     const queues = useQueuesOfCall();
     const set = (i: number, part: Partial<Assumed>) =>
-        change({
+        change(({ phones }) => ({
             phones: onceEach(
-                moment.phones.map((one, j) => (i === j ? { ...one, ...part } : one)),
+                phones.map((one, j) => (i === j ? { ...one, ...part } : one)),
                 i,
             ),
-        });
+        }));
 
     return (
         <div className="assumptions" role="group" aria-label="Assumptions">
@@ -53,16 +53,18 @@ export function AssumptionsEditor() {
                     one={one}
                     who={who}
                     onChange={(part) => set(i, part)}
-                    onThen={() => change({ phones: moment.phones.toSpliced(i + 1, 0, thenElse(one, moment.phones)) })}
-                    onRemove={() => change({ phones: moment.phones.filter((_, j) => j !== i) })}
+                    onThen={() =>
+                        change(({ phones }) => ({ phones: phones.toSpliced(i + 1, 0, thenElse(one, phones)) }))
+                    }
+                    onRemove={() => change(({ phones }) => ({ phones: phones.filter((_, j) => j !== i) }))}
                 />
             ))}
             <Button
                 size="small"
                 onClick={() =>
-                    change({
-                        phones: [...moment.phones, { who: unnamed(who, moment.phones), does: 'answers', after: 8 }],
-                    })
+                    change(({ phones }) => ({
+                        phones: [...phones, { who: unnamed(who, phones), does: 'answers', after: 8 }],
+                    }))
                 }
             >
                 Somebody answers

@@ -31,12 +31,13 @@ export function RingChart({
     head?: ReactNode;
 }) {
     const plan = usePlan();
-    const { moment, change } = useMoment();
-    const assume = (who: string) => {
-        const others = moment.phones.filter((one) => one.who !== who);
-        const wasAssumed = others.length < moment.phones.length;
-        change({ phones: wasAssumed ? others : [...others, { who, does: 'answers', after: ASSUMED_ANSWER }] });
-    };
+    const { change } = useMoment();
+    const assume = (who: string) =>
+        change(({ phones }) => {
+            const others = phones.filter((one) => one.who !== who);
+            const wasAssumed = others.length < phones.length;
+            return { phones: wasAssumed ? others : [...others, { who, does: 'answers', after: ASSUMED_ANSWER }] };
+        });
     if (rung.length === 0) return <p className="quiet">No phone is to ring on this way.</p>;
     const end = scaleOf(rung, seconds);
     const place = (second: number) => `${(Math.min(second, end) / end) * 100}%`;

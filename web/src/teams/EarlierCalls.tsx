@@ -42,16 +42,18 @@ export function EarlierCalls({ team }: { team: Team }) {
     );
 }
 
+const NONE: { idle: number | null; calls: number } = { idle: null, calls: 0 };
+
 function Before({ who, idle, calls }: { who: string; idle: boolean; calls: boolean }) {
     const plan = usePlan();
     const { moment, change } = useMoment();
-    const before = moment.earlier[who] ?? { idle: null, calls: 0 };
+    const before = moment.earlier[who] ?? NONE;
     const name = plan?.find(who.split('/')[0])?.name ?? who;
-    const set = (part: Partial<typeof before>) => {
-        const { [who]: _, ...others } = moment.earlier;
-        const next = { ...before, ...part };
-        change({ earlier: next.idle === null && next.calls === 0 ? others : { ...others, [who]: next } });
-    };
+    const set = (part: Partial<typeof before>) =>
+        change(({ earlier: { [who]: was, ...others } }) => {
+            const next = { ...NONE, ...was, ...part };
+            return { earlier: next.idle === null && next.calls === 0 ? others : { ...others, [who]: next } };
+        });
     return (
         <div className="line-row">
             <span className="before-who">{name}</span>
@@ -101,10 +103,11 @@ function RangLast({ team }: { team: Team }) {
                         label: plan?.find(one.who)?.name ?? one.who,
                     })),
                 ]}
-                onChange={(who) => {
-                    const { [team.id]: _, ...others } = moment.last;
-                    change({ last: who ? { ...others, [team.id]: who } : others });
-                }}
+                onChange={(who) =>
+                    change(({ last: { [team.id]: _, ...others } }) => ({
+                        last: who ? { ...others, [team.id]: who } : others,
+                    }))
+                }
             />
         </p>
     );

@@ -14,8 +14,8 @@ export function NumberInput(props: {
     autoFocus?: boolean;
 }) {
     const { value, unit, min, max, label, onSave, disabled = false, id, autoFocus = false } = props;
-    const { typed, setTyped, save } = useTyped<number | null>(value, (next) => next !== null && onSave(next));
-    const commit = () => (typed === null ? setTyped(value) : save(typed));
+    const { typed, setTyped, save, back } = useTyped<number | null>(value, (next) => next !== null && onSave(next));
+    const commit = () => (typed === null ? back() : save(typed));
     return (
         <span className="with-unit">
             <InputNumber

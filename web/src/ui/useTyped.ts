@@ -18,5 +18,10 @@ export function useTyped<T>(saved: T, onSave: (value: T) => void) {
         sent.current.push(value);
         onSave(value);
     };
-    return { typed, setTyped, save };
+    /** Back to what is saved, and to what was sent before once that is. */
+    const back = () => {
+        sent.current = [];
+        setTyped(saved);
+    };
+    return { typed, setTyped, save, back };
 }
