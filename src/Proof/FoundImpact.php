@@ -103,9 +103,7 @@ final readonly class FoundImpact
         );
         $fares = fn(Plan $plan): Fares => new Fares($plan, $from, $until, $this->live->state($plan, $from));
         $impact = new PlanImpact(
-            $was,
-            $is,
-            $this->editions->differing($before, $after),
+            PlanImpact::numbers($was, $is, $this->editions->differing($before, $after)),
             $all($was),
             $all($is),
             $isByKeys ? [$fares($was), $fares($is)] : null,

@@ -28,7 +28,7 @@ final class Application
            meandros prompts PLAN.json [--json]
            meandros coverage PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--days N] [--zone ZONE] [--json]
            meandros endings PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--json]
-           meandros impact BEFORE.json AFTER.json [--to NUMBER] [--from CALLER] --at MOMENT [--days N] [--json]
+           meandros impact BEFORE.json AFTER.json [--to NUMBER] --at MOMENT [--days N] [--json]
            meandros brief PLAN.json [BEFORE.json] --at MOMENT [--to NUMBER] [--days N] [--zone ZONE]
            meandros check PLAN.json --at MOMENT [--days N] [--zone ZONE] [--json]
 

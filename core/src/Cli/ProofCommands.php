@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Cli;
 
-use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Paper\Brief;
 use Meandros\Core\Paper\Markdown;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Endings;
 use Meandros\Core\Proof\Fares\Fares;
-use Meandros\Core\Proof\Impact;
+use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\CourseWords;
@@ -72,40 +72,54 @@ final class ProofCommands
         return $text;
     }
 
-    /** What another plan changes for the calls to each number. */
+    /** What another plan changes for the calls to each number, whoever calls, whatever they press and whatever phones do. */
     public static function impact(Options $options): string
     {
         $before = Given::plan($options);
         $after = Given::plan($options, 1);
         [$call, $zone] = Given::call($options, $after, self::firstNumber($after));
         $until = $call->instant + Given::days($options) * self::DAY;
+        $all = static fn(Plan $plan): AllNumbers => new AllNumbers($plan, $call, $call->instant, $until);
+        $fares = static fn(Plan $plan): Fares => new Fares($plan, $call->instant, $until);
+        $numbers = PlanImpact::numbers($before, $after);
+        if ($options->has('to')) {
+            $only = $after->dialled($call->dialled)?->id();
+            $numbers = array_values(array_filter($numbers, static fn(array $one): bool => $one[1]->id() === $only));
+        }
+        $impact = new PlanImpact($numbers, $all($before), $all($after), [$fares($before), $fares($after)]);
         $words = new CourseWords($after, $before);
         $report = [];
-        foreach ($options->has('to') ? [$call->dialled] : self::numbers($after) as $number) {
-            $to = new TrialCall($number, $call->caller, $call->instant);
-            $changes =
-                null === $before->dialled($number)
-                    ? []
-                    : Impact::between(
-                        Coverage::over(new Courses($before, $to), $call->instant, $until),
-                        Coverage::over(new Courses($after, $to), $call->instant, $until),
-                    );
-            if ([] !== $changes) {
-                $report[$number] = ImpactReport::of($changes, $words, $call->instant, $until, $zone);
-            }
-        }
-        if ($options->has('json')) {
-            return json_encode((object) $report, self::JSON) . "\n";
-        }
-        $text = [] === $report ? "No call fares differently.\n" : '';
-        foreach ($report as $number => $changes) {
-            $text .= \sprintf("%s %s\n", $number, $after->dialled($number)?->name());
-            foreach ($changes as $change) {
-                $text .= \sprintf("    %s: %s\n", $change['when'], $change['what']);
+        $text = '';
+        foreach ($impact->findWhateverPhonesDo(static fn(): bool => true)[0] as $one) {
+            $number = $one->number->range->example();
+            $report[$number] = ImpactReport::of($one->changes, $words, $call->instant, $until, $zone);
+            $text .= \sprintf("%s %s\n", $number, $one->number->name());
+            foreach ($report[$number] as $change) {
+                $text .= \sprintf("    %s%s: %s\n", $change['when'], self::where($change), $change['what']);
             }
         }
 
-        return $text;
+        return match (true) {
+            $options->has('json') => json_encode((object) $report, self::JSON) . "\n",
+            '' === $text => "No call fares differently.\n",
+            default => $text,
+        };
+    }
+
+    /**
+     * For whom it changes, where that is not everybody.
+     *
+     * @param array{keys: list<string>, from: string, phones: list<string>, ...} $change
+     */
+    private static function where(array $change): string
+    {
+        $where = [
+            ...'' === $change['from'] ? [] : ['from ' . $change['from']],
+            ...[] === $change['keys'] ? [] : ['keys ' . implode(' ', $change['keys'])],
+            ...[] === $change['phones'] ? [] : ['every phone: ' . implode(', ', $change['phones'])],
+        ];
+
+        return [] === $where ? '' : \sprintf(' (%s)', implode('; ', $where));
     }
 
     /** What callers hear and who answers, in sentences. */
@@ -153,14 +167,9 @@ final class ProofCommands
         return $text;
     }
 
-    /** @return list<string> in E.164 */
-    private static function numbers(Plan $plan): array
-    {
-        return array_map(static fn(Number $number): string => $number->range->number, $plan->all(Number::class));
-    }
-
     private static function firstNumber(Plan $plan): string
     {
-        return self::numbers($plan)[0] ?? throw new \InvalidArgumentException('The plan has no number.');
+        return $plan->all(Number::class)[0]->range->number ??
+            throw new \InvalidArgumentException('The plan has no number.');
     }
 }

@@ -13,22 +13,28 @@ use Meandros\Core\Proof\Fares\Presses;
 /** What another plan changes for the calls to all numbers; only those are looked at that may come to what differs. */
 final class PlanImpact
 {
-    /** @var list<array{Number, Number}> before and after */
-    public readonly array $numbers;
-
     /**
-     * @param list<string>             $ids            of the elements that differ
-     * @param AllNumbers               $coverageBefore of the same stretch as $coverageAfter
-     * @param array{Fares, Fares}|null $fares          before and after: then calls from everybody who is told apart are looked at too, with whatever they press
+     * @param list<array{Number, Number}> $numbers        that are looked at, before and after
+     * @param AllNumbers                  $coverageBefore of the same stretch as $coverageAfter
+     * @param array{Fares, Fares}|null    $fares          before and after: then calls from everybody who is told apart are looked at too, with whatever they press
      */
     public function __construct(
-        Plan $before,
-        Plan $after,
-        array $ids,
+        public readonly array $numbers,
         private readonly AllNumbers $coverageBefore,
         private readonly AllNumbers $coverageAfter,
         private readonly ?array $fares = null,
-    ) {
+    ) {}
+
+    /**
+     * Numbers whose calls may come to what differs, by name.
+     *
+     * @param list<string>|null $ids of the elements that differ; null where it is not known which do
+     *
+     * @return list<array{Number, Number}> before and after
+     */
+    public static function numbers(Plan $before, Plan $after, ?array $ids = null): array
+    {
+        $ids ??= self::differing($before, $after);
         $numbers = [];
         foreach (Touched::numbers($before, $ids) + Touched::numbers($after, $ids) as $id => $number) {
             $was = $before->get(Number::class, $id);
@@ -39,7 +45,17 @@ final class PlanImpact
             }
         }
         ksort($numbers);
-        $this->numbers = array_values($numbers);
+
+        return array_values($numbers);
+    }
+
+    /** @return list<string> ids of elements that only one of the plans has, or each another */
+    private static function differing(Plan $before, Plan $after): array
+    {
+        $ids = array_map(strval(...), [...array_keys($before->elements()), ...array_keys($after->elements())]);
+        $differs = static fn(string $id): bool => $before->find($id)?->toJson() !== $after->find($id)?->toJson();
+
+        return array_values(array_filter(array_unique($ids), $differs));
     }
 
     /**

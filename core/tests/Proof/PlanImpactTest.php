@@ -77,9 +77,7 @@ final class PlanImpactTest extends TestCase
         $until = Moment::parse('2028-01-01T00:00', 'Europe/London');
         $call = new TrialCall('', Caller::withheld(), $from);
         $impact = new PlanImpact(
-            $before,
-            $after,
-            $ids,
+            PlanImpact::numbers($before, $after, $ids),
             new AllNumbers($before, $call, $from, $until),
             new AllNumbers($after, $call, $from, $until),
             [new Fares($before, $from, $until), new Fares($after, $from, $until)],

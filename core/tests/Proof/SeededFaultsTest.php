@@ -269,14 +269,11 @@ final class SeededFaultsTest extends TestCase
             self::now(),
             self::now() + self::FEW_DAYS * 86400,
         );
-        $ids = array_keys(
-            array_filter(
-                $plan->elements(),
-                static fn($element): bool => $element->toJson() !== $before->find($element->id())?->toJson(),
-            ),
-        );
         $fares = static fn(Plan $one): Fares => new Fares($one, self::now(), self::now() + self::FEW_DAYS * 86400);
-        $impact = new PlanImpact($before, $plan, $ids, $all($before), $all($plan), [$fares($before), $fares($plan)]);
+        $impact = new PlanImpact(PlanImpact::numbers($before, $plan), $all($before), $all($plan), [
+            $fares($before),
+            $fares($plan),
+        ]);
         [$changed] = $impact->find(static fn(): bool => true);
         $severities = [];
         foreach ($changed as $one) {
