@@ -17,6 +17,8 @@ final class OpenApi
     private static ?Validator $validator = null;
     /** @var array<string, mixed> */
     private static array $document = [];
+    /** @var array<string, true> answers that were right, by what they were held against: whole plans come again and again */
+    private static array $right = [];
 
     public static function check(string $method, string $path, int $status, string $body): void
     {
@@ -40,12 +42,17 @@ final class OpenApi
             ? "/paths/$template/" . strtolower($method) . "/responses/$status/content/application/json/schema"
             : null;
         $ref = null === $pointer ? '/components/schemas/Problem' : self::escape($pointer, $template);
+        $what = $ref . ' ' . hash('xxh128', $body);
+        if (isset(self::$right[$what])) {
+            return;
+        }
         $result = $validator->validate(json_decode($body), (object) ['$ref' => self::ID . '#' . $ref]);
         $error = $result->error();
         Assert::assertNull(
             $error,
             "$method $path: " . (null === $error ? '' : json_encode((new ErrorFormatter())->format($error))),
         );
+        self::$right[$what] = true;
     }
 
     private static function escape(string $pointer, string $template): string
