@@ -15,31 +15,30 @@ final readonly class Change
 
     /**
      * @param non-empty-list<array{int, int}> $intervals first instants, and first instants after them
-     * @param list<string>                    $keys      pressed at one menu after the other
-     * @param string                          $caller    who calls; empty for whoever it is
-     * @param Behaviour|null                  $phones    what all of them do; null for ringing on
+     * @param int                             $moved     seconds by which calls come to what they came to before as well, as its time begins or ends so much later;
+     *                                                   below nothing where it is sooner; 0 for something else
      */
     public function __construct(
         public Course $before,
         public Course $after,
         public array $intervals,
-        public array $keys = [],
-        public string $caller = '',
-        public ?Behaviour $phones = null,
+        public int $moved = 0,
+        public CallsOf $calls = new CallsOf(),
     ) {
-        $this->severity = Severity::of($before, $after);
+        $this->severity = 0 === $moved ? Severity::of($before, $after) : Severity::Details;
         $this->seconds = array_sum(array_map(static fn(array $one): int => $one[1] - $one[0], $intervals));
     }
 
-    /** @param list<string> $keys */
-    public function by(array $keys, string $caller): self
+    public function by(CallsOf $calls): self
     {
-        return new self($this->before, $this->after, $this->intervals, $keys, $caller, $this->phones);
+        return new self($this->before, $this->after, $this->intervals, $this->moved, $calls);
     }
 
     /** @param non-empty-list<array{int, int}> $intervals */
     public function at(array $intervals, Behaviour $phones): self
     {
-        return new self($this->before, $this->after, $intervals, $this->keys, $this->caller, $phones);
+        $calls = new CallsOf($this->calls->keys, $this->calls->caller, $phones);
+
+        return new self($this->before, $this->after, $intervals, $this->moved, $calls);
     }
 }

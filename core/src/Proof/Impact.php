@@ -7,29 +7,74 @@ namespace Meandros\Core\Proof;
 /** The instants at which calls fare differently, of two coverages of the same stretch. */
 final class Impact
 {
+    /** Seconds by which an edge moves as calls come to it sooner or later; whoever changes hours moves it by more. */
+    private const MOVED_AT_MOST = 59;
+
     /** @return list<Change> the worst first, then the longest; none where calls always fare the same */
     public static function between(Coverage $before, Coverage $after): array
     {
-        $intervals = $courses = [];
+        $changes = [];
+        foreach (self::differing($before, $after) as [$was, $is, $times]) {
+            $byMove = [];
+            foreach ($times as $time) {
+                $byMove[
+                    Severity::Details === Severity::of($was, $is) ? 0 : self::moved($before, $after, $time)
+                ][] = $time;
+            }
+            foreach ($byMove as $moved => $moving) {
+                $changes[] = new Change($was, $is, $moving, $moved);
+            }
+        }
+
+        return self::worstFirst($changes);
+    }
+
+    /** @return array<string, array{Course, Course, non-empty-list<array{int, int}>}> what calls came to and come to, and when */
+    private static function differing(Coverage $before, Coverage $after): array
+    {
+        $differing = [];
         foreach (self::cuts($before, $after) as [$since, $until, $was, $is]) {
             if ($was->key === $is->key) {
                 continue;
             }
             $pair = $was->key . ' ' . $is->key;
-            $courses[$pair] ??= [$was, $is];
-            $last = \count($intervals[$pair] ?? []) - 1;
-            if ($last >= 0 && $intervals[$pair][$last][1] === $since) {
-                $intervals[$pair][$last][1] = $until;
+            $times = $differing[$pair][2] ?? [];
+            $last = \count($times) - 1;
+            if ($last >= 0 && $times[$last][1] === $since) {
+                $times[$last][1] = $until;
             } else {
-                $intervals[$pair][] = [$since, $until];
+                $times[] = [$since, $until];
             }
-        }
-        $changes = [];
-        foreach ($intervals as $pair => $times) {
-            $changes[] = new Change($courses[$pair][0], $courses[$pair][1], $times);
+            $differing[$pair] = [$was, $is, $times];
         }
 
-        return self::worstFirst($changes);
+        return $differing;
+    }
+
+    /**
+     * Where calls come to a step some seconds sooner or later, so they do to the edges of hours: what came before or after such an
+     * edge lasts so much longer or shorter.
+     *
+     * @param array{int, int} $time
+     *
+     * @return int seconds by which the edge comes later; below nothing where it is sooner, 0 where it is none
+     */
+    private static function moved(Coverage $before, Coverage $after, array $time): int
+    {
+        [$since, $until] = $time;
+        $isWithin = $since > $before->starts[0] && $until < $before->until;
+        if ($until - $since > self::MOVED_AT_MOST || !$isWithin) {
+            return 0;
+        }
+        $isSame = static fn(Course $one, Course $other): bool => $one->reach === $other->reach &&
+            $one->takes === $other->takes;
+        [$was, $is] = [$before->at($since), $after->at($since)];
+
+        return match (true) {
+            $isSame($was, $after->at($since - 1)) && $isSame($is, $before->at($until)) => $since - $until,
+            $isSame($is, $before->at($since - 1)) && $isSame($was, $after->at($until)) => $until - $since,
+            default => 0,
+        };
     }
 
     /**
@@ -42,9 +87,9 @@ final class Impact
         $order = array_flip(array_map(static fn(Severity $one): string => $one->value, Severity::cases()));
         $rank = static fn(Change $one): array => [
             $order[$one->severity->value],
-            null === $one->phones ? 0 : 1,
-            \count($one->keys),
-            $one->caller,
+            null === $one->calls->phones ? 0 : 1,
+            \count($one->calls->keys),
+            $one->calls->caller,
             -$one->seconds,
         ];
         usort($changes, static fn(Change $a, Change $b): int => $rank($a) <=> $rank($b));

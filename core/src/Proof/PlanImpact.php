@@ -136,7 +136,7 @@ final class PlanImpact
                 foreach (null === $phones ? $between(null) : self::besides($between, $phones) as $change) {
                     $isPressed = Presses::areTaken($change->before, $keys) || Presses::areTaken($change->after, $keys);
                     if ($isPressed && ([] !== $keys || $i > 0 || null !== $phones)) {
-                        $changes[] = $change->by($keys, 0 === $i ? '' : $caller->text);
+                        $changes[] = $change->by(new CallsOf($keys, 0 === $i ? '' : $caller->text, $phones));
                     }
                 }
             }

@@ -71,9 +71,16 @@ final readonly class CourseWords
     {
         [$before, $after] = [self::said($change->before, $this->before), self::said($change->after, $this->after)];
 
-        return $before === $after
-            ? $this->details($change->before, $change->after)
-            : \sprintf('before: %s; now: %s', $before, $after);
+        return match (true) {
+            0 !== $change->moved => \sprintf(
+                '%s %s than before: %s',
+                Duration::words(abs($change->moved)),
+                $change->moved > 0 ? 'longer' : 'sooner',
+                $after,
+            ),
+            $before === $after => $this->details($change->before, $change->after),
+            default => \sprintf('before: %s; now: %s', $before, $after),
+        };
     }
 
     private static function said(Course $course, Names $names): string

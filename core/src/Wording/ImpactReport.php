@@ -23,8 +23,8 @@ final class ImpactReport
     {
         $groups = [];
         foreach ($changes as $change) {
-            $said = [$change->severity->value, $words->change($change), $change->keys, $change->caller];
-            $key = serialize([...$said, $change->phones?->value]);
+            $said = [$change->severity->value, $words->change($change), $change->calls->keys, $change->calls->caller];
+            $key = serialize([...$said, $change->calls->phones?->value]);
             $groups[$key]['change'] ??= $change;
             $groups[$key]['times'] = [...$groups[$key]['times'] ?? [], ...$change->intervals];
         }
@@ -33,7 +33,7 @@ final class ImpactReport
             $times = Intervals::union($times) ?: $times;
             $when = TimesWords::of(Times::of($times, $from, $until, $zone));
             $what = $words->change($change);
-            $phones = null === $change->phones ? [] : [$change->phones->value];
+            $phones = null === $change->calls->phones ? [] : [$change->calls->phones->value];
             // Whoever presses something notices what everybody notices: it is told once.
             $same = $what . "\n" . $when . "\n" . implode(' ', $phones);
             if (isset($told[$same])) {
@@ -47,8 +47,8 @@ final class ImpactReport
                 'first' => Moment::format($times[0][0], $zone),
                 'seconds' => array_sum(array_map(static fn(array $one): int => $one[1] - $one[0], $times)),
                 'intervals' => \count($times),
-                'keys' => $change->keys,
-                'from' => $change->caller,
+                'keys' => $change->calls->keys,
+                'from' => $change->calls->caller,
             ];
             // So is what is the same whether phones are busy, or cannot be reached.
             $key = [] === $phones ? \count($report) : serialize($one);

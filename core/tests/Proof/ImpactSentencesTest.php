@@ -27,7 +27,32 @@ final class ImpactSentencesTest extends TestCase
     #[DataProvider('pairs')]
     public function testWhatIsSaid(\Closure $edit, array $said): void
     {
-        [$before, $after] = [self::office()->plan(), $edit(self::office())->plan()];
+        self::assertSame($said, self::said(self::office()->plan(), $edit(self::office())->plan()));
+    }
+
+    public function testNothingIsSaidAnyMoreBeforeTheHoursAreLookedAt(): void
+    {
+        self::assertSame(
+            [
+                'details | Mon–Fri 09:00–16:59:56; Mon–Thu 17:00–08:59:56; Fri 17:00 until Mon 08:59:56: no longer hears “prm_other”',
+                'details | Mon–Fri 08:59:56–09:00: 4 s longer than before: a message with mbx',
+                'details | Mon–Fri 16:59:56–17:00: 4 s longer than before: rings Ann, then mbx',
+            ],
+            self::said(self::saysHello(self::office())->plan(), self::office()->plan()),
+        );
+    }
+
+    private static function saysHello(PlanBuilder $plan): PlanBuilder
+    {
+        return $plan->journey('jrn_main', [
+            ['id' => 'hello', 'do' => 'say', 'prompt' => 'prm_other'],
+            ...self::journey([self::ring('ann', 20), ...self::MESSAGE], self::CLOSED),
+        ]);
+    }
+
+    /** @return list<string> */
+    private static function said(Plan $before, Plan $after): array
+    {
         $from = Moment::parse('2027-01-01T00:00', 'Europe/London');
         $until = Moment::parse('2028-01-01T00:00', 'Europe/London');
         $over = static fn(Plan $plan): Coverage => Coverage::over(
@@ -42,12 +67,10 @@ final class ImpactSentencesTest extends TestCase
             $until,
             'Europe/London',
         );
-        self::assertSame(
-            $said,
-            array_map(
-                static fn(array $one): string => \sprintf('%s | %s: %s', $one['severity'], $one['when'], $one['what']),
-                $report,
-            ),
+
+        return array_map(
+            static fn(array $one): string => \sprintf('%s | %s: %s', $one['severity'], $one['when'], $one['what']),
+            $report,
         );
     }
 
@@ -172,6 +195,18 @@ final class ImpactSentencesTest extends TestCase
         yield 'a longer prompt' => [
             static fn(PlanBuilder $plan): PlanBuilder => $plan->prompt('prm_closed', 10),
             ['details | Mon–Thu 17:00–09:00; Fri 17:00 until Mon 09:00: takes 6 s longer'],
+        ];
+        yield 'something is said before the hours are looked at' => [
+            self::saysHello(...),
+            [
+                'details | Mon–Fri 09:00–16:59:56; Mon–Thu 17:00–08:59:56; Fri 17:00 until Mon 08:59:56: hears “prm_other”',
+                'details | Mon–Fri 08:59:56–09:00: 4 s sooner than before: rings Ann, then mbx',
+                'details | Mon–Fri 16:59:56–17:00: 4 s sooner than before: a message with mbx',
+            ],
+        ];
+        yield 'by a minute it is another time' => [
+            $hours(self::band('09:00', '16:59')),
+            ['nobody any more | Mon–Fri 16:59–17:00: before: rings Ann, then mbx; now: a message with mbx'],
         ];
         yield 'the name of somebody' => [
             static fn(PlanBuilder $plan): PlanBuilder => $plan->with(['name' => 'Anna'] + self::person('ann')),

@@ -1,6 +1,6 @@
 import { Button, Dropdown, Input } from 'antd';
 import type { TextAreaRef } from 'antd/es/input/TextArea';
-import { type FocusEvent, type ReactNode, useRef } from 'react';
+import { type ReactNode, useRef } from 'react';
 import { Field } from '../ui/Field';
 import { useTyped } from '../ui/useTyped';
 
@@ -25,7 +25,6 @@ export function ScriptField(props: {
     const { label, value, disabled, error, hint, onSave } = props;
     const { typed: text, setTyped: setText, save } = useTyped(value, onSave);
     const area = useRef<TextAreaRef>(null);
-    const box = useRef<HTMLDivElement>(null);
     const put = (blank: string) => {
         const input = area.current?.resizableTextArea?.textArea;
         const at = input?.selectionStart ?? text.length;
@@ -34,12 +33,8 @@ export function ScriptField(props: {
         save(next);
         input?.focus();
     };
-    // Whoever chooses a blank is not done with it; leaving the button for anything else is leaving the field.
-    const leave = ({ relatedTarget: to }: FocusEvent) => {
-        if (!box.current?.contains(to) && !to?.closest('.ant-dropdown')) save(text);
-    };
     return (
-        <div ref={box}>
+        <div>
             <Field label={label} error={error} hint={hint} wide>
                 {(a11y) => (
                     <Input.TextArea
@@ -49,13 +44,13 @@ export function ScriptField(props: {
                         value={text}
                         disabled={disabled}
                         onChange={(event) => setText(event.target.value)}
-                        onBlur={leave}
+                        onBlur={() => save(text)}
                     />
                 )}
             </Field>
             {!disabled && (
                 <Dropdown trigger={['click']} menu={{ items: BLANKS, onClick: ({ key }) => put(key) }}>
-                    <Button size="small" type="text" onBlur={leave}>
+                    <Button size="small" type="text">
                         Put in a blank …
                     </Button>
                 </Dropdown>
