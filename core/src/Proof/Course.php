@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof;
 
 use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Event;
+use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\CallbackTaken;
+use Meandros\Core\Routing\Happening\MessageTaken;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
+use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Routing\Trace;
 
 /**
@@ -21,6 +25,8 @@ final readonly class Course
     public Reach $reach;
     /** @var list<string> who is rung, which queue is waited in, and who or what ends the call, by id or number, in order */
     public array $takes;
+    /** @var list<string> prompts that callers hear, by id, in order */
+    public array $hears;
     /** @var list<string> people whose phones ring, by id */
     public array $people;
 
@@ -29,6 +35,7 @@ final readonly class Course
     {
         $this->reach = Reach::of($trace);
         $this->takes = self::takes($trace);
+        $this->hears = self::hears($trace);
         $this->people = array_values(
             array_unique(
                 array_filter(
@@ -59,6 +66,23 @@ final readonly class Course
         }
 
         return [$noticed, $trace->shown->tone, $trace->shown->note, $isHungUp ? null : $trace->seconds];
+    }
+
+    /** @return list<string> */
+    private static function hears(Trace $trace): array
+    {
+        $heard = array_map(static function (Event $event): ?string {
+            $what = $event->happening;
+
+            return match (true) {
+                $what instanceof Said => $what->prompt,
+                $what instanceof Asked => $what->heard->prompt,
+                $what instanceof MessageTaken => $what->greeting,
+                default => null,
+            };
+        }, $trace->passage->events);
+
+        return array_values(array_unique(array_filter($heard)));
     }
 
     /** @return list<string> */

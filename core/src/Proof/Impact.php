@@ -17,9 +17,7 @@ final class Impact
         foreach (self::differing($before, $after) as [$was, $is, $times]) {
             $byMove = [];
             foreach ($times as $time) {
-                $byMove[
-                    Severity::Details === Severity::of($was, $is) ? 0 : self::moved($before, $after, $time)
-                ][] = $time;
+                $byMove[self::moved($before, $after, $time)][] = $time;
             }
             foreach ($byMove as $moved => $moving) {
                 $changes[] = new Change($was, $is, $moving, $moved);
@@ -66,11 +64,13 @@ final class Impact
         if ($until - $since > self::MOVED_AT_MOST || !$isWithin) {
             return 0;
         }
-        $isSame = static fn(Course $one, Course $other): bool => $one->reach === $other->reach &&
-            $one->takes === $other->takes;
         [$was, $is] = [$before->at($since), $after->at($since)];
+        $isOfDetails = Severity::Details === Severity::of($was, $is);
+        $isSame = static fn(Course $one, Course $other): bool => Severity::Details === Severity::of($one, $other) &&
+            (!$isOfDetails || $one->hears === $other->hears);
 
         return match (true) {
+            $isSame($was, $is) => 0,
             $isSame($was, $after->at($since - 1)) && $isSame($is, $before->at($until)) => $since - $until,
             $isSame($is, $before->at($since - 1)) && $isSame($was, $after->at($until)) => $until - $since,
             default => 0,

@@ -29,6 +29,23 @@ final class Intervals
     }
 
     /**
+     * @param non-empty-list<array{int, int}> $intervals
+     * @param list<array{int, int}>           $gaps
+     *
+     * @return non-empty-list<array{int, int}> in order, those that only such a gap parts being one
+     */
+    public static function across(array $intervals, array $gaps): array
+    {
+        $begins = array_fill_keys(array_column($intervals, 0), true);
+        $ends = array_fill_keys(array_column($intervals, 1), true);
+        foreach ($gaps as $gap) {
+            isset($ends[$gap[0]], $begins[$gap[1]]) && ($intervals[] = $gap);
+        }
+
+        return self::union($intervals) ?: $intervals;
+    }
+
+    /**
      * @param list<array{int, int}> $intervals in order
      * @param list<array{int, int}> $others    that are taken away
      *

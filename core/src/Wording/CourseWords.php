@@ -10,10 +10,7 @@ use Meandros\Core\Proof\Course;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Reach;
 use Meandros\Core\Routing\EndingKind;
-use Meandros\Core\Routing\Happening\Asked;
-use Meandros\Core\Routing\Happening\MessageTaken;
 use Meandros\Core\Routing\Happening\Ringing;
-use Meandros\Core\Routing\Happening\Said;
 
 /** Who or what takes calls, and what another plan changes for them, in a few words. */
 final readonly class CourseWords
@@ -73,10 +70,9 @@ final readonly class CourseWords
 
         return match (true) {
             0 !== $change->moved => \sprintf(
-                '%s %s than before: %s',
+                'edges of hours come %s %s',
                 Duration::words(abs($change->moved)),
-                $change->moved > 0 ? 'longer' : 'sooner',
-                $after,
+                $change->moved > 0 ? 'later' : 'sooner',
             ),
             $before === $after => $this->details($change->before, $change->after),
             default => \sprintf('before: %s; now: %s', $before, $after),
@@ -134,19 +130,7 @@ final readonly class CourseWords
     /** @return list<string> captions of the prompts that are heard */
     private static function heard(Course $course, Names $names): array
     {
-        $heard = [];
-        foreach ($course->trace->passage->events as $event) {
-            $happening = $event->happening;
-            $prompt = match (true) {
-                $happening instanceof Said => $happening->prompt,
-                $happening instanceof Asked => $happening->heard->prompt,
-                $happening instanceof MessageTaken => $happening->greeting,
-                default => null,
-            };
-            null === $prompt || ($heard[] = $names->of($prompt));
-        }
-
-        return array_values(array_unique($heard));
+        return array_values(array_unique(array_map($names->of(...), $course->hears)));
     }
 
     /** @return array<string, int> seconds by the name of who is rung */

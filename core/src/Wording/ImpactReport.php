@@ -6,6 +6,7 @@ namespace Meandros\Core\Wording;
 
 use Meandros\Core\Proof\Change;
 use Meandros\Core\Proof\Intervals;
+use Meandros\Core\Proof\Severity;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
 
@@ -21,8 +22,12 @@ final class ImpactReport
      */
     public static function of(array $changes, CourseWords $words, int $from, int $until, string $zone): array
     {
-        $groups = [];
+        $groups = $edges = [];
         foreach ($changes as $change) {
+            if (0 !== $change->moved) {
+                $of = serialize($change->calls);
+                $edges[$of] = [...$edges[$of] ?? [], ...$change->intervals];
+            }
             $said = [$change->severity->value, $words->change($change), $change->calls->keys, $change->calls->caller];
             $key = serialize([...$said, $change->calls->phones?->value]);
             $groups[$key]['change'] ??= $change;
@@ -31,7 +36,9 @@ final class ImpactReport
         $report = $told = [];
         foreach ($groups as ['change' => $change, 'times' => $times]) {
             $times = Intervals::union($times) ?: $times;
-            $when = TimesWords::of(Times::of($times, $from, $until, $zone));
+            // What is so before and after an edge that moved by seconds is so all the time.
+            $gaps = Severity::Details === $change->severity ? $edges[serialize($change->calls)] ?? [] : [];
+            $when = TimesWords::of(Times::of(Intervals::across($times, $gaps), $from, $until, $zone));
             $what = $words->change($change);
             $phones = null === $change->calls->phones ? [] : [$change->calls->phones->value];
             // Whoever presses something notices what everybody notices: it is told once.

@@ -50,4 +50,12 @@ final class IntervalsTest extends TestCase
     {
         return array_merge(...array_map(static fn(array $one): array => range($one[0], $one[1] - 1), $intervals));
     }
+
+    public function testWhatOnlyAGapParts(): void
+    {
+        self::assertSame(
+            [[0, 20], [30, 40]],
+            Intervals::across([[0, 10], [12, 20], [30, 40]], [[10, 12], [20, 25], [28, 30]]),
+        );
+    }
 }
