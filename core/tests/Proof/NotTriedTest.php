@@ -101,7 +101,7 @@ final class NotTriedTest extends TestCase
             'mailboxWhenBusy' => false,
         ];
         yield 'an agent of two queues whose phone may hand the call to its mailbox' => [
-            ['agent-again at s1'],
+            [],
             $begin($queue('s1', 'que'), $queue('s2', 'other'))->with([
                 'id' => 'ann',
                 'kind' => 'person',

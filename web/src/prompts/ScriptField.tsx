@@ -3,6 +3,7 @@ import type { TextAreaRef } from 'antd/es/input/TextArea';
 import { type ReactNode, useRef } from 'react';
 import { Field } from '../ui/Field';
 import { useTyped } from '../ui/useTyped';
+import styles from './prompts.module.css';
 
 /** What can be left open in a script, and filled at the moment of the call. */
 const BLANKS = [
@@ -34,7 +35,7 @@ export function ScriptField(props: {
         input?.focus();
     };
     return (
-        <div>
+        <div className={styles.script}>
             <Field label={label} error={error} hint={hint} wide>
                 {(a11y) => (
                     <Input.TextArea

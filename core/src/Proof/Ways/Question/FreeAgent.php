@@ -11,6 +11,7 @@ use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Run;
 use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Happening\QueueEntered;
 
 /**
  * One agent of a queue is free and takes the call: as soon as they can, and shortly before nobody is asked any longer. Asked when
@@ -99,7 +100,10 @@ final readonly class FreeAgent
             $first = isset($this->kept[$phone]) ? 1 : $this->at->since;
             foreach (null === $rung->phone->outside?->mailbox ? self::ANSWERS : self::WITH_MAILBOX as $does) {
                 $acts = Acts::ringing([$phone => new PhoneAssumption($phone, $does)], $first);
-                $takes[] = $this->take($settled->then($acts), (int) $rung->times->rings, $first);
+                $take = $this->take($settled->then($acts), (int) $rung->times->rings, $first);
+                if (Behaviour::Answers === $does || $this->isTaken($take)) {
+                    $takes[] = $take;
+                }
             }
         }
 
@@ -118,6 +122,19 @@ final readonly class FreeAgent
         $late = max($first, $this->until - 1 - $seconds - $this->ahead);
 
         return ['soon' => ($this->free)($first)->then($acts), 'late' => ($this->free)($late)->then($acts)];
+    }
+
+    /**
+     * Whether a phone's own mailbox takes the call: where it does not, it is as if the agent was not free. Whoever is called back is
+     * not there to be handed over.
+     *
+     * @param array{soon: Acts, late: Acts} $take
+     */
+    private function isTaken(array $take): bool
+    {
+        return !($this->at->what instanceof QueueEntered) ||
+            null !== $this->at->try($take['soon'])->ending ||
+            null !== $this->at->try($take['late'])->ending;
     }
 
     /** Who did something else in the second in which the call comes here may ring in the next one. */
