@@ -85,9 +85,12 @@ final class CommandTest extends TestCase
         $file = (string) tempnam(sys_get_temp_dir(), 'plan');
         file_put_contents($file, str_replace('"to": "17:30"', '"to": "16:00"', (string) file_get_contents(self::DEMO)));
         [$code, $out] = self::meandros('impact', self::DEMO, $file, ...$at);
+        [, $json] = self::meandros('impact', self::DEMO, $file, '--json', ...$at);
         unlink($file);
         self::assertSame(0, $code);
         self::assertStringContainsString('Mon–Fri 16:00–17:30: before: rings ', $out);
+        self::assertStringContainsString('"when": "Mon–Fri 16:00–17:30"', $json);
+        self::assertStringContainsString('"severity": "nobody any more"', $json);
         [$code, , $err] = self::meandros('coverage', self::DEMO, '--days', '0', ...$at);
         self::assertSame([2, "meandros: --days: a whole number from 1 to 1100.\n"], [$code, $err]);
     }

@@ -202,6 +202,22 @@ final class ImpactSentencesTest extends TestCase
                 'details | Mon–Fri 08:59:56–09:00; Mon–Fri 16:59:56–17:00: edges of hours come 4 s sooner',
             ],
         ];
+        yield 'by less than a minute edges move, however that comes' => [
+            $hours(self::band('09:00', '16:59:01')),
+            ['details | Mon–Fri 16:59:01–17:00: edges of hours come 59 s sooner'],
+        ];
+        yield 'half a minute in between is no edge' => [
+            $hours(self::band('09:00', '12:00'), self::band('12:00:30', '17:00')),
+            ['nobody any more | Mon–Fri 12:00–12:00:30: before: rings Ann, then mbx; now: a message with mbx'],
+        ];
+        yield 'something is asked' => [
+            $journey([
+                ['id' => 'ask', 'do' => 'menu', 'prompt' => 'prm_other', 'wait' => 4, 'tries' => 1],
+                self::ring('ann', 20),
+                ...self::MESSAGE,
+            ]),
+            ['details | Mon–Fri 09:00–17:00: hears “prm_other”'],
+        ];
         yield 'by a minute it is another time' => [
             $hours(self::band('09:00', '16:59')),
             ['nobody any more | Mon–Fri 16:59–17:00: before: rings Ann, then mbx; now: a message with mbx'],

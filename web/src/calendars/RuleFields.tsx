@@ -1,6 +1,7 @@
-import { Checkbox, Input, Select } from 'antd';
+import { Checkbox, Select } from 'antd';
 import type { Day, Holiday, HolidayRule } from '../api/types';
 import { DAY_NAMES, DAYS } from '../hours/bands';
+import { LineInput } from '../ui/LineInput';
 import { RULE_NAMES, ruleOf, SUBSTITUTES, yearsOf } from './holidayModel';
 import { RuleSentence } from './RuleSentence';
 import { TimeSpan } from './TimeSpan';
@@ -68,18 +69,14 @@ export function RuleFields({
                     onSave={(to) => set({ years: { ...years, to } })}
                 />
                 <span>except</span>
-                <Input
-                    key={years.except.join()}
-                    aria-label="Years without it"
-                    size="small"
-                    style={{ width: 130 }}
+                <LineInput
+                    label="Years without it"
+                    width={130}
                     placeholder="none"
-                    defaultValue={years.except.join(', ')}
+                    value={years.except.join(', ')}
                     disabled={disabled}
-                    onBlur={(event) => {
-                        const except = yearsOf(event.target.value);
-                        if (except.join() !== years.except.join()) set({ years: { ...years, except } });
-                    }}
+                    read={(typed) => yearsOf(typed).join(', ')}
+                    onSave={(typed) => set({ years: { ...years, except: yearsOf(typed) } })}
                 />
             </div>
         </div>
@@ -157,18 +154,14 @@ function YearInput({
     onSave: (year: number | null) => void;
 }) {
     return (
-        <Input
-            key={value}
-            aria-label={label}
-            size="small"
-            style={{ width: 72 }}
+        <LineInput
+            label={label}
+            width={72}
             placeholder="any"
-            defaultValue={value ?? ''}
+            value={String(value ?? '')}
             disabled={disabled}
-            onBlur={(event) => {
-                const year = yearsOf(event.target.value)[0] ?? null;
-                if (year !== value) onSave(year);
-            }}
+            read={(typed) => String(yearsOf(typed)[0] ?? '')}
+            onSave={(typed) => onSave(yearsOf(typed)[0] ?? null)}
         />
     );
 }

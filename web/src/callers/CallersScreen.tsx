@@ -4,6 +4,7 @@ import type { CallerEntry, CallerList } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Findings } from '../ui/Findings';
+import { LineInput } from '../ui/LineInput';
 import { RemoveButton } from '../ui/RowButtons';
 import { useFindings } from '../ui/useFindings';
 import { CallerFiles } from './CallerFiles';
@@ -112,17 +113,12 @@ function EntryRow({
     onChange: (next: CallerEntry | null) => void;
 }) {
     const text = (field: 'name' | 'label', label: string, maxLength: number) => (
-        <Input
-            key={entry[field]}
-            aria-label={`${label} of ${entry.match}`}
-            size="small"
+        <LineInput
+            label={`${label} of ${entry.match}`}
             maxLength={maxLength}
             disabled={disabled}
-            defaultValue={entry[field]}
-            onBlur={(event) =>
-                event.target.value !== entry[field] && onChange({ ...entry, [field]: event.target.value })
-            }
-            onPressEnter={(event) => event.currentTarget.blur()}
+            value={entry[field]}
+            onSave={(text) => onChange({ ...entry, [field]: text })}
         />
     );
     return (

@@ -1,9 +1,10 @@
-import { Input, Select } from 'antd';
+import { Select } from 'antd';
 import { useState } from 'react';
 import type { Expectation, Kind } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
+import { LineInput } from '../ui/LineInput';
 
 const PRESSES = [
     { value: 'any', label: 'whatever callers press' },
@@ -49,17 +50,15 @@ export function CallsFields({ value, change, error, disabled }: EditorProps<Expe
                             onChange={(next) => set({ keys: next === 'any' ? null : next === 'none' ? [] : ['1'] })}
                         />
                         {press === 'these' && (
-                            <Input
-                                key={calls.keys?.join('')}
-                                aria-label="Keys pressed at one menu after the other"
-                                style={{ width: 90 }}
+                            <LineInput
+                                label="Keys pressed at one menu after the other"
+                                width={90}
+                                size="middle"
                                 maxLength={10}
-                                defaultValue={calls.keys?.join('')}
+                                value={calls.keys?.join('') ?? ''}
                                 disabled={disabled}
-                                onBlur={(event) => {
-                                    const keys = [...event.target.value.replaceAll(/[^0-9*#]/g, '')];
-                                    if (keys.join() !== calls.keys?.join()) set({ keys: keys as typeof calls.keys });
-                                }}
+                                read={(typed) => typed.replaceAll(/[^0-9*#]/g, '')}
+                                onSave={(keys) => set({ keys: [...keys] as typeof calls.keys })}
                             />
                         )}
                     </span>

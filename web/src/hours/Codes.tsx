@@ -1,7 +1,8 @@
-import { Button, Input, Select } from 'antd';
+import { Button, Select } from 'antd';
 import type { Hours } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
+import { LineInput } from '../ui/LineInput';
 import { RemoveButton } from '../ui/RowButtons';
 
 const LIFT = '';
@@ -29,14 +30,12 @@ export function Codes({ value, change, error, disabled }: EditorProps<Hours>) {
             {codes.map((code, i) => (
                 // biome-ignore lint/suspicious/noArrayIndexKey: a code may be typed anew, and keeps its place
                 <div className="line-row wrap" key={i}>
-                    <Input
-                        key={code.code}
-                        aria-label="Code"
-                        size="small"
-                        style={{ width: 76 }}
-                        defaultValue={code.code}
+                    <LineInput
+                        label="Code"
+                        width={76}
+                        value={code.code}
                         disabled={disabled}
-                        onBlur={(event) => event.target.value !== code.code && set(i, { code: event.target.value })}
+                        onSave={(typed) => set(i, { code: typed })}
                     />
                     <Select
                         aria-label={`What ${code.code} does`}

@@ -2,7 +2,9 @@ import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import type { Band, Hours } from '../api/types';
 import { useMoment } from '../moment/useMoment';
+import { DateInput } from '../ui/DateInput';
 import type { EditorProps } from '../ui/ElementScreen';
+import { LineInput } from '../ui/LineInput';
 import { RemoveButton } from '../ui/RowButtons';
 import { DAY_SECONDS, stretch, toTime } from './bands';
 import { TimeInput } from './TimeInput';
@@ -18,26 +20,13 @@ export function SpecialDays({ value, change, error, disabled }: EditorProps<Hour
         <>
             {days.map((one, i) => (
                 <div key={one.date} className="special-day">
-                    <Input
-                        aria-label="Date"
-                        type="date"
-                        size="small"
-                        style={{ width: 140 }}
-                        defaultValue={one.date}
+                    <DateInput label="Date" value={one.date} disabled={disabled} onSave={(date) => set(i, { date })} />
+                    <LineInput
+                        label="Name of the special day"
+                        width={190}
+                        value={one.name}
                         disabled={disabled}
-                        onBlur={(event) =>
-                            event.target.value &&
-                            event.target.value !== one.date &&
-                            set(i, { date: event.target.value })
-                        }
-                    />
-                    <Input
-                        aria-label="Name of the special day"
-                        size="small"
-                        style={{ width: 190 }}
-                        defaultValue={one.name}
-                        disabled={disabled}
-                        onBlur={(event) => event.target.value !== one.name && set(i, { name: event.target.value })}
+                        onSave={(name) => set(i, { name })}
                     />
                     <span className="special-bands">
                         <BandFields

@@ -9,6 +9,7 @@ import { SiteField } from '../ui/ElementField';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { IcsImport } from '../ui/IcsImport';
+import { LineInput } from '../ui/LineInput';
 import { RemoveButton } from '../ui/RowButtons';
 import { Codes } from './Codes';
 import { Observances } from './Observances';
@@ -198,16 +199,12 @@ function States({ value, change, error, disabled }: EditorProps<Hours>) {
             <h2>States</h2>
             {value.states.map((one, i) => (
                 <div className="line-row" key={one.key}>
-                    <Input
-                        aria-label={`Name of the state ${one.name}`}
-                        size="small"
-                        style={{ width: 160 }}
-                        defaultValue={one.name}
+                    <LineInput
+                        label={`Name of the state ${one.name}`}
+                        width={160}
+                        value={one.name}
                         disabled={disabled}
-                        onBlur={(event) =>
-                            event.target.value !== one.name &&
-                            change({ ...value, states: value.states.with(i, { ...one, name: event.target.value }) })
-                        }
+                        onSave={(name) => change({ ...value, states: value.states.with(i, { ...one, name }) })}
                     />
                     <Checkbox
                         checked={one.open}

@@ -1,4 +1,4 @@
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import type { Mailbox } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { later } from '../people/rules';
@@ -8,6 +8,7 @@ import { PlayPrompt } from '../sound/PlayButton';
 import { ElementField } from '../ui/ElementField';
 import { ElementPicker } from '../ui/ElementPicker';
 import type { EditorProps } from '../ui/ElementScreen';
+import { LineInput } from '../ui/LineInput';
 import { RemoveButton } from '../ui/RowButtons';
 
 /** The usual greeting, those for other reasons, and one for a while. */
@@ -95,17 +96,15 @@ function Away({ value, change, error, disabled }: EditorProps<Mailbox>) {
             />
             <PlayPrompt id={away.greeting} />
             <span>until</span>
-            <Input
-                key={away.until}
-                aria-label="The greeting for a while ends"
+            <LineInput
+                label="The greeting for a while ends"
                 type="datetime-local"
-                style={{ width: 200 }}
-                defaultValue={away.until}
+                width={200}
+                size="middle"
+                value={away.until}
                 disabled={disabled}
-                onBlur={(event) => {
-                    const until = event.target.value.slice(0, 16);
-                    if (until && until !== away.until) change({ ...value, away: { ...away, until } });
-                }}
+                read={(typed) => typed.slice(0, 16) || null}
+                onSave={(until) => change({ ...value, away: { ...away, until } })}
             />
             <span className="quiet">{site && `at ${site}`}; then the usual ones return</span>
             {!disabled && (

@@ -1,10 +1,11 @@
-import { Input, Select } from 'antd';
+import { Select } from 'antd';
 import type { Mailbox } from '../api/types';
 import { TAKING_CALLS } from '../plan/kinds';
 import { KEY_CHOICES } from '../queues/keyChoices';
 import { Line } from '../queues/Line';
 import { ElementPicker } from '../ui/ElementPicker';
 import type { EditorProps } from '../ui/ElementScreen';
+import { LineInput } from '../ui/LineInput';
 
 const END = 'end the call';
 
@@ -49,15 +50,16 @@ export function MailboxKeys({ value, change, error, disabled }: EditorProps<Mail
                 />
             </Line>
             <Line error={error('/keys/listen')}>
-                <Input
-                    key={keys.listen}
-                    aria-label="Keys with which owners listen from outside"
-                    style={{ width: 90 }}
+                <LineInput
+                    label="Keys with which owners listen from outside"
+                    width={90}
+                    size="middle"
                     placeholder="none"
                     maxLength={4}
-                    defaultValue={keys.listen}
+                    value={keys.listen}
                     disabled={disabled}
-                    onBlur={(event) => event.target.value !== keys.listen && set({ listen: event.target.value.trim() })}
+                    read={(typed) => typed.trim()}
+                    onSave={(listen) => set({ listen })}
                 />
                 <span>asks owners who call from outside for the PIN, and plays their messages</span>
             </Line>

@@ -2,6 +2,7 @@ import { Button, Input, Popover, Select } from 'antd';
 import { useEffect, useMemo } from 'react';
 import { useEditions } from '../editions/useEditions';
 import { usePlan } from '../plan/usePlan';
+import { LineInput } from '../ui/LineInput';
 import { AssumptionsEditor } from './AssumptionsEditor';
 import { assumptionsInWords } from './assumptionsInWords';
 import { ClockInput } from './ClockInput';
@@ -37,14 +38,14 @@ export function MomentBar() {
             <span>A call to</span>
             <NumberCalled />
             <span>from</span>
-            <Input
-                aria-label="Caller"
+            <LineInput
+                label="Caller"
                 className="from"
+                size="middle"
                 placeholder="withheld"
-                defaultValue={moment.from}
-                key={moment.from}
-                onBlur={(event) => change({ from: event.target.value.trim() })}
-                onPressEnter={(event) => change({ from: event.currentTarget.value.trim() })}
+                value={moment.from}
+                read={(typed) => typed.trim()}
+                onSave={(from) => change({ from })}
             />
             <span>on {weekday(date)}</span>
             <Input

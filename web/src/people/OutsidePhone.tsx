@@ -1,7 +1,8 @@
-import { Checkbox, Input, Select } from 'antd';
+import { Checkbox, Select } from 'antd';
 import { LIMITS } from '../api/limits';
 import type { Phone } from '../api/types';
 import { ElementPicker } from '../ui/ElementPicker';
+import { LineInput } from '../ui/LineInput';
 import { NumberInput } from '../ui/NumberInput';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 
@@ -107,19 +108,15 @@ export function Reaching({
                 onChange={(shows) => onChange({ ...phone, shows })}
             />
             <span>then sends</span>
-            <Input
-                key={phone.digits}
-                aria-label={`Digits to send to ${phone.label}`}
-                size="small"
-                style={{ width: 120 }}
+            <LineInput
+                label={`Digits to send to ${phone.label}`}
+                width={120}
                 placeholder="no digits"
                 title="Once it is picked up: digits, * and #; a comma is a second’s pause"
-                defaultValue={phone.digits ?? ''}
+                value={phone.digits ?? ''}
                 disabled={disabled}
-                status={error('digits') ? 'error' : ''}
-                onBlur={(event) =>
-                    event.target.value !== (phone.digits ?? '') && onChange({ ...phone, digits: event.target.value })
-                }
+                isWrong={Boolean(error('digits'))}
+                onSave={(digits) => onChange({ ...phone, digits })}
             />
             <span className={error('digits') ? 'alarm' : 'quiet'} role={error('digits') ? 'alert' : undefined}>
                 {error('digits') ??

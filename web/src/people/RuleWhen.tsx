@@ -1,9 +1,10 @@
-import { Button, Input, Select } from 'antd';
+import { Button, Select } from 'antd';
 import type { AnsweringRule } from '../api/types';
 import { nextWindow, WindowFields } from '../hours/WindowFields';
 import { nowIn } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
+import { LineInput } from '../ui/LineInput';
 import { RemoveButton } from '../ui/RowButtons';
 import { later, type RuleProps } from './rules';
 import { STATUSES } from './useStatuses';
@@ -68,18 +69,14 @@ export function RuleWhen({ rule, person, disabled, onChange }: RuleProps) {
                     ]}
                     onChange={(via) => set({ via })}
                 />
-                <Input
-                    key={when.callers.join()}
-                    aria-label={`Callers of ${rule.name}`}
-                    size="small"
-                    style={{ width: 150 }}
+                <LineInput
+                    label={`Callers of ${rule.name}`}
+                    width={150}
                     placeholder="from everybody"
-                    defaultValue={when.callers.join(', ')}
+                    value={when.callers.join(', ')}
                     disabled={disabled}
-                    onBlur={(event) => {
-                        const callers = event.target.value.split(/[,;\s]+/).filter(Boolean);
-                        if (callers.join() !== when.callers.join()) set({ callers });
-                    }}
+                    read={(typed) => callersOf(typed).join(', ')}
+                    onSave={(typed) => set({ callers: callersOf(typed) })}
                 />
             </div>
             {when.windows.map((window, i) => (
@@ -121,18 +118,14 @@ function EndOfRule({ rule, zone, disabled, onChange }: Omit<RuleProps, 'person'>
     return (
         <span className="line-row tight">
             <span>holds until</span>
-            <Input
-                key={rule.until}
-                aria-label={`${rule.name} holds until`}
+            <LineInput
+                label={`${rule.name} holds until`}
                 type="datetime-local"
-                size="small"
-                style={{ width: 190 }}
-                defaultValue={rule.until}
+                width={190}
+                value={rule.until}
                 disabled={disabled}
-                onBlur={(event) => {
-                    const until = event.target.value.slice(0, 16) || null;
-                    if (until !== rule.until) onChange({ until });
-                }}
+                read={(typed) => typed.slice(0, 16)}
+                onSave={(until) => onChange({ until: until || null })}
             />
             {!disabled && (
                 <RemoveButton label={`Remove the end of ${rule.name}`} onClick={() => onChange({ until: null })} />
@@ -140,6 +133,8 @@ function EndOfRule({ rule, zone, disabled, onChange }: Omit<RuleProps, 'person'>
         </span>
     );
 }
+
+const callersOf = (typed: string) => typed.split(/[,;\s]+/).filter(Boolean);
 
 /** The coming midnight on the clock of the site. */
 function midnight(zone: string): string {

@@ -1,7 +1,8 @@
-import { App, Input, Select } from 'antd';
+import { App, Select } from 'antd';
 import { RefusedError } from '../api/client';
 import type { Person, Status } from '../api/types';
 import { Field } from '../ui/Field';
+import { LineInput } from '../ui/LineInput';
 import { STATUSES, useStatuses } from './useStatuses';
 
 /** The status of a person: set here, it holds for live calls at once, whatever is published. */
@@ -32,17 +33,12 @@ export function StatusNow({ person }: { person: Person }) {
                     {now && (
                         <>
                             until
-                            <Input
-                                key={now.until}
-                                aria-label="Status until"
+                            <LineInput
+                                label="Status until"
                                 type="datetime-local"
-                                size="small"
-                                style={{ width: 190 }}
-                                defaultValue={now.until?.slice(0, 16) ?? ''}
-                                onBlur={(event) =>
-                                    event.target.value !== (now.until?.slice(0, 16) ?? '') &&
-                                    change(now.status, event.target.value || null)
-                                }
+                                width={190}
+                                value={now.until?.slice(0, 16) ?? ''}
+                                onSave={(until) => change(now.status, until || null)}
                             />
                         </>
                     )}

@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
-import { Input, Select } from 'antd';
+import { Select } from 'antd';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
 import type { Queue, SignInState } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { useWrite } from '../plan/writes';
+import { LineInput } from '../ui/LineInput';
 import { useSignIns } from './useSignIns';
 
 const STATES: { value: SignInState; label: string }[] = [
@@ -91,16 +92,13 @@ function SignInCell({ queue, person }: { queue: Queue; person: { id: string; nam
                 onChange={(state) => change(state, '')}
             />
             {now?.state === 'paused' && (
-                <Input
-                    key={now.setAt}
-                    aria-label={`Why ${person.name} is in a pause in ${queue.name}`}
-                    size="small"
-                    style={{ width: 120 }}
+                <LineInput
+                    label={`Why ${person.name} is in a pause in ${queue.name}`}
+                    width={120}
                     placeholder="why"
                     maxLength={200}
-                    defaultValue={now.reason}
-                    onBlur={(event) => event.target.value !== now.reason && change('paused', event.target.value)}
-                    onPressEnter={(event) => event.currentTarget.blur()}
+                    value={now.reason}
+                    onSave={(reason) => change('paused', reason)}
                 />
             )}
         </span>

@@ -1,29 +1,6 @@
-import { Input } from 'antd';
+import { LineInput } from './LineInput';
 
 /** A date that is kept when the field is left; an unfinished one is not. */
-export function DateInput({
-    label,
-    value,
-    disabled,
-    onSave,
-}: {
-    label: string;
-    value: string;
-    disabled: boolean;
-    onSave: (date: string) => void;
-}) {
-    const commit = (date: string) => date && date !== value && onSave(date);
-    return (
-        <Input
-            key={value}
-            aria-label={label}
-            type="date"
-            size="small"
-            style={{ width: 140 }}
-            defaultValue={value}
-            disabled={disabled}
-            onBlur={(event) => commit(event.target.value)}
-            onPressEnter={(event) => commit(event.currentTarget.value)}
-        />
-    );
+export function DateInput(props: { label: string; value: string; disabled: boolean; onSave: (date: string) => void }) {
+    return <LineInput {...props} type="date" width={140} read={(typed) => typed || null} />;
 }

@@ -1,7 +1,7 @@
-import { Input } from 'antd';
 import { usualSite } from '../../plan/kinds';
 import { usePlan } from '../../plan/usePlan';
 import { ElementPicker } from '../../ui/ElementPicker';
+import { LineInput } from '../../ui/LineInput';
 import { PhoneNumberField } from '../../ui/PhoneNumberField';
 import type { StepModule, StepOf } from './module';
 import { Name } from './parts';
@@ -54,17 +54,15 @@ export const forward: StepModule<StepOf<'forward'>> = {
                     onChange={(shows) => onChange({ ...step, shows })}
                 />
                 then sending{' '}
-                <Input
-                    aria-label="Digits sent when it is answered"
+                <LineInput
+                    label="Digits sent when it is answered"
                     placeholder="no digits"
                     maxLength={30}
-                    style={{ width: 120 }}
-                    defaultValue={step.digits}
-                    onBlur={(event) =>
-                        event.target.value !== step.digits &&
-                        onChange({ ...step, digits: event.target.value.replaceAll(/[^0-9*#,]/g, '') })
-                    }
-                    onPressEnter={(event) => event.currentTarget.blur()}
+                    width={120}
+                    size="middle"
+                    value={step.digits}
+                    read={(typed) => typed.replaceAll(/[^0-9*#,]/g, '')}
+                    onSave={(digits) => onChange({ ...step, digits })}
                 />
             </>
         );

@@ -1,5 +1,6 @@
-import { Input, Select } from 'antd';
+import { Select } from 'antd';
 import { missingLanguages } from '../../ui/LanguageSelect';
+import { LineInput } from '../../ui/LineInput';
 import { NO_EXITS, type StepModule, type StepOf } from './module';
 
 type Urgency = StepOf<'tag'>['urgency'];
@@ -89,14 +90,14 @@ function Words({
     onSave: (value: string) => void;
 }) {
     return (
-        <Input
-            aria-label={label}
+        <LineInput
+            label={label}
             placeholder={placeholder}
             maxLength={most}
-            style={{ width: 180 }}
-            defaultValue={value}
-            onBlur={(event) => event.target.value !== value && onSave(event.target.value)}
-            onPressEnter={(event) => event.currentTarget.blur()}
+            width={180}
+            size="middle"
+            value={value}
+            onSave={onSave}
         />
     );
 }
