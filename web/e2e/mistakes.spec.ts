@@ -12,6 +12,22 @@ test('deleting what is in use lists the places and deletes nothing', async ({ pa
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Dana Whitlock');
 });
 
+test('a screen that is opened at once has what was stated a moment before, also on a slow machine', async ({
+    page,
+    context,
+}) => {
+    await page.goto(address('/queues/que_groups', { to: '+441632960130' }));
+    await page.getByRole('button', { name: 'State how Priya Raman stands in the trial call' }).click();
+    const isSignedIn = page.getByRole('checkbox', { name: 'signed in', exact: true });
+    const slow = await context.newCDPSession(page);
+    await slow.send('Emulation.setCPUThrottlingRate', { rate: 6 });
+    await isSignedIn.press('Space');
+    await page.getByRole('link', { name: 'This call' }).click();
+    await expect(page.getByRole('heading', { name: 'What happens to this call' })).toBeVisible();
+    await slow.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+    await expect(page).toHaveURL(/agents=que_groups%2Fper_priya%7Eout/);
+});
+
 test('two windows on one person: the later change is not lost, and does not overwrite unasked', async ({
     page,
     context,

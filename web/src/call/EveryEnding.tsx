@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import { Link, useLocation } from 'react-router';
+import { Link } from 'react-router';
 import type { Acts, Endings } from '../api/types';
 import { assumptionsInWords } from '../moment/assumptionsInWords';
 import { fromActs, useMoment } from '../moment/useMoment';
@@ -72,7 +72,7 @@ export function EveryEnding() {
 /** Why there may be other endings, and at which steps. */
 function NotTried({ all }: { all: Endings['notTried'] }) {
     const plan = usePlan();
-    const { search } = useLocation();
+    const { search } = useMoment();
     if (all.length === 0) return <p className="about">There are no others, and none comes sooner or later.</p>;
     return (
         <div className="about">

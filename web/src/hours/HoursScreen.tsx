@@ -1,6 +1,7 @@
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import type { Hours, HoursState } from '../api/types';
 import { useHoursStates } from '../moment/useAnswer';
+import { useMoment } from '../moment/useMoment';
 import { ForceButton } from '../overrides/ForceDialog';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { dateWords, momentWords } from '../ui/when';
@@ -27,15 +28,15 @@ const VIEWS = [
 ] as const;
 
 function HoursEditor(props: EditorProps<Hours> & { now: HoursState | undefined }) {
-    const [params] = useSearchParams();
-    const view = params.get('view') ?? 'timetable';
+    const { search } = useMoment();
+    const view = new URLSearchParams(search).get('view') ?? 'timetable';
     const { value, now } = props;
     return (
         <>
             {now && <NowLine hours={value} now={now} />}
             <nav className="views" aria-label="Views of these hours">
                 {VIEWS.map((one) => {
-                    const next = new URLSearchParams(params);
+                    const next = new URLSearchParams(search);
                     next.set('view', one.view);
                     return (
                         <Link

@@ -1,4 +1,12 @@
-import { createContext, createElement, type ReactNode, useCallback, useContext, useMemo } from 'react';
+import {
+    createContext,
+    createElement,
+    type ReactNode,
+    useCallback,
+    useContext,
+    useMemo,
+    useSyncExternalStore,
+} from 'react';
 import { useSearchParams } from 'react-router';
 import type { Acts, PhoneAssumption, Status, TrialCall } from '../api/types';
 
@@ -112,20 +120,27 @@ export function MomentProvider({ children }: { children: ReactNode }) {
 
 export const useMoment = () => useContext(MomentContext);
 
+const readers = new Set<() => void>();
+const onChange = (reader: () => void) => {
+    readers.add(reader);
+    return () => readers.delete(reader);
+};
+const current = () => new URLSearchParams(window.location.search);
+
+/** Of the address itself: the router draws what follows from a change a moment later, and a link that is followed meanwhile must have it. */
 function useAddress(): Bar {
-    const [params, setParams] = useSearchParams();
-    const text = params.toString();
-    // biome-ignore lint/correctness/useExhaustiveDependencies: the text stands for the parameters
-    const moment = useMemo<Moment>(() => readMoment(params), [text]);
+    const [, setParams] = useSearchParams();
+    const text = useSyncExternalStore(onChange, () => current().toString());
+    const moment = useMemo<Moment>(() => readMoment(new URLSearchParams(text)), [text]);
 
     const change = useCallback(
         (part: Partial<Moment> | ((now: Moment) => Partial<Moment>)) => {
-            // The address itself, not what was last rendered: two changes in a row must not undo one another.
-            const current = new URLSearchParams(window.location.search);
-            const now = readMoment(current);
+            // Two changes in a row must not undo one another.
+            const now = readMoment(current());
             const next = writeMoment({ ...now, ...(typeof part === 'function' ? part(now) : part) });
-            for (const [name, value] of current) if (!NAMES.has(name)) next.set(name, value);
+            for (const [name, value] of current()) if (!NAMES.has(name)) next.set(name, value);
             setParams(next, { replace: true });
+            for (const read of readers) read();
         },
         [setParams],
     );

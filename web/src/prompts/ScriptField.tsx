@@ -14,7 +14,7 @@ const BLANKS = [
     { key: '{name}', label: 'the name of whoever is called' },
 ];
 
-/** A script, saved when the field is left; blanks are put in where the cursor is. */
+/** A script, saved when the field is left; blanks are put in where the cursor is, also behind a space that is not saved. */
 export function ScriptField(props: {
     label: string;
     value: string;
@@ -45,7 +45,7 @@ export function ScriptField(props: {
                         value={text}
                         disabled={disabled}
                         onChange={(event) => setText(event.target.value)}
-                        onBlur={() => save(text)}
+                        onBlur={() => save(text.trim())}
                     />
                 )}
             </Field>
