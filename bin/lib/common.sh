@@ -9,6 +9,7 @@ PG_BIN=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1)
 say() { printf '%s\n' "· $*"; }
 fail() { printf '%s\n' "✗ $*" >&2; exit 1; }
 is_root() { [ "$(id -u)" = 0 ]; }
+case ${MEANDROS_PATIENCE:=1} in *[!0-9.]* | *.*.* | .*) fail "MEANDROS_PATIENCE is a number of times, such as 3; it is '$MEANDROS_PATIENCE'." ;; esac
 
 # as USER COMMAND…: as that user when we are root, else as ourselves.
 as() {
@@ -335,7 +336,7 @@ start_server() {
   local user_line= pool= nice= fpm_flag= php_changed= web_changed=
   # Only a master process of root may give priorities.
   if is_root; then nice="process.priority = $NICE"; user_line="user $user;"; pool="user = $user\\ngroup = $user\\nlisten.owner = $user\\n"; fi
-  pool="${pool}env[DATABASE_URL] = \"${DATABASE_URL//&/\\&}\"\\nenv[APP_SECRET] = \"$APP_SECRET\"\\nenv[APP_ENV] = prod\\nenv[APP_DEBUG] = 0\\nenv[MEANDROS_BUILD] = $MEANDROS_BUILD\\nenv[MEANDROS_PATIENCE] = ${MEANDROS_PATIENCE:-1}"
+  pool="${pool}env[DATABASE_URL] = \"${DATABASE_URL//&/\\&}\"\\nenv[APP_SECRET] = \"$APP_SECRET\"\\nenv[APP_ENV] = prod\\nenv[APP_DEBUG] = 0\\nenv[MEANDROS_BUILD] = $MEANDROS_BUILD\\nenv[MEANDROS_PATIENCE] = $MEANDROS_PATIENCE"
   [ "$user" = root ] && fpm_flag=-R
   fill() { sed -e "s|@ROOT@|$ROOT|g; s|@RUN@|$RUN|g; s|@SOCKET@|$socket|g; s|@HTTP_PORT@|$HTTP_PORT|g; s|@POOL@|$pool|; s|@NICE@|$nice|; s|@USER@|$user|g; s|@BUILD@|$MEANDROS_BUILD|g" "$ROOT/bin/lib/$1"; }
   problems | written "$RUN/problems.conf" && web_changed=1

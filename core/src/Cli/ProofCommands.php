@@ -75,6 +75,11 @@ final class ProofCommands
     /** What another plan changes for the calls to each number, whoever calls, whatever they press and whatever phones do. */
     public static function impact(Options $options): string
     {
+        if ($options->has('from')) {
+            throw new \InvalidArgumentException(
+                '--from: leave it out; calls from everybody who is told apart are looked at.',
+            );
+        }
         $before = Given::plan($options);
         $after = Given::plan($options, 1);
         [$call, $zone] = Given::call($options, $after, self::firstNumber($after));

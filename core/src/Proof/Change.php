@@ -15,8 +15,8 @@ final readonly class Change
 
     /**
      * @param non-empty-list<array{int, int}> $intervals first instants, and first instants after them
-     * @param int                             $moved     seconds by which calls come to what they came to before as well, as its time begins or ends so much later;
-     *                                                   below nothing where it is sooner; 0 for something else
+     * @param int                             $moved     seconds by which an edge of hours comes later for calls; below nothing where it
+     *                                                   comes sooner, 0 where it is something else that changes
      */
     public function __construct(
         public Course $before,

@@ -91,6 +91,9 @@ final class CommandTest extends TestCase
         self::assertStringContainsString('Mon–Fri 16:00–17:30: before: rings ', $out);
         self::assertStringContainsString('"when": "Mon–Fri 16:00–17:30"', $json);
         self::assertStringContainsString('"severity": "nobody any more"', $json);
+        [$code, , $err] = self::meandros('impact', self::DEMO, self::DEMO, '--from', '+441632960777', ...$at);
+        self::assertSame(2, $code);
+        self::assertStringContainsString('--from: leave it out', $err);
         [$code, , $err] = self::meandros('coverage', self::DEMO, '--days', '0', ...$at);
         self::assertSame([2, "meandros: --days: a whole number from 1 to 1100.\n"], [$code, $err]);
     }
