@@ -7,8 +7,9 @@ const SOURCE = `${readFileSync(createRequire(import.meta.url).resolve('axe-core/
 axe.configure({ allowedOrigins: ['<unsafe_all_origins>'] });`;
 
 /**
- * Nothing on the page, or within a part of it, is against the rules of axe. It runs in the page, frames included: gathering what is
- * right as well, and putting it together in a page of its own, takes five times as long.
+ * Nothing on the page, or within a part of it, is against the rules of axe. What stands around a part is looked at once, with each
+ * screen, in screens.spec.ts. It runs in the page, frames included: gathering what is right as well, and putting it together in a
+ * page of its own, takes five times as long.
  */
 export async function axeClean(page: Page, within?: string, options: RunOptions = {}) {
     for (const frame of page.frames()) await frame.evaluate(SOURCE);

@@ -28,7 +28,7 @@ test('a year of a number: totals, the picture by mouse and keyboard, and what ca
     await expect(sentence(page)).toContainText(/Rings/);
     await page.getByRole('button', { name: 'Year 2028' }).click();
     await expect(page.getByText(/of 366 days nobody can be reached/)).toBeVisible();
-    await axeClean(page);
+    await axeClean(page, 'main');
 });
 
 test('all numbers over the year, the least first', async ({ page }) => {
@@ -40,7 +40,7 @@ test('all numbers over the year, the least first', async ({ page }) => {
     await expect(table.getByRole('row', { name: /Berth telephones/ })).toContainText('48 h');
     await table.getByRole('button', { name: 'Show Gare maritime above' }).click();
     await expect(page.getByRole('heading', { name: 'Who takes the calls to Gare maritime' })).toBeVisible();
-    await axeClean(page);
+    await axeClean(page, 'main');
 });
 
 test('what an edit does to callers is said while editing, and before publishing', async ({ page }) => {
@@ -56,7 +56,7 @@ test('what an edit does to callers is said while editing, and before publishing'
     const berths = impact.getByRole('listitem').filter({ hasText: 'Berth telephones' }).first();
     await expect(berths).toContainText('nobody is reached any more');
     await expect(berths).toContainText(/Mon–Fri 16:00–17:30: before: rings .*; now: a message with Reception mailbox/);
-    await axeClean(page);
+    await axeClean(page, 'main');
     await berths.getByRole('button', { name: /^Try / }).first().click();
     // Its first moment: where it is so right now, that is now.
     await expect(page).toHaveURL(/T(16|17)%3A[0-5]\d%3A/);
@@ -81,7 +81,7 @@ test('what only those notice who find a phone busy is looked at on demand', asyn
     await impact.getByRole('button', { name: 'Look at all numbers whatever phones do' }).press('Enter');
     await expect(berths.first()).toContainText('where every phone is busy', { timeout: 60_000 });
     await expect(impact).toContainText('it was looked at in each case');
-    await axeClean(page);
+    await axeClean(page, 'main');
     await berths.first().getByRole('button', { name: /^Try / }).first().press('Enter');
     await expect(page).toHaveURL(/busy/);
 });
@@ -98,7 +98,7 @@ test('when somebody is rung, and the year to take away', async ({ page }) => {
     await expect(rung.getByRole('listitem').filter({ hasText: 'Berth telephones' })).toContainText(
         'Mon–Fri 08:30–17:30',
     );
-    await axeClean(page);
+    await axeClean(page, 'main');
     await page.getByRole('button', { name: 'Take away …' }).click();
     const download = page.waitForEvent('download');
     await page.getByRole('link', { name: 'a table of every interval (CSV)' }).click();
@@ -119,7 +119,7 @@ test('what going back to an edition changes is shown before it is done', async (
     await expect(impact.getByRole('listitem').filter({ hasText: 'Berth telephones' }).first()).toContainText(
         'somebody is reached now',
     );
-    await axeClean(page);
+    await axeClean(page, 'main');
     // Other tests compare with the first edition.
     await startOver(request);
     await publish(request);
@@ -160,7 +160,7 @@ test('every ending of a call, each tried with one click', async ({ page }) => {
     const steps = page.getByRole('treegrid').getByRole('row');
     await expect(steps.filter({ hasText: 'Ring Bookings desk' })).toContainText('From here: Dana Whitlock answers');
     await expect(steps.filter({ hasText: 'Say Reception closed' })).toContainText('No call to this number comes here');
-    await axeClean(page);
+    await axeClean(page, 'main');
 });
 
 test('a place that is kept ends as late as it is kept; where there may be more, the step says why', async ({
@@ -191,5 +191,5 @@ test('a place that is kept ends as late as it is kept; where there may be more, 
     await endings.getByRole('link', { name: 'Round and round' }).first().click();
     await page.getByRole('button', { name: 'What can happen from each step' }).click();
     await expect(page.getByRole('row').filter({ hasText: 'Ring' }).first()).toContainText('perhaps more');
-    await axeClean(page);
+    await axeClean(page, 'main');
 });

@@ -12,7 +12,7 @@ test('a promise that is broken, tried at its first moment and mended', async ({ 
     await list.getByRole('link').first().press('Enter');
     const found = page.getByRole('region', { name: 'What became of it' });
     await expect(found.getByRole('heading')).toHaveText('Broken');
-    await axeClean(page);
+    await axeClean(page, 'main');
     await found
         .getByRole('button', { name: /Try the first call to Réservations/ })
         .first()
@@ -74,7 +74,7 @@ test('a promise that is kept only while phones ring is found when it is held wha
     await expect(found.getByRole('heading')).toHaveText('Broken');
     await expect(found).toContainText('where every phone is busy');
     await expect(found).toContainText('it was looked at in each case');
-    await axeClean(page);
+    await axeClean(page, 'main');
     await found.getByRole('button', { name: 'Try the first call to Berth telephones' }).press('Enter');
     await expect(page).toHaveURL(/busy/);
     await expect(sentence(page)).toContainText('ends');
@@ -200,5 +200,5 @@ test('the plan in brief, beside what is live', async ({ page }) => {
         'href',
         /brief\.md\?before=live/,
     );
-    await axeClean(page);
+    await axeClean(page, 'main');
 });

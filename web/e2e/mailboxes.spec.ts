@@ -58,7 +58,7 @@ test('a PIN is set at once, weak ones are refused, and none is shown', async ({ 
     await page.reload();
     await expect(page.getByText('A PIN protects it.')).toBeVisible();
     expect(await page.content()).not.toContain('7316');
-    await axeClean(page);
+    await axeClean(page, 'main');
     await page.getByRole('button', { name: 'Take it away' }).click();
     await expect(page.getByText('No PIN protects it.')).toBeVisible();
 });

@@ -49,7 +49,8 @@ for (const screen of SCREENS) {
             const rules = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
             const runOnly: RunOnly =
                 mode === 'light' ? { type: 'tag', values: rules } : { type: 'rule', values: ['color-contrast'] };
-            await axeClean(page, undefined, { runOnly });
+            // Paper in a frame is white in either.
+            await axeClean(page, undefined, { runOnly, iframes: mode === 'light' });
             expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
             if (mode === 'light') await page.getByRole('button', { name: 'Dark', exact: true }).click();
         }
