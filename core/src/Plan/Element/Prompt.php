@@ -73,13 +73,23 @@ final readonly class Prompt implements Element
     /** The language that callers hear: the one asked for where there is a script or a take in it, else English, else the first by code that has one. */
     public function languageFor(string $wanted): string
     {
-        foreach ([$wanted, Language::DEFAULT, ...$this->languages()] as $language) {
-            if ('' !== ($this->scripts[$language] ?? '') || isset($this->sounds->inUse[$language])) {
+        foreach ([$wanted, Language::DEFAULT] as $language) {
+            if ($this->isHeardIn($language)) {
+                return $language;
+            }
+        }
+        foreach ($this->languages() as $language) {
+            if ($this->isHeardIn($language)) {
                 return $language;
             }
         }
 
         return $wanted;
+    }
+
+    private function isHeardIn(string $language): bool
+    {
+        return '' !== ($this->scripts[$language] ?? '') || isset($this->sounds->inUse[$language]);
     }
 
     /** @return list<string> those in which something is written or recorded, by code */

@@ -108,6 +108,12 @@ final readonly class Acts
 
     public function then(self $later): self
     {
+        if ($later->isNothing()) {
+            return $this;
+        }
+        if ($this->isNothing()) {
+            return $later;
+        }
         $phones = $this->phones;
         foreach ($later->phones as $second => $some) {
             $phones[$second] = $some + ($phones[$second] ?? []);
@@ -121,6 +127,16 @@ final readonly class Acts
             $later->settled + $this->settled,
             $later->hangsUp ?? $this->hangsUp,
         );
+    }
+
+    private function isNothing(): bool
+    {
+        return [] === $this->phones &&
+            [] === $this->settled &&
+            [] === $this->keys &&
+            [] === $this->meanwhile &&
+            null === $this->hangsUp &&
+            $this->stated->isNothing();
     }
 
     /** The same on a way that begins so many seconds earlier. */
@@ -265,18 +281,21 @@ final readonly class Acts
     /** Equal for two by which calls fare alike. */
     public function key(): string
     {
-        $pressed = static fn(KeyPress $one): string => $one->keys . '@' . $one->after;
-        $phones = '';
+        $key = '';
+        foreach ($this->keys as $one) {
+            $key .= $one->keys . '@' . $one->after . ' ';
+        }
+        $key .= "\n";
+        foreach ($this->meanwhile as $one) {
+            $key .= $one->keys . '@' . $one->after . ' ';
+        }
         foreach ($this->phones as $second => $some) {
             foreach ($some as $phone => $one) {
-                $phones .= \sprintf("\n%d %s %s %s", $second, $phone, $one->does->value, $one->afterSeconds);
+                $key .= "\n" . $second . ' ' . $phone . ' ' . $one->does->value . ' ' . $one->afterSeconds;
             }
         }
 
-        return implode(' ', array_map($pressed, $this->keys)) .
-            "\n" .
-            implode(' ', array_map($pressed, $this->meanwhile)) .
-            $phones .
+        return $key .
             (null === $this->hangsUp ? '' : "\nhangs up " . $this->hangsUp) .
             ($this->stated->isNothing() ? '' : serialize($this->stated));
     }

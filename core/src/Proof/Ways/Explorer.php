@@ -211,14 +211,16 @@ final class Explorer
         if ($this->isSpent()) {
             throw new TooMuchWork(null);
         }
-        $run = $this->known[$stand->place][$acts->key()] ?? $this->walk($stand, $acts);
+        $isAlone = $this->alike[$stand->place] < 2 && !isset($this->known[$stand->place]);
+        $key = $isAlone ? '' : $acts->key();
+        $run = $this->known[$stand->place][$key] ?? $this->walk($stand, $acts);
         $stand->looks($run->walk->isSame());
         if (
             $this->alike[$stand->place] > 1 &&
             (null !== $run->ending || $run->seconds > 0) &&
             !$this->looksAtOnce($run, $stand)
         ) {
-            $this->known[$stand->place][$acts->key()] = $run;
+            $this->known[$stand->place][$key] = $run;
         }
 
         return $run;
