@@ -19,8 +19,6 @@ final readonly class DirectoryStep implements Step, DialsPeople
     public const NOBODY = 'nobody';
     public const NOTHING = 'nothing';
     public const HELP = '0';
-    /** Somebody was found, and did not take the call. */
-    public const DIALLED = 'dialled';
 
     /** @param MenuDialling $dial who may be reached, and when */
     public function __construct(

@@ -18,8 +18,6 @@ final readonly class MenuStep implements Step, DialsPeople
 
     public const NOTHING = 'nothing';
     public const WRONG = 'wrong';
-    /** An extension was dialled, and nobody took the call. */
-    public const DIALLED = 'dialled';
 
     public function __construct(
         private string $id,

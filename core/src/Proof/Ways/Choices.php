@@ -235,7 +235,6 @@ final class Choices
     /** @return array{string, bool} equal for runs that came alike to the same question, be it at other seconds; and whether that matters */
     private function shape(Run $run, Asking $asking): array
     {
-        $asked = null;
         $came = [];
         $isInside = false;
         $journey = $this->stand->way->next()[0] ?? null;
@@ -245,13 +244,9 @@ final class Choices
                 break;
             }
             $isInside = $isInside || $event->journey !== $journey;
-            if (true === $this->questions->of($event->happening)?->takesKey()) {
-                // Of tries at a menu only the last one counts.
-                $asked = $event->happening->kind();
-                continue;
-            }
-            if (null === $this->questions->of($event->happening)) {
-                // How they came there is no matter.
+            $question = $this->questions->of($event->happening);
+            if (null === $question || $question->takesKey()) {
+                // How they came there is no matter, nor what was pressed before: a try of a menu tells by itself what is heard in it.
                 continue;
             }
             $what = $event->happening->what();
@@ -264,7 +259,6 @@ final class Choices
 
         $shape = serialize([
             $this->questions->of($asking->what)?->about($asking),
-            true === $this->questions->of($asking->what)?->takesKey() ? $asked : null,
             array_keys($came),
             $this->toCome($run, $asking),
             // Whether callers take the call back is settled before it is tried.

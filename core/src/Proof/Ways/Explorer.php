@@ -106,7 +106,7 @@ final class Explorer
 
             return [];
         }
-        $after = $this->remaining->after($stand->way);
+        $after = $this->remaining->afterRinging($stand->way);
         $choices = new Choices(
             fn(Acts $acts): Run => $this->run($stand, $acts),
             $stand,

@@ -49,8 +49,8 @@ final class Remaining
         return null === $kept ? [] : $this->behindAll([$kept->queue]);
     }
 
-    /** @return array<string, true> what calls may still come to once the step that comes next has been taken */
-    public function after(Itinerary $way): array
+    /** @return array<string, true> what calls may still come to once phones rang at the step that comes next, and none took the call */
+    public function afterRinging(Itinerary $way): array
     {
         $frames = $way->frames;
         $last = array_pop($frames);
@@ -64,6 +64,9 @@ final class Remaining
             Kind::Journey === $this->plan->kindOf((string) $id) && ($mentioned += $this->behindAll([(string) $id]));
         }
         foreach ($step->exits()->items as $exit) {
+            if ($step instanceof DialsPeople && DialsPeople::DIALLED !== $exit->on) {
+                continue;
+            }
             $mentioned += $this->behind(new Frame('', $last->journey, $exit->steps));
         }
         foreach ([...$frames, $last->movedTo($last->at + 1)] as $frame) {

@@ -96,8 +96,15 @@ final readonly class FreeAgent
             $until = max(array_map(static fn(Rung $one): int => $one->times->until, array_values($this->phones)));
             $takes[] = $this->take($settled, $until, $this->soonest());
         }
+        $like = [];
         foreach ($this->phones as $phone => $rung) {
             $first = isset($this->kept[$phone]) ? 1 : $this->at->since;
+            $ringing = [$first, $rung->times->from, $rung->times->rings, $rung->times->until];
+            // By which of their phones in the company they take it is all the same, where those ring alike.
+            if (null === $rung->phone->outside && \in_array($ringing, $like, true)) {
+                continue;
+            }
+            null === $rung->phone->outside && ($like[] = $ringing);
             foreach (null === $rung->phone->outside?->mailbox ? self::ANSWERS : self::WITH_MAILBOX as $does) {
                 $acts = Acts::ringing([$phone => new PhoneAssumption($phone, $does)], $first);
                 $take = $this->take($settled->then($acts), (int) $rung->times->rings, $first);

@@ -49,9 +49,17 @@ final class NameChosen implements Question
         \assert($at->what instanceof NamesRead);
         $last = $at->what->seconds + $at->what->step->asks->waitSeconds - 1;
         $answers = [Acts::pressing(Acts::nothingPressed())];
+        // The same names may be read out after every try: one is chosen soonest after the first, and latest after the last.
+        $try = self::spelled($at)->try ?? 1;
+        $isLast = $at->what->step->asks->tries === $try;
         foreach ([self::NOBODY, DirectoryStep::HELP, ...range(1, \count($at->what->people))] as $key) {
-            $answers[] = Acts::pressing(new KeyPress((string) $key, 0));
-            $answers[] = Acts::pressing(new KeyPress((string) $key, $last));
+            $isNobody = self::NOBODY === $key;
+            if (1 === $try || $isNobody) {
+                $answers[] = Acts::pressing(new KeyPress((string) $key, 0));
+            }
+            if ($isLast || $isNobody) {
+                $answers[] = Acts::pressing(new KeyPress((string) $key, $last));
+            }
         }
 
         return $answers;

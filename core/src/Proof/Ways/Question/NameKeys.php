@@ -44,9 +44,17 @@ final class NameKeys implements Question
         $step = $at->what->step;
         $last = $at->what->heard->seconds + $step->asks->waitSeconds - 1;
         $answers = [Acts::pressing(Acts::nothingPressed())];
-        foreach ([[DirectoryStep::HELP, DirectoryStep::HELP], ...self::spelled($at, $step)] as [$soon, $late]) {
-            $answers[] = Acts::pressing(new KeyPress($soon, 0));
-            $answers[] = Acts::pressing(new KeyPress($late, $last));
+        // What leads on does so at every try: it is spelled soonest at the first, and latest at the last.
+        $isFirst = 1 === $at->what->try;
+        $isLast = $step->asks->tries === $at->what->try;
+        $help = [DirectoryStep::HELP, DirectoryStep::HELP, true];
+        foreach ([$help, ...self::spelled($at, $step)] as [$soon, $late, $leads]) {
+            if ($isFirst || !$leads) {
+                $answers[] = Acts::pressing(new KeyPress($soon, 0));
+            }
+            if ($isLast || !$leads) {
+                $answers[] = Acts::pressing(new KeyPress($late, $last));
+            }
         }
 
         return $answers;
@@ -64,7 +72,7 @@ final class NameKeys implements Question
         return Reachable::areAll($at->plan(), $at->what->step->dial) ? null : Untried::ManyPeople;
     }
 
-    /** @return list<array{string, string}> for all that they can stand for: keys that take the fewest seconds, and the most */
+    /** @return list<array{string, string, bool}> for all that they can stand for: keys that take the fewest seconds, and the most; and whether that is one person */
     private static function spelled(Asking $at, DirectoryStep $step): array
     {
         $directory = new Directory($at->plan(), $step->spelling, $step->dial);
@@ -79,10 +87,11 @@ final class NameKeys implements Question
                 null === $known || $seconds < $known[0] ? $keys : $known[1],
                 null === $known || $seconds > $known[2] ? $seconds : $known[2],
                 null === $known || $seconds > $known[2] ? $keys : $known[3],
+                1 === \count($search->people),
             ];
         }
 
-        return array_values(array_map(static fn(array $one): array => [$one[1], $one[3]], $found));
+        return array_values(array_map(static fn(array $one): array => [$one[1], $one[3], $one[4]], $found));
     }
 
     /** @return list<string> every beginning of what spells somebody, as it is and with each key more; with # and without */

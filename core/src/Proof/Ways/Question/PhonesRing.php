@@ -103,11 +103,13 @@ final class PhonesRing implements Question
     public function whatTheyDo(Asking $at): array
     {
         $open = $this->open($at);
-        $windows = [];
+        $windows = $like = [];
         $answers = [self::ringOn($at, $open)];
-        foreach (array_keys($open) as $phone) {
+        foreach ($open as $phone => $rung) {
             $windows[$phone] = self::window($at, $at->run, $phone);
-            array_push($answers, ...self::answered($at, $phone, $at->run, $answers[0]));
+            $isLike = \in_array([self::whose($rung), $windows[$phone]], $like, true);
+            $like[] = [self::whose($rung), $windows[$phone]];
+            $isLike || array_push($answers, ...self::answered($at, $phone, $at->run, $answers[0]));
         }
         $with = self::others($at, $open) ?? self::FIRST;
         $open = self::whoMatters($at, $open);
@@ -118,7 +120,9 @@ final class PhonesRing implements Question
                     : $open;
             $alike = self::LATEST === $all[1] ? self::asLateAsTheyCan($at, $may) : self::alike($may, ...$all);
             $answers[] = Acts::ringing($alike, $at->since)->then(self::ringOn($at, array_diff_key($open, $alike)));
-            foreach (\count($open) > 1 && $all === $with ? array_keys($open) : [] as $phone) {
+            $isAlone =
+                \count($open) > 1 && $all === $with && !self::areApart($at, $windows, $answers[\count($answers) - 1]);
+            foreach ($isAlone ? array_keys($open) : [] as $phone) {
                 $others = array_diff_key($alike, [$phone => true]);
                 $rings = Acts::ringing($others, $at->since)->then(self::ringOn($at, array_diff_key($open, $others)));
                 $answers[] = $rings;
@@ -133,6 +137,36 @@ final class PhonesRing implements Question
         $kept = Acts::settling($this->kept($at));
 
         return array_map(static fn(Acts $one): Acts => $kept->then($one), $answers);
+    }
+
+    /** It is all the same by which of their phones in the company somebody answers, where they ring alike. */
+    private static function whose(Rung $rung): string
+    {
+        return null === $rung->phone->outside ? explode('/', $rung->phone->id)[0] : $rung->phone->id;
+    }
+
+    /**
+     * Whether it makes no difference to any of the phones what the others do: all ring from the first second to the last one, and
+     * none takes their place where all of them are busy.
+     *
+     * @param array<string, array{int, int}|null> $windows
+     */
+    private static function areApart(Asking $at, array $windows, Acts $busy): bool
+    {
+        \assert($at->what instanceof Ringing);
+        $began = $at->stand()->walk->second() + $at->since;
+        foreach ($windows as $window) {
+            if ($window !== [$began, $at->what->limitSeconds]) {
+                return false;
+            }
+        }
+        foreach ($at->try($busy)->walk->rung() as $rung) {
+            if (!isset($windows[$rung->phone->id]) && null !== $rung->times->rings && $rung->times->from >= $began) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** Of phones that ring one after the other, the first of those of which it is open what they do. */
