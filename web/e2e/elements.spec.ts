@@ -120,6 +120,9 @@ test('a mailbox tells people by e-mail, and refuses what is no address', async (
 
 test('hours get a state of their own, a band past midnight, and the zone of another site', async ({ page }) => {
     await add(page, '/hours', 'Name of new hours', 'Bar hours');
+    await page.getByRole('button', { name: 'Add state' }).click();
+    await expect(page.getByLabel('Name of a new state')).toBeFocused();
+    await expect(page.getByText('A name comes first.')).toBeVisible();
     await page.getByLabel('Name of a new state').fill('Last orders');
     await page.getByLabel('Name of a new state').press('Enter');
     await expect(page.getByRole('radio', { name: 'Last orders' })).toBeVisible();

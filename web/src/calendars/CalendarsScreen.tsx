@@ -1,13 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { App, Button, Input, Select } from 'antd';
+import { App, Button, Select } from 'antd';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { api, ask } from '../api/client';
 import type { Calendar, Holiday } from '../api/types';
-import { useMoment } from '../moment/useMoment';
+import { useGo, useMoment } from '../moment/useMoment';
 import { useEdit } from '../plan/useEdit';
 import { patchDraft, usePlan } from '../plan/usePlan';
 import { useWrite } from '../plan/writes';
+import { AddByName } from '../ui/AddByName';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { RemoveButton } from '../ui/RowButtons';
 import { TextField } from '../ui/TextField';
@@ -36,17 +36,16 @@ function CalendarAdder() {
     const queries = useQueryClient();
     const { create } = useEdit();
     const told = useWrite();
-    const { search } = useMoment();
     const { message } = App.useApp();
-    const go = useNavigate();
-    const [name, setName] = useState('');
+    const go = useGo();
     const ready = useQuery({
         queryKey: ['ready-made'],
         queryFn: () => ask(api.GET('/api/ready-made-calendars')),
         staleTime: Number.POSITIVE_INFINITY,
     });
     const open = (id: string | null) => {
-        if (id) go({ pathname: `/holidays/${id}`, search });
+        if (id) go(`/holidays/${id}`);
+        return id !== null;
     };
     return (
         <div className="adder stack">
@@ -73,21 +72,12 @@ function CalendarAdder() {
                 }}
             />
             <div className="adder">
-                <Input
-                    size="small"
-                    aria-label="Name of a new calendar"
+                <AddByName
+                    label="Name of a new calendar"
                     placeholder="Or name your own"
-                    value={name}
-                    onChange={(event) => setName(event.target.value)}
-                    onPressEnter={async () => plan && name.trim() && open(await create('calendar', name.trim(), plan))}
+                    button="Add"
+                    onAdd={async (name) => plan !== undefined && open(await create('calendar', name, plan))}
                 />
-                <Button
-                    size="small"
-                    disabled={!name.trim()}
-                    onClick={async () => plan && open(await create('calendar', name.trim(), plan))}
-                >
-                    Add
-                </Button>
             </div>
         </div>
     );
@@ -116,13 +106,11 @@ function CalendarEditor({ value, change, error, disabled }: EditorProps<Calendar
     const date = moment.at.slice(0, 10);
     const ahead = useLookAhead(value.id, date);
     const [open, setOpen] = useState<string | null>(null);
-    const [name, setName] = useState('');
     const set = (i: number, holiday: Holiday) => change({ ...value, holidays: value.holidays.with(i, holiday) });
-    const add = () => {
-        const made = newHoliday(name.trim(), date, value.holidays);
+    const add = (name: string) => {
+        const made = newHoliday(name, date, value.holidays);
         change({ ...value, holidays: [...value.holidays, made] });
         setOpen(made.id);
-        setName('');
     };
     const passed = ahead?.passed ?? [];
 
@@ -205,18 +193,7 @@ function CalendarEditor({ value, change, error, disabled }: EditorProps<Calendar
                 )}
                 {!disabled && (
                     <div className="line-row">
-                        <Input
-                            aria-label="Name of a new holiday"
-                            size="small"
-                            style={{ width: 220 }}
-                            placeholder="Name of a new holiday"
-                            value={name}
-                            onChange={(event) => setName(event.target.value)}
-                            onPressEnter={() => name.trim() && add()}
-                        />
-                        <Button size="small" disabled={!name.trim()} onClick={add}>
-                            Add holiday
-                        </Button>
+                        <AddByName label="Name of a new holiday" width={220} button="Add holiday" onAdd={add} />
                     </div>
                 )}
                 <FileExchange value={value} change={change} disabled={disabled} />

@@ -1,8 +1,7 @@
 import { Button } from 'antd';
-import { useNavigate } from 'react-router';
 import { api, ask } from '../api/client';
 import type { Element } from '../api/types';
-import { toTrialCall, useMoment } from '../moment/useMoment';
+import { toTrialCall, useGo, useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';
@@ -10,16 +9,16 @@ import { useWrite } from '../plan/writes';
 
 /** Makes a promise of the answer on screen: from now on it is held against every moment. */
 export function ExpectThis() {
-    const { moment, search } = useMoment();
+    const { moment } = useMoment();
     const plan = usePlan();
     const { add } = useEdit();
     const told = useWrite();
-    const go = useNavigate();
+    const go = useGo();
     if (moment.in !== 'draft' || !plan?.all('number').some((one) => one.number === moment.to)) return null;
     const expect = async () => {
         const suggested = await told(() => ask(api.POST('/api/expected', { body: toTrialCall(moment) })));
         const made = suggested && (await add(suggested as unknown as Omit<Element, 'id'>));
-        if (made) go({ pathname: `/${KINDS.expectation.path}/${made}`, search }, { state: { isNew: true } });
+        if (made) go(`/${KINDS.expectation.path}/${made}`, { isNew: true });
     };
     return (
         <Button size="small" type="text" onClick={expect}>

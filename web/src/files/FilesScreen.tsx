@@ -1,11 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { App, Button, Input } from 'antd';
 import { useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
 import { api, ask, RefusedError } from '../api/client';
 import type { Change, FieldError, Pending, PlanFile } from '../api/types';
 import { useEditions } from '../editions/useEditions';
-import { useMoment } from '../moment/useMoment';
+import { useGo, useMoment } from '../moment/useMoment';
 import { patchDraft, usePlan } from '../plan/usePlan';
 import { upload } from '../sound/uploads';
 import { Field } from '../ui/Field';
@@ -28,8 +27,8 @@ export function FilesScreen() {
     const plan = usePlan();
     const queries = useQueryClient();
     const { message } = App.useApp();
-    const { moment, search } = useMoment();
-    const go = useNavigate();
+    const { moment } = useMoment();
+    const go = useGo();
     const [brought, setBrought] = useState<Brought>();
     const [errors, setErrors] = useState<FieldError[]>([]);
     const [name, setName] = useState('');
@@ -70,7 +69,7 @@ export function FilesScreen() {
             patchDraft(queries, await bring({ 'If-Match': `"${changes.revision}"` }));
             setBrought(undefined);
             message.success(`${name ?? from} is the draft now. Undo brings the one before back.`);
-            go({ pathname: '/', search });
+            go('/');
         } catch (error) {
             refuse(error);
         }

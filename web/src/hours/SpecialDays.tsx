@@ -2,6 +2,7 @@ import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import type { Band, Hours } from '../api/types';
 import { useMoment } from '../moment/useMoment';
+import { AddByName } from '../ui/AddByName';
 import { DateInput } from '../ui/DateInput';
 import type { EditorProps } from '../ui/ElementScreen';
 import { LineInput } from '../ui/LineInput';
@@ -135,7 +136,6 @@ function BandFields({
 function NewSpecialDay({ onAdd }: { onAdd: (day: Hours['specialDays'][number]) => void }) {
     const { moment } = useMoment();
     const [date, setDate] = useState('');
-    const [name, setName] = useState('');
     const day = date || moment.at.slice(0, 10);
     return (
         <div className="line-row">
@@ -147,25 +147,16 @@ function NewSpecialDay({ onAdd }: { onAdd: (day: Hours['specialDays'][number]) =
                 value={day}
                 onChange={(event) => setDate(event.target.value)}
             />
-            <Input
-                aria-label="Name of a new special day"
-                size="small"
-                style={{ width: 190 }}
+            <AddByName
+                label="Name of a new special day"
                 placeholder="What is special"
-                value={name}
-                onChange={(event) => setName(event.target.value)}
-            />
-            <Button
-                size="small"
-                disabled={!name.trim() || !day}
-                onClick={() => {
-                    onAdd({ date: day, name: name.trim(), bands: [] });
-                    setName('');
+                width={190}
+                button="Add special day"
+                onAdd={(name) => {
+                    onAdd({ date: day, name, bands: [] });
                     setDate('');
                 }}
-            >
-                Add special day
-            </Button>
+            />
         </div>
     );
 }

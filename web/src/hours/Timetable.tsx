@@ -1,10 +1,11 @@
-import { Button, Checkbox, Input, Select } from 'antd';
+import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { api, ask } from '../api/client';
 import type { Hours, HoursState, Season } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { unique } from '../plan/unique';
 import { usePlan } from '../plan/usePlan';
+import { AddByName } from '../ui/AddByName';
 import { SiteField } from '../ui/ElementField';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
@@ -187,13 +188,8 @@ function CalendarFile({ value, change, disabled }: Omit<EditorProps<Hours>, 'err
 }
 
 function States({ value, change, error, disabled }: EditorProps<Hours>) {
-    const [name, setName] = useState('');
-    const add = () => {
-        const wanted = name.trim();
-        if (!wanted) return;
-        change({ ...value, states: [...value.states, { key: freeKey(wanted, value), name: wanted, open: false }] });
-        setName('');
-    };
+    const add = (name: string) =>
+        change({ ...value, states: [...value.states, { key: freeKey(name, value), name, open: false }] });
     return (
         <>
             <h2>States</h2>
@@ -204,6 +200,7 @@ function States({ value, change, error, disabled }: EditorProps<Hours>) {
                         width={160}
                         value={one.name}
                         disabled={disabled}
+                        isWrong={Boolean(error(`/states/${i}`))}
                         onSave={(name) => change({ ...value, states: value.states.with(i, { ...one, name }) })}
                     />
                     <Checkbox
@@ -226,18 +223,13 @@ function States({ value, change, error, disabled }: EditorProps<Hours>) {
             {error('/states') && <p className="alarm">{error('/states')}</p>}
             {!disabled && (
                 <div className="line-row">
-                    <Input
-                        aria-label="Name of a new state"
-                        size="small"
-                        style={{ width: 160 }}
+                    <AddByName
+                        label="Name of a new state"
                         placeholder="A state of your own"
-                        value={name}
-                        onChange={(event) => setName(event.target.value)}
-                        onPressEnter={add}
+                        width={160}
+                        button="Add state"
+                        onAdd={add}
                     />
-                    <Button size="small" disabled={!name.trim()} onClick={add}>
-                        Add state
-                    </Button>
                 </div>
             )}
         </>

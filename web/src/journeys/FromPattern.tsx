@@ -1,10 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { api, ask, RefusedError } from '../api/client';
 import type { Kind } from '../api/types';
-import { useMoment } from '../moment/useMoment';
+import { useGo } from '../moment/useMoment';
 import { patchDraft } from '../plan/usePlan';
 import { useWrite } from '../plan/writes';
 import { ElementPicker } from '../ui/ElementPicker';
@@ -72,8 +71,7 @@ export function FromPattern() {
 function PatternDialog({ onClose }: { onClose: () => void }) {
     const queries = useQueryClient();
     const told = useWrite();
-    const { search } = useMoment();
-    const go = useNavigate();
+    const go = useGo();
     const patterns = useQuery({
         queryKey: ['journey-patterns'],
         queryFn: () => ask(api.GET('/api/journey-patterns')),
@@ -104,7 +102,7 @@ function PatternDialog({ onClose }: { onClose: () => void }) {
         if (!made) return;
         patchDraft(queries, made);
         onClose();
-        go({ pathname: `/journeys/${made.id}`, search }, { state: { isNew: true } });
+        go(`/journeys/${made.id}`, { isNew: true });
     };
     return (
         <Modal

@@ -1,10 +1,10 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { api, ask } from '../api/client';
 import type { JourneyMapData } from '../api/types';
 import { useLiveStamp } from '../moment/useLiveStamp';
-import { toTrialCall, useMoment } from '../moment/useMoment';
+import { toTrialCall, useGo, useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { keepFile } from '../ui/keepFile';
 import styles from './map.module.css';
@@ -13,7 +13,7 @@ import styles from './map.module.css';
 export function MapScreen() {
     const { id } = useParams();
     const plan = usePlan();
-    const go = useNavigate();
+    const go = useGo();
     const live = useLiveStamp();
     const { moment, search } = useMoment();
     const journeys = plan?.all('journey') ?? [];
@@ -55,7 +55,7 @@ export function MapScreen() {
                                 options: numbers.map((one) => ({ value: one.id, label: one.name })),
                             },
                         ]}
-                        onChange={(chosen) => go({ pathname: `/map/${chosen}`, search })}
+                        onChange={(chosen) => go(`/map/${chosen}`)}
                     />
                     <Button onClick={() => window.print()}>Print</Button>
                     <Button loading={print.isPending} onClick={() => print.mutate()}>

@@ -7,7 +7,7 @@ import {
     useMemo,
     useSyncExternalStore,
 } from 'react';
-import { useSearchParams } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import type { Acts, PhoneAssumption, Status, TrialCall } from '../api/types';
 
 /** What a phone does, or what the status of its owner is. */
@@ -119,6 +119,16 @@ export function MomentProvider({ children }: { children: ReactNode }) {
 }
 
 export const useMoment = () => useContext(MomentContext);
+
+/** Goes to another screen, with the moment and the call as they are by then: something may have been waited for. */
+export function useGo() {
+    const navigate = useNavigate();
+    return useCallback(
+        (pathname: string, state?: { isNew: true }) =>
+            void navigate({ pathname, search: window.location.search }, state ? { state } : {}),
+        [navigate],
+    );
+}
 
 const readers = new Set<() => void>();
 const onChange = (reader: () => void) => {

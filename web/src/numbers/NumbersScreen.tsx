@@ -1,10 +1,9 @@
 import { Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { api, ask, RefusedError } from '../api/client';
 import type { NumberElement } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
-import { useMoment } from '../moment/useMoment';
+import { useGo, useMoment } from '../moment/useMoment';
 import { TAKING_CALLS, usualSite } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';
@@ -134,8 +133,7 @@ function NumberAdder() {
     const plan = usePlan();
     const { add } = useEdit();
     const told = useWrite();
-    const { search } = useMoment();
-    const go = useNavigate();
+    const go = useGo();
     const [text, setText] = useState('');
     const [site, setSite] = useState<string>();
     const [refused, setRefused] = useState<string>();
@@ -174,7 +172,7 @@ function NumberAdder() {
         } as never);
         if (!made) return;
         setText('');
-        go({ pathname: `/numbers/${made}`, search });
+        go(`/numbers/${made}`);
     };
 
     if (sites.length === 0) return <p className="quiet">Add a site first: its country says how numbers are typed.</p>;

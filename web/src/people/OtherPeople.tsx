@@ -1,10 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { App, Button, Checkbox, Select } from 'antd';
 import { memo, useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
 import { api, ask } from '../api/client';
 import type { Person } from '../api/types';
-import { useMoment } from '../moment/useMoment';
+import { useGo } from '../moment/useMoment';
 import { patchDraft, usePlan } from '../plan/usePlan';
 import { useWrite } from '../plan/writes';
 
@@ -78,9 +77,8 @@ function InPlaceOf({ person, others }: { person: Person; others: Option[] }) {
     const plan = usePlan();
     const queries = useQueryClient();
     const told = useWrite();
-    const { search } = useMoment();
     const { message, modal } = App.useApp();
-    const go = useNavigate();
+    const go = useGo();
     const [into, setInto] = useState<string | null>(null);
     const [withPhones, setWithPhones] = useState(true);
     const name = plan?.get('person', into)?.name;
@@ -94,7 +92,7 @@ function InPlaceOf({ person, others }: { person: Person; others: Option[] }) {
         if (!change) return;
         patchDraft(queries, change);
         message.success(`${change.label}. Undo brings ${person.name} back.`);
-        go({ pathname: `/people/${into}`, search });
+        go(`/people/${into}`);
     };
     const confirm = async () => {
         if (!into) return;

@@ -1,12 +1,13 @@
 import { Button, Input } from 'antd';
 import { memo, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useLocation, useNavigate, useParams } from 'react-router';
+import { Link, useLocation, useParams } from 'react-router';
 import type { Element, Kind, Of, Outlined } from '../api/types';
-import { useMoment } from '../moment/useMoment';
+import { useGo, useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { errorAt, useElement } from '../plan/useElement';
 import { useBody, usePlan } from '../plan/usePlan';
+import { AddByName } from './AddByName';
 import { LongList } from './LongList';
 import { SavingNote } from './SavingNote';
 import { TextField } from './TextField';
@@ -41,9 +42,8 @@ export function ElementScreen<K extends Kind>({ kind, note, rank, searchable, ed
     const { id } = useParams();
     const { moment, search } = useMoment();
     const { create } = useEdit();
-    const go = useNavigate();
+    const go = useGo();
     const [wanted, setWanted] = useState('');
-    const [name, setName] = useState('');
     const info = KINDS[kind];
     const elements = useMemo(() => {
         const all = plan?.all(kind) ?? [];
@@ -60,12 +60,10 @@ export function ElementScreen<K extends Kind>({ kind, note, rank, searchable, ed
     const disabled = moment.in !== 'draft';
     if (!plan) return null;
 
-    const add = async () => {
-        const made = name.trim() && (await create(kind, name.trim(), plan));
-        if (made) {
-            setName('');
-            go({ pathname: `/${info.path}/${made}`, search }, { state: { isNew: true } });
-        }
+    const add = async (name: string) => {
+        const made = await create(kind, name, plan);
+        if (made) go(`/${info.path}/${made}`, { isNew: true });
+        return made !== null;
     };
 
     return (
@@ -101,17 +99,7 @@ export function ElementScreen<K extends Kind>({ kind, note, rank, searchable, ed
                 {!disabled &&
                     (adder ?? (
                         <div className="adder">
-                            <Input
-                                size="small"
-                                aria-label={`Name of ${info.aNew}`}
-                                placeholder={`Name of ${info.aNew}`}
-                                value={name}
-                                onChange={(event) => setName(event.target.value)}
-                                onPressEnter={add}
-                            />
-                            <Button size="small" onClick={add} disabled={!name.trim()}>
-                                Add
-                            </Button>
+                            <AddByName label={`Name of ${info.aNew}`} button="Add" onAdd={add} />
                         </div>
                     ))}
                 {foot}
@@ -146,8 +134,7 @@ function Chosen<K extends Kind>({
 }) {
     const editing = useElement<Of<K>>(element);
     const { add, remove } = useEdit();
-    const { search } = useMoment();
-    const go = useNavigate();
+    const go = useGo();
     const value = editing.value;
     const error = useCallback((pointer: string) => errorAt(editing.errors, pointer), [editing.errors]);
     const fields = useRef<HTMLDivElement>(null);
@@ -178,11 +165,7 @@ function Chosen<K extends Kind>({
                                 onClick={async () => {
                                     const { id: _, ...copy } = value;
                                     const made = await add({ ...copy, name: `${value.name}, copy` } as never);
-                                    if (made)
-                                        go(
-                                            { pathname: `/${KINDS[element.kind].path}/${made}`, search },
-                                            { state: { isNew: true } },
-                                        );
+                                    if (made) go(`/${KINDS[element.kind].path}/${made}`, { isNew: true });
                                 }}
                             >
                                 Duplicate
@@ -191,9 +174,7 @@ function Chosen<K extends Kind>({
                         <Button
                             size="small"
                             danger
-                            onClick={async () =>
-                                (await remove(element)) && go({ pathname: `/${KINDS[element.kind].path}`, search })
-                            }
+                            onClick={async () => (await remove(element)) && go(`/${KINDS[element.kind].path}`)}
                         >
                             Delete
                         </Button>

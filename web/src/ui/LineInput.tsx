@@ -33,6 +33,7 @@ export function LineInput(props: {
             size={size}
             {...(width ? { style: { width } } : {})}
             status={isWrong ? 'error' : ''}
+            aria-invalid={isWrong || undefined}
             value={typed}
             onChange={(event) => setTyped(event.target.value)}
             onBlur={commit}

@@ -1,0 +1,52 @@
+import { Button, Input, type InputRef } from 'antd';
+import { useId, useRef, useState } from 'react';
+
+/** Something new that needs a name first: added by Enter or the button. Where there is none yet, the field says so. */
+export function AddByName(props: {
+    label: string;
+    placeholder?: string;
+    button: string;
+    width?: number;
+    /** Comes to false where it could not be added: the name stays in the field. */
+    onAdd: (name: string) => unknown;
+}) {
+    const { label, placeholder = label, button, width, onAdd } = props;
+    const [name, setName] = useState('');
+    const [isMissing, setMissing] = useState(false);
+    const field = useRef<InputRef>(null);
+    const about = useId();
+    const add = async () => {
+        const wanted = name.trim();
+        setMissing(wanted === '');
+        if (wanted === '') return field.current?.focus();
+        if ((await onAdd(wanted)) !== false) setName('');
+    };
+    return (
+        <>
+            <Input
+                ref={field}
+                aria-label={label}
+                aria-invalid={isMissing || undefined}
+                aria-describedby={isMissing ? about : undefined}
+                status={isMissing ? 'error' : ''}
+                size="small"
+                {...(width ? { style: { width } } : {})}
+                placeholder={placeholder}
+                value={name}
+                onChange={(event) => {
+                    setName(event.target.value);
+                    setMissing(false);
+                }}
+                onPressEnter={add}
+            />
+            <Button size="small" onClick={add}>
+                {button}
+            </Button>
+            {isMissing && (
+                <p id={about} className="about alarm" role="alert">
+                    A name comes first.
+                </p>
+            )}
+        </>
+    );
+}
