@@ -131,6 +131,12 @@ final class PromisesTest extends TestCase
             'Calls to any number · always · keep nobody longer than 5 min where nobody answers',
             null,
         ];
+        yield 'until midnight' => [
+            ['that' => 'never rings', 'who' => null],
+            ['when' => ['windows' => [['days' => ['fr'], 'from' => '20:00', 'to' => '24:00']]]],
+            'Calls to any number · Fri 20:00–24:00 · never ring anybody',
+            null,
+        ];
         yield 'overnight' => [
             ['that' => 'never rings', 'who' => null],
             ['when' => ['windows' => [['days' => ['fr'], 'from' => '20:00', 'to' => '33:01']]]],

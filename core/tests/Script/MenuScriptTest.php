@@ -46,6 +46,24 @@ final class MenuScriptTest extends TestCase
         self::assertSame([], $missed, $report);
     }
 
+    /** Digits as ICU spells them; the two others are common practice. */
+    public function testEveryKeyHasANameByWhichItIsWrittenAndRead(): void
+    {
+        $others = ['en' => ['*' => 'star', '#' => 'hash'], 'fr' => ['*' => 'étoile', '#' => 'dièse']];
+        foreach ($others as $language => $names) {
+            $spell = new \NumberFormatter($language, \NumberFormatter::SPELLOUT);
+            foreach (['0', '1', '2', '3', '4', '5', '6', '7', '8', '9', '*', '#'] as $key) {
+                $written = (string) MenuWriter::write([new Promised((string) $key, 'groups')], $language);
+                self::assertStringEndsWith(' ' . ($names[$key] ?? $spell->format((int) $key)) . '.', $written);
+                self::assertEquals([$key => 'groups'], self::read($written, $language), $written);
+                self::assertEquals(
+                    [$key => 'groups'],
+                    self::read('en' === $language ? "For groups press {$key}" : "Pour groups tapez {$key}", $language),
+                );
+            }
+        }
+    }
+
     public function testWhatIsWrittenPromisesWhatItWasWrittenFrom(): void
     {
         $keys = [

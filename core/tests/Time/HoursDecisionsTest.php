@@ -183,6 +183,13 @@ final class HoursDecisionsTest extends TestCase
             [],
             ['2026-03-29T02:00' => 'second', '2026-03-29T02:29:59' => 'second', '2026-03-29T00:59:59' => 'first'],
         ];
+        yield 'in whatever order they are listed' => [
+            'Europe/London',
+            [6 => [[7200, 10800, 'second'], [0, 5400, 'first']]],
+            [],
+            [],
+            ['2026-03-29T02:00' => 'second', '2026-03-29T02:29:59' => 'second', '2026-03-29T00:59:59' => 'first'],
+        ];
     }
 
     public function testTwoSeasonsOfOneNameHaveTheirOwnWeeks(): void

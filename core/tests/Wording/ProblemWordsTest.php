@@ -51,6 +51,34 @@ final class ProblemWordsTest extends TestCase
         self::assertSame([], array_values(array_diff(array_keys($said), $codes)), 'Codes without words.');
     }
 
+    /** Of lines of a file it is said once, for all of them, how they are mended. */
+    public function testWhateverIsRefusedIsToldWithItsRemedy(): void
+    {
+        $words = Catalog::of('problems');
+        $without = array_filter(
+            $words->codes(),
+            static fn(string $code): bool => !str_ends_with($code, '.remedy') && !$words->has($code . '.remedy'),
+        );
+        self::assertSame(
+            [
+                'week-not-understood',
+                'row-without-name',
+                'not-an-extension-of-row',
+                'extension-in-file',
+                'person-in-file',
+                'no-such-site',
+                'no-such-mailbox',
+                'too-many-phones',
+                'row-without-phone',
+                'number-in-file',
+                'no-site-yet',
+                'target-not-one',
+                'no-such-target',
+            ],
+            array_values($without),
+        );
+    }
+
     /** @param array<string, string|int|list<string>|Problem> $arguments */
     #[DataProvider('sentences')]
     public function testSentences(string $code, array $arguments, string $words): void
