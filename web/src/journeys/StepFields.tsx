@@ -1,7 +1,7 @@
-import { Button, Input, Select } from 'antd';
-import { useState } from 'react';
+import { Button, Select } from 'antd';
 import type { Exit, HoursOutline, Step } from '../api/types';
 import { usePlan } from '../plan/usePlan';
+import { LineInput } from '../ui/LineInput';
 import { exitsOf } from './outlineModel';
 import { moduleOf, possibleExits } from './steps';
 
@@ -61,7 +61,6 @@ export function ExitFields({
     onExits: ChangeExits;
     onDone: () => void;
 }) {
-    const [label, setLabel] = useState(exit.label);
     const set = (part: Partial<Exit>) =>
         onExits((exits) => exits.map((one, j) => (j === exitIndex ? { ...one, ...part } : one)));
     const plan = usePlan();
@@ -81,16 +80,14 @@ export function ExitFields({
                 popupMatchSelectWidth={160}
                 onChange={(on) => set({ on })}
             />
-            <Input
-                aria-label="What it is for"
-                size="small"
-                style={{ width: 200 }}
+            <LineInput
+                label="What it is for"
+                width={200}
                 placeholder="what it is for"
-                value={label}
+                value={exit.label}
                 maxLength={80}
-                onChange={(event) => setLabel(event.target.value)}
-                onBlur={() => label !== exit.label && set({ label })}
-                onPressEnter={() => (label === exit.label ? onDone() : set({ label }))}
+                onSave={(label) => set({ label })}
+                onDone={onDone}
             />
             <Button size="small" onClick={onDone}>
                 Done

@@ -9,6 +9,8 @@ export function LineInput(props: {
     onSave: (text: string) => void;
     /** What is saved of what was typed; null where that is nothing, and the field goes back. */
     read?: (typed: string) => string | null;
+    /** Enter, where nothing is left to be saved. */
+    onDone?: () => void;
     type?: 'text' | 'date' | 'datetime-local';
     size?: 'small' | 'middle';
     placeholder?: string;
@@ -18,7 +20,7 @@ export function LineInput(props: {
     title?: string;
     className?: string;
 }) {
-    const { label, value, width, onSave, read, size = 'small', isWrong = false, ...others } = props;
+    const { label, value, width, onSave, onDone, read, size = 'small', isWrong = false, ...others } = props;
     const { typed, setTyped, save, back } = useTyped(value, onSave);
     const commit = () => {
         const text = read ? read(typed) : typed;
@@ -37,7 +39,7 @@ export function LineInput(props: {
             value={typed}
             onChange={(event) => setTyped(event.target.value)}
             onBlur={commit}
-            onPressEnter={commit}
+            onPressEnter={() => (onDone && typed === value ? onDone() : commit())}
             onKeyDown={(event) => {
                 if (event.key !== 'Escape' || typed === value) return;
                 event.stopPropagation();

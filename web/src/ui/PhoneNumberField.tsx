@@ -47,6 +47,11 @@ export function PhoneNumberField(props: {
                     onChange={(event) => setText(event.target.value)}
                     onBlur={commit}
                     onPressEnter={commit}
+                    onKeyDown={(event) => {
+                        if (event.key !== 'Escape' || text === null) return;
+                        event.stopPropagation();
+                        setText(null);
+                    }}
                 />
             )}
         </Field>
