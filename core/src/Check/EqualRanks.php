@@ -38,7 +38,10 @@ final class EqualRanks implements Check
                         '/rank',
                         'equal-ranks',
                         ['agent' => $agent, 'other' => $other->name(), 'rank' => $element->rank],
-                        Fix::replace($element, '/rank', $free, ['free' => $free]),
+                        Fix::replace($element, '/rank', $free, [
+                            'free' => $free,
+                            'comes' => $free > $element->rank ? 'after' : 'before',
+                        ]),
                     );
 
                     return;

@@ -98,7 +98,9 @@ final readonly class EventWords
                     '' === $happening->entry?->name ? 'one' : $happening->entry?->name,
                     $this->names->of($happening->list),
                 ),
-            $happening instanceof Tagged => 'From here on: ' . implode(', ', self::tags($happening->tag)),
+            $happening instanceof Tagged => $happening->tag->isEmpty()
+                ? 'Nothing is put on the call'
+                : 'From here on: ' . implode(', ', self::tags($happening->tag)),
             $happening instanceof KeyMeanwhile => \sprintf(
                 $happening->known ? 'Presses %s' : 'Presses %s, which does nothing',
                 $happening->key,
@@ -139,7 +141,7 @@ final readonly class EventWords
                 : \sprintf('%s is closed, so their mailbox takes the call.', $this->names->of($happening->closed)),
             $happening instanceof SentOn => $this->whySentOn($happening),
             $happening instanceof CallerToldApart => $this->toldApart($happening),
-            $happening instanceof Tagged => 'The step says so.',
+            $happening instanceof Tagged => $happening->tag->isEmpty() ? 'Nothing is chosen.' : 'The step says so.',
             $happening instanceof KeyMeanwhile => self::meanwhile($happening),
             $happening instanceof ParkedAt => $this->whyParked($happening),
             $happening instanceof FaxLookedFor => self::fax($happening),

@@ -410,6 +410,34 @@ final class FixTest extends TestCase
             'Ben is an agent of “Three” too, which has the same rank, 2: whose callers come first is not said.',
             'Let this one come after it: rank 3',
         ];
+        yield 'two queues of the last rank' => [
+            $queue([])
+                ->with([
+                    'id' => 'two',
+                    'kind' => 'queue',
+                    'name' => 'Two',
+                    'members' => [['who' => 'ann', 'on' => false], ['who' => 'ben']],
+                ])
+                ->person('ben')
+                ->with([
+                    'id' => 'three',
+                    'kind' => 'queue',
+                    'name' => 'Three',
+                    'rank' => 9,
+                    'members' => [['who' => 'ben']],
+                ])
+                ->with([
+                    'id' => 'four',
+                    'kind' => 'queue',
+                    'name' => 'Four',
+                    'rank' => 9,
+                    'members' => [['who' => 'ben'], ['who' => 'ann']],
+                ]),
+            'four',
+            '/rank',
+            'Ben is an agent of “Three” too, which has the same rank, 9: whose callers come first is not said.',
+            'Let this one come before it: rank 8',
+        ];
         yield 'a callback that nobody can choose' => [
             $queue(['callback' => ['offer' => []], 'waiting' => ['leaveKey' => '1']]),
             'que',

@@ -10,7 +10,9 @@ use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Step\StepKinds;
 use Meandros\Core\Routing\Router;
+use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Tests\Proof\DrawnAssumptions;
 use Meandros\Core\Tests\Proof\DrawnCalls;
 use Meandros\Core\Wording\TraceReport;
@@ -25,6 +27,7 @@ final class TracesToldTest extends TestCase
 {
     private const FILE = __DIR__ . '/traces.en.txt';
     private const DRAWN = 30;
+    private const BLANK = 'nothing chosen yet in a step of the kind ';
     private const MOMENTS = ['2026-11-23T10:30', '2026-11-23T12:40', '2026-11-28T20:00', '2026-12-25T11:00'];
 
     private static ?Plan $demo = null;
@@ -75,6 +78,9 @@ final class TracesToldTest extends TestCase
             foreach (self::MOMENTS as $i => $at) {
                 yield $number->range->example() . ' ' . $at . ' ' . $i;
             }
+        }
+        foreach (array_keys(StepKinds::CLASSES) as $kind) {
+            yield self::BLANK . $kind;
         }
         for ($seed = 1; $seed <= self::DRAWN; ++$seed) {
             foreach (DrawnCalls::KINDS as $kind) {
@@ -168,6 +174,12 @@ final class TracesToldTest extends TestCase
     /** @return array{Plan, TrialCall, Assumptions} */
     private static function drawn(string $name): array
     {
+        if (str_starts_with($name, self::BLANK)) {
+            $step = ['id' => 's1', 'do' => substr($name, \strlen(self::BLANK))];
+            $plan = (new PlanBuilder())->journey('jrn_main', [$step])->plan();
+
+            return [$plan, PlanBuilder::trial('2026-11-23T10:00'), new Assumptions()];
+        }
         [$kind, $seed] = explode(', ', $name);
         $drawn = DrawnCalls::of($kind, (int) $seed);
         $agents = [] === $drawn->given->circumstances->queues ? ['ann', 'ben'] : [];

@@ -181,7 +181,7 @@ return [
     'equal-ranks' =>
         '{agent} is an agent of “{other}” too, which has the same rank, {rank}: whose callers come first is not said.',
     'equal-ranks.remedy' => 'Give one of the two queues a better rank, which is a lower figure.',
-    'equal-ranks.fix' => 'Let this one come after it: rank {free}',
+    'equal-ranks.fix' => 'Let this one come {comes, select, after {after} other {before}} it: rank {free}',
     'callback-never-taken' =>
         'Callers could be called back, but no key keeps the place, and whoever has waited longest goes on.',
     'callback-never-taken.remedy' => 'Choose a key, or call back whoever has waited longest.',
