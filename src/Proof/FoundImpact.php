@@ -8,9 +8,11 @@ use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Wording\CourseWords;
@@ -110,6 +112,7 @@ final readonly class FoundImpact
         );
         [$found, $left] = $find($impact);
         $words = new CourseWords($is, $was);
+        $held = new HoursHeld($is, new PlanHours($is, $this->live->state($is, $from)->overrides), $from, $until);
 
         return [
             'numbers' => array_map(
@@ -123,6 +126,7 @@ final readonly class FoundImpact
                         $from,
                         $until,
                         $is->get(Site::class, $one->number->line->site)->place->zone ?? 'UTC',
+                        $held,
                     ),
                 ],
                 $found,

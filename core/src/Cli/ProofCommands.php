@@ -8,11 +8,13 @@ use Meandros\Core\Paper\Brief;
 use Meandros\Core\Paper\Markdown;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Endings;
 use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
@@ -93,11 +95,12 @@ final class ProofCommands
         }
         $impact = new PlanImpact($numbers, $all($before), $all($after), [$fares($before), $fares($after)]);
         $words = new CourseWords($after, $before);
+        $held = new HoursHeld($after, new PlanHours($after), $call->instant, $until);
         $report = [];
         $text = '';
         foreach ($impact->findWhateverPhonesDo(static fn(): bool => true)[0] as $one) {
             $number = $one->number->range->example();
-            $report[$number] = ImpactReport::of($one->changes, $words, $call->instant, $until, $zone);
+            $report[$number] = ImpactReport::of($one->changes, $words, $call->instant, $until, $zone, $held);
             $text .= \sprintf("%s %s\n", $number, $one->number->name());
             foreach ($report[$number] as $change) {
                 $text .= \sprintf("    %s%s: %s\n", $change['when'], self::where($change), $change['what']);

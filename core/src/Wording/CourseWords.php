@@ -25,6 +25,16 @@ final readonly class CourseWords
         $this->before = new Names($before ?? $plan);
     }
 
+    /**
+     * "while Bookings hours are “Open”".
+     *
+     * @param list<string> $states
+     */
+    public function while(string $hours, array $states): string
+    {
+        return HoursWords::while($this->after, $hours, $states);
+    }
+
     /** "waits in Bookings, then leaves a message with the bookings mailbox". */
     public function takes(Course $course): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Wording;
 
 use Meandros\Core\Proof\Change;
+use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\Intervals;
 use Meandros\Core\Proof\Severity;
 use Meandros\Core\Proof\Times;
@@ -13,15 +14,25 @@ use Meandros\Core\Time\Moment;
 /** What another plan changes for the calls to one number, as JSON: the data, and beside it the words. Changes that read the same are one. */
 final class ImpactReport
 {
+    /** So many times of a week, or of a season, are told one by one; of more it is told in which state hours are then. */
+    private const FEW_TIMES = 2;
+
     /**
      * @param list<Change> $changes the worst first
      * @param int          $from    first instant of the stretch that was looked at
      * @param int          $until   first instant after it
+     * @param HoursHeld    $held    of the plan that it becomes, over that stretch
      *
      * @return list<array{severity: string, when: string, what: string, first: string, seconds: int, intervals: int, keys: list<string>, from: string, phones: list<string>}>
      */
-    public static function of(array $changes, CourseWords $words, int $from, int $until, string $zone): array
-    {
+    public static function of(
+        array $changes,
+        CourseWords $words,
+        int $from,
+        int $until,
+        string $zone,
+        HoursHeld $held,
+    ): array {
         $groups = $edges = [];
         foreach ($changes as $change) {
             if (0 !== $change->moved) {
@@ -38,7 +49,15 @@ final class ImpactReport
             $times = Intervals::union($times) ?: $times;
             // What is so before and after an edge that moved by seconds is so all the time.
             $gaps = Severity::Details === $change->severity ? $edges[serialize($change->calls)] ?? [] : [];
-            $when = TimesWords::of(Times::of(Intervals::across($times, $gaps), $from, $until, $zone));
+            $across = Intervals::across($times, $gaps);
+            $said = Times::of($across, $from, $until, $zone);
+            $isShort = self::areFew($said) && (0 !== $change->moved || self::areWholeMinutes($said));
+            $hours = $isShort || 0 !== $change->moved ? null : $held->during($across, $change->after);
+            $when = match (true) {
+                null !== $hours => $words->while(...$hours),
+                !$isShort && 0 !== $change->moved => 'where hours change',
+                default => TimesWords::of($said),
+            };
             $what = $words->change($change);
             $phones = null === $change->calls->phones ? [] : [$change->calls->phones->value];
             // Whoever presses something notices what everybody notices: it is told once.
@@ -63,5 +82,21 @@ final class ImpactReport
         }
 
         return array_values($report);
+    }
+
+    private static function areFew(Times $times): bool
+    {
+        return \count($times->weekly) + (int) ([] !== $times->days) <= self::FEW_TIMES;
+    }
+
+    private static function areWholeMinutes(Times $times): bool
+    {
+        foreach ($times->weekly as $one) {
+            if (0 !== $one->from % 60 || 0 !== $one->to % 60) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

@@ -53,10 +53,10 @@ final readonly class PromiseWords
             'to' => match (true) {
                 [] === $to => $this->catalog->say('any-number'),
                 $more > 0 => \sprintf('%s and %d more', implode(', ', $to), $more),
-                default => self::list($to, 'and'),
+                default => Listed::words($to, 'and'),
             },
             'from' =>
-                [] === $calls->from ? 'anybody' : self::list(array_map($this->names->of(...), $calls->from), 'and'),
+                [] === $calls->from ? 'anybody' : Listed::words(array_map($this->names->of(...), $calls->from), 'and'),
             'keys' => match ($calls->keys) {
                 null => 'any',
                 [] => 'none',
@@ -69,15 +69,7 @@ final readonly class PromiseWords
     {
         $parts = [];
         if (null !== $when->hours) {
-            $hours = $when->hours;
-            $states = array_map(
-                fn(string $key): string => \sprintf('“%s”', $this->names->state($hours, $key)),
-                $when->states,
-            );
-            $parts[] = $this->catalog->say([] === $states ? 'open' : 'states', [
-                'hours' => $this->names->of($hours),
-                'states' => self::list($states, 'or'),
-            ]);
+            $parts[] = HoursWords::while($this->names, $when->hours, $when->states);
         }
         if (null !== $when->calendar) {
             $parts[] = $this->catalog->say('holidays', ['calendar' => $this->names->of($when->calendar)]);
@@ -124,17 +116,9 @@ final readonly class PromiseWords
 
     private function outcomes(EndsWith $promise): string
     {
-        return self::list(
+        return Listed::words(
             array_map(fn(Outcome $one): string => $this->catalog->say('outcome.' . $one->value), $promise->outcomes),
             'or',
         );
-    }
-
-    /** @param list<string> $words */
-    private static function list(array $words, string $last): string
-    {
-        return \count($words) < 2
-            ? implode('', $words)
-            : implode(', ', \array_slice($words, 0, -1)) . " $last " . $words[\count($words) - 1];
     }
 }

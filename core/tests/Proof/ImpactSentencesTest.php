@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Proof;
 
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
+use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\Impact;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
@@ -65,6 +67,7 @@ final class ImpactSentencesTest extends TestCase
             $from,
             $until,
             'Europe/London',
+            new HoursHeld($after, new PlanHours($after), $from, $until),
         );
 
         return array_map(

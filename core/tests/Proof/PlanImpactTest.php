@@ -7,8 +7,10 @@ namespace Meandros\Core\Tests\Proof;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
@@ -88,7 +90,14 @@ final class PlanImpactTest extends TestCase
         foreach ($found as $one) {
             array_push(
                 $report,
-                ...ImpactReport::of($one->changes, new CourseWords($after, $before), $from, $until, 'Europe/London'),
+                ...ImpactReport::of(
+                    $one->changes,
+                    new CourseWords($after, $before),
+                    $from,
+                    $until,
+                    'Europe/London',
+                    new HoursHeld($after, new PlanHours($after), $from, $until),
+                ),
             );
         }
 
