@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Wording;
 
+use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Change;
 use Meandros\Core\Proof\Course;
@@ -35,7 +36,7 @@ final readonly class CourseWords
         return HoursWords::while($this->after, $hours, $states);
     }
 
-    /** "waits in Bookings, then leaves a message with the bookings mailbox". */
+    /** "waits in Bookings, then rings Ann, then Bookings mailbox". */
     public function takes(Course $course): string
     {
         return self::said($course, $this->after);
@@ -94,7 +95,7 @@ final readonly class CourseWords
         $who = implode(', then ', array_map($names->of(...), $course->takes));
 
         return match ($course->reach) {
-            Reach::Queue => 'waits for ' . $who,
+            Reach::Queue => self::inTurn($course, $names),
             Reach::Person => 'rings ' . $who,
             Reach::Outside => 'sent on to ' . $who,
             Reach::Message => 'a message with ' . $who,
@@ -105,6 +106,24 @@ final readonly class CourseWords
                 default => 'nobody: the call ends',
             },
         };
+    }
+
+    /** "rings Freight office, then waits in Bookings queue, then Bookings mailbox": where a queue is among them. */
+    private static function inTurn(Course $course, Names $names): string
+    {
+        $said = '';
+        $last = null;
+        foreach ($course->takes as $who) {
+            $does = match ($names->kind($who)) {
+                Kind::Queue => 'waits in ',
+                Kind::Person, Kind::Team => 'rings ',
+                default => '',
+            };
+            $said .= ('' === $said ? '' : ', then ') . ($does === $last ? '' : $does) . $names->of($who);
+            $last = $does;
+        }
+
+        return $said;
     }
 
     /** What differs where the same people and places take the calls. */

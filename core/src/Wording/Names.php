@@ -6,6 +6,7 @@ namespace Meandros\Core\Wording;
 
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Routing\Happening\CodeDialled;
@@ -27,6 +28,11 @@ final readonly class Names
     public function target(?Target $target): string
     {
         return $this->of($target->number ?? $target?->element);
+    }
+
+    public function kind(string $id): ?Kind
+    {
+        return $this->plan->kindOf($id);
     }
 
     public function state(string $hours, string $key): string

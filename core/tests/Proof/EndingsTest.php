@@ -626,6 +626,39 @@ final class EndingsTest extends TestCase
         self::assertNotContains('s3', array_column($endings->steps, 'step'));
     }
 
+    /** Hours are looked at in the first second of a call that presses nothing in which they are another state. */
+    public function testTheLastCallerMayFindTheHoursClosed(): void
+    {
+        $plan = (new PlanBuilder())
+            ->prompt('prm_ask', 4)
+            ->mailbox('mbx_open')
+            ->mailbox('mbx_closed')
+            ->hours('hrs', [['days' => ['mo'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']])
+            ->journey('jrn_main', [
+                ['id' => 'ask', 'do' => 'menu', 'prompt' => 'prm_ask', 'wait' => 6, 'tries' => 1],
+                [
+                    'id' => 'hours',
+                    'do' => 'hours',
+                    'hours' => 'hrs',
+                    'exits' => [
+                        [
+                            'on' => 'closed',
+                            'steps' => [['id' => 'closed', 'do' => 'message', 'mailbox' => 'mbx_closed']],
+                        ],
+                    ],
+                ],
+                ['id' => 'open', 'do' => 'message', 'mailbox' => 'mbx_open'],
+            ])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T16:59:50');
+        $endings = Endings::of($plan, $call);
+        self::reproduce($plan, $call, $endings);
+        self::assertSame(
+            ['message mbx_open 0 9', 'message mbx_closed 10 10'],
+            \array_slice(self::told($endings), 0, 2),
+        );
+    }
+
     public function testWaysThatGoRoundHaveNoMost(): void
     {
         $plan = (new PlanBuilder())

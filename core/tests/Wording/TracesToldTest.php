@@ -11,10 +11,12 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\StepKinds;
+use Meandros\Core\Proof\Course;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Tests\Proof\DrawnAssumptions;
 use Meandros\Core\Tests\Proof\DrawnCalls;
+use Meandros\Core\Wording\CourseWords;
 use Meandros\Core\Wording\TraceReport;
 use PHPUnit\Framework\TestCase;
 
@@ -137,7 +139,11 @@ final class TracesToldTest extends TestCase
         [$plan, $call, $assumptions] = str_starts_with($name, '+') ? self::ofDemo($name) : self::drawn($name);
         $trace = (new Router())->trace($plan, $call, $assumptions);
         $told = TraceReport::of($trace, $plan, 'Europe/London');
-        $parts = [$told['sentence'], self::json(['ending' => $told['ending'], 'holds' => $told['holds']])];
+        $parts = [
+            $told['sentence'],
+            'In short: ' . (new CourseWords($plan))->takes(new Course($trace)),
+            self::json(['ending' => $told['ending'], 'holds' => $told['holds']]),
+        ];
         foreach ([...(array) $told['rung'], ...(array) $told['visits']] as $one) {
             unset($one['journey'], $one['step'], $one['phone'], $one['person'], $one['label']);
             $parts[] = self::json($one);
