@@ -433,6 +433,53 @@ final class EndingsTest extends TestCase
         self::assertSame('answered sit_harbour 0 3599', $told(0)[1]);
     }
 
+    /** Nobody takes it within the first 60 s: there is one assumption of when it is taken. */
+    public function testACallThatIsParkedAgainIsTakenLaterThanItWaitedBefore(): void
+    {
+        $site = static fn(string $id, array $places): array => [
+            'id' => $id,
+            'kind' => 'site',
+            'name' => $id,
+            'zone' => 'Europe/London',
+            'country' => 'GB',
+            'language' => 'en',
+            'parkPlaces' => $places,
+        ];
+        $park = static fn(string $id, string $where, int $seconds): array => [
+            'id' => $id,
+            'do' => 'park',
+            'site' => $where,
+            'seconds' => $seconds,
+            'exits' => [['on' => 'none free', 'steps' => [['id' => $id . 'n', 'do' => 'message', 'mailbox' => 'mbx']]]],
+        ];
+        $told = static function (array ...$steps) use ($site): array {
+            $plan = (new PlanBuilder())
+                ->mailbox('mbx')
+                ->with($site('sit_harbour', ['701', '702']))
+                ->with($site('sit_quay', ['801']))
+                ->journey('jrn_main', array_values($steps))
+                ->plan();
+            $call = PlanBuilder::trial('2026-11-23T10:30');
+            $endings = Endings::of($plan, $call);
+            self::assertTrue($endings->areAll());
+            self::reproduce($plan, $call, $endings);
+
+            return \array_slice(self::told($endings), 0, -1);
+        };
+        self::assertSame(
+            ['answered sit_harbour 0 149', 'message mbx 0 0', 'ran out of steps  150 150'],
+            $told($park('s1', 'sit_harbour', 60), $park('s2', 'sit_harbour', 90)),
+        );
+        self::assertSame(
+            ['answered sit_harbour 0 59', 'message mbx 0 0', 'ran out of steps  90 90'],
+            $told($park('s1', 'sit_harbour', 60), $park('s2', 'sit_harbour', 30)),
+        );
+        self::assertSame(
+            ['answered sit_harbour 0 59', 'message mbx 0 60', 'answered sit_quay 120 149', 'ran out of steps  150 150'],
+            $told($park('s1', 'sit_harbour', 60), $park('s2', 'sit_quay', 90)),
+        );
+    }
+
     /** Two agents, of whom a ringing step finds one out of reach: in that second, a queue that needs somebody finds the other. */
     public function testAQueueThatNeedsAnAgentLooksAtPhonesAtOnce(): void
     {

@@ -111,7 +111,7 @@ final class NotTriedTest extends TestCase
                 'phones' => [$mobile],
             ]),
         ];
-        yield 'parked twice' => [['parked-again at s2'], $begin($park('s1', 60), $park('s2', 60))];
+        yield 'parked twice' => [[], $begin($park('s1', 60), $park('s2', 90))];
         yield 'parked without end' => [['parked-without-end at s1'], $begin($park('s1', 0))];
         $exit = [['on' => 'callback', 'steps' => [['id' => 's2', 'do' => 'say', 'prompt' => 'prm']]]];
         $kept = ['callback' => ['offer' => ['key' => '1']]] + self::QUEUE;

@@ -243,7 +243,7 @@ final readonly class Acts
             $said ?? $this->said(),
             $this->stated->around($given->circumstances),
             $given->earlier,
-            $this->stated->parked ?? $given->parked,
+            $this->stated->parked->parked ?? $given->parked,
         );
     }
 

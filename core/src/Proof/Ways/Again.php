@@ -8,7 +8,6 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\QueueState;
 use Meandros\Core\Plan\Element\Queue;
-use Meandros\Core\Routing\Happening\ParkedAt;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Walk;
@@ -17,7 +16,7 @@ use Meandros\Core\Routing\Walk;
 final class Again
 {
     /**
-     * What a step asks again that was settled before, or twice: a queue, a parked call, a phone that rings for somebody else, or
+     * What a step asks again that was settled before, or twice: a queue, a phone that rings for somebody else, or
      * later than in the second in which it did not ring; null where there is no such thing.
      */
     public static function within(Stand $stand, Walk $walk, Assumptions $given): ?Untried
@@ -28,9 +27,6 @@ final class Again
             $isGiven = isset($given->circumstances->queues[$queue]);
             $isFollowed = $stated->nobodyIsOn($queue) || ($stated->waitedInVain($queue) && !$isGiven);
             $isFollowed || ($asked[self::ofQueue($queue)] = '');
-        }
-        if (null !== $stand->acts->stated->parked) {
-            $asked[ParkedAt::class] = '';
         }
         foreach ($walk->events() as $place => $event) {
             $what = $event->happening;
@@ -47,13 +43,9 @@ final class Again
                     return Untried::PhoneOfTwo;
                 }
             }
-            $once = match (true) {
-                $what instanceof QueueEntered => self::ofQueue((string) $what->queue),
-                $what instanceof ParkedAt => ParkedAt::class,
-                default => null,
-            };
+            $once = $what instanceof QueueEntered ? self::ofQueue((string) $what->queue) : null;
             if (null !== $once && (string) $place !== ($asked[$once] ??= (string) $place)) {
-                return ParkedAt::class === $once ? Untried::ParkedAgain : Untried::QueueAgain;
+                return Untried::QueueAgain;
             }
         }
 

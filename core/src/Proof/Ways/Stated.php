@@ -7,7 +7,6 @@ namespace Meandros\Core\Proof\Ways;
 use Meandros\Core\Call\AgentState;
 use Meandros\Core\Call\CallerActs;
 use Meandros\Core\Call\Circumstances;
-use Meandros\Core\Call\Parked;
 use Meandros\Core\Call\QueueState;
 
 /** What is so on a way through a plan besides what callers press and phones do. */
@@ -15,10 +14,14 @@ final readonly class Stated
 {
     /**
      * @param array<string, QueueState> $queues by queue
-     * @param Parked|null               $parked what becomes of calls that are parked; null where it is not said
+     * @param ParkedSo|null             $parked what becomes of calls that are parked; null where it is not said
      * @param bool|null                 $isFax  whether a fax machine calls; null where it is not said
      */
-    public function __construct(public array $queues = [], public ?Parked $parked = null, public ?bool $isFax = null) {}
+    public function __construct(
+        public array $queues = [],
+        public ?ParkedSo $parked = null,
+        public ?bool $isFax = null,
+    ) {}
 
     public function isNothing(): bool
     {

@@ -11,7 +11,6 @@ enum Untried: string
     case ManyPeople = 'many-people';
     case ParkedWithoutEnd = 'parked-without-end';
     case QueueAgain = 'queue-again';
-    case ParkedAgain = 'parked-again';
     case AgentAgain = 'agent-again';
     case PhoneOfTwo = 'phone-of-two';
     case PhoneAgain = 'phone-again';

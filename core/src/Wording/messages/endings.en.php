@@ -8,7 +8,6 @@ return [
     'untried.many-people' => 'more people can be dialled than are tried: the first forty are',
     'untried.parked-without-end' => 'a parked call waits for as long as it takes: an hour of it is tried',
     'untried.queue-again' => 'the call comes again to a queue that did not let it in, and stands as it did then',
-    'untried.parked-again' => 'the call is parked twice, and the second time goes as the first did',
     'untried.agent-again' => 'an agent who is free here may be asked again later: that goes no further',
     'untried.phone-of-two' => 'a phone rings for two people, and does the same for both',
     'untried.phone-again' => 'a phone rings again here, and does what it did before',
