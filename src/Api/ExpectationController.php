@@ -40,7 +40,7 @@ final readonly class ExpectationController
         $plan = $this->plans->get($which);
 
         return new JsonResponse([
-            'expectations' => $this->held->reports($plan, $plan->all(Expectation::class), self::WAITED),
+            'expectations' => $this->held->all($plan, self::WAITED),
         ]);
     }
 
@@ -84,6 +84,6 @@ final readonly class ExpectationController
         $expectation =
             $plan->get(Expectation::class, $id) ?? throw new NotFound('There is no such expectation in this plan.');
 
-        return new JsonResponse($this->held->reports($plan, [$expectation], self::WAITED)[0]);
+        return new JsonResponse($this->held->one($plan, $expectation, self::WAITED));
     }
 }

@@ -14,6 +14,7 @@ use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Wording\FindingWords;
 use Meandros\Server\Now;
 use Meandros\Server\Patience;
+use Meandros\Server\Proof\WorkedOut;
 use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
@@ -33,6 +34,7 @@ final readonly class FindingsController
         private Live $live,
         private Now $now,
         private Patience $patience,
+        private WorkedOut $workedOut,
     ) {}
 
     /**
@@ -66,9 +68,16 @@ final readonly class FindingsController
     {
         $plan = $this->plans->get($which);
         $from = $this->now->second();
-        [$findings, $left] = YearChecks::in(
-            new Fares($plan, $from, $from + self::DAYS * CivilDate::SECONDS_PER_DAY, $this->live->state($plan, $from)),
-            $this->patience->for(self::WAITED),
+        $until = $from + self::DAYS * CivilDate::SECONDS_PER_DAY;
+        [$findings, $left] = $this->workedOut->of(
+            'findings',
+            [$plan],
+            [],
+            fn(): array => YearChecks::in(
+                new Fares($plan, $from, $until, $this->live->state($plan, $from)),
+                $this->patience->for(self::WAITED),
+            ),
+            static fn(array $found): bool => 0 === $found[1],
         );
 
         return new JsonResponse(['findings' => $this->reports($findings, $plan), 'left' => $left]);

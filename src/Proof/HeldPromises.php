@@ -7,7 +7,6 @@ namespace Meandros\Server\Proof;
 use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Fares\Fares;
-use Meandros\Core\Proof\Promised\Held;
 use Meandros\Core\Proof\Promised\Holding;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Wording\PromiseReport;
@@ -20,34 +19,56 @@ final readonly class HeldPromises
 {
     private const DAYS = 366;
 
-    public function __construct(private Live $live, private Now $now, private Patience $patience) {}
+    public function __construct(
+        private Live $live,
+        private Now $now,
+        private Patience $patience,
+        private WorkedOut $workedOut,
+    ) {}
 
     /**
-     * @param list<Expectation> $expectations
-     * @param float             $seconds      after which no further number is looked at
+     * Of all expectations.
      *
-     * @return list<array{state: string, ...}> one each
+     * @param float $seconds after which no further number is looked at
+     *
+     * @return list<array{state: string, left: int, ...}> one each
      */
-    public function reports(Plan $plan, array $expectations, float $seconds): array
+    public function all(Plan $plan, float $seconds): array
     {
-        [$from, $until] = $this->stretch();
-        $report = new PromiseReport($plan, $from, $until);
+        return $this->workedOut->of(
+            'promises',
+            [$plan],
+            [],
+            fn(): array => $this->reports($plan, $plan->all(Expectation::class), $seconds),
+            static fn(array $reports): bool => 0 === array_sum(array_column($reports, 'left')),
+        );
+    }
 
-        return array_map($report->of(...), $this->hold($plan, $expectations, $seconds));
+    /**
+     * Of one, as it is edited.
+     *
+     * @param float $seconds after which no further number is looked at
+     *
+     * @return array{state: string, left: int, ...}
+     */
+    public function one(Plan $plan, Expectation $expectation, float $seconds): array
+    {
+        return $this->reports($plan, [$expectation], $seconds)[0];
     }
 
     /**
      * @param list<Expectation> $expectations
      *
-     * @return list<Held> one each
+     * @return list<array{state: string, left: int, ...}> one each
      */
-    public function hold(Plan $plan, array $expectations, float $seconds): array
+    private function reports(Plan $plan, array $expectations, float $seconds): array
     {
         [$from, $until] = $this->stretch();
+        $report = new PromiseReport($plan, $from, $until);
         $holding = new Holding(new Fares($plan, $from, $until, $this->live->state($plan, $from)));
         $goOn = $this->patience->for($seconds);
 
-        return array_map(static fn(Expectation $one): Held => $holding->hold($one, $goOn), $expectations);
+        return array_map(static fn(Expectation $one): array => $report->of($holding->hold($one, $goOn)), $expectations);
     }
 
     /**

@@ -6,7 +6,6 @@ namespace Meandros\Server\Proof;
 
 use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Plan;
-use Meandros\Core\Proof\Promised\Held;
 use Meandros\Server\Storage\Editions;
 use Meandros\Server\Storage\Plans;
 
@@ -33,19 +32,20 @@ final readonly class PublishDespite
         $known = null === $live ? [] : $this->editions->get($live)->despite;
         $before = null === $live ? null : $this->plans->get('live');
         $reasons = $without = [];
-        foreach ($this->held->hold($plan, $plan->all(Expectation::class), self::WAITED) as $held) {
-            if ($held->isKept()) {
+        $expectations = $plan->all(Expectation::class);
+        foreach ($this->held->all($plan, self::WAITED) as $i => $report) {
+            if ('broken' !== $report['state']) {
                 continue;
             }
-            $id = $held->expectation->id();
+            $expectation = $expectations[$i];
+            $id = $expectation->id();
             $isAsBefore =
-                $before?->get(Expectation::class, $id)?->toJson() === $held->expectation->toJson() &&
-                isset($known[$id]);
+                $before?->get(Expectation::class, $id)?->toJson() === $expectation->toJson() && isset($known[$id]);
             $given = $isAsBefore ? $known[$id] : $reason;
-            '' === $given ? ($without[] = $held) : ($reasons[$id] = $given);
+            '' === $given ? ($without[] = $expectation) : ($reasons[$id] = $given);
         }
         if ([] !== $without) {
-            throw new BrokenPromises(array_map(static fn(Held $one): Expectation => $one->expectation, $without));
+            throw new BrokenPromises($without);
         }
 
         return $reasons;

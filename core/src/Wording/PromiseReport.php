@@ -34,7 +34,7 @@ final readonly class PromiseReport
         $this->courses = new CourseWords($plan);
     }
 
-    /** @return array{state: string, ...} */
+    /** @return array{state: string, left: int, ...} */
     public function of(Held $held): array
     {
         return [
