@@ -25,18 +25,41 @@ final class BoundsTest extends TestCase
 
     public function testTheLastOneWithinIsTakenAndTheFirstOneOutsideIsNot(): void
     {
-        $this->schema = self::json(self::SCHEMA);
-        foreach (self::json(self::DEMO)['elements'] as $element) {
-            foreach ($this->bounded('/$defs/element', $element, '') as $pointer => $bounds) {
-                foreach (self::tried($bounds) as [$value, $isTaken, $code]) {
-                    $said = self::said($pointer, self::put($element, $pointer, $value));
-                    $isTaken
-                        ? self::assertNotContains($code, $said, $pointer . ' of ' . $element['id'])
-                        : self::assertNotEmpty($said, $pointer . ' of ' . $element['id']);
-                }
+        $fields = 0;
+        foreach ($this->everywhere() as [$element, $pointer, $schema]) {
+            foreach (self::tried($schema) as [$value, $isTaken, $code]) {
+                $said = self::said($pointer, self::put($element, $pointer, $value));
+                $isTaken
+                    ? self::assertNotContains($code, $said, $pointer . ' of ' . $element['id'])
+                    : self::assertNotEmpty($said, $pointer . ' of ' . $element['id']);
+                ++$fields;
             }
         }
-        self::assertGreaterThan(55, \count($this->seen));
+        self::assertGreaterThan(230, $fields);
+    }
+
+    public function testAFieldThatNobodyKnowsIsRefusedWhereverItStands(): void
+    {
+        $objects = 0;
+        foreach ($this->everywhere() as [$element, $pointer, $schema, $data]) {
+            if (false === ($schema['additionalProperties'] ?? null) && \is_array($data)) {
+                $at = $pointer . '/nobody_knows';
+                self::assertSame(['field-not-known'], self::said($at, self::put($element, $at, 1)), $at);
+                ++$objects;
+            }
+        }
+        self::assertGreaterThan(60, $objects);
+    }
+
+    /** @return iterable<array{array<string, mixed>, string, array<string, mixed>, mixed}> an element of the demo, a pointer, what the schema says, what is there */
+    private function everywhere(): iterable
+    {
+        $this->schema = self::json(self::SCHEMA);
+        foreach (self::json(self::DEMO)['elements'] as $element) {
+            foreach ($this->places('/$defs/element', $element, '') as $pointer => [$schema, $data]) {
+                yield [$element, $pointer, $schema, $data];
+            }
+        }
     }
 
     /** @return iterable<array{mixed, bool, string}> a value, whether it is taken, and what would be said of one that is not */
@@ -55,36 +78,38 @@ final class BoundsTest extends TestCase
     }
 
     /**
-     * Fields with bounds of an element, by pointer; each field of the schema once.
+     * Everything that the schema says of an element, by pointer: also of fields that it leaves out, where their object is there. Each
+     * field of the schema once.
      *
      * @param string|null $field of the schema that refers to this place
      *
-     * @return iterable<string, array<string, mixed>>
+     * @return iterable<string, array{array<string, mixed>, mixed}> what the schema says, and what is there
      */
-    private function bounded(string $place, mixed $data, string $pointer, ?string $field = null): iterable
+    private function places(string $place, mixed $data, string $pointer, ?string $field = null): iterable
     {
         $schema = $this->at($place);
         $field ??= $place;
         if (isset($schema['$ref'])) {
-            yield from $this->bounded(substr($schema['$ref'], 1), $data, $pointer, $field);
+            yield from $this->places(substr($schema['$ref'], 1), $data, $pointer, $field);
 
             return;
-        }
-        if (isset($schema['maxLength']) || isset($schema['minimum']) || isset($schema['maximum'])) {
-            isset($this->seen[$field]) || (yield $pointer => $schema);
-            $this->seen[$field] = true;
         }
         foreach ([...array_keys($schema['oneOf'] ?? []), ...array_keys($schema['anyOf'] ?? [])] as $i) {
             $branch = $place . (isset($schema['oneOf']) ? '/oneOf/' : '/anyOf/') . $i;
             if ($this->isOf($branch, $data)) {
-                yield from $this->bounded($branch, $data, $pointer, $field);
+                yield from $this->places($branch, $data, $pointer, $field . $i);
             }
         }
+        $key = $field . (null === $data ? '' : ' is there');
+        if (!isset($this->seen[$key])) {
+            $this->seen[$key] = true;
+            yield $pointer => [$schema, $data];
+        }
         foreach (\is_array($data) ? $schema['properties'] ?? [] : [] as $name => $_) {
-            yield from $this->bounded($place . '/properties/' . $name, $data[$name] ?? null, $pointer . '/' . $name);
+            yield from $this->places($place . '/properties/' . $name, $data[$name] ?? null, $pointer . '/' . $name);
         }
         foreach (isset($schema['items']) && \is_array($data) ? $data : [] as $i => $one) {
-            yield from $this->bounded($place . '/items', $one, $pointer . '/' . $i);
+            yield from $this->places($place . '/items', $one, $pointer . '/' . $i);
         }
     }
 

@@ -30,6 +30,7 @@ final class WeekTextTest extends TestCase
         ];
         yield ['mo, we, fr 9.30-12 lunch', 'mo we fr 09:30–12:00 lunch'];
         yield ['daily 9am-5:30pm', 'mo tu we th fr sa su 09:00–17:30 open'];
+        yield ['mo 1pm-5pm', 'mo 13:00–17:00 open'];
         yield ['fr-mo 22-6', 'mo fr sa su 22:00–30:00 open'];
         yield ['mo 13-17, 9-12', 'mo 09:00–12:00 open, 13:00–17:00 open'];
         yield ['su 0-24', 'su 00:00–24:00 open'];

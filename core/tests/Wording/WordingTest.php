@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Wording;
 
+use Meandros\Core\Proof\Weekly;
 use Meandros\Core\Routing\Event;
 use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Time\Weekday;
 use Meandros\Core\Wording\AnswerSentence;
 use Meandros\Core\Wording\Duration;
 use Meandros\Core\Wording\EventWords;
+use Meandros\Core\Wording\TimesWords;
 use Meandros\Core\Wording\TraceReport;
 use Meandros\Core\Wording\When;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -31,6 +34,26 @@ final class WordingTest extends TestCase
         yield [90, '1 min 30 s'];
         yield [480, '8 min'];
         yield [7500, '2 h 5 min'];
+    }
+
+    /** @param non-empty-list<Weekday> $days */
+    #[DataProvider('weeklies')]
+    public function testTimesOfAWeek(array $days, int $from, int $later, int $to, string $words): void
+    {
+        self::assertSame($words, TimesWords::weekly(new Weekly($days, $from, $later, $to, 52)));
+    }
+
+    /** @return iterable<array{non-empty-list<Weekday>, int, int, int, string}> */
+    public static function weeklies(): iterable
+    {
+        [$monday, $tuesday, $wednesday, , , $saturday, $sunday] = Weekday::cases();
+        yield [[$saturday], 0, 0, 86400, 'Sat all day'];
+        yield [[$saturday, $sunday], 0, 0, 86399, 'Sat, Sun 00:00–23:59:59'];
+        yield [Weekday::cases(), 3600, 0, 86400, 'daily 01:00–24:00'];
+        yield [[$monday, $tuesday, $wednesday], 72000, 1, 25200, 'Mon–Wed 20:00–07:00'];
+        yield [[$monday, $wednesday], 72000, 1, 72000, 'Mon, Wed 20:00–20:00'];
+        yield [[$saturday], 72000, 1, 75600, 'Sat 20:00 until Sun 21:00'];
+        yield [[$saturday, $sunday], 72000, 2, 25200, 'Sat, Sun 20:00 until Mon, Tue 07:00'];
     }
 
     public function testMomentsShowSecondsOnlyWhereThereAreSome(): void
