@@ -45,3 +45,18 @@ test('Escape brings back what is saved', () => {
     fireEvent.blur(box());
     expect(onSave).not.toHaveBeenCalled();
 });
+
+test('Enter saves what was typed, and is done where nothing is left to be saved', () => {
+    const [onSave, onDone] = [vi.fn(), vi.fn()];
+    const field = (value: string) => <LineInput label="Name" value={value} onSave={onSave} onDone={onDone} />;
+    const { rerender } = render(field('Lunch'));
+    type('Break');
+    fireEvent.keyDown(box(), { key: 'Enter', keyCode: 13 });
+    expect(onSave.mock.calls).toEqual([['Break']]);
+    expect(onDone).not.toHaveBeenCalled();
+    fireEvent.keyUp(box(), { key: 'Enter', keyCode: 13 });
+    rerender(field('Break'));
+    fireEvent.keyDown(box(), { key: 'Enter', keyCode: 13 });
+    expect(onDone).toHaveBeenCalledTimes(1);
+    expect(onSave).toHaveBeenCalledTimes(1);
+});
