@@ -28,7 +28,9 @@ final class BoundsTest extends TestCase
         $fields = 0;
         foreach ($this->everywhere() as [$element, $pointer, $schema]) {
             foreach (self::tried($schema) as [$value, $isTaken, $code]) {
-                $said = self::said($pointer, self::put($element, $pointer, $value));
+                $changed = self::put($element, $pointer, $value);
+                $said = self::said($pointer, $changed);
+                $isTaken && self::assertKept($changed, $pointer, $value);
                 $isTaken
                     ? self::assertNotContains($code, $said, $pointer . ' of ' . $element['id'])
                     : self::assertNotEmpty($said, $pointer . ' of ' . $element['id']);
@@ -68,6 +70,9 @@ final class BoundsTest extends TestCase
         if (isset($bounds['maxLength'])) {
             yield [str_repeat('x', $bounds['maxLength']), true, 'too-long'];
             yield [str_repeat('x', $bounds['maxLength'] + 1), false, 'too-long'];
+        }
+        if (1 === preg_match('~' . ($bounds['pattern'] ?? '$.') . '~u', '12')) {
+            yield ['12', true, 'too-long'];
         }
         foreach (['minimum' => -1, 'maximum' => 1] as $bound => $outwards) {
             if (isset($bounds[$bound])) {
@@ -138,6 +143,20 @@ final class BoundsTest extends TestCase
         }
 
         return $part;
+    }
+
+    /** What is taken is written as it was read, where nothing else is against it. */
+    private static function assertKept(array $element, string $pointer, mixed $value): void
+    {
+        try {
+            $kept = PlanCodec::element($element)->toJson();
+        } catch (InvalidData) {
+            return;
+        }
+        foreach (\array_slice(explode('/', $pointer), 1) as $name) {
+            $kept = $kept[$name] ?? null;
+        }
+        self::assertSame($value, $kept, $pointer . ' of ' . $element['id']);
     }
 
     /** @return list<string> codes of what is said of a place, or of what is in it */

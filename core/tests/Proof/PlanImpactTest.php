@@ -38,6 +38,31 @@ final class PlanImpactTest extends TestCase
         );
     }
 
+    public function testNumbersAreLookedAtByName(): void
+    {
+        $number = static fn(string $id, string $name, string $number): array => [
+            'id' => $id,
+            'kind' => 'number',
+            'name' => $name,
+            'number' => $number,
+            'site' => 'sit_harbour',
+            'target' => 'jrn_main',
+        ];
+        $plan = (new PlanBuilder())
+            ->with($number('num_z', 'Zebra', '+441632960981'))
+            ->with($number('num_b', 'Berths', '+441632960982'))
+            ->with($number('num_a', 'Anchorage', '+441632960983'))
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'end']])
+            ->plan();
+        self::assertSame(
+            ['Anchorage', 'Berths', 'Main line', 'Zebra'],
+            array_map(
+                static fn(array $one): string => $one[1]->name(),
+                PlanImpact::numbers($plan, $plan, ['jrn_main']),
+            ),
+        );
+    }
+
     public function testWhatIsSoWherePhonesRingIsNotToldAgain(): void
     {
         $hours = ['id' => 's9', 'do' => 'hours', 'hours' => 'hrs'];
