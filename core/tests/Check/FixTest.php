@@ -382,62 +382,37 @@ final class FixTest extends TestCase
             'Nobody is ever asked: the introduction takes 40 s, and nobody may wait for longer than 40 s.',
             'Let them wait for 100 s',
         ];
-        yield 'two queues of one rank' => [
-            $queue([])
-                ->with([
-                    'id' => 'two',
-                    'kind' => 'queue',
-                    'name' => 'Two',
-                    'members' => [['who' => 'ann', 'on' => false], ['who' => 'ben']],
-                ])
-                ->person('ben')
-                ->with([
-                    'id' => 'three',
-                    'kind' => 'queue',
-                    'name' => 'Three',
-                    'rank' => 2,
-                    'members' => [['who' => 'ben']],
-                ])
-                ->with([
-                    'id' => 'four',
-                    'kind' => 'queue',
-                    'name' => 'Four',
-                    'rank' => 2,
-                    'members' => [['who' => 'ben'], ['who' => 'ann']],
-                ]),
-            'four',
-            '/rank',
-            'Ben is an agent of “Three” too, which has the same rank, 2: whose callers come first is not said.',
-            'Let this one come after it: rank 3',
-        ];
-        yield 'two queues of the last rank' => [
-            $queue([])
-                ->with([
-                    'id' => 'two',
-                    'kind' => 'queue',
-                    'name' => 'Two',
-                    'members' => [['who' => 'ann', 'on' => false], ['who' => 'ben']],
-                ])
-                ->person('ben')
-                ->with([
-                    'id' => 'three',
-                    'kind' => 'queue',
-                    'name' => 'Three',
-                    'rank' => 9,
-                    'members' => [['who' => 'ben']],
-                ])
-                ->with([
-                    'id' => 'four',
-                    'kind' => 'queue',
-                    'name' => 'Four',
-                    'rank' => 9,
-                    'members' => [['who' => 'ben'], ['who' => 'ann']],
-                ]),
-            'four',
-            '/rank',
-            'Ben is an agent of “Three” too, which has the same rank, 9: whose callers come first is not said.',
-            'Let this one come before it: rank 8',
-        ];
+        $ofRank = static fn(int $rank): PlanBuilder => $queue([])
+            ->with([
+                'id' => 'two',
+                'kind' => 'queue',
+                'name' => 'Two',
+                'members' => [['who' => 'ann', 'on' => false], ['who' => 'ben']],
+            ])
+            ->person('ben')
+            ->with([
+                'id' => 'three',
+                'kind' => 'queue',
+                'name' => 'Three',
+                'rank' => $rank,
+                'members' => [['who' => 'ben']],
+            ])
+            ->with([
+                'id' => 'four',
+                'kind' => 'queue',
+                'name' => 'Four',
+                'rank' => $rank,
+                'members' => [['who' => 'ben'], ['who' => 'ann']],
+            ]);
+        foreach ([2 => 'after it: rank 3', 9 => 'before it: rank 8'] as $rank => $place) {
+            yield 'two queues of rank ' . $rank => [
+                $ofRank($rank),
+                'four',
+                '/rank',
+                "Ben is an agent of “Three” too, which has the same rank, {$rank}: whose callers come first is not said.",
+                'Let this one come ' . $place,
+            ];
+        }
         yield 'a callback that nobody can choose' => [
             $queue(['callback' => ['offer' => []], 'waiting' => ['leaveKey' => '1']]),
             'que',
