@@ -59,7 +59,7 @@ final class WorkedOutTest extends ApiTestCase
         $container = self::getContainer();
         $workedOut = new WorkedOut(new SharedMemory(), $container->get(Live::class), new Now($this->clock));
 
-        return $workedOut->of('it', [$plan], [], fn(): int => ++$this->times, static fn(int $_): bool => $isWhole);
+        return $workedOut->of('it', [$plan], fn(): int => ++$this->times, static fn(int $_): bool => $isWhole);
     }
 
     private function plan(): Plan

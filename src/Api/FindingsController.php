@@ -72,7 +72,6 @@ final readonly class FindingsController
         [$findings, $left] = $this->workedOut->of(
             'findings',
             [$plan],
-            [],
             fn(): array => YearChecks::in(
                 new Fares($plan, $from, $until, $this->live->state($plan, $from)),
                 $this->patience->for(self::WAITED),

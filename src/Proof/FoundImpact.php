@@ -62,7 +62,6 @@ final readonly class FoundImpact
         return $this->workedOut->of(
             'impact',
             [$this->plans->get($before), $this->plans->get($after)],
-            [],
             $find,
             static fn(array $found): bool => 0 === $found['left'],
         );

@@ -38,7 +38,6 @@ final readonly class HeldPromises
         return $this->workedOut->of(
             'promises',
             [$plan],
-            [],
             fn(): array => $this->reports($plan, $plan->all(Expectation::class), $seconds),
             static fn(array $reports): bool => 0 === array_sum(array_column($reports, 'left')),
         );

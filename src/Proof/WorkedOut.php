@@ -24,17 +24,16 @@ final readonly class WorkedOut
      * @template T
      *
      * @param non-empty-list<Plan> $plans
-     * @param list<mixed>          $more    that it depends on
      * @param \Closure(): T        $work
      * @param \Closure(T): bool    $isWhole whether nothing was left out for want of time
      *
      * @return T
      */
-    public function of(string $what, array $plans, array $more, \Closure $work, \Closure $isWhole): mixed
+    public function of(string $what, array $plans, \Closure $work, \Closure $isWhole): mixed
     {
         $second = $this->now->second();
         $hash = hash_init('xxh128');
-        hash_update($hash, serialize([intdiv($second, self::SECONDS), $more]));
+        hash_update($hash, (string) intdiv($second, self::SECONDS));
         foreach ($plans as $plan) {
             hash_update($hash, serialize([$plan->name, $this->live->state($plan, $second)]));
             foreach ($plan->elements() as $element) {
