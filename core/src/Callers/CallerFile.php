@@ -88,8 +88,13 @@ final class CallerFile
             if (1 === preg_match(PhoneNumber::E164, $entry->match)) {
                 $name = '' === $entry->name ? PhoneNumber::international($entry->match) : $entry->name;
                 $cards .= (new VCard(
-                    ['VERSION' => '4.0', 'FN' => $name, 'TEL' => $entry->match] +
-                        ('' === $entry->label ? [] : ['CATEGORIES' => $entry->label]),
+                    [
+                        'VERSION' => '4.0',
+                        'UID' => \sprintf('urn:meandros:%s:%s', $list->id(), ltrim($entry->match, '+')),
+                        'FN' => $name,
+                        'TEL' => $entry->match,
+                    ] + ('' === $entry->label ? [] : ['CATEGORIES' => $entry->label]),
+                    false,
                 ))->serialize();
             }
         }

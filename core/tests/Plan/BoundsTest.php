@@ -15,20 +15,12 @@ use PHPUnit\Framework\TestCase;
  */
 final class BoundsTest extends TestCase
 {
-    private const SCHEMA = __DIR__ . '/../../schema/plan.schema.json';
-    private const DEMO = __DIR__ . '/../../../demo/ternwick-ferries.json';
-
-    /** @var array<string, mixed> */
-    private array $schema;
-    /** @var array<string, true> fields of the schema that were looked at */
-    private array $seen = [];
-
     public function testTheLastOneWithinIsTakenAndTheFirstOneOutsideIsNot(): void
     {
         $fields = 0;
-        foreach ($this->everywhere() as [$element, $pointer, $schema]) {
+        foreach ((new SchemaPlaces())->ofDemo() as [$element, $pointer, $schema]) {
             foreach (self::tried($schema) as [$value, $isTaken, $code]) {
-                $changed = self::put($element, $pointer, $value);
+                $changed = SchemaPlaces::put($element, $pointer, $value);
                 $said = self::said($pointer, $changed);
                 $isTaken && self::assertKept($changed, $pointer, $value);
                 $isTaken
@@ -43,25 +35,14 @@ final class BoundsTest extends TestCase
     public function testAFieldThatNobodyKnowsIsRefusedWhereverItStands(): void
     {
         $objects = 0;
-        foreach ($this->everywhere() as [$element, $pointer, $schema, $data]) {
+        foreach ((new SchemaPlaces())->ofDemo() as [$element, $pointer, $schema, $data]) {
             if (false === ($schema['additionalProperties'] ?? null) && \is_array($data)) {
                 $at = $pointer . '/nobody_knows';
-                self::assertSame(['field-not-known'], self::said($at, self::put($element, $at, 1)), $at);
+                self::assertSame(['field-not-known'], self::said($at, SchemaPlaces::put($element, $at, 1)), $at);
                 ++$objects;
             }
         }
         self::assertGreaterThan(60, $objects);
-    }
-
-    /** @return iterable<array{array<string, mixed>, string, array<string, mixed>, mixed}> an element of the demo, a pointer, what the schema says, what is there */
-    private function everywhere(): iterable
-    {
-        $this->schema = self::json(self::SCHEMA);
-        foreach (self::json(self::DEMO)['elements'] as $element) {
-            foreach ($this->places('/$defs/element', $element, '') as $pointer => [$schema, $data]) {
-                yield [$element, $pointer, $schema, $data];
-            }
-        }
     }
 
     /** @return iterable<array{mixed, bool, string}> a value, whether it is taken, and what would be said of one that is not */
@@ -80,69 +61,6 @@ final class BoundsTest extends TestCase
                 yield [$bounds[$bound] + $outwards, false, 'not-whole'];
             }
         }
-    }
-
-    /**
-     * Everything that the schema says of an element, by pointer: also of fields that it leaves out, where their object is there. Each
-     * field of the schema once.
-     *
-     * @param string|null $field of the schema that refers to this place
-     *
-     * @return iterable<string, array{array<string, mixed>, mixed}> what the schema says, and what is there
-     */
-    private function places(string $place, mixed $data, string $pointer, ?string $field = null): iterable
-    {
-        $schema = $this->at($place);
-        $field ??= $place;
-        if (isset($schema['$ref'])) {
-            yield from $this->places(substr($schema['$ref'], 1), $data, $pointer, $field);
-
-            return;
-        }
-        foreach ([...array_keys($schema['oneOf'] ?? []), ...array_keys($schema['anyOf'] ?? [])] as $i) {
-            $branch = $place . (isset($schema['oneOf']) ? '/oneOf/' : '/anyOf/') . $i;
-            if ($this->isOf($branch, $data)) {
-                yield from $this->places($branch, $data, $pointer, $field . $i);
-            }
-        }
-        $key = $field . (null === $data ? '' : ' is there');
-        if (!isset($this->seen[$key])) {
-            $this->seen[$key] = true;
-            yield $pointer => [$schema, $data];
-        }
-        foreach (\is_array($data) ? $schema['properties'] ?? [] : [] as $name => $_) {
-            yield from $this->places($place . '/properties/' . $name, $data[$name] ?? null, $pointer . '/' . $name);
-        }
-        foreach (isset($schema['items']) && \is_array($data) ? $data : [] as $i => $one) {
-            yield from $this->places($place . '/items', $one, $pointer . '/' . $i);
-        }
-    }
-
-    /** Whether data goes by this branch of a choice: by the constants in it. */
-    private function isOf(string $place, mixed $data): bool
-    {
-        $schema = $this->at($place);
-        if (isset($schema['$ref'])) {
-            return $this->isOf(substr($schema['$ref'], 1), $data);
-        }
-        foreach ($schema['properties'] ?? [] as $name => $property) {
-            if (isset($property['const']) && ($data[$name] ?? null) !== $property['const']) {
-                return false;
-            }
-        }
-
-        return 'null' !== ($schema['type'] ?? null);
-    }
-
-    /** @return array<string, mixed> */
-    private function at(string $place): array
-    {
-        $part = $this->schema;
-        foreach (\array_slice(explode('/', $place), 1) as $name) {
-            $part = $part[$name];
-        }
-
-        return $part;
     }
 
     /** What is taken is written as it was read, where nothing else is against it. */
@@ -174,22 +92,5 @@ final class BoundsTest extends TestCase
         }
 
         return [];
-    }
-
-    private static function put(array $element, string $pointer, mixed $value): array
-    {
-        $part = &$element;
-        foreach (\array_slice(explode('/', $pointer), 1) as $name) {
-            $part = &$part[$name];
-        }
-        $part = $value;
-
-        return $element;
-    }
-
-    /** @return array<string, mixed> */
-    private static function json(string $file): array
-    {
-        return (array) json_decode((string) file_get_contents($file), true, 64, \JSON_THROW_ON_ERROR);
     }
 }

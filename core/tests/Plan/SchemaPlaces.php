@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Plan;
+
+/** Every field that the schema has, where the demo has one. */
+final class SchemaPlaces
+{
+    private const SCHEMA = __DIR__ . '/../../schema/plan.schema.json';
+    private const DEMO = __DIR__ . '/../../../demo/ternwick-ferries.json';
+
+    /** @var array<string, mixed> */
+    private array $schema;
+    /** @var array<string, true> fields of the schema that were looked at */
+    private array $seen = [];
+
+    /** @return iterable<array{array<string, mixed>, string, array<string, mixed>, mixed}> an element of the demo, a pointer, what the schema says, what is there */
+    public function ofDemo(): iterable
+    {
+        $this->schema = self::json(self::SCHEMA);
+        foreach (self::json(self::DEMO)['elements'] as $element) {
+            foreach ($this->places('/$defs/element', $element, '') as $pointer => [$schema, $data]) {
+                yield [$element, $pointer, $schema, $data];
+            }
+        }
+    }
+
+    /**
+     * Everything that the schema says of an element, by pointer: also of fields that it leaves out, where their object is there. Each
+     * field of the schema once.
+     *
+     * @param string|null $field of the schema that refers to this place
+     *
+     * @return iterable<string, array{array<string, mixed>, mixed}> what the schema says, and what is there
+     */
+    private function places(string $place, mixed $data, string $pointer, ?string $field = null): iterable
+    {
+        $schema = $this->at($place);
+        $field ??= $place;
+        if (isset($schema['$ref'])) {
+            yield from $this->places(substr($schema['$ref'], 1), $data, $pointer, $field);
+
+            return;
+        }
+        foreach ([...array_keys($schema['oneOf'] ?? []), ...array_keys($schema['anyOf'] ?? [])] as $i) {
+            $branch = $place . (isset($schema['oneOf']) ? '/oneOf/' : '/anyOf/') . $i;
+            if ($this->isOf($branch, $data)) {
+                yield from $this->places($branch, $data, $pointer, $field . $i);
+            }
+        }
+        $key = $field . (null === $data ? '' : ' is there');
+        if (!isset($this->seen[$key])) {
+            $this->seen[$key] = true;
+            yield $pointer => [$schema, $data];
+        }
+        foreach (\is_array($data) ? $schema['properties'] ?? [] : [] as $name => $_) {
+            yield from $this->places($place . '/properties/' . $name, $data[$name] ?? null, $pointer . '/' . $name);
+        }
+        foreach (isset($schema['items']) && \is_array($data) ? $data : [] as $i => $one) {
+            yield from $this->places($place . '/items', $one, $pointer . '/' . $i);
+        }
+    }
+
+    /** Whether data goes by this branch of a choice: by the constants in it. */
+    private function isOf(string $place, mixed $data): bool
+    {
+        $schema = $this->at($place);
+        if (isset($schema['$ref'])) {
+            return $this->isOf(substr($schema['$ref'], 1), $data);
+        }
+        foreach ($schema['properties'] ?? [] as $name => $property) {
+            if (isset($property['const']) && ($data[$name] ?? null) !== $property['const']) {
+                return false;
+            }
+        }
+
+        return 'null' !== ($schema['type'] ?? null);
+    }
+
+    /** @return array<string, mixed> */
+    private function at(string $place): array
+    {
+        $part = $this->schema;
+        foreach (\array_slice(explode('/', $place), 1) as $name) {
+            $part = $part[$name];
+        }
+
+        return $part;
+    }
+
+    /** The element with a value at a place. */
+    public static function put(array $element, string $pointer, mixed $value): array
+    {
+        $part = &$element;
+        foreach (\array_slice(explode('/', $pointer), 1) as $name) {
+            $part = &$part[$name];
+        }
+        $part = $value;
+
+        return $element;
+    }
+
+    /** @return array<string, mixed> */
+    private static function json(string $file): array
+    {
+        return (array) json_decode((string) file_get_contents($file), true, 64, \JSON_THROW_ON_ERROR);
+    }
+}
