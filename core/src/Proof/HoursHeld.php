@@ -14,7 +14,7 @@ use Meandros\Core\Routing\Lookup\HoursLookup;
 final class HoursHeld
 {
     /** Calls look at hours some seconds after they begin, and sooner or later in another plan. */
-    private const NEAR_SECONDS = 59;
+    private const NEAR_SECONDS = Impact::MOVED_AT_MOST;
     private const MOST_CHANGES = 20_000;
 
     /** @var array<string, list<array{int, int, string}>> in order, with the state, by lookup */

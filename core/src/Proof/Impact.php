@@ -8,7 +8,7 @@ namespace Meandros\Core\Proof;
 final class Impact
 {
     /** Seconds by which an edge moves as calls come to it sooner or later; whoever changes hours moves it by more. */
-    private const MOVED_AT_MOST = 59;
+    public const MOVED_AT_MOST = 59;
 
     /** @return list<Change> the worst first, then the longest; none where calls always fare the same */
     public static function between(Coverage $before, Coverage $after): array

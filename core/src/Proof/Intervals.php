@@ -69,4 +69,21 @@ final class Intervals
 
         return $left;
     }
+
+    /**
+     * Whether they differ nowhere by more than so many seconds.
+     *
+     * @param list<array{int, int}> $intervals in order
+     * @param list<array{int, int}> $others    in order
+     */
+    public static function areNear(array $intervals, array $others, int $seconds): bool
+    {
+        foreach ([...self::without($intervals, $others), ...self::without($others, $intervals)] as [$from, $to]) {
+            if ($to - $from > $seconds) {
+                return false;
+            }
+        }
+
+        return true;
+    }
 }

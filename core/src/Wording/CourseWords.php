@@ -10,6 +10,7 @@ use Meandros\Core\Proof\Change;
 use Meandros\Core\Proof\Course;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Reach;
+use Meandros\Core\Proof\Severity;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Ringing;
 
@@ -75,7 +76,52 @@ final readonly class CourseWords
         return [$lines, $of];
     }
 
-    public function change(Change $change): string
+    /** Changes of which this is the same are told as one. */
+    public function alike(Change $change): string
+    {
+        $said = [self::said($change->before, $this->before), self::said($change->after, $this->after)];
+
+        return serialize(
+            match ($change->severity) {
+                Severity::Lost => [$change->before->takes[0] ?? '', $said[1]],
+                Severity::Gained => [$said[0], $change->after->takes[0] ?? ''],
+                default => $this->change($change),
+            },
+        );
+    }
+
+    /** @param non-empty-list<Change> $changes that are alike */
+    public function together(array $changes): string
+    {
+        return match ($changes[0]->severity) {
+            Severity::Lost, Severity::Gained => \sprintf(
+                'before: %s; now: %s',
+                self::begin(array_map(static fn(Change $one): Course => $one->before, $changes), $this->before),
+                self::begin(array_map(static fn(Change $one): Course => $one->after, $changes), $this->after),
+            ),
+            default => $this->change($changes[0]),
+        };
+    }
+
+    /**
+     * What is said of all of them, as far as they begin alike.
+     *
+     * @param non-empty-list<Course> $courses
+     */
+    private static function begin(array $courses, Names $names): string
+    {
+        $said = array_unique(array_map(static fn(Course $one): string => self::said($one, $names), $courses));
+        $same = $courses[0]->takes;
+        foreach ($courses as $course) {
+            $same = array_intersect_assoc($same, $course->takes);
+        }
+        for ($count = 0; isset($same[$count]); ++$count) {
+        }
+
+        return 1 === \count($said) ? $said[0] : self::inTurn(\array_slice($same, 0, $count), $names, '') . ' and so on';
+    }
+
+    private function change(Change $change): string
     {
         [$before, $after] = [self::said($change->before, $this->before), self::said($change->after, $this->after)];
 
@@ -86,7 +132,37 @@ final readonly class CourseWords
                 $change->moved > 0 ? 'later' : 'sooner',
             ),
             $before === $after => $this->details($change->before, $change->after),
-            default => \sprintf('before: %s; now: %s', $before, $after),
+            default => $this->partly($change) ?? \sprintf('before: %s; now: %s', $before, $after),
+        };
+    }
+
+    /** "no longer rings Ann", "also rings Ben", "instead of Ann, rings Ben": where somebody or something else goes on taking the calls. */
+    private function partly(Change $change): ?string
+    {
+        [$before, $after] = [$change->before->takes, $change->after->takes];
+        $least = min(\count($before), \count($after));
+        for ($same = 0; $same < $least && $before[$same] === $after[$same]; ++$same) {
+        }
+        for (
+            $end = 0;
+            $end < $least - $same && $before[\count($before) - 1 - $end] === $after[\count($after) - 1 - $end];
+            ++$end
+        ) {
+        }
+        if (0 === $same + $end) {
+            return null;
+        }
+        $gone = \array_slice($before, $same, \count($before) - $same - $end);
+        $come = \array_slice($after, $same, \count($after) - $same - $end);
+
+        return match (true) {
+            [] === $come => 'no longer ' . self::inTurn($gone, $this->before),
+            [] === $gone => 'also ' . self::inTurn($come, $this->after),
+            default => \sprintf(
+                'instead of %s, %s',
+                Listed::words(array_map($this->before->of(...), $gone), 'and'),
+                self::inTurn($come, $this->after),
+            ),
         };
     }
 
@@ -95,7 +171,7 @@ final readonly class CourseWords
         $who = implode(', then ', array_map($names->of(...), $course->takes));
 
         return match ($course->reach) {
-            Reach::Queue => self::inTurn($course, $names),
+            Reach::Queue => self::inTurn($course->takes, $names, ''),
             Reach::Person => 'rings ' . $who,
             Reach::Outside => 'sent on to ' . $who,
             Reach::Message => 'a message with ' . $who,
@@ -108,15 +184,21 @@ final readonly class CourseWords
         };
     }
 
-    /** "rings Freight office, then waits in Bookings queue, then Bookings mailbox": where a queue is among them. */
-    private static function inTurn(Course $course, Names $names): string
+    /**
+     * "rings Freight office, then waits in Bookings queue, then leaves a message with Bookings mailbox".
+     *
+     * @param list<string> $takes
+     * @param string|null  $message what is said of a mailbox, where it goes without saying
+     */
+    private static function inTurn(array $takes, Names $names, ?string $message = null): string
     {
         $said = '';
         $last = null;
-        foreach ($course->takes as $who) {
+        foreach ($takes as $who) {
             $does = match ($names->kind($who)) {
                 Kind::Queue => 'waits in ',
                 Kind::Person, Kind::Team => 'rings ',
+                Kind::Mailbox => $message ?? 'leaves a message with ',
                 default => '',
             };
             $said .= ('' === $said ? '' : ', then ') . ($does === $last ? '' : $does) . $names->of($who);

@@ -6,6 +6,7 @@ namespace Meandros\Core\Wording;
 
 use Meandros\Core\Proof\Change;
 use Meandros\Core\Proof\HoursHeld;
+use Meandros\Core\Proof\Impact;
 use Meandros\Core\Proof\Intervals;
 use Meandros\Core\Proof\Severity;
 use Meandros\Core\Proof\Times;
@@ -39,14 +40,25 @@ final class ImpactReport
                 $of = serialize($change->calls);
                 $edges[$of] = [...$edges[$of] ?? [], ...$change->intervals];
             }
-            $said = [$change->severity->value, $words->change($change), $change->calls->keys, $change->calls->caller];
-            $key = serialize([...$said, $change->calls->phones?->value]);
-            $groups[$key]['change'] ??= $change;
+            $key = serialize([$change->severity, $words->alike($change), $change->calls]);
+            $groups[$key]['changes'][] = $change;
             $groups[$key]['times'] = [...$groups[$key]['times'] ?? [], ...$change->intervals];
         }
-        $report = $told = [];
-        foreach ($groups as ['change' => $change, 'times' => $times]) {
+        $report = $told = $ofEverybody = [];
+        foreach ($groups as ['changes' => $changes, 'times' => $times]) {
+            $change = $changes[0];
             $times = Intervals::union($times) ?: $times;
+            $what = $words->together($changes);
+            // Whoever presses something notices what everybody notices, sooner or later by what it takes to press it: it is told once.
+            $of = serialize([$what, $change->calls->caller, $change->calls->phones]);
+            if ([] === $change->calls->keys) {
+                $ofEverybody[$of] = $times;
+            } elseif (
+                isset($ofEverybody[$of]) &&
+                Intervals::areNear($times, $ofEverybody[$of], Impact::MOVED_AT_MOST)
+            ) {
+                continue;
+            }
             // What is so before and after an edge that moved by seconds is so all the time.
             $gaps = Severity::Details === $change->severity ? $edges[serialize($change->calls)] ?? [] : [];
             $across = Intervals::across($times, $gaps);
@@ -58,9 +70,7 @@ final class ImpactReport
                 !$isShort && 0 !== $change->moved => 'where hours change',
                 default => TimesWords::of($said),
             };
-            $what = $words->change($change);
             $phones = null === $change->calls->phones ? [] : [$change->calls->phones->value];
-            // Whoever presses something notices what everybody notices: it is told once.
             $same = $what . "\n" . $when . "\n" . implode(' ', $phones);
             if (isset($told[$same])) {
                 continue;

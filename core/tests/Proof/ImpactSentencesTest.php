@@ -144,7 +144,7 @@ final class ImpactSentencesTest extends TestCase
         ];
         yield 'somebody else' => [
             $journey([self::ring('ben', 20), ...self::MESSAGE]),
-            ['somebody else | Mon–Fri 09:00–17:00: before: rings Ann, then mbx; now: rings Ben, then mbx'],
+            ['somebody else | Mon–Fri 09:00–17:00: instead of Ann, rings Ben'],
         ];
         yield 'longer' => [
             $journey([self::ring('ann', 25), ...self::MESSAGE]),
@@ -156,7 +156,7 @@ final class ImpactSentencesTest extends TestCase
         ];
         yield 'one after the other' => [
             $journey([self::ring('ann', 20), self::ring('ben', 15), ...self::MESSAGE]),
-            ['somebody else | Mon–Fri 09:00–17:00: before: rings Ann, then mbx; now: rings Ann, then Ben, then mbx'],
+            ['somebody else | Mon–Fri 09:00–17:00: also rings Ben'],
         ];
         yield 'nobody in between' => [
             $journey(self::MESSAGE),
@@ -192,7 +192,7 @@ final class ImpactSentencesTest extends TestCase
                 self::ring('ann', 20),
                 ['id' => 'm1', 'do' => 'message', 'mailbox' => 'mbx_other'],
             ])($plan->mailbox('mbx_other')),
-            ['somebody else | Mon–Fri 09:00–17:00: before: rings Ann, then mbx; now: rings Ann, then mbx_other'],
+            ['somebody else | Mon–Fri 09:00–17:00: instead of mbx, leaves a message with mbx_other'],
         ];
         yield 'a longer prompt' => [
             static fn(PlanBuilder $plan): PlanBuilder => $plan->prompt('prm_closed', 10),
@@ -225,13 +225,29 @@ final class ImpactSentencesTest extends TestCase
             $hours(self::band('09:00', '16:59')),
             ['nobody any more | Mon–Fri 16:59–17:00: before: rings Ann, then mbx; now: a message with mbx'],
         ];
+        yield 'two more in between' => [
+            static fn(PlanBuilder $plan): PlanBuilder => $journey([
+                self::ring('ann', 20),
+                self::ring('ben', 15),
+                ['id' => 'wait', 'do' => 'queue', 'queue' => 'que'],
+                ...self::MESSAGE,
+            ])($plan->with(['id' => 'que', 'kind' => 'queue', 'name' => 'Desk', 'members' => [['who' => 'ben']]])),
+            ['somebody else | Mon–Fri 09:00–17:00: also rings Ben, then waits in Desk'],
+        ];
+        yield 'somebody before, and another message' => [
+            static fn(PlanBuilder $plan): PlanBuilder => $journey([
+                self::ring('ben', 20),
+                ['id' => 'm1', 'do' => 'message', 'mailbox' => 'mbx_other'],
+            ])($plan->mailbox('mbx_other')),
+            ['somebody else | Mon–Fri 09:00–17:00: before: rings Ann, then mbx; now: rings Ben, then mbx_other'],
+        ];
         yield 'the name of somebody' => [
             static fn(PlanBuilder $plan): PlanBuilder => $plan->with(['name' => 'Anna'] + self::person('ann')),
             [],
         ];
         yield 'the last step is gone' => [
             $journey([self::ring('ann', 20)], self::CLOSED),
-            ['somebody else | Mon–Fri 09:00–17:00: before: rings Ann, then mbx; now: rings Ann'],
+            ['somebody else | Mon–Fri 09:00–17:00: no longer leaves a message with mbx'],
         ];
     }
 

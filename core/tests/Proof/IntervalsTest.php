@@ -51,6 +51,14 @@ final class IntervalsTest extends TestCase
         return array_merge(...array_map(static fn(array $one): array => range($one[0], $one[1] - 1), $intervals));
     }
 
+    public function testTheyAreNearWhereNothingInOneAloneIsLonger(): void
+    {
+        self::assertTrue(Intervals::areNear([[0, 100], [200, 300]], [[5, 95], [200, 305]], 5));
+        self::assertTrue(Intervals::areNear([[0, 100], [105, 200]], [[0, 200]], 5));
+        self::assertFalse(Intervals::areNear([[0, 100], [200, 300]], [[5, 95], [200, 305]], 4));
+        self::assertFalse(Intervals::areNear([[0, 100]], [[0, 100], [200, 205]], 4));
+    }
+
     public function testWhatOnlyAGapParts(): void
     {
         self::assertSame(
