@@ -7,10 +7,11 @@ namespace Meandros\Core\Tests\Plan;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Problem;
+use Meandros\Core\Tests\Tried;
 use PHPUnit\Framework\TestCase;
 
 /**
- * The schema's figures and lengths are the reader's: of every field of the demo that has a least, a most or a longest, the last one
+ * The schema's figures and lengths are the reader's: of every field that has a least, a most or a longest, the last one
  * within is taken, and the first one outside is refused at its place.
  */
 final class BoundsTest extends TestCase
@@ -18,9 +19,9 @@ final class BoundsTest extends TestCase
     public function testTheLastOneWithinIsTakenAndTheFirstOneOutsideIsNot(): void
     {
         $fields = 0;
-        foreach ((new SchemaPlaces())->ofDemo() as [$element, $pointer, $schema]) {
+        foreach ((new SchemaPlaces())->all() as [$element, $pointer, $schema]) {
             foreach (self::tried($schema) as [$value, $isTaken, $code]) {
-                $changed = SchemaPlaces::put($element, $pointer, $value);
+                $changed = Tried::put($element, $pointer, $value);
                 $said = self::said($pointer, $changed);
                 $isTaken && self::assertKept($changed, $pointer, $value);
                 $isTaken
@@ -35,14 +36,35 @@ final class BoundsTest extends TestCase
     public function testAFieldThatNobodyKnowsIsRefusedWhereverItStands(): void
     {
         $objects = 0;
-        foreach ((new SchemaPlaces())->ofDemo() as [$element, $pointer, $schema, $data]) {
+        foreach ((new SchemaPlaces())->all() as [$element, $pointer, $schema, $data]) {
             if (false === ($schema['additionalProperties'] ?? null) && \is_array($data)) {
                 $at = $pointer . '/nobody_knows';
-                self::assertSame(['field-not-known'], self::said($at, SchemaPlaces::put($element, $at, 1)), $at);
+                self::assertSame(['field-not-known'], self::said($at, Tried::put($element, $at, 1)), $at);
                 ++$objects;
             }
         }
         self::assertGreaterThan(60, $objects);
+    }
+
+    public function testEveryFieldIsThereAndIsWrittenAsItIsRead(): void
+    {
+        $rare = PlanCodec::fromData(SchemaPlaces::rare());
+        foreach (SchemaPlaces::rare()['elements'] as $element) {
+            self::assertEquals($element, json_decode(PlanCodec::encodeElement($rare->find($element['id'])), true));
+        }
+        $there = $fields = [];
+        foreach ((new SchemaPlaces())->all() as [$element, $pointer, $schema, $data]) {
+            $field =
+                ($element['kind'] ?? '') . ' ' . preg_replace(['~^.*/steps/\d+~', '~\d+~'], ['step ', '#'], $pointer);
+            $fields[$field] = true;
+            null === $data || ($there[$field] = true);
+        }
+        self::assertGreaterThan(300, \count($there));
+        self::assertSame(
+            ['queue /waiting/music'],
+            array_keys(array_diff_key($fields, $there)),
+            'As earlier versions had it.',
+        );
     }
 
     /** @return iterable<array{mixed, bool, string}> a value, whether it is taken, and what would be said of one that is not */

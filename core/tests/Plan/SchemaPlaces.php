@@ -4,22 +4,30 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Plan;
 
-/** Every field that the schema has, where the demo has one. */
+/** Every field that the schema has, in the demo or among what is rare. */
 final class SchemaPlaces
 {
     private const SCHEMA = __DIR__ . '/../../schema/plan.schema.json';
     private const DEMO = __DIR__ . '/../../../demo/ternwick-ferries.json';
+    /** With everything in it that the demo does not have. */
+    private const RARE = __DIR__ . '/rare.json';
 
     /** @var array<string, mixed> */
     private array $schema;
     /** @var array<string, true> fields of the schema that were looked at */
     private array $seen = [];
 
-    /** @return iterable<array{array<string, mixed>, string, array<string, mixed>, mixed}> an element of the demo, a pointer, what the schema says, what is there */
-    public function ofDemo(): iterable
+    /** @return array<string, mixed> */
+    public static function rare(): array
+    {
+        return self::json(self::RARE);
+    }
+
+    /** @return iterable<array{array<string, mixed>, string, array<string, mixed>, mixed}> an element, a pointer, what the schema says, what is there */
+    public function all(): iterable
     {
         $this->schema = self::json(self::SCHEMA);
-        foreach (self::json(self::DEMO)['elements'] as $element) {
+        foreach ([...self::json(self::DEMO)['elements'], ...self::rare()['elements']] as $element) {
             foreach ($this->places('/$defs/element', $element, '') as $pointer => [$schema, $data]) {
                 yield [$element, $pointer, $schema, $data];
             }
@@ -89,20 +97,8 @@ final class SchemaPlaces
         return $part;
     }
 
-    /** The element with a value at a place. */
-    public static function put(array $element, string $pointer, mixed $value): array
-    {
-        $part = &$element;
-        foreach (\array_slice(explode('/', $pointer), 1) as $name) {
-            $part = &$part[$name];
-        }
-        $part = $value;
-
-        return $element;
-    }
-
     /** @return array<string, mixed> */
-    private static function json(string $file): array
+    public static function json(string $file): array
     {
         return (array) json_decode((string) file_get_contents($file), true, 64, \JSON_THROW_ON_ERROR);
     }

@@ -10,6 +10,7 @@ use Meandros\Core\Proof\NotTried;
 use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\Catalog;
+use Meandros\Core\Wording\EndingsReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -32,12 +33,14 @@ final class NotTriedTest extends TestCase
         Assumptions $given = new Assumptions(),
     ): void {
         $endings = Endings::of($plan->plan(), PlanBuilder::trial('2026-11-23T10:30', from: '+441632960777'), $given);
+        $report = EndingsReport::of($endings, $plan->plan())['notTried'];
         self::assertSame(
             $expected,
-            array_map(
-                static fn(NotTried $one): string => \sprintf('%s at %s', $one->why->value, $one->step),
-                $endings->notTried,
-            ),
+            array_map(static fn(array $one): string => \sprintf('%s at %s', $one['why'], $one['step']), $report),
+        );
+        self::assertSame(
+            array_map(static fn(NotTried $one): ?string => $one->journey, $endings->notTried),
+            array_column($report, 'journey'),
         );
         self::assertSame([] === $expected, $endings->areAll());
     }
