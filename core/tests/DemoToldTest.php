@@ -4,11 +4,22 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests;
 
+use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\Pin;
+use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Callers\CallerFile;
+use Meandros\Core\Directory\DirectoryView;
 use Meandros\Core\ICalendar\Exporter;
+use Meandros\Core\ICalendar\FileReader;
+use Meandros\Core\ICalendar\HolidayImport;
+use Meandros\Core\ICalendar\Preview;
+use Meandros\Core\ICalendar\SpecialDayImport;
 use Meandros\Core\Map\JourneyMap;
 use Meandros\Core\Map\MapSvg;
+use Meandros\Core\Numbers\BlockView;
 use Meandros\Core\Numbers\NumberTable;
+use Meandros\Core\Outside\Lines;
 use Meandros\Core\Overflow\Overflow;
 use Meandros\Core\Paper\Markdown;
 use Meandros\Core\Paper\PaperOfPlan;
@@ -19,19 +30,26 @@ use Meandros\Core\Plan\Element\CallerList;
 use Meandros\Core\Plan\Element\HolidayCalendar;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Integrity\Integrity;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
+use Meandros\Core\Plan\Step\DirectoryStep;
+use Meandros\Core\Proof\Promised\Suggestion;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Recording\RecordingSheet;
 use Meandros\Core\Recording\SheetWish;
 use Meandros\Core\Recording\Wanted;
+use Meandros\Core\Routing\Router;
 use Meandros\Core\Script\MenuKeys;
 use Meandros\Core\Script\MenuScript;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Time\WeekText;
 use Meandros\Core\Typing\StepLines;
+use Meandros\Core\Wording\Letters;
 use Meandros\Core\Wording\ProblemWords;
 use PHPUnit\Framework\TestCase;
 
@@ -40,6 +58,35 @@ final class DemoToldTest extends TestCase
 {
     private const DEMO = __DIR__ . '/../../demo/ternwick-ferries.json';
     private const NOW = '2026-11-23T10:30';
+
+    private const WEEKS = [
+        '',
+        'mo-fr 9-12, 13-17:30 open; sa 9-12:30',
+        'Monday 930-5:30pm lunch',
+        'weekdays 9h30–17h, sa 10',
+        'sa-mo 22-6 closed',
+        'daily 0-24',
+        'weekend 9am-12pm; weekdays 12am-9am',
+        'mo 9-9',
+        'mo, we fr 8.15-12.45 Lunch break',
+        'mo 25-26',
+        'mo 9:61-10',
+        'mo 9-24:01',
+        'mo 13pm-2pm',
+        'mo 0am-2pm',
+        'xy 9-10',
+        'm 9-10',
+        'mon-xyz 9-10',
+        '9-10',
+        'mo open',
+        'mo 9-10 shut',
+        'mo 9-10, 9:30-11',
+        'mo 9-10 12-13',
+        'fr-th 9-10',
+        'weekdays-su 9-10',
+        'mo 9-12 and 1-2',
+        'we 6pm-2am open; th 2-3',
+    ];
 
     private Plan $plan;
 
@@ -71,7 +118,78 @@ final class DemoToldTest extends TestCase
                 $told .= $one->id() . ' ' . Told::json($change) . "\n";
             }
         }
+        $told .= $exporter->intervals('Who is on', 'num_main', [
+            [$now, $now + 3600, 'Ann'],
+            [$now + 3600, $now + 7200, 'Bea'],
+        ]);
         self::same('calendars', $told);
+    }
+
+    /** What is taken over of a calendar file, and what is left out. */
+    public function testACalendarFile(): void
+    {
+        $text = str_replace("\n", "\r\n", (string) file_get_contents(__DIR__ . '/ICalendar/harbour.ics'));
+        preg_match_all('/BEGIN:VEVENT.*?UID:(\S+).*?END:VEVENT\r\n/s', $text, $found, \PREG_SET_ORDER);
+        $byId = [];
+        foreach ($found as [$event, $id]) {
+            $byId[$id] = ($byId[$id] ?? '') . $event;
+        }
+        $calendar = $this->plan->get(HolidayCalendar::class, 'cal_england');
+        $hours = $this->plan->get(Hours::class, 'hrs_reception');
+        \assert(null !== $calendar && null !== $hours);
+        $told = '';
+        foreach (['Europe/London', 'America/New_York'] as $zone) {
+            $reader = new FileReader($zone, intdiv(Moment::parse('2029-01-01T00:00', 'UTC'), 86400));
+            foreach ($byId as $id => $event) {
+                $told .= \sprintf("# %s in %s\n", $id, $zone);
+                try {
+                    $file = $reader->read("BEGIN:VCALENDAR\r\nVERSION:2.0\r\n{$event}END:VCALENDAR\r\n");
+                    $told .= self::preview(HolidayImport::preview($calendar, $file), $calendar);
+                    $days = new SpecialDayImport(new PlanHours($this->plan));
+                    $told .= self::preview($days->preview($hours, $file, 'closed'), $hours);
+                } catch (InvalidData $invalid) {
+                    $told .= '    ' . ProblemWords::all($invalid) . "\n";
+                }
+            }
+        }
+        self::same('calendar-file', $told);
+    }
+
+    private static function preview(Preview $preview, Element $before): string
+    {
+        $told =
+            [
+                'element' => array_diff_assoc(
+                    array_map(Told::json(...), $preview->result->toJson()),
+                    array_map(Told::json(...), $before->toJson()),
+                ),
+            ] + $preview->toJson();
+        $told['element'] = array_map(static fn(string $json): string => substr($json, -600), $told['element']);
+
+        return implode(
+            '',
+            array_map(
+                static fn(string $name): string => \sprintf("    %s: %s\n", $name, Told::json($told[$name])),
+                array_keys($told),
+            ),
+        );
+    }
+
+    public function testWeeksThatAreTyped(): void
+    {
+        $week = new WeekText(['open' => 'Open', 'lunch' => 'Lunch break', 'closed' => 'Closed']);
+        $told = '';
+        foreach (self::WEEKS as $text) {
+            try {
+                $told .= $text . "\n";
+                foreach ($week->parse($text) as ['days' => $days, 'bands' => $bands]) {
+                    $told .= \sprintf("    %s %s\n", implode(' ', array_column($days, 'value')), Told::json($bands));
+                }
+            } catch (\InvalidArgumentException $refused) {
+                $told .= '    ' . $refused->getMessage() . "\n";
+            }
+        }
+        self::same('weeks', $told);
     }
 
     public function testPapers(): void
@@ -165,6 +283,71 @@ final class DemoToldTest extends TestCase
             }
         }
         self::same('overflow', $told);
+    }
+
+    public function testCallsThatAreTold(): void
+    {
+        $told = '';
+        foreach ($this->plan->all(Number::class) as $number) {
+            foreach (BlockView::of($this->plan, $number) as $row) {
+                $told .= BlockView::FREE === $row['how'] ? '' : \sprintf("%s %s\n", $number->id(), Told::json($row));
+            }
+            foreach ([self::NOW, '2026-12-25T20:00'] as $at) {
+                $call = new TrialCall(
+                    $number->range->example(),
+                    Caller::parse('07700 900123', 'GB'),
+                    Moment::parse($at, 'UTC'),
+                );
+                $trace = (new Router())->trace($this->plan, $call, new Assumptions());
+                $told .= \sprintf(
+                    "%s %s %s\n",
+                    $call->dialled,
+                    $at,
+                    Told::json(Suggestion::of($trace, $this->plan)?->toJson()),
+                );
+                foreach (Letters::of($trace, $this->plan, 'Europe/London') as $letter) {
+                    $told .= Told::json($letter) . "\n";
+                }
+            }
+        }
+        self::same('calls', $told);
+    }
+
+    public function testWhatGoesOutside(): void
+    {
+        $lines = new Lines($this->plan);
+        $told = '';
+        foreach ([null, ...$this->plan->all(Site::class)] as $site) {
+            foreach (
+                ['+447700900123', '+441632960999', '+441632960110', '+33639980103', '+33199000120', '+12025550123']
+                as $number
+            ) {
+                $told .= \sprintf(
+                    "%s from %s: %s\n",
+                    $number,
+                    $site?->name() ?? 'nowhere',
+                    Told::json([
+                        $lines->departure($number, $site?->id())?->toJson(),
+                        $lines->isOwn($number),
+                        $lines->isMobile($number),
+                    ]),
+                );
+            }
+        }
+        foreach (
+            ['', '123', '1234', '12a4', '4321', '0987', '2222', '1212', '7391', '0205', '205', '12345678901', '7391739']
+            as $pin
+        ) {
+            $told .= \sprintf("PIN %s: %s\n", $pin, Pin::weakness($pin, ['', '205']) ?? 'will do');
+        }
+        foreach ($this->plan->all(Journey::class) as $journey) {
+            foreach ($journey->steps->everyStep('/steps') as $step) {
+                foreach ($step instanceof DirectoryStep ? DirectoryView::of($this->plan, $step) : [] as $one) {
+                    $told .= \sprintf("%s %s\n", $journey->id(), Told::json([$one->person->id()] + (array) $one));
+                }
+            }
+        }
+        self::same('outside', $told);
     }
 
     /** Each element gone, then of a kind that nobody asked for. */

@@ -48,6 +48,7 @@ final readonly class EventTimes
         }
         $seconds = $this->seconds($entry, $start, $first->isDate(), $own);
         $rule = '' === $entry->text('RRULE') ? null : RecurrenceRule::parse($entry->text('RRULE'));
+        $rule = $first->isDate() ? $rule?->ofWholeDays() : $rule;
         [$extra, $except] = [$this->listed($entry, 'RDATE', $own), $this->listed($entry, 'EXDATE', $own)];
         $starts = array_diff(
             array_unique([...null === $rule ? [$start] : $this->recur($rule, $start, $own), ...$extra]),

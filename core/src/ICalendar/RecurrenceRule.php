@@ -77,6 +77,14 @@ final readonly class RecurrenceRule
         );
     }
 
+    /** Times of day are ignored where the event starts on a date alone (RFC 5545 3.3.10). */
+    public function ofWholeDays(): self
+    {
+        $by = ['BYHOUR' => [], 'BYMINUTE' => [], 'BYSECOND' => []] + $this->by;
+
+        return new self($this->frequency, $this->interval, $this->end, $by, $this->byDay, $this->weekStart);
+    }
+
     public function has(string $name): bool
     {
         return 'BYDAY' === $name ? [] !== $this->byDay : [] !== $this->by[$name];

@@ -35,6 +35,20 @@ final class ImportTest extends TestCase
 
     private const NOW = 1_795_000_000;
 
+    /** RFC 5545 3.3.10: "These rule parts MUST be ignored in RECUR value that violate the above requirement". */
+    public function testTimesOfDayAreIgnoredWhereAnEventIsOfADate(): void
+    {
+        $result = self::import(
+            self::event(
+                'DTSTART;VALUE=DATE:20261225',
+                'SUMMARY:Christmas Day',
+                'RRULE:FREQ=YEARLY;BYHOUR=9,10;BYMINUTE=30',
+            ),
+            self::event('DTSTART;VALUE=DATE:20270510', 'SUMMARY:Refit', 'RRULE:FREQ=DAILY;BYHOUR=9;COUNT=3'),
+        );
+        self::assertSame(['Christmas Day (every 25 December)', 'Refit (2027-05-10 to 2027-05-12)'], $result);
+    }
+
     public function testEventsBecomeHolidays(): void
     {
         $result = self::import(
