@@ -26,7 +26,7 @@ final class DamagedRequestsTest extends ApiTestCase
         $demo = self::getContainer()->get(SamplePlan::class)->load((string) file_get_contents(self::DEMO), self::DEMO);
         $answered = ['accepted' => 0, 'refused' => 0];
         $written = 0;
-        for ($i = 0, $count = Soak::count(500); $i < $count; ++$i) {
+        for ($i = 0, $count = Soak::count(300); $i < $count; ++$i) {
             if (0 === $i % self::AT_ONCE) {
                 self::getContainer()->get(Draft::class)->replaceAll($demo, 'Demo', null);
             }

@@ -9,5 +9,6 @@ export default defineConfig({
         chunkSizeWarningLimit: 1500,
     },
     server: { port: 5173, proxy: { '/api': 'http://127.0.0.1:8080' } },
-    test: { include: ['src/**/*.test.{ts,tsx}'], environment: 'node' },
+    // Files share what they import: antd is loaded once, not for each of them.
+    test: { include: ['src/**/*.test.{ts,tsx}'], environment: 'node', isolate: false },
 });

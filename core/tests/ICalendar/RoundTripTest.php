@@ -23,7 +23,7 @@ final class RoundTripTest extends TestCase
 
     public function testExportThenImportIsIdentity(): void
     {
-        $this->limitTo(60)
+        $this->limitTo(30)
             ->forAll(Generators::choose(0, 1_000_000))
             ->then(static function (int $seed): void {
                 mt_srand($seed);

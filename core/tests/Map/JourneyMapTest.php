@@ -59,7 +59,7 @@ final class JourneyMapTest extends TestCase
     public function testRandomJourneys(): void
     {
         mt_srand(Soak::seed());
-        for ($i = 0; $i < Soak::count(200); ++$i) {
+        for ($i = 0; $i < Soak::count(70); ++$i) {
             $n = 0;
             $plan = (new PlanBuilder())->journey('jrn_main', self::steps(3, $n))->plan();
             $map = self::map($plan);

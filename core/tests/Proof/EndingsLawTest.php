@@ -23,7 +23,7 @@ final class EndingsLawTest extends TestCase
     {
         mt_srand(Soak::seed());
         $complete = $checked = 0;
-        for ($i = 0, $count = Soak::count(60); $i < $count; ++$i) {
+        for ($i = 0, $count = Soak::count(40); $i < $count; ++$i) {
             $plan = RandomPlans::one();
             $call = PlanBuilder::trial(
                 \sprintf('2027-0%d-%02dT%02d:%02d', mt_rand(1, 9), mt_rand(1, 28), mt_rand(6, 20), mt_rand(0, 59)),

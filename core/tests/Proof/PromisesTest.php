@@ -332,7 +332,7 @@ final class PromisesTest extends TestCase
     {
         mt_srand(Soak::seed());
         $compared = [0, 0];
-        for ($i = 0, $count = Soak::count(30); $i < $count; ++$i) {
+        for ($i = 0, $count = Soak::count(15); $i < $count; ++$i) {
             $plan = RandomPlans::one();
             $from = Moment::parse(self::FROM, 'Europe/London');
             $promise = [
@@ -370,7 +370,7 @@ final class PromisesTest extends TestCase
                 }
             }
         }
-        self::assertGreaterThan(500, min($compared));
+        self::assertGreaterThan(16 * $count, min($compared));
     }
 
     /** Every key did something, and no menu was answered twice. */

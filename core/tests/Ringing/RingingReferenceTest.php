@@ -16,7 +16,7 @@ final class RingingReferenceTest extends TestCase
     {
         mt_srand(Soak::seed());
         $cases = $ours = $traces = [];
-        for ($i = 0, $count = Soak::count(2000); $i < $count; ++$i) {
+        for ($i = 0, $count = Soak::count(1000); $i < $count; ++$i) {
             [$cases[], $trace] = RandomRinging::draw();
             $ours[] = self::outcome($trace);
             $traces[] = $trace;

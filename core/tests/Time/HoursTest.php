@@ -126,7 +126,7 @@ final class HoursTest extends TestCase
     /** Seen from any instant, with every second between the two looked at by another compilation. */
     public function testTheNextChangeIsTheFirstInstantAtWhichTheStateDiffers(): void
     {
-        $this->limitTo(60)
+        $this->limitTo(30)
             ->forAll(Generators::elements(...self::ZONES), Generators::choose(0, 1_000_000))
             ->then(static function (string $zone, int $seed): void {
                 $hours = self::random($zone, $seed);
