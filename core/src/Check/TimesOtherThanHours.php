@@ -45,7 +45,7 @@ final class TimesOtherThanHours implements Check
                         yield Finding::warning($element, '/scripts/' . $language, 'times-other-than-hours', [
                             'words' => $words,
                             'hours' => $hours->name(),
-                            'open' => implode(', ', array_keys($open)),
+                            'open' => implode(', ', self::asTheyAre($hours)),
                         ]);
                     }
                 }
@@ -102,10 +102,43 @@ final class TimesOtherThanHours implements Check
         return $ids;
     }
 
-    /** @return array<string, array{int, int}> stretches of a day, in minutes, in which they are open in some week, by how they read */
+    /** @return list<array{int, int}> stretches of a day, in minutes, in which they are open in some week */
     private static function open(Hours $hours): array
     {
         $open = [];
+        foreach (self::days($hours) as $bands) {
+            // Each band, and whatever stretches from the beginning of one to the end of another: lunch may lie between.
+            foreach ($bands as $i => [$from]) {
+                foreach (\array_slice($bands, $i) as [, $to]) {
+                    $open[] = [intdiv($from, self::MINUTE), intdiv($to, self::MINUTE)];
+                }
+            }
+        }
+
+        return $open;
+    }
+
+    /** @return list<string> from when to when they are open, bands that meet being one */
+    private static function asTheyAre(Hours $hours): array
+    {
+        $said = [];
+        foreach (self::days($hours) as $bands) {
+            foreach ($bands as $i => [$from, $to]) {
+                if (($bands[$i - 1][1] ?? -1) < $from) {
+                    for ($next = $i + 1; ($bands[$next][0] ?? \PHP_INT_MAX) <= $to; ++$next) {
+                        $to = max($to, $bands[$next][1]);
+                    }
+                    $said[TimeOfDay::format($from) . '–' . TimeOfDay::format($to)] = true;
+                }
+            }
+        }
+
+        return array_keys($said);
+    }
+
+    /** @return iterable<list<array{int, int}>> of each day of each week: the seconds at which bands begin and end, in order */
+    private static function days(Hours $hours): iterable
+    {
         foreach (
             [$hours->days->week, ...array_map(static fn($season): array => $season->week, $hours->days->seasons)]
             as $week
@@ -118,23 +151,15 @@ final class TimesOtherThanHours implements Check
             }
             foreach ($days as $bands) {
                 sort($bands);
-                // Each band, and whatever stretches from the beginning of one to the end of another: lunch may lie between.
-                foreach ($bands as $i => [$from]) {
-                    foreach (\array_slice($bands, $i) as [, $to]) {
-                        $key = TimeOfDay::format($from) . '–' . TimeOfDay::format($to);
-                        $open[$key] = [intdiv($from, self::MINUTE), intdiv($to, self::MINUTE)];
-                    }
-                }
+                yield $bands;
             }
         }
-
-        return $open;
     }
 
     /**
-     * @param array<string, array{int, int}> $open
-     * @param list<int>                      $from minutes of the day at which it may begin
-     * @param list<int>                      $to   minutes at which it may end
+     * @param list<array{int, int}> $open
+     * @param list<int>             $from minutes of the day at which it may begin
+     * @param list<int>             $to   minutes at which it may end
      */
     private static function isOneOf(array $open, array $from, array $to): bool
     {

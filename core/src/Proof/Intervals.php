@@ -71,6 +71,22 @@ final class Intervals
     }
 
     /**
+     * @param non-empty-list<array{int, int}> $intervals in order
+     *
+     * @return non-empty-list<array{int, int}> in order, those that no more than so many seconds part being one
+     */
+    public static function bridged(array $intervals, int $seconds): array
+    {
+        $bridges = [];
+        foreach ($intervals as $i => [$from]) {
+            $until = $intervals[$i - 1][1] ?? $from;
+            $from - $until <= $seconds && ($bridges[] = [$until, $from]);
+        }
+
+        return self::union([...$intervals, ...$bridges]) ?: $intervals;
+    }
+
+    /**
      * Whether they differ nowhere by more than so many seconds.
      *
      * @param list<array{int, int}> $intervals in order

@@ -64,7 +64,11 @@ final class ImpactReport
             $across = Intervals::across($times, $gaps);
             $said = Times::of($across, $from, $until, $zone);
             $isShort = self::areFew($said) && (0 !== $change->moved || self::areWholeMinutes($said));
-            $hours = $isShort || 0 !== $change->moved ? null : $held->during($across, $change->after);
+            // What is otherwise for some seconds is told by itself.
+            $hours =
+                $isShort || 0 !== $change->moved
+                    ? null
+                    : $held->during(Intervals::bridged($across, Impact::MOVED_AT_MOST), $change->after);
             $when = match (true) {
                 null !== $hours => $words->while(...$hours),
                 !$isShort && 0 !== $change->moved => 'where hours change',

@@ -130,7 +130,7 @@ final class CheckTableTest extends TestCase
             ]);
         $other = static fn(string $words): array => [
             \sprintf(
-                'prm /scripts/en It says “%s”, but hrs are not open like that in any week: they are 08:00–12:00, 08:00–17:00, 13:00–17:00.',
+                'prm /scripts/en It says “%s”, but hrs are not open like that in any week: they are 08:00–12:00, 13:00–17:00.',
                 $words,
             ),
         ];
@@ -140,6 +140,17 @@ final class CheckTableTest extends TestCase
         yield 'in the morning and in the evening' => [
             $plan('Call from 8 p.m. to 5 p.m.'),
             $other('from 8 p.m. to 5 p.m.'),
+        ];
+        yield 'of bands that meet' => [
+            $plan('We are here from nine to five.')->hours('hrs', [
+                ['days' => ['mo'], 'from' => '08:00', 'to' => '12:00', 'state' => 'open'],
+                ['days' => ['mo'], 'from' => '12:00', 'to' => '15:00', 'state' => 'open'],
+                ['days' => ['mo'], 'from' => '16:00', 'to' => '17:00', 'state' => 'open'],
+                ['days' => ['tu'], 'from' => '12:00', 'to' => '15:00', 'state' => 'open'],
+            ]),
+            [
+                'prm /scripts/en It says “from nine to five”, but hrs are not open like that in any week: they are 08:00–15:00, 16:00–17:00, 12:00–15:00.',
+            ],
         ];
         yield 'of its own hours' => [
             $plan('We are here from nine to five.', ['hours' => 'hrs'], false),

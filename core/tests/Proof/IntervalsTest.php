@@ -59,6 +59,13 @@ final class IntervalsTest extends TestCase
         self::assertFalse(Intervals::areNear([[0, 100]], [[0, 100], [200, 205]], 4));
     }
 
+    public function testWhatNoMoreThanSomeSecondsPart(): void
+    {
+        self::assertSame([[0, 15], [21, 30]], Intervals::bridged([[0, 5], [10, 15], [21, 30]], 5));
+        self::assertSame([[0, 30]], Intervals::bridged([[0, 5], [10, 15], [21, 30]], 6));
+        self::assertSame([[3, 5]], Intervals::bridged([[3, 5]], 5));
+    }
+
     public function testWhatOnlyAGapParts(): void
     {
         self::assertSame(
