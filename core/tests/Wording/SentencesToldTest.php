@@ -9,7 +9,7 @@ use Meandros\Core\Wording\Catalog;
 use PHPUnit\Framework\TestCase;
 
 /** Every sentence that there is, as it reads with the names of what is put into it; where there is a choice, each of its ways. */
-final class SentencesTest extends TestCase
+final class SentencesToldTest extends TestCase
 {
     public function testTheyReadAsTheyDid(): void
     {
