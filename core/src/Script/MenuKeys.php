@@ -91,9 +91,27 @@ final readonly class MenuKeys
     public function written(string $language): ?string
     {
         return MenuWriter::write(
-            array_map(fn(StepExit $exit): Promised => new Promised($exit->on, $this->label($exit)), $this->keys),
+            array_map(
+                fn(StepExit $exit): Promised => new Promised($exit->on, $this->destination($exit, $language)),
+                $this->keys,
+            ),
             $language,
         );
+    }
+
+    /** Labels are in the language of the first script: in another one, what its script calls a key already stays. */
+    private function destination(StepExit $exit, string $language): string
+    {
+        foreach (
+            array_key_first($this->prompt->scripts) === $language ? [] : $this->promised[$language] ?? []
+            as $one
+        ) {
+            if ($one->key === $exit->on) {
+                return $one->destination;
+            }
+        }
+
+        return $this->label($exit);
     }
 
     /** The script with a sentence more, of one key. */

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Script;
 
+use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Script\MenuKeys;
 use Meandros\Core\Script\MenuScript;
 use Meandros\Core\Script\MenuWriter;
 use Meandros\Core\Script\Promised;
 use Meandros\Core\Script\PromisedWord;
+use Meandros\Core\Tests\PlanBuilder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -87,6 +90,28 @@ final class MenuScriptTest extends TestCase
                 self::read((string) MenuWriter::write($keys, $language), $language),
             );
         }
+    }
+
+    public function testInAnotherLanguageAKeyIsCalledWhatItIsCalledThere(): void
+    {
+        $scripts = ['en' => 'Press 1 for cabins.', 'fr' => 'Pour les cabines, tapez un.'];
+        $plan = (new PlanBuilder())
+            ->with(['id' => 'prm', 'kind' => 'prompt', 'name' => 'Menu', 'scripts' => $scripts])
+            ->journey('jrn_main', [
+                [
+                    'id' => 'm1',
+                    'do' => 'menu',
+                    'prompt' => 'prm',
+                    'exits' => [['on' => '1', 'label' => 'Berths'], ['on' => '2', 'label' => 'Vehicles']],
+                ],
+            ])
+            ->plan();
+        $journey = $plan->get(Journey::class, 'jrn_main');
+        self::assertNotNull($journey);
+        [$menu] = [...MenuKeys::of($journey, $plan)];
+        self::assertSame('For berths, press one. For vehicles, press two.', $menu->written('en'));
+        self::assertSame('Pour les cabines, tapez un. Pour vehicles, tapez deux.', $menu->written('fr'));
+        self::assertNull($menu->written('eo'));
     }
 
     public function testOtherLanguagesPromiseNothing(): void
