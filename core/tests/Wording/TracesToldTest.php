@@ -16,6 +16,7 @@ use Meandros\Core\Routing\Router;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Tests\Proof\DrawnAssumptions;
 use Meandros\Core\Tests\Proof\DrawnCalls;
+use Meandros\Core\Tests\Told;
 use Meandros\Core\Wording\CourseWords;
 use Meandros\Core\Wording\TraceReport;
 use PHPUnit\Framework\TestCase;
@@ -142,25 +143,20 @@ final class TracesToldTest extends TestCase
         $parts = [
             $told['sentence'],
             'In short: ' . (new CourseWords($plan))->takes(new Course($trace)),
-            self::json(['ending' => $told['ending'], 'holds' => $told['holds']]),
+            Told::json(['ending' => $told['ending'], 'holds' => $told['holds']]),
         ];
         foreach ([...(array) $told['rung'], ...(array) $told['visits']] as $one) {
             unset($one['journey'], $one['step'], $one['phone'], $one['person'], $one['label']);
-            $parts[] = self::json($one);
+            $parts[] = Told::json($one);
         }
         foreach ($told['events'] as $place => $event) {
             [$text, $reason] = [$event['text'], $event['reason']];
             unset($event['text'], $event['reason'], $event['journey'], $event['step'], $event['shown']);
             $event['noticed'] = $trace->passage->events[$place]->happening->noticed();
-            $parts[] = implode("\n  ", array_filter([self::json($event), $text, $reason]));
+            $parts[] = implode("\n  ", array_filter([Told::json($event), $text, $reason]));
         }
 
         return $parts;
-    }
-
-    private static function json(mixed $data): string
-    {
-        return json_encode($data, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
     }
 
     /** @return array{Plan, TrialCall, Assumptions} */
