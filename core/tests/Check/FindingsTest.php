@@ -85,6 +85,18 @@ final class FindingsTest extends TestCase
             false,
             'No call comes here',
         ];
+        yield 'a queue that is only expected to be reached' => [
+            $queue([['who' => 'dana']], ['promise' => []])->with([
+                'id' => 'exp',
+                'kind' => 'expectation',
+                'name' => 'It rings',
+                'promise' => ['that' => 'rings', 'who' => 'que', 'within' => 40],
+            ]),
+            'que',
+            '/name',
+            false,
+            'No call comes here',
+        ];
         yield 'a queue without agents' => [$queue([]), 'que', '/members', false, 'Nobody takes calls'];
         yield 'a queue in which everybody is off' => [
             $queue([['who' => 'dana', 'on' => false]]),

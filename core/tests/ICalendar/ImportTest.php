@@ -49,6 +49,20 @@ final class ImportTest extends TestCase
         self::assertSame(['Christmas Day (every 25 December)', 'Refit (2027-05-10 to 2027-05-12)'], $result);
     }
 
+    /** A rule of every year is kept as one only where it names the day on which it begins. */
+    public function testWhatIsNoPlainRuleBecomesItsDates(): void
+    {
+        $result = self::import(
+            self::event('DTSTART;VALUE=DATE:20261225', 'SUMMARY:Same', 'RRULE:FREQ=YEARLY;BYMONTH=12'),
+            self::event('DTSTART;VALUE=DATE:20261225', 'SUMMARY:Another', 'RRULE:FREQ=YEARLY;BYMONTH=11;COUNT=2'),
+            self::event('DTSTART;VALUE=DATE:20261225', 'SUMMARY:Two', 'RRULE:FREQ=YEARLY;BYMONTH=11,12;UNTIL=20270101'),
+            self::event('DTSTART;VALUE=DATE:20261225', 'SUMMARY:Day', 'RRULE:FREQ=YEARLY;BYMONTH=12;BYMONTHDAY=25'),
+        );
+        self::assertSame('Same (every 25 December)', $result[0]);
+        self::assertSame('Day (every 25 December)', $result[3]);
+        self::assertStringNotContainsString('every', $result[1] . $result[2]);
+    }
+
     public function testEventsBecomeHolidays(): void
     {
         $result = self::import(

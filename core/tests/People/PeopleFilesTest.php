@@ -18,6 +18,7 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\RowReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -97,6 +98,19 @@ final class PeopleFilesTest extends TestCase
                 ),
             );
         }
+    }
+
+    public function testSomebodyWithoutAnExtensionIsKnownByName(): void
+    {
+        $plan = (new PlanBuilder())->person('ned')->person('ben')->plan();
+        $ben = $plan->get(Person::class, 'ben');
+        self::assertNotNull($ben);
+        $rows = PeopleTable::read("name,extension,outside\r\nned,260,\r\nnobody,261,07700 900177\r\nBEN,,07700 900178");
+        $ids = array_map(
+            static fn(PersonOutcome $one): array => [$one->person?->id(), $one->person?->known->extension],
+            PeopleImport::outcomes($plan, $rows, static fn(): string => 'per_new'),
+        );
+        self::assertSame([['ned', '260'], ['per_new', '261'], ['ben', '']], $ids);
     }
 
     public function testRowsAreReportedOneByOne(): void

@@ -382,6 +382,12 @@ final class TeamPatternTest extends TestCase
             self::call('random', ['earlier' => ['seed' => $seed]])->passage->rung,
         );
         self::assertSame($order(7), $order(7));
+        // Where none is stated it is the first.
+        $unstated = self::call('random', [])->passage->rung;
+        self::assertSame(
+            $order(1),
+            array_map(static fn(Rung $rung): ?string => $rung->phone->owner->person, $unstated),
+        );
         self::assertCount(4, array_unique($order(7)));
         $orders = array_unique(array_map(static fn(int $seed): string => implode(' ', $order($seed)), range(1, 40)));
         self::assertGreaterThan(10, \count($orders), 'Seeds differ.');
