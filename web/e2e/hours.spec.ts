@@ -164,7 +164,7 @@ test('hours are forced by keyboard, seen on every screen, and lifted', async ({ 
     await expect(now(page)).not.toContainText('Storm');
     await page.getByRole('button', { name: 'Force Port-Saint-Aubert hours into a state' }).focus();
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('dialog').locator(':focus')).toBeAttached();
+    await expect(page.getByLabel('Because')).toBeFocused();
     await page.keyboard.press('Enter');
     await expect(page.getByRole('dialog').getByRole('alert').first()).toContainText(
         'This is missing. Enter some text.',

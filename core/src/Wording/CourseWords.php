@@ -149,7 +149,7 @@ final readonly class CourseWords
             ++$end
         ) {
         }
-        if (0 === $same + $end) {
+        if (0 === $same + $end || $before === $after) {
             return null;
         }
         $gone = \array_slice($before, $same, \count($before) - $same - $end);

@@ -241,6 +241,19 @@ final class ImpactSentencesTest extends TestCase
             ])($plan->mailbox('mbx_other')),
             ['somebody else | Mon–Fri 09:00–17:00: before: rings Ann, then mbx; now: rings Ben, then mbx_other'],
         ];
+        yield 'the mailbox takes no messages any more' => [
+            static fn(PlanBuilder $plan): PlanBuilder => $plan->with([
+                'id' => 'mbx',
+                'kind' => 'mailbox',
+                'name' => 'mbx',
+                'greeting' => 'prm_other',
+                'takesMessages' => false,
+            ]),
+            [
+                'somebody else | Mon–Thu 17:00–09:00; Fri 17:00 until Mon 09:00: before: a message with mbx; now: the announcement of mbx',
+                'details | Mon–Fri 09:00–17:00: hears “prm_other”',
+            ],
+        ];
         yield 'the name of somebody' => [
             static fn(PlanBuilder $plan): PlanBuilder => $plan->with(['name' => 'Anna'] + self::person('ann')),
             [],
