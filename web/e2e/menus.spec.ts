@@ -36,7 +36,9 @@ test('a script is written from the keys, and undo brings the old one back', asyn
     ).toBeVisible();
     await expect(page.getByText('promises key *')).toHaveCount(0);
     await page.goto(address('/prompts/prm_terminal_menu', TERMINAL));
-    await expect(page.getByText('Pour les piétons, tapez un. Pour les véhicules, tapez deux.', { exact: false }).first()).toBeVisible();
+    await expect(
+        page.getByText('Pour les piétons, tapez un. Pour les véhicules, tapez deux.', { exact: false }).first(),
+    ).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByText('To hear this again, press star.', { exact: false }).first()).toBeVisible();
 });
