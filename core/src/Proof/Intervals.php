@@ -87,19 +87,20 @@ final class Intervals
     }
 
     /**
-     * Whether they differ nowhere by more than so many seconds.
+     * Whether they are the same but for so many seconds at which each begins or ends.
      *
      * @param list<array{int, int}> $intervals in order
      * @param list<array{int, int}> $others    in order
      */
     public static function areNear(array $intervals, array $others, int $seconds): bool
     {
-        foreach ([...self::without($intervals, $others), ...self::without($others, $intervals)] as [$from, $to]) {
-            if ($to - $from > $seconds) {
+        foreach ($intervals as $i => [$from, $until]) {
+            $other = $others[$i] ?? null;
+            if (null === $other || max(abs($from - $other[0]), abs($until - $other[1])) > $seconds) {
                 return false;
             }
         }
 
-        return true;
+        return \count($intervals) === \count($others);
     }
 }

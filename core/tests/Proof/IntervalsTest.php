@@ -51,12 +51,13 @@ final class IntervalsTest extends TestCase
         return array_merge(...array_map(static fn(array $one): array => range($one[0], $one[1] - 1), $intervals));
     }
 
-    public function testTheyAreNearWhereNothingInOneAloneIsLonger(): void
+    public function testTheyAreNearWhereEachBeginsAndEndsAboutThen(): void
     {
         self::assertTrue(Intervals::areNear([[0, 100], [200, 300]], [[5, 95], [200, 305]], 5));
-        self::assertTrue(Intervals::areNear([[0, 100], [105, 200]], [[0, 200]], 5));
         self::assertFalse(Intervals::areNear([[0, 100], [200, 300]], [[5, 95], [200, 305]], 4));
-        self::assertFalse(Intervals::areNear([[0, 100]], [[0, 100], [200, 205]], 4));
+        self::assertFalse(Intervals::areNear([[0, 100]], [[0, 100], [200, 203]], 5), 'However short one is.');
+        self::assertFalse(Intervals::areNear([[0, 100], [200, 203]], [[0, 100]], 5));
+        self::assertFalse(Intervals::areNear([[0, 3]], [[700, 703]], 5));
     }
 
     public function testWhatNoMoreThanSomeSecondsPart(): void
