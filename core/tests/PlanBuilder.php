@@ -134,6 +134,12 @@ final class PlanBuilder
         ]);
     }
 
+    /** @return array<string, mixed> */
+    public function element(string $id): array
+    {
+        return $this->elements[$id];
+    }
+
     public function plan(): Plan
     {
         return PlanCodec::fromData($this->data());

@@ -98,6 +98,29 @@ final readonly class Assumptions
         return new self($this->caller, array_values($phones), $this->circumstances, $this->earlier, $this->parked);
     }
 
+    /** The first second after one from which on something else holds. */
+    public function until(int $second): int
+    {
+        $until = \PHP_INT_MAX;
+        foreach ($this->change ? $this->phones : [] as $phone) {
+            $until = $phone->from > $second ? min($until, $phone->from) : $until;
+        }
+
+        return $until;
+    }
+
+    /** Whether somebody answers, or may while on another call: that depends on for how long their phone rang before. */
+    public function somebodyAnswers(): bool
+    {
+        foreach ($this->phones as $phone) {
+            if (Behaviour::Answers === $phone->does || Behaviour::OnACall === $phone->does) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @param list<string> $names of the phone, the most particular first */
     public function of(array $names): PhoneAssumption
     {

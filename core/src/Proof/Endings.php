@@ -89,8 +89,8 @@ final readonly class Endings
     {
         $changing = [];
         foreach ($unsteady as $stand) {
-            [$journey, $step] = $stand->way->next() ?? [null, null];
-            $changing[$journey . ' ' . $step?->id()] = new NotTried(Untried::Changes, $journey, $step?->id());
+            [$journey, $step] = $stand->way->place() ?? [null, null];
+            $changing[$journey . ' ' . $step] = new NotTried(Untried::Changes, $journey, $step);
         }
 
         return array_values($changing);

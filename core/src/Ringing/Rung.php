@@ -4,13 +4,9 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Ringing;
 
-use Meandros\Core\Value\Copied;
-
 /** What became of one phone: when it rang, and how that ended. */
 final readonly class Rung
 {
-    use Copied;
-
     public const ANSWERED = 'answered';
     public const NOT_ANSWERED = 'not answered';
     /** It rang, and stopped because another phone answered. */
@@ -51,7 +47,7 @@ final readonly class Rung
 
     public function later(int $seconds): self
     {
-        return $this->with(times: $this->times->later($seconds));
+        return new self($this->phone, $this->times->later($seconds), $this->outcome, $this->carried);
     }
 
     /** @return array<string, mixed> */

@@ -20,9 +20,12 @@ final readonly class RungTimes
 
     public function later(int $seconds): self
     {
-        $later = static fn(?int $second): ?int => null === $second ? null : $second + $seconds;
-
-        return new self($this->from + $seconds, $this->until + $seconds, $later($this->rings), $later($this->askedAt));
+        return new self(
+            $this->from + $seconds,
+            $this->until + $seconds,
+            null === $this->rings ? null : $this->rings + $seconds,
+            null === $this->askedAt ? null : $this->askedAt + $seconds,
+        );
     }
 
     /** Seconds of ringing, being asked among them. */

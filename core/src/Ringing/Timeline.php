@@ -31,16 +31,17 @@ final class Timeline
      * Lets time pass until nothing is due any more, or it is told to stop.
      *
      * @param int|null         $end    a second that is not reached any more; null for none
-     * @param \Closure(): bool $isOver asked after every second in which something was due
+     * @param \Closure(): bool $isOver asked at first, and after every second in which something was due
      */
     public function play(?int $end, \Closure $isOver): void
     {
         $end ??= \PHP_INT_MAX;
         for ($this->second = 0; $this->second <= $this->last && $this->second < $end; ++$this->second) {
-            if (isset($this->due[$this->second])) {
+            $isDue = isset($this->due[$this->second]);
+            if ($isDue) {
                 $this->playSecond();
             }
-            if ($isOver()) {
+            if (($isDue || 0 === $this->second) && $isOver()) {
                 return;
             }
         }

@@ -11,23 +11,27 @@ use Meandros\Core\Plan\Step\StepList;
 final readonly class Frame
 {
     /**
-     * @param string      $name      of the list within the call's way: the same for the same list
-     * @param int         $at        place of the step that comes next
-     * @param Step|null   $owner     the step in whose exit the list stands; null for the list of a journey
-     * @param Ending|null $otherwise how the call ends where the list runs out; null to go on behind its owner
+     * @param string     $name  of the list within the call's way: the same for the same list
+     * @param int        $at    place of the step that comes next
+     * @param Owner|null $owner the step to which the list belongs; null for the list of a journey
      */
     public function __construct(
         public string $name,
         public string $journey,
         public StepList $list,
         public int $at = 0,
-        public ?Step $owner = null,
-        public ?Ending $otherwise = null,
+        public ?Owner $owner = null,
     ) {}
 
     public function movedTo(int $at): self
     {
-        return new self($this->name, $this->journey, $this->list, $at, $this->owner, $this->otherwise);
+        return new self($this->name, $this->journey, $this->list, $at, $this->owner);
+    }
+
+    /** The step at which the call is, as people see it; null where no step is left. */
+    public function place(): ?Step
+    {
+        return null === $this->owner?->dialled ? $this->step() : $this->owner->step;
     }
 
     public function step(): ?Step

@@ -4,16 +4,18 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Routing;
 
+use Meandros\Core\Plan\Element\Person;
+
 /** Where a call goes from a step: on to the next one, out by an exit, to another journey, or nowhere. */
 final readonly class Onward
 {
     private function __construct(
         public ?string $exit = null,
-        public ?string $journey = null,
+        public ?Toward $toward = null,
         public ?Ending $ending = null,
         public ?Ending $otherwise = null,
         public ?int $again = null,
-        public bool $comesBack = false,
+        public ?Person $dialled = null,
     ) {}
 
     public static function next(): self
@@ -30,7 +32,13 @@ final readonly class Onward
     /** @param bool $comesBack whether the call goes on after the step when that journey runs out */
     public static function to(string $journey, bool $comesBack = false): self
     {
-        return new self(journey: $journey, comesBack: $comesBack);
+        return new self(toward: new Toward($journey, $comesBack));
+    }
+
+    /** To somebody who was dialled, as part of the step; by its exit for those who were where nobody takes the call. */
+    public static function ringing(Person $person): self
+    {
+        return new self(dialled: $person);
     }
 
     /** @param int $up menus further up than the one that the step stands in */
@@ -42,7 +50,7 @@ final readonly class Onward
     /** Whether the call goes on with the step after this one. */
     public function goesOn(): bool
     {
-        return null === $this->journey && null === $this->ending && null === $this->again;
+        return null === $this->toward && null === $this->ending && null === $this->again && null === $this->dialled;
     }
 
     public static function end(Ending $ending): self

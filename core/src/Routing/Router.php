@@ -197,18 +197,22 @@ final class Router
     public function step(Walk $walk, Itinerary $way): Itinerary
     {
         [$journey, $step] = $way->next() ?? throw new \LogicException('The call is over.');
-        $walk->enter($journey, $step->id());
-        $since = $walk->second();
+        $within = $way->within();
+        null === $within && $walk->enter($journey, $step->id());
+        $since = $within ?? $walk->second();
         try {
             $onward = $this->walkers->take($step, $walk);
         } catch (CallOver | TimeUp $over) {
             $walk->leave($since, null, false);
             throw $over;
         }
-        $isListed = null !== $onward->exit && null !== $step->exits()->find($onward->exit);
-        $walk->leave($since, $onward->comesBack ? null : $onward->exit, $isListed && !$onward->comesBack);
+        $next = $way->after($onward, $walk->plan, $since);
+        if (null === $next->within()) {
+            [$exit, $isListed] = $way->leaves($onward);
+            $walk->leave($since, $exit, $isListed);
+        }
 
-        return $way->after($onward, $walk->plan);
+        return $next;
     }
 
     /** @throws CallOver */

@@ -83,6 +83,7 @@ final class Walk
     /** The second at which the caller presses a key that the step heeds. */
     private ?int $interruptAt = null;
     public readonly Roster $roster;
+    private readonly Assumed $assumed;
 
     public readonly Plan $plan;
     public readonly Lines $lines;
@@ -101,7 +102,14 @@ final class Walk
         $this->plan = $surroundings->plan;
         $this->lines = $surroundings->lines;
         $this->phones = $surroundings->phones;
+        $this->assumed = new Assumed($assumptions);
         $this->roster = new Roster($this->plan, $assumptions, $surroundings->live->signIns);
+    }
+
+    /** What is assumed at this second. */
+    public function assumed(): Assumptions
+    {
+        return $this->assumed->at($this->second);
     }
 
     /** Seconds since the call began. */
@@ -351,6 +359,9 @@ final class Walk
     /** Which of the calls within the call is given up first; the outer one where two are at the same second. */
     private function firstLeg(): ?int
     {
+        if ([] === $this->legs) {
+            return null;
+        }
         $ends = array_filter(
             $this->legs,
             fn(?int $end): bool => null !== $end && $end <= ($this->hearsFrom ?? \PHP_INT_MAX),

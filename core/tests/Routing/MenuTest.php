@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\Routing;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\Event;
+use Meandros\Core\Routing\Visit;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\EventWords;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -183,6 +184,59 @@ final class MenuTest extends TestCase
             ['2', '#', '1'],
             ['0 Presses 2', '10 Presses #', '12 Goes up 1 menu', '12 Presses 1', $box(22)],
         ];
+    }
+
+    /**
+     * Whoever is dialled rings as part of the menu: what comes after it begins when that is over.
+     *
+     * @param array<string, mixed> $menu
+     * @param array<string, mixed> $assume
+     * @param list<string>         $visits
+     */
+    #[DataProvider('visits')]
+    public function testCallersAreAtTheMenuWhileWhoeverIsDialledRings(array $menu, array $assume, array $visits): void
+    {
+        $trace = self::plan($menu)->call($assume);
+        self::assertSame(
+            $visits,
+            array_map(
+                static fn(Visit $one): string => trim(
+                    \sprintf(
+                        '%s %d–%d %s%s',
+                        $one->step,
+                        $one->from,
+                        $one->until,
+                        $one->exit,
+                        $one->exitTaken ? '' : ' (not listed)',
+                    ),
+                ),
+                $trace->passage->visits,
+            ),
+        );
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, list<string>}> */
+    public static function visits(): iterable
+    {
+        $dial = ['dial' => []];
+        $ann = ['keys' => ['201#']];
+        yield 'nobody answers' => [$dial, $ann, ['menu 0–37 dialled (not listed)', 'ring 37–57 nobody (not listed)']];
+        yield 'nobody answers, and there is an exit for it' => [
+            $dial + [
+                'exits' => [
+                    ['on' => 'dialled', 'steps' => [['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx']]],
+                ],
+            ],
+            $ann,
+            ['menu 0–37 dialled', 'message 37–37  (not listed)'],
+        ];
+        yield 'somebody answers' => [
+            $dial,
+            $ann + ['phones' => [['who' => 'ann', 'does' => 'answers', 'after' => 3]]],
+            ['menu 0–15  (not listed)'],
+        ];
+        yield 'the caller gives up' => [$dial, $ann + ['patience' => 20], ['menu 0–20  (not listed)']];
+        yield 'their mailbox takes it' => [$dial, ['keys' => ['202#']], ['menu 0–37  (not listed)']];
     }
 
     /** @param array<string, int|string> $press */

@@ -100,6 +100,66 @@ final class PersistenceTest extends TestCase
         yield ['unreachable', 'unreachable'];
     }
 
+    /** From 30 s on Ann is busy, from 65 s on she is not, and from 80 s on she refuses after 3 s. */
+    public function testWhatPhonesDoMayChangeBetweenRounds(): void
+    {
+        $trace = self::call([
+            'phones' => [
+                ['who' => 'ann', 'does' => 'busy', 'from' => 30],
+                ['who' => 'ann', 'does' => 'rings', 'from' => 65],
+                ['who' => 'ann', 'does' => 'refuses', 'after' => 3, 'from' => 80],
+            ],
+        ]);
+        self::assertSame(
+            [
+                'ann 0–10',
+                'ben 10–20',
+                'ann 25–35',
+                'ben 35–45',
+                'ben 50–60',
+                'ann 65–75',
+                'ben 75–85',
+                'ann 90–93',
+                'ben 93–103',
+                'ann 108–111',
+                'ben 111–120',
+            ],
+            self::bars($trace),
+        );
+        self::assertSame([120, 'nobody'], [$trace->seconds, $trace->passage->visits[0]->exit]);
+    }
+
+    /** From 10:31 on, in the third round, it is time for Ann's other phone. */
+    public function testRulesAreReadInEachRound(): void
+    {
+        $rule = static fn(string $phone, array $when = []): array => [
+            'id' => $phone,
+            'name' => $phone,
+            'on' => true,
+            'when' => $when,
+            'stages' => [['phones' => [$phone], 'after' => 0, 'seconds' => 20]],
+            'next' => [],
+        ];
+        $rules = [
+            $rule('other', ['windows' => [['days' => ['mo'], 'from' => '10:31', 'to' => '11:00']]]),
+            $rule('desk'),
+        ];
+        $plan = (new PlanBuilder())->person('ann', ['desk', 'other'])->team('alone', ['ann']);
+        $plan
+            ->with(['rules' => $rules] + $plan->element('ann'))
+            ->with(['followRules' => true] + $plan->element('alone'))
+            ->journey('jrn_main', [
+                ['id' => 'ring', 'do' => 'ring', 'target' => 'alone', 'seconds' => 20, 'againMinutes' => 2],
+            ]);
+        self::assertSame(
+            ['0 desk', '25 desk', '50 desk', '75 other', '100 other'],
+            array_map(
+                static fn(Rung $rung): string => $rung->times->from . ' ' . $rung->phone->label,
+                $plan->call()->passage->rung,
+            ),
+        );
+    }
+
     public function testTheCallerMayGiveUpMeanwhile(): void
     {
         $trace = self::call(['patience' => 55]);

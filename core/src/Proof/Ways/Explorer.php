@@ -285,12 +285,8 @@ final class Explorer
     private function leaves(?Untried $why, Stand $stand): void
     {
         if (null !== $why) {
-            [$journey, $step] = $stand->way->next() ?? [null, null];
-            $this->notTried[$why->value . ' ' . $journey . ' ' . $step?->id()] ??= new NotTried(
-                $why,
-                $journey,
-                $step?->id(),
-            );
+            [$journey, $step] = $stand->way->place() ?? [null, null];
+            $this->notTried[$why->value . ' ' . $journey . ' ' . $step] ??= new NotTried($why, $journey, $step);
         }
     }
 

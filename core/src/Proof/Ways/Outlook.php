@@ -27,16 +27,16 @@ final class Outlook
     {
         $steps = [];
         foreach ($this->stands as $key => $stand) {
-            $at = $stand->way->next();
+            $at = $stand->way->place();
             if (null === $at) {
                 continue;
             }
-            $name = $at[0] . ' ' . $at[1]->id();
+            $name = implode(' ', $at);
             $known = $steps[$name] ?? null;
             $most = $this->most[$key] ?? null;
             $steps[$name] = new StepOutlook(
                 $at[0],
-                $at[1]->id(),
+                $at[1],
                 $this->endings[$key] + ($known->endings ?? []),
                 null === $most || (null !== $known && null === $known->most) ? null : max($most, $known->most ?? 0),
             );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Ways;
 
 use Meandros\Core\Call\PhoneAssumption;
+use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\Itinerary;
 use Meandros\Core\Routing\Walk;
@@ -92,9 +93,10 @@ final class Stand
     {
         $legs = [...array_values($this->legs), ...array_column(array_values($this->ends), 1)];
         $longest = max([0, ...array_map(static fn(Leg $leg): int => $leg->most, $legs)]);
-        $last = null === $most || [] !== $this->afterRounds ? \PHP_INT_MAX : $most + $longest;
+        // However often they go round, no call lasts longer than that.
+        $last = null === $most || [] !== $this->afterRounds ? TrialCall::MOST_SECONDS - 1 : $most + $longest;
 
-        return $this->same[0] <= $least && ($last < $this->same[1] || \PHP_INT_MAX === $this->same[1]);
+        return $this->same[0] <= $least && $last < $this->same[1];
     }
 
     public static function keyOf(Ending $ending): string

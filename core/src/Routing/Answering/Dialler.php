@@ -7,13 +7,13 @@ namespace Meandros\Core\Routing\Answering;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Step\DialsPeople;
 use Meandros\Core\Plan\Step\MenuDialling;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Happening\ExtensionDialled;
 use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\Step\MessageWalker;
 use Meandros\Core\Routing\Walk;
-use Meandros\Core\Routing\Walkers;
 
 /** Rings whoever a caller has asked for; while it is closed their mailbox takes the call. */
 final readonly class Dialler
@@ -21,7 +21,7 @@ final readonly class Dialler
     public function __construct(private Walk $walk) {}
 
     /**
-     * @return Onward with an ending, to another journey, or on where nobody has taken the call
+     * @return Onward to them, to where their mailbox leads, or on where nobody has taken the call
      *
      * @throws CallOver
      */
@@ -34,11 +34,11 @@ final readonly class Dialler
         $walk->note(
             new ExtensionDialled($person->id(), $person->known->extension, null === $mailbox ? null : $dial->hours),
         );
-        $onward =
-            null === $mailbox
-                ? (new Walkers())->through($person->directSteps(), $walk)
-                : MessageWalker::leave($mailbox, $walk);
+        if (null === $mailbox) {
+            return Onward::ringing($person);
+        }
+        $onward = MessageWalker::leave($mailbox, $walk);
 
-        return null === $onward->ending && null === $onward->journey ? Onward::next() : $onward;
+        return $onward->goesOn() ? Onward::by(DialsPeople::DIALLED) : $onward;
     }
 }

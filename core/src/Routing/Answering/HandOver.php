@@ -41,11 +41,12 @@ final readonly class HandOver
         $rule = $choice->rule;
         $outcome = RingStep::NOBODY;
         if (null === $rule || [] !== $rule->ringing->stages) {
+            $ringer = new Ringer($this->walk);
             $onward = Persistence::ring(
                 $this->walk,
                 $rule->ringing->againMinutes ?? 0,
                 null === $rule ? RingLength::DIRECT : $rule->ringing->seconds(),
-                fn(int $round, int $seconds): Onward => (new Ringer($this->walk))->ring(
+                static fn(int $round, int $seconds): Onward => $ringer->ring(
                     Target::element($person->id()),
                     $seconds,
                     $choice,

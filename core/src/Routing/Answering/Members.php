@@ -67,10 +67,7 @@ final readonly class Members
     /** Whether somebody is there, and has a phone that can be reached, be it busy or not. */
     public function reaches(Person $person): bool
     {
-        $reach = new Reach(
-            $this->walk->assumptions->at($this->walk->second()),
-            $this->walk->lines->areKnown() ? $this->walk->lines : null,
-        );
+        $reach = new Reach($this->walk->assumed(), $this->walk->lines->areKnown() ? $this->walk->lines : null);
         $phones = \in_array($this->walk->statusOf($person->id()), self::NOT_TO_RING, true)
             ? []
             : $this->phones($person);
@@ -213,7 +210,7 @@ final readonly class Members
 
     private function isOnACall(Person $person): bool
     {
-        $assumptions = $this->walk->assumptions->at($this->walk->second());
+        $assumptions = $this->walk->assumed();
         foreach ($person->reach->phones as $phone) {
             $does = $assumptions->of([Target::phone($person->id(), $phone->id)->text(), $person->id()])->does;
             if (Behaviour::Busy === $does || Behaviour::OnACall === $does) {

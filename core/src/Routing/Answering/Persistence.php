@@ -30,7 +30,7 @@ final readonly class Persistence
         for ($n = 1; ; ++$n) {
             $dialled = $walk->timesDialled();
             $onward = $round($n, 1 === $n ? $seconds : min($seconds, $end - $walk->second()));
-            if (null !== $onward->ending || null !== $onward->journey || 0 === $minutes) {
+            if (null !== $onward->ending || null !== $onward->toward || 0 === $minutes) {
                 return $onward;
             }
             $silence = $walk->timesDialled() > $dialled ? 0 : min(self::SILENT_ROUND, $end - $walk->second());

@@ -26,10 +26,12 @@ use Meandros\Core\Routing\Waiting\Turn;
 use Meandros\Core\Routing\Walk;
 use Meandros\Core\Routing\WhyRung;
 
-/** Rings a person, a team or a number, and tells what became of it. */
-final readonly class Ringer
+/** Rings a person, a team or a number, and tells what became of it. The same one rings round after round. */
+final class Ringer
 {
-    public function __construct(private Walk $walk) {}
+    private ?Round $last = null;
+
+    public function __construct(private readonly Walk $walk) {}
 
     /**
      * @param Choice|null $choice of the person's rules, when the target is a person
@@ -104,13 +106,10 @@ final readonly class Ringer
         $walk = $this->walk;
         $start = $walk->second();
         $walk->willRing(RingMember::count($members));
-        $assumptions = $walk->assumptions->at($start);
-        $result = (new RingSimulation(
-            $assumptions,
-            $walk->lines,
-            $walk->rangBefore($assumptions),
-            $walk->channelsInUse(),
-        ))->run($members, $pattern, $seconds, $walk->secondsLeft());
+        $round = new Round($members, $pattern, $seconds, $walk->assumed(), $walk->secondsLeft());
+        $result = $this->last?->again($round) ?? $this->run($round);
+        $round->result = $result;
+        $this->last = $round;
         $rung =
             0 === $start
                 ? $result->rung
@@ -118,6 +117,16 @@ final readonly class Ringer
         $walk->rang($rung, $result->dialled);
 
         return [$result, $rung];
+    }
+
+    private function run(Round $round): RingResult
+    {
+        return (new RingSimulation(
+            $round->assumed,
+            $this->walk->lines,
+            $this->walk->rangBefore($round->assumed),
+            $this->walk->channelsInUse(),
+        ))->run($round->members, $round->pattern, $round->seconds, $round->left);
     }
 
     /** @return array{list<RingMember>, Pattern} */

@@ -46,9 +46,7 @@ final class DirectoryWalker implements StepWalker
                 return Onward::by(DirectoryStep::HELP);
             }
             if ($found instanceof Person) {
-                $onward = (new Dialler($walk))->reach($found, $step->dial);
-
-                return $onward->goesOn() ? Onward::by(DirectoryStep::DIALLED) : $onward;
+                return (new Dialler($walk))->reach($found, $step->dial);
             }
             if ($try >= $step->asks->tries) {
                 return Onward::by([] === ($search->people ?? []) ? $exit : DirectoryStep::NOTHING);

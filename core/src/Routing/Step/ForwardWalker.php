@@ -34,7 +34,7 @@ final class ForwardWalker implements StepWalker
         $shows = $walk->plan->get(Number::class, $step->shows)?->range->number;
         $exit = match (true) {
             null === $line && $walk->lines->areKnown() => ForwardStep::NOT_CARRIED,
-            default => match ($walk->assumptions->at($walk->second())->of([$step->number])->does) {
+            default => match ($walk->assumed()->of([$step->number])->does) {
                 Behaviour::Busy, Behaviour::OnACall, Behaviour::Refuses => ForwardStep::BUSY,
                 Behaviour::Unreachable => ForwardStep::UNREACHABLE,
                 Behaviour::Answers, Behaviour::Rings => null,

@@ -37,9 +37,7 @@ final class MenuWalker implements StepWalker
             $walk->note(new Asked($heard, $pressed, $step, $try), $start);
             $walk->pass($pressed->more + (null === $at ? $step->asks->waitSeconds : max(0, $at - $heard->seconds)));
             if (null !== $person && null !== $step->dial) {
-                $onward = (new Dialler($walk))->reach($person, $step->dial);
-
-                return $onward->goesOn() ? Onward::by(MenuStep::DIALLED) : $onward;
+                return (new Dialler($walk))->reach($person, $step->dial);
             }
             if ($pressed->known) {
                 return Onward::by((string) $pressed->key);

@@ -41,23 +41,29 @@ final class RingWalker implements StepWalker
             return (new HandOver($walk))->to($person);
         }
 
+        $ringer = new Ringer($walk);
+
         return Persistence::ring(
             $walk,
             null === $step->target ? 0 : $step->length->againMinutes,
             $step->length->seconds,
             static fn(int $round, int $seconds): Onward => 1 === $round
-                ? self::greeted($step, $walk, static fn(): Onward => self::ring($step, $walk, $seconds, $round))
-                : self::ring($step, $walk, $seconds, $round),
+                ? self::greeted(
+                    $step,
+                    $walk,
+                    static fn(): Onward => self::ring($step, $walk, $ringer, $seconds, $round),
+                )
+                : self::ring($step, $walk, $ringer, $seconds, $round),
         );
     }
 
     /** @throws CallOver */
-    private static function ring(RingStep $step, Walk $walk, int $seconds, int $round): Onward
+    private static function ring(RingStep $step, Walk $walk, Ringer $ringer, int $seconds, int $round): Onward
     {
         $person = $walk->plan->get(Person::class, $step->target?->element);
         $choice = null === $person ? null : (new Answering($walk))->of($person, Via::Direct);
 
-        return (new Ringer($walk))->ring($step->target, $seconds, $choice, $round);
+        return $ringer->ring($step->target, $seconds, $choice, $round);
     }
 
     /**
