@@ -10,12 +10,17 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Mentions;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Time\BlockShelf;
 
 /** Elements as an application keeps them: their JSON, read when one is wanted, and an index of mentions. */
 final readonly class KeptElements implements ElementSource
 {
     /** @param array<string, array{Kind, string}> $kept kind and JSON by id */
-    private function __construct(private array $kept, private Mentions $mentions) {}
+    private function __construct(
+        private array $kept,
+        private Mentions $mentions,
+        private KeptBlocks $blocks = new KeptBlocks(),
+    ) {}
 
     /** @param array<string, array{Kind, string}> $more */
     public static function of(Plan $plan, array $more = []): self
@@ -51,8 +56,8 @@ final readonly class KeptElements implements ElementSource
         return $this->mentions->of($text);
     }
 
-    public function shelf(array $ids, string $more): null
+    public function shelf(array $ids, string $more): BlockShelf
     {
-        return null;
+        return $this->blocks->for(serialize([$ids, $more]));
     }
 }

@@ -40,7 +40,7 @@ final readonly class Coverage
     {
         $seconds = [];
         foreach ($this->courses as $i => $course) {
-            $lasts = ($this->starts[$i + 1] ?? $this->until) - ($this->starts[$i] ?? 0);
+            $lasts = ($this->starts[$i + 1] ?? $this->until) - $this->starts[$i];
             $seconds[$course->reach->value] = $lasts + ($seconds[$course->reach->value] ?? 0);
         }
 

@@ -36,14 +36,7 @@ final class Impact
                 continue;
             }
             $pair = $was->key . ' ' . $is->key;
-            $times = $differing[$pair][2] ?? [];
-            $last = \count($times) - 1;
-            if ($last >= 0 && $times[$last][1] === $since) {
-                $times[$last][1] = $until;
-            } else {
-                $times[] = [$since, $until];
-            }
-            $differing[$pair] = [$was, $is, $times];
+            $differing[$pair] = [$was, $is, [...$differing[$pair][2] ?? [], [$since, $until]]];
         }
 
         return $differing;

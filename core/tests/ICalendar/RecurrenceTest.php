@@ -30,6 +30,11 @@ final class RecurrenceTest extends TestCase
     public static function days(): iterable
     {
         yield 'daily for 10 occurrences' => ['19970902', 'FREQ=DAILY;COUNT=10', '1997 Sep 2-11'];
+        yield 'the first Monday of the year, also where that is its first day' => [
+            '20010101',
+            'FREQ=YEARLY;BYDAY=1MO;COUNT=3',
+            '2001 Jan 1 2002 Jan 7 2003 Jan 6',
+        ];
         yield 'daily until December 24' => [
             '19970902',
             'FREQ=DAILY;UNTIL=19971224T000000Z',

@@ -80,5 +80,11 @@ final class MapSvgTest extends TestCase
         self::assertStringContainsString('stroke="var(--course, #c06a00)" stroke-width="2.5"/><text', $svg);
         self::assertStringNotContainsString('var(', MapSvg::file($svg));
         self::assertStringNotContainsString('<circle', MapSvg::draw($map, [], 'Main'));
+        $beside = MapSvg::draw($map, [[16, 54]], 'Main');
+        self::assertStringNotContainsString(
+            'stroke="var(--course, #c06a00)" stroke-width="2.5"/><text',
+            $beside,
+            'A way along its edge is not in a box.',
+        );
     }
 }

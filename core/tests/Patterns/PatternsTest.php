@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\Patterns;
 use Meandros\Core\Check\Checks;
 use Meandros\Core\Patterns\Patterns;
 use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
@@ -111,6 +112,26 @@ final class PatternsTest extends TestCase
                 }
             }
         }
+    }
+
+    public function testALongNameIsCutToFitAKey(): void
+    {
+        $plan = self::plan()->journey('jrn_next', []);
+        $plan->with(['name' => str_repeat('Freight', 12)] + $plan->element('jrn_next'));
+        $answers = [
+            'prompt' => 'prm',
+            'one' => 'jrn_next',
+            'two' => 'team',
+            'three' => 'mbx',
+            'otherwise' => 'jrn_next',
+        ];
+        $journey = Input::read(
+            ['pattern' => 'menu of three', 'name' => 'New', 'answers' => $answers],
+            static fn(Input $in): ?Journey => Patterns::read($in, $plan->plan(), 'jrn_main'),
+        );
+        self::assertInstanceOf(Journey::class, $journey);
+        PlanCodec::element($journey->toJson());
+        self::assertSame(substr(str_repeat('Freight', 12), 0, 80), $journey->steps->steps[0]->exits()->items[0]->label);
     }
 
     /** @return iterable<string, array{string}> */

@@ -13,6 +13,28 @@ use PHPUnit\Framework\TestCase;
 
 final class InputTest extends TestCase
 {
+    /** @param list<string> $problems */
+    #[DataProvider('files')]
+    public function testAFileIsTakenUpToItsLength(mixed $value, string $read, array $problems): void
+    {
+        $found = [];
+        try {
+            self::assertSame($read, Input::read($value, static fn(Input $in): string => $in->long(2000)));
+        } catch (InvalidData $invalid) {
+            $found = array_map(ProblemWords::message(...), $invalid->problems);
+        }
+        self::assertSame($problems, $found);
+    }
+
+    /** @return iterable<string, array{mixed, string, list<string>}> */
+    public static function files(): iterable
+    {
+        yield 'as long as may be' => [str_repeat('x', 2000), str_repeat('x', 2000), []];
+        yield 'a byte more' => [str_repeat('x', 2001), '', ['The file is larger than 2 kB.']];
+        yield 'nothing' => ['', '', ['This is missing.']];
+        yield 'no text' => [7, '', ['This is missing.']];
+    }
+
     /** @param \Closure(Input): mixed $read */
     #[DataProvider('wrong')]
     public function testAWrongShapeIsSaidAtItsPlace(mixed $value, \Closure $read, string $pointer, string $words): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Plan;
 
+use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\Team;
@@ -12,6 +13,7 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Place;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Tests\KeptElements;
 use Meandros\Core\Tests\PlanBuilder;
 use PHPUnit\Framework\TestCase;
@@ -41,6 +43,26 @@ final class PlanTest extends TestCase
         self::assertCount(50, $plan->all(Number::class));
         $this->expectException(\JsonException::class);
         $plan->all(Prompt::class);
+    }
+
+    public function testHoursThatArePutByAreTheOnesOfAPlanThatHasNotChangedThem(): void
+    {
+        $at = PlanBuilder::trial('2026-11-23T10:30')->instant;
+        $state = static function (Plan $plan) use ($at): string {
+            $hours = $plan->get(Hours::class, 'hrs');
+            self::assertInstanceOf(Hours::class, $hours);
+
+            return (new PlanHours($plan))->read($hours, $at)->state;
+        };
+        $builder = (new PlanBuilder())->hours('hrs', [
+            ['days' => ['mo'], 'from' => '08:00', 'to' => '12:00', 'state' => 'open'],
+        ]);
+        $source = KeptElements::of($builder->plan());
+        $plan = Plan::from('Kept', $source);
+        self::assertSame('open', $state($plan));
+        $shut = $plan->with(PlanCodec::element(['week' => []] + $builder->element('hrs')));
+        self::assertSame('closed', $state($shut), 'Those that were changed are compiled anew,');
+        self::assertSame('open', $state(Plan::from('Kept', $source)), 'and are not put by in place of the others.');
     }
 
     public function testUsesAreFoundWhereverAStepStands(): void

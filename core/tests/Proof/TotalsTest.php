@@ -47,6 +47,27 @@ final class TotalsTest extends TestCase
         self::assertEquals(PythonReference::ask(__DIR__ . '/totals_reference.py', $cases), $told);
     }
 
+    public function testAsData(): void
+    {
+        $case = [
+            'zone' => 'Europe/London',
+            'year' => 2026,
+            'week' => [[[36_000, 39_600]], [], [], [], [], [], []],
+            'shut' => ['2026-11-23'],
+        ];
+        [$from] = YearPicture::instants('Europe/London', 2026);
+        $calls = new Courses(self::plan($case), PlanBuilder::trial('2026-01-01T00:00'));
+        self::assertSame(
+            [
+                'seconds' => ['message' => 14 * 86_400 - 7200, 'person' => 7200],
+                'usualWeek' => 3600,
+                'days' => 14,
+                'daysWithout' => 12,
+            ],
+            Totals::of(Coverage::over($calls, $from, $from + 14 * 86_400), 'Europe/London')->toJson(),
+        );
+    }
+
     /** @return list<array{int, int}> stretches of a day, in seconds since midnight */
     private static function bands(): array
     {

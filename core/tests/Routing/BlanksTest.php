@@ -6,6 +6,7 @@ namespace Meandros\Core\Tests\Routing;
 
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Routing\Trace;
@@ -41,6 +42,32 @@ final class BlanksTest extends TestCase
             'today at eight in the evening',
             '2026-11-23T20:00',
         ];
+    }
+
+    /** It is heard after a minute, so that what it says changes a minute sooner. */
+    public function testWhatItSaysLaterInTheCallIsLookedUpThen(): void
+    {
+        $plan = self::plan(['scripts' => ['en' => 'We open {opening}.']])
+            ->prompt('prm_long', 60)
+            ->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'hours', 'hours' => 'hrs_day'],
+                ['id' => 's2', 'do' => 'say', 'prompt' => 'prm_long'],
+                ['id' => 's3', 'do' => 'say', 'prompt' => 'prm'],
+            ]);
+        $seconds = static fn(string $at): int => $plan->call([], $at)->seconds;
+        $looked = $plan->call([], '2026-11-24T22:00')->holds->lookups;
+        $hours = new PlanHours($plan->plan());
+        foreach (['2026-11-24T12:00', '2026-11-24T23:58:59', '2026-11-24T23:59:00', '2026-11-25T00:00:00'] as $at) {
+            $instant = Moment::parse($at, 'Europe/London');
+            $found = array_map(static fn(array $one): string => $one[0]->at($instant, $hours)->answer, $looked);
+            $said = array_map(static fn(array $one): string => $one[1], $plan->call([], $at)->holds->lookups);
+            self::assertSame($said, $found, $at);
+        }
+        self::assertSame(
+            [62, 63, 62],
+            array_map($seconds, ['2026-11-24T12:00', '2026-11-24T23:58:59', '2026-11-24T23:59:00']),
+            '“on Thursday at eight” has a word more than “today at one” and “tomorrow at eight”.',
+        );
     }
 
     public function testOfHoursThatAreOpenItIsTheOneAfterThat(): void

@@ -105,6 +105,11 @@ final class MenuTest extends TestCase
             ['201'],
             ['0 Dials 201', '15 Reaches extension 201, Ann', '15 Rings Ann for 25 s', '40 Rings Ben for 20 s'],
         ];
+        yield 'an extension of two digits' => [
+            $dial,
+            ['42'],
+            ['0 Dials 42', '14 Reaches extension 42, Dan', '14 Rings Dan for 25 s', '39 Rings Ben for 20 s'],
+        ];
         yield 'at the site' => [
             ['dial' => ['scope' => 'site', 'site' => 'sit_harbour']],
             ['201#'],
@@ -321,6 +326,7 @@ final class MenuTest extends TestCase
         return (new PlanBuilder())
             ->with($person('ann', '201', null))
             ->with($person('cid', '202', 'mbx'))
+            ->with($person('dan', '42', null))
             ->person('ben')
             ->mailbox('mbx')
             ->hours('hrs', [])

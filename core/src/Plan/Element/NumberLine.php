@@ -19,8 +19,8 @@ final readonly class NumberLine
     public function __construct(
         public string $site,
         public string $language,
-        public bool $tellsCaller = true,
-        public ?string $keptUntil = null,
+        public bool $tellsCaller,
+        public ?string $keptUntil,
     ) {}
 
     /** @param Input $in the whole number */

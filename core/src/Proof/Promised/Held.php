@@ -22,7 +22,7 @@ final readonly class Held
         public bool $applies,
         public bool $isComplete,
         public int $left,
-        public bool $whatever = false,
+        public bool $whatever,
     ) {}
 
     public function isKept(): bool

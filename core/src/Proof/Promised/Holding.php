@@ -27,7 +27,7 @@ final class Holding
      */
     public function hold(Expectation $expectation, \Closure $goOn): Held
     {
-        return $this->look(new Held($expectation, [], false, true, 0), [null], $goOn);
+        return $this->look(new Held($expectation, [], false, true, 0, false), [null], $goOn);
     }
 
     /**
@@ -89,7 +89,7 @@ final class Holding
 
         // What phones do is looked at where there is time: it does not make a promise one that was not looked at.
         return [null] === $phones
-            ? new Held($expectation, $breaches, $applies, $isComplete, $left)
+            ? new Held($expectation, $breaches, $applies, $isComplete, $left, false)
             : new Held($expectation, $breaches, $applies, $isComplete && 0 === $left, $sofar->left, true);
     }
 
@@ -157,7 +157,7 @@ final class Holding
             if (!$isBroken[$course->key]) {
                 continue;
             }
-            [$since, $until] = [$coverage->starts[$i] ?? 0, $coverage->starts[$i + 1] ?? $coverage->until];
+            [$since, $until] = [$coverage->starts[$i], $coverage->starts[$i + 1] ?? $coverage->until];
             while (isset($times[$at]) && $times[$at][1] <= $since) {
                 ++$at;
             }

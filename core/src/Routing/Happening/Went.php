@@ -6,7 +6,7 @@ namespace Meandros\Core\Routing\Happening;
 
 final readonly class Went implements Happening
 {
-    public function __construct(public ?string $journey, public bool $comesBack = false) {}
+    public function __construct(public ?string $journey, public bool $comesBack) {}
 
     public function kind(): string
     {

@@ -57,6 +57,11 @@ final class HolidaysTest extends TestCase
             'every 31 December to 1 January',
             ['2027-01-01', '2027-12-31'],
         ];
+        yield 'the fourth Thursday' => [
+            ['rule' => ['on' => 'nth weekday', 'nth' => 4, 'weekday' => 'th', 'month' => 11]],
+            'fourth Thursday of November',
+            ['2026-11-26', '2027-11-25', '2028-11-23'],
+        ];
         yield 'every year' => [
             ['rule' => ['on' => 'yearly', 'date' => '07-14']],
             'every 14 July',
