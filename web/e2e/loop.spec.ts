@@ -185,6 +185,7 @@ test('the draft is published, tried beside what is live, and an old edition come
     await page.locator('.editions li').first().getByRole('button', { name: 'Try calls on it' }).click();
     await expect(sentence(page)).toContainText('waits in Ticket queue');
     await page.locator('.editions li').last().getByRole('button', { name: 'Put back into the draft' }).click();
+    await expect(page.getByText('Edition 1 is back in the draft')).toBeVisible();
     await page.goto(address('/queues/que_bookings'));
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Bookings queue');
 });
