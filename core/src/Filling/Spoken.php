@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Meandros\Core\Filling;
 
 /**
- * Numbers, days and times as a person says them in a language. Words of numbers, weekdays and months are ICU's.
+ * Numbers, days and times as a person says them in a language. Words of large numbers, weekdays and months are ICU's; those of
+ * small ones are known, as making ICU's takes longer than a call.
  *
  * @phpstan-sealed SpokenEnglish|SpokenFrench|SpokenOtherwise
  */
@@ -15,6 +16,8 @@ abstract class Spoken
     private const SECONDS_PER_DAY = 86400;
     /** Up to so many days ahead a weekday says enough. */
     private const DAYS_BY_NAME = 6;
+    /** @var list<string> cardinals from 0 on, in words */
+    protected const SMALL = [];
 
     /** @var array<string, \IntlDateFormatter> by pattern */
     private array $days = [];
@@ -63,6 +66,9 @@ abstract class Spoken
     /** Cardinal, in words. */
     final public function number(int $number): string
     {
+        if (isset(static::SMALL[$number])) {
+            return static::SMALL[$number];
+        }
         $this->cardinals ??= new \NumberFormatter($this->language, \NumberFormatter::SPELLOUT);
 
         return (string) $this->cardinals->format($number);

@@ -6,6 +6,29 @@ namespace Meandros\Core\Filling;
 
 final class SpokenEnglish extends Spoken
 {
+    protected const SMALL = [
+        'zero',
+        'one',
+        'two',
+        'three',
+        'four',
+        'five',
+        'six',
+        'seven',
+        'eight',
+        'nine',
+        'ten',
+        'eleven',
+        'twelve',
+        'thirteen',
+        'fourteen',
+        'fifteen',
+        'sixteen',
+        'seventeen',
+        'eighteen',
+        'nineteen',
+        'twenty',
+    ];
     /** Hours of which nobody asks whether morning or evening is meant. */
     private const FROM = 7;
     private const UNTIL = 19;

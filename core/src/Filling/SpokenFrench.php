@@ -6,6 +6,29 @@ namespace Meandros\Core\Filling;
 
 final class SpokenFrench extends Spoken
 {
+    protected const SMALL = [
+        'zéro',
+        'un',
+        'deux',
+        'trois',
+        'quatre',
+        'cinq',
+        'six',
+        'sept',
+        'huit',
+        'neuf',
+        'dix',
+        'onze',
+        'douze',
+        'treize',
+        'quatorze',
+        'quinze',
+        'seize',
+        'dix-sept',
+        'dix-huit',
+        'dix-neuf',
+        'vingt',
+    ];
     private const NOON = 12;
 
     public function date(int $day): string

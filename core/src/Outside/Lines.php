@@ -23,14 +23,13 @@ final class Lines
     private array $areas = [];
     /** @var array<string, bool> whether a number is one of the plan */
     private array $own = [];
-    /** @var array<string, PhoneRange> */
-    private array $ranges = [];
-    /** @var array<string, string> by number and line */
-    private array $dialled = [];
     /** @var array<string, list<OutsideLine>> by number and site */
     private array $carriers = [];
 
-    public function __construct(private readonly Plan $plan) {}
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly PhoneRanges $ranges = new KnownRanges(),
+    ) {}
 
     public function isOf(Plan $plan): bool
     {
@@ -72,7 +71,7 @@ final class Lines
     /** What a number is, seen from the site of a line. */
     public function destination(string $number, OutsideLine $line): Destination
     {
-        $range = $this->range($number);
+        $range = $this->ranges->of($number);
         $country = $this->plan->get(Site::class, $line->site)->place->country ?? '';
 
         return match (true) {
@@ -88,9 +87,8 @@ final class Lines
     /** The digits that go out: those put in front, then the number as it is dialled at the line's site. */
     public function dialled(string $number, OutsideLine $line): string
     {
-        return $this->dialled[$number . ' ' . $line->id()] ??=
-            $line->prefix .
-            PhoneRange::dialled($number, $this->plan->get(Site::class, $line->site)->place->country ?? '');
+        return $line->prefix .
+            $this->ranges->dialled($number, $this->plan->get(Site::class, $line->site)->place->country ?? '');
     }
 
     /** @return list<OutsideLine> those of a site, by name */
@@ -107,7 +105,7 @@ final class Lines
 
     public function isMobile(string $number): bool
     {
-        return $this->range($number)->isMobile;
+        return $this->ranges->of($number)->isMobile;
     }
 
     /** @return list<OutsideLine> every line, in the order in which they are tried from a site */
@@ -151,7 +149,7 @@ final class Lines
             $this->areas[$site] = [];
             foreach ($this->plan->mentioning($site, Kind::Number) as $number) {
                 if ($number instanceof Number) {
-                    $this->areas[$site][$this->range($number->range->number)->area] = true;
+                    $this->areas[$site][$this->ranges->of($number->range->number)->area] = true;
                 }
             }
             // Mobiles and the like have none.
@@ -159,10 +157,5 @@ final class Lines
         }
 
         return $this->areas[$site];
-    }
-
-    private function range(string $number): PhoneRange
-    {
-        return $this->ranges[$number] ??= PhoneRange::of($number);
     }
 }

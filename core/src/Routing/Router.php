@@ -8,7 +8,9 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveState;
+use Meandros\Core\Outside\KnownRanges;
 use Meandros\Core\Outside\Lines;
+use Meandros\Core\Outside\PhoneRanges;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Journey;
@@ -35,7 +37,7 @@ final class Router
     private ?Lines $lines = null;
     private ?Phones $phones = null;
 
-    public function __construct()
+    public function __construct(private readonly PhoneRanges $ranges = new KnownRanges())
     {
         $this->walkers = new Walkers();
     }
@@ -121,7 +123,7 @@ final class Router
     ): Walk {
         $hours = $this->hoursOf($plan, $assumptions->circumstances->withoutOverrides ? [] : $live->overrides);
         if (null === $this->lines || null === $this->phones || !$this->lines->isOf($plan)) {
-            $this->lines = new Lines($plan);
+            $this->lines = new Lines($plan, $this->ranges);
             $this->phones = new Phones($this->lines);
         }
 

@@ -16,6 +16,17 @@ final class SpokenTest extends TestCase
     /** Monday. */
     private const TODAY = '2026-11-23';
 
+    /** Source: the spelt-out numbers of ICU, which has them from CLDR. */
+    public function testSmallNumbersAreThoseOfIcu(): void
+    {
+        foreach (['en', 'fr', 'de'] as $language) {
+            $icu = new \NumberFormatter($language, \NumberFormatter::SPELLOUT);
+            foreach ([...range(0, 22), 99, 100, 1234] as $number) {
+                self::assertSame($icu->format($number), Spoken::in($language)->number($number));
+            }
+        }
+    }
+
     #[DataProvider('moments')]
     public function testAMoment(string $language, string $day, string $time, string $words): void
     {
