@@ -94,7 +94,7 @@ test('a prompt has a script per language, and its length is estimated', async ({
     await page.getByLabel('Script in French').click();
     await page.getByLabel('Script in French').fill('Brouillard au port.');
     await page.getByLabel('Script in French').blur();
-    await expect(page.locator('.list li', { hasText: 'Fog' })).toContainText('en 3 s · fr 2 s');
+    await expect(page.locator('.list li', { hasText: 'Fog' })).toContainText('English 3 s · French 2 s');
     await page.getByRole('button', { name: 'Remove French' }).click();
     await expect(page.getByLabel('Script in French')).toHaveCount(0);
 });

@@ -161,7 +161,7 @@ test('files become takes, are compared and put back; what is no recording is ref
 test('a script that changes leaves its take behind, until somebody says that it still fits', async ({ page }) => {
     await page.goto(address('/prompts/prm_lost_closed'));
     const section = page.getByRole('region', { name: 'In English' });
-    const notice = section.getByText('The take in use in “en” was recorded from other words');
+    const notice = section.getByText('The take in use in English was recorded from other words');
     await expect(notice).toBeVisible();
     await expect(section.locator('.difference ins', { hasText: 'Friday' })).toBeVisible();
     await section.getByRole('button', { name: 'It still fits' }).click();

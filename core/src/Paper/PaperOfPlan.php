@@ -11,6 +11,8 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Plan;
 
+use Meandros\Core\Wording\LanguageName;
+
 /** The paper of a plan: its numbers, what callers go through, hours and holidays of the year ahead, who rings, what is said. */
 final class PaperOfPlan
 {
@@ -63,7 +65,7 @@ final class PaperOfPlan
                     (null === $number->range->block ? '' : ' – ' . $words->number($number->range->block->last)),
                     $number->name(),
                     $words->name($number->line->site),
-                    $number->line->language,
+                    LanguageName::of($number->line->language, $words->language),
                     self::target($number, $words),
                 ],
                 $numbers,
@@ -95,7 +97,11 @@ final class PaperOfPlan
         foreach (self::byName($plan->all(Prompt::class)) as $prompt) {
             foreach (array_keys($prompt->scripts) as $language) {
                 $script = $words->scriptIn($prompt, $language);
-                $rows[] = [$prompt->name(), $language, '' === $script ? PaperWords::NONE : $script];
+                $rows[] = [
+                    $prompt->name(),
+                    LanguageName::of($language, $words->language),
+                    '' === $script ? PaperWords::NONE : $script,
+                ];
             }
         }
 

@@ -22,7 +22,7 @@ final class SheetOnPaper
         foreach ($rows as $i => $row) {
             $heading = $words->say('sheet.part', [
                 'voice' => '' === $row->prompt->voice ? $words->say('sheet.nobody') : $row->prompt->voice,
-                'language' => (string) \Locale::getDisplayLanguage($row->part->language, $language),
+                'language' => $row->part->language,
             ]);
             $parts[$heading][] = [
                 (string) ($i + 1),

@@ -39,7 +39,7 @@ final class Catalog
     }
 
     /**
-     * @param array<string, string|int> $arguments
+     * @param array<string, string|int> $arguments a `language` is a code, and is called by its name; `languages` are some, with commas
      *
      * @throws \OutOfBoundsException where the code has no words
      */
@@ -49,13 +49,32 @@ final class Catalog
             $this->language,
             $this->patterns[$code] ?? throw new \OutOfBoundsException(\sprintf('There are no words for "%s".', $code)),
         );
-        // As text, numbers are not grouped by thousands: seconds and extensions are read as they are.
-        $said = $this->formatters[$code]->format(array_map(strval(...), $arguments));
+        $said = $this->formatters[$code]->format($this->words($arguments));
 
         return \is_string($said)
             ? $said
             : throw new \OutOfBoundsException(
                 \sprintf('The words for "%s" do not fit: %s', $code, $this->formatters[$code]->getErrorMessage()),
             );
+    }
+
+    /**
+     * As text, numbers are not grouped by thousands: seconds and extensions are read as they are.
+     *
+     * @param array<string, string|int> $arguments
+     *
+     * @return array<string, string>
+     */
+    private function words(array $arguments): array
+    {
+        $words = array_map(strval(...), $arguments);
+        foreach (array_intersect_key($words, ['language' => true, 'languages' => true]) as $name => $codes) {
+            $words[$name] = implode(
+                ', ',
+                array_map(fn(string $code): string => LanguageName::of($code, $this->language), explode(', ', $codes)),
+            );
+        }
+
+        return $words;
     }
 }

@@ -276,14 +276,14 @@ final readonly class EventWords
             ),
             $said->ringing > 0 => \sprintf('For %s, while the phones ring on.', Duration::words($said->seconds)),
             $said->language !== $said->wantedLanguage => \sprintf(
-                'In “%s”, because there is no script in “%s”.',
-                $said->language,
-                $said->wantedLanguage,
+                'In %s, because there is no script in %s.',
+                LanguageName::of($said->language),
+                LanguageName::of($said->wantedLanguage),
             ),
             default => \sprintf(
-                'Heard for %s in “%s”, the number\'s language%s.',
+                'Heard for %s in %s, the number\'s language%s.',
                 Duration::words($said->seconds),
-                $said->wantedLanguage,
+                LanguageName::of($said->wantedLanguage),
                 self::lengthFrom($said->heard->from),
             ),
         };
@@ -441,7 +441,7 @@ final readonly class EventWords
         return array_values(
             array_filter([
                 null === $tag->label ? null : \sprintf('shown as “%s”', $tag->label),
-                null === $tag->language ? null : \sprintf('in “%s”', $tag->language),
+                null === $tag->language ? null : \sprintf('in %s', LanguageName::of($tag->language)),
                 null === $tag->urgency ? null : \sprintf('urgency: %s', $tag->urgency->value),
                 null === $tag->tone ? null : \sprintf('ring tone “%s”', $tag->tone),
                 null === $tag->note ? null : \sprintf('with the note “%s”', $tag->note),

@@ -95,7 +95,7 @@ final class CheckTableTest extends TestCase
         yield 'a greeting that names yesterday' => [
             $dated('Sunday the twenty-second of November'),
             [
-                'mbx /away/greeting “Away” says “twenty-second of November” in “en”: that has passed, and it is still heard.',
+                'mbx /away/greeting “Away” says “twenty-second of November” in English: that has passed, and it is still heard.',
             ],
         ];
         yield 'one that is over says nothing of its date' => [
@@ -191,7 +191,7 @@ final class CheckTableTest extends TestCase
             'inUse' => $inUse ? ['en' => 'new'] : [],
         ]);
         $measured = static fn(array $measures): PlanBuilder => $prompt(['measures' => $measures]);
-        $stale = 'prm /takes/1 The take in use in “en” was recorded from other words than the script says now.';
+        $stale = 'prm /takes/1 The take in use in English was recorded from other words than the script says now.';
         yield 'a good take' => [$prompt([]), []];
         yield 'recorded from other words' => [$prompt(['words' => 'We are closed']), [$stale]];
         yield 'that still fit' => [$prompt(['words' => 'We are closed', 'fits' => $script]), []];

@@ -555,7 +555,7 @@ final class FixTest extends TestCase
             ]),
             'jrn_main',
             '/steps/0/words',
-            '“cafe” is said for key 1 and for key 2 in “en”: it is always taken for key 1.',
+            '“cafe” is said for key 1 and for key 2 in English: it is always taken for key 1.',
             'Take it away from key 2',
         ];
         yield 'words for a key that is not there' => [
@@ -626,7 +626,7 @@ final class FixTest extends TestCase
             $menu(['en' => 'For sales, press 1 or say sales.'], $key('1', 'Sales')),
             'jrn_main',
             '/steps/0/words',
-            '“Menu” tells callers in “en” to say “sales”, which is not understood.',
+            '“Menu” tells callers in English to say “sales”, which is not understood.',
             'Let it do what key 1 does',
         ];
         yield 'a word more of a key that has some' => [
@@ -648,7 +648,7 @@ final class FixTest extends TestCase
             ]),
             'jrn_main',
             '/steps/0/words',
-            '“Menu” tells callers in “en” to say “cargo”, which is not understood.',
+            '“Menu” tells callers in English to say “cargo”, which is not understood.',
             'Let it do what key 2 does',
         ];
         yield 'a key that is never mentioned' => [
@@ -663,7 +663,7 @@ final class FixTest extends TestCase
             ),
             'jrn_main',
             '/steps/0/exits/1',
-            '“Menu” says nothing of key 2 (en).',
+            '“Menu” says nothing of key 2 (English).',
             'Let the script name it',
         ];
         yield 'keys in another order' => [

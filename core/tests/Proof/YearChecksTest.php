@@ -248,7 +248,7 @@ final class YearChecksTest extends TestCase
         ];
         yield 'in another language' => [
             self::harbour()->with(['language' => 'fr'] + self::NUMBER),
-            ['prm /scripts Callers to Main line hear this in another language: there is no script in “fr”.'],
+            ['prm /scripts Callers to Main line hear this in another language: there is no script in French.'],
         ];
         yield 'a minute before the hour' => [
             self::harbour()->hours('hrs_b', [self::band('09:00', '16:59', 'open')]),

@@ -293,7 +293,7 @@ final class AgentsAskedTest extends TestCase
         $trace = $plan->call();
         self::assertSame(['Freight', 'fr'], [$trace->shown->label, $trace->shown->language]);
         self::assertSame(
-            'From here on: shown as “Freight”, in “fr”',
+            'From here on: shown as “Freight”, in French',
             (new EventWords($plan->plan()))->what($trace->passage->events[1]->happening),
         );
     }

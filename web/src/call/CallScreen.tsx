@@ -11,6 +11,7 @@ import { RingChart } from '../ringing/RingChart';
 import { PlayPrompt } from '../sound/PlayButton';
 import type { Filled } from '../sound/soundtrack';
 import { useCallPlayer } from '../sound/useCallPlayer';
+import { languageName } from '../ui/LanguageSelect';
 import { CourseLine } from './CourseLine';
 import { clock } from './clock';
 import { EveryEnding } from './EveryEnding';
@@ -48,7 +49,7 @@ export function CallScreen() {
                     <span className="quiet">as its caller hears it; waiting is shortened</span>
                 </p>
                 <p className="quiet">
-                    The person who answers sees “{trace.shown.label}” and speaks “{trace.shown.language}”
+                    The person who answers sees “{trace.shown.label}” and speaks {languageName(trace.shown.language)}
                     {trace.shown.tone && <>, rung with the tone “{trace.shown.tone}”</>}
                     {trace.shown.note && <>, with the note “{trace.shown.note}”</>}.
                 </p>

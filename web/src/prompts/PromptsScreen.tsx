@@ -19,7 +19,10 @@ export function PromptsScreen() {
             searchable={(prompt) => Object.values(prompt.scripts).join(' ')}
             note={(prompt) =>
                 Object.entries(lengths?.seconds[prompt.id] ?? {})
-                    .map(([language, value]) => `${language} ${value} s${prompt.inUse[language] ? ', recorded' : ''}`)
+                    .map(
+                        ([language, value]) =>
+                            `${languageName(language)} ${value} s${prompt.inUse[language] ? ', recorded' : ''}`,
+                    )
                     .join(' · ')
             }
             editor={(props) => (

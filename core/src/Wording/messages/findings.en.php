@@ -48,7 +48,7 @@ return [
     'waits-too-long.remedy' =>
         'Shorten the longest wait, or offer a callback or a message earlier. What is long is a setting of the plan.',
     'said-in-another-language' =>
-        'Callers to {number} hear this in another language: there is no script in “{language}”.',
+        'Callers to {number} hear this in another language: there is no script in {language}.',
     'said-in-another-language.remedy' => 'Add a script in that language.',
     'override-outlasts' =>
         'They are forced into “{state}” past {at,date,EEE d MMM y HH:mm}, when they would {opens, select, yes {open} other {close}}.',
@@ -79,8 +79,7 @@ return [
     'empty-calendar.remedy' => 'Add one, or delete the calendar.',
     'prompt-without-words' => 'This prompt has no words.',
     'prompt-without-words.remedy' => 'Write a script.',
-    'take-from-other-words' =>
-        'The take in use in “{language}” was recorded from other words than the script says now.',
+    'take-from-other-words' => 'The take in use in {language} was recorded from other words than the script says now.',
     'take-from-other-words.remedy' => 'Record it anew, or say that it still fits.',
     'take-from-other-words.fix' => 'It still fits',
     'take-of-another-length' =>
@@ -104,7 +103,7 @@ return [
     'blank-outside-queue.remedy' => 'Take the blank out, or choose the prompt in a queue.',
     'times-other-than-hours' => 'It says “{words}”, but {hours} are not open like that in any week: they are {open}.',
     'times-other-than-hours.remedy' => 'Change the script or the hours, or let the blank “opening” say when it opens.',
-    'greeting-names-past-date' => '“{prompt}” says “{words}” in “{language}”: that has passed, and it is still heard.',
+    'greeting-names-past-date' => '“{prompt}” says “{words}” in {language}: that has passed, and it is still heard.',
     'greeting-names-past-date.remedy' => 'Change its script, or end the greeting for a while.',
     'away-greeting-over' => 'The greeting for a while ended on {until}; the usual ones are heard again.',
     'away-greeting-over.remedy' => 'Give it a new end, or take it away.',
@@ -239,11 +238,11 @@ return [
     'finds-nobody' => 'Callers may spell names here, but nobody may be reached.',
     'finds-nobody.remedy' => 'Say who may be reached.',
     'finds-nobody.fix' => 'Let everybody who is listed be reached',
-    'word-promised-missing' => '“{prompt}” tells callers in “{language}” to say “{word}”, which is not understood.',
+    'word-promised-missing' => '“{prompt}” tells callers in {language} to say “{word}”, which is not understood.',
     'word-promised-missing.remedy' => 'Let it be a word of a key, or change the script.',
     'word-promised-missing.fix' => 'Let it do what key {key} does',
     'word-of-two-keys' =>
-        '“{word}” is said for key {first} and for key {key} in “{language}”: it is always taken for key {first}.',
+        '“{word}” is said for key {first} and for key {key} in {language}: it is always taken for key {first}.',
     'word-of-two-keys.remedy' => 'Let it be a word of one of the two.',
     'word-of-two-keys.fix' => 'Take it away from key {key}',
     'word-without-key' => 'Callers may say “{word}” for key {key}, which leads nowhere.',

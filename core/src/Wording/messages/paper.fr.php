@@ -34,7 +34,7 @@ return [
         '{target} sonne pendant {seconds} s{againMinutes, select, 0 {} other {, encore et encore pendant {againMinutes} min}}{handOver, select, yes {, et l’appel lui reste} other {}}.',
     'step.queue' => 'Les appelants attendent dans {queue}.',
     'step.tag' =>
-        'L’appel porte désormais{has_label, select, yes { le nom « {label} »} other {}}{has_language, select, yes { la langue {language}} other {}}{has_tone, select, yes { la sonnerie « {tone} »} other {}}{has_urgency, select, yes { l’urgence {urgency, select, urgent {urgent} usual {habituelle} other {peut attendre}}} other {}}{has_note, select, yes { la note « {note} »} other {}}.',
+        'L’appel porte désormais{has_label, select, yes { le nom « {label} »} other {}}{has_language, select, yes { la langue « {language} »} other {}}{has_tone, select, yes { la sonnerie « {tone} »} other {}}{has_urgency, select, yes { l’urgence {urgency, select, urgent {urgent} usual {habituelle} other {peut attendre}}} other {}}{has_note, select, yes { la note « {note} »} other {}}.',
     'end.nothing-follows' => 'Les appels qui passent ici se terminent : rien ne suit.',
     'step.message' => 'Les appelants laissent un message dans {mailbox}.',
     'step.forward' => 'L’appel continue vers {number}.',

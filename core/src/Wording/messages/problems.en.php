@@ -138,7 +138,7 @@ return [
     'not-an-exit.remedy' => 'Choose one of: {choices}.',
     'exit-twice' => '"{exit}" is used twice in this step.',
     'exit-twice.remedy' => 'Put the steps of both into one, or choose another.',
-    'words-twice' => 'The words for key {key} stand here twice in “{language}”.',
+    'words-twice' => 'The words for key {key} stand here twice in {language}.',
     'words-twice.remedy' => 'Put both into one.',
     'not-a-menu-key' => '"{key}" is not a key.',
     'not-a-menu-key.remedy' => 'Choose one of 0–9, * and #.',

@@ -1,5 +1,5 @@
 import { Select } from 'antd';
-import { missingLanguages } from '../../ui/LanguageSelect';
+import { languageName, missingLanguages } from '../../ui/LanguageSelect';
 import { LineInput } from '../../ui/LineInput';
 import { NO_EXITS, type StepModule, type StepOf } from './module';
 
@@ -16,7 +16,7 @@ const URGENCIES: { value: NonNullable<Urgency> | ''; label: string }[] = [
 function changes({ label, language, urgency, tone, note }: StepOf<'tag'>): string {
     const parts = [
         label && `shown as “${label}”`,
-        language && `in “${language}”`,
+        language && `in ${languageName(language)}`,
         urgency && urgency,
         tone && `ring tone “${tone}”`,
         note && `with the note “${note}”`,
