@@ -71,7 +71,7 @@ final class ImpactReport
                     : $held->during(Intervals::bridged($across, Impact::MOVED_AT_MOST), $change->after);
             $when = match (true) {
                 null !== $hours => $words->while(...$hours),
-                !$isShort && 0 !== $change->moved => 'where hours change',
+                !$isShort && 0 !== $change->moved => 'always',
                 default => TimesWords::of($said),
             };
             $phones = null === $change->calls->phones ? [] : [$change->calls->phones->value];

@@ -60,7 +60,7 @@ final class HoursHeldTest extends TestCase
     {
         self::assertSame(['while hrs are “Open”: takes 5 s longer'], self::said(self::plan(), self::plan(then: 9)));
         self::assertSame(
-            ['always: takes 5 s longer', 'where hours change: edges of hours come 5 s sooner'],
+            ['always: takes 5 s longer', 'always: edges of hours come 5 s sooner'],
             self::said(self::plan(), self::plan(first: 25)),
         );
     }

@@ -83,6 +83,22 @@ final class MenuScriptTest extends TestCase
             'Pour nouvelle réservation, tapez un.',
             MenuWriter::write([new Promised('1', 'Nouvelle réservation')], 'fr'),
         );
+        self::assertSame(
+            'For English, press one. For French-speaking staff, press two. For the English desk, press three.',
+            MenuWriter::write(
+                [
+                    new Promised('1', 'English'),
+                    new Promised('2', 'French-speaking staff'),
+                    new Promised('3', 'The English desk'),
+                ],
+                'en',
+            ),
+        );
+        self::assertSame(
+            'Pour français, tapez un.',
+            MenuWriter::write([new Promised('1', 'Français')], 'fr'),
+            'In French they are written small.',
+        );
         self::assertNull(MenuWriter::write($keys, 'cy'));
         foreach (['en', 'fr'] as $language) {
             self::assertSame(
