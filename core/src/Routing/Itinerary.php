@@ -58,7 +58,8 @@ final readonly class Itinerary
         $isWithin = null !== $inner->owner?->dialled;
         $exit = match (true) {
             true === $onward->toward?->comesBack => null,
-            $isWithin => $onward->goesOn() ? DialsPeople::DIALLED : null,
+            // Whoever keeps a place is called back: that ends the call, whatever else there is for those whom nobody answered.
+            $isWithin => $onward->goesOn() && null === $onward->otherwise ? DialsPeople::DIALLED : null,
             default => $onward->exit,
         };
 

@@ -244,6 +244,51 @@ final class MenuTest extends TestCase
         yield 'their mailbox takes it' => [$dial, ['keys' => ['202#']], ['menu 0–37  (not listed)']];
     }
 
+    /** Eve is refused at once and her rule leads to a queue, where the place is kept when the wait is over: nobody is asked for a message then. */
+    public function testWhoeverKeepsAPlaceBehindSomebodyDialledIsCalledBack(): void
+    {
+        $eve = [
+            'extension' => '205',
+            'rules' => [
+                [
+                    'id' => 'one',
+                    'name' => 'One',
+                    'on' => true,
+                    'when' => [],
+                    'stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 10]],
+                    'next' => ['nobody' => 'que'],
+                ],
+            ],
+        ];
+        $plan = self::plan([
+            'dial' => [],
+            'exits' => [['on' => 'dialled', 'steps' => [['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx']]]],
+        ])->person('eve');
+        $plan->with($eve + $plan->element('eve'))->with([
+            'id' => 'que',
+            'kind' => 'queue',
+            'name' => 'que',
+            'members' => [['who' => 'ben']],
+            'waiting' => ['longestSeconds' => 60],
+            'callback' => ['offer' => ['key' => '5', 'afterSeconds' => 10, 'atTheEnd' => true]],
+        ]);
+        $trace = $plan->call(['keys' => ['205#']], from: '+441632960777');
+        self::assertSame(
+            ['menu 0–82 ', 'menu 82–3622 '],
+            array_map(
+                static fn(Visit $one): string => \sprintf(
+                    '%s %d–%d %s',
+                    $one->step,
+                    $one->from,
+                    $one->until,
+                    $one->exit,
+                ),
+                $trace->passage->visits,
+            ),
+        );
+        self::assertStringStartsWith('callback', $trace->ending->kind->value);
+    }
+
     /** @param array<string, int|string> $press */
     #[DataProvider('reasons')]
     public function testWhy(array $press, string $why): void
