@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\Proof;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Endings;
+use Meandros\Core\Proof\NotTried;
 use Meandros\Core\Proof\StepOutlook;
 use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Tests\PlanBuilder;
@@ -704,6 +705,34 @@ final class EndingsTest extends TestCase
             ['message mbx_open 0 9', 'message mbx_closed 10 10'],
             \array_slice(self::told($endings), 0, 2),
         );
+    }
+
+    /** No call lasts longer than four hours: what closes in the last second of that may be met, what closes then may not. */
+    public function testCallsThatGoRoundMeetWhatChangesUntilTheLongestIsOver(): void
+    {
+        $plan = (new PlanBuilder())
+            ->prompt('prm', 4)
+            ->hours('hrs', [['days' => ['mo'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']])
+            ->journey('jrn_main', [
+                [
+                    'id' => 'menu',
+                    'do' => 'menu',
+                    'prompt' => 'prm',
+                    'wait' => 5,
+                    'tries' => 1,
+                    'exits' => [
+                        ['on' => '1', 'steps' => [['id' => 'hours', 'do' => 'hours', 'hours' => 'hrs']]],
+                        ['on' => '2', 'steps' => [['id' => 'again', 'do' => 'again']]],
+                    ],
+                ],
+            ])
+            ->plan();
+        $notTried = static fn(string $at): array => array_map(
+            static fn(NotTried $one): string => $one->why->value . ' at ' . $one->step,
+            Endings::of($plan, PlanBuilder::trial($at))->notTried,
+        );
+        self::assertSame([], $notTried('2026-11-23T13:00:00'));
+        self::assertSame(['changes at hours'], $notTried('2026-11-23T13:00:01'));
     }
 
     public function testWaysThatGoRoundHaveNoMost(): void
