@@ -85,7 +85,8 @@ final class Walkers
         $onward = Onward::next();
         foreach ($list->steps as $step) {
             $onward = $this->take($step, $walk);
-            if (!$onward->goesOn()) {
+            // Whoever is called back has hung up: what comes next is not for them.
+            if (!$onward->goesOn() || null !== $onward->otherwise) {
                 break;
             }
         }

@@ -270,6 +270,7 @@ final class MenuTest extends TestCase
             'name' => 'que',
             'members' => [['who' => 'ben']],
             'waiting' => ['longestSeconds' => 60],
+            'mailbox' => 'mbx',
             'callback' => ['offer' => ['key' => '5', 'afterSeconds' => 10, 'atTheEnd' => true]],
         ]);
         $trace = $plan->call(['keys' => ['205#']], from: '+441632960777');
@@ -287,6 +288,10 @@ final class MenuTest extends TestCase
             ),
         );
         self::assertStringStartsWith('callback', $trace->ending->kind->value);
+        self::assertNotContains(
+            'message',
+            array_map(static fn(Event $one): string => $one->happening->kind(), $trace->passage->events),
+        );
     }
 
     /** @param array<string, int|string> $press */
