@@ -31,7 +31,7 @@ final readonly class Frame
     /** The step at which the call is, as people see it; null where no step is left. */
     public function place(): ?Step
     {
-        return null === $this->owner?->dialled ? $this->step() : $this->owner->step;
+        return null === $this->owner?->since ? $this->step() : $this->owner->step;
     }
 
     public function step(): ?Step

@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing;
 
 use Meandros\Core\Plan\Element\Journey;
-use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step;
-use Meandros\Core\Plan\Step\DialsPeople;
 use Meandros\Core\Plan\Step\MenuStep;
 use Meandros\Core\Plan\Step\StepExit;
 use Meandros\Core\Plan\Step\StepList;
@@ -48,22 +46,32 @@ final readonly class Itinerary
     /** The second since which the call is at the step of which the next one is but a part; null where it is none. */
     public function within(): ?int
     {
-        return $this->frames[\count($this->frames) - 1]->owner->dialled ?? null;
+        return $this->frames[\count($this->frames) - 1]->owner->since ?? null;
     }
 
     /** @return array{string|null, bool} the exit by which the call leaves the step at which it is, and whether that is listed there */
     public function leaves(Onward $onward): array
     {
         $inner = $this->frames[\count($this->frames) - 1];
-        $isWithin = null !== $inner->owner?->dialled;
-        $exit = match (true) {
-            true === $onward->toward?->comesBack => null,
+        $exit = true === $onward->toward?->comesBack ? null : $onward->exit;
+        if (null !== $inner->owner?->since) {
             // Whoever keeps a place is called back: that ends the call, whatever else there is for those whom nobody answered.
-            $isWithin => $onward->goesOn() && null === $onward->otherwise ? DialsPeople::DIALLED : null,
-            default => $onward->exit,
-        };
+            $exit = $onward->goesOn() && null === $onward->otherwise ? $this->exitAfterParts($onward->exit) : null;
+        }
 
         return [$exit, null !== $exit && null !== $inner->place()?->exits()->find($exit)];
+    }
+
+    private function exitAfterParts(?string $exit): ?string
+    {
+        foreach (array_reverse($this->frames) as $frame) {
+            if (null === $frame->owner?->since) {
+                break;
+            }
+            $exit = $frame->owner->exit ?? $exit;
+        }
+
+        return $exit;
     }
 
     /**
@@ -76,24 +84,25 @@ final readonly class Itinerary
         $inner = $this->frames[\count($this->frames) - 1];
         $step = $inner->step();
         \assert(null !== $step);
-        $frames = [...\array_slice($this->frames, 0, -1), $inner->movedTo($inner->at + 1)];
+        $outer = \array_slice($this->frames, 0, -1);
+        $moved = $inner->movedTo($inner->at + 1);
         $exit = null === $onward->exit ? null : $step->exits()->find($onward->exit);
 
         return match (true) {
             null !== $onward->ending => new self([], $onward->ending),
             null !== $onward->toward => self::into(
-                $frames,
+                [...$outer, $moved],
                 $plan->get(Journey::class, $onward->toward->journey),
                 $onward->toward->comesBack,
             ),
-            null !== $onward->dialled => self::settled([
-                ...$frames,
-                ...self::dialling($inner, $step, $onward->dialled, $since),
-            ]),
-            null !== $onward->again => self::again($frames, $onward->again),
-            null !== $exit => self::settled([...$frames, self::exit($inner, $step, $exit, $onward->otherwise)]),
+            null !== $onward->part => new self([...$outer, ...self::part($moved, $onward->part, $step, $since)]),
+            null !== $onward->again => self::again([...$outer, $moved], $onward->again),
+            null !== $inner->owner?->since => null === $onward->otherwise
+                ? self::afterPart($outer, $moved, $onward->exit)
+                : new self([], $onward->otherwise),
+            null !== $exit => self::settled([...$outer, $moved, self::exit($inner, $step, $exit, $onward->otherwise)]),
             null !== $onward->otherwise => new self([], $onward->otherwise),
-            default => self::settled($frames),
+            default => self::settled([...$outer, $moved]),
         };
     }
 
@@ -104,16 +113,47 @@ final readonly class Itinerary
         return new Frame($name, $inner->journey, $exit->steps, 0, new Owner($step, $otherwise));
     }
 
-    /** @return list<Frame> what rings whoever was dialled, and what comes after it where nobody takes the call */
-    private static function dialling(Frame $inner, Step $step, Person $person, int $since): array
+    /**
+     * People see the call at the step that they see it at already, where that is a part itself. A part that is over but for this one gives
+     * way to it: ways that go round come back to the same place.
+     *
+     * @return list<Frame>
+     */
+    private static function part(Frame $moved, Part $part, Step $step, int $since): array
     {
-        $exit = $step->exits()->find(DialsPeople::DIALLED);
-        $name = \sprintf('%s/%s %s', $inner->journey, $step->id(), $person->id());
+        $within = null === $moved->owner?->since ? null : $moved->owner;
+        $isOver = null !== $within && null === $moved->step();
+        $exit = ($isOver ? $within->exit : null) ?? $part->exit;
+        $owner = new Owner($within->step ?? $step, null, $since, $exit);
+        $name = \sprintf('%s/%s %s %s', $moved->journey, $owner->step->id(), $part->name, $exit);
 
-        return [
-            ...null === $exit ? [] : [self::exit($inner, $step, $exit)],
-            new Frame($name, $inner->journey, $person->directSteps(), 0, new Owner($step, null, $since)),
-        ];
+        return [...$isOver ? [] : [$moved], new Frame($name, $moved->journey, $part->steps, 0, $owner)];
+    }
+
+    /**
+     * On with the next step of a part; after the last of them as if the step that it belongs to had gone on so.
+     *
+     * @param list<Frame> $outer
+     * @param string|null $exit  by which the last step went on
+     */
+    private static function afterPart(array $outer, Frame $part, ?string $exit): self
+    {
+        if (null !== $part->step()) {
+            return new self([...$outer, $part]);
+        }
+        $exit = $part->owner->exit ?? $exit;
+        $below = $outer[\count($outer) - 1] ?? null;
+        if (null !== $below?->owner?->since) {
+            return self::afterPart(\array_slice($outer, 0, -1), $below, $exit);
+        }
+        $step = $part->owner?->step;
+        $listed = null === $exit ? null : $step?->exits()->find($exit);
+
+        return self::settled(
+            null === $below || null === $step || null === $listed
+                ? $outer
+                : [...$outer, self::exit($below, $step, $listed)],
+        );
     }
 
     /** Equal for two that go on in the same way. */

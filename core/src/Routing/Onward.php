@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing;
 
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Step\DialsPeople;
 
 /** Where a call goes from a step: on to the next one, out by an exit, to another journey, or nowhere. */
 final readonly class Onward
@@ -15,7 +16,7 @@ final readonly class Onward
         public ?Ending $ending = null,
         public ?Ending $otherwise = null,
         public ?int $again = null,
-        public ?Person $dialled = null,
+        public ?Part $part = null,
     ) {}
 
     public static function next(): self
@@ -35,10 +36,15 @@ final readonly class Onward
         return new self(toward: new Toward($journey, $comesBack));
     }
 
-    /** To somebody who was dialled, as part of the step; by its exit for those who were where nobody takes the call. */
+    /** Rings somebody who was dialled, as part of the step. */
     public static function ringing(Person $person): self
     {
-        return new self(dialled: $person);
+        return new self(part: new Part($person->id(), $person->directSteps(), DialsPeople::DIALLED));
+    }
+
+    public static function within(Part $part): self
+    {
+        return new self(part: $part);
     }
 
     /** @param int $up menus further up than the one that the step stands in */
@@ -50,7 +56,7 @@ final readonly class Onward
     /** Whether the call goes on with the step after this one. */
     public function goesOn(): bool
     {
-        return null === $this->toward && null === $this->ending && null === $this->again && null === $this->dialled;
+        return null === $this->toward && null === $this->ending && null === $this->again && null === $this->part;
     }
 
     public static function end(Ending $ending): self

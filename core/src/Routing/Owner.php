@@ -11,8 +11,14 @@ final readonly class Owner
 {
     /**
      * @param Ending|null $otherwise how the call ends where the list runs out; null to go on behind the step
-     * @param int|null    $dialled   the second since which the call is at the step, where the list rings whoever was dialled at it; null
-     *                               where it stands in an exit
+     * @param int|null    $since     the second since which the call is at the step, where the list is a part of it; null where it stands in
+     *                               an exit
+     * @param string|null $exit      of the step, by which the call goes on after a part; null for that by which the last step of it goes on
      */
-    public function __construct(public Step $step, public ?Ending $otherwise = null, public ?int $dialled = null) {}
+    public function __construct(
+        public Step $step,
+        public ?Ending $otherwise = null,
+        public ?int $since = null,
+        public ?string $exit = null,
+    ) {}
 }

@@ -244,6 +244,32 @@ final class MenuTest extends TestCase
         yield 'their mailbox takes it' => [$dial, ['keys' => ['202#']], ['menu 0–37  (not listed)']];
     }
 
+    /** Cid rings in vain, and so does Ben, for whom the caller leaves Cid's mailbox: the menu is over then, by the exit for it. */
+    public function testWhoeverLeavesTheMailboxOfSomebodyDialledIsStillAtTheMenu(): void
+    {
+        $plan = self::plan([
+            'dial' => [],
+            'exits' => [['on' => 'dialled', 'steps' => [['id' => 'end', 'do' => 'end']]]],
+        ]);
+        $plan->with(
+            ['greeting' => 'prm_second', 'keys' => ['leave' => '0', 'leaveTo' => 'ben']] + $plan->element('mbx'),
+        );
+        $trace = $plan->call(['keys' => ['202#'], 'meanwhile' => [['press' => '0', 'after' => 1]]]);
+        self::assertSame(
+            ['menu 0–63 dialled', 'end 63–63 '],
+            array_map(
+                static fn(Visit $one): string => \sprintf(
+                    '%s %d–%d %s',
+                    $one->step,
+                    $one->from,
+                    $one->until,
+                    $one->exit,
+                ),
+                $trace->passage->visits,
+            ),
+        );
+    }
+
     /** Eve is refused at once and her rule leads to a queue, where the place is kept when the wait is over: nobody is asked for a message then. */
     public function testWhoeverKeepsAPlaceBehindSomebodyDialledIsCalledBack(): void
     {

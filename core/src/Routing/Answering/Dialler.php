@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Step\MenuDialling;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Happening\ExtensionDialled;
 use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\Part;
 use Meandros\Core\Routing\Step\MessageWalker;
 use Meandros\Core\Routing\Walk;
 
@@ -38,7 +39,12 @@ final readonly class Dialler
             return Onward::ringing($person);
         }
         $onward = MessageWalker::leave($mailbox, $walk);
+        $part = $onward->part;
 
-        return $onward->goesOn() ? Onward::by(DialsPeople::DIALLED) : $onward;
+        return match (true) {
+            null !== $part => Onward::within(new Part($part->name, $part->steps, DialsPeople::DIALLED)),
+            $onward->goesOn() => Onward::by(DialsPeople::DIALLED),
+            default => $onward,
+        };
     }
 }

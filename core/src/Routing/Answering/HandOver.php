@@ -7,16 +7,20 @@ namespace Meandros\Core\Routing\Answering;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Element\RuleOutcome;
+use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Element\Via;
 use Meandros\Core\Plan\Step\RingLength;
 use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\Part;
 use Meandros\Core\Routing\Step\MessageWalker;
 use Meandros\Core\Routing\Stop;
 use Meandros\Core\Routing\Walk;
@@ -66,6 +70,31 @@ final readonly class HandOver
         return null === $next->to
             ? Onward::by($outcome)
             : $this->on($next->to, $next->greeting, $person->site, [...$passed, $person->id()]);
+    }
+
+    /**
+     * The caller leaves a mailbox for somebody.
+     *
+     * @throws CallOver
+     */
+    public function out(Target $to): Onward
+    {
+        $element = $to->isEnd() ? null : $this->walk->plan->find($to->element);
+        $name = 'out ' . $element?->id();
+
+        return match (true) {
+            $element instanceof Person => Onward::within(
+                new Part(
+                    $name,
+                    new StepList([RingStep::direct(Target::element($element->id()), handOver: true)]),
+                    null,
+                ),
+            ),
+            $element instanceof Team, $element instanceof Queue => Onward::within(
+                new Part($name, $element->directSteps(), null),
+            ),
+            default => $this->on($to, null, $this->walk->arrival()->at->site),
+        };
     }
 
     /**

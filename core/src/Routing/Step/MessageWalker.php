@@ -76,7 +76,7 @@ final class MessageWalker implements StepWalker
             ),
             null !== $pressed && $pressed === $keys->leave => null === $keys->leaveTo
                 ? Onward::next()
-                : (new HandOver($walk))->on($keys->leaveTo, null, $walk->arrival()->at->site),
+                : (new HandOver($walk))->out($keys->leaveTo),
             default => self::over($mailbox, $walk, new MailboxGreeted($heard, $for, $start), null !== $pressed),
         };
     }
