@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\Routing;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\Event;
+use Meandros\Core\Routing\Trace;
 use Meandros\Core\Routing\Visit;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\EventWords;
@@ -202,22 +203,7 @@ final class MenuTest extends TestCase
     public function testCallersAreAtTheMenuWhileWhoeverIsDialledRings(array $menu, array $assume, array $visits): void
     {
         $trace = self::plan($menu)->call($assume);
-        self::assertSame(
-            $visits,
-            array_map(
-                static fn(Visit $one): string => trim(
-                    \sprintf(
-                        '%s %d–%d %s%s',
-                        $one->step,
-                        $one->from,
-                        $one->until,
-                        $one->exit,
-                        $one->exitTaken ? '' : ' (not listed)',
-                    ),
-                ),
-                $trace->passage->visits,
-            ),
-        );
+        self::assertSame($visits, self::visited($trace));
     }
 
     /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, list<string>}> */
@@ -255,19 +241,7 @@ final class MenuTest extends TestCase
             ['greeting' => 'prm_second', 'keys' => ['leave' => '0', 'leaveTo' => 'ben']] + $plan->element('mbx'),
         );
         $trace = $plan->call(['keys' => ['202#'], 'meanwhile' => [['press' => '0', 'after' => 1]]]);
-        self::assertSame(
-            ['menu 0–63 dialled', 'end 63–63 '],
-            array_map(
-                static fn(Visit $one): string => \sprintf(
-                    '%s %d–%d %s',
-                    $one->step,
-                    $one->from,
-                    $one->until,
-                    $one->exit,
-                ),
-                $trace->passage->visits,
-            ),
-        );
+        self::assertSame(['menu 0–63 dialled', 'end 63–63  (not listed)'], self::visited($trace));
     }
 
     /** Eve is refused at once and her rule leads to a queue, where the place is kept when the wait is over: nobody is asked for a message then. */
@@ -300,19 +274,7 @@ final class MenuTest extends TestCase
             'callback' => ['offer' => ['key' => '5', 'afterSeconds' => 10, 'atTheEnd' => true]],
         ]);
         $trace = $plan->call(['keys' => ['205#']], from: '+441632960777');
-        self::assertSame(
-            ['menu 0–82 ', 'menu 82–3622 '],
-            array_map(
-                static fn(Visit $one): string => \sprintf(
-                    '%s %d–%d %s',
-                    $one->step,
-                    $one->from,
-                    $one->until,
-                    $one->exit,
-                ),
-                $trace->passage->visits,
-            ),
-        );
+        self::assertSame(['menu 0–82  (not listed)', 'menu 82–3622  (not listed)'], self::visited($trace));
         self::assertStringStartsWith('callback', $trace->ending->kind->value);
         self::assertNotContains(
             'message',
@@ -376,6 +338,24 @@ final class MenuTest extends TestCase
         yield [['press' => '1', 'after' => -1], '/keys/1/after'];
         yield [['press' => 'one'], '/keys/1/press'];
         yield [['press' => '1', 'then' => 2], '/keys/1/then'];
+    }
+
+    /** @return list<string> */
+    private static function visited(Trace $trace): array
+    {
+        return array_map(
+            static fn(Visit $one): string => trim(
+                \sprintf(
+                    '%s %d–%d %s%s',
+                    $one->step,
+                    $one->from,
+                    $one->until,
+                    $one->exit,
+                    $one->exitTaken ? '' : ' (not listed)',
+                ),
+            ),
+            $trace->passage->visits,
+        );
     }
 
     /** @param array<string, mixed> $menu */
