@@ -173,7 +173,10 @@ foreach (['postgres' => $database, 'php-fpm' => $run, 'nginx' => $run, 'worker' 
     $expect([] === array_diff($seen, [200, 503, 0]) && 200 === end($seen), "$service is back: " . implode(', ', $seen));
 }
 exec('sv down ' . escapeshellarg("$database/services/postgres"));
-$answer = $client->one('GET', '/api/plans/draft');
+// It takes a moment to go.
+for ($i = 0; $i < 50 && 200 === ($answer = $client->one('GET', '/api/plans/draft'))['status']; ++$i) {
+    usleep(100_000);
+}
 $expect(
     503 === $answer['status'] &&
         str_contains(strtolower($answer['headers']), 'retry-after:') &&
