@@ -2,7 +2,7 @@ import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-    plugins: [react()],
+    plugins: [react({ compiler: { logDiagnostics: true } })],
     build: {
         outDir: '../public',
         emptyOutDir: false,

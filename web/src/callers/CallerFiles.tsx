@@ -84,9 +84,8 @@ function LookedAt({
             onClose();
         } catch (error) {
             setRefused(whyRefused(error));
-        } finally {
-            setIsBusy(false);
         }
+        setIsBusy(false);
     };
     const mayBring = looked.inBackground || (looked.entries.length > 0 && (looked.problems.length === 0 || leaveOut));
     return (

@@ -48,9 +48,8 @@ export function PublishForm({ looked }: { looked: Pending | undefined }) {
             if (problem?.status === 412)
                 for (const queryKey of [['plan', 'draft'], ['pending'], ['findings'], ['recordings']])
                     queries.invalidateQueries({ queryKey });
-        } finally {
-            setIsAsked(false);
         }
+        setIsAsked(false);
     };
     const at = (pointer: string) => refused?.errors?.find((one) => one.pointer === pointer);
     const said =

@@ -41,17 +41,8 @@ export function TypedStep({
         const now = await ask(api.POST('/api/typed-steps', { body: { text, country } }));
         if (!now.step || !plan) return;
         setIsBusy(true);
-        try {
-            let step = JSON.stringify(now.step);
-            for (const [i, one] of now.made.entries()) {
-                const id = await create(one.kind as Kind, one.name, plan);
-                if (!id) return;
-                step = step.replaceAll(`"new:${i}"`, JSON.stringify(id));
-            }
-            onStep(whole(JSON.parse(step)));
-        } finally {
-            setIsBusy(false);
-        }
+        const step = await withMade(now, (kind, name) => create(kind, name, plan)).finally(() => setIsBusy(false));
+        if (step) onStep(step);
     };
     const made = typed?.made.map((one) => `${KINDS[one.kind as Kind].aNew} “${one.name}”`) ?? [];
     return (
@@ -96,4 +87,20 @@ function whole(step: Step): Step {
         ...(exits ? { exits: exits.map((exit) => ({ ...exit, steps: exit.steps.map(whole) })) } : {}),
         id: 'new',
     } as Step;
+}
+
+type Made = { kind: string; name: string };
+
+/** The step with what is made for it, or nothing where that could not be made. */
+async function withMade(
+    typed: { step: unknown; made: Made[] },
+    create: (kind: Kind, name: string) => Promise<string | null>,
+): Promise<Step | null> {
+    let step = JSON.stringify(typed.step);
+    for (const [i, one] of typed.made.entries()) {
+        const id = await create(one.kind as Kind, one.name);
+        if (!id) return null;
+        step = step.replaceAll(`"new:${i}"`, JSON.stringify(id));
+    }
+    return whole(JSON.parse(step));
 }

@@ -9,6 +9,7 @@ import { Findings } from '../ui/Findings';
 import { NumberInput } from '../ui/NumberInput';
 import { TextField } from '../ui/TextField';
 import { useFindings } from '../ui/useFindings';
+import { without } from '../ui/without';
 import { TryANumber } from './TryANumber';
 
 const DESTINATIONS: { value: OutsideLine['destinations'][number]; label: string }[] = [
@@ -92,8 +93,8 @@ function LineEditor({ value, change, error, disabled }: EditorProps<OutsideLine>
                     max={value.channels}
                     value={moment.taken[value.id] ?? 0}
                     onSave={(calls) =>
-                        changeMoment(({ taken: { [value.id]: _, ...others } }) => ({
-                            taken: calls > 0 ? { ...others, [value.id]: calls } : others,
+                        changeMoment(({ taken }) => ({
+                            taken: calls > 0 ? { ...taken, [value.id]: calls } : without(taken, value.id),
                         }))
                     }
                 />

@@ -43,9 +43,8 @@ function ForceDialog({ hours, zone, onClose }: { hours: HoursOutline; zone: stri
         } catch (error) {
             const problem = error instanceof RefusedError ? error.problem : undefined;
             setErrors(problem?.errors ?? [{ pointer: '', detail: problem?.detail ?? String(error), remedy: '' }]);
-        } finally {
-            setBusy(false);
         }
+        setBusy(false);
     };
 
     return (

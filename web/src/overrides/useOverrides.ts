@@ -46,11 +46,7 @@ export function useForce() {
     );
     const lift = useCallback(
         async (id: number): Promise<void> => {
-            try {
-                await ask(api.POST('/api/overrides/{id}/lift', { params: { path: { id } }, body: {} }));
-            } finally {
-                await again();
-            }
+            await ask(api.POST('/api/overrides/{id}/lift', { params: { path: { id } }, body: {} })).finally(again);
         },
         [again],
     );

@@ -31,7 +31,7 @@ export function useEdit() {
                 queries,
                 async () => {
                     dropFetches(queries);
-                    attempt.tag ??= tag(element.id);
+                    attempt.tag = attempt.tag ?? tag(element.id);
                     const early = askEarly(queries, element);
                     const change = await ask(
                         api.PUT('/api/plans/draft/elements/{id}', {

@@ -33,7 +33,7 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
     const latest = useRef<T | null>(null);
     /** A change that could not be sent, and when: it goes out again, as the same request, when the server is back. */
     const [lost, setLost] = useState<{ next: T; attempt: Attempt; at: number } | null>(null);
-    const server = useServer();
+    const { seenAt, lookAgain } = useServer();
 
     const reset = useCallback(() => {
         latest.current = null;
@@ -72,16 +72,16 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
                 setSaving(problem?.status === 412 ? 'stale' : problem?.status === 422 ? 'refused' : 'offline');
                 if (error instanceof RefusedError && error.isOffline) {
                     setLost({ next, attempt, at: Date.now() });
-                    server.lookAgain();
+                    lookAgain();
                 }
             }
         },
-        [save, settle, server.lookAgain],
+        [save, settle, lookAgain],
     );
 
     useEffect(() => {
-        if (lost && server.seenAt > lost.at && latest.current === lost.next) change(lost.next, lost.attempt);
-    }, [lost, server.seenAt, change]);
+        if (lost && seenAt > lost.at && latest.current === lost.next) change(lost.next, lost.attempt);
+    }, [lost, seenAt, change]);
 
     const retry = useCallback(async () => {
         const next = latest.current;

@@ -8,6 +8,7 @@ import { ElementField } from '../ui/ElementField';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { languageName, missingLanguages } from '../ui/LanguageSelect';
 import { TextField } from '../ui/TextField';
+import { without } from '../ui/without';
 import { ScriptSection } from './ScriptSection';
 
 export function PromptsScreen() {
@@ -93,10 +94,7 @@ function PromptEditor(
                         <Button
                             size="small"
                             type="text"
-                            onClick={() => {
-                                const { [language]: _, ...scripts } = value.scripts;
-                                change({ ...value, scripts });
-                            }}
+                            onClick={() => change({ ...value, scripts: without(value.scripts, language) })}
                         >
                             Remove {languageName(language)}
                         </Button>

@@ -5,6 +5,7 @@ import { soundAddress } from '../sound/player';
 import { RemoveButton } from '../ui/RowButtons';
 import { TextField } from '../ui/TextField';
 import { dateWords } from '../ui/when';
+import { without } from '../ui/without';
 import { type Part, partKey } from './part';
 import styles from './prompts.module.css';
 
@@ -41,16 +42,14 @@ export function Takes({
     const takes = value.takes.filter((take) => take.language === part.language && take.part === part.number);
     const machine = value.machine[key];
     const use = (id: string | null) => {
-        const { [key]: _, ...others } = value.inUse;
-        change({ ...value, inUse: id === null ? others : { ...others, [key]: id } });
+        change({ ...value, inUse: id === null ? without(value.inUse, key) : { ...value.inUse, [key]: id } });
     };
     const put = (take: Take) =>
         change({ ...value, takes: value.takes.map((one) => (one.id === take.id ? take : one)) });
     const remove = (take: Take) => {
-        const { [key]: used, ...others } = value.inUse;
         change({
             ...value,
-            inUse: used === undefined || used === take.id ? others : { ...others, [key]: used },
+            inUse: value.inUse[key] === take.id ? without(value.inUse, key) : value.inUse,
             takes: value.takes.filter((one) => one.id !== take.id),
         });
     };

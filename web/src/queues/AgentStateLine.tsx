@@ -2,6 +2,7 @@ import { Button, Checkbox } from 'antd';
 import { type AssumedAgent, useMoment } from '../moment/useMoment';
 import { NumberInput } from '../ui/NumberInput';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
+import { without } from '../ui/without';
 
 const FREE: AssumedAgent = { signedIn: true, freeAfter: 0, idle: 0, calls: 0, talk: 0 };
 
@@ -11,7 +12,7 @@ export function useAssumedAgent(queue: string, who: string) {
     const key = `${queue}/${who}`;
     const set = (part: Partial<AssumedAgent>) =>
         change(({ agents }) => ({ agents: { ...agents, [key]: { ...FREE, ...agents[key], ...part } } }));
-    const clear = () => change(({ agents: { [key]: _, ...others } }) => ({ agents: others }));
+    const clear = () => change(({ agents }) => ({ agents: without(agents, key) }));
     return { state: moment.agents[key], set, clear };
 }
 

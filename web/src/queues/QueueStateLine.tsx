@@ -3,6 +3,7 @@ import type { Queue } from '../api/types';
 import { type AssumedQueue, NOTHING_STATED, useMoment } from '../moment/useMoment';
 import { NumberInput } from '../ui/NumberInput';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
+import { without } from '../ui/without';
 
 const MOST_CALLERS = 500;
 const A_DAY = 86400;
@@ -16,7 +17,7 @@ export function QueueStateLine({ queue }: { queue: Queue }) {
         change(({ queues }) => ({
             queues: { ...queues, [queue.id]: { ...NOTHING_STATED, ...queues[queue.id], ...part } },
         }));
-    const clear = () => change(({ queues: { [queue.id]: _, ...others } }) => ({ queues: others }));
+    const clear = () => change(({ queues }) => ({ queues: without(queues, queue.id) }));
     const callers = (label: string, unit: string, field: 'ahead' | 'urgentAhead' | 'canWaitAhead') => (
         <NumberInput
             label={`${label} in ${queue.name}`}

@@ -3,6 +3,7 @@ import type { Team } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { NumberInput } from '../ui/NumberInput';
+import { without } from '../ui/without';
 
 const NEVER = -1;
 const IDLE = [
@@ -50,9 +51,10 @@ function Before({ who, idle, calls }: { who: string; idle: boolean; calls: boole
     const before = moment.earlier[who] ?? NONE;
     const name = plan?.find(who.split('/')[0])?.name ?? who;
     const set = (part: Partial<typeof before>) =>
-        change(({ earlier: { [who]: was, ...others } }) => {
-            const next = { ...NONE, ...was, ...part };
-            return { earlier: next.idle === null && next.calls === 0 ? others : { ...others, [who]: next } };
+        change(({ earlier }) => {
+            const next = { ...NONE, ...earlier[who], ...part };
+            const isNone = next.idle === null && next.calls === 0;
+            return { earlier: isNone ? without(earlier, who) : { ...earlier, [who]: next } };
         });
     return (
         <div className="line-row">
@@ -104,8 +106,8 @@ function RangLast({ team }: { team: Team }) {
                     })),
                 ]}
                 onChange={(who) =>
-                    change(({ last: { [team.id]: _, ...others } }) => ({
-                        last: who ? { ...others, [team.id]: who } : others,
+                    change(({ last }) => ({
+                        last: who ? { ...last, [team.id]: who } : without(last, team.id),
                     }))
                 }
             />

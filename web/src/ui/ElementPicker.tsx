@@ -1,5 +1,5 @@
 import { Button, Divider, Input, Select } from 'antd';
-import { memo, type ReactElement, useCallback, useRef, useState } from 'react';
+import { memo, type ReactElement, useCallback, useLayoutEffect, useRef, useState } from 'react';
 import type { Kind } from '../api/types';
 import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
@@ -148,6 +148,8 @@ function shown({ popupRender: _, onChoose: __, onOpenChange: ___, ...visible }: 
 /** A function that stays the same and does what the latest one would. */
 function useLatest<A extends unknown[]>(act: (...given: A) => void): (...given: A) => void {
     const latest = useRef(act);
-    latest.current = act;
+    useLayoutEffect(() => {
+        latest.current = act;
+    });
     return useCallback((...given: A) => latest.current(...given), []);
 }

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useSyncExternalStore } from 'react';
+import { useEffect, useEffectEvent, useSyncExternalStore } from 'react';
 
 /** Single characters that act wherever nobody types: each can be another, or none (WCAG 2.1.4). */
 export const SINGLE_KEYS = {
@@ -60,14 +60,13 @@ export function useSingleKeys(): ChosenKeys {
 /** Calls back when the key is pressed where nobody types. */
 export function useSingleKey(name: SingleKey, act: () => void): void {
     const key = useSingleKeys()[name];
-    const last = useRef(act);
-    last.current = act;
+    const latest = useEffectEvent(act);
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
             const isTyping =
                 event.target instanceof HTMLElement && event.target.closest('input, textarea, [contenteditable]');
             if (isTyping || event.ctrlKey || event.metaKey || event.altKey) return;
-            if (key !== '' && event.key === key) last.current();
+            if (key !== '' && event.key === key) latest();
         };
         window.addEventListener('keydown', onKey);
         return () => window.removeEventListener('keydown', onKey);
