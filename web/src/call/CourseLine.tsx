@@ -34,36 +34,38 @@ export function CourseLine({
     const [drawn, setDrawn] = useState<Drawn>();
     const wanted = marks.join('\n');
 
-    // After every rendering, since any of them may move the marks; not in the layout phase, where the container is not known yet.
+    // Not in the layout phase, where the container is not known yet.
     useEffect(() => {
         const box = container.current;
         if (!box) return;
+        let asked = 0;
         const draw = () => {
-            const origin = box.getBoundingClientRect();
-            const points = wanted
-                .split('\n')
-                .filter(Boolean)
-                .flatMap((mark) => {
-                    const found = box.querySelector(`[data-mark="${CSS.escape(mark)}"]`);
-                    if (!found) return [];
-                    const at = found.getBoundingClientRect();
-                    return [{ x: at.left + at.width / 2 - origin.left, y: at.top + at.height / 2 - origin.top }];
-                });
-            const next = {
-                path: through(points),
-                points,
-                width: box.scrollWidth,
-                height: box.scrollHeight,
-            };
+            asked = 0;
+            const next = measured(box, wanted);
             setDrawn((before) => (before?.path === next.path && before.height === next.height ? before : next));
         };
-        draw();
-        const watch = new ResizeObserver(draw);
-        watch.observe(box);
-        for (const child of box.children) watch.observe(child);
-        document.fonts?.ready.then(draw);
-        return () => watch.disconnect();
-    });
+        // Together with the layout that the next frame needs anyway.
+        const ask = () => {
+            asked ||= requestAnimationFrame(draw);
+        };
+        ask();
+        const sizes = new ResizeObserver(ask);
+        for (const one of [box, ...box.children]) sizes.observe(one);
+        // Rows come, go and change places; what the line itself draws is nothing new.
+        const rows = new MutationObserver(ask);
+        rows.observe(box, {
+            childList: true,
+            characterData: true,
+            subtree: true,
+            attributeFilter: ['class', 'style', 'data-mark'],
+        });
+        document.fonts?.ready.then(ask);
+        return () => {
+            cancelAnimationFrame(asked);
+            sizes.disconnect();
+            rows.disconnect();
+        };
+    }, [container, wanted]);
 
     if (!drawn?.path) return null;
     const end = drawn.points.at(-1);
@@ -85,6 +87,20 @@ export function CourseLine({
             )}
         </svg>
     );
+}
+
+function measured(box: HTMLElement, marks: string): Drawn {
+    const origin = box.getBoundingClientRect();
+    const points = marks
+        .split('\n')
+        .filter(Boolean)
+        .flatMap((mark) => {
+            const found = box.querySelector(`[data-mark="${CSS.escape(mark)}"]`);
+            if (!found) return [];
+            const at = found.getBoundingClientRect();
+            return [{ x: at.left + at.width / 2 - origin.left, y: at.top + at.height / 2 - origin.top }];
+        });
+    return { path: through(points), points, width: box.scrollWidth, height: box.scrollHeight };
 }
 
 const BEND = 26;

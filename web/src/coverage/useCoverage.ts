@@ -8,7 +8,7 @@ import { useCalm } from '../ui/useCalm';
 import { useJob } from '../ui/useJob';
 
 /** Edits that follow one another so quickly are looked at together. */
-const AFTER_THE_ANSWER = 110;
+const AFTER_THE_ANSWER = 60;
 
 /** Who or what takes the call of the bar over a year. */
 export function useCoverage(year: number) {

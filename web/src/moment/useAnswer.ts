@@ -1,6 +1,6 @@
-import { keepPreviousData, type QueryClient, useQuery } from '@tanstack/react-query';
+import { hashKey, keepPreviousData, type QueryClient, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
-import type { Element, HoursState, NumberElement, Trace, TrialCall } from '../api/types';
+import type { Change, Element, HoursState, NumberElement, Trace, TrialCall } from '../api/types';
 import { useOverrideStamp } from '../overrides/useOverrides';
 import { draftOf, usePlan } from '../plan/usePlan';
 import { useCalm } from '../ui/useCalm';
@@ -34,25 +34,59 @@ function shownCall(queries: QueryClient): [TrialCall, string | undefined] | unde
     return call?.in === 'draft' ? [call, live] : undefined;
 }
 
+/** An answer that is asked for while the edit that it belongs to is being saved. */
+interface EarlyAnswer {
+    call: TrialCall;
+    live: string | undefined;
+    /** Of the draft before the edit. */
+    revision: number;
+    trace: Promise<Trace>;
+    /** Once it is there. */
+    found?: Trace;
+}
+
 /** Asks what the answer on screen will be with an element that is being saved: both are on their way at once. */
-export function askEarly(queries: QueryClient, element: Element): Promise<Trace> | undefined {
+export function askEarly(queries: QueryClient, element: Element): EarlyAnswer | undefined {
     const shown = shownCall(queries);
-    if (!shown) return undefined;
-    const early = askAnswer({ ...shown[0], with: element });
+    const revision = draftOf(queries)?.revision;
+    if (!shown || revision === undefined) return undefined;
+    const [call, live] = shown;
+    const early: EarlyAnswer = { call, live, revision, trace: askAnswer({ ...call, with: element }) };
     // Whatever is wrong with it, the save says.
-    early.catch(() => undefined);
+    early.trace.then(
+        (trace) => {
+            early.found = trace;
+        },
+        () => undefined,
+    );
     return early;
 }
 
-/** Takes the answer on screen over after an edit, while the screens are still drawn anew. */
-export function askAhead(queries: QueryClient, early?: Promise<Trace>): void {
+/**
+ * The same once the edit is saved; undefined where other elements changed with it, or somebody else wrote meanwhile. If the answer is
+ * there, what was edited and what follows from it are drawn at once.
+ */
+export function takeEarly(
+    queries: QueryClient,
+    early: EarlyAnswer | undefined,
+    change: Change,
+): EarlyAnswer | undefined {
+    if (!early || change.changed !== 1 || change.revision !== early.revision + 1) return undefined;
+    if (early.found) queries.setQueryData<Trace>(['answer', early.call, change.revision, early.live], early.found);
+    return early;
+}
+
+/** Asks for the answer on screen after an edit, while the screens are still drawn anew. */
+export function askAhead(queries: QueryClient, early?: EarlyAnswer): void {
     const draft = draftOf(queries);
     const shown = shownCall(queries);
     if (!draft || !shown) return;
     const [call, live] = shown;
+    // Meanwhile it may be another call that is shown.
+    const isSame = hashKey([early?.call, early?.live]) === hashKey([call, live]);
     queries.prefetchQuery({
         queryKey: ['answer', call, draft.revision, live],
-        queryFn: () => early?.catch(() => askAnswer(call)) ?? askAnswer(call),
+        queryFn: () => (isSame && early?.trace.catch(() => askAnswer(call))) || askAnswer(call),
         retry: false,
     });
 }

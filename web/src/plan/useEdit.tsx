@@ -3,7 +3,7 @@ import { App } from 'antd';
 import { useCallback, useMemo } from 'react';
 import { api, ask, newKey, RefusedError } from '../api/client';
 import type { Change, Element, Kind, Problem } from '../api/types';
-import { askAhead, askEarly } from '../moment/useAnswer';
+import { askAhead, askEarly, takeEarly } from '../moment/useAnswer';
 import { newElement } from './kinds';
 import type { PlanIndex } from './seenPlan';
 import { draftOf, dropFetches, patchDraft } from './usePlan';
@@ -40,9 +40,9 @@ export function useEdit() {
                             body: element,
                         }),
                     );
-                    patchDraft(queries, change);
-                    // Where other elements changed with it, the answer is asked for anew.
-                    askAhead(queries, change.changed === 1 ? early : undefined);
+                    const answer = takeEarly(queries, early, change);
+                    patchDraft(queries, change, element);
+                    askAhead(queries, answer);
                     return change;
                 },
                 { scope: element.id, silent: true },

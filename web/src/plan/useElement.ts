@@ -45,11 +45,14 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
 
     // What was saved comes back through the plan a moment later: until then it is shown from here, or the screen
     // would flash back to what was before and lose what is being typed.
-    const settle = useCallback(() => {
-        latest.current = null;
-        setSaving('saved');
-        setErrors(NONE);
-        setTimeout(() => latest.current === null && setUnsaved(null));
+    const settle = useCallback((saved: T) => {
+        setTimeout(() => {
+            if (latest.current !== saved) return;
+            latest.current = null;
+            setUnsaved(null);
+            setSaving('saved');
+            setErrors(NONE);
+        });
     }, []);
 
     // biome-ignore lint/correctness/useExhaustiveDependencies: another element starts afresh
@@ -64,7 +67,7 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
             setLost(null);
             try {
                 await sent;
-                if (latest.current === next) settle();
+                settle(next);
             } catch (error) {
                 if (latest.current !== next) return;
                 const problem = error instanceof RefusedError ? error.problem : undefined;

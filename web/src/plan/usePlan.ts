@@ -140,21 +140,28 @@ export function dropFetches(queries: QueryClient): void {
     queries.cancelQueries({ queryKey: planKey('draft'), exact: true });
 }
 
-/** Brings a change that the server made into the draft held here, without asking for all of it again. */
-export function patchDraft(queries: QueryClient, change: Change): void {
+/**
+ * Brings a change that the server made into the draft held here, without asking for all of it again. What comes back as it was sent
+ * stays the same.
+ */
+export function patchDraft(queries: QueryClient, change: Change, sent?: Element): void {
     dropFetches(queries);
-    for (const [id, element] of Object.entries(change.elements))
+    const before = draftOf(queries);
+    const written = Object.entries(change.elements).map(([id, element]): [string, Element | null] => [
+        id,
+        element && replaceEqualDeep(sent?.id === id ? sent : before && indexOf(before).find(id), element),
+    ]);
+    for (const [id, element] of written)
         if (element) queries.setQueryData(bodyKey('draft', id, change.revision), element);
     // After a very large edit all of it is fetched anew.
     if (!change.isTold) queries.invalidateQueries({ queryKey: planKey('draft') });
     queries.setQueryData<Plan>(planKey('draft'), (plan) => {
         if (!plan) return plan;
         const revisions = { ...plan.revisions };
-        const { find } = indexOf(plan);
         const kept = plan.elements.filter((element) => !(element.id in change.elements));
-        for (const [id, element] of Object.entries(change.elements)) {
+        for (const [id, element] of written) {
             if (element) {
-                kept.push(replaceEqualDeep(find(id), element));
+                kept.push(element);
                 revisions[id] = change.revision;
             } else delete revisions[id];
         }
