@@ -117,6 +117,17 @@ final class SharedDraftTest extends ApiTestCase
         self::assertSame(12, $seconds(), 'An edit of something else does not bring back what was shared before.');
     }
 
+    public function testWhatAnEditWroteIsPutByForWhoeverLooksNext(): void
+    {
+        $this->change('team_port', ['memberSeconds' => 11]);
+        self::getContainer()
+            ->get(Connection::class)
+            ->executeStatement("UPDATE draft_element SET body = '{}' WHERE id = 'team_port'");
+        $team = self::getContainer()->get(Draft::class)->plan()->find('team_port');
+        self::assertInstanceOf(Team::class, $team, 'The database is not asked.');
+        self::assertSame(11, $team->order->memberSeconds);
+    }
+
     public function testWhatWasTakenBackIsNotSharedForLater(): void
     {
         $this->change('prm_storm', ['name' => 'No sailings']);

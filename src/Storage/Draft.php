@@ -383,7 +383,7 @@ final readonly class Draft
             DraftSource::name($incarnation),
             $before,
             $revision,
-            array_keys($elements),
+            $elements,
             $withFollowing,
         );
 

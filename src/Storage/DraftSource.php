@@ -24,6 +24,8 @@ final class DraftSource implements ElementSource
     private const MOST_MENTIONS = 24;
     /** Where edits wrote more elements than these, what was looked at before is looked at again. */
     private const MOST_WRITTEN = 500;
+    /** Of an edit that wrote no more than these, all are put by: they are looked at next. */
+    private const MOST_PUT_BY = 8;
 
     /** @var array<string, array{kind: Kind|null, json: string|null, revision: int|null, element: Element|null}> by id */
     private array $entries = [];
@@ -63,24 +65,32 @@ final class DraftSource implements ElementSource
      * Says what an edit changed, so that what was looked at before it goes on being of use. Whoever writes has the draft for
      * himself; an edit that is taken back after this has done no harm.
      *
-     * @param list<string> $ids   of the elements that it wrote
-     * @param bool         $lists whether lists and mentions may be others now
+     * @param array<string, Element|null> $elements that it wrote, by id; null for those that are gone
+     * @param bool                        $lists    whether lists and mentions may be others now
      */
     public static function moved(
         SharedMemory $memory,
         string $name,
         int $before,
         int $revision,
-        array $ids,
+        array $elements,
         bool $lists,
     ): void {
         [$since, $last, $written, $listed] = self::moves($memory, $name);
-        $written = array_fill_keys($ids, $revision) + $written;
+        $written = array_fill_keys(array_keys($elements), $revision) + $written;
         // Somebody wrote who does not share this memory, an edit was taken back, or it would be too much to know.
         if ($last !== $before || \count($written) > self::MOST_WRITTEN) {
             [$since, $written] = [$revision, []];
         }
         $memory->keep($name . '.moves', [$since, $revision, $written, $lists ? $revision : $listed]);
+        foreach (\count($elements) > self::MOST_PUT_BY ? [] : $elements as $id => $element) {
+            self::putBy($memory, $name, $revision, (string) $id, [
+                'kind' => $element?->kind(),
+                'json' => null,
+                'revision' => null === $element ? null : $revision,
+                'element' => $element,
+            ]);
+        }
     }
 
     public function find(string $id): ?Element
@@ -205,14 +215,16 @@ final class DraftSource implements ElementSource
         if ($this->isWhole) {
             return;
         }
-        $entry = $this->entries[$id];
-        $this->keep('h.' . $id, [$entry['kind'], $entry['revision']]);
-        $this->keep('e.' . $id, [
-            $entry['kind'],
-            $entry['revision'],
-            $entry['element'],
-            null === $entry['element'] ? $entry['json'] : null,
-        ]);
+        self::putBy($this->memory, $this->name, $this->revision, $id, $this->entries[$id]);
+    }
+
+    /** @param array{kind: Kind|null, json: string|null, revision: int|null, element: Element|null} $entry */
+    private static function putBy(SharedMemory $memory, string $name, int $revision, string $id, array $entry): void
+    {
+        ['kind' => $kind, 'revision' => $written, 'element' => $element] = $entry;
+        $memory->keep($name . '.h.' . $id, [$revision, [$kind, $written]]);
+        $json = null === $element ? $entry['json'] : null;
+        $memory->keep($name . '.e.' . $id, [$revision, [$kind, $written, $element, $json]]);
     }
 
     /** The element as it was read at an earlier revision of the draft, where it was not written since. */
