@@ -143,3 +143,19 @@ test('the ring chart shows a row per phone and who took the call', async ({ page
     await expect(chart.getByRole('row', { name: /Kasia Wrona Desk phone/ })).toContainText('answered, 0:20 to 0:25');
     await expect(chart.getByRole('row', { name: /Tom Ferrier Laptop/ })).toContainText('not reached');
 });
+
+test('a step is chosen and edited by touch, on a small screen', async ({ browser, baseURL }) => {
+    const context = await browser.newContext({ baseURL, viewport: { width: 390, height: 800 }, hasTouch: true });
+    const page = await context.newPage();
+    await page.goto(address('/journeys/jrn_bookings'));
+    const row = page.getByRole('row').filter({ hasText: 'Ring Bea Longstaff' });
+    await row.locator('.mark').tap();
+    await row.getByRole('button', { name: 'Edit step ring' }).tap();
+    await page.getByLabel('Seconds to ring').fill('11');
+    await page.getByRole('button', { name: 'Done' }).tap();
+    await expect(sentence(page)).toContainText('rings Bea Longstaff for 11 s');
+    const other = page.getByRole('row').filter({ hasText: 'Ring Port office' });
+    await other.locator('.mark').tap();
+    await expect(row.locator('.tools button')).toHaveCount(0);
+    await context.close();
+});

@@ -37,7 +37,7 @@ const SCREENS = [
 ];
 
 for (const screen of SCREENS) {
-    test(`${screen} is accessible in light and dark colours, and fits 1280 wide`, async ({ page }) => {
+    test(`${screen} is accessible in light and dark colours, and fits 1280 and 320 wide`, async ({ page }) => {
         const [path = '', view] = screen.split('#');
         await page.goto(address(path, view ? { view } : {}));
         for (const mode of ['light', 'dark']) {
@@ -54,8 +54,39 @@ for (const screen of SCREENS) {
             expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
             if (mode === 'light') await page.getByRole('button', { name: 'Dark', exact: true }).click();
         }
+        // As it is where all is four times as large: only tables and pictures may have to be scrolled sideways.
+        await page.setViewportSize({ width: 320, height: 720 });
+        await expect.poll(() => page.evaluate(beyond)).toEqual([]);
+        await axeClean(page, undefined, {
+            runOnly: { type: 'rule', values: ['scrollable-region-focusable', 'target-size'] },
+            iframes: false,
+        });
     });
 }
+
+/** What is drawn beyond the right edge of the window. */
+function beyond(): string[] {
+    const isPicture = (one: Element) => one.closest('table, svg, .hidden') !== null;
+    return [...document.querySelectorAll('#root *')]
+        .filter((one) => !isPicture(one) && one.getBoundingClientRect().width > 0)
+        .filter((one) => one.getBoundingClientRect().right > document.documentElement.clientWidth + 1)
+        .map((one) => `${one.tagName} ${one.className} ${one.textContent?.slice(0, 30)}`);
+}
+
+test('where there is little room the way to the screens is opened and used by keyboard', async ({ page }) => {
+    await page.setViewportSize({ width: 320, height: 720 });
+    await page.goto(address('/queues'));
+    const [opener, link] = [page.getByRole('button', { name: 'Screens' }), page.getByRole('link', { name: 'Teams' })];
+    await expect(opener).toHaveAttribute('aria-expanded', 'false');
+    await expect(link).toBeHidden();
+    await opener.focus();
+    await page.keyboard.press('Enter');
+    await expect(opener).toHaveAttribute('aria-expanded', 'true');
+    await link.focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Teams', level: 1 })).toBeVisible();
+    await expect(link).toBeHidden();
+});
 
 test('the assumptions and an edited step are accessible', async ({ page }) => {
     await page.goto(address('/journeys/jrn_bookings', { phones: '*~answers~8' }));

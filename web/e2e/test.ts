@@ -33,10 +33,11 @@ export const test = base.extend<object, { kept: BrowserContext }>({
         { scope: 'worker' },
     ],
     context: async ({ kept }, use) => use(kept),
-    page: async ({ kept }, use) => {
+    page: async ({ kept, viewport }, use) => {
         const page = kept.pages()[0] ?? (await kept.newPage());
         await use(page);
         await clean(page);
+        if (viewport && page.viewportSize()?.width !== viewport.width) await page.setViewportSize(viewport);
     },
 });
 

@@ -1,5 +1,6 @@
 import '@fontsource-variable/commissioner/wght.css';
 import './styles.css';
+import './narrow.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';

@@ -62,7 +62,10 @@ export function OutlineRow(props: Props) {
             className={`row ${row.is}${visit ? ' taken' : ''}${editing ? ' editing' : ''}`}
             onFocus={(focus) => focus.target === focus.currentTarget && props.onFocus()}
             onPointerMove={() => active || setActive(true)}
-            onPointerLeave={() => setActive(false)}
+            onPointerDown={() => setActive(true)}
+            // A finger is gone at once: what it touched stays chosen until something else is.
+            onPointerLeave={({ pointerType }) => pointerType === 'mouse' && setActive(false)}
+            onBlur={({ currentTarget, relatedTarget }) => currentTarget.contains(relatedTarget) || setActive(false)}
             onKeyDown={props.onKeyDown}
             onDoubleClick={() => !disabled && !editing && props.onEdit()}
         >

@@ -1,5 +1,5 @@
 import { Button, Tooltip } from 'antd';
-import { Suspense, useEffect } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { ToCome } from '../editions/ToCome';
 import { AnswerStrip } from '../moment/AnswerStrip';
@@ -57,6 +57,8 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
     const redo = plan?.plan.redo?.label;
     const editable = moment.in === 'draft';
     const { isSuccess: isAnswered } = useAnswer();
+    /** Where there is little room, the way to the screens is opened when it is wanted. */
+    const [isOpen, setIsOpen] = useState(false);
 
     useEffect(() => {
         if (isAnswered) fetchTheRest();
@@ -78,7 +80,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
     }, [edit, editable]);
 
     const link = (path: string, label: string) => (
-        <NavLink key={path} to={{ pathname: path, search }} end={path === '/'}>
+        <NavLink key={path} to={{ pathname: path, search }} end={path === '/'} onClick={() => setIsOpen(false)}>
             {label}
         </NavLink>
     );
@@ -88,9 +90,12 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
             <a className="skip" href="#main">
                 Skip to the screen
             </a>
-            <nav className="rail" aria-label="Screens">
+            <nav className={isOpen ? 'rail open' : 'rail'} aria-label="Screens">
                 <div className="brand">
                     <Mark /> Meandros
+                    <Button className="opener" aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)}>
+                        Screens
+                    </Button>
                 </div>
                 {link('/', 'This call')}
                 {GROUPS.map(({ title, group, others }) => (
