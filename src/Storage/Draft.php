@@ -349,7 +349,7 @@ final readonly class Draft
                 array_values($planned->elements)[0],
             );
 
-        $revision = $this->apply($edit?->edit, 'after', $planned->elements, !$isAsBefore);
+        $revision = $this->apply($edit?->edit, 'after', $planned->elements, !$isAsBefore, $rows);
         $next = null !== $edit && EditState::Done === $state ? [$edit, null] : $this->log->next();
 
         return new Change($planned->label, $revision, $planned->elements, ...$next);
@@ -367,10 +367,11 @@ final readonly class Draft
      * @param 'before'|'after'            $side          of it
      * @param array<string, Element|null> $elements      by id; null for those that go
      * @param bool                        $withFollowing whether anything that follows from them may have changed
+     * @param array<string, string|null>  $rows          what is stored of them, where it is known
      *
      * @return int the draft's revision from now on
      */
-    private function apply(?int $edit, string $side, array $elements, bool $withFollowing = true): int
+    private function apply(?int $edit, string $side, array $elements, bool $withFollowing = true, array $rows = []): int
     {
         /** @var array{int, int, string} $row */
         $row = $this->database->fetchNumeric(
@@ -385,6 +386,7 @@ final readonly class Draft
             $revision,
             $elements,
             $withFollowing,
+            $rows,
         );
 
         return $revision;

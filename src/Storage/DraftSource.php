@@ -67,6 +67,7 @@ final class DraftSource implements ElementSource
      *
      * @param array<string, Element|null> $elements that it wrote, by id; null for those that are gone
      * @param bool                        $lists    whether lists and mentions may be others now
+     * @param array<string, string|null>  $rows     what is stored of them, where it is known: few are put by for whoever looks next
      */
     public static function moved(
         SharedMemory $memory,
@@ -75,6 +76,7 @@ final class DraftSource implements ElementSource
         int $revision,
         array $elements,
         bool $lists,
+        array $rows,
     ): void {
         [$since, $last, $written, $listed] = self::moves($memory, $name);
         $written = array_fill_keys(array_keys($elements), $revision) + $written;
@@ -83,12 +85,13 @@ final class DraftSource implements ElementSource
             [$since, $written] = [$revision, []];
         }
         $memory->keep($name . '.moves', [$since, $revision, $written, $lists ? $revision : $listed]);
-        foreach (\count($elements) > self::MOST_PUT_BY ? [] : $elements as $id => $element) {
+        foreach (\count($rows) > self::MOST_PUT_BY ? [] : $rows as $id => $json) {
+            // As it is stored: what the writer has may have other orders.
             self::putBy($memory, $name, $revision, (string) $id, [
-                'kind' => $element?->kind(),
-                'json' => null,
-                'revision' => null === $element ? null : $revision,
-                'element' => $element,
+                'kind' => ($elements[$id] ?? null)?->kind(),
+                'json' => $json,
+                'revision' => null === $json ? null : $revision,
+                'element' => null,
             ]);
         }
     }
