@@ -19,6 +19,7 @@ use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Ringing\Phones;
 use Meandros\Core\Routing\Happening\CodeDialled;
@@ -103,14 +104,16 @@ final class Router
     ): Trace {
         $entry = Entry::find($plan, $call->dialled);
         $walk = $this->walk($plan, $call, $assumptions, $live, new Arrival($entry->at, $call->caller), new Work());
-        $walk->enter('', $step->id());
+        $way = Itinerary::along('', new StepList([$step]));
         try {
-            $ending = $this->walkers->take($step, $walk)->ending ?? new Ending(EndingKind::RanOut);
+            do {
+                $way = $this->step($walk, $way);
+            } while (null !== $way->within());
         } catch (CallOver $over) {
-            $ending = $over->ending;
+            return $walk->trace($over->ending);
         }
 
-        return $walk->trace($ending);
+        return $walk->trace($way->ending ?? new Ending(EndingKind::RanOut));
     }
 
     private function walk(

@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Routing;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\CallerActs;
+use Meandros\Core\Call\KeyPress;
+use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\Step\RingLength;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\Trace;
@@ -157,6 +161,30 @@ final class RouterTest extends TestCase
             new LiveState(),
         );
         self::assertSame(['caller gave up', 4], [$trace->ending->kind->value, $trace->seconds]);
+    }
+
+    /** Ann's rule leads to a mailbox of which the caller leaves for Ben; a step behind it is not looked at. */
+    public function testAStepThatIsLookedAtByItselfEndsWithWhoeverTheCallIsHandedOnTo(): void
+    {
+        $plan = (new PlanBuilder())->person('ann')->person('ben')->mailbox('mbx')->prompt('prm', 4);
+        $rule = ['id' => 'one', 'name' => 'One', 'on' => true, 'when' => []];
+        $stages = ['stages' => [['phones' => ['desk'], 'after' => 0, 'seconds' => 10]], 'next' => ['nobody' => 'mbx']];
+        $plan->with(['rules' => [$rule + $stages]] + $plan->element('ann'));
+        $plan->with(['greeting' => 'prm', 'keys' => ['leave' => '0', 'leaveTo' => 'ben']] + $plan->element('mbx'));
+        $look = static fn(?string $key): Trace => (new Router())->ringing(
+            $plan->plan(),
+            new RingStep('look', Target::element('ann'), new RingLength(15, true)),
+            PlanBuilder::trial('2026-11-23T10:00'),
+            new Assumptions(new CallerActs(meanwhile: null === $key ? [] : [new KeyPress($key, 2)]), [
+                new PhoneAssumption('ben', Behaviour::Answers, 3),
+            ]),
+            new LiveState(),
+        );
+        self::assertSame(EndingKind::Message, $look(null)->ending->kind);
+        self::assertEquals(
+            [new Ending(EndingKind::Answered, 'ben', 'ben/desk'), 15],
+            [$look('0')->ending, $look('0')->seconds],
+        );
     }
 
     public function testHoursAreReadWhenTheCallComesToThem(): void
