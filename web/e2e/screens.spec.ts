@@ -67,8 +67,9 @@ for (const screen of SCREENS) {
 /** What is drawn beyond the right edge of the window. */
 function beyond(): string[] {
     const isPicture = (one: Element) => one.closest('table, svg, .hidden') !== null;
-    return [...document.querySelectorAll('#root *')]
+    return [...document.querySelectorAll('body *')]
         .filter((one) => !isPicture(one) && one.getBoundingClientRect().width > 0)
+        .filter((one) => getComputedStyle(one).visibility !== 'hidden')
         .filter((one) => one.getBoundingClientRect().right > document.documentElement.clientWidth + 1)
         .map((one) => `${one.tagName} ${one.className} ${one.textContent?.slice(0, 30)}`);
 }
@@ -97,4 +98,21 @@ test('the assumptions and an edited step are accessible', async ({ page }) => {
     await page.locator('[data-row]').first().focus();
     await page.keyboard.press('Enter');
     await axeClean(page, '.row.editing');
+});
+
+test('what opens fits where there is little room', async ({ page }) => {
+    await page.setViewportSize({ width: 320, height: 720 });
+    for (const [path, button] of [
+        ['/', /^Assuming/],
+        ['/', 'Why?'],
+        ['/', 'Expect this'],
+        ['/open-now', /^Force/],
+        ['/journeys/jrn_main', 'Add a step at the end'],
+        ['/journeys/jrn_main', 'Start from a pattern …'],
+    ] as const) {
+        await page.goto(address(path));
+        await page.getByRole('button', { name: button }).first().click();
+        await page.waitForLoadState('networkidle');
+        await expect.poll(() => page.evaluate(beyond), String(button)).toEqual([]);
+    }
 });
