@@ -266,7 +266,8 @@ down() {
   touch "$folder/down"
   sv -w 20 exit "$folder" >/dev/null 2>&1 || true
   end_left "$folder/own" "$2"
-  rm -rf "$folder"
+  # The supervisor may have looked, and begun to watch it again: it lets go of what is not there any more.
+  for _ in $(seq 20); do rm -rf "$folder" 2>/dev/null && break; sleep 0.2; done
   [ -n "$(ls "$RUN/services" 2>/dev/null)" ] || end_left "$RUN/services.own" HUP
 }
 

@@ -64,6 +64,7 @@ test('all numbers that begin alike, and the most particular one holds', async ({
     await page.goto(address('/numbers'));
     await page.getByRole('textbox', { name: 'New number' }).fill('01632 9607*');
     await page.getByRole('textbox', { name: 'New number' }).press('Enter');
+    await expect(page).toHaveURL(/numbers\/num_/);
     await choose(page, 'Calls go to', 'Reception');
     await saved(page);
     await expect(page.locator('.sheet')).toContainText('All numbers that begin so come here');
