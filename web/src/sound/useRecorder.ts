@@ -4,10 +4,12 @@ type State = 'idle' | 'counting' | 'recording' | 'recorded' | 'refused';
 
 const COUNT_FROM = 3;
 const MOST_SECONDS = 900;
+/** How often the clock of a recording is read, in milliseconds: it shows seconds, none of them late. */
+const CLOCK = 200;
 
 export interface Recorder {
     state: State;
-    /** Seconds until it begins, then seconds since. */
+    /** Seconds until it begins, then whole seconds of what is recorded. */
     count: number;
     /** How loud it is now, 0 to 1. */
     level: number;
@@ -61,8 +63,22 @@ export function useRecorder(): Recorder {
         const parts: Blob[] = [];
         const recording = new MediaRecorder(stream);
         recording.ondataavailable = (event) => parts.push(event.data);
+        let began: number | undefined;
+        const recordedFor = () => (began === undefined ? 0 : Math.floor((performance.now() - began) / 1000));
+        // Only when sound comes in: who reads before that loses the first words.
+        recording.onstart = () => {
+            began = performance.now();
+            setState('recording');
+            setCount(0);
+            clock = setInterval(() => {
+                setCount(recordedFor());
+                if (recordedFor() >= MOST_SECONDS) recording.stop();
+            }, CLOCK);
+        };
         recording.onstop = () => {
             end();
+            if (began === undefined) return setState('idle');
+            setCount(recordedFor());
             setRecorded(new Blob(parts, { type: recording.mimeType }));
             setState('recorded');
         };
@@ -70,18 +86,15 @@ export function useRecorder(): Recorder {
         setState('counting');
         let left = COUNT_FROM;
         setCount(left);
-        const tick = setInterval(() => {
+        let clock = setInterval(() => {
             left -= 1;
-            if (left > 0) setCount(left);
-            else if (left === 0) {
-                recording.start(1000);
-                setState('recording');
-                setCount(0);
-            } else if (-left >= MOST_SECONDS) recording.stop();
-            else setCount(-left);
+            if (left > 0) return setCount(left);
+            clearInterval(clock);
+            recording.start(1000);
         }, 1000);
         cleanUp.current = () => {
-            clearInterval(tick);
+            recording.onstart = null;
+            clearInterval(clock);
             clearInterval(measure);
             for (const track of stream.getTracks()) track.stop();
             void sound.close();
