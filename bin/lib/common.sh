@@ -87,7 +87,8 @@ web_packages() {
 
 web_build() {
   local sources
-  sources=$(find "$ROOT/web/src" "$ROOT/web/index.html" "$ROOT/web/vite.config.ts" "$ROOT/web/package-lock.json" "$ROOT/docs/openapi.yaml" "$ROOT/core/schema" -type f ! -name schema.d.ts | sort)
+  sources=$(find "$ROOT/web/src" "$ROOT/web/index.html" "$ROOT/web/vite.config.ts" "$ROOT/web/types.mjs" "$ROOT/web/styles.mjs" "$ROOT/web/package-lock.json" "$ROOT/docs/openapi.yaml" "$ROOT/core/schema" \
+    -type f ! -name schema.d.ts ! -name limits.ts ! -name antd.css | sort)
   # shellcheck disable=SC2086
   if changed build $sources || [ ! -f "$ROOT/public/index.html" ]; then
     say 'Building the front end'

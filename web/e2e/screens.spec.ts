@@ -51,6 +51,7 @@ for (const screen of SCREENS) {
                 mode === 'light' ? { type: 'tag', values: rules } : { type: 'rule', values: ['color-contrast'] };
             // Paper in a frame is white in either.
             await axeClean(page, undefined, { runOnly, iframes: mode === 'light' });
+            expect(await page.evaluate(unstyled)).toEqual([]);
             expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
             if (mode === 'light') await page.getByRole('button', { name: 'Dark', exact: true }).click();
         }
@@ -72,6 +73,15 @@ function beyond(): string[] {
         .filter((one) => getComputedStyle(one).visibility !== 'hidden')
         .filter((one) => one.getBoundingClientRect().right > document.documentElement.clientWidth + 1)
         .map((one) => `${one.tagName} ${one.className} ${one.textContent?.slice(0, 30)}`);
+}
+
+/** Components of Ant Design on the page whose styles are not in the file that styles.mjs makes. */
+function unstyled(): string[] {
+    const sheets = [...document.styleSheets].filter((sheet) => sheet.href !== null);
+    const rules = sheets.flatMap((sheet) => [...sheet.cssRules].map((rule) => rule.cssText));
+    const drawn = [...document.querySelectorAll('[class*="ant-"]')].flatMap((one) => [...one.classList]);
+    const components = new Set(drawn.map((name) => /^ant-[a-z]+/.exec(name)?.[0] ?? 'ant-'));
+    return [...components].filter((name) => !rules.some((rule) => rule.startsWith(`.${name}`)));
 }
 
 test('where there is little room the way to the screens is opened and used by keyboard', async ({ page }) => {
@@ -114,5 +124,6 @@ test('what opens fits where there is little room', async ({ page }) => {
         await page.getByRole('button', { name: button }).first().click();
         await page.waitForLoadState('networkidle');
         await expect.poll(() => page.evaluate(beyond), String(button)).toEqual([]);
+        expect(await page.evaluate(unstyled)).toEqual([]);
     }
 });

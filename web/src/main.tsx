@@ -1,4 +1,5 @@
 import '@fontsource-variable/commissioner/wght.css';
+import './antd.css';
 import './styles.css';
 import './narrow.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';

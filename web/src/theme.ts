@@ -31,6 +31,9 @@ export type Mode = keyof typeof palettes;
 export function themeFor(mode: Mode): ThemeConfig {
     const palette = palettes[mode];
     return {
+        // The styles are in a file, which styles.mjs makes.
+        zeroRuntime: true,
+        hashed: false,
         algorithm: mode === 'dark' ? theme.darkAlgorithm : theme.defaultAlgorithm,
         token: {
             colorPrimary: mode === 'dark' ? '#3aa3ad' : palette.deep,
