@@ -282,11 +282,11 @@ final readonly class Acts
     public function key(): string
     {
         $key = '';
-        foreach ($this->keys as $one) {
+        foreach ($this->pressed() as $one) {
             $key .= $one->keys . '@' . $one->after . ' ';
         }
         $key .= "\n";
-        foreach ($this->meanwhile as $one) {
+        foreach ($this->pressedMeanwhile() as $one) {
             $key .= $one->keys . '@' . $one->after . ' ';
         }
         foreach ($this->phones as $second => $some) {
