@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Tests;
 
+use DAMA\DoctrineTestBundle\PHPUnit\ShareSetUpBeforeClassChanges;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Server\Storage\Draft;
@@ -13,7 +14,11 @@ use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Talks to the API with the demo plan in the draft and as edition 1; every answer is checked against the OpenAPI document. */
+/**
+ * Talks to the API with the demo plan in the draft and as edition 1, where each test of a class begins; every answer is checked
+ * against the OpenAPI document.
+ */
+#[ShareSetUpBeforeClassChanges]
 abstract class ApiTestCase extends WebTestCase
 {
     protected const DEMO = __DIR__ . '/../demo/ternwick-ferries.json';
@@ -25,16 +30,24 @@ abstract class ApiTestCase extends WebTestCase
     /** @var array<string, list<string>> */
     private array $headers = [];
 
-    protected function setUp(): void
+    public static function setUpBeforeClass(): void
     {
-        $this->client = self::createClient();
-        $this->client->disableReboot();
+        parent::setUpBeforeClass();
+        self::bootKernel();
         // It is read once for all: plans never change.
         self::$demo ??= PlanCodec::decode((string) file_get_contents(self::DEMO));
         self::getContainer()->get(Draft::class)->replaceAll(self::$demo, 'Demo', null, EditState::Dropped);
         self::getContainer()
             ->get(Editions::class)
             ->publish('First', null, despite: static fn(): array => ['exp_port_sleeps' => 'It was so.']);
+        self::ensureKernelShutdown();
+    }
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->client = self::createClient();
+        $this->client->disableReboot();
     }
 
     /**
