@@ -12,6 +12,7 @@ use Meandros\Core\ICalendar\HolidayImport;
 use Meandros\Core\Plan\Element\HolidayCalendar;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Time\CivilDate;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Exporting a calendar and importing it again is the identity, whatever its rules are. */
@@ -62,6 +63,32 @@ final class RoundTripTest extends TestCase
                 self::assertSame([[], [], []], [$preview->added, $preview->changed, $preview->leftOut]);
                 self::assertSame($calendar->toJson(), $preview->result->toJson());
             });
+    }
+
+    #[DataProvider('yearly')]
+    public function testADayOfEveryYearRecursUnlessSomeYearsHaveNone(string $date, bool $recurs): void
+    {
+        $calendar = PlanCodec::element([
+            'id' => 'cal_one',
+            'kind' => 'calendar',
+            'name' => 'One',
+            'holidays' => [['id' => 'day_1', 'name' => 'Day', 'rule' => ['on' => 'yearly', 'date' => $date]]],
+        ]);
+        \assert($calendar instanceof HolidayCalendar);
+        $text = (new Exporter(1_795_000_000))->holidays(
+            $calendar,
+            CivilDate::of(2026, 1, 1),
+            CivilDate::of(2031, 1, 1),
+        );
+        self::assertSame($recurs, str_contains($text, "\r\nRRULE:FREQ=YEARLY\r\n"));
+    }
+
+    /** @return iterable<array{string, bool}> */
+    public static function yearly(): iterable
+    {
+        yield ['02-28', true];
+        yield ['02-29', false];
+        yield ['03-29', true];
     }
 
     /** @return array<string, mixed> */

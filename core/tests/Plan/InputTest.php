@@ -7,6 +7,8 @@ namespace Meandros\Core\Tests\Plan;
 use Meandros\Core\Plan\Element\PhoneType;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
+use Meandros\Core\Reading\Problem;
 use Meandros\Core\Wording\ProblemWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -33,6 +35,25 @@ final class InputTest extends TestCase
         yield 'a byte more' => [str_repeat('x', 2001), '', ['The file is larger than 2 kB.']];
         yield 'nothing' => ['', '', ['This is missing.']];
         yield 'no text' => [7, '', ['This is missing.']];
+    }
+
+    public function testAValueHasSoManyFieldsAtMost(): void
+    {
+        $found = static function (int $count): array {
+            $value = array_fill_keys(array_map(static fn(int $i): string => 'f' . $i, range(1, $count)), 1);
+            try {
+                Input::read($value, static fn(Input $in): null => $in->onlyFields(array_keys($value)));
+            } catch (InvalidData $invalid) {
+                return array_map(
+                    static fn(Problem $one): string => $one->pointer . ' ' . $one->code,
+                    $invalid->problems,
+                );
+            }
+
+            return [];
+        };
+        self::assertSame([], $found(Limits::FIELDS));
+        self::assertSame([' too-many-fields'], $found(Limits::FIELDS + 1));
     }
 
     /** @param \Closure(Input): mixed $read */

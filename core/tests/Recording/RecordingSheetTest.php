@@ -89,6 +89,20 @@ final class RecordingSheetTest extends TestCase
         }
     }
 
+    public function testTheNameOfAFileIsNoLongerThanSixtyLetters(): void
+    {
+        $plan = (new PlanBuilder())
+            ->with([
+                'id' => 'prm_long',
+                'kind' => 'prompt',
+                'name' => str_repeat('a', 70),
+                'scripts' => ['en' => 'Hello.'],
+            ])
+            ->plan();
+        $rows = RecordingSheet::of($plan, new SheetWish());
+        self::assertSame([str_repeat('a', 60) . '.en'], array_map(static fn(Wanted $row): string => $row->file, $rows));
+    }
+
     public function testPartsOfAScriptAreRecordedOneByOne(): void
     {
         $rows = RecordingSheet::of(self::named(), new SheetWish());

@@ -39,6 +39,23 @@ final class BlockTest extends TestCase
         );
     }
 
+    #[DataProvider('blocks')]
+    public function testBlocksThatShareANumberOverlap(string $first, string $last, bool $overlap): void
+    {
+        $block = new NumberBlock('+441632960200', '+441632960299');
+        $other = new NumberBlock($first, $last);
+        self::assertSame([$overlap, $overlap], [$block->overlaps($other), $other->overlaps($block)]);
+    }
+
+    /** @return iterable<array{string, string, bool}> */
+    public static function blocks(): iterable
+    {
+        yield 'the last of one is the first of the other' => ['+441632960299', '+441632960310', true];
+        yield 'one follows the other' => ['+441632960300', '+441632960310', false];
+        yield 'one within the other' => ['+441632960210', '+441632960211', true];
+        yield 'shorter numbers' => ['+44163296020', '+44163296029', false];
+    }
+
     /** @return iterable<string, array{string, string, string, string}> */
     public static function calls(): iterable
     {

@@ -59,6 +59,7 @@ final class CodeTest extends TestCase
         $report = TraceReport::of($trace, $plan, 'Europe/London');
         self::assertSame($sentence, $report['sentence']);
         self::assertSame($reason, $report['events'][0]['reason']);
+        self::assertSame($code, $trace->passage->events[0]->happening->because()['code'] ?? null);
         self::assertSame(
             '*21' === $code ? '2026-11-23T17:00:00+00:00' : null,
             $trace->passage->events[0]->happening->because()['until'] ?? null,

@@ -37,6 +37,24 @@ final class MenuTest extends TestCase
         );
     }
 
+    #[DataProvider('said')]
+    public function testWhyAWordIsUnderstoodOrNot(string $says, string $why): void
+    {
+        $words = [['on' => '1', 'language' => 'en', 'say' => ['sales', 'bookings']]];
+        $plan = self::plan(['words' => $words, 'tries' => 1]);
+        $asked = $plan->call(['keys' => [['says' => $says]]])->passage->events[1]->happening;
+        self::assertStringEndsWith($why, (new EventWords($plan->plan()))->because($asked));
+    }
+
+    /** @return iterable<array{string, string}> */
+    public static function said(): iterable
+    {
+        yield ['ventes', 'None of the words in the language of the call is near enough.'];
+        yield ['sales', '“sales” is one of the words for key 1.'];
+        yield ['the sales please', '“sales” is among it, a word for key 1.'];
+        yield ['bookingz', 'It differs from “bookings”, a word for key 1, in one letter.'];
+    }
+
     /** @return iterable<string, array{array<string, mixed>, list<string|array<string, string|int>>, list<string>}> */
     public static function menus(): iterable
     {
