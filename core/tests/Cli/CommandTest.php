@@ -98,6 +98,13 @@ final class CommandTest extends TestCase
         self::assertSame([2, "meandros: --days: a whole number from 1 to 1100.\n"], [$code, $err]);
     }
 
+    public function testABrokenExpectationFailsTheCheck(): void
+    {
+        [$code, $out] = self::meandros('check', self::DEMO, '--at', '2026-11-23T10:30', '--days', '9');
+        self::assertStringContainsString('broken', $out);
+        self::assertSame(1, $code);
+    }
+
     public function testHowLongPromptsAre(): void
     {
         [$code, $out] = self::meandros('prompts', self::DEMO);

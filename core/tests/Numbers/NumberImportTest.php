@@ -155,13 +155,14 @@ final class NumberImportTest extends TestCase
                 null === $number
                     ? 'refused ' . implode(' ', $json['problems'])
                     : \sprintf(
-                        '%s %s | %s %s %s%s',
+                        '%s %s | %s %s %s%s%s',
                         $json['outcome'],
                         $number->name(),
                         $number->line->site,
                         $number->line->language,
                         $number->target->element ?? '-',
                         null === $json['makes'] ? '' : ', makes ' . $json['makes'],
+                        $number->line->tellsCaller ? '' : ', tells not who calls',
                     );
         }
 

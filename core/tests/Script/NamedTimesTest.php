@@ -34,6 +34,8 @@ final class NamedTimesTest extends TestCase
         yield ['en', 'We are here from nine to five.', '9:00/21:00 to 5:00/17:00'];
         yield ['en', 'Between 8:30 and 17:00 we answer.', '8:30 to 17:00'];
         yield ['en', 'from 9 a.m. to 5 p.m., from ten p.m. until midnight', '9:00 to 17:00', '22:00 to 24:00'];
+        yield ['en', 'from 22:00 to 24:00', '22:00 to 24:00'];
+        yield ['en', 'from 22:00 to 25:00'];
         yield ['en', 'from 12 p.m. to 5 p.m., from 12 a.m. to 5 a.m.', '12:00 to 17:00', '0:00 to 5:00'];
         yield ['en', 'from eight in the morning to eight in the evening', '8:00 to 20:00'];
         yield ['en', 'from half past nine to noon', '9:30/21:30 to 12:00'];
