@@ -46,7 +46,9 @@ export function RecordDialog({ prompt, part, onClose }: { prompt: Prompt; part: 
                 {part.words || 'There are no words yet.'}
             </p>
             <div className={styles.recorder} role="status" aria-live="polite">
-                {state === 'counting' && <b className="figures">Read in {count} …</b>}
+                {state === 'counting' && (
+                    <b className="figures">{count > 0 ? `Read in ${count} …` : 'Waiting for the microphone …'}</b>
+                )}
                 {state === 'recording' && <b className="figures alarm">● Recording, {count} s</b>}
                 {state === 'recorded' && (
                     <b className="figures">Recorded, {count} s. Listen to it before you keep it.</b>

@@ -57,7 +57,7 @@ async function counted() {
 
 test('it records when sound comes in, not when the count is over', async () => {
     const recorder = await counted();
-    expect(recorder.current).toMatchObject({ state: 'counting', count: 1 });
+    expect(recorder.current).toMatchObject({ state: 'counting', count: 0 });
     act(() => microphone.soundComesIn());
     expect(recorder.current).toMatchObject({ state: 'recording', count: 0 });
     await pass(2_300);

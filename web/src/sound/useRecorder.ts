@@ -9,7 +9,7 @@ const CLOCK = 200;
 
 export interface Recorder {
     state: State;
-    /** Seconds until it begins, then whole seconds of what is recorded. */
+    /** Seconds until it begins, 0 while no sound comes in yet; then whole seconds of what is recorded. */
     count: number;
     /** How loud it is now, 0 to 1. */
     level: number;
@@ -88,7 +88,8 @@ export function useRecorder(): Recorder {
         setCount(left);
         let clock = setInterval(() => {
             left -= 1;
-            if (left > 0) return setCount(left);
+            setCount(left);
+            if (left > 0) return;
             clearInterval(clock);
             recording.start(1000);
         }, 1000);
