@@ -700,16 +700,20 @@ final class Walk
     /**
      * Equal for calls that go on alike but for the phones that rang before, and the second.
      *
-     * @param bool $withRinging whether what became of the last ringing counts: it chooses greetings
+     * @param list<string> $exits    of the last ringing that count: they choose greetings
+     * @param bool         $withName whether it counts who rang: prompts say the name
      */
-    public function condition(bool $withRinging): string
+    public function condition(array $exits, bool $withName): string
     {
+        $rang = $this->lastRinging;
+
         return serialize([
             $this->arrival()->at->element,
             $this->arrival()->tag,
             $this->isAnswered,
             $this->lastHours?->id(),
-            $withRinging ? [$this->lastRinging?->target, $this->lastRinging?->exit] : null,
+            \in_array($rang?->exit, $exits, true) ? $rang->exit : null,
+            $withName ? $rang?->target?->element : null,
             // A place is kept for so long since it was waited for.
             null === $this->kept ? null : [$this->kept->queue, $this->second - $this->kept->start],
         ]);

@@ -65,6 +65,12 @@ final readonly class MailboxGreetings
         };
     }
 
+    /** @return list<string> what may become of ringing and has a greeting of its own */
+    public function particular(): array
+    {
+        return array_keys(array_filter(['busy' => $this->busy, 'unreachable' => $this->unreachable]));
+    }
+
     /** @return array<string, mixed> */
     public function toJson(): array
     {

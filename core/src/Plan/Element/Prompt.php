@@ -111,6 +111,18 @@ final readonly class Prompt implements Element
         return Script::of($language, $this->scripts[$language] ?? '');
     }
 
+    /** Whether it has a blank in any of its languages. */
+    public function says(Blank $blank): bool
+    {
+        foreach ($this->languages() as $language) {
+            if (\in_array($blank, $this->script($language)->blanks(), true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<ScriptPart> what is heard in a language beside what fills its blanks; a take may stand alone, without a script */
     public function scriptParts(string $language): array
     {

@@ -112,7 +112,7 @@ final class Explorer
             $stand,
             $this->given,
             $this->questions,
-            new Later($this->remaining->says($this->remaining->of($stand->way)), $after, $this->mixes),
+            new Later($this->remaining->says($this->remaining->of($stand->way))->isHeard(), $after, $this->mixes),
             $this->bySecond,
         );
         $all = $choices->all();
@@ -364,9 +364,10 @@ final class Explorer
     private function key(Stand $stand): string
     {
         $remaining = $this->remaining->of($stand->way) + $this->remaining->ofKept($stand->walk->kept());
+        $whoRang = $this->remaining->says($remaining);
         $place = implode("\n", [
             $stand->way->key(),
-            $stand->walk->condition($this->remaining->says($remaining)),
+            $stand->walk->condition($whoRang->exits, $whoRang->name),
             serialize([
                 array_intersect_key($stand->acts->stated->queues, $remaining),
                 array_intersect($stand->walk->roster->cameTo(), array_keys($this->given->circumstances->queues)),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Ways;
 
+use Meandros\Core\Plan\Element\Blank;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Mailbox;
 use Meandros\Core\Plan\Element\Person;
@@ -27,7 +28,7 @@ final class Remaining
     private array $known = [];
     /** @var array<string, array<string, true>> by element, or number outside */
     private array $behind = [];
-    /** @var array<string, bool> by element */
+    /** @var array<string, WhoRang> by element */
     private array $says = [];
 
     public function __construct(private readonly Plan $plan) {}
@@ -76,35 +77,26 @@ final class Remaining
         return $mentioned;
     }
 
-    /** @param array<string, true> $remaining whether something is said among it that may depend on who rang last */
-    public function says(array $remaining): bool
+    /** @param array<string, true> $remaining what is said among it that may depend on who rang last */
+    public function says(array $remaining): WhoRang
     {
+        $said = new WhoRang();
         foreach (array_keys($remaining) as $id) {
-            if ($this->says[$id] ??= $this->saysWhoRang((string) $id)) {
-                return true;
-            }
+            $one = $this->says[$id] ??= $this->saysWhoRang((string) $id);
+            $one->isHeard() && ($said = $said->and($one));
         }
 
-        return false;
+        return $said;
     }
 
-    /** Whether a mailbox has a greeting for those who found somebody busy or out of reach, or a prompt has blanks. */
-    private function saysWhoRang(string $id): bool
+    /** A mailbox may have a greeting for those who found somebody busy or out of reach, and a prompt a blank for the name. */
+    private function saysWhoRang(string $id): WhoRang
     {
-        $kind = $this->plan->kindOf($id);
-        if (Kind::Mailbox === $kind) {
-            $greetings = $this->plan->get(Mailbox::class, $id)?->greetings;
-
-            return null !== $greetings?->busy || null !== $greetings?->unreachable;
-        }
-        $prompt = Kind::Prompt === $kind ? $this->plan->get(Prompt::class, $id) : null;
-
-        return null !== $prompt &&
-            [] !==
-                array_filter(
-                    $prompt->languages(),
-                    static fn(string $language): bool => [] !== $prompt->script($language)->blanks(),
-                );
+        return match ($this->plan->kindOf($id)) {
+            Kind::Mailbox => new WhoRang($this->plan->get(Mailbox::class, $id)?->greetings->particular() ?? []),
+            Kind::Prompt => new WhoRang([], true === $this->plan->get(Prompt::class, $id)?->says(Blank::Name)),
+            default => new WhoRang(),
+        };
     }
 
     /** @return array<string, true> */
