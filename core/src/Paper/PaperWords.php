@@ -38,11 +38,6 @@ final class PaperWords
         return $this->catalog->say($code, $arguments);
     }
 
-    public function knows(string $code): bool
-    {
-        return $this->catalog->has($code);
-    }
-
     /** @return list<string> */
     public function head(string ...$codes): array
     {

@@ -22,11 +22,6 @@ final readonly class Band
         }
     }
 
-    public function runsPastMidnight(): bool
-    {
-        return $this->toSeconds > TimeOfDay::DAY;
-    }
-
     /** @return array{from: string, to: string, state: string} */
     public function toJson(): array
     {

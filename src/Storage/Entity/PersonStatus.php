@@ -31,9 +31,4 @@ class PersonStatus
     {
         [$this->status, $this->until, $this->who, $this->setAt] = [$status, $until, $who, $now];
     }
-
-    public function isInForce(int $now): bool
-    {
-        return Status::Available !== $this->status && (null === $this->until || $now < $this->until);
-    }
 }

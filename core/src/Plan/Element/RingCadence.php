@@ -31,22 +31,13 @@ final class RingCadence
     /** Within the recommendation; the most common. */
     private const USUAL = [1000, 4000];
 
-    /**
-     * @param string $country ISO 3166-1 alpha-2
-     *
-     * @return int milliseconds from the start of a ring to the start of the next
-     */
-    public static function ofCountry(string $country): int
-    {
-        return self::countries()[$country] ?? self::usual();
-    }
-
-    /** @return array<string, int> milliseconds by country, of those that are known */
+    /** @return array<string, int> milliseconds from the start of a ring to the start of the next, by country (ISO 3166-1 alpha-2) that is known */
     public static function countries(): array
     {
         return array_map(array_sum(...), self::PERIODS);
     }
 
+    /** In any other. */
     public static function usual(): int
     {
         return array_sum(self::USUAL);

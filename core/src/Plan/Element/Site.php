@@ -59,11 +59,6 @@ final readonly class Site implements Element
         return $places;
     }
 
-    public function ringMilliseconds(): int
-    {
-        return $this->cadence ?? RingCadence::ofCountry($this->place->country);
-    }
-
     public function kind(): Kind
     {
         return Kind::Site;

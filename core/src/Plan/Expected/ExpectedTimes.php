@@ -50,11 +50,6 @@ final readonly class ExpectedTimes
         );
     }
 
-    public function isAlways(): bool
-    {
-        return null === $this->hours && null === $this->calendar && [] === $this->windows;
-    }
-
     /** @return array<string, mixed> */
     public function toJson(): array
     {
