@@ -43,15 +43,10 @@ final class Tried
         $data = self::get($whole, $pointer);
         $isList = \is_array($data) && array_is_list($data) && [] !== $data;
         $said = [];
+        1 === preg_match('~/\D[^/]*$~', $pointer) && ($said[$this->leftOut($whole, $pointer)][] = 'left out');
         foreach ([...self::VALUES, ...$isList ? [[...$data, ...$data], array_reverse($data)] : []] as $value) {
             $shown = $isList && \is_array($value) && \count($value) >= \count($data) ? '…' : Told::json($value);
-            try {
-                $kept = ($this->read)(self::put($whole, $pointer, $value));
-                $kept = null === $kept ? $value : self::get($kept, $pointer);
-                $said['…' === $shown || $kept === $value ? 'taken' : 'taken as ' . Told::json($kept)][] = $shown;
-            } catch (InvalidData $invalid) {
-                $said[$this->refused($invalid, $pointer)][] = $shown;
-            }
+            $said[$this->with($value, $whole, $pointer, '…' === $shown)][] = $shown;
         }
         $told = '';
         foreach ($said as $what => $values) {
@@ -59,6 +54,31 @@ final class Tried
         }
 
         return $told;
+    }
+
+    /** @param array<mixed> $whole */
+    private function with(mixed $value, array $whole, string $pointer, bool $isLong): string
+    {
+        try {
+            $kept = ($this->read)(self::put($whole, $pointer, $value));
+            $kept = null === $kept ? $value : self::get($kept, $pointer);
+
+            return $isLong || $kept === $value ? 'taken' : 'taken as ' . Told::json($kept);
+        } catch (InvalidData $invalid) {
+            return $this->refused($invalid, $pointer);
+        }
+    }
+
+    /** @param array<mixed> $whole */
+    private function leftOut(array $whole, string $pointer): string
+    {
+        try {
+            $kept = ($this->read)(self::put($whole, $pointer, null, true));
+
+            return null === $kept ? 'taken' : 'taken as ' . Told::json(self::get($kept, $pointer));
+        } catch (InvalidData $invalid) {
+            return $this->refused($invalid, $pointer);
+        }
     }
 
     /** The words of all that was refused. */
@@ -99,15 +119,21 @@ final class Tried
     /**
      * @param array<mixed> $data
      *
-     * @return array<mixed> with a value at a place
+     * @return array<mixed> with a value at a place, or without the place
      */
-    public static function put(array $data, string $pointer, mixed $value): array
+    public static function put(array $data, string $pointer, mixed $value, bool $isLeftOut = false): array
     {
         $part = &$data;
-        foreach (\array_slice(explode('/', $pointer), 1) as $name) {
+        $names = \array_slice(explode('/', $pointer), 1);
+        $last = array_pop($names);
+        foreach ($names as $name) {
             $part = &$part[$name];
         }
-        $part = $value;
+        if ($isLeftOut) {
+            unset($part[$last]);
+        } else {
+            $part[$last] = $value;
+        }
 
         return $data;
     }

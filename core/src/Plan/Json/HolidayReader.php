@@ -159,6 +159,11 @@ final class HolidayReader
 
     private static function weekday(Input $in): Weekday
     {
+        if (!$in->isGiven()) {
+            $in->complain('missing');
+
+            return Weekday::Monday;
+        }
         /** @var Weekday $weekday */
         $weekday = $in->oneOf(Weekday::class, Weekday::Monday);
 
