@@ -71,6 +71,7 @@ final class SpokenTest extends TestCase
         $told = static fn(string $language): array => [
             Spoken::in($language)->date(self::day(self::TODAY)),
             Spoken::in($language)->wait(1),
+            Spoken::in($language)->wait(2),
             Spoken::in($language)->wait(21),
             Spoken::in($language)->place(3, 5),
             Spoken::in($language)->place(null, 0),
@@ -80,6 +81,7 @@ final class SpokenTest extends TestCase
             [
                 'Monday the twenty-third of November',
                 'about a minute',
+                'about two minutes',
                 'about twenty-one minutes',
                 'You are number three. The wait is about five minutes.',
                 'The wait is about a minute.',
@@ -91,6 +93,7 @@ final class SpokenTest extends TestCase
             [
                 'lundi vingt-trois novembre',
                 'environ une minute',
+                'environ deux minutes',
                 'environ vingt-et-une minutes',
                 'Vous êtes le numéro trois. L’attente est d’environ cinq minutes.',
                 'L’attente est d’environ une minute.',
@@ -98,7 +101,7 @@ final class SpokenTest extends TestCase
             ],
             $told('fr'),
         );
-        self::assertSame(['Montag, 23. November', '1 min', '21 min', '', '', ''], $told('de'));
+        self::assertSame(['Montag, 23. November', '1 min', '2 min', '21 min', '', '', ''], $told('de'));
     }
 
     #[DataProvider('quarters')]

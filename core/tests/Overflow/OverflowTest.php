@@ -111,6 +111,21 @@ final class OverflowTest extends TestCase
         self::assertNull($overflow->longest($stays[0]));
     }
 
+    public function testWhenCallsComeIsAskedBeforeAnythingElse(): void
+    {
+        [$overflow, $stays] = self::read(
+            self::plan([
+                [
+                    'id' => 's1',
+                    'do' => 'hours',
+                    'hours' => 'hrs',
+                    'exits' => [['on' => 'lunch', 'steps' => [['id' => 's2', 'do' => 'queue', 'queue' => 'que']]]],
+                ],
+            ]),
+        );
+        self::assertSame(['hrs' => ['lunch']], $overflow->givenAt($stays[0]));
+    }
+
     /** Twenty branches of three, one after the other: each step is come to once. */
     public function testManyBranchesTakeNoTime(): void
     {

@@ -19,15 +19,15 @@ final class SentencesToldTest extends TestCase
             $catalog = Catalog::of($subject, $language);
             $told .= "# {$subject}, {$language}\n";
             foreach ((array) require $file as $code => $pattern) {
-                foreach (self::ways((string) $pattern) as $arguments) {
-                    $told .= $code . ': ' . $catalog->say($code, $arguments) . "\n";
+                foreach (self::ways((string) $pattern) as $way => $arguments) {
+                    $told .= $code . $way . ': ' . $catalog->say($code, $arguments) . "\n";
                 }
             }
         }
         Told::same(__DIR__ . '/sentences.txt', $told);
     }
 
-    /** @return iterable<array<string, string>> arguments, so that each way is taken once */
+    /** @return iterable<string, array<string, string>> the way that is taken, and arguments so that it is; each once */
     private static function ways(string $pattern): iterable
     {
         preg_match_all('/\{(\w+)(?:, *(\w+))?/', $pattern, $named, \PREG_SET_ORDER);
@@ -45,10 +45,10 @@ final class SentencesToldTest extends TestCase
             preg_match_all('/\G\s*(=?\w+) *(\{(?:[^{}]|(?2))*\})/', $pattern, $ways, 0, $at + \strlen($begin));
             $choices[$name] = array_map(static fn(string $way): string => ltrim($way, '='), $ways[1]);
         }
-        yield $plain;
+        yield '' => $plain;
         foreach ($choices as $name => $ways) {
             foreach ($ways as $way) {
-                'other' === $way || (yield [$name => $way] + $plain);
+                'other' === $way || (yield " ({$name} {$way})" => [$name => $way] + $plain);
             }
         }
     }
