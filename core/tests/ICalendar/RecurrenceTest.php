@@ -35,6 +35,11 @@ final class RecurrenceTest extends TestCase
             'FREQ=YEARLY;BYDAY=1MO;COUNT=3',
             '2001 Jan 1 2002 Jan 7 2003 Jan 6',
         ];
+        yield 'the last Sunday of the year, also where the next one begins with a Sunday' => [
+            '20051225',
+            'FREQ=YEARLY;BYDAY=-1SU;COUNT=2',
+            '2005 Dec 25 2006 Dec 31',
+        ];
         yield 'daily until December 24' => [
             '19970902',
             'FREQ=DAILY;UNTIL=19971224T000000Z',

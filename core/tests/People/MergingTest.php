@@ -123,6 +123,18 @@ final class MergingTest extends TestCase
         self::assertSame('mbx_dee', $copied['rules'][0]['next']['nobody'], 'The own mailbox is hers.');
     }
 
+    public function testARuleThatLedToWhomItIsCopiedToEndsThere(): void
+    {
+        $plan = self::builder()
+            ->with(self::person('ben', '', ['desk'], [self::rule(['desk'], 'cid')]))
+            ->with(self::person('cid', '', ['desk'], []))
+            ->plan();
+        [$ben, $cid] = [$plan->get(Person::class, 'ben'), $plan->get(Person::class, 'cid')];
+        \assert(null !== $ben && null !== $cid);
+        self::assertSame('cid', $ben->toJson()['rules'][0]['next']['nobody']);
+        self::assertNull(RuleCopy::to($ben, $cid)->toJson()['rules'][0]['next']['nobody']);
+    }
+
     private static function merge(bool $withPhones): Plan
     {
         return self::apply(self::builder()->plan(), $withPhones);

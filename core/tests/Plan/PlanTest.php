@@ -65,6 +65,30 @@ final class PlanTest extends TestCase
         self::assertSame('open', $state(Plan::from('Kept', $source)), 'and are not put by in place of the others.');
     }
 
+    public function testHoursWithACalendarThatWasChangedAreCompiledAnew(): void
+    {
+        $at = PlanBuilder::trial('2026-11-23T10:30')->instant;
+        $state = static function (Plan $plan) use ($at): string {
+            $hours = $plan->get(Hours::class, 'hrs');
+            self::assertInstanceOf(Hours::class, $hours);
+
+            return (new PlanHours($plan))->read($hours, $at)->state;
+        };
+        $calendar = static fn(string $date): array => [
+            'id' => 'cal',
+            'kind' => 'calendar',
+            'name' => 'House rules',
+            'holidays' => [['id' => 'h1', 'name' => 'Founders’ day', 'rule' => ['on' => 'dates', 'dates' => [$date]]]],
+        ];
+        $builder = (new PlanBuilder())->hours('hrs', []);
+        $builder = $builder
+            ->with($calendar('2026-11-23'))
+            ->with(['calendars' => [['calendar' => 'cal', 'state' => 'lunch']]] + $builder->element('hrs'));
+        $plan = Plan::from('Kept', KeptElements::of($builder->plan()));
+        self::assertSame('lunch', $state($plan));
+        self::assertSame('closed', $state($plan->with(PlanCodec::element($calendar('2026-11-24')))));
+    }
+
     public function testUsesAreFoundWhereverAStepStands(): void
     {
         $plan = (new PlanBuilder())

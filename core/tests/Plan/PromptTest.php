@@ -31,6 +31,9 @@ final class PromptTest extends TestCase
         yield 'a script without spaces, by characters' => ['お電話ありがとうございます。', 3];
         yield 'one character lasts a whole second' => ['港', 1];
         yield 'both' => ['Ternwick Ferries です', 2];
+        yield 'a date, as long as it usually is' => ['{date}', 2];
+        yield 'a name and a place in a queue' => ['{name} {position}', 2];
+        yield 'an opening and a wait' => ['{opening} {wait}', 3];
         yield 'accents are letters' => ['à bientôt où ça', 2];
     }
 

@@ -129,6 +129,14 @@ final class ReadyMadeCalendarTest extends TestCase
         ],
     ];
 
+    public function testTheyStandInOrderOfName(): void
+    {
+        $names = array_map(static fn(ReadyMadeCalendar $one): string => $one->name, ReadyMadeCalendar::all());
+        $sorted = $names;
+        sort($sorted);
+        self::assertSame($sorted, $names);
+    }
+
     #[DataProvider('references')]
     public function testEveryDifferenceFromAReferenceIsKnown(string $name, string $command): void
     {

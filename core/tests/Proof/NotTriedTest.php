@@ -82,6 +82,7 @@ final class NotTriedTest extends TestCase
             ->journey('jrn_main', array_values($steps));
 
         yield 'nothing' => [[], $begin($ring('s1', 'ann'), $queue('s2', 'que'), $park('s3', 60))];
+        yield 'a call that is parked for a second' => [[], $begin($park('s1', 1))];
         yield 'rounds' => [[], $begin($ring('s1', 'ann', 1), $ring('s2', 'ben'))];
         yield 'rounds of calls that come back in' => [['rounds at s1'], $begin($ring('s1', '+441632960110', 1))];
         yield 'a queue again' => [

@@ -9,6 +9,7 @@ use Meandros\Core\Proof\Weekly;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Time\Weekday;
+use Meandros\Core\Wording\TimesWords;
 use PHPUnit\Framework\TestCase;
 
 /** Intervals of a year as people say them: what is so on most weeks by its weekdays, the rest by days. */
@@ -21,6 +22,23 @@ final class TimesTest extends TestCase
     {
         self::assertTrue(self::of([self::YEAR])->always);
         self::assertFalse(self::of([['2027-01-01T00:00', '2027-12-31T23:59']])->always);
+    }
+
+    public function testOfManyTimesTheFirstAreSaid(): void
+    {
+        $mornings = [];
+        foreach (['08:00', '09:00', '10:00', '11:00'] as $i => $from) {
+            foreach (self::days('2027-01-0' . (4 + $i), '2027-12-27', 7) as $day) {
+                $mornings[] = [$day . 'T' . $from, $day . 'T12:00'];
+            }
+        }
+        sort($mornings);
+        $times = self::of($mornings);
+        self::assertSame('Mon 08:00–12:00; Tue 09:00–12:00; and 2 more', TimesWords::of($times, 2));
+        self::assertSame(
+            'Mon 08:00–12:00; Tue 09:00–12:00; Wed 10:00–12:00; Thu 11:00–12:00',
+            TimesWords::of($times, 4),
+        );
     }
 
     public function testNightsEndOnTheDayAfter(): void

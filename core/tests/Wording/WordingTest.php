@@ -15,10 +15,21 @@ use Meandros\Core\Wording\TimesWords;
 use Meandros\Core\Wording\TraceReport;
 use Meandros\Core\Wording\When;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class WordingTest extends TestCase
 {
+    private const SOUND = 'aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa';
+    private const READ = ['sound' => self::SOUND, 'milliseconds' => 9000, 'words' => 'one two three four five'];
+    private const TAKE = [
+        'id' => 't1',
+        'language' => 'en',
+        'part' => 1,
+        'sound' => self::SOUND,
+        'milliseconds' => 7000,
+    ];
+
     #[DataProvider('durations')]
     public function testDurations(int $seconds, string $words): void
     {
@@ -252,6 +263,24 @@ final class WordingTest extends TestCase
             $report['events'][1]['reason'],
         );
         self::assertSame('The list ran out and nothing follows it.', $report['events'][2]['reason']);
+    }
+
+    /** @param array<string, mixed> $prompt */
+    #[TestWith([[], 2, ', counted from its words'])]
+    #[TestWith([['machine' => ['en' => self::READ]], 9, ': as long as the machine voice takes'])]
+    #[TestWith([['takes' => [self::TAKE], 'inUse' => ['en' => 't1']], 7, ': as long as its take'])]
+    public function testALengthIsToldWithWhereItIsFrom(array $prompt, int $seconds, string $from): void
+    {
+        $plan = (new PlanBuilder())
+            ->with(
+                ['id' => 'prm', 'kind' => 'prompt', 'name' => 'Hello', 'scripts' => ['en' => self::READ['words']]] +
+                    $prompt,
+            )
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'say', 'prompt' => 'prm']]);
+        self::assertSame(
+            "Heard for {$seconds} s in English, the number's language{$from}.",
+            (new EventWords($plan->plan()))->because($plan->call([])->passage->events[1]->happening),
+        );
     }
 
     public function testEndsByALimitNameTheLimit(): void
