@@ -47,7 +47,10 @@ final class DialsNobody implements Check
 
     private static function isOfNobody(MenuDialling $dial, Plan $plan): bool
     {
-        return $dial->isEmpty() ||
-            (DialScope::Site === $dial->scope && !$plan->isMentioned((string) $dial->site, Kind::Person));
+        return match ($dial->scope) {
+            DialScope::Everybody => false,
+            DialScope::Site => !$plan->isMentioned((string) $dial->site, Kind::Person),
+            DialScope::Some => [] === $dial->people,
+        };
     }
 }

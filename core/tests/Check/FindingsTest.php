@@ -8,6 +8,7 @@ use Meandros\Core\Check\Checks;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\FindingWords;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class FindingsTest extends TestCase
@@ -298,6 +299,36 @@ final class FindingsTest extends TestCase
             true,
             'no prompt yet',
         ];
+    }
+
+    /** @param list<string> $sites of those who are in the plan */
+    #[TestWith([['sit_harbour'], false])]
+    #[TestWith([['sit_office'], true])]
+    #[TestWith([[], true])]
+    public function testWhoeverIsAtTheSiteMayBeDialled(array $sites, bool $isFound): void
+    {
+        $plan = (new PlanBuilder())
+            ->with([
+                'id' => 'sit_office',
+                'kind' => 'site',
+                'name' => 'Office',
+                'zone' => 'Europe/London',
+                'country' => 'GB',
+                'language' => 'en',
+            ])
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'menu',
+                    'prompt' => null,
+                    'dial' => ['scope' => 'site', 'site' => 'sit_harbour'],
+                ],
+            ]);
+        $ann = (new PlanBuilder())->person('ann')->element('ann');
+        foreach ($sites as $site) {
+            $plan = $plan->with(['site' => $site, 'extension' => '201'] + $ann);
+        }
+        self::assertSame($isFound, \in_array('dials-nobody', array_column(Checks::in($plan->plan()), 'code'), true));
     }
 
     public function testAFinishedPlanHasNone(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Plan;
 
 use Meandros\Core\Plan\Element\PhoneType;
+use Meandros\Core\Plan\Kind;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
@@ -157,6 +158,14 @@ final class InputTest extends TestCase
         self::assertSame(
             'Réservations 予約',
             Input::read(' Réservations 予約 ', static fn(Input $in): string => $in->text()),
+        );
+    }
+
+    public function testNewIdsBeginWithTheirKind(): void
+    {
+        self::assertSame(
+            'sit num cal hrs jrn clr prm per team que mbx line exp set',
+            implode(' ', array_map(static fn(Kind $kind): string => $kind->prefix(), Kind::cases())),
         );
     }
 }

@@ -68,6 +68,11 @@ final class BlanksTest extends TestCase
             array_map($seconds, ['2026-11-24T12:00', '2026-11-24T23:58:59', '2026-11-24T23:59:00']),
             '“on Thursday at eight” has a word more than “today at one” and “tomorrow at eight”.',
         );
+        $change = Moment::parse('2026-11-24T23:59:00', 'Europe/London');
+        self::assertSame(
+            [$change, $change],
+            [$plan->call([], '2026-11-24T23:30')->holds->until, $plan->call([], '2026-11-25T00:30')->holds->since],
+        );
     }
 
     public function testOfHoursThatAreOpenItIsTheOneAfterThat(): void
@@ -203,16 +208,23 @@ final class BlanksTest extends TestCase
             try {
                 PlanCodec::element(['id' => 'prm', 'kind' => 'prompt', 'name' => 'P', 'scripts' => ['en' => $script]]);
             } catch (InvalidData $invalid) {
-                return array_map(static fn($one): string => $one->pointer . ' ' . $one->code, $invalid->problems);
+                return array_map(
+                    static fn($one): string => implode(' ', [
+                        $one->pointer,
+                        $one->code,
+                        ...\array_slice($one->arguments, 0, 1),
+                    ]),
+                    $invalid->problems,
+                );
             }
 
             return [];
         };
-        self::assertSame(['/scripts/en not-a-blank'], $problems('We open {openning}.'));
-        self::assertSame(['/scripts/en not-a-blank'], $problems('We open {opening.'));
-        self::assertSame(['/scripts/en not-a-blank'], $problems('We open { opening }.'));
+        self::assertSame(['/scripts/en not-a-blank {openning}'], $problems('We open {openning}.'));
+        self::assertSame(['/scripts/en not-a-blank {'], $problems('We open {opening.'));
+        self::assertSame(['/scripts/en not-a-blank { opening }'], $problems('We open { opening }.'));
         self::assertSame([], $problems(str_repeat('We open {opening}.', 8)));
-        self::assertSame(['/scripts/en blanks-too-many'], $problems(str_repeat('We open {opening}.', 9)));
+        self::assertSame(['/scripts/en blanks-too-many 8'], $problems(str_repeat('We open {opening}.', 9)));
     }
 
     /** @param array<string, mixed> $prompt */

@@ -31,6 +31,7 @@ use Meandros\Core\Time\Timetable;
 use Meandros\Core\Time\Zone;
 use Meandros\Core\Wording\ProblemWords;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** What docs/hours-and-holidays.md decides where two things meet: each sentence with its example. */
@@ -598,6 +599,17 @@ final class HoursDecisionsTest extends TestCase
             ],
             '/years',
         ];
+    }
+
+    #[TestWith([86_400, 90_000])]
+    #[TestWith([-1, 3600])]
+    #[TestWith([3600, 3600])]
+    #[TestWith([3600, 172_801])]
+    public function testABandStartsWithinItsDayAndEnds(int $from, int $to): void
+    {
+        self::assertSame(86_399, (new Band(86_399, 172_800, 'open'))->fromSeconds);
+        $this->expectException(\InvalidArgumentException::class);
+        new Band($from, $to, 'open');
     }
 
     #[DataProvider('moments')]

@@ -55,16 +55,6 @@ final readonly class MenuDialling
         };
     }
 
-    /** Whether it names nobody at all. */
-    public function isEmpty(): bool
-    {
-        return match ($this->scope) {
-            DialScope::Everybody => false,
-            DialScope::Site => null === $this->site,
-            DialScope::Some => [] === $this->people,
-        };
-    }
-
     /** @return array<string, mixed> */
     public function toJson(): array
     {
