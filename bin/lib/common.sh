@@ -23,11 +23,23 @@ can() { as "$1" test "$2" "$3" 2>/dev/null; }
 missing_packages() {
   local package
   for package in "$@"; do
-    dpkg-query -W -f '${Status}' "$package" 2>/dev/null | grep -q 'ok installed' || printf '%s ' "$package"
+    # shellcheck disable=SC2086
+    dpkg-query -W -f '${Status}\n' ${package//|/ } 2>/dev/null | grep -q 'ok installed' || printf '%s ' "$package"
   done
 }
 
-# need_packages PACKAGE…: Debian packages, installed when we may.
+# available PACKAGE…: of "this|that", the first that Debian has.
+available() {
+  local package one
+  for package in "$@"; do
+    for one in ${package//|/ }; do
+      apt-cache show "$one" >/dev/null 2>&1 && break
+    done
+    printf '%s ' "$one"
+  done
+}
+
+# need_packages PACKAGE…: Debian packages, installed when we may; "this|that" for one of the two.
 need_packages() {
   local missing; missing=$(missing_packages "$@")
   [ -z "$missing" ] && return
@@ -36,10 +48,10 @@ need_packages() {
     sudo -n true 2>/dev/null && sudo='sudo -n' || fail "These Debian packages are missing: $missing
   Install them as root:  apt-get update && apt-get install -y --no-install-recommends $missing"
   fi
-  say "Installing Debian packages: $missing"
+  say "Installing Debian packages: ${missing//|/ or }"
   mkdir -p "$ROOT/var"
   # The packages' own services are not wanted: this application starts what it needs under var/.
-  { $sudo apt-get update && $sudo env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends $missing; } >"$ROOT/var/apt.log" 2>&1 \
+  { $sudo apt-get update && $sudo env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends $(available $missing); } >"$ROOT/var/apt.log" 2>&1 \
     || { tail -n 20 "$ROOT/var/apt.log" >&2; fail "apt-get could not install: $missing (all of it in var/apt.log)"; }
   PG_BIN=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1)
 }
