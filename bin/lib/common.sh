@@ -4,7 +4,7 @@
 NICE=10
 
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
-PG_BIN=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1)
+PG_BIN=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1) || true
 
 say() { printf '%s\n' "· $*"; }
 fail() { printf '%s\n' "✗ $*" >&2; exit 1; }
