@@ -7,6 +7,7 @@ namespace Meandros\Core\Cli;
 use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\Promised\Breach;
 use Meandros\Core\Proof\Promised\Holding;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\PromiseReport;
@@ -43,12 +44,13 @@ final class CheckCommand
             $code = $held->isKept() ? $code : 1;
             $reports[] = $one = $report->of($held);
             $text .= \sprintf("%-9s  %s\n", $one['state'], $words->sentence($expectation));
-            foreach ($held->breaches as $breach) {
+            foreach ($report->ways($held) as $alike) {
+                $breach = $alike[0];
                 $text .= \sprintf(
                     "           %s, from %s%s: %s\n",
                     $breach->numbers[0]->name(),
                     Moment::format($breach->intervals[0][0], $zone),
-                    ([] === $breach->keys ? '' : \sprintf(', keys %s', implode(' ', $breach->keys))) .
+                    self::keys($alike) .
                         (null === $breach->phones ? '' : \sprintf(', every phone: %s', $breach->phones->value)),
                     $report->what($breach),
                 );
@@ -63,5 +65,16 @@ final class CheckCommand
         );
 
         return $code;
+    }
+
+    /** @param non-empty-list<Breach> $alike */
+    private static function keys(array $alike): string
+    {
+        $keys = array_map(
+            static fn(Breach $one): string => [] === $one->keys ? 'none' : implode(' ', $one->keys),
+            $alike,
+        );
+
+        return ['none'] === $keys ? '' : ', keys ' . implode(' or ', $keys);
     }
 }

@@ -37,6 +37,8 @@ final readonly class PromiseReport
     /** @return array{state: string, left: int, ...} */
     public function of(Held $held): array
     {
+        $ways = $this->ways($held);
+
         return [
             'id' => $held->expectation->id(),
             'name' => $held->expectation->name(),
@@ -54,8 +56,8 @@ final readonly class PromiseReport
                 $held->whatever => 'whatever they do',
                 default => 'ring on',
             },
-            'ways' => \count($held->breaches),
-            'breaches' => array_map($this->breach(...), \array_slice($held->breaches, 0, self::MOST)),
+            'ways' => \count($ways),
+            'breaches' => array_map($this->breach(...), \array_slice($ways, 0, self::MOST)),
         ];
     }
 
@@ -65,9 +67,28 @@ final readonly class PromiseReport
         return $this->courses->takes($breach->course);
     }
 
-    /** @return array<string, mixed> */
-    private function breach(Breach $breach): array
+    /** @return list<non-empty-list<Breach>> those together of which the same is told, whatever is pressed */
+    public function ways(Held $held): array
     {
+        $ways = [];
+        foreach ($held->breaches as $one) {
+            $numbers = array_map(static fn(Number $number): string => $number->id(), $one->numbers);
+            $same = [$numbers, $one->caller->text, $one->phones, $one->intervals, $this->what($one)];
+            $ways[serialize($same)][] = $one;
+        }
+
+        return array_values($ways);
+    }
+
+    /**
+     * @param non-empty-list<Breach> $alike
+     *
+     * @return array<string, mixed>
+     */
+    private function breach(array $alike): array
+    {
+        $breach = $alike[0];
+        $others = array_map(static fn(Breach $one): array => $one->keys, \array_slice($alike, 1));
         $zone = $this->plan->get(Site::class, $breach->numbers[0]->line->site)->place->zone ?? 'UTC';
 
         return [
@@ -82,6 +103,7 @@ final readonly class PromiseReport
             'more' => max(0, \count($breach->numbers) - self::NUMBERS),
             'caller' => $breach->caller->text,
             'keys' => $breach->keys,
+            ...[] === $others ? [] : ['alsoKeys' => $others],
             'phones' => $breach->phones?->value,
             'what' => $this->what($breach),
             'when' => TimesWords::of(Times::of($breach->intervals, $this->from, $this->until, $zone)),

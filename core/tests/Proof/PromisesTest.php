@@ -444,6 +444,47 @@ final class PromisesTest extends TestCase
         return $element;
     }
 
+    /** Keys 1 and 2 lead to Ann, as nothing does; key 3 leads to Ben. */
+    public function testWhatIsToldOfSeveralKeysIsToldOnce(): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->journey('jrn_main', [
+                [
+                    'id' => 'menu',
+                    'do' => 'menu',
+                    'prompt' => null,
+                    'wait' => 1,
+                    'tries' => 1,
+                    'exits' => [
+                        ['on' => '1', 'steps' => []],
+                        ['on' => '2', 'steps' => []],
+                        [
+                            'on' => '3',
+                            'steps' => [
+                                ['id' => 's1', 'do' => 'ring', 'target' => 'ben', 'seconds' => 9],
+                                ['id' => 's2', 'do' => 'end'],
+                            ],
+                        ],
+                    ],
+                ],
+                ['id' => 's3', 'do' => 'ring', 'target' => 'ann', 'seconds' => 9],
+            ])
+            ->plan();
+        $held = self::hold($plan, self::expectation(['that' => 'ends with', 'outcomes' => ['message']], []));
+        $from = Moment::parse(self::FROM, 'Europe/London');
+        $told = (new PromiseReport($plan, $from, $from + 365 * self::DAY))->of($held);
+        self::assertSame(
+            [[[], [['1'], ['2']], 'rings Ann'], [['3'], null, 'rings Ben']],
+            array_map(
+                static fn(array $one): array => [$one['keys'], $one['alsoKeys'] ?? null, $one['what']],
+                \array_slice($told['breaches'], 0, 2),
+            ),
+        );
+        self::assertSame(\count($told['breaches']), $told['ways']);
+    }
+
     private static function hold(Plan $plan, Expectation $expectation): Held
     {
         $from = Moment::parse(self::FROM, 'Europe/London');

@@ -60,6 +60,7 @@ function BreachEntry({ breach }: { breach: Breach }) {
     const [number] = breach.numbers;
     const names =
         breach.numbers.map((one) => one.name).join(' · ') + (breach.more > 0 ? ` and ${breach.more} more` : '');
+    const ways = orWords([breach.keys, ...(breach.alsoKeys ?? [])].map(keyWords));
     const go = (at: string) =>
         change({
             ...NO_ACTS,
@@ -72,7 +73,7 @@ function BreachEntry({ breach }: { breach: Breach }) {
     return (
         <>
             <b>{names}</b>
-            {breach.keys.length > 0 && <span className="quiet"> · {keyWords(breach.keys)}</span>}
+            {ways !== NOTHING && <span className="quiet"> · {ways}</span>}
             {breach.phones && <span className="quiet"> · {allPhonesInWords([breach.phones])}</span>}
             <p>
                 <b>{breach.when}</b>: {breach.what}
@@ -110,4 +111,11 @@ function BreachEntry({ breach }: { breach: Breach }) {
     );
 }
 
-const keyWords = (keys: string[]) => (keys.length === 1 ? `key ${keys[0]}` : `keys ${keys.join(', then ')}`);
+const NOTHING = 'nothing pressed';
+
+function keyWords(keys: string[]) {
+    if (keys.length === 0) return NOTHING;
+    return keys.length === 1 ? `key ${keys[0]}` : `keys ${keys.join(' then ')}`;
+}
+
+const orWords = (ways: string[]) => new Intl.ListFormat('en-GB', { type: 'disjunction' }).format(ways);
