@@ -126,6 +126,17 @@ test('while the database is away it is said, and afterwards everything goes on b
     await expect(page.getByLabel('Extension')).toHaveValue('277');
 });
 
+test('what was asked for in a moment without the database is asked for again', async ({ page }) => {
+    let left = 2;
+    await page.route('**/api/plans/draft/expectations', (route) =>
+        left-- > 0 ? route.fulfill({ status: 503, json: { status: 503, detail: 'Away.' } }) : route.continue(),
+    );
+    await page.goto(address('/expectations/exp_port_sleeps'));
+    await expect(page.getByText('Looking through the coming year …')).toBeVisible();
+    await expect(page.getByRole('region', { name: 'What became of it' })).toContainText('Réservations');
+    await expect(page.getByText('Looking through the coming year …')).toHaveCount(0);
+});
+
 test('an element that cannot be read is left out, and its last good state is one click away', async ({ page }) => {
     let isBroken = true;
     await page.route('**/api/plans/draft/outline', async (route) => {

@@ -2,16 +2,15 @@ import '@fontsource-variable/commissioner/wght.css';
 import './antd.css';
 import './styles.css';
 import './narrow.css';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App';
+import { newQueries } from './api/queries';
 import { MomentProvider } from './moment/useMoment';
 import { PlanProvider } from './plan/usePlan';
 
-const queries = new QueryClient({
-    defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true, staleTime: 5000 } },
-});
+const queries = newQueries();
 const root = document.getElementById('root');
 if (root) {
     createRoot(root).render(

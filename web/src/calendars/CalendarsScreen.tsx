@@ -97,7 +97,6 @@ function useLookAhead(id: string, from: string) {
             ),
         enabled: Boolean(plan && from),
         placeholderData: (before) => before,
-        retry: false,
     }).data;
 }
 

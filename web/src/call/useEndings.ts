@@ -17,6 +17,5 @@ export function useEndings(isWanted: boolean) {
         queryFn: () => ask(api.POST('/api/endings', { body: call })),
         enabled: isWanted && Boolean(plan && moment.to && moment.at),
         placeholderData: keepPreviousData,
-        retry: false,
     });
 }

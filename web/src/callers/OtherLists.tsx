@@ -22,7 +22,6 @@ export function OtherLists({ list }: { list: CallerList }) {
                 }),
             ),
         placeholderData: keepPreviousData,
-        retry: false,
     }).data;
     if (!others) return null;
     const link = (id: string) => <Link to={{ pathname: `/callers/${id}`, search }}>{plan?.find(id)?.name ?? id}</Link>;

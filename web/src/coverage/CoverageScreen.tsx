@@ -5,6 +5,7 @@ import { StatePattern } from '../hours/StatePattern';
 import { YearChart } from '../hours/YearChart';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import { LookingThrough } from '../ui/LookingThrough';
 import { dateWords } from '../ui/when';
 import { CoverageBoard } from './CoverageBoard';
 import { CoverageWeek } from './CoverageWeek';
@@ -19,7 +20,8 @@ export function CoverageScreen() {
     const plan = usePlan();
     const [ahead, setAhead] = useState(0);
     const year = (Number(moment.at.slice(0, 4)) || 2027) + ahead;
-    const { data, error } = useCoverage(year);
+    const query = useCoverage(year);
+    const { data } = query;
     const number = plan?.all('number').find((one) => one.number === moment.to);
     const go = (date: string, clock: string) => {
         if (data) change({ at: `${date}T${clock}`, zone: data.zone });
@@ -40,7 +42,6 @@ export function CoverageScreen() {
                     {data && <Legend coverage={data} />}
                     {number && <TakeAway path={`/api/plans/${moment.in}/numbers/${number.id}/coverage`} year={year} />}
                 </div>
-                {error && <p className="alarm">{error.message}</p>}
                 {data && (
                     <>
                         <p>
@@ -59,7 +60,7 @@ export function CoverageScreen() {
                         <Lines coverage={data} onGo={(at) => go(at.slice(0, 10), at.slice(11, 19))} />
                     </>
                 )}
-                {!data && !error && <p className="quiet">Looking through the year …</p>}
+                <LookingThrough what="the year" query={query} />
             </section>
             <RungSection year={year} />
             <CoverageBoard year={year} />

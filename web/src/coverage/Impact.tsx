@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { Impact } from '../api/types';
 import { allPhones, allPhonesInWords } from '../moment/allPhones';
 import { useMoment } from '../moment/useMoment';
+import { LookingThrough } from '../ui/LookingThrough';
 import { WhateverPhonesDo } from '../ui/WhateverPhonesDo';
 import { momentWords } from '../ui/when';
 import styles from './impact.module.css';
@@ -56,8 +57,7 @@ export function ImpactSection({ title, before, after }: { title: string; before?
     return (
         <section aria-label={title}>
             <h2>{title}</h2>
-            {error && <p className="alarm">{error.message}</p>}
-            {!data && !error && <p className="quiet">Looking through the next year …</p>}
+            <LookingThrough what="the coming year" query={{ data, error }} />
             {data && groups.length === 0 && data.left === 0 && (
                 <p className="quiet">
                     In the next year no call fares differently, whoever calls and whatever they press, where nobody

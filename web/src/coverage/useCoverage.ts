@@ -24,7 +24,6 @@ export function useCoverage(year: number) {
         queryFn: () => ask(api.POST('/api/coverage', { body: { call, year } })),
         enabled: Boolean(plan && moment.to && moment.at),
         placeholderData: keepPreviousData,
-        retry: false,
     });
 }
 
@@ -47,7 +46,6 @@ export function useImpact(before = 'live', after = 'draft', isComplete = false) 
             ),
         enabled: Boolean(stamp) && (moment.in === 'draft' || after !== 'draft'),
         placeholderData: keepPreviousData,
-        retry: false,
     });
 }
 
@@ -83,6 +81,5 @@ export function useRung(id: string | null, year: number) {
             ),
         enabled: Boolean(plan && id),
         placeholderData: keepPreviousData,
-        retry: false,
     });
 }

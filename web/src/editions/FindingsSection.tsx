@@ -9,6 +9,7 @@ import { KINDS } from '../plan/kinds';
 import { useSettings } from '../plan/useSettings';
 import { Field } from '../ui/Field';
 import { FixButton } from '../ui/Findings';
+import { LookingThrough } from '../ui/LookingThrough';
 import { dateWords } from '../ui/when';
 
 const FIRST = 5;
@@ -21,17 +22,18 @@ export function FindingsSection() {
         queryKey: ['findings'],
         queryFn: () => ask(api.GET('/api/plans/{which}/findings', { params })),
     });
-    const { data: year } = useQuery({
+    const query = useQuery({
         queryKey: ['findings', 'year'],
         queryFn: () => ask(api.GET('/api/plans/{which}/year-findings', { params })),
     });
+    const year = query.data;
     const all = [...(year?.findings ?? []), ...(now?.findings ?? [])];
     const told = all.filter((one) => !one.silenced);
     const silenced = all.filter((one) => one.silenced);
     return (
         <section aria-label="Worth a look">
             <h2>Worth a look</h2>
-            {!year && <p className="quiet">Looking through the coming year …</p>}
+            <LookingThrough what="the coming year" query={query} />
             {year && told.length === 0 && <p className="quiet">Nothing is found that callers would not want.</p>}
             {grouped(told).map((group) => (
                 <Group key={group[0]?.code} group={group} />

@@ -8,6 +8,7 @@ import { useExpectations } from '../expectations/useExpectations';
 import { useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
+import { LookingThrough } from '../ui/LookingThrough';
 import { FindingsSection } from './FindingsSection';
 import { PublishForm } from './PublishForm';
 import { useEditionsQuery, usePending } from './useEditions';
@@ -80,7 +81,8 @@ function Changed({
 
 /** What is promised and not kept; and why it was published all the same, where it was. */
 function BrokenExpectations() {
-    const { data } = useExpectations('draft');
+    const query = useExpectations('draft');
+    const { data } = query;
     const { search } = useMoment();
     const pages = useEditionsQuery().data?.pages;
     const despite = pages?.flatMap((page) => page.editions).find((one) => one.number === pages[0]?.live)?.despite;
@@ -90,7 +92,7 @@ function BrokenExpectations() {
     return (
         <section aria-label="Expectations">
             <h2>Expectations</h2>
-            {!data && <p className="quiet">Looking through the coming year …</p>}
+            <LookingThrough what="the coming year" query={query} />
             {data && (
                 <p className="quiet">
                     {all.length === 0

@@ -1,18 +1,21 @@
-import type { Expectation, HeldExpectation } from '../api/types';
+import type { Expectation } from '../api/types';
 import type { EditorProps } from '../ui/ElementScreen';
+import { LookingThrough } from '../ui/LookingThrough';
 import type { InFull } from '../ui/WhateverPhonesDo';
 import { CallsFields } from './CallsFields';
 import styles from './expectations.module.css';
 import { Held } from './Held';
 import { PromiseFields } from './PromiseFields';
 import { TimesFields } from './TimesFields';
+import type { useExpectations } from './useExpectations';
 
 /** A promise as a sentence, the parts it is made of, and what became of it. */
 export function ExpectationEditor({
-    held,
+    query,
     inFull,
     ...props
-}: EditorProps<Expectation> & { held: HeldExpectation | undefined; inFull: InFull }) {
+}: EditorProps<Expectation> & { query: ReturnType<typeof useExpectations>; inFull: InFull }) {
+    const held = query.data?.get(props.value.id);
     return (
         <>
             {held && (
@@ -26,7 +29,8 @@ export function ExpectationEditor({
                 <TimesFields {...props} />
                 <PromiseFields {...props} />
             </div>
-            {held ? <Held held={held} inFull={inFull} /> : <p className="quiet">Looking through the coming year …</p>}
+            <LookingThrough what="the coming year" query={{ data: held, error: query.error }} />
+            {held && <Held held={held} inFull={inFull} />}
         </>
     );
 }

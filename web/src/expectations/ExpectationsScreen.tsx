@@ -13,7 +13,8 @@ const STATES: Record<HeldExpectation['state'], { mark: string; words: string }> 
 
 /** Promises about calls, each held against every moment of the coming year. */
 export function ExpectationsScreen() {
-    const { data } = useExpectations();
+    const query = useExpectations();
+    const { data } = query;
     const inFull = useInFull();
     const rank = useCallback((one: { id: string }) => (data?.get(one.id)?.state === 'broken' ? 0 : 1), [data]);
     return (
@@ -31,7 +32,7 @@ export function ExpectationsScreen() {
                     )
                 );
             }}
-            editor={(props) => <ExpectationEditor {...props} held={data?.get(props.value.id)} inFull={inFull} />}
+            editor={(props) => <ExpectationEditor {...props} query={query} inFull={inFull} />}
         />
     );
 }

@@ -37,7 +37,6 @@ export function useExpectations(which?: string) {
             ),
         enabled: Boolean(stamp),
         placeholderData: keepPreviousData,
-        retry: false,
     });
     return { ...held, data: inFull ?? held.data };
 }

@@ -29,7 +29,6 @@ export function Changes({ hours }: { hours: Hours }) {
             ),
         enabled: Boolean(moment.at),
         placeholderData: keepPreviousData,
-        retry: false,
     });
     const changes = query.data?.changes ?? [];
     const name = (key: string) => hours.states.find((one) => one.key === key);

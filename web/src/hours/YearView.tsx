@@ -30,7 +30,6 @@ export function YearView({ hours, now }: { hours: Hours; now: HoursState | undef
                 }),
             ),
         placeholderData: keepPreviousData,
-        retry: false,
     });
     const second = useBody('hours', other);
     const states = second ? compared(hours, second) : hours.states;

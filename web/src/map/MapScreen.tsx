@@ -25,7 +25,6 @@ export function MapScreen() {
         queryFn: () => ask(api.POST('/api/journey-maps', { body: { call, of: of?.id ?? '' } })),
         enabled: Boolean(of && moment.to && moment.at),
         placeholderData: keepPreviousData,
-        retry: false,
     });
     const print = useMutation({
         mutationFn: () => ask(api.POST('/api/journey-maps.pdf', { body: { call, of: of?.id ?? '' }, parseAs: 'blob' })),

@@ -19,7 +19,6 @@ export function useAnswer() {
         // The first answer does not wait for the plan.
         enabled: Boolean(moment.to && moment.at),
         placeholderData: keepPreviousData,
-        retry: false,
     });
 }
 
@@ -108,7 +107,6 @@ export function useHoursStates(): Record<string, HoursState> | undefined {
             ),
         enabled: Boolean(plan && moment.at && zone),
         placeholderData: keepPreviousData,
-        retry: false,
     }).data?.states;
 }
 

@@ -271,7 +271,6 @@ function useNumberAnswers(numbers: NumberElement[]) {
                   queryKey: ['number-answers', call, ids, stamp, live],
                   queryFn: () => ask(api.POST('/api/number-answers', { body: { call, numbers: ids } })),
                   placeholderData: <T,>(before: T) => before,
-                  retry: false,
               }))
             : [],
         combine,

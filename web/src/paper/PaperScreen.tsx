@@ -47,7 +47,6 @@ export function PaperScreen() {
             );
         },
         placeholderData: keepPreviousData,
-        retry: false,
     });
     const file = (format: string) => `/api/plans/${moment.in}/${kind}.${format}?${new URLSearchParams(query)}`;
     return (

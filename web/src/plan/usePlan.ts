@@ -15,7 +15,7 @@ import {
     useState,
     useSyncExternalStore,
 } from 'react';
-import { api, ask, RefusedError } from '../api/client';
+import { api, ask } from '../api/client';
 import type { Change, Element, Kind, Of, Outlined, Plan } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { indexOf, type PlanIndex, SeenPlan } from './seenPlan';
@@ -88,9 +88,6 @@ export function usePlan(): PlanIndex | undefined {
     return useSyncExternalStore(held.subscribe, () => seen.of(held.of(which)));
 }
 
-/** Milliseconds after which a body that could not be fetched is asked for again. */
-const ASK_AGAIN = 2000;
-
 const bodyKey = (which: string, id: string, revision: number) => [...planKey(which), 'body', id, revision];
 
 function bodyQuery(which: string, id: string, revision: number) {
@@ -114,16 +111,13 @@ export function useBody<K extends Kind>(kind: K, id: string | null | undefined):
         enabled: outlined !== undefined && !isWhole(outlined),
         // What somebody else wrote comes in its place; another element does not.
         placeholderData: (before) => (before?.id === id ? before : undefined),
-        // While the server is away, it is asked again until it is back.
-        refetchInterval: ({ state }) =>
-            state.error instanceof RefusedError && state.error.isOffline ? ASK_AGAIN : false,
     });
     return (outlined && isWhole(outlined) ? outlined : query.data) as Of<K> | undefined;
 }
 
-/** Brings an element of the draft here, whole, for an edit. */
+/** Brings an element of the draft here, whole, for an edit; whoever edits does not wait for a server that is away. */
 export function bodyOf(queries: QueryClient, id: string): Promise<Element> {
-    return queries.fetchQuery(bodyQuery('draft', id, draftOf(queries)?.revisions[id] ?? 0));
+    return queries.fetchQuery({ ...bodyQuery('draft', id, draftOf(queries)?.revisions[id] ?? 0), retry: false });
 }
 
 export function usePlanError(): Error | null {

@@ -27,7 +27,6 @@ export function useRingPreview(
         enabled: Boolean(plan && moment.to && moment.at && step.target) && (calm || dragged),
         placeholderData: keepPreviousData,
         gcTime: 10_000,
-        retry: false,
     });
 }
 

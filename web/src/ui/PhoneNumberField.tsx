@@ -84,7 +84,6 @@ function useUnderstood(text: string, country: string, site?: string) {
             ),
         enabled: text.trim() !== '',
         staleTime: Number.POSITIVE_INFINITY,
-        retry: false,
     });
 }
 

@@ -1,6 +1,4 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { useEffect, useRef } from 'react';
 import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';
 import { useServer } from '../plan/useServer';
@@ -9,19 +7,9 @@ import { useWrite } from '../plan/writes';
 /** What stands above everything else: the server is away, or something that is stored needs somebody to see to it. */
 export function ServerNotice() {
     const { away, alarms } = useServer();
-    const queries = useQueryClient();
     const unreadable = usePlan()?.plan.unreadable ?? [];
     const { save, remove } = useEdit();
     const told = useWrite();
-    const wasAway = useRef(false);
-    // Whatever could not be fetched meanwhile is asked for again.
-    useEffect(() => {
-        if (wasAway.current && !away)
-            queries.invalidateQueries({
-                predicate: (query) => query.state.status === 'error' && query.queryKey[0] !== 'ready',
-            });
-        wasAway.current = away !== undefined;
-    }, [away, queries]);
     if (!away && alarms.length === 0 && unreadable.length === 0) return null;
     return (
         <div className="server-notice" role="alert">

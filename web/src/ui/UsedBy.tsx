@@ -13,7 +13,6 @@ export function UsedBy({ id }: { id: string }) {
         queryKey: ['uses', id],
         queryFn: () => ask(api.GET('/api/plans/draft/elements/{id}/uses', { params: { path: { id } } })),
         enabled: moment.in === 'draft',
-        retry: false,
     });
     if (!uses.data) return null;
     const byUse = Map.groupBy(uses.data.places, (place) => `${place.id} ${place.role}`);

@@ -24,7 +24,6 @@ export function useAllFindings(id: string): Finding[] {
             ),
         // Those of the element before the edit, and never another's.
         placeholderData: (before, query) => (query?.queryKey[2] === id ? before : undefined),
-        retry: false,
     });
     return useMemo(() => data?.findings.filter((one) => !one.silenced) ?? NONE, [data]);
 }
