@@ -1,10 +1,11 @@
 // @vitest-environment jsdom
 import { QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { act, cleanup, render, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, expect, it, vi } from 'vitest';
 import { LookingThrough } from '../ui/LookingThrough';
 import { RefusedError } from './client';
 import { newQueries } from './queries';
+import { useFailed } from './useFailed';
 
 afterEach(() => {
     cleanup();
@@ -16,8 +17,14 @@ const refused = (status: number, detail: string) =>
 
 function Screen({ answer }: { answer: () => Promise<string> }) {
     const query = useQuery({ queryKey: ['year'], queryFn: answer });
+    const { failure, askAgain } = useFailed();
     return (
         <>
+            {failure && (
+                <button type="button" onClick={askAgain}>
+                    Ask again: {failure}
+                </button>
+            )}
             <LookingThrough what="the year" query={query} />
             {query.data}
         </>
@@ -71,4 +78,18 @@ it('says at once what is refused', async () => {
     await wait(10_000);
     expect(answer).toHaveBeenCalledTimes(1);
     expect(screen.getByText('There is no such number.')).toBeTruthy();
+    expect(screen.queryByRole('button')).toBeNull();
+});
+
+it('says what the server failed at, and asks again when told to', async () => {
+    const answer = open(
+        () => refused(500, 'Something went wrong.'),
+        async () => 'All is well',
+    );
+    await wait(10_000);
+    expect(answer).toHaveBeenCalledTimes(1);
+    fireEvent.click(screen.getByRole('button', { name: 'Ask again: Something went wrong.' }));
+    await wait(10);
+    expect(screen.getByText('All is well')).toBeTruthy();
+    expect(screen.queryByRole('button')).toBeNull();
 });
