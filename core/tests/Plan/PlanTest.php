@@ -47,33 +47,23 @@ final class PlanTest extends TestCase
 
     public function testHoursThatArePutByAreTheOnesOfAPlanThatHasNotChangedThem(): void
     {
-        $at = PlanBuilder::trial('2026-11-23T10:30')->instant;
-        $state = static function (Plan $plan) use ($at): string {
-            $hours = $plan->get(Hours::class, 'hrs');
-            self::assertInstanceOf(Hours::class, $hours);
-
-            return (new PlanHours($plan))->read($hours, $at)->state;
-        };
         $builder = (new PlanBuilder())->hours('hrs', [
             ['days' => ['mo'], 'from' => '08:00', 'to' => '12:00', 'state' => 'open'],
         ]);
         $source = KeptElements::of($builder->plan());
         $plan = Plan::from('Kept', $source);
-        self::assertSame('open', $state($plan));
+        self::assertSame('open', self::state($plan));
         $shut = $plan->with(PlanCodec::element(['week' => []] + $builder->element('hrs')));
-        self::assertSame('closed', $state($shut), 'Those that were changed are compiled anew,');
-        self::assertSame('open', $state(Plan::from('Kept', $source)), 'and are not put by in place of the others.');
+        self::assertSame('closed', self::state($shut), 'Those that were changed are compiled anew,');
+        self::assertSame(
+            'open',
+            self::state(Plan::from('Kept', $source)),
+            'and are not put by in place of the others.',
+        );
     }
 
     public function testHoursWithACalendarThatWasChangedAreCompiledAnew(): void
     {
-        $at = PlanBuilder::trial('2026-11-23T10:30')->instant;
-        $state = static function (Plan $plan) use ($at): string {
-            $hours = $plan->get(Hours::class, 'hrs');
-            self::assertInstanceOf(Hours::class, $hours);
-
-            return (new PlanHours($plan))->read($hours, $at)->state;
-        };
         $calendar = static fn(string $date): array => [
             'id' => 'cal',
             'kind' => 'calendar',
@@ -85,8 +75,16 @@ final class PlanTest extends TestCase
             ->with($calendar('2026-11-23'))
             ->with(['calendars' => [['calendar' => 'cal', 'state' => 'lunch']]] + $builder->element('hrs'));
         $plan = Plan::from('Kept', KeptElements::of($builder->plan()));
-        self::assertSame('lunch', $state($plan));
-        self::assertSame('closed', $state($plan->with(PlanCodec::element($calendar('2026-11-24')))));
+        self::assertSame('lunch', self::state($plan));
+        self::assertSame('closed', self::state($plan->with(PlanCodec::element($calendar('2026-11-24')))));
+    }
+
+    private static function state(Plan $plan): string
+    {
+        $hours = $plan->get(Hours::class, 'hrs');
+        self::assertInstanceOf(Hours::class, $hours);
+
+        return (new PlanHours($plan))->read($hours, PlanBuilder::trial('2026-11-23T10:30')->instant)->state;
     }
 
     public function testUsesAreFoundWhereverAStepStands(): void
