@@ -4,7 +4,7 @@ import { RefusedError } from './client';
 const SOON = 1000;
 const AT_LEAST_EVERY = 5000;
 
-/** What a query asks again while the server, or its database, is away, ever less often. What was refused is refused again. */
+/** A query asks again for as long as the server, or its database, is away, ever less often; what was refused would be refused again. */
 const whileAway = (_failures: number, error: Error) => error instanceof RefusedError && error.isOffline;
 const everLater = (failures: number) => Math.min(SOON * 2 ** failures, AT_LEAST_EVERY);
 

@@ -2,7 +2,7 @@ import { type Query, type QueryCacheNotifyEvent, useQueryClient } from '@tanstac
 import { useCallback, useSyncExternalStore } from 'react';
 import { RefusedError } from './client';
 
-/** The server did not manage to answer, be it there or not; what it refuses is told where it was asked. */
+/** The server is there, and did not manage to answer; what it refuses is told where it was asked. */
 const isFailure = (error: Error | null) =>
     error !== null && !(error instanceof RefusedError && (error.isOffline || error.problem.status < 500));
 
