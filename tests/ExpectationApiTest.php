@@ -172,6 +172,15 @@ final class ExpectationApiTest extends ApiTestCase
         self::assertStringContainsString('The draft, beside edition 1, which is live.', $beside);
         self::assertStringContainsString('<ins>Always: callers hear', $beside);
         self::assertStringContainsString('<del>', $beside);
+        $french = $this->send('GET', '/api/plans/draft/brief.html?number=num_exception_berths&before=live&language=fr')[
+            'text'
+        ];
+        self::assertStringContainsString('<html lang="fr">', $french);
+        self::assertStringContainsString("Le brouillon, à côté de\u{a0}: édition 1, en vigueur. L’année", $french);
+        self::assertStringContainsString("<ins>Toujours\u{a0}: les appelants entendent", $french);
+        self::assertMatchesRegularExpression('/alt="Une semaine\x{a0}: [^"]*un message/u', $french);
+        $this->send('GET', '/api/plans/draft/brief.html?language=de');
+        $this->assertStatus(422);
         $markdown = $this->send('GET', '/api/plans/draft/brief.md?number=num_exception_berths')['text'];
         self::assertStringStartsWith('# Ternwick Ferries', $markdown);
         self::assertStringStartsWith(

@@ -14,6 +14,8 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Wording\Catalog;
+use Meandros\Core\Wording\Listed;
 use Meandros\Server\Now;
 use Meandros\Server\Paper\PaperPage;
 use Meandros\Server\Paper\Pdf;
@@ -52,10 +54,7 @@ final readonly class PaperController
     #[Route('/api/plans/{which}/paper.{format}', requirements: ['format' => 'html|pdf'], methods: ['GET'])]
     public function paper(string $which, string $format, Request $request): Response
     {
-        $language = $request->query->getString('language', 'en');
-        if (!\in_array($language, PaperWords::LANGUAGES, true)) {
-            throw InvalidData::at('/language', 'not-a-choice', ['choices' => PaperWords::LANGUAGES]);
-        }
+        $language = self::language($request);
         $plan = self::part($this->plans->get($which), $request->query->getString('number'));
         $edition = match ($which) {
             'draft' => '',
@@ -83,6 +82,7 @@ final readonly class PaperController
     public function brief(string $which, string $format, Request $request): Response
     {
         [$number, $before] = [$request->query->getString('number'), $request->query->getString('before')];
+        $language = self::language($request);
         $fares = $this->fares($which);
         if ('' !== $number && null === $fares->plan->get(Number::class, $number)) {
             throw new NotFound('There is no such number in this plan.');
@@ -90,21 +90,22 @@ final readonly class PaperController
         $brief =
             Brief::of(
                 $fares,
-                $this->name($which) . ('' === $before ? '' : ', beside ' . lcfirst($this->name($before))),
+                Listed::capital($this->about($which, $before, Catalog::of('paper', $language))),
                 '' === $number ? [] : [$number],
                 '' === $before ? null : $this->fares($before),
                 $this->patience->for(self::WAITED),
+                $language,
             ) ?? throw InvalidData::at('/number', 'brief-too-long');
 
         return match ($format) {
             'md' => new Response(Markdown::of($brief), 200, [
                 'Content-Type' => 'text/markdown; charset=utf-8',
-                'Content-Disposition' => \sprintf('attachment; filename="brief-%s.md"', $which),
+                'Content-Disposition' => \sprintf('attachment; filename="brief-%s-%s.md"', $which, $language),
             ]),
             'html' => new Response(PaperPage::html($brief), 200, ['Content-Type' => 'text/html; charset=utf-8']),
             default => new Response($this->pdf->of(PaperPage::html($brief)), 200, [
                 'Content-Type' => 'application/pdf',
-                'Content-Disposition' => \sprintf('attachment; filename="brief-%s.pdf"', $which),
+                'Content-Disposition' => \sprintf('attachment; filename="brief-%s-%s.pdf"', $which, $language),
             ]),
         };
     }
@@ -123,13 +124,27 @@ final readonly class PaperController
         );
     }
 
-    private function name(string $which): string
+    /** @throws InvalidData */
+    private static function language(Request $request): string
     {
-        return match ($which) {
-            'draft' => 'The draft',
-            'live' => \sprintf('Edition %d, which is live', $this->editions->live() ?? 0),
-            default => 'Edition ' . $which,
+        $language = $request->query->getString('language', 'en');
+
+        return \in_array($language, PaperWords::LANGUAGES, true)
+            ? $language
+            : throw InvalidData::at('/language', 'not-a-choice', ['choices' => PaperWords::LANGUAGES]);
+    }
+
+    private function about(string $which, string $before, Catalog $words): string
+    {
+        $name = fn(string $one): string => match ($one) {
+            'draft' => $words->say('brief.draft'),
+            'live' => $words->say('brief.live', ['edition' => $this->editions->live() ?? 0]),
+            default => $words->say('brief.edition', ['edition' => $one]),
         };
+
+        return '' === $before
+            ? $name($which)
+            : $words->say('brief.beside', ['which' => $name($which), 'before' => $name($before)]);
     }
 
     /**

@@ -56,19 +56,22 @@ final class PaperPage
             self::e($paper->title),
             self::STYLE,
             self::e($paper->about),
-            implode('', array_map(self::chapter(...), $paper->chapters)),
+            implode(
+                '',
+                array_map(static fn(Chapter $one): string => self::chapter($one, $paper->language), $paper->chapters),
+            ),
             $signing,
         );
     }
 
-    private static function chapter(Chapter $chapter): string
+    private static function chapter(Chapter $chapter, string $language): string
     {
         return \sprintf('<h%d>%s</h%1$d>', $chapter->heading->level, self::e($chapter->heading->text)) .
             implode(
                 '',
                 array_map(static fn(string $one): string => '<p>' . self::e($one) . '</p>', $chapter->sentences),
             ) .
-            (null === $chapter->picture ? '' : self::picture($chapter->picture)) .
+            (null === $chapter->picture ? '' : self::picture($chapter->picture, $language)) .
             self::lines($chapter->lines) .
             implode('', array_map(self::row(...), $chapter->outline)) .
             implode('', array_map(self::table(...), $chapter->tables));
@@ -95,9 +98,9 @@ final class PaperPage
     }
 
     /** Told apart by shades and by strokes: copies are black and white. */
-    private static function picture(WeekPicture $week): string
+    private static function picture(WeekPicture $week, string $language): string
     {
-        $svg = WeekSvg::of($week);
+        $svg = WeekSvg::of($week, $language);
 
         return \sprintf(
             '<p class="week"><img alt="%s" width="480" src="data:image/svg+xml;base64,%s"></p>',

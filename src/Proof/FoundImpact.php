@@ -15,7 +15,7 @@ use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Time\CivilDate;
-use Meandros\Core\Wording\CourseWords;
+use Meandros\Core\Wording\ChangeWords;
 use Meandros\Core\Wording\ImpactReport;
 use Meandros\Server\Now;
 use Meandros\Server\Patience;
@@ -129,7 +129,7 @@ final readonly class FoundImpact
             $isByKeys ? [$fares($was), $fares($is)] : null,
         );
         [$found, $left] = $find($impact);
-        $words = new CourseWords($is, $was);
+        $words = new ChangeWords($is, $was);
         $held = new HoursHeld($is, new PlanHours($is, $this->live->state($is, $from)->overrides), $from, $until);
 
         return [

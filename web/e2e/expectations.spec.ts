@@ -198,7 +198,9 @@ test('the plan in brief, beside what is live', async ({ page }) => {
     await expect(paper.locator('del').filter({ hasText: 'rings Bea Longstaff' })).toHaveCount(1);
     await expect(page.getByRole('link', { name: 'Keep as Markdown' })).toHaveAttribute(
         'href',
-        /brief\.md\?before=live/,
+        /brief\.md\?language=en&before=live/,
     );
+    await page.getByText('In French').click();
+    await expect(paper.locator('ins').first()).toContainText('un message à Reception mailbox');
     await axeClean(page, 'main');
 });

@@ -29,7 +29,7 @@ final class Application
            meandros coverage PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--days N] [--zone ZONE] [--json]
            meandros endings PLAN.json --to NUMBER [--from CALLER] --at MOMENT [--json]
            meandros impact BEFORE.json AFTER.json [--to NUMBER] --at MOMENT [--days N] [--json]
-           meandros brief PLAN.json [BEFORE.json] --at MOMENT [--to NUMBER] [--days N] [--zone ZONE]
+           meandros brief PLAN.json [BEFORE.json] --at MOMENT [--to NUMBER] [--days N] [--zone ZONE] [--language en|fr]
            meandros check PLAN.json --at MOMENT [--days N] [--zone ZONE] [--json]
 
     NUMBER and CALLER are as people type them, an extension, or (for CALLER) "withheld".
@@ -65,7 +65,9 @@ final class Application
                     'impact' => ProofCommands::impact(
                         Options::parse($words, ['to', 'from', 'at', 'days', 'zone'], ['json']),
                     ),
-                    'brief' => ProofCommands::brief(Options::parse($words, ['to', 'at', 'days', 'zone'], [])),
+                    'brief' => ProofCommands::brief(
+                        Options::parse($words, ['to', 'at', 'days', 'zone', 'language'], []),
+                    ),
                     'prompts' => self::prompts(Options::parse($words, [], ['json'])),
                     default => throw new \InvalidArgumentException(self::USAGE),
                 },

@@ -6,6 +6,7 @@ namespace Meandros\Core\Cli;
 
 use Meandros\Core\Paper\Brief;
 use Meandros\Core\Paper\Markdown;
+use Meandros\Core\Paper\PaperWords;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
@@ -18,6 +19,7 @@ use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Wording\ChangeWords;
 use Meandros\Core\Wording\CourseWords;
 use Meandros\Core\Wording\CoverageLine;
 use Meandros\Core\Wording\EndingsReport;
@@ -94,7 +96,7 @@ final class ProofCommands
             $numbers = array_values(array_filter($numbers, static fn(array $one): bool => $one[1]->id() === $only));
         }
         $impact = new PlanImpact($numbers, $all($before), $all($after), [$fares($before), $fares($after)]);
-        $words = new CourseWords($after, $before);
+        $words = new ChangeWords($after, $before);
         $held = new HoursHeld($after, new PlanHours($after), $call->instant, $until);
         $report = [];
         $text = '';
@@ -138,12 +140,17 @@ final class ProofCommands
         $number = $options->has('to') ? $plan->dialled($call->dialled)?->id() : null;
         $until = $call->instant + Given::days($options) * self::DAY;
         $before = isset($options->arguments[1]) ? new Fares(Given::plan($options, 1), $call->instant, $until) : null;
+        $language = $options->get('language', PaperWords::LANGUAGES[0]);
+        if (!\in_array($language, PaperWords::LANGUAGES, true)) {
+            throw new \InvalidArgumentException('--language: ' . implode(' or ', PaperWords::LANGUAGES) . '.');
+        }
         $brief = Brief::of(
             new Fares($plan, $call->instant, $until),
             $options->arguments[0] ?? '',
             null === $number ? [] : [$number],
             $before,
             static fn(): bool => true,
+            $language,
         );
 
         return null === $brief ? '' : Markdown::of($brief);

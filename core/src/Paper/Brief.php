@@ -19,9 +19,9 @@ use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Zone;
 use Meandros\Core\Wording\CourseWords;
 use Meandros\Core\Wording\CoverageLine;
+use Meandros\Core\Wording\Listed;
 use Meandros\Core\Wording\PromiseWords;
 use Meandros\Core\Wording\TimesWords;
-use Meandros\Core\Wording\When;
 
 /**
  * A plan as a director reads and signs it: for each number what callers hear and who answers, by days and hours, in sentences;
@@ -32,25 +32,33 @@ final readonly class Brief
     private const NAMED = 6;
     private const MOST_PARTS = 6;
 
-    private CourseWords $words;
+    private CourseWords $courses;
 
-    private function __construct(private Fares $fares)
+    private function __construct(private Fares $fares, private PaperWords $words)
     {
-        $this->words = new CourseWords($fares->plan);
+        $this->courses = new CourseWords($fares->plan, $words->language);
     }
 
     /**
-     * @param string           $about  which plan it is
-     * @param list<string>     $ids    of numbers; none for all of them
-     * @param Fares|null       $before another plan over the same stretch
-     * @param \Closure(): bool $goOn   asked before each number; whether there is time for it
+     * @param string           $about    which plan it is, in the language of the brief
+     * @param list<string>     $ids      of numbers; none for all of them
+     * @param Fares|null       $before   another plan over the same stretch
+     * @param \Closure(): bool $goOn     asked before each number; whether there is time for it
+     * @param string           $language one of PaperWords::LANGUAGES
      *
      * @return Paper|null null where there was no time
      */
-    public static function of(Fares $fares, string $about, array $ids, ?Fares $before, \Closure $goOn): ?Paper
-    {
-        $self = new self($fares);
-        $other = null === $before ? null : new self($before);
+    public static function of(
+        Fares $fares,
+        string $about,
+        array $ids,
+        ?Fares $before,
+        \Closure $goOn,
+        string $language = 'en',
+    ): ?Paper {
+        $words = new PaperWords($fares->plan, $language);
+        $self = new self($fares, $words);
+        $other = null === $before ? null : new self($before, new PaperWords($before->plan, $language));
         $chapters = [];
         foreach ($fares->numbers($ids) as $numbers) {
             if (!$goOn()) {
@@ -61,22 +69,19 @@ final readonly class Brief
         ksort($chapters, \SORT_NATURAL | \SORT_FLAG_CASE);
         $zone = ($fares->plan->all(Site::class)[0] ?? null)->place->zone ?? 'UTC';
         $promises = $self->promises($other);
+        $day = CivilDate::ofLocalSecond(Zone::over($zone, $fares->from, $fares->from)->localOf($fares->from));
 
         return new Paper(
-            'en',
+            $language,
             $fares->plan->name,
-            \sprintf(
-                '%s. The year from %s on.',
-                $about,
-                When::date(
-                    CivilDate::ofLocalSecond(Zone::over($zone, $fares->from, $fares->from)->localOf($fares->from)),
-                ),
-            ),
+            $words->say('brief.about', ['which' => $about, 'date' => $words->date($day)]),
             [
                 ...array_values($chapters),
-                ...[] === $promises ? [] : [new Chapter(new Heading('What is promised'), lines: $promises)],
+                ...[] === $promises
+                    ? []
+                    : [new Chapter(new Heading($words->say('chapter.promised')), lines: $promises)],
             ],
-            ['Date', 'Name', 'Signature'],
+            $words->signing(),
         );
     }
 
@@ -101,13 +106,12 @@ final readonly class Brief
         return new Chapter(
             new Heading($numbers[0]->name()),
             [
-                implode(' · ', $names) . ($more > 0 ? \sprintf(' and %d more', $more) : ''),
-                \sprintf(
-                    'In a usual week somebody may be reached for %.1f hours. On %d of %d days nobody can be reached at all.',
-                    $totals->usualWeek / 3600,
-                    $totals->daysWithout,
-                    $totals->days,
-                ),
+                Listed::more(implode(' · ', $names), $more, $this->words->language),
+                $this->words->say('brief.reached', [
+                    'hours' => $this->words->decimal($totals->usualWeek / 3600),
+                    'without' => $totals->daysWithout,
+                    'days' => $totals->days,
+                ]),
             ],
             lines: null === $other ? $lines : self::marked(null === $was ? [] : $other->lines($was, $zone), $lines),
             picture: WeekPicture::of($coverage, self::monday($coverage, $zone), $zone),
@@ -130,18 +134,21 @@ final readonly class Brief
         foreach ($this->fares->presses($number, Caller::withheld())[0] as $keys) {
             $coverage = $this->fares->coverage($number, Caller::withheld(), $keys);
             $sentences = [];
-            foreach ($this->words->lines($coverage)[0] as $line) {
+            foreach ($this->courses->lines($coverage)[0] as $line) {
                 if (Presses::areTaken($line->course, $keys)) {
                     $sentences[] = $this->sentence($line, $coverage, $zone);
                 }
             }
             $told[implode("\n", $sentences)] = $sentences;
-            $pressed[implode("\n", $sentences)][] = implode(', then ', $keys);
+            $pressed[implode("\n", $sentences)][] = Listed::each($keys, 'then', $this->words->language);
         }
         $lines = [];
         foreach ($told as $text => $sentences) {
             $keys = array_filter($pressed[$text], static fn(string $one): bool => '' !== $one);
-            [] === $keys || ($lines[] = new Line(\sprintf('Whoever presses %s:', implode(' or ', $keys))));
+            if ([] !== $keys) {
+                $said = Listed::each(array_values($keys), 'or', $this->words->language);
+                $lines[] = new Line($this->words->say('brief.pressed', ['keys' => $said]));
+            }
             foreach ($sentences as $sentence) {
                 $lines[] = new Line($sentence, null, [] === $keys ? 0 : 1);
             }
@@ -153,35 +160,37 @@ final readonly class Brief
     private function sentence(CoverageLine $line, Coverage $coverage, string $zone): string
     {
         $times = Times::of($line->intervals, $coverage->starts[0], $coverage->until, $zone);
-        $heard = [] === $line->hears ? '' : \sprintf('callers hear “%s”; ', implode('”, “', $line->hears));
+        $quoted = fn(string $text): string => Listed::quoted($text, $this->words->language);
 
-        return \sprintf('%s: %s%s.', ucfirst(TimesWords::of($times, self::MOST_PARTS)), $heard, $line->words);
+        return $this->words->say([] === $line->hears ? 'brief.comes-to' : 'brief.hears', [
+            'when' => Listed::capital(TimesWords::of($times, self::MOST_PARTS, $this->words->language)),
+            'prompts' => implode(', ', array_map($quoted, $line->hears)),
+            'takes' => $line->words,
+        ]);
     }
 
     /** @return list<Line> */
     private function promises(?self $other): array
     {
-        $lines = self::promised($this->fares);
+        $lines = $this->promised();
 
-        return null === $other ? $lines : self::marked(self::promised($other->fares), $lines);
+        return null === $other ? $lines : self::marked($other->promised(), $lines);
     }
 
     /** @return list<Line> */
-    private static function promised(Fares $fares): array
+    private function promised(): array
     {
-        $holding = new Holding($fares);
-        $words = new PromiseWords($fares->plan);
+        $holding = new Holding($this->fares);
+        $promises = new PromiseWords($this->fares->plan, $this->words->language);
 
         return array_map(
-            static fn(Expectation $one): Line => new Line(
-                \sprintf(
-                    '%s: %s.%s',
-                    $one->name(),
-                    $words->sentence($one),
-                    $holding->hold($one, static fn(): bool => true)->isKept() ? '' : ' This is not kept.',
+            fn(Expectation $one): Line => new Line(
+                $this->words->say(
+                    $holding->hold($one, static fn(): bool => true)->isKept() ? 'brief.kept' : 'brief.not-kept',
+                    ['name' => $one->name(), 'promise' => $promises->sentence($one)],
                 ),
             ),
-            $fares->plan->all(Expectation::class),
+            $this->fares->plan->all(Expectation::class),
         );
     }
 

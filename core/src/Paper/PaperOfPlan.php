@@ -48,7 +48,7 @@ final class PaperOfPlan
                 $chapter('people', $people->people(), $people->teams(), $people->queues(), $people->mailboxes()),
                 $chapter('prompts', self::prompts($plan, $words)),
             ],
-            [$words->say('sign.date'), $words->say('sign.name'), $words->say('sign.signature')],
+            $words->signing(),
         );
     }
 

@@ -13,6 +13,8 @@ use Meandros\Core\Plan\Target;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Weekday;
 use Meandros\Core\Wording\Catalog;
+use Meandros\Core\Wording\Listed;
+use Meandros\Core\Wording\When;
 
 /** Names, dates and sentences of a plan in the language of the paper. */
 final class PaperWords
@@ -22,14 +24,10 @@ final class PaperWords
     public const LANGUAGES = ['en', 'fr'];
 
     private readonly Catalog $catalog;
-    private readonly \IntlDateFormatter $dates;
-    private readonly \IntlDateFormatter $days;
 
     public function __construct(private readonly Plan $plan, public readonly string $language)
     {
         $this->catalog = Catalog::of('paper', $language);
-        $this->dates = self::formatter($language, 'EEE d MMM y');
-        $this->days = self::formatter($language, 'EEE');
     }
 
     /** @param array<string, string|int> $arguments */
@@ -42,6 +40,21 @@ final class PaperWords
     public function head(string ...$codes): array
     {
         return array_map(fn(string $code): string => $this->say('head.' . $code), array_values($codes));
+    }
+
+    /** @return list<string> what is to be filled in at the end */
+    public function signing(): array
+    {
+        return [$this->say('sign.date'), $this->say('sign.name'), $this->say('sign.signature')];
+    }
+
+    /** With one place after the point, or after the comma. */
+    public function decimal(float $value): string
+    {
+        $format = new \NumberFormatter($this->language, \NumberFormatter::DECIMAL);
+        $format->setAttribute(\NumberFormatter::FRACTION_DIGITS, 1);
+
+        return (string) $format->format($value);
     }
 
     public function name(?string $id): string
@@ -74,7 +87,7 @@ final class PaperWords
         $language = isset($scripts[$this->language]) ? $this->language : (string) array_key_first($scripts);
         $script = null === $prompt ? '' : $this->scriptIn($prompt, $language);
 
-        return '' === $script ? '' : $this->say('quoted', ['text' => $script]);
+        return '' === $script ? '' : Listed::quoted($script, $this->language);
     }
 
     /** What a prompt says in a language, with what its blanks stand for. */
@@ -91,38 +104,23 @@ final class PaperWords
     /** @param int $day days since 1970 */
     public function date(int $day): string
     {
-        return (string) $this->dates->format($day * CivilDate::SECONDS_PER_DAY);
+        return When::date($day, $this->language);
     }
 
     /** @param string $text MM-DD */
     public function monthDay(string $text): string
     {
-        return (string) self::formatter($this->language, 'd MMMM')->format((int) strtotime("2024-$text UTC"));
+        return When::dayOfYear((int) CivilDate::parse("2024-$text"), $this->language);
     }
 
     public function weekday(Weekday $day): string
     {
-        // 5 January 1970 was a Monday.
-        $place = (int) array_search($day, Weekday::cases(), true);
-
-        return (string) $this->days->format((4 + $place) * CivilDate::SECONDS_PER_DAY);
+        return When::weekday($day, $this->language);
     }
 
     /** @param list<string> $parts */
     public function list(array $parts): string
     {
         return [] === $parts ? self::NONE : implode(', ', $parts);
-    }
-
-    private static function formatter(string $language, string $pattern): \IntlDateFormatter
-    {
-        return new \IntlDateFormatter(
-            $language,
-            \IntlDateFormatter::NONE,
-            \IntlDateFormatter::NONE,
-            'UTC',
-            \IntlDateFormatter::GREGORIAN,
-            $pattern,
-        );
     }
 }

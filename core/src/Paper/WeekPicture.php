@@ -6,13 +6,12 @@ namespace Meandros\Core\Paper;
 
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Reach;
-use Meandros\Core\Time\Weekday;
 use Meandros\Core\Time\Zone;
 
 /** A week as a picture in black and white: for each day what takes the calls, and when. */
 final readonly class WeekPicture
 {
-    /** @param non-empty-list<array{string, list<array{int, int, Reach}>}> $days names, with stretches in seconds since midnight */
+    /** @param list<list<array{int, int, Reach}>> $days from Monday on: stretches in seconds since midnight */
     private function __construct(public array $days) {}
 
     /** @param int $day of the Monday, days since 1970-01-01; the whole week lies within the coverage */
@@ -20,7 +19,7 @@ final readonly class WeekPicture
     {
         $zone = Zone::over($zoneName, $coverage->starts[0], $coverage->until);
         $days = [];
-        foreach (Weekday::cases() as $i => $weekday) {
+        for ($i = 0; $i < 7; ++$i) {
             [$start, $end] = [$zone->midnightOf($day + $i), $zone->midnightOf($day + $i + 1)];
             $stretches = [];
             for ($at = $start; $at < $end; $at = $until) {
@@ -33,7 +32,7 @@ final readonly class WeekPicture
                     $stretches[] = [$at - $start, $until - $start, $reach];
                 }
             }
-            $days[] = [substr($weekday->name, 0, 3), $stretches];
+            $days[] = $stretches;
         }
 
         return new self($days);
@@ -60,7 +59,7 @@ final readonly class WeekPicture
     public function reaches(): array
     {
         $found = [];
-        foreach ($this->days as [, $stretches]) {
+        foreach ($this->days as $stretches) {
             foreach ($stretches as [, , $reach]) {
                 $found[$reach->value] = true;
             }

@@ -92,7 +92,7 @@ final readonly class AnswerSentence
         $last = array_pop($clauses);
         $sentence = [] === $clauses ? (string) $last : implode(', ', $clauses) . ', then ' . $last;
 
-        return mb_strtoupper(mb_substr($sentence, 0, 1)) . mb_substr($sentence, 1) . '.';
+        return Listed::capital($sentence) . '.';
     }
 
     private function clause(Happening $happening): ?string

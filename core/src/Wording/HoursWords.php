@@ -8,13 +8,16 @@ namespace Meandros\Core\Wording;
 final class HoursWords
 {
     /** @param list<string> $states none for whatever counts as open */
-    public static function while(Names $names, string $hours, array $states): string
+    public static function while(Names $names, string $hours, array $states, string $language = 'en'): string
     {
-        $said = array_map(static fn(string $key): string => \sprintf('“%s”', $names->state($hours, $key)), $states);
+        $said = array_map(
+            static fn(string $key): string => Listed::quoted($names->state($hours, $key), $language),
+            $states,
+        );
 
-        return Catalog::of('promises')->say([] === $states ? 'open' : 'states', [
+        return Catalog::of('promises', $language)->say([] === $states ? 'open' : 'states', [
             'hours' => $names->of($hours),
-            'states' => Listed::words($said, 'or'),
+            'states' => Listed::words($said, 'or', $language),
         ]);
     }
 }

@@ -28,7 +28,7 @@ final class ImpactReport
      */
     public static function of(
         array $changes,
-        CourseWords $words,
+        ChangeWords $words,
         int $from,
         int $until,
         string $zone,

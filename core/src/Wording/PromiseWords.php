@@ -23,10 +23,10 @@ final readonly class PromiseWords
     private Names $names;
     private Catalog $catalog;
 
-    public function __construct(Plan $plan)
+    public function __construct(Plan $plan, private string $language = 'en')
     {
         $this->names = new Names($plan);
-        $this->catalog = Catalog::of('promises');
+        $this->catalog = Catalog::of('promises', $language);
     }
 
     public function sentence(Expectation $expectation): string
@@ -52,15 +52,17 @@ final readonly class PromiseWords
         return $this->catalog->say('calls', [
             'to' => match (true) {
                 [] === $to => $this->catalog->say('any-number'),
-                $more > 0 => \sprintf('%s and %d more', implode(', ', $to), $more),
-                default => Listed::words($to, 'and'),
+                $more > 0 => Listed::more(implode(', ', $to), $more, $this->language),
+                default => Listed::words($to, 'and', $this->language),
             },
             'from' =>
-                [] === $calls->from ? 'anybody' : Listed::words(array_map($this->names->of(...), $calls->from), 'and'),
+                [] === $calls->from
+                    ? 'anybody'
+                    : Listed::words(array_map($this->names->of(...), $calls->from), 'and', $this->language),
             'keys' => match ($calls->keys) {
                 null => 'any',
                 [] => 'none',
-                default => 'key ' . implode(', then ', $calls->keys),
+                default => Listed::each($calls->keys, 'then', $this->language),
             },
         ]);
     }
@@ -69,19 +71,19 @@ final readonly class PromiseWords
     {
         $parts = [];
         if (null !== $when->hours) {
-            $parts[] = HoursWords::while($this->names, $when->hours, $when->states);
+            $parts[] = HoursWords::while($this->names, $when->hours, $when->states, $this->language);
         }
         if (null !== $when->calendar) {
             $parts[] = $this->catalog->say('holidays', ['calendar' => $this->names->of($when->calendar)]);
         }
         if ([] !== $when->windows) {
-            $parts[] = implode(', ', array_map(self::window(...), $when->windows));
+            $parts[] = implode(', ', array_map($this->window(...), $when->windows));
         }
 
         return [] === $parts ? $this->catalog->say('always') : implode(', ', $parts);
     }
 
-    private static function window(WeekBand $window): string
+    private function window(WeekBand $window): string
     {
         $later = intdiv($window->band->toSeconds - 1, TimeOfDay::DAY);
 
@@ -93,6 +95,7 @@ final readonly class PromiseWords
                 $window->band->toSeconds - $later * TimeOfDay::DAY,
                 1,
             ),
+            $this->language,
         );
     }
 
@@ -119,6 +122,7 @@ final readonly class PromiseWords
         return Listed::words(
             array_map(fn(Outcome $one): string => $this->catalog->say('outcome.' . $one->value), $promise->outcomes),
             'or',
+            $this->language,
         );
     }
 }

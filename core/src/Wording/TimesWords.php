@@ -15,77 +15,77 @@ final class TimesWords
     private const DAY = 86400;
 
     /** @param int $most parts; there may be many seasons */
-    public static function of(Times $times, int $most = 4): string
+    public static function of(Times $times, int $most = 4, string $language = 'en'): string
     {
+        $catalog = Catalog::of('times', $language);
         if ($times->always) {
-            return 'always';
+            return $catalog->say('always');
         }
-        $parts = array_map(
-            static fn(Weekly $weekly): string => self::weekly($weekly) . self::season($weekly->season),
-            $times->weekly,
-        );
+        $parts = array_map(static fn(Weekly $weekly): string => self::inSeason($weekly, $language), $times->weekly);
         $count = \count($times->days);
         if ($count > 0) {
-            $other = [] === $times->weekly ? '' : ' other';
-            $parts[] =
-                1 === $count
-                    ? 'on ' . When::date($times->days[0])
-                    : \sprintf('on %d%s days, the first on %s', $count, $other, When::date($times->days[0]));
+            $parts[] = $catalog->say(1 === $count ? 'day' : 'days', [
+                'count' => $count,
+                'other' => [] === $times->weekly ? 'no' : 'yes',
+                'date' => When::date($times->days[0], $language),
+            ]);
         }
 
         if (\count($parts) > $most) {
-            $parts = [...\array_slice($parts, 0, $most), \sprintf('and %d more', \count($parts) - $most)];
+            $more = $catalog->say('more', ['count' => \count($parts) - $most]);
+            $parts = [...\array_slice($parts, 0, $most), $more];
         }
 
-        return implode('; ', $parts);
+        return Listed::each($parts, 'beside', $language);
     }
 
-    /** @param array{int, int}|null $season */
-    private static function season(?array $season): string
+    private static function inSeason(Weekly $weekly, string $language): string
     {
-        return null === $season ? '' : \sprintf(' from %s to %s', When::date($season[0]), When::date($season[1]));
+        $when = self::weekly($weekly, $language);
+
+        return null === $weekly->season
+            ? $when
+            : Catalog::of('times', $language)->say('season', [
+                'when' => $when,
+                'from' => When::date($weekly->season[0], $language),
+                'to' => When::date($weekly->season[1], $language),
+            ]);
     }
 
     /** "Mon–Fri 17:00–08:00". */
-    public static function weekly(Weekly $weekly): string
+    public static function weekly(Weekly $weekly, string $language = 'en'): string
     {
-        $days = self::days($weekly->days);
-        $from = TimeOfDay::format($weekly->from);
+        $days = self::days($weekly->days, $language);
+        [$from, $to] = [TimeOfDay::format($weekly->from), TimeOfDay::format($weekly->to)];
         $isAllDay = 0 === $weekly->from && 0 === $weekly->later && self::DAY === $weekly->to;
+        $isWithinADay = 0 === $weekly->later || (1 === $weekly->later && $weekly->to <= $weekly->from);
+        $last = array_map(
+            static fn(Weekday $day): Weekday => Weekday::cases()[($day->index() + $weekly->later) % 7],
+            $weekly->days,
+        );
+        $catalog = Catalog::of('times', $language);
 
         return match (true) {
-            $isAllDay => $days . ' all day',
-            0 === $weekly->later => \sprintf('%s %s–%s', $days, $from, TimeOfDay::format($weekly->to)),
-            1 === $weekly->later && $weekly->to <= $weekly->from => \sprintf(
-                '%s %s–%s',
-                $days,
-                $from,
-                TimeOfDay::format($weekly->to),
-            ),
-            default => \sprintf(
-                '%s %s until %s %s',
-                $days,
-                $from,
-                self::days(
-                    array_map(
-                        static fn(Weekday $day): Weekday => Weekday::cases()[($day->index() + $weekly->later) % 7],
-                        $weekly->days,
-                    ),
-                ),
-                TimeOfDay::format($weekly->to),
-            ),
+            $isAllDay => $catalog->say('all-day', ['days' => $days]),
+            $isWithinADay => \sprintf('%s %s–%s', $days, $from, $to),
+            default => $catalog->say('until-day', [
+                'days' => $days,
+                'from' => $from,
+                'last' => self::days($last, $language),
+                'to' => $to,
+            ]),
         };
     }
 
     /** @param non-empty-list<Weekday> $days */
-    private static function days(array $days): string
+    private static function days(array $days, string $language): string
     {
-        $name = static fn(Weekday $day): string => substr($day->name, 0, 3);
+        $name = static fn(Weekday $day): string => When::weekday($day, $language);
         $places = array_map(static fn(Weekday $day): int => $day->index(), $days);
         $last = $days[\count($days) - 1];
 
         return match (true) {
-            7 === \count($days) => 'daily',
+            7 === \count($days) => Catalog::of('times', $language)->say('daily'),
             \count($days) > 2 && $places === range($places[0], $places[0] + \count($days) - 1) => \sprintf(
                 '%s–%s',
                 $name($days[0]),

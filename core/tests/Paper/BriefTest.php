@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Wording\Listed;
 use PHPUnit\Framework\TestCase;
 
 /** What a director reads: every sentence is of a call that was tried, and what differs from another plan is marked. */
@@ -37,15 +38,40 @@ final class BriefTest extends TestCase
             array_map(static fn(Line $line): array => [$line->depth, $line->text], $chapter->lines),
         );
         self::assertSame(
-            [['Mon', [[0, 32400, 'message'], [32400, 61200, 'person'], [61200, 86400, 'message']]]],
+            [[0, 32400, 'message'], [32400, 61200, 'person'], [61200, 86400, 'message']],
             array_map(
-                static fn(array $day): array => [
-                    $day[0],
-                    array_map(static fn(array $one): array => [$one[0], $one[1], $one[2]->value], $day[1]),
-                ],
-                \array_slice($chapter->picture->days ?? [], 0, 1),
+                static fn(array $one): array => [$one[0], $one[1], $one[2]->value],
+                $chapter->picture->days[0] ?? [],
             ),
         );
+    }
+
+    public function testInFrench(): void
+    {
+        $markdown = Markdown::of(self::brief(self::plan('17:00'), null, 'fr'));
+        foreach (
+            [
+                "# Test\n\nThe draft. L’année à partir du ven. 1 janv. 2027.\n",
+                "quelqu’un peut être joint pendant 40,0 heures. 104 jours sur 365, personne ne peut être joint.\n",
+                "- Lun.–jeu. 17:00–09:00\u{a0}; ven. 17:00 jusqu’à lun. 09:00\u{a0}: les appelants entendent «\u{a0}Closed\u{a0}»\u{a0}; un message à mbx.\n",
+                "- Lun.–ven. 09:00–17:00\u{a0}: les appelants entendent «\u{a0}Menu\u{a0}»\u{a0}; fait sonner Ann, puis mbx.\n- Si l’on presse la touche 1\u{a0}:\n",
+                "- Answers\u{a0}: Appels à n’importe quel numéro · toujours · ne jamais finir sans un message.\n",
+                "\n\nNom: ____",
+            ]
+            as $said
+        ) {
+            self::assertStringContainsString($said, $markdown);
+        }
+    }
+
+    public function testKeysAndNumbersBesideOneAnother(): void
+    {
+        self::assertSame('1, then 2 or 3 or 4', Listed::each(['1, then 2', '3', '4'], 'or'));
+        self::assertSame('2, puis 1', Listed::each(['2', '1'], 'then', 'fr'));
+        self::assertSame(['', 'one'], [Listed::each([], 'or'), Listed::words(['one'], 'and')]);
+        self::assertSame('un, deux et trois', Listed::words(['un', 'deux', 'trois'], 'and', 'fr'));
+        self::assertSame(['a', 'a et 1 de plus'], [Listed::more('a', 0), Listed::more('a', 1, 'fr')]);
+        self::assertSame('Édition 3', Listed::capital('édition 3'));
     }
 
     public function testBesideAnotherPlan(): void
@@ -99,7 +125,7 @@ final class BriefTest extends TestCase
         self::assertStringContainsString("\n\nSignature: ____", $markdown);
     }
 
-    private static function brief(Plan $plan, ?Plan $before = null): Paper
+    private static function brief(Plan $plan, ?Plan $before = null, string $language = 'en'): Paper
     {
         $from = Moment::parse('2027-01-01T00:00', 'Europe/London');
         $fares = static fn(Plan $one): Fares => new Fares($one, $from, $from + 365 * 86400);
@@ -109,6 +135,7 @@ final class BriefTest extends TestCase
             [],
             null === $before ? null : $fares($before),
             static fn(): bool => true,
+            $language,
         );
         self::assertNotNull($brief);
 

@@ -20,6 +20,7 @@ use Meandros\Core\Plan\Step\StepKinds;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\Catalog;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class PaperTest extends TestCase
@@ -27,13 +28,27 @@ final class PaperTest extends TestCase
     /** 26 November 2026. */
     private const DAY = 20783;
 
+    #[TestWith(['paper'])]
+    #[TestWith(['promises'])]
+    #[TestWith(['courses'])]
+    #[TestWith(['times'])]
+    #[TestWith(['lists'])]
+    public function testWhatIsSaidOnPaperIsSaidInEveryLanguage(string $subject): void
+    {
+        foreach (PaperWords::LANGUAGES as $language) {
+            self::assertSame(
+                Catalog::of($subject, 'en')->codes(),
+                Catalog::of($subject, $language)->codes(),
+                $language,
+            );
+        }
+    }
+
     /** Another kind of step, order or exit needs its words in every language. */
     public function testEveryKindHasItsWordsInEveryLanguage(): void
     {
-        $codes = Catalog::of('paper', 'en')->codes();
         foreach (PaperWords::LANGUAGES as $language) {
             $catalog = Catalog::of('paper', $language);
-            self::assertSame($codes, $catalog->codes(), $language);
             foreach (array_keys(StepKinds::CLASSES) as $do) {
                 self::assertTrue($catalog->has('step.' . $do), "$language step.$do");
             }
@@ -99,9 +114,9 @@ final class PaperTest extends TestCase
             ],
             [
                 'Ann sonne pendant 20 s, et l’appel lui reste.',
-                '  Refusé :',
+                "  Refusé\u{a0}:",
                 '    L’appel se termine.',
-                'Les appels qui passent ici se terminent : rien ne suit.',
+                "Les appels qui passent ici se terminent\u{a0}: rien ne suit.",
             ],
             'fr',
         ];

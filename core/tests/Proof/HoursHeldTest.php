@@ -15,7 +15,7 @@ use Meandros\Core\Proof\Intervals;
 use Meandros\Core\Routing\Happening\HoursRead;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
-use Meandros\Core\Wording\CourseWords;
+use Meandros\Core\Wording\ChangeWords;
 use Meandros\Core\Wording\ImpactReport;
 use PHPUnit\Framework\TestCase;
 
@@ -70,7 +70,7 @@ final class HoursHeldTest extends TestCase
     {
         $report = ImpactReport::of(
             Impact::between(self::coverage($before), self::coverage($after)),
-            new CourseWords($after, $before),
+            new ChangeWords($after, $before),
             ...[...self::stretch(), self::ZONE, new HoursHeld($after, new PlanHours($after), ...self::stretch())],
         );
 

@@ -12,7 +12,7 @@ use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\Impact;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
-use Meandros\Core\Wording\CourseWords;
+use Meandros\Core\Wording\ChangeWords;
 use Meandros\Core\Wording\ImpactReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -63,7 +63,7 @@ final class ImpactSentencesTest extends TestCase
         );
         $report = ImpactReport::of(
             Impact::between($over($before), $over($after)),
-            new CourseWords($after, $before),
+            new ChangeWords($after, $before),
             $from,
             $until,
             'Europe/London',

@@ -14,7 +14,7 @@ use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
-use Meandros\Core\Wording\CourseWords;
+use Meandros\Core\Wording\ChangeWords;
 use Meandros\Core\Wording\ImpactReport;
 use PHPUnit\Framework\TestCase;
 
@@ -117,7 +117,7 @@ final class PlanImpactTest extends TestCase
                 $report,
                 ...ImpactReport::of(
                     $one->changes,
-                    new CourseWords($after, $before),
+                    new ChangeWords($after, $before),
                     $from,
                     $until,
                     'Europe/London',

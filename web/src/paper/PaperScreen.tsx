@@ -33,7 +33,8 @@ export function PaperScreen() {
     const frame = useRef<HTMLIFrameElement>(null);
     const isBrief = kind === 'brief';
     const query = {
-        ...(isBrief ? (before ? { before } : {}) : { language }),
+        language,
+        ...(isBrief && before ? { before } : {}),
         ...(number ? { number } : {}),
     } as Record<string, string>;
     const page = useQuery({
@@ -65,7 +66,27 @@ export function PaperScreen() {
                         options={[...KINDS_OF_PAPER]}
                         onChange={(event) => setKind(event.target.value)}
                     />
-                    {isBrief ? (
+                    <Radio.Group
+                        optionType="button"
+                        aria-label="Language of the paper"
+                        value={language}
+                        options={[...LANGUAGES]}
+                        onChange={(event) => setLanguage(event.target.value)}
+                    />
+                    <Select
+                        aria-label="What it is about"
+                        allowClear
+                        showSearch={{ optionFilterProp: 'label' }}
+                        style={{ width: 260 }}
+                        placeholder="the whole plan"
+                        value={number}
+                        options={(plan?.all('number') ?? []).map((one) => ({
+                            value: one.id,
+                            label: `Behind ${one.name}`,
+                        }))}
+                        onChange={(chosen?: string) => setNumber(chosen ?? null)}
+                    />
+                    {isBrief && (
                         <Select
                             aria-label="What it is compared with"
                             allowClear
@@ -81,28 +102,7 @@ export function PaperScreen() {
                             ].filter((one) => one.value !== moment.in)}
                             onChange={(chosen?: string) => setBefore(chosen ?? null)}
                         />
-                    ) : (
-                        <Radio.Group
-                            optionType="button"
-                            aria-label="Language of the paper"
-                            value={language}
-                            options={[...LANGUAGES]}
-                            onChange={(event) => setLanguage(event.target.value)}
-                        />
                     )}
-                    <Select
-                        aria-label="What it is about"
-                        allowClear
-                        showSearch={{ optionFilterProp: 'label' }}
-                        style={{ width: 260 }}
-                        placeholder="the whole plan"
-                        value={number}
-                        options={(plan?.all('number') ?? []).map((one) => ({
-                            value: one.id,
-                            label: `Behind ${one.name}`,
-                        }))}
-                        onChange={(chosen?: string) => setNumber(chosen ?? null)}
-                    />
                     <Button onClick={() => frame.current?.contentWindow?.print()}>Print</Button>
                     <Button href={file('pdf')}>Keep as PDF</Button>
                     {isBrief && <Button href={file('md')}>Keep as Markdown</Button>}

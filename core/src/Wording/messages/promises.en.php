@@ -5,7 +5,7 @@ declare(strict_types=1);
 // What is promised of calls, in English, as patterns of ICU MessageFormat.
 return [
     'calls' =>
-        'Calls to {to}{from, select, anybody {} other { from {from}}}{keys, select, any {} none {, where nothing is pressed} other {, with {keys} pressed}}',
+        'Calls to {to}{from, select, anybody {} other { from {from}}}{keys, select, any {} none {, where nothing is pressed} other {, with key {keys} pressed}}',
     'any-number' => 'any number',
     'always' => 'always',
     'open' => 'while {hours} are open',
