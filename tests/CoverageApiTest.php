@@ -117,6 +117,28 @@ final class CoverageApiTest extends ApiTestCase
         self::assertSame([], array_column($this->send('GET', '/api/impact')['numbers'], 'name'));
     }
 
+    public function testNumbersThatComeAndGo(): void
+    {
+        $fax = $this->element('num_fax');
+        $this->send('DELETE', '/api/plans/draft/elements/num_fax', revision: $this->revision('num_fax'));
+        $told = static fn(array $impact): array => array_map(
+            static fn(array $one): array => [
+                $one['number'],
+                $one['changes'][0]['severity'],
+                $one['changes'][0]['what'],
+            ],
+            $impact['numbers'],
+        );
+        self::assertSame(
+            [[$fax['number'], 'gone', 'no longer a number of the plan']],
+            $told($this->send('GET', '/api/impact')),
+        );
+        self::assertSame(
+            [[$fax['number'], 'new', 'a new number']],
+            $told($this->send('GET', '/api/impact?before=draft&after=live&with=keys')),
+        );
+    }
+
     /** The steps after the ringing are for those who found nobody, or a phone that is busy. */
     public function testWhatTheDraftChangesWhateverPhonesDo(): void
     {

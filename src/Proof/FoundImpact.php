@@ -6,6 +6,7 @@ namespace Meandros\Server\Proof;
 
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
@@ -14,6 +15,7 @@ use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\PlanImpact;
+use Meandros\Core\Proof\Severity;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Wording\ChangeWords;
 use Meandros\Core\Wording\ImpactReport;
@@ -122,8 +124,9 @@ final readonly class FoundImpact
             live: $this->live->state($plan, $from),
         );
         $fares = fn(Plan $plan): Fares => new Fares($plan, $from, $until, $this->live->state($plan, $from));
+        $ids = $this->editions->differing($before, $after);
         $impact = new PlanImpact(
-            PlanImpact::numbers($was, $is, $this->editions->differing($before, $after)),
+            PlanImpact::numbers($was, $is, $ids),
             $all($was),
             $all($is),
             $isByKeys ? [$fares($was), $fares($is)] : null,
@@ -132,23 +135,36 @@ final readonly class FoundImpact
         $words = new ChangeWords($is, $was);
         $held = new HoursHeld($is, new PlanHours($is, $this->live->state($is, $from)->overrides), $from, $until);
 
+        $zone = static fn(Number $number): string => $is->get(Site::class, $number->line->site)->place->zone ?? 'UTC';
+        $told = static fn(Number $number, array $changes): array => [
+            'id' => $number->id(),
+            'name' => $number->name(),
+            'number' => $number->range->example(),
+            'changes' => $changes,
+        ];
+
         return [
-            'numbers' => array_map(
-                static fn(Changed $one): array => [
-                    'id' => $one->number->id(),
-                    'name' => $one->number->name(),
-                    'number' => $one->number->range->example(),
-                    'changes' => ImpactReport::of(
-                        $one->changes,
-                        $words,
-                        $from,
-                        $until,
-                        $is->get(Site::class, $one->number->line->site)->place->zone ?? 'UTC',
-                        $held,
+            'numbers' => [
+                ...array_map(
+                    static fn(Number $one): array => $told($one, [
+                        ImpactReport::ofOnlyOne(Severity::Gone, $words->gone($one), $from, $until),
+                    ]),
+                    PlanImpact::onlyIn($was, $is, $ids),
+                ),
+                ...array_map(
+                    static fn(Changed $one): array => $told(
+                        $one->number,
+                        ImpactReport::of($one->changes, $words, $from, $until, $zone($one->number), $held),
                     ),
-                ],
-                $found,
-            ),
+                    $found,
+                ),
+                ...array_map(
+                    static fn(Number $one): array => $told($one, [
+                        ImpactReport::ofOnlyOne(Severity::Come, $words->come($one), $from, $until),
+                    ]),
+                    PlanImpact::onlyIn($is, $was, $ids),
+                ),
+            ],
             'looked' => \count($impact->numbers) - $left,
             'left' => $left,
         ];

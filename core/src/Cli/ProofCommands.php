@@ -17,6 +17,7 @@ use Meandros\Core\Proof\Endings;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\PlanImpact;
+use Meandros\Core\Proof\Severity;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\ChangeWords;
@@ -98,13 +99,25 @@ final class ProofCommands
         $impact = new PlanImpact($numbers, $all($before), $all($after), [$fares($before), $fares($after)]);
         $words = new ChangeWords($after, $before);
         $held = new HoursHeld($after, new PlanHours($after), $call->instant, $until);
+        $told = [];
+        foreach ($options->has('to') ? [] : PlanImpact::onlyIn($before, $after) as $one) {
+            $gone = ImpactReport::ofOnlyOne(Severity::Gone, $words->gone($one), $call->instant, $until);
+            $told[] = [$one, [$gone]];
+        }
+        foreach ($impact->findWhateverPhonesDo(static fn(): bool => true)[0] as $one) {
+            $told[] = [$one->number, ImpactReport::of($one->changes, $words, $call->instant, $until, $zone, $held)];
+        }
+        foreach ($options->has('to') ? [] : PlanImpact::onlyIn($after, $before) as $one) {
+            $come = ImpactReport::ofOnlyOne(Severity::Come, $words->come($one), $call->instant, $until);
+            $told[] = [$one, [$come]];
+        }
         $report = [];
         $text = '';
-        foreach ($impact->findWhateverPhonesDo(static fn(): bool => true)[0] as $one) {
-            $number = $one->number->range->example();
-            $report[$number] = ImpactReport::of($one->changes, $words, $call->instant, $until, $zone, $held);
-            $text .= \sprintf("%s %s\n", $number, $one->number->name());
-            foreach ($report[$number] as $change) {
+        foreach ($told as [$number, $changes]) {
+            $dialled = $number->range->example();
+            $report[$dialled] = $changes;
+            $text .= \sprintf("%s %s\n", $dialled, $number->name());
+            foreach ($changes as $change) {
                 $text .= \sprintf("    %s%s: %s\n", $change['when'], self::where($change), $change['what']);
             }
         }

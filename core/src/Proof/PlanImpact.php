@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof;
 
 use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Plan\Dialled;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Fares\Fares;
@@ -26,7 +27,7 @@ final class PlanImpact
     ) {}
 
     /**
-     * Numbers whose calls may come to what differs, by name.
+     * Numbers of both plans whose calls may come to what differs, by name: those for which the same is dialled.
      *
      * @param list<string>|null $ids of the elements that differ; null where it is not known which do
      *
@@ -36,17 +37,51 @@ final class PlanImpact
     {
         $ids ??= self::differing($before, $after);
         $numbers = [];
-        foreach (Touched::numbers($before, $ids) + Touched::numbers($after, $ids) as $id => $number) {
-            $was = $before->get(Number::class, $id);
-            $is = $after->get(Number::class, $id);
-            // One that comes or goes has nobody whose calls fare differently.
-            if (null !== $was && null !== $is && $was->range->number === $is->range->number) {
-                $numbers[$is->name() . ' ' . $id] = [$was, $is];
+        foreach (Touched::numbers($before, $ids) + Touched::numbers($after, $ids) as $number) {
+            [$was, $is] = [self::counterpart($before, $number), self::counterpart($after, $number)];
+            if (null !== $was && null !== $is) {
+                $numbers[$is->name() . ' ' . $is->id()] = [$was, $is];
             }
         }
         ksort($numbers);
 
         return array_values($numbers);
+    }
+
+    /**
+     * Numbers that the other plan does not have, or of which it has not all, by name: there is nothing to compare their calls with.
+     *
+     * @param list<string>|null $ids of the elements that differ; null where it is not known which do
+     *
+     * @return list<Number>
+     */
+    public static function onlyIn(Plan $plan, Plan $other, ?array $ids = null): array
+    {
+        $numbers = [];
+        foreach ($ids ?? self::differing($plan, $other) as $id) {
+            $number = $plan->get(Number::class, $id);
+            $last = $number?->range->block?->last;
+            $isWhole = null === $last || $other->dialled($last) instanceof Number;
+            if (null !== $number && (null === self::counterpart($other, $number) || !$isWhole)) {
+                $numbers[$number->name() . ' ' . $id] = $number;
+            }
+        }
+        ksort($numbers);
+
+        return array_values($numbers);
+    }
+
+    /** The number of a plan for which the same is dialled, or which is the same block with another end. */
+    public static function counterpart(Plan $plan, Number $number): ?Number
+    {
+        $found = $plan->dialled(implode('', Dialled::by($number)));
+        $own = $plan->get(Number::class, $number->id());
+
+        return match (true) {
+            $found instanceof Number && Dialled::by($found) === Dialled::by($number) => $found,
+            $own?->range->number === $number->range->number => $own,
+            default => null,
+        };
     }
 
     /** @return list<string> ids of elements that only one of the plans has, or each another */

@@ -7,11 +7,15 @@ namespace Meandros\Core\Proof;
 /** How much another course means to callers, the worst first. */
 enum Severity: string
 {
+    /** A number that is not in the plan any more. */
+    case Gone = 'gone';
     /** Somebody could be reached, or a message be left, and nobody and nothing takes the call any more. */
     case Lost = 'nobody any more';
     case SomebodyElse = 'somebody else';
     /** Somebody can be reached who could not. */
     case Gained = 'somebody now';
+    /** A number that was not in the plan. */
+    case Come = 'new';
     /** The same people and places; other times, words or orders. */
     case Details = 'details';
 

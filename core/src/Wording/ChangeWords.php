@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Wording;
 
+use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Change;
 use Meandros\Core\Proof\Course;
+use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Severity;
 use Meandros\Core\Routing\Happening\Ringing;
 
@@ -16,10 +18,34 @@ final readonly class ChangeWords
     private CourseWords $before;
     private CourseWords $after;
 
-    public function __construct(Plan $plan, Plan $before)
+    public function __construct(private Plan $is, private Plan $was)
     {
-        $this->before = new CourseWords($before);
-        $this->after = new CourseWords($plan);
+        $this->before = new CourseWords($was);
+        $this->after = new CourseWords($is);
+    }
+
+    /** Of a number that only the plan before has, or of which the other has not all. */
+    public function gone(Number $number): string
+    {
+        $taken = $this->is->dialled($number->range->example());
+
+        return match (true) {
+            null !== PlanImpact::counterpart($this->is, $number) => 'not all of its numbers are in the plan any more',
+            null !== $taken => \sprintf('no number of its own any more: its calls are those of %s', $taken->name()),
+            default => 'no longer a number of the plan',
+        };
+    }
+
+    /** Of a number that only the plan after it has, or of which the other has not all. */
+    public function come(Number $number): string
+    {
+        $taken = $this->was->dialled($number->range->example());
+
+        return match (true) {
+            null !== PlanImpact::counterpart($this->was, $number) => 'more of its numbers are in the plan',
+            null !== $taken => \sprintf('a number of its own: its calls were those of %s', $taken->name()),
+            default => 'a new number',
+        };
     }
 
     /**

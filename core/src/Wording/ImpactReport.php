@@ -98,6 +98,28 @@ final class ImpactReport
         return array_values($report);
     }
 
+    /**
+     * A number that only one of the plans has.
+     *
+     * @param Severity $severity Gone or Come
+     *
+     * @return array{severity: string, when: string, what: string, first: string, seconds: int, intervals: int, keys: list<string>, from: string, phones: list<string>}
+     */
+    public static function ofOnlyOne(Severity $severity, string $what, int $from, int $until): array
+    {
+        return [
+            'severity' => $severity->value,
+            'when' => 'always',
+            'what' => $what,
+            'first' => Moment::format($from, 'UTC'),
+            'seconds' => $until - $from,
+            'intervals' => 1,
+            'keys' => [],
+            'from' => '',
+            'phones' => [],
+        ];
+    }
+
     private static function areFew(Times $times): bool
     {
         return \count($times->weekly) + (int) ([] !== $times->days) <= self::FEW_TIMES;

@@ -6,6 +6,7 @@ namespace Meandros\Core\Tests\Proof;
 
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
@@ -16,6 +17,7 @@ use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\ChangeWords;
 use Meandros\Core\Wording\ImpactReport;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** What an edit changes for callers where phones do something else than ring on. */
@@ -61,6 +63,105 @@ final class PlanImpactTest extends TestCase
                 PlanImpact::numbers($plan, $plan, ['jrn_main']),
             ),
         );
+    }
+
+    /**
+     * @param list<array<string, mixed>> $before fields of numbers besides the main line
+     * @param list<array<string, mixed>> $after
+     * @param list<string>               $said   of each that only one of the plans has
+     * @param list<string>               $both   names, after, of those whose calls are compared
+     */
+    #[DataProvider('numbersThatComeAndGo')]
+    public function testNumbersThatComeAndGo(array $before, array $after, array $said, array $both = []): void
+    {
+        [$was, $is] = [self::numbered($before), self::numbered($after)];
+        $words = new ChangeWords($is, $was);
+        self::assertSame($said, [
+            ...array_map(
+                static fn(Number $one): string => '- ' . $one->name() . ': ' . $words->gone($one),
+                PlanImpact::onlyIn($was, $is),
+            ),
+            ...array_map(
+                static fn(Number $one): string => '+ ' . $one->name() . ': ' . $words->come($one),
+                PlanImpact::onlyIn($is, $was),
+            ),
+        ]);
+        self::assertSame(
+            $both,
+            array_map(static fn(array $one): string => $one[1]->name(), PlanImpact::numbers($was, $is)),
+        );
+    }
+
+    /** @return iterable<string, array{0: list<array<string, mixed>>, 1: list<array<string, mixed>>, 2: list<string>, 3?: list<string>}> */
+    public static function numbersThatComeAndGo(): iterable
+    {
+        $zebra = ['id' => 'num_z', 'name' => 'Zebra', 'number' => '+441632960981'];
+        $anchorage = ['id' => 'num_a', 'name' => 'Anchorage', 'number' => '+441632960980'];
+        yield 'one is deleted' => [[$zebra, $anchorage], [$anchorage], ['- Zebra: no longer a number of the plan']];
+        yield 'two are added, by name' => [
+            [],
+            [$zebra, $anchorage],
+            ['+ Anchorage: a new number', '+ Zebra: a new number'],
+        ];
+        yield 'one gets another number' => [
+            [$zebra],
+            [['number' => '+441632960985'] + $zebra],
+            ['- Zebra: no longer a number of the plan', '+ Zebra: a new number'],
+        ];
+        yield 'the same number is another element' => [
+            [$zebra],
+            [['id' => 'num_new', 'name' => 'New'] + $zebra],
+            [],
+            ['New'],
+        ];
+        yield 'two exchange their numbers' => [
+            [$zebra, $anchorage],
+            [['number' => $anchorage['number']] + $zebra, ['number' => $zebra['number']] + $anchorage],
+            [],
+            ['Anchorage', 'Zebra'],
+        ];
+        $block = [
+            'id' => 'num_b',
+            'name' => 'Block',
+            'number' => '+441632960980',
+            'block' => ['last' => '+441632960989', 'extension' => ''],
+        ];
+        $shorter = ['block' => ['last' => '+441632960985', 'extension' => '']] + $block;
+        yield 'a block is shorter' => [
+            [$block],
+            [$shorter],
+            ['- Block: not all of its numbers are in the plan any more'],
+            ['Block'],
+        ];
+        yield 'a block is longer' => [
+            [$shorter],
+            [$block],
+            ['+ Block: more of its numbers are in the plan'],
+            ['Block'],
+        ];
+        $all = ['id' => 'num_all', 'name' => 'All', 'number' => '+44163296098*'];
+        yield 'what begins so takes it' => [
+            [$zebra, $all],
+            [$all],
+            ['- Zebra: no number of its own any more: its calls are those of All'],
+        ];
+        yield 'it is taken out of what begins so' => [
+            [$all],
+            [$zebra, $all],
+            ['+ Zebra: a number of its own: its calls were those of All'],
+        ];
+        yield 'the rest of a block is taken by what begins so' => [[$block, $all], [$shorter, $all], [], ['Block']];
+    }
+
+    /** @param list<array<string, mixed>> $numbers */
+    private static function numbered(array $numbers): Plan
+    {
+        $builder = new PlanBuilder();
+        foreach ($numbers as $number) {
+            $builder = $builder->with($number + ['kind' => 'number', 'site' => 'sit_harbour', 'target' => 'jrn_main']);
+        }
+
+        return $builder->journey('jrn_main', [['id' => 's1', 'do' => 'end']])->plan();
     }
 
     public function testWhatIsSoWherePhonesRingIsNotToldAgain(): void

@@ -16,6 +16,7 @@ use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Promised\Holding;
+use Meandros\Core\Proof\Severity;
 use Meandros\Core\Proof\Year\YearChecks;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\Moment;
@@ -105,6 +106,11 @@ final class SeededFaultsTest extends TestCase
         ];
         yield 'the default is open' => [self::set('hrs_reception', '/default', 'open'), 'impact somebody now'];
         yield 'a day is forgotten' => [self::set('hrs_lost', '/week/0/days', ['mo', 'we']), 'impact nobody any more'];
+        yield 'a number is mistyped' => [self::set('num_fax', '/number', '+441632960177'), 'impact gone'];
+        yield 'a number is left out' => [
+            static fn(array $elements): array => array_diff_key($elements, ['num_fax' => true]),
+            'impact gone',
+        ];
         yield 'the message at the end is gone' => [self::gone('jrn_lost', '/steps', 2), 'year calls-run-out'];
         yield 'the message at night is gone' => [
             self::gone('jrn_bookings', '/steps/0/exits/0/steps', 1),
@@ -287,7 +293,7 @@ final class SeededFaultsTest extends TestCase
             $fares($plan),
         ]);
         [$changed] = $impact->find(static fn(): bool => true);
-        $severities = [];
+        $severities = [] === PlanImpact::onlyIn(self::$untouched[0], $plan) ? [] : [Severity::Gone->value => true];
         foreach ($changed as $one) {
             \assert($one instanceof Changed);
             foreach ($one->changes as $change) {

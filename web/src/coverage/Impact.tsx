@@ -14,17 +14,22 @@ type Changed = Impact['numbers'][number];
 type Severity = Changed['changes'][number]['severity'];
 
 const SEVERITIES: Record<Severity, string> = {
+    gone: 'gone',
     'nobody any more': 'nobody is reached any more',
     'somebody else': 'somebody else takes it',
     'somebody now': 'somebody is reached now',
+    new: 'new',
     details: 'times or words',
 };
+const LOSSES: Severity[] = ['gone', 'nobody any more'];
+const ONLY_IN_ONE: Severity[] = ['gone', 'new'];
 const FIRST = 12;
 const FIRST_CHANGES = 4;
 const NAMES = 6;
 const ORDER = Object.keys(SEVERITIES);
 
 const worst = (one: Changed): Severity => one.changes[0]?.severity ?? 'details';
+const AND = new Intl.ListFormat('en-GB');
 const count = (many: number) => (many === 1 ? 'one number' : `${many} numbers`);
 
 /** One quiet line under the answer: what the draft changes for callers. */
@@ -34,12 +39,18 @@ export function ImpactLine() {
     if (moment.in !== 'draft') return null;
     // Its place is kept while it says nothing: what is below must not move under the mouse.
     if (!data || (data.numbers.length === 0 && data.left === 0)) return <p className="impact-line quiet" />;
-    const lost = data.numbers.filter((one) => worst(one) === 'nobody any more').length;
+    const how = (severity: Severity) => data.numbers.filter((one) => worst(one) === severity).length;
+    const [gone, come, lost] = [how('gone'), how('new'), how('nobody any more')];
+    const changed = data.numbers.length - gone - come;
+    const does = [
+        changed + data.left > 0 && `changes ${data.left > 0 ? 'at least ' : ''}${count(changed)} for callers`,
+        gone > 0 && `takes ${count(gone)} away`,
+        come > 0 && `adds ${count(come)}`,
+    ];
     return (
         <p className="impact-line quiet" aria-live="polite" aria-busy={isPlaceholderData}>
             <Link to={{ pathname: '/editions', search }}>
-                The draft changes {data.left > 0 && 'at least '}
-                {count(data.numbers.length)} for callers
+                The draft {AND.format(does.filter((one) => one !== false))}
             </Link>
             {lost > 0 && <>; on {count(lost)} nobody is reached any more at times</>}
         </p>
@@ -114,7 +125,6 @@ function byWhom({ keys, from, phones }: Changed['changes'][number]): string {
 }
 
 function Group({ group }: { group: Changed[] }) {
-    const { change } = useMoment();
     const [isWhole, setIsWhole] = useState(false);
     const [first] = group;
     if (!first) return null;
@@ -125,27 +135,10 @@ function Group({ group }: { group: Changed[] }) {
             <ul>
                 {shown.map((one) => (
                     <li key={one.severity + one.what + one.keys.join() + one.from + one.phones.join()}>
-                        <span className={`what ${one.severity === 'nobody any more' ? 'removed' : 'changed'}`}>
+                        <span className={`what ${LOSSES.includes(one.severity) ? 'removed' : 'changed'}`}>
                             {SEVERITIES[one.severity]}
                         </span>{' '}
-                        <b>{one.when}</b>
-                        {byWhom(one)}: {one.what}{' '}
-                        <Button
-                            size="small"
-                            type="text"
-                            onClick={() =>
-                                change({
-                                    to: first.number,
-                                    at: one.first.slice(0, 19),
-                                    keys: one.keys.join(''),
-                                    from: one.from,
-                                    phones: one.phones[0] ? allPhones(one.phones[0]) : [],
-                                })
-                            }
-                            aria-label={`Try ${first.name} on ${momentWords(one.first, '')}`}
-                        >
-                            Try it
-                        </Button>
+                        {ONLY_IN_ONE.includes(one.severity) ? one.what : <When change={one} number={first} />}
                     </li>
                 ))}
                 {first.changes.length > shown.length && (
@@ -156,6 +149,33 @@ function Group({ group }: { group: Changed[] }) {
                     </li>
                 )}
             </ul>
+        </>
+    );
+}
+
+/** When it is otherwise, and how; to try. */
+function When({ change: one, number }: { change: Changed['changes'][number]; number: Changed }) {
+    const { change } = useMoment();
+    return (
+        <>
+            <b>{one.when}</b>
+            {byWhom(one)}: {one.what}{' '}
+            <Button
+                size="small"
+                type="text"
+                onClick={() =>
+                    change({
+                        to: number.number,
+                        at: one.first.slice(0, 19),
+                        keys: one.keys.join(''),
+                        from: one.from,
+                        phones: one.phones[0] ? allPhones(one.phones[0]) : [],
+                    })
+                }
+                aria-label={`Try ${number.name} on ${momentWords(one.first, '')}`}
+            >
+                Try it
+            </Button>
         </>
     );
 }
