@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import { axeClean } from './axe';
 import { address, choose, saved, sentence, startOver } from './helpers';
 import { expect, test } from './test';
 
@@ -45,6 +46,35 @@ test('what was changed, by whom and when, of all and of one element', async ({ p
     await expect(page.locator('.changes > li').first()).toContainText('by demo');
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.locator('.changes > li').first()).toContainText('taken back');
+});
+
+test('an empty plan, from its first site to its first call', async ({ page }) => {
+    await page.goto(address('/files'));
+    await page.getByLabel('Name of a new plan').fill('Quayside');
+    await page.getByRole('button', { name: 'Start with an empty plan' }).press('Enter');
+    await page.getByRole('button', { name: 'Bring it in' }).press('Enter');
+    const steps = page.getByRole('region', { name: 'First steps' });
+    await expect(steps).toContainText('There is no number to call yet');
+    await expect(page.getByText('The draft takes 50 numbers away')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Next change of the answer' })).toBeDisabled();
+    await axeClean(page, 'main');
+    await steps.getByRole('link', { name: 'Numbers' }).press('Enter');
+    await page.getByRole('button', { name: 'Add a site' }).press('Enter');
+    await page.getByLabel('Name of a new site').fill('Quay');
+    await page.getByLabel('Name of a new site').press('Enter');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Quay');
+    await page.getByRole('link', { name: 'This call' }).click();
+    await expect(steps).toContainText('1 so far');
+    await steps.getByRole('link', { name: 'Numbers' }).click();
+    await page.getByLabel('New number', { exact: true }).fill('01632 960777');
+    await page.getByLabel('New number', { exact: true }).press('Enter');
+    await expect(page).toHaveURL(/\/numbers\/num_/);
+    await expect(sentence(page)).toContainText('The call ends because no step is left.');
+    await expect(page.getByText('takes 50 numbers away and adds one number')).toBeVisible();
+    await page.getByRole('link', { name: 'Editions' }).click();
+    const changes = page.getByRole('region', { name: 'What it changes for callers' });
+    await expect(changes.getByText('no longer a number of the plan')).toHaveCount(1);
+    await expect(changes.getByText('a new number')).toBeVisible();
 });
 
 test('a plan is brought in after a look at what would change, and one that does not fit is not', async ({ page }) => {

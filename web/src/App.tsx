@@ -71,7 +71,7 @@ export function App() {
     }, [mode]);
 
     return (
-        <ConfigProvider theme={themeFor(mode)}>
+        <ConfigProvider theme={themeFor(mode)} renderEmpty={() => <p className="quiet pad">There is nothing here.</p>}>
             <AntApp component={false}>
                 <Refusals />
                 <Routes>

@@ -15,6 +15,7 @@ import { languageName } from '../ui/LanguageSelect';
 import { CourseLine } from './CourseLine';
 import { clock } from './clock';
 import { EveryEnding } from './EveryEnding';
+import { FirstSteps } from './FirstSteps';
 
 /** The whole way of the trial call: every event with its second and its reason, and what rang. */
 export function CallScreen() {
@@ -22,8 +23,10 @@ export function CallScreen() {
     const container = useRef<HTMLOListElement>(null);
     const plan = usePlan();
     const { moment } = useMoment();
-    const number = plan?.all('number').find((one) => one.number === moment.to);
+    const numbers = plan?.all('number');
+    const number = numbers?.find((one) => one.number === moment.to);
     const player = useCallPlayer(trace, plan?.get('site', number?.site)?.country);
+    if (!trace && numbers?.length === 0) return <FirstSteps />;
     if (!trace)
         return (
             <p className="quiet pad">

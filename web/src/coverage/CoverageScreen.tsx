@@ -1,6 +1,7 @@
 import { Button, Dropdown } from 'antd';
 import { useState } from 'react';
 import type { Coverage } from '../api/types';
+import { FirstSteps } from '../call/FirstSteps';
 import { StatePattern } from '../hours/StatePattern';
 import { YearChart } from '../hours/YearChart';
 import { useMoment } from '../moment/useMoment';
@@ -22,11 +23,13 @@ export function CoverageScreen() {
     const year = (Number(moment.at.slice(0, 4)) || 2027) + ahead;
     const query = useCoverage(year);
     const { data } = query;
-    const number = plan?.all('number').find((one) => one.number === moment.to);
+    const numbers = plan?.all('number');
+    const number = numbers?.find((one) => one.number === moment.to);
     const go = (date: string, clock: string) => {
         if (data) change({ at: `${date}T${clock}`, zone: data.zone });
         setAhead(0);
     };
+    if (!moment.to && numbers?.length === 0) return <FirstSteps />;
     return (
         <div className="one">
             <section className="sheet" aria-label="Who takes the calls">

@@ -18,10 +18,12 @@ export function AnswerStrip() {
     const { moment, change } = useMoment();
     const { data: trace, error, isFetching, isPlaceholderData } = useAnswer();
     const { message } = App.useApp();
-    const before = useAnswerBefore(isPlaceholderData ? undefined : trace, usePlan()?.stamp);
+    const plan = usePlan();
+    const before = useAnswerBefore(isPlaceholderData ? undefined : trace, plan?.stamp);
 
     const step = useCallback(
         async (direction: 'next' | 'previous') => {
+            if (!moment.to) return;
             try {
                 const { at, looked } = await ask(
                     api.POST('/api/trial-calls/{direction}-change', {
@@ -52,7 +54,11 @@ export function AnswerStrip() {
     return (
         <section className="answer" aria-label="Answer">
             <Tooltip title={`To the last moment at which the answer changed${keyNote(keys.before)}`}>
-                <Button aria-label="Previous change of the answer" onClick={() => step('previous')}>
+                <Button
+                    aria-label="Previous change of the answer"
+                    disabled={!moment.to}
+                    onClick={() => step('previous')}
+                >
                     ‹ before
                 </Button>
             </Tooltip>
@@ -72,12 +78,16 @@ export function AnswerStrip() {
                         {before && <span className="was quiet">Before your change: {before}</span>}
                     </p>
                 ) : (
-                    <p className="quiet">Choose a number to try a call to.</p>
+                    <p className="quiet">
+                        {plan?.all('number').length === 0
+                            ? 'There is no number to call yet.'
+                            : 'Choose a number to try a call to.'}
+                    </p>
                 )}
                 <ImpactLine />
             </div>
             <Tooltip title={`To the next moment at which the answer changes${keyNote(keys.after)}`}>
-                <Button aria-label="Next change of the answer" onClick={() => step('next')}>
+                <Button aria-label="Next change of the answer" disabled={!moment.to} onClick={() => step('next')}>
                     after ›
                 </Button>
             </Tooltip>

@@ -20,11 +20,15 @@ export function NumberCalled() {
     // Closed, it needs what is chosen only: a plan may have thousands of numbers, and the bar is on every screen.
     const groups = plan ? choices(plan, isOpen ? () => true : (one) => one === moment.to) : [];
 
+    const chosen = groups.flatMap((group) => group.options).find((one) => one.value === moment.to);
+
     return (
         <Select
             aria-label="Number called"
             className="to"
             optionLabelProp="name"
+            // What is not in the plan any more has no name.
+            labelRender={({ value }) => chosen?.name ?? value}
             showSearch={{ optionFilterProp: 'label' }}
             value={moment.to || null}
             popupMatchSelectWidth={300}

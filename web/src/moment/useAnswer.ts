@@ -18,7 +18,7 @@ export function useAnswer() {
         queryFn: () => askAnswer(call),
         // The first answer does not wait for the plan.
         enabled: Boolean(moment.to && moment.at),
-        placeholderData: keepPreviousData,
+        ...(moment.to ? { placeholderData: keepPreviousData } : {}),
     });
 }
 

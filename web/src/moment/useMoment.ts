@@ -7,7 +7,7 @@ import {
     useMemo,
     useSyncExternalStore,
 } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import type { Acts, PhoneAssumption, Status, TrialCall } from '../api/types';
 
 /** What a phone does, or what the status of its owner is. */
@@ -139,7 +139,7 @@ const current = () => new URLSearchParams(window.location.search);
 
 /** Of the address itself: the router draws what follows from a change a moment later, and a link that is followed meanwhile must have it. */
 function useAddress(): Bar {
-    const [, setParams] = useSearchParams();
+    const navigate = useNavigate();
     const text = useSyncExternalStore(onChange, () => current().toString());
     const moment = useMemo<Moment>(() => readMoment(new URLSearchParams(text)), [text]);
 
@@ -149,10 +149,11 @@ function useAddress(): Bar {
             const now = readMoment(current());
             const next = writeMoment({ ...now, ...(typeof part === 'function' ? part(now) : part) });
             for (const [name, value] of current()) if (!NAMES.has(name)) next.set(name, value);
-            setParams(next, { replace: true });
+            // Of the screen that is shown by now: another may have been gone to.
+            navigate({ pathname: window.location.pathname, search: next.toString() }, { replace: true });
             for (const read of readers) read();
         },
-        [setParams],
+        [navigate],
     );
 
     return useMemo(() => ({ moment, change, search: text ? `?${text}` : '' }), [moment, change, text]);

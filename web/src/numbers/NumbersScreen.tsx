@@ -24,7 +24,11 @@ export function NumbersScreen() {
     return (
         <ElementScreen
             kind="number"
-            empty="There is no number yet. Add the first one below, as you would dial it."
+            empty={
+                plan?.all('site').length === 0
+                    ? 'There is no number yet. Its site comes first: the country there says how numbers are typed.'
+                    : 'There is no number yet. Add the first one below, as you would dial it.'
+            }
             searchable={(number) => `${number.number} ${plan?.find(number.target)?.name ?? ''}`}
             note={(number) => (
                 <>
@@ -175,7 +179,12 @@ function NumberAdder() {
         go(`/numbers/${made}`);
     };
 
-    if (sites.length === 0) return <p className="quiet">Add a site first: its country says how numbers are typed.</p>;
+    if (sites.length === 0)
+        return (
+            <Button size="small" onClick={() => go('/sites')}>
+                Add a site
+            </Button>
+        );
     return (
         <div className="adder stack">
             <Field

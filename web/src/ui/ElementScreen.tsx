@@ -104,15 +104,15 @@ export function ElementScreen<K extends Kind>({ kind, note, rank, searchable, ed
                     ))}
                 {foot}
             </section>
-            <section className="sheet" aria-label={chosen?.name ?? 'Nothing chosen'}>
-                {body ? (
-                    <ChosenElement key={body.id} element={body} editor={editor} disabled={disabled} />
-                ) : chosen ? (
-                    <h2 className="quiet">{chosen.name}</h2>
-                ) : (
-                    <p className="quiet">{id ? 'This is not in the plan any more.' : empty}</p>
-                )}
-            </section>
+            {(chosen || id) && (
+                <section className="sheet" aria-label={chosen?.name ?? 'Nothing chosen'}>
+                    {body ? (
+                        <ChosenElement key={body.id} element={body} editor={editor} disabled={disabled} />
+                    ) : (
+                        <h2 className="quiet">{chosen?.name ?? 'This is not in the plan any more.'}</h2>
+                    )}
+                </section>
+            )}
         </div>
     );
 }
