@@ -132,6 +132,10 @@ test('what is live can be looked at but not edited', async ({ page }) => {
     await expect(page.getByRole('toolbar')).toHaveCount(0);
     await expect(rows(page).first()).toContainText('Look at Bookings hours');
     await expect(page.getByRole('button', { name: 'Add a step at the end' })).toHaveCount(0);
+    await expect(page.getByRole('button', { name: 'Start from a pattern …' })).toHaveCount(0);
+    await page.getByRole('link', { name: 'Hours', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'Week', exact: true })).toBeVisible();
+    await expect(page.getByRole('radiogroup', { name: 'Paint with' })).toHaveCount(0);
 });
 
 test('the ring chart shows a row per phone and who took the call', async ({ page }) => {

@@ -195,3 +195,20 @@ test('a call to a number that is not there says so', async ({ page }) => {
     await page.goto(address('/', { to: '+441632960999' }));
     await expect(page.locator('.answer')).toContainText('is not a number of this plan');
 });
+
+test('a name that is one long word breaks where it has to', async ({ page }) => {
+    await page.goto(address('/people/per_reception'));
+    await page.getByLabel('Name', { exact: true }).fill(`Bea ${'Longstaff-'.repeat(3)}${'Longstaff'.repeat(12)}`);
+    await page.getByLabel('Name', { exact: true }).press('Enter');
+    await saved(page);
+    await page.setViewportSize({ width: 1280, height: 800 });
+    for (const path of ['/', '/queues/que_lunch', '/on-duty']) {
+        await page.goto(address(path, { to: '+441632960100' }));
+        await expect(page.locator('main').getByText('LongstaffLongstaff').first()).toBeVisible();
+        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
+    }
+    // Beside it there is room for when phones ring.
+    await page.goto(address('/', { to: '+441632960100' }));
+    const scale = page.getByRole('region', { name: 'What rings' }).locator('.scale');
+    expect((await scale.boundingBox())?.width).toBeGreaterThan(200);
+});

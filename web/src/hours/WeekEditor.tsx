@@ -34,29 +34,7 @@ export function WeekEditor({
                     onChange={onChange}
                 />
             )}
-            <div className="brushes" role="radiogroup" aria-label="Paint with">
-                {hours.states.map((one) => (
-                    <Button
-                        key={one.key}
-                        size="small"
-                        role="radio"
-                        aria-checked={brush === one.key}
-                        type={brush === one.key ? 'primary' : 'default'}
-                        onClick={() => setBrush(one.key)}
-                    >
-                        {one.name}
-                    </Button>
-                ))}
-                <Button
-                    size="small"
-                    role="radio"
-                    aria-checked={brush === null}
-                    type={brush === null ? 'primary' : 'default'}
-                    onClick={() => setBrush(null)}
-                >
-                    Wipe
-                </Button>
-            </div>
+            {!disabled && <Brushes states={hours.states} brush={brush} onChoose={setBrush} />}
             <WeekStrip hours={hours} brush={brush} disabled={disabled} now={now} onPaint={onChange} />
             <details className="bands" open={Boolean(error(null))}>
                 <summary>Bands in figures ({hours.week.length})</summary>
@@ -81,6 +59,35 @@ export function WeekEditor({
         </>
     );
 }
+
+/** What is painted with: a state, or nothing to wipe with. */
+function Brushes({
+    states,
+    brush,
+    onChoose,
+}: {
+    states: Hours['states'];
+    brush: string | null;
+    onChoose: (brush: string | null) => void;
+}) {
+    return (
+        <div className="brushes" role="radiogroup" aria-label="Paint with">
+            {[...states, { key: null, name: 'Wipe' }].map((one) => (
+                <Button
+                    key={one.key}
+                    size="small"
+                    role="radio"
+                    aria-checked={brush === one.key}
+                    type={brush === one.key ? 'primary' : 'default'}
+                    onClick={() => onChoose(one.key)}
+                >
+                    {one.name}
+                </Button>
+            ))}
+        </div>
+    );
+}
+
 /** A band that overlaps no other: the first free hour of the week, so that it can be saved and then changed. */
 function freeBand(hours: Hours): WeekBand {
     const free = DAYS.find((day) => !hours.week.some((band) => band.days.includes(day)));

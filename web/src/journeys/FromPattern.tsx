@@ -3,7 +3,7 @@ import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
 import { api, ask, RefusedError } from '../api/client';
 import type { Kind } from '../api/types';
-import { useGo } from '../moment/useMoment';
+import { useGo, useMoment } from '../moment/useMoment';
 import { patchDraft } from '../plan/usePlan';
 import { useWrite } from '../plan/writes';
 import { ElementPicker } from '../ui/ElementPicker';
@@ -57,7 +57,9 @@ const ASKS: Record<string, string> = {
 
 /** Starts a journey from a pattern: each asks only for what it needs. */
 export function FromPattern() {
+    const { moment } = useMoment();
     const [isOpen, setIsOpen] = useState(false);
+    if (moment.in !== 'draft') return null;
     return (
         <>
             <Button size="small" onClick={() => setIsOpen(true)}>
