@@ -87,3 +87,20 @@ test('somebody shows their own number, another of the company, or none', async (
     await choose(page, 'Calls to outside show', 'Main line');
     await saved(page);
 });
+
+test('the call on screen follows a number that gets another one, and goes to the first of the plan where it is deleted', async ({
+    page,
+}) => {
+    await page.goto(address('/numbers/num_fax', { to: '+441632960170', phones: 'per_kasia~answers~5' }));
+    await expect(sentence(page)).toContainText('Hears “Fax line, to callers”');
+    await page.getByLabel('Number', { exact: true }).fill('01632 960 179');
+    await page.getByLabel('Number', { exact: true }).press('Enter');
+    await expect(page).toHaveURL(/to=%2B441632960179&.*per_kasia/);
+    await expect(sentence(page)).toContainText('Hears “Fax line, to callers”');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page).toHaveURL(/to=%2B441632960170&/);
+    await page.getByRole('button', { name: 'Delete', exact: true }).click();
+    await expect(page.getByText('What was called is not in the plan any more.')).toBeVisible();
+    await expect(sentence(page)).toContainText('Rings Bea Longstaff');
+    await expect(page).not.toHaveURL(/per_kasia/);
+});

@@ -4,7 +4,7 @@ import { useRef, useState } from 'react';
 import { api, ask, RefusedError } from '../api/client';
 import type { Change, FieldError, Pending, PlanFile } from '../api/types';
 import { useEditions } from '../editions/useEditions';
-import { type Moment, readMoment, toTrialCall, useGo, useMoment } from '../moment/useMoment';
+import { useGo, useMoment } from '../moment/useMoment';
 import { patchDraft, usePlan } from '../plan/usePlan';
 import { upload } from '../sound/uploads';
 import { Field } from '../ui/Field';
@@ -22,22 +22,12 @@ interface Brought {
 
 const emptyPlan = (name: string) => ({ meandros: 1, name, elements: [] }) as Partial<PlanFile> as PlanFile;
 
-/** Whether the draft has all that the call on screen is about. */
-async function isStillThere(moment: Moment): Promise<boolean> {
-    try {
-        await ask(api.POST('/api/trial-calls', { body: { ...toTrialCall(moment), in: 'draft' } }));
-        return true;
-    } catch (error) {
-        return !(error instanceof RefusedError && error.problem.errors);
-    }
-}
-
 /** Plans as files: taken away, brought in after a look at what would change, or started afresh. */
 export function FilesScreen() {
     const plan = usePlan();
     const queries = useQueryClient();
     const { message } = App.useApp();
-    const { moment, change } = useMoment();
+    const { moment } = useMoment();
     const go = useGo();
     const [brought, setBrought] = useState<Brought>();
     const [errors, setErrors] = useState<FieldError[]>([]);
@@ -77,7 +67,6 @@ export function FilesScreen() {
     const bringIn = async ({ from, name, changes, bring }: Brought) => {
         try {
             patchDraft(queries, await bring({ 'If-Match': `"${changes.revision}"` }));
-            if (!(await isStillThere(moment))) change({ ...readMoment(new URLSearchParams()), at: moment.at });
             setBrought(undefined);
             message.success(`${name ?? from} is the draft now. Undo brings the one before back.`);
             go('/');

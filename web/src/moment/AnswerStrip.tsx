@@ -10,6 +10,7 @@ import { usePlan } from '../plan/usePlan';
 import { keyNote, useSingleKey, useSingleKeys } from '../ui/singleKeys';
 import { momentWords } from '../ui/when';
 import { useAnswer } from './useAnswer';
+import { useCallKept } from './useCallKept';
 import { toTrialCall, useMoment } from './useMoment';
 import { Why } from './Why';
 
@@ -19,6 +20,7 @@ export function AnswerStrip() {
     const { data: trace, error, isFetching, isPlaceholderData } = useAnswer();
     const { message } = App.useApp();
     const plan = usePlan();
+    useCallKept();
     const before = useAnswerBefore(isPlaceholderData ? undefined : trace, plan?.stamp);
 
     const step = useCallback(
