@@ -1,4 +1,4 @@
-import { Button, Input, Popover, Select } from 'antd';
+import { Button, Popover, Select } from 'antd';
 import { useEffect, useMemo } from 'react';
 import { useEditions } from '../editions/useEditions';
 import { usePlan } from '../plan/usePlan';
@@ -6,6 +6,7 @@ import { LineInput } from '../ui/LineInput';
 import { AssumptionsEditor } from './AssumptionsEditor';
 import { assumptionsInWords } from './assumptionsInWords';
 import { ClockInput } from './ClockInput';
+import { DayInput } from './DayInput';
 import { NumberCalled } from './NumberCalled';
 import { useMomentZone } from './useAnswer';
 import { nowIn, useMoment } from './useMoment';
@@ -48,13 +49,7 @@ export function MomentBar() {
                 onSave={(from) => change({ from })}
             />
             <span>on {weekday(date)}</span>
-            <Input
-                aria-label="Date"
-                className="date"
-                type="date"
-                value={date}
-                onChange={(event) => setAt(event.target.value, time || '12:00:00')}
-            />
+            <DayInput value={date} onSave={(day) => setAt(day, time || '12:00:00')} />
             <span>at</span>
             <ClockInput value={time} onSave={(next) => setAt(date, next)} />
             <Select
