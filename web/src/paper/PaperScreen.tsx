@@ -49,6 +49,7 @@ export function PaperScreen() {
         },
         placeholderData: keepPreviousData,
     });
+    const isWritten = page.isError || (page.isSuccess && !page.isPlaceholderData);
     const file = (format: string) => `/api/plans/${moment.in}/${kind}.${format}?${new URLSearchParams(query)}`;
     return (
         <div className="one">
@@ -106,11 +107,20 @@ export function PaperScreen() {
                     <Button onClick={() => frame.current?.contentWindow?.print()}>Print</Button>
                     <Button href={file('pdf')}>Keep as PDF</Button>
                     {isBrief && <Button href={file('md')}>Keep as Markdown</Button>}
+                    <span className="quiet" role="status">
+                        {isWritten ? '' : 'It is being written …'}
+                    </span>
                 </div>
                 {page.error ? (
                     <p className="notice alarm">{page.error.message}</p>
                 ) : (
-                    <iframe ref={frame} className={styles.page} title="The paper" srcDoc={String(page.data ?? '')} />
+                    <iframe
+                        ref={frame}
+                        className={styles.page}
+                        title="The paper"
+                        aria-busy={!isWritten}
+                        srcDoc={String(page.data ?? '')}
+                    />
                 )}
             </section>
         </div>
