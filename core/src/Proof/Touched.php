@@ -19,7 +19,7 @@ final class Touched
     {
         $numbers = $seen = [];
         $next = $ids;
-        while (null !== ($id = array_shift($next))) {
+        while (null !== ($id = array_pop($next))) {
             if (isset($seen[$id])) {
                 continue;
             }
