@@ -125,6 +125,7 @@ test('a link from the call leads to its step, with the same trial call', async (
 test('what is live can be looked at but not edited', async ({ page }) => {
     await page.goto(address('/journeys/jrn_bookings', { in: 'live' }));
     await expect(page.getByText('You are looking at what is live')).toBeVisible();
+    await expect(page).toHaveTitle('Bookings line · Journeys · Meandros');
     await expect(page.getByLabel('Name', { exact: true })).toBeDisabled();
     await rows(page).first().focus();
     await page.keyboard.press('+');

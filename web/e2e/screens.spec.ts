@@ -45,6 +45,7 @@ for (const screen of SCREENS) {
             await expect(page.locator('main h1, main h2').first()).toBeVisible();
             await expect(page.locator('.answer .sentence p').first()).toBeVisible();
             await page.waitForLoadState('networkidle');
+            await expect(page).toHaveTitle(/\S · Meandros$/);
             // In other colours, only colours can be wrong.
             const rules = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
             const runOnly: RunOnly =

@@ -7,7 +7,6 @@ import { MomentBar } from '../moment/MomentBar';
 import { useAnswer } from '../moment/useAnswer';
 import { useMoment } from '../moment/useMoment';
 import { OverrideBanner } from '../overrides/OverrideBanner';
-import { ALL_KINDS, KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan, usePlanError } from '../plan/usePlan';
 import type { Mode } from '../theme';
@@ -16,36 +15,8 @@ import { KeysButton } from './KeysButton';
 import { fetchTheRest } from './later';
 import { Mark } from './Mark';
 import { ServerNotice } from './ServerNotice';
-
-/** Of the rail: kinds of elements first, then other screens. */
-const GROUPS = [
-    { title: 'What callers reach', group: 'reached', others: [['/recordings', 'Recordings']] },
-    { title: 'Who answers', group: 'answers', others: [] },
-    { title: 'Where', group: 'where', others: [] },
-    {
-        title: 'What will happen',
-        group: 'will happen',
-        others: [
-            ['/all-numbers', 'All numbers now'],
-            ['/coverage', 'Coverage'],
-            ['/overflow', 'Overflow'],
-            ['/map', 'Map'],
-            ['/paper', 'On paper'],
-        ],
-    },
-    {
-        title: 'In force',
-        group: 'in force',
-        others: [
-            ['/open-now', 'Open now'],
-            ['/on-duty', 'On duty'],
-            ['/editions', 'Editions'],
-            ['/changes', 'Changes'],
-            ['/outbox', 'Outbox'],
-            ['/files', 'Plan files'],
-        ],
-    },
-] as const;
+import { FIRST_SCREEN, GROUPS } from './screens';
+import { usePageTitle } from './usePageTitle';
 
 /** The frame of every screen: the moment bar, its answer, and the way to the screens. */
 export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => void }) {
@@ -55,6 +26,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
     const edit = useEdit();
     const undo = plan?.plan.undo?.label;
     const redo = plan?.plan.redo?.label;
+    usePageTitle();
     const editable = moment.in === 'draft';
     const { isSuccess: isAnswered } = useAnswer();
     /** Where there is little room, the way to the screens is opened when it is wanted. */
@@ -79,9 +51,9 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
         return () => window.removeEventListener('keydown', onKey);
     }, [edit, editable]);
 
-    const link = (path: string, label: string) => (
+    const link = ({ path, name }: { path: string; name: string }) => (
         <NavLink key={path} to={{ pathname: path, search }} end={path === '/'} onClick={() => setIsOpen(false)}>
-            {label}
+            {name}
         </NavLink>
     );
 
@@ -97,16 +69,11 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                         Screens
                     </Button>
                 </div>
-                {link('/', 'This call')}
-                {GROUPS.map(({ title, group, others }) => (
+                {link(FIRST_SCREEN)}
+                {GROUPS.map(({ title, screens }) => (
                     <div key={title} className="rail-group">
                         <h2>{title}</h2>
-                        {[
-                            ...ALL_KINDS.filter((kind) => KINDS[kind].group === group).map(
-                                (kind) => [`/${KINDS[kind].path}`, KINDS[kind].many] as const,
-                            ),
-                            ...others,
-                        ].map(([path, label]) => link(path, label))}
+                        {screens.map(link)}
                     </div>
                 ))}
                 <div className="rail-foot">
