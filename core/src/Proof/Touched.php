@@ -19,7 +19,8 @@ final class Touched
     {
         $numbers = $seen = [];
         $next = $ids;
-        while (null !== ($id = array_pop($next))) {
+        for ($i = 0; isset($next[$i]); ++$i) {
+            $id = $next[$i];
             if (isset($seen[$id])) {
                 continue;
             }

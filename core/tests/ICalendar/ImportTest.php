@@ -92,6 +92,16 @@ final class ImportTest extends TestCase
         );
     }
 
+    /** By RFC 5545 an event with a time has a rule that ends at one; where it ends on a date, that day is meant. */
+    public function testARuleThatEndsOnADateEndsWithThatDay(): void
+    {
+        $drill = ['DTSTART;TZID=Europe/London:20261102T090000', 'DURATION:PT1H', 'SUMMARY:Drill'];
+        self::assertSame(
+            ['Drill (2026-11-02 to 2026-11-04, 09:00–10:00)'],
+            self::import(self::event(...[...$drill, 'RRULE:FREQ=DAILY;UNTIL=20261104'])),
+        );
+    }
+
     public function testWhatIsLeftOutSaysWhy(): void
     {
         $file = self::read(

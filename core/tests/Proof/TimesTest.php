@@ -123,6 +123,18 @@ final class TimesTest extends TestCase
         self::assertSame(['2027-01-01'], array_map(CivilDate::format(...), self::of($nights)->days));
     }
 
+    public function testWhatTheStretchCutsOffIsNoneOfThoseThatBeginLater(): void
+    {
+        // Fridays from nine to noon; on the first one, since midnight at least.
+        $mornings = array_map(
+            static fn(string $day): array => [$day . 'T09:00', $day . 'T12:00'],
+            self::days('2027-01-08', '2027-12-31', 7),
+        );
+        $times = self::of([['2027-01-01T00:00', '2027-01-01T12:00'], ...$mornings]);
+        self::assertSame(['2027-01-01'], array_map(CivilDate::format(...), $times->days));
+        self::assertCount(1, $times->weekly);
+    }
+
     public function testTwoSeasonsAreToldInTheirOrderAndADayIsToldOnce(): void
     {
         $intervals = [];
