@@ -159,7 +159,6 @@ function PhoneAdder({ person, country, onAdd }: { person: Person; country: strin
                 Add a soft phone
             </Button>
             <PhoneNumberField
-                key={person.phones.length}
                 label="Add an outside number"
                 value=""
                 country={country}

@@ -1,8 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { RefusedError } from '../api/client';
 import type { Element, FieldError } from '../api/types';
 import { type Attempt, newAttempt, useEdit } from './useEdit';
+import { draftOf } from './usePlan';
 import { useServer } from './useServer';
 
 type Saving = 'saved' | 'saving' | 'refused' | 'stale' | 'offline';
@@ -22,6 +23,8 @@ export interface ElementEditor<T extends Element> {
 }
 
 const NONE: FieldError[] = [];
+/** Somebody else's change may have come in its place: it is not waited for longer than that. */
+const MOST_LOOKS = 100;
 
 /** An element being edited in place: every change is saved at once; what is refused stays on screen with its reason. */
 export function useElement<T extends Element>(stored: T): ElementEditor<T> {
@@ -43,17 +46,32 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
         setLost(null);
     }, []);
 
+    const shown = useRef(stored);
+    useLayoutEffect(() => {
+        shown.current = stored;
+    });
+
     // What was saved comes back through the plan a moment later: until then it is shown from here, or the screen
     // would flash back to what was before and lose what is being typed.
-    const settle = useCallback((saved: T) => {
-        setTimeout(() => {
-            if (latest.current !== saved) return;
-            latest.current = null;
-            setUnsaved(null);
-            setSaving('saved');
-            setErrors(NONE);
-        });
-    }, []);
+    const settle = useCallback(
+        (saved: T) => {
+            const written = draftOf(queries)?.elements.find((one) => one.id === saved.id);
+            const look = (times: number) =>
+                setTimeout(() => {
+                    if (latest.current !== saved) return;
+                    if (shown.current !== written && times < MOST_LOOKS) {
+                        look(times + 1);
+                        return;
+                    }
+                    latest.current = null;
+                    setUnsaved(null);
+                    setSaving('saved');
+                    setErrors(NONE);
+                });
+            look(0);
+        },
+        [queries],
+    );
 
     // biome-ignore lint/correctness/useExhaustiveDependencies: another element starts afresh
     useEffect(reset, [stored.id]);

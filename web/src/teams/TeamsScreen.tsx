@@ -170,14 +170,7 @@ function Members({ value, change, error, disabled }: EditorProps<Team>) {
                             />
                         )}
                     </Field>
-                    <PhoneNumberField
-                        key={value.members.length}
-                        label="Add a number outside"
-                        value=""
-                        country={country}
-                        site=""
-                        onSave={add}
-                    />
+                    <PhoneNumberField label="Add a number outside" value="" country={country} site="" onSave={add} />
                 </div>
             )}
         </>
