@@ -125,7 +125,11 @@ export function RecordingsScreen() {
                     columns={columns}
                     rowKey={(row) => row.file}
                     sortedBy="Voice"
-                    empty={query.what === 'missing' ? 'Every script has a take that fits it.' : 'There are no scripts.'}
+                    empty={
+                        query.what === 'missing' && plan?.all('prompt').length !== 0
+                            ? 'Every script has a take that fits it.'
+                            : 'There are no scripts.'
+                    }
                 />
             </section>
             {moment.in === 'draft' && <BringRecordings />}
