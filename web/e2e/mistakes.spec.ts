@@ -212,3 +212,18 @@ test('a name that is one long word breaks where it has to', async ({ page }) => 
     const scale = page.getByRole('region', { name: 'What rings' }).locator('.scale');
     expect((await scale.boundingBox())?.width).toBeGreaterThan(200);
 });
+
+test('a screen whose code cannot be fetched yet is tried again, and leaves the others as they are', async ({
+    page,
+}) => {
+    let isAway = true;
+    await page.route(/assets\/OverflowScreen.*\.js/, (route) => (isAway ? route.abort() : route.continue()));
+    await page.goto(address('/overflow'));
+    await expect(page.getByText('This screen could not be fetched yet.')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Load the page anew' })).toBeVisible();
+    await page.getByRole('link', { name: 'Teams' }).click();
+    await expect(page.getByRole('heading', { name: 'Teams', level: 1 })).toBeVisible();
+    await page.getByRole('link', { name: 'Overflow' }).click();
+    isAway = false;
+    await expect(page.getByRole('heading', { name: 'Where calls flow that no queue takes' })).toBeVisible();
+});

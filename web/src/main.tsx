@@ -9,6 +9,7 @@ import { App } from './App';
 import { newQueries } from './api/queries';
 import { MomentProvider } from './moment/useMoment';
 import { PlanProvider } from './plan/usePlan';
+import { Broken } from './ui/Broken';
 
 const queries = newQueries();
 const root = document.getElementById('root');
@@ -18,7 +19,9 @@ if (root) {
             <BrowserRouter>
                 <MomentProvider>
                     <PlanProvider>
-                        <App />
+                        <Broken>
+                            <App />
+                        </Broken>
                     </PlanProvider>
                 </MomentProvider>
             </BrowserRouter>

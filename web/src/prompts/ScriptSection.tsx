@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { Suspense, useRef, useState } from 'react';
 import type { Prompt } from '../api/types';
 import { PlayPrompt } from '../sound/PlayButton';
 import { soundAddress } from '../sound/player';
@@ -9,6 +9,7 @@ import { useTakes } from '../sound/useTakes';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Findings } from '../ui/Findings';
 import { languageName } from '../ui/LanguageSelect';
+import { whenShown } from '../ui/later';
 import { useFindings } from '../ui/useFindings';
 import { KeptRecordingNotice } from './KeptRecordingNotice';
 import { type Part, partKey } from './part';
@@ -18,7 +19,7 @@ import { ScriptField } from './ScriptField';
 import { Takes } from './Takes';
 import { WordDifference } from './WordDifference';
 
-const Waveform = lazy(() => import('../sound/Waveform'));
+const Waveform = whenShown(() => import('../sound/Waveform').then((part) => part.Waveform));
 
 /** A prompt in one language: its words, how they sound, and what is odd about it. */
 export function ScriptSection(

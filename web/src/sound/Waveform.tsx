@@ -5,7 +5,7 @@ import { clock } from '../call/clock';
 import { stop } from './player';
 
 /** How a sound goes, with a playhead: drawn once it is looked at. */
-export default function Waveform({ source, label }: { source: string; label: string }) {
+export function Waveform({ source, label }: { source: string; label: string }) {
     const box = useRef<HTMLDivElement>(null);
     const surfer = useRef<WaveSurfer | undefined>(undefined);
     const [isOn, setIsOn] = useState(false);

@@ -1,6 +1,6 @@
 import { Button, Tooltip } from 'antd';
 import { Suspense, useEffect, useState } from 'react';
-import { NavLink, Outlet } from 'react-router';
+import { NavLink, Outlet, useLocation } from 'react-router';
 import { ToCome } from '../editions/ToCome';
 import { AnswerStrip } from '../moment/AnswerStrip';
 import { MomentBar } from '../moment/MomentBar';
@@ -10,6 +10,7 @@ import { OverrideBanner } from '../overrides/OverrideBanner';
 import { useEdit } from '../plan/useEdit';
 import { usePlan, usePlanError } from '../plan/usePlan';
 import type { Mode } from '../theme';
+import { Broken, Fetching } from './Broken';
 import { JobsNotice } from './JobsNotice';
 import { KeysButton } from './KeysButton';
 import { fetchTheRest } from './later';
@@ -27,6 +28,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
     const undo = plan?.plan.undo?.label;
     const redo = plan?.plan.redo?.label;
     usePageTitle();
+    const [, pathname] = useLocation().pathname.split('/');
     const editable = moment.in === 'draft';
     const { isSuccess: isAnswered } = useAnswer();
     /** Where there is little room, the way to the screens is opened when it is wanted. */
@@ -122,9 +124,12 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                         </p>
                     )}
                     {plan ? (
-                        <Suspense fallback={null}>
-                            <Outlet />
-                        </Suspense>
+                        // Another screen is another try.
+                        <Broken key={pathname}>
+                            <Suspense fallback={<Fetching />}>
+                                <Outlet />
+                            </Suspense>
+                        </Broken>
                     ) : error ? (
                         <p className="notice alarm">{error.message}</p>
                     ) : (

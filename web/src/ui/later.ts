@@ -1,11 +1,29 @@
 import { type ComponentType, lazy } from 'react';
 
-const fetches: (() => Promise<unknown>)[] = [];
+type Fetch<P> = () => Promise<ComponentType<P>>;
+
+const LONGEST_PAUSE = 5_000;
+const fetches: Fetch<object>[] = [];
 
 /** A screen whose code is fetched when it is first shown, or when there is nothing else to do. */
-export function later(fetch: () => Promise<ComponentType>) {
+export function later(fetch: Fetch<object>) {
     fetches.push(fetch);
-    return lazy(() => fetch().then((screen) => ({ default: screen })));
+    return whenShown(fetch);
+}
+
+/** A part whose code is fetched when it is first shown. */
+export const whenShown = <P extends object>(fetch: Fetch<P>) =>
+    lazy(async () => ({ default: await untilItIsThere(fetch) }));
+
+/** The server may be away for a moment. */
+async function untilItIsThere<P>(fetch: Fetch<P>): Promise<ComponentType<P>> {
+    for (let pause = 500; ; pause = Math.min(2 * pause, LONGEST_PAUSE)) {
+        try {
+            return await fetch();
+        } catch {
+            await new Promise((over) => setTimeout(over, pause));
+        }
+    }
 }
 
 /** Fetches what was left for later, one after the other, once the first answer is there: no click waits for code then. */
@@ -14,6 +32,7 @@ export async function fetchTheRest(): Promise<void> {
         await new Promise((idle) =>
             'requestIdleCallback' in window ? requestIdleCallback(idle) : setTimeout(idle, 50),
         );
-        await fetch();
+        // What cannot be fetched now is when it is shown.
+        await fetch().catch(() => undefined);
     }
 }
