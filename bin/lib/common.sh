@@ -105,6 +105,8 @@ web_build() {
   if changed build $sources || [ ! -f "$ROOT/public/index.html" ]; then
     say 'Building the front end'
     (cd "$ROOT/web" && npm run --silent build >../var/build.log 2>&1) || { tail -n 40 "$ROOT/var/build.log" >&2; fail 'The front end could not be built (all of it in var/build.log).'; }
+    # A page that was opened before goes on with what it was made of, for a week.
+    find "$ROOT/public/assets" -type f -mtime +7 -delete
     stamp
   fi
 }
