@@ -141,4 +141,8 @@ describe('the moment in the address', () => {
         const [tokyo, london] = [nowIn('Asia/Tokyo'), nowIn('Europe/London')].map((text) => Date.parse(`${text}Z`));
         expect([8, 9]).toContain(Math.round(((tokyo ?? 0) - (london ?? 0)) / 3_600_000));
     });
+
+    it('is told where the address names a zone that there is not', () => {
+        expect(nowIn('Mars')).toBe(nowIn(''));
+    });
 });

@@ -453,12 +453,15 @@ function pressesMeanwhile(text: string): { press: string; after: number | null }
         });
 }
 
-/** Now, on this computer's wall clock in the zone, to the minute. */
+/** Now, on this computer's clock as it is in the zone, to the minute; where there is no such zone, in the computer's own. */
 export function nowIn(zone: string): string {
-    const format = new Intl.DateTimeFormat('sv-SE', {
-        timeZone: zone || undefined,
-        dateStyle: 'short',
-        timeStyle: 'short',
-    });
-    return `${format.format(new Date()).replace(' ', 'T')}:00`;
+    const format = (timeZone?: string) =>
+        new Intl.DateTimeFormat('sv-SE', { timeZone, dateStyle: 'short', timeStyle: 'short' }).format(new Date());
+    let now: string;
+    try {
+        now = format(zone || undefined);
+    } catch {
+        now = format();
+    }
+    return `${now.replace(' ', 'T')}:00`;
 }
