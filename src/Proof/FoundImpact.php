@@ -136,35 +136,30 @@ final readonly class FoundImpact
         $held = new HoursHeld($is, new PlanHours($is, $this->live->state($is, $from)->overrides), $from, $until);
 
         $zone = static fn(Number $number): string => $is->get(Site::class, $number->line->site)->place->zone ?? 'UTC';
-        $told = static fn(Number $number, array $changes): array => [
-            'id' => $number->id(),
-            'name' => $number->name(),
-            'number' => $number->range->example(),
-            'changes' => $changes,
+        $gone = PlanImpact::onlyIn($was, $is, $ids);
+        $come = PlanImpact::onlyIn($is, $was, $ids);
+        $told = [
+            ...ImpactReport::ofOnlyOne($gone, Severity::Gone, $words, $from, $until),
+            ...array_map(
+                static fn(Changed $one): array => [
+                    $one->number,
+                    ImpactReport::of($one->changes, $words, $from, $until, $zone($one->number), $held),
+                ],
+                $found,
+            ),
+            ...ImpactReport::ofOnlyOne($come, Severity::Come, $words, $from, $until),
         ];
 
         return [
-            'numbers' => [
-                ...array_map(
-                    static fn(Number $one): array => $told($one, [
-                        ImpactReport::ofOnlyOne(Severity::Gone, $words->gone($one), $from, $until),
-                    ]),
-                    PlanImpact::onlyIn($was, $is, $ids),
-                ),
-                ...array_map(
-                    static fn(Changed $one): array => $told(
-                        $one->number,
-                        ImpactReport::of($one->changes, $words, $from, $until, $zone($one->number), $held),
-                    ),
-                    $found,
-                ),
-                ...array_map(
-                    static fn(Number $one): array => $told($one, [
-                        ImpactReport::ofOnlyOne(Severity::Come, $words->come($one), $from, $until),
-                    ]),
-                    PlanImpact::onlyIn($is, $was, $ids),
-                ),
-            ],
+            'numbers' => array_map(
+                static fn(array $one): array => [
+                    'id' => $one[0]->id(),
+                    'name' => $one[0]->name(),
+                    'number' => $one[0]->range->example(),
+                    'changes' => $one[1],
+                ],
+                $told,
+            ),
             'looked' => \count($impact->numbers) - $left,
             'left' => $left,
         ];

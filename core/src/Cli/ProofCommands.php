@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
+use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Endings;
@@ -99,18 +100,20 @@ final class ProofCommands
         $impact = new PlanImpact($numbers, $all($before), $all($after), [$fares($before), $fares($after)]);
         $words = new ChangeWords($after, $before);
         $held = new HoursHeld($after, new PlanHours($after), $call->instant, $until);
-        $told = [];
-        foreach ($options->has('to') ? [] : PlanImpact::onlyIn($before, $after) as $one) {
-            $gone = ImpactReport::ofOnlyOne(Severity::Gone, $words->gone($one), $call->instant, $until);
-            $told[] = [$one, [$gone]];
-        }
-        foreach ($impact->findWhateverPhonesDo(static fn(): bool => true)[0] as $one) {
-            $told[] = [$one->number, ImpactReport::of($one->changes, $words, $call->instant, $until, $zone, $held)];
-        }
-        foreach ($options->has('to') ? [] : PlanImpact::onlyIn($after, $before) as $one) {
-            $come = ImpactReport::ofOnlyOne(Severity::Come, $words->come($one), $call->instant, $until);
-            $told[] = [$one, [$come]];
-        }
+        [$gone, $come] = $options->has('to')
+            ? [[], []]
+            : [PlanImpact::onlyIn($before, $after), PlanImpact::onlyIn($after, $before)];
+        $told = [
+            ...ImpactReport::ofOnlyOne($gone, Severity::Gone, $words, $call->instant, $until),
+            ...array_map(
+                static fn(Changed $one): array => [
+                    $one->number,
+                    ImpactReport::of($one->changes, $words, $call->instant, $until, $zone, $held),
+                ],
+                $impact->findWhateverPhonesDo(static fn(): bool => true)[0],
+            ),
+            ...ImpactReport::ofOnlyOne($come, Severity::Come, $words, $call->instant, $until),
+        ];
         $report = [];
         $text = '';
         foreach ($told as [$number, $changes]) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Paper;
 
+use Meandros\Core\Wording\Listed;
+
 /** A paper as Markdown (CommonMark, with the tables of GitHub's): for wikis and for plans under version control. */
 final class Markdown
 {
@@ -14,7 +16,7 @@ final class Markdown
             array_push($blocks, ...self::chapter($chapter));
         }
         foreach ($paper->signing as $one) {
-            $blocks[] = self::escape($one) . ': ______________________';
+            $blocks[] = Listed::labelled(self::escape($one), '______________________', $paper->language);
         }
 
         return implode("\n\n", $blocks) . "\n";

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Wording;
 
+use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Proof\Change;
 use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\Impact;
@@ -99,18 +100,24 @@ final class ImpactReport
     }
 
     /**
-     * A number that only one of the plans has.
+     * Numbers that only one of the plans has.
      *
-     * @param Severity $severity Gone or Come
+     * @param list<Number> $numbers
+     * @param Severity     $severity Gone or Come
      *
-     * @return array{severity: string, when: string, what: string, first: string, seconds: int, intervals: int, keys: list<string>, from: string, phones: list<string>}
+     * @return list<array{Number, list<array{severity: string, when: string, what: string, first: string, seconds: int, intervals: int, keys: list<string>, from: string, phones: list<string>}>}>
      */
-    public static function ofOnlyOne(Severity $severity, string $what, int $from, int $until): array
-    {
-        return [
+    public static function ofOnlyOne(
+        array $numbers,
+        Severity $severity,
+        ChangeWords $words,
+        int $from,
+        int $until,
+    ): array {
+        $told = [
             'severity' => $severity->value,
             'when' => 'always',
-            'what' => $what,
+            'what' => '',
             'first' => Moment::format($from, 'UTC'),
             'seconds' => $until - $from,
             'intervals' => 1,
@@ -118,6 +125,14 @@ final class ImpactReport
             'from' => '',
             'phones' => [],
         ];
+
+        return array_map(
+            static fn(Number $one): array => [
+                $one,
+                [['what' => Severity::Gone === $severity ? $words->gone($one) : $words->come($one)] + $told],
+            ],
+            $numbers,
+        );
     }
 
     private static function areFew(Times $times): bool

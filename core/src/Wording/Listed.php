@@ -49,6 +49,12 @@ final class Listed
         return Catalog::of('lists', $language)->say('quoted', ['text' => $text]);
     }
 
+    /** "Name: Ann". */
+    public static function labelled(string $label, string $value, string $language = 'en'): string
+    {
+        return Catalog::of('lists', $language)->say('labelled', ['label' => $label, 'value' => $value]);
+    }
+
     /** As a sentence begins. */
     public static function capital(string $words): string
     {

@@ -56,7 +56,7 @@ final class BriefTest extends TestCase
                 "- Lun.–jeu. 17:00–09:00\u{a0}; ven. 17:00 jusqu’à lun. 09:00\u{a0}: les appelants entendent «\u{a0}Closed\u{a0}»\u{a0}; un message à mbx.\n",
                 "- Lun.–ven. 09:00–17:00\u{a0}: les appelants entendent «\u{a0}Menu\u{a0}»\u{a0}; fait sonner Ann, puis mbx.\n- Si l’on presse la touche 1\u{a0}:\n",
                 "- Answers\u{a0}: Appels à n’importe quel numéro · toujours · ne jamais finir sans un message.\n",
-                "\n\nNom: ____",
+                "\n\nNom\u{a0}: ____",
             ]
             as $said
         ) {

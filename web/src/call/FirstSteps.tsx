@@ -20,8 +20,8 @@ export function FirstSteps() {
         <div className="one">
             <section className="sheet" aria-label="First steps">
                 <h1>There is no number to call yet</h1>
-                <p className="quiet">A plan begins with these, in any order but for the site, which comes first:</p>
-                <ol className="first-steps">
+                <p className="quiet">A plan begins with these, and with the site first:</p>
+                <ol>
                     {STEPS.map(({ kind, why }) => {
                         const count = plan?.all(kind).length ?? 0;
                         return (

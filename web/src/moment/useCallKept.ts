@@ -9,7 +9,7 @@ const NOTHING_ASSUMED = { ...NO_ACTS, last: {}, earlier: {}, taken: {}, down: []
 
 /**
  * A call from which an edit has taken what it is made to goes on to the number that is dialled instead, or else to the first of the
- * plan; what is assumed of whoever is gone is not assumed any more.
+ * plan; where something is assumed of whoever is gone, nothing is assumed any more.
  */
 export function useCallKept() {
     const { moment, change } = useMoment();
@@ -27,7 +27,9 @@ export function useCallKept() {
         } else if (refused && plan && before === call) {
             const isGone = refused.some((one) => one.pointer === '/to');
             const instead = plan.get('number', number)?.number;
-            if (isGone && !instead) message.info(`What was called is not in the plan any more.`);
+            if (!isGone)
+                message.info('Nothing is assumed any more: somebody or something of it is gone from the plan.');
+            else if (!instead) message.info('What was called is not in the plan any more.');
             change({
                 ...(isGone ? { to: instead ?? '' } : {}),
                 ...(isGone && instead ? {} : NOTHING_ASSUMED),

@@ -9,5 +9,6 @@ return [
     'then' => '{before}, then {last}',
     'beside' => '{before}; {last}',
     'more' => '{before} and {count} more',
+    'labelled' => '{label}: {value}',
     'quoted' => '“{text}”',
 ];

@@ -9,5 +9,6 @@ return [
     'then' => '{before}, puis {last}',
     'beside' => "{before}\u{a0}; {last}",
     'more' => '{before} et {count} de plus',
+    'labelled' => "{label}\u{a0}: {value}",
     'quoted' => "«\u{a0}{text}\u{a0}»",
 ];
