@@ -342,14 +342,15 @@ final readonly class Draft
         $edit = $this->log->record($planned, $rows, $state, $isRenamed ? $before->name : null);
         $this->rename($isRenamed ? $planned->name : null);
         // Most edits change what an element does, and not what it mentions.
-        $isAsBefore =
-            1 === \count($planned->elements) &&
-            ElementRows::followAlike(
-                $before->find(array_key_first($planned->elements)),
-                array_values($planned->elements)[0],
-            );
+        $following =
+            1 === \count($planned->elements)
+                ? Following::otherwise(
+                    $before->find(array_key_first($planned->elements)),
+                    array_values($planned->elements)[0],
+                )
+                : Following::cases();
 
-        $revision = $this->apply($edit?->edit, 'after', $planned->elements, !$isAsBefore, $rows);
+        $revision = $this->apply($edit?->edit, 'after', $planned->elements, $following, $rows);
         $next = null !== $edit && EditState::Done === $state ? [$edit, null] : $this->log->next();
 
         return new Change($planned->label, $revision, $planned->elements, ...$next);
@@ -363,29 +364,30 @@ final readonly class Draft
     }
 
     /**
-     * @param int|null                    $edit          in the log; null where nothing changes
-     * @param 'before'|'after'            $side          of it
-     * @param array<string, Element|null> $elements      by id; null for those that go
-     * @param bool                        $withFollowing whether anything that follows from them may have changed
-     * @param array<string, string|null>  $rows          what is stored of them, where it is known
+     * @param int|null                    $edit      in the log; null where nothing changes
+     * @param 'before'|'after'            $side      of it
+     * @param array<string, Element|null> $elements  by id; null for those that go
+     * @param list<Following>|null        $following what may follow otherwise from them; null for all
+     * @param array<string, string|null>  $rows      what is stored of them, where it is known
      *
      * @return int the draft's revision from now on
      */
-    private function apply(?int $edit, string $side, array $elements, bool $withFollowing = true, array $rows = []): int
+    private function apply(?int $edit, string $side, array $elements, ?array $following = null, array $rows = []): int
     {
         /** @var array{int, int, string} $row */
         $row = $this->database->fetchNumeric(
             "WITH old AS (SELECT revision FROM draft) UPDATE draft SET revision = nextval('draft_revision') FROM old RETURNING draft.revision, old.revision, draft.incarnation",
         );
         [$revision, $before, $incarnation] = $row;
-        null === $edit || $this->rows->write($edit, $side, $elements, $revision, $withFollowing);
+        $following ??= Following::cases();
+        null === $edit || $this->rows->write($edit, $side, $elements, $revision, $following);
         DraftSource::moved(
             $this->memory,
             DraftSource::name($incarnation),
             $before,
             $revision,
             $elements,
-            $withFollowing,
+            Following::cases() === $following,
             $rows,
         );
 

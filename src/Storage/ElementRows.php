@@ -5,25 +5,18 @@ declare(strict_types=1);
 namespace Meandros\Server\Storage;
 
 use Doctrine\DBAL\Connection;
-use Meandros\Core\Plan\Dialled;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\PlanCodec;
-use Meandros\Core\Plan\Mentions;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Problem;
 
 /**
  * The rows of the draft's elements, and of what follows from each: what it mentions, what is dialled to reach it, what it
- * refers to. The last two are guarded by the database too: nothing is dialled twice, no reference leads nowhere.
+ * refers to, and what somebody worded in it. Two of them are guarded by the database too: nothing is dialled twice, no
+ * reference leads nowhere.
  */
 final readonly class ElementRows
 {
-    private const FOLLOWING = [
-        'draft_mention' => 'mention',
-        'draft_dialled' => 'dialled',
-        'draft_reference' => 'target',
-    ];
-
     public function __construct(private Connection $database) {}
 
     /**
@@ -65,33 +58,27 @@ final readonly class ElementRows
      * Brings the draft to one side of an edit that is in the log.
      *
      * @param 'before'|'after'            $side
-     * @param array<string, Element|null> $elements      the same, by id
-     * @param bool                        $withFollowing whether anything that follows from them may have changed
+     * @param array<string, Element|null> $elements  the same, by id
+     * @param list<Following>             $following what may follow from them otherwise than before
      */
-    public function write(int $edit, string $side, array $elements, int $revision, bool $withFollowing): void
+    public function write(int $edit, string $side, array $elements, int $revision, array $following): void
     {
-        if (!$withFollowing) {
-            $this->writeElements($edit, $side, $revision);
-
-            return;
-        }
         // Within one edit two extensions may change hands: what must hold is looked at when all of it is written.
-        $this->database->executeStatement('SET CONSTRAINTS ALL DEFERRED');
-        $this->database->executeStatement(
-            "DELETE FROM draft_element WHERE id IN (SELECT element_id FROM edit_change WHERE edit_id = ? AND $side IS NULL)",
-            [$edit],
-        );
+        $isGuarded = Following::cases() === $following;
+        if ($isGuarded) {
+            $this->database->executeStatement('SET CONSTRAINTS ALL DEFERRED');
+            $this->database->executeStatement(
+                "DELETE FROM draft_element WHERE id IN (SELECT element_id FROM edit_change WHERE edit_id = ? AND $side IS NULL)",
+                [$edit],
+            );
+        }
         $this->writeElements($edit, $side, $revision);
-        $following = ['draft_mention' => [], 'draft_dialled' => [], 'draft_reference' => []];
-        foreach (array_filter($elements) as $id => $element) {
-            $following['draft_mention'][$id] = Mentions::by($element);
-            $following['draft_dialled'][$id] = array_values(Dialled::by($element));
-            $following['draft_reference'][$id] = array_values(array_unique(array_column($element->references(), 'id')));
+        foreach ($following as $what) {
+            $this->follow($what, array_keys($elements), array_map($what->by(...), array_filter($elements)));
         }
-        foreach (self::FOLLOWING as $table => $column) {
-            $this->follow($table, $column, array_keys($elements), $following[$table]);
+        if ($isGuarded) {
+            $this->database->executeStatement('SET CONSTRAINTS ALL IMMEDIATE');
         }
-        $this->database->executeStatement('SET CONSTRAINTS ALL IMMEDIATE');
     }
 
     /** @param 'before'|'after' $side */
@@ -104,26 +91,13 @@ final readonly class ElementRows
         );
     }
 
-    /** Whether the same follows from an element as from the one before, and it is listed at the same place. */
-    public static function followAlike(?Element $before, ?Element $after): bool
-    {
-        $following = static fn(Element $element): array => [
-            $element->kind(),
-            $element->name(),
-            Mentions::by($element),
-            Dialled::by($element),
-            array_column($element->references(), 'id'),
-        ];
-
-        return null !== $before && null !== $after && $following($before) === $following($after);
-    }
-
     /**
      * @param list<string>                $written ids
      * @param array<string, list<string>> $values  by id
      */
-    private function follow(string $table, string $column, array $written, array $values): void
+    private function follow(Following $what, array $written, array $values): void
     {
+        [$table, $column] = [$what->value, $what->column()];
         $this->database->executeStatement("DELETE FROM $table WHERE element_id = ANY(CAST(? AS text[]))", [
             TextArray::of($written),
         ]);

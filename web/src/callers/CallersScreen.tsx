@@ -50,30 +50,32 @@ function CallersEditor({ value, change, error, disabled }: EditorProps<CallerLis
                     onChange={(event) => setSearch(event.target.value)}
                 />
             )}
-            <table className="callers">
-                <thead>
-                    <tr>
-                        <th scope="col">Number, beginning, country or kind</th>
-                        <th scope="col">Name</th>
-                        <th scope="col">Shown to whoever answers</th>
-                        <th scope="col">
-                            <span className="hidden">Remove</span>
-                        </th>
-                    </tr>
-                </thead>
-                <tbody>
-                    {found.slice(0, MOST_SHOWN).map((entry) => (
-                        <EntryRow
-                            key={entry.match}
-                            entry={entry}
-                            isMatched={entry.match === matched}
-                            disabled={disabled}
-                            error={error(`/entries/${entries.indexOf(entry)}`)}
-                            onChange={(next) => set(entry, next)}
-                        />
-                    ))}
-                </tbody>
-            </table>
+            <div className="wide-table">
+                <table className="callers">
+                    <thead>
+                        <tr>
+                            <th scope="col">Number, beginning, country or kind</th>
+                            <th scope="col">Name</th>
+                            <th scope="col">Shown to whoever answers</th>
+                            <th scope="col">
+                                <span className="hidden">Remove</span>
+                            </th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {found.slice(0, MOST_SHOWN).map((entry) => (
+                            <EntryRow
+                                key={entry.match}
+                                entry={entry}
+                                isMatched={entry.match === matched}
+                                disabled={disabled}
+                                error={error(`/entries/${entries.indexOf(entry)}`)}
+                                onChange={(next) => set(entry, next)}
+                            />
+                        ))}
+                    </tbody>
+                </table>
+            </div>
             {found.length > MOST_SHOWN && <p className="quiet">{found.length - MOST_SHOWN} more: search for them.</p>}
             {!disabled && (
                 <PasteCallers

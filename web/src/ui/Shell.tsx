@@ -2,6 +2,7 @@ import { Button, Tooltip } from 'antd';
 import { Suspense, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { ToCome } from '../editions/ToCome';
+import { FindButton } from '../find/FindButton';
 import { AnswerStrip } from '../moment/AnswerStrip';
 import { MomentBar } from '../moment/MomentBar';
 import { useAnswer } from '../moment/useAnswer';
@@ -67,6 +68,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
             <nav className={isOpen ? 'rail open' : 'rail'} aria-label="Screens">
                 <div className="brand">
                     <Mark /> Meandros
+                    <FindButton />
                     <Button className="opener" aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)}>
                         Screens
                     </Button>

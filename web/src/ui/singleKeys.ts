@@ -4,6 +4,7 @@ import { useEffect, useEffectEvent, useSyncExternalStore } from 'react';
 export const SINGLE_KEYS = {
     before: { usual: '[', does: 'To the moment before at which the answer changes' },
     after: { usual: ']', does: 'To the next moment at which the answer changes' },
+    find: { usual: '/', does: 'Find a screen, an element, or words' },
     why: { usual: 'w', does: 'Why the hours are as they are' },
 } as const;
 
@@ -25,7 +26,10 @@ export function readKeys(stored: string | null): ChosenKeys {
     const names = Object.keys(SINGLE_KEYS) as SingleKey[];
     const key = (name: SingleKey) => {
         const text = given[name];
-        return typeof text === 'string' && [...text].length <= 1 ? text : SINGLE_KEYS[name].usual;
+        if (typeof text === 'string' && [...text].length <= 1) return text;
+        // A key that came later gives way to one that was chosen before.
+        const { usual } = SINGLE_KEYS[name];
+        return Object.values(given).includes(usual) ? '' : usual;
     };
     return Object.fromEntries(names.map((name) => [name, key(name)])) as ChosenKeys;
 }
@@ -66,7 +70,10 @@ export function useSingleKey(name: SingleKey, act: () => void): void {
             const isTyping =
                 event.target instanceof HTMLElement && event.target.closest('input, textarea, [contenteditable]');
             if (isTyping || event.ctrlKey || event.metaKey || event.altKey) return;
-            if (key !== '' && event.key === key) latest();
+            if (key === '' || event.key !== key) return;
+            // It is not typed into what opens, and browsers have a use for some.
+            event.preventDefault();
+            latest();
         };
         window.addEventListener('keydown', onKey);
         return () => window.removeEventListener('keydown', onKey);

@@ -294,6 +294,8 @@ return [
     'not-shown.remedy' => 'Type it again as plain text.',
     'too-long' => 'This is longer than {most} characters.',
     'too-long.remedy' => 'Shorten it.',
+    'too-short' => 'This is shorter than {least} characters.',
+    'too-short.remedy' => 'Type more of it.',
     'name-twice' => '"{name}" stands here twice.',
     'name-twice.remedy' => 'Keep one of the two.',
     'file-missing' => 'This is missing.',

@@ -1,0 +1,54 @@
+import { axeClean } from './axe';
+import { address, sentence, startOver } from './helpers';
+import { expect, test } from './test';
+
+test.beforeEach(({ request }) => startOver(request));
+
+test('a number is found as it is dialled, by keyboard, and the keyboard goes on there', async ({ page }) => {
+    await page.goto(address('/'));
+    await expect(sentence(page)).not.toBeEmpty();
+    await page.keyboard.press('/');
+    await page.keyboard.type('01632 960110');
+    const dialog = page.getByRole('dialog', { name: 'Find' });
+    await expect(dialog.getByRole('option', { selected: true })).toHaveText('Bookings number · +44 1632 960110');
+    await page.keyboard.press('Enter');
+    await expect(dialog).toBeHidden();
+    await expect(page).toHaveURL(/\/numbers\/num_bookings/);
+    await expect(page.locator('main')).toBeFocused();
+    await page.keyboard.press('/');
+    await page.keyboard.type('nothing is called so');
+    await expect(dialog.getByRole('status')).toHaveText('Nothing is called so, or says so.');
+    await page.keyboard.press('Escape');
+    await expect(dialog).toBeHidden();
+});
+
+test('words are found where callers hear them, and a step where its label stands, by mouse', async ({ page }) => {
+    await page.goto(address('/hours'));
+    await page.getByRole('button', { name: 'Find', exact: true }).click();
+    const dialog = page.getByRole('dialog', { name: 'Find' });
+    await page.keyboard.type('cancel');
+    const places = dialog.getByRole('group', { name: 'Where these words stand' });
+    await expect(
+        places.getByRole('option', { name: /^Bookings menu prompt.*To change or cancel a booking/ }),
+    ).toBeVisible();
+    await axeClean(page);
+    await page.setViewportSize({ width: 320, height: 720 });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320);
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await dialog.getByLabel('Find', { exact: true }).fill('change or');
+    await page.keyboard.press('ArrowUp');
+    await expect(places.getByRole('option').last()).toHaveAttribute('aria-selected', 'true');
+    await dialog.getByLabel('Find', { exact: true }).fill('new booking');
+    await places.getByRole('option', { name: /^Bookings line journey/ }).click();
+    await expect(page).toHaveURL(/\/journeys\/jrn_bookings.*#s9$/);
+});
+
+test('what is live is found by name; its words are not looked for', async ({ page }) => {
+    await page.goto(address('/hours', { in: 'live' }));
+    await expect(sentence(page)).not.toBeEmpty();
+    await page.keyboard.press('/');
+    await page.keyboard.type('bookings line');
+    const dialog = page.getByRole('dialog', { name: 'Find' });
+    await expect(dialog.getByRole('option')).toHaveText(['Bookings line journey']);
+    await expect(dialog.getByRole('status')).toContainText('looked for in the draft only');
+});

@@ -1,0 +1,64 @@
+import { Button, Modal, Tooltip } from 'antd';
+import { useRef, useState } from 'react';
+import { keyNote, useSingleKey, useSingleKeys } from '../ui/singleKeys';
+import { Finder } from './Finder';
+import styles from './find.module.css';
+
+/** Screens, elements, and words that callers hear or people read: from everywhere, by typing. */
+export function FindButton() {
+    const [isOpen, setOpen] = useState(false);
+    const wentThere = useRef(false);
+    const { find } = useSingleKeys();
+    const open = () => {
+        wentThere.current = false;
+        setOpen(true);
+    };
+    useSingleKey('find', open);
+    return (
+        <>
+            <Tooltip title={`Find${keyNote(find)}`} placement="right">
+                <Button
+                    className={styles.opener ?? ''}
+                    size="small"
+                    type="text"
+                    aria-label="Find"
+                    onClick={open}
+                    icon={
+                        <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden="true">
+                            <path
+                                d="M7 2.5a4.5 4.5 0 1 1 0 9 4.5 4.5 0 0 1 0-9M10.3 10.3l3.7 3.7"
+                                fill="none"
+                                stroke="currentColor"
+                                strokeWidth="1.6"
+                                strokeLinecap="round"
+                            />
+                        </svg>
+                    }
+                />
+            </Tooltip>
+            <Modal
+                title="Find"
+                open={isOpen}
+                // The keyboard begins in the field.
+                closable={false}
+                footer={<Button onClick={() => setOpen(false)}>Close</Button>}
+                width={640}
+                destroyOnHidden
+                // Whoever opens it by a key types on at once.
+                transitionName=""
+                maskTransitionName=""
+                focusable={{ focusTriggerAfterClose: false }}
+                onCancel={() => setOpen(false)}
+                // The keyboard goes on where it was led.
+                afterClose={() => wentThere.current && document.getElementById('main')?.focus()}
+            >
+                <Finder
+                    onGo={() => {
+                        wentThere.current = true;
+                        setOpen(false);
+                    }}
+                />
+            </Modal>
+        </>
+    );
+}
