@@ -141,6 +141,16 @@ foreach ($bars as $name => [$trialBar, $saveBar]) {
     }
     bar("$name: trial call", part($trial, 0.95), part($empty, 0.5), $trialBar);
     bar("$name: save", part($save, 0.95), part($empty, 0.5), $saveBar);
+    $words = [];
+    for ($i = 0; $i < 40; ++$i) {
+        $words[] = timed(prepared("$base/api/plans/draft/worded?words=" . ['fermé', 'port', 'bookings'][$i % 3]))[0];
+    }
+    printf(
+        "http    %s: words found in the draft: median %.1f ms, p95 %.1f ms\n",
+        $name,
+        part($words, 0.5),
+        part($words, 0.95),
+    );
     $ups = throughput(static fn(): CurlHandle => prepared("$base/api/up"), 600);
     $calls = throughput(static fn(int $i): CurlHandle => prepared("$base/api/trial-calls", $call($i)), 600);
     printf(

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Meandros\Core\Recording;
 
 use Meandros\Core\Plan\Element\Prompt;
+
 use Meandros\Core\Plan\Element\ScriptPart;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Reading\PlainLetters;
 
 /**
  * How files of recordings are named, so that they find their prompts: the caption in plain letters and the language, such
@@ -68,10 +70,7 @@ final readonly class FileNames
 
     private static function plain(string $text): string
     {
-        static $letters = null;
-        $letters ??= \Transliterator::create('Any-Latin; Latin-ASCII; Lower()');
-        $latin = $letters instanceof \Transliterator ? (string) $letters->transliterate($text) : $text;
-        $plain = trim((string) preg_replace('/[^a-z0-9]+/', '-', $latin), '-');
+        $plain = trim((string) preg_replace('/[^a-z0-9]+/', '-', PlainLetters::of($text)), '-');
 
         return '' === $plain ? 'prompt' : substr($plain, 0, 60);
     }
