@@ -77,6 +77,15 @@ final class PhoneNumberTest extends TestCase
         yield ['01632 960123 ext. 5', '/: number-with-extension'];
     }
 
+    public function testABeginningIsReadByTheCountryWhereThereIsOne(): void
+    {
+        self::assertSame('+4420', PhoneNumber::beginning('020', 'GB'));
+        self::assertSame('+4420', PhoneNumber::beginning('20', 'GB'));
+        self::assertSame('+3326191', PhoneNumber::beginning('+3326191', 'GB'));
+        self::assertSame('020', PhoneNumber::beginning('020', 'ZZ'));
+        self::assertSame('', PhoneNumber::beginning('', 'GB'));
+    }
+
     public function testCallersMayWithholdTheirNumberOrCallFromInside(): void
     {
         self::assertSame('withheld', Caller::parse(' ', 'GB')->text);

@@ -565,6 +565,10 @@ final class CheckTableTest extends TestCase
             $calendar($dates('2026-11-22')),
             ['cal /holidays Its last holiday was 2026-11-22: it has none any more.'],
         ];
+        yield 'a date that is today' => [
+            $calendar($dates('2026-11-23')),
+            ['cal /holidays Its last holiday is 2026-11-23: the year after it has none.'],
+        ];
         yield 'dates beside a rule for every year' => [$calendar($dates('2026-11-22'), $yearly), []];
         yield 'a rule until a year' => [
             $calendar($yearly + ['years' => ['from' => null, 'to' => 2026, 'except' => []]]),

@@ -114,6 +114,18 @@ final class PatternsTest extends TestCase
         }
     }
 
+    public function testEachLanguageOfThePromptHasAKeyFromOneOn(): void
+    {
+        $plan = self::plan();
+        $plan->with(['scripts' => ['fr' => 'Français, deux.', 'en' => 'English, one.']] + $plan->element('prm'));
+        $journey = Input::read(
+            ['pattern' => 'language choice', 'name' => 'New', 'answers' => ['prompt' => 'prm']],
+            static fn(Input $in): ?Journey => Patterns::read($in, $plan->plan(), 'jrn_main'),
+        );
+        $exits = $journey?->steps->steps[0]->exits()->items ?? [];
+        self::assertSame(['1' => 'en', '2' => 'fr'], array_column($exits, 'label', 'on'));
+    }
+
     public function testALongNameIsCutToFitAKey(): void
     {
         $plan = self::plan()->journey('jrn_next', []);

@@ -123,6 +123,24 @@ final class MergingTest extends TestCase
         self::assertSame('mbx_dee', $copied['rules'][0]['next']['nobody'], 'The own mailbox is hers.');
     }
 
+    public function testARuleThatRingsNobodyIsCopiedAndOneThatWouldRingNobodyIsNot(): void
+    {
+        $plan = self::builder()
+            ->with(
+                self::person(
+                    'ben',
+                    '',
+                    ['desk', 'lab'],
+                    [['id' => 'away'] + self::rule([], 'cid'), ['id' => 'lab'] + self::rule(['lab'], 'cid')],
+                ),
+            )
+            ->with(self::person('cid', '', ['desk'], []))
+            ->plan();
+        [$ben, $cid] = [$plan->get(Person::class, 'ben'), $plan->get(Person::class, 'cid')];
+        \assert(null !== $ben && null !== $cid);
+        self::assertSame(['away'], array_column(RuleCopy::to($ben, $cid)->toJson()['rules'], 'id'));
+    }
+
     public function testARuleThatLedToWhomItIsCopiedToEndsThere(): void
     {
         $plan = self::builder()

@@ -16,6 +16,9 @@ use PHPUnit\Framework\TestCase;
  */
 final class BoundsTest extends TestCase
 {
+    /** A field that earlier versions had: it is read, and written as another one. */
+    private const EARLIER = '/waiting/music';
+
     public function testTheLastOneWithinIsTakenAndTheFirstOneOutsideIsNot(): void
     {
         $fields = 0;
@@ -23,7 +26,7 @@ final class BoundsTest extends TestCase
             foreach (self::tried($schema) as [$value, $isTaken, $code]) {
                 $changed = Tried::put($element, $pointer, $value);
                 $said = self::said($pointer, $changed);
-                $isTaken && self::assertKept($changed, $pointer, $value);
+                $isTaken && self::EARLIER !== $pointer && self::assertKept($changed, $pointer, $value);
                 $isTaken
                     ? self::assertNotContains($code, $said, $pointer . ' of ' . $element['id'])
                     : self::assertNotEmpty($said, $pointer . ' of ' . $element['id']);
@@ -61,7 +64,7 @@ final class BoundsTest extends TestCase
         }
         self::assertGreaterThan(300, \count($there));
         self::assertSame(
-            ['queue /waiting/music'],
+            ['queue ' . self::EARLIER],
             array_keys(array_diff_key($fields, $there)),
             'As earlier versions had it.',
         );

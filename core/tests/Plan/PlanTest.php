@@ -45,6 +45,14 @@ final class PlanTest extends TestCase
         $plan->all(Prompt::class);
     }
 
+    public function testWhatCannotBeReadIsToldAndTheRestGoesOn(): void
+    {
+        $plan = Plan::from('Broken inside', KeptElements::of(self::demo(), ['prm_broken' => [Kind::Prompt, '{}']]));
+        self::assertNull($plan->find('prm_broken'));
+        self::assertSame(['prm_broken'], array_keys($plan->unreadable()));
+        self::assertNotNull($plan->find('team_bookings'));
+    }
+
     public function testHoursThatArePutByAreTheOnesOfAPlanThatHasNotChangedThem(): void
     {
         $builder = (new PlanBuilder())->hours('hrs', [

@@ -37,6 +37,12 @@ final class PromptTest extends TestCase
         yield 'accents are letters' => ['à bientôt où ça', 2];
     }
 
+    public function testLanguagesAreListedByTheirCode(): void
+    {
+        $prompt = new Prompt('prm_x', 'X', ['fr' => 'Fermé', 'de' => '', 'en' => 'Closed']);
+        self::assertSame(['de', 'en', 'fr'], $prompt->languages());
+    }
+
     public function testTheLanguageHeard(): void
     {
         $prompt = new Prompt('prm_x', 'X', ['en' => '', 'fr' => 'Bonjour']);

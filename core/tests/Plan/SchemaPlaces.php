@@ -38,16 +38,23 @@ final class SchemaPlaces
      * Everything that the schema says of an element, by pointer: also of fields that it leaves out, where their object is there. Each
      * field of the schema once.
      *
-     * @param string|null $field of the schema that refers to this place
+     * @param string|null          $field  of the schema that refers to this place
+     * @param array<string, mixed> $beside what it says beside that
      *
      * @return iterable<string, array{array<string, mixed>, mixed}> what the schema says, and what is there
      */
-    private function places(string $place, mixed $data, string $pointer, ?string $field = null): iterable
-    {
-        $schema = $this->at($place);
+    private function places(
+        string $place,
+        mixed $data,
+        string $pointer,
+        ?string $field = null,
+        array $beside = [],
+    ): iterable {
+        $schema = $beside + $this->at($place);
         $field ??= $place;
         if (isset($schema['$ref'])) {
-            yield from $this->places(substr($schema['$ref'], 1), $data, $pointer, $field);
+            $beside = array_diff_key($schema, ['$ref' => true]);
+            yield from $this->places(substr($schema['$ref'], 1), $data, $pointer, $field, $beside);
 
             return;
         }

@@ -391,6 +391,20 @@ final class EndingsTest extends TestCase
         self::reproduce($plan, $call, $endings);
     }
 
+    public function testAMailboxThatTakesNoMessagesMakesItsAnnouncement(): void
+    {
+        $builder = (new PlanBuilder())->prompt('prm', 4)->mailbox('mbx');
+        $plan = $builder
+            ->with(['takesMessages' => false, 'greeting' => 'prm'] + $builder->element('mbx'))
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'message', 'mailbox' => 'mbx']])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertSame(
+            ['the announcement of mbx', 'the caller gives up'],
+            array_column(EndingsReport::of($endings, $plan)['endings'], 'words'),
+        );
+    }
+
     public function testAKeyThatLeadsBackToTheMailboxGoesRound(): void
     {
         $plan = (new PlanBuilder())

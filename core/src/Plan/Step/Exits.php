@@ -45,6 +45,12 @@ final readonly class Exits
         );
     }
 
+    /** A key by which nothing goes on; null where all lead somewhere. */
+    public function wrongKey(): ?string
+    {
+        return array_values(array_diff(Keypad::KEYS, $this->keys()))[0] ?? null;
+    }
+
     public function find(string $on): ?StepExit
     {
         foreach ($this->items as $exit) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Fares;
 
-use Meandros\Core\Call\Keypad;
 use Meandros\Core\Plan\Step\MenuStep;
 use Meandros\Core\Proof\Course;
 use Meandros\Core\Routing\Happening\Asked;
@@ -60,7 +59,7 @@ final class Presses
     private static function at(MenuStep $menu): array
     {
         $keys = $menu->exits()->keys();
-        $wrong = array_values(array_diff(Keypad::KEYS, $keys))[0] ?? null;
+        $wrong = $menu->exits()->wrongKey();
         $presses = array_map(static fn(string $key): array => [$key], $keys);
         if (null !== $wrong && null !== $menu->exits()->find(MenuStep::WRONG)) {
             $presses[] = array_fill(0, $menu->asks->tries, $wrong);

@@ -78,7 +78,7 @@ final class MenuKeys implements Question
         $keys = array_values(
             array_filter(Keypad::KEYS, static fn(string $key): bool => null !== $menu->exits()->find($key)),
         );
-        $wrong = array_values(array_diff(Keypad::KEYS, $keys))[0] ?? null;
+        $wrong = $menu->exits()->wrongKey();
         if (null === $menu->dial) {
             return [
                 array_map(static fn(string $key): array => [$key, $key], $keys),
