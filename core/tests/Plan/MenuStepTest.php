@@ -21,7 +21,10 @@ final class MenuStepTest extends TestCase
     public function testAKeyThatLeadsNowhereIsTheFirstOfTheKeypadWithoutAnExit(): void
     {
         $exits = static fn(string ...$keys): Exits => new Exits(
-            array_map(static fn(string $key): StepExit => new StepExit($key, '', new StepList([])), array_values($keys)),
+            array_map(
+                static fn(string $key): StepExit => new StepExit($key, '', new StepList([])),
+                array_values($keys),
+            ),
         );
         self::assertSame('1', $exits()->wrongKey());
         self::assertSame('2', $exits('1', 'nothing')->wrongKey());
