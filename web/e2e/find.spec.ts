@@ -52,3 +52,17 @@ test('what is live is found by name; its words are not looked for', async ({ pag
     await expect(dialog.getByRole('option')).toHaveText(['Bookings line journey']);
     await expect(dialog.getByRole('status')).toContainText('looked for in the draft only');
 });
+
+test('pickers and lists find numbers as they are dialled, and names without their accents', async ({ page }) => {
+    await page.goto(address('/numbers/num_paris'));
+    await page.getByLabel('Number called').click();
+    await page.keyboard.type('0808 157 0');
+    await expect(page.locator('.ant-select-item-option')).toHaveText([/Bookings, free of charge/]);
+    await page.keyboard.press('Escape');
+    await page.getByLabel('Calls go to').click();
+    await page.keyboard.type('RESERV');
+    await expect(page.locator('.ant-select-item-option:visible')).toHaveText(['Réservations']);
+    await page.keyboard.press('Escape');
+    await page.getByLabel('Search numbers').fill('020 7946 0130');
+    await expect(page.locator('.list').getByRole('link')).toHaveText([/Head office/]);
+});

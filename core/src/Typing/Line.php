@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\PlainLetters;
 
 /** A typed line, read from its beginning: words, seconds, and the names of what is in the plan. */
 final class Line
@@ -84,7 +85,7 @@ final class Line
         $rest = ltrim($this->rest(), ' ,');
         $best = $this->longest($rest, $kinds);
         if (null !== $best) {
-            $this->at = \strlen($this->text) - \strlen($rest) + \strlen($best->name());
+            $this->at = \strlen($this->text) - \strlen($rest) + \strlen(mb_substr($rest, 0, mb_strlen($best->name())));
 
             return $best->id();
         }
@@ -156,17 +157,25 @@ final class Line
         }
     }
 
-    /** @param list<Kind> $kinds */
+    /**
+     * Accents and capitals do not count, but between names that differ in nothing else.
+     *
+     * @param list<Kind> $kinds
+     */
     private function longest(string $rest, array $kinds): ?Element
     {
         $best = null;
-        $lower = mb_strtolower($rest);
+        $fit = [0, false];
         foreach ($this->of($kinds) as $element) {
-            $name = mb_strtolower($element->name());
-            $isHere =
-                str_starts_with($lower, $name) && 1 !== preg_match('/^[\p{L}\d]/u', substr($lower, \strlen($name)));
-            if ($isHere && \strlen($name) > \strlen(mb_strtolower($best?->name() ?? ''))) {
-                $best = $element;
+            $name = $element->name();
+            $typed = mb_substr($rest, 0, mb_strlen($name));
+            $its = [mb_strlen($name), mb_strtolower($typed) === mb_strtolower($name)];
+            if (
+                $its > $fit &&
+                PlainLetters::of($typed) === PlainLetters::of($name) &&
+                1 !== preg_match('/^[\p{L}\d]/u', substr($rest, \strlen($typed)))
+            ) {
+                [$best, $fit] = [$element, $its];
             }
         }
 
@@ -179,8 +188,8 @@ final class Line
         $before = rtrim(substr($this->text, 0, $this->at));
         foreach ($this->of($kinds) as $element) {
             if (
-                ('' === $part || false !== mb_stripos($element->name(), $part)) &&
-                \count($this->offers) < self::MOST_OFFERED
+                \count($this->offers) < self::MOST_OFFERED &&
+                str_contains(PlainLetters::of($element->name()), PlainLetters::of($part))
             ) {
                 $this->offers[] = $before . ' ' . $element->name();
             }

@@ -71,14 +71,7 @@ final class WordedTest extends TestCase
     /** @return array{before: string, match: string, after: string}|null */
     private static function seen(string $words, string $script = 'Le port est fermé.'): ?array
     {
-        $prompt = PlanCodec::element(
-            ['id' => 'prm_one', 'kind' => 'prompt', 'name' => 'One'] + [
-                    'scripts' => ['fr' => $script],
-                    'voice' => '',
-                    'hours' => null,
-                ] + ['takes' => [], 'inUse' => [], 'machine' => []],
-        );
-        self::assertInstanceOf(Prompt::class, $prompt);
+        $prompt = new Prompt('prm_one', 'One', ['fr' => $script]);
 
         return Worded::in($prompt)[0]->excerpt($words);
     }

@@ -48,6 +48,9 @@ final class StepLinesTest extends TestCase
         ];
         yield ['ring Night desk 20s', $ring('new:0', 20), [['kind' => 'team', 'name' => 'Night desk']]];
         yield ['say Closed', ['do' => 'say', 'prompt' => 'prm']];
+        yield ['say FERME a quai', ['do' => 'say', 'prompt' => 'prm_quai']];
+        yield ['say été', ['do' => 'say', 'prompt' => 'prm_e']];
+        yield ['say ete', ['do' => 'say', 'prompt' => 'prm_ete']];
         yield ['say Closed for the storm', ['do' => 'say', 'prompt' => 'prm_storm']];
         yield [
             'say We are away',
@@ -121,6 +124,13 @@ final class StepLinesTest extends TestCase
         $typed = StepLines::read($line, self::plan(), 'GB');
         self::assertNull($typed->step);
         self::assertSame([$problem, $at, $offers], [$typed->problem, $typed->at, \array_slice($typed->offers, 0, 3)]);
+    }
+
+    public function testWhatIsNamedAlikeIsOfferedBesideANewOne(): void
+    {
+        $typed = StepLines::read('say ferme', self::plan(), 'GB');
+        self::assertSame(['ferme'], array_column($typed->made, 'name'));
+        self::assertSame(['say Fermé à quai'], $typed->offers);
     }
 
     /** @return iterable<array{string, string, int, list<string>}> */
@@ -253,6 +263,9 @@ final class StepLinesTest extends TestCase
             ->with(['id' => 'que', 'kind' => 'queue', 'name' => 'Queue 2, urgent', 'members' => []])
             ->with($prompt('prm', 'Closed'))
             ->with($prompt('prm_storm', 'Closed for the storm'))
+            ->with($prompt('prm_e', 'Été'))
+            ->with($prompt('prm_ete', 'Ete'))
+            ->with($prompt('prm_quai', 'Fermé à quai'))
             ->with($prompt('prm_menu', 'Main menu'))
             ->with($prompt('prm_odd', 'Wait 5 s, 2 tries'))
             ->with(['id' => 'mbx', 'kind' => 'mailbox', 'name' => 'Reception'])

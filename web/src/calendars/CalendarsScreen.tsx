@@ -10,6 +10,7 @@ import { useWrite } from '../plan/writes';
 import { AddByName } from '../ui/AddByName';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { RemoveButton } from '../ui/RowButtons';
+import { BY_LABEL } from '../ui/searched';
 import { TextField } from '../ui/TextField';
 import { dateWords } from '../ui/when';
 import { FileExchange } from './FileExchange';
@@ -52,7 +53,7 @@ function CalendarAdder() {
             <Select
                 aria-label="Add a ready-made calendar"
                 size="small"
-                showSearch={{ optionFilterProp: 'label' }}
+                showSearch={BY_LABEL}
                 placeholder="Add a ready-made one"
                 value={null}
                 popupMatchSelectWidth={300}

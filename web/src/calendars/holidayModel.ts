@@ -1,5 +1,6 @@
 import type { Day, Holiday, HolidayRule } from '../api/types';
 import { unique } from '../plan/unique';
+import { plain } from '../ui/searched';
 
 /** The kinds of rule, in the words of the screen. */
 export const RULE_NAMES: Record<HolidayRule['on'], string> = {
@@ -57,14 +58,11 @@ export function newHoliday(name: string, date: string, others: Holiday[]): Holid
 }
 
 function freeId(name: string, others: Holiday[]): string {
-    const plain = name
-        .normalize('NFD')
-        .replaceAll(/\p{M}/gu, '')
-        .toLowerCase()
+    const key = plain(name)
         .replaceAll(/[^a-z0-9]+/g, '_')
         .replaceAll(/^[^a-z]+|_+$/g, '')
         .slice(0, 50);
-    const base = plain.length < 2 ? 'holiday' : plain;
+    const base = key.length < 2 ? 'holiday' : key;
     const id = unique(
         base,
         others.map((one) => one.id),

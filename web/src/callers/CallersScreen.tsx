@@ -6,6 +6,7 @@ import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Findings } from '../ui/Findings';
 import { LineInput } from '../ui/LineInput';
 import { RemoveButton } from '../ui/RowButtons';
+import { isFound } from '../ui/searched';
 import { useFindings } from '../ui/useFindings';
 import { CallerFiles } from './CallerFiles';
 import { countOf, entriesOf, lineOf, withLine } from './lines';
@@ -30,11 +31,11 @@ function CallersEditor({ value, change, error, disabled }: EditorProps<CallerLis
     const findings = useFindings(value.id);
     const [search, setSearch] = useState('');
     const matched = useMatched(value.id);
-    const wanted = search.trim().toLowerCase();
     const entries = useMemo(() => entriesOf(value.entries), [value.entries]);
-    const found = entries.filter(
-        (one) => wanted === '' || [one.match, one.name, one.label].some((text) => text.toLowerCase().includes(wanted)),
-    );
+    const found =
+        search.trim() === ''
+            ? entries
+            : entries.filter((one) => isFound(`${one.match} ${one.name} ${one.label}`, search));
     const set = (entry: CallerEntry, next: CallerEntry | null) =>
         change({ ...value, entries: withLine(value.entries, entry.match, next) });
     return (

@@ -5,6 +5,7 @@ import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { LineInput } from '../ui/LineInput';
+import { BY_LABEL } from '../ui/searched';
 
 const PRESSES = [
     { value: 'any', label: 'whatever callers press' },
@@ -98,7 +99,7 @@ function Many({
                     mode="multiple"
                     aria-label={label}
                     placeholder={none}
-                    showSearch={{ optionFilterProp: 'label' }}
+                    showSearch={BY_LABEL}
                     onOpenChange={setOpen}
                     value={value}
                     disabled={disabled}

@@ -2,6 +2,7 @@ import type { Outlined } from '../api/types';
 import { ALL_KINDS, KINDS } from '../plan/kinds';
 import type { PlanIndex } from '../plan/seenPlan';
 import { FIRST_SCREEN, GROUPS } from '../ui/screens';
+import { dialled, inAnyCountry, plain } from '../ui/searched';
 
 /** Something to which one can go. */
 export interface Found {
@@ -14,8 +15,6 @@ export interface Found {
 
 const MOST_SHOWN = 40;
 
-/** Numbers as people type them, and codes. */
-const DIALLED = /^[+*#\d][\d\s().*#-]+$/;
 const SCREENS = [FIRST_SCREEN, ...GROUPS.flatMap((group) => group.screens)];
 
 /** How good a find is: less is better. */
@@ -35,13 +34,13 @@ export function foundIn(plan: PlanIndex, typed: string): { found: Found[]; more:
         fitOf(wanted, plain(one.name), 'screen'),
         { key: one.path, name: one.name, what: 'screen', path: one.path },
     ]);
-    const dialled = DIALLED.test(typed.trim()) ? typed.trim().replace(/[\s().-]/g, '') : null;
+    const number = dialled(typed);
     for (const kind of ALL_KINDS) {
         for (const one of KINDS[kind].group === null ? [] : plan.all(kind)) {
-            const spans = dialled === null ? [] : reachedBy(one);
+            const spans = number === null ? [] : reachedBy(one);
             const fit = Math.min(
                 fitOf(wanted, plainName(one), KINDS[kind].one),
-                ...spans.map((span) => fitOfDialled(dialled ?? '', span)),
+                ...spans.map((span) => fitOfDialled(number ?? '', span)),
             );
             if (fit < Fit.Not) fits.push([fit, foundElement(plan, one)]);
         }
@@ -65,8 +64,6 @@ function foundElement(plan: PlanIndex, one: Outlined): Found {
         path: `/${KINDS[one.kind].path}/${one.id}`,
     };
 }
-
-const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
 /** Of thousands of elements at each key that is typed. */
 const names = new WeakMap<Outlined, string>();
@@ -106,10 +103,9 @@ function reachedBy(one: Outlined): [first: string, last: string][] {
     }
 }
 
-/** Within the country it is dialled with a 0 in front, from outside with + or 00 and the country's code. */
 function fitOfDialled(typed: string, [first, last]: [string, string]): Fit {
     if (typed === first || typed === last) return Fit.Same;
-    const digits = typed.replace(/^(\+|00|0)/, '');
+    const digits = inAnyCountry(typed);
     if (digits === '') return Fit.Not;
     const [from, to] = [first.replace('+', ''), last.replace('+', '')];
     if (from.startsWith(digits)) return Fit.Begins;

@@ -12,6 +12,7 @@ import { Field } from '../ui/Field';
 import { IcsImport } from '../ui/IcsImport';
 import { LineInput } from '../ui/LineInput';
 import { RemoveButton } from '../ui/RowButtons';
+import { BY_LABEL } from '../ui/searched';
 import { Codes } from './Codes';
 import { Observances } from './Observances';
 import { SeasonDates } from './SeasonDates';
@@ -47,7 +48,7 @@ export function Timetable(props: EditorProps<Hours> & { now: HoursState | undefi
                         <Select
                             {...a11y}
                             aria-label="Keeps the time of"
-                            showSearch={{ optionFilterProp: 'label' }}
+                            showSearch={BY_LABEL}
                             value={value.zone ?? ''}
                             disabled={disabled}
                             options={[

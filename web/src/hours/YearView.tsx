@@ -6,6 +6,7 @@ import type { Hours, HoursState, State, Year } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { useOverrideStamp } from '../overrides/useOverrides';
 import { useBody, usePlan } from '../plan/usePlan';
+import { BY_LABEL } from '../ui/searched';
 import { dateWords } from '../ui/when';
 import { StatePattern, stateFill } from './StatePattern';
 import { YearChart } from './YearChart';
@@ -52,7 +53,7 @@ export function YearView({ hours, now }: { hours: Hours; now: HoursState | undef
                     aria-label="Compare with"
                     size="small"
                     allowClear
-                    showSearch={{ optionFilterProp: 'label' }}
+                    showSearch={BY_LABEL}
                     placeholder="Compare with other hours"
                     style={{ width: 230 }}
                     value={other}

@@ -2,6 +2,7 @@ import { Button, Select } from 'antd';
 import type { Exit, HoursOutline, Step } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import { LineInput } from '../ui/LineInput';
+import { BY_LABEL } from '../ui/searched';
 import { exitsOf } from './outlineModel';
 import { moduleOf, possibleExits } from './steps';
 
@@ -31,7 +32,7 @@ export function StepFields({
                     size="small"
                     aria-label="Add an exit"
                     placeholder="Add an exit"
-                    showSearch={{ optionFilterProp: 'label' }}
+                    showSearch={BY_LABEL}
                     value={null}
                     popupMatchSelectWidth={160}
                     options={free.map((one) => ({ value: one.on, label: one.label }))}

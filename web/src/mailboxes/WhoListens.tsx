@@ -3,6 +3,7 @@ import type { Mailbox } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
+import { BY_LABEL } from '../ui/searched';
 import { PinLine } from './PinLine';
 
 export function WhoListens({ value, change, error, disabled }: EditorProps<Mailbox>) {
@@ -18,7 +19,7 @@ export function WhoListens({ value, change, error, disabled }: EditorProps<Mailb
                             {...a11y}
                             aria-label="Owners"
                             mode="multiple"
-                            showSearch={{ optionFilterProp: 'label' }}
+                            showSearch={BY_LABEL}
                             value={value.owners}
                             disabled={disabled}
                             options={[

@@ -7,6 +7,7 @@ import { useLiveStamp } from '../moment/useLiveStamp';
 import { toTrialCall, useGo, useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { keepFile } from '../ui/keepFile';
+import { BY_LABEL } from '../ui/searched';
 import styles from './map.module.css';
 
 /** A journey, or all that are behind a number, as pictures with the way of the trial call: to look at, to print, to keep. */
@@ -39,7 +40,7 @@ export function MapScreen() {
                 <div className={`line-row wrap ${styles.acts}`}>
                     <Select
                         aria-label="Map of"
-                        showSearch={{ optionFilterProp: 'label' }}
+                        showSearch={BY_LABEL}
                         style={{ width: 260 }}
                         value={of.id}
                         options={[

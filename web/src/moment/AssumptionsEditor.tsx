@@ -5,6 +5,7 @@ import { QueueStateLine } from '../queues/QueueStateLine';
 import { NumberInput } from '../ui/NumberInput';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 import { RemoveButton } from '../ui/RowButtons';
+import { BY_LABEL } from '../ui/searched';
 import { ASSUMED } from './assumedLimits';
 import { Meanwhile } from './Meanwhile';
 import { useAnswer } from './useAnswer';
@@ -144,7 +145,7 @@ function AssumedPhone({
             <Select
                 aria-label="Who"
                 size="small"
-                showSearch={{ optionFilterProp: 'label' }}
+                showSearch={BY_LABEL}
                 style={{ width: 190 }}
                 value={one.who}
                 options={who}

@@ -1,6 +1,7 @@
 import { Checkbox, Input, Select } from 'antd';
 import { usePlan } from '../plan/usePlan';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
+import { BY_LABEL } from '../ui/searched';
 import { ASSUMED } from './assumedLimits';
 import { useAnswer } from './useAnswer';
 import { isParkedStated, useMoment } from './useMoment';
@@ -58,7 +59,7 @@ function Parked() {
                     <Select
                         aria-label="Who takes the parked call"
                         size="small"
-                        showSearch={{ optionFilterProp: 'label' }}
+                        showSearch={BY_LABEL}
                         style={{ width: 150 }}
                         value={parked.by ?? ''}
                         options={[

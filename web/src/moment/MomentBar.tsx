@@ -3,6 +3,7 @@ import { useEffect, useMemo } from 'react';
 import { useEditions } from '../editions/useEditions';
 import { usePlan } from '../plan/usePlan';
 import { LineInput } from '../ui/LineInput';
+import { BY_LABEL } from '../ui/searched';
 import { AssumptionsEditor } from './AssumptionsEditor';
 import { assumptionsInWords } from './assumptionsInWords';
 import { ClockInput } from './ClockInput';
@@ -55,7 +56,7 @@ export function MomentBar() {
             <Select
                 aria-label="Zone of the time"
                 className="zone"
-                showSearch={{ optionFilterProp: 'label' }}
+                showSearch={BY_LABEL}
                 value={zone}
                 labelRender={({ value }) => String(value).split('/').at(-1)?.replaceAll('_', ' ')}
                 popupMatchSelectWidth={240}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { ALL_KINDS, KINDS } from '../plan/kinds';
 import type { PlanIndex } from '../plan/seenPlan';
 import { usePlan } from '../plan/usePlan';
+import { BY_LABEL } from '../ui/searched';
 import { useMoment } from './useMoment';
 
 interface Choice {
@@ -29,7 +30,7 @@ export function NumberCalled() {
             optionLabelProp="name"
             // What is not in the plan any more has no name.
             labelRender={({ value }) => chosen?.name ?? value}
-            showSearch={{ optionFilterProp: 'label' }}
+            showSearch={BY_LABEL}
             value={moment.to || null}
             popupMatchSelectWidth={300}
             open={isOpen}

@@ -12,6 +12,7 @@ import type { PlanIndex } from '../plan/seenPlan';
 import { usePlan } from '../plan/usePlan';
 import { type Column, LongTable } from '../ui/LongTable';
 import { PhoneNumberText } from '../ui/PhoneNumberField';
+import { isFound } from '../ui/searched';
 import { useCalm } from '../ui/useCalm';
 import { dateWords } from '../ui/when';
 import { ChangeMany } from './ChangeMany';
@@ -166,14 +167,14 @@ export function AllNumbersScreen() {
     if (!plan) return null;
 
     const { target, site, international } = namesIn(plan);
-    const words = wanted.toLowerCase().trim();
     const fits = ({ number, answer }: Line) =>
         (ofSite === null || number.site === ofSite) &&
         (ending === null || answer?.ending === ending) &&
-        (words === '' ||
-            `${number.name} ${number.number} ${international(number)} ${site(number)} ${target(number)?.name ?? ''} ${answer?.sentence ?? ''}`
-                .toLowerCase()
-                .includes(words));
+        (wanted.trim() === '' ||
+            isFound(
+                `${number.name} ${number.number} ${international(number)} ${site(number)} ${target(number)?.name ?? ''} ${answer?.sentence ?? ''}`,
+                wanted,
+            ));
     const lines = numbers
         .map((number): Line => ({ number, answer: answers[number.id], changed: changes[number.id] }))
         .filter(fits);

@@ -5,6 +5,7 @@ import { api, ask } from '../api/client';
 import { useEditions } from '../editions/useEditions';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import { BY_LABEL } from '../ui/searched';
 import styles from './paper.module.css';
 
 const LANGUAGES = [
@@ -77,7 +78,7 @@ export function PaperScreen() {
                     <Select
                         aria-label="What it is about"
                         allowClear
-                        showSearch={{ optionFilterProp: 'label' }}
+                        showSearch={BY_LABEL}
                         style={{ width: 260 }}
                         placeholder="the whole plan"
                         value={number}

@@ -6,6 +6,7 @@ import type { Person } from '../api/types';
 import { useGo } from '../moment/useMoment';
 import { patchDraft, usePlan } from '../plan/usePlan';
 import { useWrite } from '../plan/writes';
+import { BY_LABEL } from '../ui/searched';
 
 type Option = { value: string; label: string };
 
@@ -60,7 +61,7 @@ function CopyRules({ person, others }: { person: Person; others: Option[] }) {
                 mode="multiple"
                 size="small"
                 style={{ minWidth: 260 }}
-                optionFilterProp="label"
+                showSearch={BY_LABEL}
                 value={copyTo}
                 options={others}
                 onChange={setCopyTo}
@@ -133,7 +134,7 @@ function InPlaceOf({ person, others }: { person: Person; others: Option[] }) {
                 aria-label={`Who takes the place of ${person.name}`}
                 size="small"
                 style={{ minWidth: 200 }}
-                showSearch={{ optionFilterProp: 'label' }}
+                showSearch={BY_LABEL}
                 placeholder="somebody else"
                 value={into}
                 options={others}

@@ -5,6 +5,7 @@ import { usePlan } from '../plan/usePlan';
 import { NumberInput } from '../ui/NumberInput';
 import { RingTimeInput } from '../ui/RingTimeInput';
 import { RemoveButton } from '../ui/RowButtons';
+import { BY_LABEL } from '../ui/searched';
 import type { RuleProps } from './rules';
 
 /** Which phones and teams ring, from when and for how long; and whether it all begins anew. */
@@ -37,7 +38,7 @@ export function RuleStages({ rule, person, disabled, onChange }: RuleProps) {
                         mode="multiple"
                         size="small"
                         style={{ minWidth: 200 }}
-                        optionFilterProp="label"
+                        showSearch={BY_LABEL}
                         value={[
                             ...stage.phones.map((one) => `phone ${one}`),
                             ...stage.teams.map((one) => `team ${one}`),

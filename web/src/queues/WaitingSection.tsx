@@ -6,6 +6,7 @@ import { ElementField } from '../ui/ElementField';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { NumberInput } from '../ui/NumberInput';
+import { BY_LABEL } from '../ui/searched';
 import { KEY_CHOICES } from './keyChoices';
 import { Line } from './Line';
 
@@ -35,7 +36,7 @@ export function WaitingSection({ value, change, error, disabled }: EditorProps<Q
                             {...a11y}
                             aria-label="Music"
                             mode="multiple"
-                            showSearch={{ optionFilterProp: 'label' }}
+                            showSearch={BY_LABEL}
                             placeholder="a ringing tone"
                             value={music.pieces}
                             disabled={disabled}

@@ -9,6 +9,7 @@ import { usePlan } from '../plan/usePlan';
 import { PlayPrompt } from '../sound/PlayButton';
 import { languageName } from '../ui/LanguageSelect';
 import { type Column, LongTable } from '../ui/LongTable';
+import { BY_LABEL } from '../ui/searched';
 import { BringRecordings } from './BringRecordings';
 
 const STATES: Record<WantedRecording['state'], string> = {
@@ -149,7 +150,7 @@ function Filter(props: {
             allowClear
             aria-label={props.label}
             style={{ width: 170 }}
-            showSearch={{ optionFilterProp: 'label' }}
+            showSearch={BY_LABEL}
             placeholder={props.placeholder}
             value={props.value}
             options={props.options}

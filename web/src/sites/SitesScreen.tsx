@@ -4,6 +4,7 @@ import type { Site } from '../api/types';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { LanguageSelect } from '../ui/LanguageSelect';
+import { BY_LABEL } from '../ui/searched';
 import { TextField } from '../ui/TextField';
 import { useCadence } from '../ui/useCadence';
 
@@ -27,7 +28,7 @@ function SiteEditor({ value, change, error, disabled }: EditorProps<Site>) {
                     <Select
                         {...a11y}
                         aria-label="Time zone"
-                        showSearch={{ optionFilterProp: 'label' }}
+                        showSearch={BY_LABEL}
                         value={value.zone}
                         disabled={disabled}
                         options={zones.map((zone) => ({ value: zone, label: zone }))}

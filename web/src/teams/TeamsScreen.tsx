@@ -13,6 +13,7 @@ import { NumberInput } from '../ui/NumberInput';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { RingTimeInput } from '../ui/RingTimeInput';
 import { rowActs } from '../ui/rowActs';
+import { BY_LABEL } from '../ui/searched';
 import { useFindings } from '../ui/useFindings';
 import { EarlierCalls } from './EarlierCalls';
 import { MemberRow } from './MemberRow';
@@ -157,7 +158,7 @@ function Members({ value, change, error, disabled }: EditorProps<Team>) {
                             <Select
                                 {...a11y}
                                 aria-label="Add a single phone"
-                                showSearch={{ optionFilterProp: 'label' }}
+                                showSearch={BY_LABEL}
                                 value={null}
                                 placeholder="Only that one rings"
                                 options={(plan?.all('person') ?? []).flatMap((person) =>

@@ -4,6 +4,7 @@ import type { Kind } from '../api/types';
 import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';
+import { BY_LABEL } from './searched';
 
 interface Props {
     kinds: Kind[];
@@ -131,7 +132,7 @@ const QuietSelect = memo(
                 {...props}
                 aria-label={label}
                 className="picker"
-                showSearch={{ optionFilterProp: 'label' }}
+                showSearch={BY_LABEL}
                 allowClear={clearable}
                 popupMatchSelectWidth={280}
                 onChange={onChoose}

@@ -10,6 +10,7 @@ import { useBody, usePlan } from '../plan/usePlan';
 import { AddByName } from './AddByName';
 import { LongList } from './LongList';
 import { SavingNote } from './SavingNote';
+import { isFound } from './searched';
 import { TextField } from './TextField';
 import { UsedBy } from './UsedBy';
 
@@ -50,10 +51,9 @@ export function ElementScreen<K extends Kind>({ kind, note, rank, searchable, ed
         return rank ? all.toSorted((a, b) => rank(a) - rank(b)) : all;
     }, [plan, kind, rank]);
     const shown = useMemo(() => {
-        const words = wanted.toLowerCase().trim();
-        return words === ''
+        return wanted.trim() === ''
             ? elements
-            : elements.filter((one) => `${one.name} ${searchable?.(one) ?? ''}`.toLowerCase().includes(words));
+            : elements.filter((one) => isFound(`${one.name} ${searchable?.(one) ?? ''}`, wanted));
     }, [elements, wanted, searchable]);
     const chosen = id ? plan?.get(kind, id) : elements[0];
     const body = useBody(kind, chosen?.id);

@@ -1,5 +1,6 @@
 import { Select } from 'antd';
 import { Field } from './Field';
+import { BY_LABEL } from './searched';
 
 const NAMES = new Intl.DisplayNames(['en'], { type: 'language' });
 const OFFERED = ['en', 'fr', 'de', 'es', 'nl', 'it', 'pt', 'pl', 'cy', 'ga'];
@@ -26,7 +27,7 @@ export function LanguageSelect({
                 <Select
                     {...a11y}
                     aria-label={label}
-                    showSearch={{ optionFilterProp: 'label' }}
+                    showSearch={BY_LABEL}
                     value={value}
                     disabled={disabled}
                     options={codes.map((code) => ({ value: code, label: languageName(code) }))}

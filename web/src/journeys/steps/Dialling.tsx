@@ -3,6 +3,7 @@ import { LIMITS } from '../../api/limits';
 import { usePlan } from '../../plan/usePlan';
 import { ElementPicker } from '../../ui/ElementPicker';
 import { NumberInput } from '../../ui/NumberInput';
+import { BY_LABEL } from '../../ui/searched';
 import type { StepOf } from './module';
 
 export type Dial = NonNullable<StepOf<'menu'>['dial']>;
@@ -40,7 +41,7 @@ export function Dialling({ dial, onChange }: { dial: Dial; onChange: (dial: Dial
                     aria-label="People who can be dialled"
                     mode="multiple"
                     style={{ minWidth: 200 }}
-                    showSearch={{ optionFilterProp: 'label' }}
+                    showSearch={BY_LABEL}
                     placeholder="nobody yet"
                     value={dial.people}
                     options={(plan?.all('person') ?? []).map(({ id, name }) => ({ value: id, label: name }))}
