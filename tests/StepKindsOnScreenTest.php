@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Tests;
 
-use Meandros\Core\Plan\Step\StepKinds;
+use Meandros\Core\Plan\Step;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -22,7 +22,7 @@ final class StepKindsOnScreenTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function kinds(): iterable
     {
-        foreach (array_keys(StepKinds::CLASSES) as $kind) {
+        foreach (array_keys(Step::KINDS) as $kind) {
             yield $kind => [$kind];
         }
     }

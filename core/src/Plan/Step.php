@@ -4,16 +4,51 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
+use Meandros\Core\Plan\Step\AgainStep;
+use Meandros\Core\Plan\Step\CallerStep;
+use Meandros\Core\Plan\Step\DirectoryStep;
+use Meandros\Core\Plan\Step\EndStep;
 use Meandros\Core\Plan\Step\Exits;
+use Meandros\Core\Plan\Step\FaxStep;
+use Meandros\Core\Plan\Step\ForwardStep;
+use Meandros\Core\Plan\Step\GoStep;
+use Meandros\Core\Plan\Step\HoursStep;
+use Meandros\Core\Plan\Step\MenuStep;
+use Meandros\Core\Plan\Step\MessageStep;
+use Meandros\Core\Plan\Step\ParkStep;
+use Meandros\Core\Plan\Step\QueueStep;
+use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Plan\Step\SayStep;
+use Meandros\Core\Plan\Step\TagStep;
 use Meandros\Core\Reading\Input;
 
 /**
- * One thing that happens in a journey: a plain value, with its shape in JSON.
+ * One thing that happens in a journey: a plain value, with its shape in JSON. What else a kind has is found by its name: the walker
+ * of SayStep is Routing\Step\SayWalker, and Typing\TypedSay how it is typed.
  *
- * @phpstan-sealed Step\AgainStep|Step\CallerStep|Step\DirectoryStep|Step\EndStep|Step\FaxStep|Step\ForwardStep|Step\GoStep|Step\HoursStep|Step\MenuStep|Step\MessageStep|Step\ParkStep|Step\QueueStep|Step\RingStep|Step\SayStep|Step\TagStep
+ * @phpstan-sealed AgainStep|CallerStep|DirectoryStep|EndStep|FaxStep|ForwardStep|GoStep|HoursStep|MenuStep|MessageStep|ParkStep|QueueStep|RingStep|SayStep|TagStep
  */
 interface Step
 {
+    /** The kinds by the word that stands in "do", in the order in which they are told. */
+    public const KINDS = [
+        'say' => SayStep::class,
+        'hours' => HoursStep::class,
+        'caller' => CallerStep::class,
+        'menu' => MenuStep::class,
+        'directory' => DirectoryStep::class,
+        'ring' => RingStep::class,
+        'queue' => QueueStep::class,
+        'tag' => TagStep::class,
+        'message' => MessageStep::class,
+        'forward' => ForwardStep::class,
+        'park' => ParkStep::class,
+        'fax' => FaxStep::class,
+        'again' => AgainStep::class,
+        'go' => GoStep::class,
+        'end' => EndStep::class,
+    ];
+
     public static function fromJson(Input $in): static;
 
     public function id(): string;

@@ -10,26 +10,6 @@ use Meandros\Core\Plan\Step;
 /** Steps as people type them: "ring Bookings desk 25s", "menu Main menu 1 Sales 2 Freight". */
 final class StepLines
 {
-    /** @var non-empty-list<class-string<TypedKind>> in the order in which they are tried */
-    public const KINDS = [
-        TypedSay::class,
-        TypedIf::class,
-        TypedHours::class,
-        TypedCaller::class,
-        TypedMenu::class,
-        TypedDirectory::class,
-        TypedRing::class,
-        TypedQueue::class,
-        TypedTag::class,
-        TypedMessage::class,
-        TypedForward::class,
-        TypedPark::class,
-        TypedFax::class,
-        TypedBack::class,
-        TypedGo::class,
-        TypedEnd::class,
-    ];
-
     /** @param string $country whose national format of numbers is understood */
     public static function read(string $text, Plan $plan, string $country): TypedStep
     {
@@ -62,7 +42,7 @@ final class StepLines
     /** @return array<string, mixed>|null the step that stands in a line from here on */
     public static function step(Line $line): ?array
     {
-        foreach (self::KINDS as $class) {
+        foreach (self::kinds() as $class) {
             $kind = new $class();
             if (null !== $line->take($kind->begins())) {
                 return $kind->read($line);
@@ -75,7 +55,7 @@ final class StepLines
     /** The line that gives a step, without what stands in its exits. */
     public static function write(Step $step, Plan $plan): ?string
     {
-        foreach (self::KINDS as $class) {
+        foreach (self::kinds() as $class) {
             $line = (new $class())->write($step, $plan);
             if (null !== $line) {
                 return $line;
@@ -85,10 +65,23 @@ final class StepLines
         return null;
     }
 
+    /** @return non-empty-list<class-string<TypedKind>> by the names of the kinds of step, and hours with a step for one state */
+    public static function kinds(): array
+    {
+        /** @var non-empty-list<class-string<TypedKind>> $kinds */
+        $kinds = array_map(
+            static fn(string $kind): string => __NAMESPACE__ . '\Typed' . ucfirst($kind),
+            array_keys(Step::KINDS),
+        );
+        array_splice($kinds, 1, 0, [TypedIf::class]);
+
+        return $kinds;
+    }
+
     /** @return list<string> */
     private static function beginning(string $text): array
     {
-        $examples = array_map(static fn(string $class): string => (new $class())->example(), self::KINDS);
+        $examples = array_map(static fn(string $class): string => (new $class())->example(), self::kinds());
         $fits = array_values(
             array_filter(
                 $examples,

@@ -16,7 +16,7 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\RingPattern;
 use Meandros\Core\Plan\Json\PlanCodec;
-use Meandros\Core\Plan\Step\StepKinds;
+use Meandros\Core\Plan\Step;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\Catalog;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -49,7 +49,7 @@ final class PaperTest extends TestCase
     {
         foreach (PaperWords::LANGUAGES as $language) {
             $catalog = Catalog::of('paper', $language);
-            foreach (array_keys(StepKinds::CLASSES) as $do) {
+            foreach (array_keys(Step::KINDS) as $do) {
                 self::assertTrue($catalog->has('step.' . $do), "$language step.$do");
             }
             foreach ([...RingPattern::cases(), ...AgentOrder::cases()] as $order) {

@@ -10,7 +10,7 @@ use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
-use Meandros\Core\Plan\Step\StepKinds;
+use Meandros\Core\Plan\Step;
 use Meandros\Core\Proof\Course;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Tests\PlanBuilder;
@@ -82,7 +82,7 @@ final class TracesToldTest extends TestCase
                 yield $number->range->example() . ' ' . $at . ' ' . $i;
             }
         }
-        foreach (array_keys(StepKinds::CLASSES) as $kind) {
+        foreach (array_keys(Step::KINDS) as $kind) {
             yield self::BLANK . $kind;
         }
         for ($seed = 1; $seed <= self::DRAWN; ++$seed) {

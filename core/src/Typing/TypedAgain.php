@@ -9,7 +9,7 @@ use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\AgainStep;
 
 /** Back to the menu, or to one further up. */
-final class TypedBack implements TypedKind
+final class TypedAgain implements TypedKind
 {
     public function begins(): string
     {
