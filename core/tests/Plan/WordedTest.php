@@ -49,6 +49,12 @@ final class WordedTest extends TestCase
         self::assertNull(self::seen(' '));
     }
 
+    public function testTextsAreKeptInPlainLettersEachOnce(): void
+    {
+        $prompt = new Prompt('prm_one', 'One', ['en' => 'FERME, a bord.', 'fr' => 'Fermé, à bord.', 'de' => 'Zu.']);
+        self::assertSame(['ferme, a bord.', 'zu.'], Worded::plainly($prompt));
+    }
+
     /** Letters that are two in plain letters are shown whole, and it is the first place that is shown. */
     public function testWhatIsShownBeginsAndEndsWithTheWords(): void
     {
