@@ -15,11 +15,13 @@ test('a number is found as it is dialled, by keyboard, and the keyboard goes on 
     await expect(dialog).toBeHidden();
     await expect(page).toHaveURL(/\/numbers\/num_bookings/);
     await expect(page.locator('main')).toBeFocused();
+    await page.getByRole('link', { name: 'Teams', exact: true }).focus();
     await page.keyboard.press('/');
     await page.keyboard.type('nothing is called so');
     await expect(dialog.getByRole('status')).toHaveText('Nothing is called so, or says so.');
     await page.keyboard.press('Escape');
     await expect(dialog).toBeHidden();
+    await expect(page.getByRole('link', { name: 'Teams', exact: true })).toBeFocused();
 });
 
 test('words are found where callers hear them, and a step where its label stands, by mouse', async ({ page }) => {

@@ -7,10 +7,11 @@ import styles from './find.module.css';
 /** Screens, elements, and words that callers hear or people read: from everywhere, by typing. */
 export function FindButton() {
     const [isOpen, setOpen] = useState(false);
-    const wentThere = useRef(false);
+    /** Where the keyboard goes on when it is closed. */
+    const goesOn = useRef<HTMLElement | null>(null);
     const { find } = useSingleKeys();
     const open = () => {
-        wentThere.current = false;
+        goesOn.current = document.activeElement instanceof HTMLElement ? document.activeElement : null;
         setOpen(true);
     };
     useSingleKey('find', open);
@@ -49,12 +50,11 @@ export function FindButton() {
                 maskTransitionName=""
                 focusable={{ focusTriggerAfterClose: false }}
                 onCancel={() => setOpen(false)}
-                // The keyboard goes on where it was led.
-                afterClose={() => wentThere.current && document.getElementById('main')?.focus()}
+                afterClose={() => goesOn.current?.focus()}
             >
                 <Finder
                     onGo={() => {
-                        wentThere.current = true;
+                        goesOn.current = document.getElementById('main');
                         setOpen(false);
                     }}
                 />
