@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
-// A plan on paper in English, as patterns of ICU MessageFormat. Of a step, the arguments are the fields of its JSON.
+use Meandros\Core\Wording\StepWords;
+
+// A plan on paper in English, as patterns of ICU MessageFormat.
 return [
+    ...StepWords::in('en'),
     'about.draft' => 'Draft of {date}. Not in force.',
     'about.edition' => 'Edition {edition}, printed on {date}.',
     'chapter.numbers' => 'Numbers',
@@ -35,25 +38,7 @@ return [
     'promise' => '{percent} % within {seconds} s',
     'number.block' => 'extensions {first} to {last}; free ones: {target}',
     'number.given-up' => 'given up, kept free until {until}; {target}',
-    'step.say' => 'Callers hear {prompt}.',
-    'step.hours' => 'It depends on {hours}.',
-    'step.caller' => 'It depends on who calls.',
-    'step.menu' => 'Menu {prompt}: a key within {wait} s, {tries, select, 1 {once} other {up to {tries} times}}.',
-    'step.directory' =>
-        'Callers spell a name; {prompt} asks for it, {tries, select, 1 {once} other {up to {tries} times}}.',
-    'step.ring' =>
-        '{target} rings for {seconds} s{againMinutes, select, 0 {} other {, again and again for {againMinutes} min}}{handOver, select, yes {, and the call stays with them} other {}}.',
-    'step.queue' => 'Callers wait in {queue}.',
-    'step.tag' =>
-        'From here on the call carries{has_label, select, yes { the label “{label}”} other {}}{has_language, select, yes { the language {language}} other {}}{has_tone, select, yes { the ring tone “{tone}”} other {}}{has_urgency, select, yes { the urgency {urgency, select, urgent {urgent} usual {usual} other {can wait}}} other {}}{has_note, select, yes { the note “{note}”} other {}}.',
     'end.nothing-follows' => 'Calls that come past this end: nothing follows.',
-    'step.message' => 'Callers leave a message with {mailbox}.',
-    'step.forward' => 'The call goes on to {number}.',
-    'step.park' => 'The call waits at a park place of {site} for up to {seconds} s.',
-    'step.fax' => 'A fax is heard for {seconds} s; documents go to {mailbox}.',
-    'step.again' => 'Back to the menu, {up, select, 1 {} other {{up} levels up}}.',
-    'step.go' => 'It goes on in {journey}{comesBack, select, yes {, and comes back} other {}}.',
-    'step.end' => 'The call ends.',
     'exit' => '{on}:',
     'exit.goes-on' => '{on}: goes on below.',
     'exit.pressed' => 'Key {key}',

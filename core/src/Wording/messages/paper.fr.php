@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
-// A plan on paper in French, as patterns of ICU MessageFormat. Of a step, the arguments are the fields of its JSON.
+use Meandros\Core\Wording\StepWords;
+
+// A plan on paper in French, as patterns of ICU MessageFormat.
 return [
+    ...StepWords::in('fr'),
     'about.draft' => 'Brouillon du {date}. Pas en vigueur.',
     'about.edition' => 'Édition {edition}, imprimée le {date}.',
     'chapter.numbers' => 'Numéros',
@@ -35,26 +38,7 @@ return [
     'promise' => '{percent} % en {seconds} s',
     'number.block' => "postes {first} à {last}\u{a0}; postes libres\u{a0}: {target}",
     'number.given-up' => "abandonné, réservé jusqu’au {until}\u{a0}; {target}",
-    'step.say' => 'Les appelants entendent {prompt}.',
-    'step.hours' => 'Selon {hours}.',
-    'step.caller' => 'Selon l’appelant.',
-    'step.menu' =>
-        "Menu {prompt}\u{a0}: une touche en {wait} s, {tries, select, 1 {une fois} other {{tries} fois au plus}}.",
-    'step.directory' =>
-        "Les appelants épellent un nom\u{a0}; {prompt} le demande, {tries, select, 1 {une fois} other {{tries} fois au plus}}.",
-    'step.ring' =>
-        '{target} sonne pendant {seconds} s{againMinutes, select, 0 {} other {, encore et encore pendant {againMinutes} min}}{handOver, select, yes {, et l’appel lui reste} other {}}.',
-    'step.queue' => 'Les appelants attendent dans {queue}.',
-    'step.tag' =>
-        "L’appel porte désormais{has_label, select, yes { le nom «\u{a0}{label}\u{a0}»} other {}}{has_language, select, yes { la langue «\u{a0}{language}\u{a0}»} other {}}{has_tone, select, yes { la sonnerie «\u{a0}{tone}\u{a0}»} other {}}{has_urgency, select, yes { l’urgence {urgency, select, urgent {urgent} usual {habituelle} other {peut attendre}}} other {}}{has_note, select, yes { la note «\u{a0}{note}\u{a0}»} other {}}.",
     'end.nothing-follows' => "Les appels qui passent ici se terminent\u{a0}: rien ne suit.",
-    'step.message' => 'Les appelants laissent un message dans {mailbox}.',
-    'step.forward' => 'L’appel continue vers {number}.',
-    'step.park' => 'L’appel attend à une place de {site}, {seconds} s au plus.',
-    'step.fax' => "On écoute pendant {seconds} s si c’est un fax\u{a0}; les documents vont dans {mailbox}.",
-    'step.again' => 'Retour au menu, {up, select, 1 {} other {{up} niveaux plus haut}}.',
-    'step.go' => 'L’appel continue dans {journey}{comesBack, select, yes {, puis revient} other {}}.',
-    'step.end' => 'L’appel se termine.',
     'exit' => "{on}\u{a0}:",
     'exit.goes-on' => "{on}\u{a0}: continue plus bas.",
     'exit.pressed' => 'Touche {key}',
