@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Numbers;
 
 use Meandros\Core\Call\PhoneNumber;
-use Meandros\Core\Plan\Element;
+use Meandros\Core\Plan\ByName;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\NumberBlock;
@@ -27,14 +27,12 @@ use Meandros\Core\Reading\Problem;
  */
 final class NumberImport
 {
-    /** @var array<string, list<Element>> what takes calls, by name in small letters */
-    private array $targets = [];
-    /** @var array<string, Site> by name in small letters */
-    private array $sites = [];
+    /** @var ByName<TakesCalls> also the journeys that are made */
+    private readonly ByName $targets;
+    /** @var ByName<Site> */
+    private readonly ByName $sites;
     /** @var array<string, int> lines by number */
     private array $lines = [];
-    /** @var array<string, Journey> by name in small letters */
-    private array $made = [];
 
     /** @param \Closure(Kind): string $newId */
     private function __construct(
@@ -42,12 +40,8 @@ final class NumberImport
         private readonly bool $makesJourneys,
         private readonly \Closure $newId,
     ) {
-        foreach ($plan->all(Site::class) as $site) {
-            $this->sites[mb_strtolower($site->name())] = $site;
-        }
-        foreach ($plan->all(TakesCalls::class) as $element) {
-            $this->targets[mb_strtolower($element->name())][] = $element;
-        }
+        $this->sites = new ByName($plan->all(Site::class));
+        $this->targets = new ByName($plan->all(TakesCalls::class));
     }
 
     /**
@@ -64,13 +58,13 @@ final class NumberImport
     private function outcome(NumberRow $row): NumberOutcome
     {
         $problems = [];
-        $site = '' === $row->site ? null : $this->sites[mb_strtolower($row->site)] ?? null;
+        $site = '' === $row->site ? null : $this->sites->first($row->site);
         if ('' !== $row->site && null === $site) {
             $problems['site'] = new Problem('/site', 'no-such-site', ['name' => $row->site]);
         }
         [$number, $problem, $there] = $this->number(
             $row->range->number,
-            null === $site ? array_values($this->sites) : [$site],
+            null === $site ? $this->plan->all(Site::class) : [$site],
         );
         if (null === $number) {
             return new NumberOutcome($row, null, false, array_filter(['number' => $problem]) + $problems);
@@ -186,8 +180,8 @@ final class NumberImport
      */
     private function target(string $name, array &$problems): array
     {
-        $key = mb_strtolower($name);
-        $found = $this->targets[$key] ?? [];
+        $name = mb_substr($name, 0, 200);
+        $found = $this->targets->all($name);
         if ('' === $name) {
             return [null, null];
         }
@@ -197,16 +191,14 @@ final class NumberImport
         if ([] !== $found) {
             return [Target::element($found[0]->id()), null];
         }
-        if (isset($this->made[$key])) {
-            return [Target::element($this->made[$key]->id()), null];
-        }
         if (!$this->makesJourneys) {
             $problems['target'] = new Problem('/target', 'no-such-target', ['name' => $name]);
 
             return [null, null];
         }
-        $this->made[$key] = new Journey(($this->newId)(Kind::Journey), mb_substr($name, 0, 200), new StepList([]));
+        $made = new Journey(($this->newId)(Kind::Journey), $name, new StepList([]));
+        $this->targets->add($made);
 
-        return [Target::element($this->made[$key]->id()), $this->made[$key]];
+        return [Target::element($made->id()), $made];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\People;
 
 use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Plan\ByName;
 use Meandros\Core\Plan\Element\KnownBy;
 use Meandros\Core\Plan\Element\Listing;
 use Meandros\Core\Plan\Element\Mailbox;
@@ -30,12 +31,12 @@ final class PeopleImport
 {
     /** @var array<string, Person> */
     private array $byExtension = [];
-    /** @var array<string, Person> */
-    private array $byName = [];
-    /** @var array<string, Site> */
-    private array $sites = [];
-    /** @var array<string, Mailbox> */
-    private array $mailboxes = [];
+    /** @var ByName<Person> */
+    private readonly ByName $people;
+    /** @var ByName<Site> */
+    private readonly ByName $sites;
+    /** @var ByName<Mailbox> */
+    private readonly ByName $mailboxes;
     /** Where most people work: meant where no site is named. */
     private readonly ?string $usualSite;
     /** @var array<string, int> line by extension, as the file has them */
@@ -46,22 +47,18 @@ final class PeopleImport
     /** @param \Closure(): string $newId */
     private function __construct(private readonly Plan $plan, private readonly \Closure $newId)
     {
-        $people = [];
+        $this->people = new ByName($plan->all(Person::class));
+        $this->sites = new ByName($plan->all(Site::class));
+        $this->mailboxes = new ByName($plan->all(Mailbox::class));
+        $atSite = [];
         foreach ($plan->all(Person::class) as $person) {
             if ('' !== $person->known->extension) {
                 $this->byExtension[$person->known->extension] = $person;
             }
-            $this->byName[mb_strtolower($person->name())] ??= $person;
-            $people[$person->site] = 1 + ($people[$person->site] ?? 0);
+            $atSite[$person->site] = 1 + ($atSite[$person->site] ?? 0);
         }
-        arsort($people);
-        $this->usualSite = array_key_first($people) ?? ($plan->all(Site::class)[0] ?? null)?->id();
-        foreach ($plan->all(Site::class) as $site) {
-            $this->sites[mb_strtolower($site->name())] = $site;
-        }
-        foreach ($plan->all(Mailbox::class) as $mailbox) {
-            $this->mailboxes[mb_strtolower($mailbox->name())] = $mailbox;
-        }
+        arsort($atSite);
+        $this->usualSite = array_key_first($atSite) ?? ($plan->all(Site::class)[0] ?? null)?->id();
     }
 
     /**
@@ -86,16 +83,13 @@ final class PeopleImport
     private function outcome(PersonRow $row): PersonOutcome
     {
         $problems = [];
-        $mailbox = $this->mailboxes[mb_strtolower($row->mailbox)] ?? null;
-        $same =
-            '' === $row->extension
-                ? $this->byName[mb_strtolower($row->name)] ?? null
-                : $this->byExtension[$row->extension] ?? null;
-        $same ??= '' === $row->extension ? null : self::without($this->byName[mb_strtolower($row->name)] ?? null);
+        $mailbox = $this->mailboxes->first($row->mailbox);
+        $known = '' === $row->extension ? null : $this->byExtension[$row->extension] ?? null;
+        $same = $known ?? $this->named($row);
         $site =
             '' === $row->site
                 ? $this->plan->get(Site::class, $same->site ?? $this->usualSite)
-                : $this->sites[mb_strtolower($row->site)] ?? null;
+                : $this->sites->first($row->site);
         if ('' === $row->name) {
             $problems['name'] = new Problem('/name', 'row-without-name');
         }
@@ -139,7 +133,8 @@ final class PeopleImport
         }
         $person = new Person(
             $same?->id() ?? ($this->newId)(),
-            $row->name,
+            // Files lose accents: who is found by name keeps it as it is.
+            null === $known ? $same?->name() ?? $row->name : $row->name,
             $site->id(),
             new KnownBy(
                 '' === $row->extension ? $same->known->extension ?? '' : $row->extension,
@@ -192,9 +187,12 @@ final class PeopleImport
         return [];
     }
 
-    private static function without(?Person $person): ?Person
+    /** Somebody of that name; with another extension it is somebody else. */
+    private function named(PersonRow $row): ?Person
     {
-        return '' === $person?->known->extension ? $person : null;
+        $person = $this->people->first($row->name);
+
+        return '' === $row->extension || '' === $person?->known->extension ? $person : null;
     }
 
     /**

@@ -69,8 +69,13 @@ final class NumberImportTest extends TestCase
             false,
             ['refused target: There are 2 with the name “Twin”.'],
         ];
+        yield 'accents do not count' => [
+            "number,target\n01632 960111,twín\n",
+            false,
+            ['refused target: There are 2 with the name “twín”.'],
+        ];
         yield 'a journey is made, once' => [
-            "number,target\n01632 960111,Coaches\n01632 960112,coaches\n",
+            "number,target\n01632 960111,Coaches\n01632 960112,cóaches\n",
             true,
             [
                 'added +44 1632 960111 | sit_harbour en jrn_1, makes Coaches',

@@ -113,6 +113,23 @@ final class PeopleFilesTest extends TestCase
         self::assertSame([['ned', '260'], ['per_new', '261'], ['ben', '']], $ids);
     }
 
+    public function testFilesMayHaveLostAccents(): void
+    {
+        $builder = new PlanBuilder();
+        foreach (['per_ines' => 'Inès', 'per_rene' => 'René', 'per_plain' => 'Rene'] as $id => $name) {
+            $builder->with(['name' => $name] + $builder->person($id)->plan()->get(Person::class, $id)?->toJson());
+        }
+        $rows = PeopleTable::read("name,outside\r\nINES,07700 900177\r\nrené,07700 900178\r\nrene,07700 900179");
+        self::assertSame(
+            [['per_ines', 'Inès'], ['per_rene', 'René'], ['per_plain', 'Rene']],
+            array_map(
+                static fn(PersonOutcome $one): array => [$one->person?->id(), $one->person?->name()],
+                PeopleImport::outcomes($builder->plan(), $rows, static fn(): string => 'per_new'),
+            ),
+            'Who is found by name keeps it; of two, the one who is written so is meant.',
+        );
+    }
+
     public function testRowsAreReportedOneByOne(): void
     {
         $outcomes = self::outcomes(
