@@ -31,13 +31,15 @@ final readonly class KeysMeanwhile
             return $do();
         }
         // Keys that were heeded before are not any more.
-        $this->walk->willInterrupt(null);
-        $press = $this->walk->takeMeanwhile($keys, $hears);
-        $heeded = $this->walk->heeded()[\count($this->walk->heeded()) - 1];
+        $this->walk->clock->willInterrupt(null);
+        $second = $this->walk->second();
+        $heard = $this->walk->clock->isAnswered() ? 0 : $hears;
+        $heeded = new Heeded($keys, \count($this->walk->events()), $second, $heard, $second);
+        $press = $this->walk->keys->whileHeeded($heeded);
         try {
             return null === $press ? $do() : $this->pressed($press, $keys, $do, $hears);
         } finally {
-            $this->walk->heedsNoMore($heeded);
+            $this->walk->keys->heedsNoMore($heeded, $this->walk->second());
         }
     }
 
@@ -53,9 +55,9 @@ final readonly class KeysMeanwhile
         $key = self::meant($press->keys, $keys);
         $after = $press->after ?? self::SOON;
         $at = $this->walk->second() + $after;
-        $isHeard = $this->walk->isAnswered() || (null !== $hears && $after >= $hears);
+        $isHeard = $this->walk->clock->isAnswered() || (null !== $hears && $after >= $hears);
         $isHeeded = $isHeard && \in_array($key, $keys, true);
-        $this->walk->willInterrupt($isHeeded ? $at : null);
+        $this->walk->clock->willInterrupt($isHeeded ? $at : null);
         try {
             $onward = $do();
             // Others are by now, if it comes to that.
@@ -63,7 +65,7 @@ final readonly class KeysMeanwhile
         } catch (Interrupted) {
             $onward = Onward::by($key);
         } finally {
-            $this->walk->willInterrupt(null);
+            $this->walk->clock->willInterrupt(null);
         }
         if ($this->walk->second() >= $at) {
             $this->walk->note(new KeyMeanwhile($key, $after, $isHeard, $isHeeded), $at);

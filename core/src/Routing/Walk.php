@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\Assumptions;
-use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\Status;
 use Meandros\Core\Call\Tag;
 use Meandros\Core\Call\TrialCall;
@@ -16,17 +15,13 @@ use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Queueing\Roster;
 use Meandros\Core\Ringing\Phones;
-use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\HoursRead;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\Said;
 use Meandros\Core\Routing\Lookup\BlanksLookup;
 use Meandros\Core\Routing\Lookup\CallFacts;
-use Meandros\Core\Routing\Lookup\Found;
-use Meandros\Core\Routing\Lookup\HoursLookup;
-use Meandros\Core\Routing\Lookup\InstantLookup;
-use Meandros\Core\Routing\Lookup\Lookup;
+use Meandros\Core\Routing\Lookup\Lookups;
 use Meandros\Core\Time\Reading;
 
 /** A call on its way: its clock, where it is, and what has happened to it so far. */
@@ -35,55 +30,31 @@ final class Walk
     /** Steps that it may come to again; those that it comes to for the first time are not counted. */
     public const MOST_REPEATS = 250;
 
-    private int $second = 0;
-    private int $keysTaken = 0;
     private ?string $journey = null;
     private ?string $step = null;
-    private ?int $holdsSince = null;
-    private ?int $holdsUntil = null;
-    private int $sameSince = \PHP_INT_MIN;
-    private int $sameUntil = \PHP_INT_MAX;
-    /** @var list<array{Lookup, string}> */
-    private array $lookups = [];
-    /** @var array{string, int}|null the hours that were read last, and when */
-    private ?array $lastRead = null;
     /** @var array<string, true> steps that it came to */
     private array $seen = [];
     private int $repeats = 0;
-    private int $timesDialled = 0;
     /** @var list<Event> */
     private array $events = [];
     /** @var list<Visit> */
     private array $visits = [];
-    /** @var list<Rung> */
-    private array $rung = [];
-    /** @var array<string, int> seconds for which phones rang, by phone */
-    private array $rungSeconds = [];
-    /** Of the phones that rang, as many as did before they rang as if they had not. */
-    private int $rungAnew = 0;
     /** @var non-empty-list<Arrival> how it came in, each time that it did */
     private array $arrivals;
-    /** @var list<int|null> the second at which each call within the call is given up; null once it is answered */
-    private array $legs = [];
-    /** The second from which on a greeting is heard while it rings. */
-    private ?int $hearsFrom = null;
     private ?PlaceKept $kept = null;
     /** @var array{string|null, string|null, \Closure(): Ending}|null where it was, and what goes on once the caller has hung up */
     private ?array $afterwards = null;
-    private bool $isHungUp = false;
     private ?HungUp $hungUp = null;
-    private bool $isAnswered = false;
-    private int $meanwhileTaken = 0;
     private ?Hours $lastHours = null;
     private ?Ringing $lastRinging = null;
-    /** @var list<Heeded> keys that were heeded while something was heard or rang, each time */
-    private array $heeded = [];
     /** @var (\Closure(int): Waits)|null */
     private ?\Closure $wait = null;
-    /** The second at which the caller presses a key that the step heeds. */
-    private ?int $interruptAt = null;
-    public readonly Roster $roster;
     private readonly Assumed $assumed;
+    public readonly CallClock $clock;
+    public readonly KeysTaken $keys;
+    public readonly RungSoFar $rung;
+    public readonly Lookups $lookups;
+    public readonly Roster $roster;
 
     public readonly Plan $plan;
     public readonly Lines $lines;
@@ -103,19 +74,23 @@ final class Walk
         $this->lines = $surroundings->lines;
         $this->phones = $surroundings->phones;
         $this->assumed = new Assumed($assumptions);
+        $this->clock = new CallClock($assumptions->caller->patienceSeconds);
+        $this->keys = new KeysTaken($assumptions->caller);
+        $this->rung = new RungSoFar($assumptions);
+        $this->lookups = new Lookups($call->instant, $surroundings->hours);
         $this->roster = new Roster($this->plan, $assumptions, $surroundings->live->signIns);
     }
 
     /** What is assumed at this second. */
     public function assumed(): Assumptions
     {
-        return $this->assumed->at($this->second);
+        return $this->assumed->at($this->second());
     }
 
     /** Seconds since the call began. */
     public function second(): int
     {
-        return $this->second;
+        return $this->clock->second();
     }
 
     /** How it came in. */
@@ -135,26 +110,16 @@ final class Walk
      */
     public function comeBackIn(string $number, ?int $seconds): ?Onward
     {
-        $leg = \count($this->legs);
-        $this->legs[] = null === $seconds ? null : $this->second + $seconds;
         $before = $this->arrivals;
         [$journey, $step] = [$this->journey, $this->step];
-        // Keys are for what is heard there.
-        [$interrupt, $this->interruptAt] = [$this->interruptAt, null];
-        try {
-            $onward = ($this->arrive)($this, $number);
-        } catch (TimeUp $up) {
-            $onward = $up->leg === $leg ? null : throw $up;
+        [$onward, $wasAnswered] = $this->clock->within($seconds, fn(): Onward => ($this->arrive)($this, $number));
+        if (null !== $onward?->ending) {
+            return $onward;
         }
-        $this->interruptAt = $interrupt;
-        if (null === $onward?->ending) {
-            // It goes on from where it was.
-            [$this->arrivals, $this->journey, $this->step] = [$before, $journey, $step];
-        }
-        $wasAnswered = null === $this->legs[$leg] && null !== $seconds;
-        $this->legs = \array_slice($this->legs, 0, $leg);
+        // It goes on from where it was.
+        [$this->arrivals, $this->journey, $this->step] = [$before, $journey, $step];
 
-        return null === $onward?->ending && $wasAnswered ? Onward::end(new Ending(EndingKind::RanOut)) : $onward;
+        return $wasAnswered ? Onward::end(new Ending(EndingKind::RanOut)) : $onward;
     }
 
     /**
@@ -170,12 +135,6 @@ final class Walk
             }
         }
         $this->arrivals[] = $arrival->tagged($this->arrival()->tag);
-    }
-
-    /** Something is heard from a second on, if it comes to that: what would be given up later is not. */
-    public function willHear(?int $second): void
-    {
-        $this->hearsFrom = $second;
     }
 
     /** What the call carries changes, from here on. */
@@ -224,21 +183,15 @@ final class Walk
             return $ending;
         }
         [$this->journey, $this->step, $do] = $this->afterwards;
-        [$this->afterwards, $this->legs, $this->isHungUp] = [null, [], true];
-        $this->hungUp = null === $this->kept ? null : new HungUp($this->kept, \count($this->events), $this->second);
-        $since = $this->second;
+        $this->afterwards = null;
+        $this->clock->hangUp();
+        $since = $this->second();
+        $this->hungUp = null === $this->kept ? null : new HungUp($this->kept, \count($this->events), $since);
         try {
             return $do();
         } finally {
             $this->leave($since, null, false);
         }
-    }
-
-    /** The caller hears something: whoever called one of our numbers is through. */
-    public function answer(): void
-    {
-        $this->isAnswered = true;
-        $this->legs = array_map(static fn(): ?int => null, $this->legs);
     }
 
     public function lastStep(): ?string
@@ -288,7 +241,7 @@ final class Walk
             (string) $this->journey,
             (string) $this->step,
             $since,
-            $this->second,
+            $this->second(),
             $exit,
             $exitTaken,
         );
@@ -298,7 +251,7 @@ final class Walk
     {
         $this->lastRinging = $happening instanceof Ringing ? $happening : $this->lastRinging;
         $this->events[] = new Event(
-            $second ?? $this->second,
+            $second ?? $this->second(),
             $this->journey,
             $this->step,
             $happening,
@@ -313,62 +266,7 @@ final class Walk
      */
     public function pass(int $seconds): void
     {
-        $until = $this->second + $seconds;
-        $patience = $this->patience();
-        $leg = $this->firstLeg();
-        $legEnds = null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg];
-        $interrupt = $this->interruptAt ?? \PHP_INT_MAX;
-        $this->second = min($until, $patience, $legEnds, $interrupt, TrialCall::MOST_SECONDS);
-        // Whoever gives up in the second in which something happens is gone before it does.
-        if ($patience === $this->second) {
-            throw CallOver::givenUp();
-        }
-        if (TrialCall::MOST_SECONDS === $this->second) {
-            throw CallOver::stopped(Stop::Seconds);
-        }
-        if (null !== $leg && $legEnds === $this->second) {
-            throw new TimeUp($leg);
-        }
-        if ($interrupt === $this->second) {
-            throw new Interrupted();
-        }
-    }
-
-    /** @return int seconds until the caller gives up, or something else ends what goes on */
-    public function secondsLeft(): int
-    {
-        $leg = $this->firstLeg();
-
-        return max(
-            0,
-            min(
-                $this->patience(),
-                null === $leg ? \PHP_INT_MAX : (int) $this->legs[$leg],
-                $this->interruptAt ?? \PHP_INT_MAX,
-                TrialCall::MOST_SECONDS,
-            ) - $this->second,
-        );
-    }
-
-    /** The second at which the caller gives up; nobody does who has hung up already. */
-    private function patience(): int
-    {
-        return $this->isHungUp ? \PHP_INT_MAX : $this->assumptions->caller->patienceSeconds ?? \PHP_INT_MAX;
-    }
-
-    /** Which of the calls within the call is given up first; the outer one where two are at the same second. */
-    private function firstLeg(): ?int
-    {
-        if ([] === $this->legs) {
-            return null;
-        }
-        $ends = array_filter(
-            $this->legs,
-            fn(?int $end): bool => null !== $end && $end <= ($this->hearsFrom ?? \PHP_INT_MAX),
-        );
-        asort($ends);
-
-        return array_key_first($ends);
+        $this->clock->pass($seconds);
     }
 
     /**
@@ -404,90 +302,28 @@ final class Walk
      */
     public function listen(Heard $heard, ?int $seconds = null): void
     {
-        $this->answer();
-        $start = $this->second;
+        $this->clock->answer();
+        $start = $this->second();
         try {
             $this->pass($seconds ?? $heard->seconds);
         } catch (CallOver | Interrupted $over) {
-            if ($this->second > $start) {
-                $this->note(Said::partly($heard, $this->arrival()->language, $this->second - $start), $start);
+            if ($this->second() > $start) {
+                $this->note(Said::partly($heard, $this->arrival()->language, $this->second() - $start), $start);
             }
             throw $over;
         }
     }
 
-    /** What the caller presses at the next menu, if anything is left. */
-    public function takeKey(): ?KeyPress
-    {
-        $key = $this->assumptions->caller->keys[$this->keysTaken] ?? null;
-        ++$this->keysTaken;
-
-        return $key;
-    }
-
-    /**
-     * What the caller presses at the next step that heeds keys meanwhile, if anything is left; nothing where no key is named.
-     *
-     * @param list<string> $keys  that it heeds
-     * @param int|null     $heard seconds after which they are heard; null for from when the call is answered
-     */
-    public function takeMeanwhile(array $keys, ?int $heard): ?KeyPress
-    {
-        $this->heeded[] = new Heeded(
-            $keys,
-            \count($this->events),
-            $this->second,
-            $this->isAnswered ? 0 : $heard,
-            $this->second,
-        );
-        $press = $this->assumptions->caller->meanwhile[$this->meanwhileTaken] ?? null;
-        ++$this->meanwhileTaken;
-
-        return null === $press || '' === $press->keys ? null : $press;
-    }
-
-    /** Keys are heeded no longer; they were not since others began to be heeded meanwhile. */
-    public function heedsNoMore(Heeded $heeded): void
-    {
-        $place = (int) array_search($heeded, $this->heeded, true);
-        $next = $this->heeded[$place + 1] ?? null;
-        array_splice($this->heeded, $place, 1, [$heeded->until($next->from ?? $this->second)]);
-    }
-
-    /** A key is pressed at that second of the call, if it comes to that; null for none. */
-    public function willInterrupt(?int $second): void
-    {
-        $this->interruptAt = $second;
-    }
-
-    /** Whether the call was answered: something was heard in it. */
-    public function isAnswered(): bool
-    {
-        return $this->isAnswered;
-    }
-
     /** The state of the hours at this second of the call; narrows the stretch in which the trace holds. */
     public function read(Hours $hours): Reading
     {
-        $reading = $this->surroundings->hours->read($hours, $this->call->instant + $this->second);
-        // The rules of a whole team ask for the same hours at the same second.
-        if ($this->lastRead !== [$hours->id(), $this->second]) {
-            $this->lastRead = [$hours->id(), $this->second];
-            $lookup = new HoursLookup($hours, $this->second);
-            $this->look($lookup, $lookup->found($reading));
-        }
-
-        return $reading;
+        return $this->lookups->read($hours, $this->second());
     }
 
     /** Whether an instant (Unix seconds) has passed at this second of the call. */
     public function hasPassed(int $instant): bool
     {
-        $lookup = new InstantLookup($instant, $this->second);
-        $found = $lookup->at($this->call->instant, $this->surroundings->hours);
-        $this->look($lookup, $found);
-
-        return InstantLookup::PASSED === $found->answer;
+        return $this->lookups->hasPassed($instant, $this->second());
     }
 
     /** @return array<string, string> words by blank */
@@ -501,24 +337,9 @@ final class Walk
         $rang = $this->lastRinging()?->target;
         $name ??= null === $rang?->element ? null : $this->plan->find($rang->element)?->name();
         $facts = new CallFacts($hours, $zone, $name ?? $this->arrival()->shown->label, $this->wait());
-        $lookup = new BlanksLookup($prompt, $language, $facts, $this->second);
-        $this->look($lookup, $lookup->at($this->call->instant, $this->surroundings->hours));
+        $second = $this->second();
 
-        return $lookup->look($this->call->instant, $this->surroundings->hours)[0];
-    }
-
-    /** Keeps a lookup and what it found; it narrows the stretch of instants in which the trace holds. */
-    private function look(Lookup $lookup, Found $found): void
-    {
-        $this->lookups[] = [$lookup, $found->answer];
-        if (null !== $found->since) {
-            $this->holdsSince = max($this->holdsSince ?? \PHP_INT_MIN, $found->since);
-            $this->sameSince = max($this->sameSince, $found->since + $this->second);
-        }
-        if (null !== $found->until) {
-            $this->holdsUntil = min($this->holdsUntil ?? \PHP_INT_MAX, $found->until);
-            $this->sameUntil = min($this->sameUntil, $found->until + $this->second);
-        }
+        return $this->lookups->fill(new BlanksLookup($prompt, $language, $facts, $second), $second);
     }
 
     public function zoneOf(Hours $hours): string
@@ -539,51 +360,6 @@ final class Walk
         );
     }
 
-    /**
-     * @param list<Rung> $rung    in seconds since the call began
-     * @param bool       $dialled whether any phone was dialled
-     */
-    public function rang(array $rung, bool $dialled): void
-    {
-        $this->timesDialled += $dialled ? 1 : 0;
-        array_push($this->rung, ...$rung);
-        foreach ($rung as $one) {
-            if (null !== $one->times->rings) {
-                $this->rungSeconds[$one->phone->id] =
-                    ($this->rungSeconds[$one->phone->id] ?? 0) + $one->times->seconds();
-            }
-        }
-    }
-
-    /**
-     * Seconds for which phones rang since they do what they do at a second.
-     *
-     * @param Assumptions $now what holds at it
-     *
-     * @return array<string, int> by phone
-     */
-    public function rangBefore(Assumptions $now): array
-    {
-        if ($now === $this->assumptions) {
-            return $this->rungSeconds;
-        }
-        $before = [];
-        foreach (\array_slice($this->rung, $this->rungAnew) as $one) {
-            if (null !== $one->times->rings && $one->times->from >= $now->of($one->phone->names())->from) {
-                $before[$one->phone->id] = ($before[$one->phone->id] ?? 0) + $one->times->seconds();
-            }
-        }
-
-        return $before;
-    }
-
-    /** Phones ring as if they had not rung before in this call. */
-    public function ringsAnew(): void
-    {
-        $this->rungSeconds = [];
-        $this->rungAnew = \count($this->rung);
-    }
-
     public function lastRinging(): ?Ringing
     {
         return $this->lastRinging;
@@ -598,13 +374,7 @@ final class Walk
     /** Where in a queue the caller waits at this second; null where they do not. */
     private function wait(): ?Waits
     {
-        return null === $this->wait ? null : ($this->wait)($this->second);
-    }
-
-    /** How many times phones were dialled. */
-    public function timesDialled(): int
-    {
-        return $this->timesDialled;
+        return null === $this->wait ? null : ($this->wait)($this->second());
     }
 
     /** The status of somebody at this second; narrows the stretch in which the trace holds to its end. */
@@ -641,15 +411,12 @@ final class Walk
     {
         $copy = new self($this->call, $assumptions, $this->surroundings, $this->arrivals[0], $this->arrive, new Work());
         $copy->roster->after($this->roster);
-        $copy->second = $this->second;
-        $copy->keysTaken = $this->keysTaken;
-        $copy->meanwhileTaken = $this->meanwhileTaken;
+        $copy->clock->goOnFrom($this->clock);
+        $copy->keys->goOnFrom($this->keys);
+        $copy->rung->goOnFrom($this->rung);
         $copy->journey = $this->journey;
         $copy->step = $this->step;
-        $copy->timesDialled = $this->timesDialled;
         $copy->arrivals = $this->arrivals;
-        $copy->isHungUp = $this->isHungUp;
-        $copy->isAnswered = $this->isAnswered;
         $copy->lastHours = $this->lastHours;
         $copy->lastRinging = $this->lastRinging;
         if (null !== $this->kept && null !== $this->afterwards) {
@@ -660,41 +427,10 @@ final class Walk
         return $copy;
     }
 
-    /** How many menus have asked. */
-    public function keysTaken(): int
-    {
-        return $this->keysTaken;
-    }
-
-    /** @return list<Heeded> keys that were heeded meanwhile, each time */
-    public function heeded(): array
-    {
-        return $this->heeded;
-    }
-
     /** @return list<Event> in the order in which they came about */
     public function events(): array
     {
         return $this->events;
-    }
-
-    /** @return list<Rung> */
-    public function rung(): array
-    {
-        return $this->rung;
-    }
-
-    /**
-     * Seconds of the call between which whatever was looked up since is the same whenever it is looked up.
-     *
-     * @return array{int, int} the first of them, and the first after them
-     */
-    public function isSame(): array
-    {
-        return [
-            \PHP_INT_MIN === $this->sameSince ? \PHP_INT_MIN : $this->sameSince - $this->call->instant,
-            \PHP_INT_MAX === $this->sameUntil ? \PHP_INT_MAX : $this->sameUntil - $this->call->instant,
-        ];
     }
 
     /**
@@ -710,12 +446,12 @@ final class Walk
         return serialize([
             $this->arrival()->at->element,
             $this->arrival()->tag,
-            $this->isAnswered,
+            $this->clock->isAnswered(),
             $this->lastHours?->id(),
             \in_array($rang?->exit, $exits, true) ? $rang->exit : null,
             $withName ? $rang?->target?->element : null,
             // A place is kept for so long since it was waited for.
-            null === $this->kept ? null : [$this->kept->queue, $this->second - $this->kept->start],
+            null === $this->kept ? null : [$this->kept->queue, $this->second() - $this->kept->start],
         ]);
     }
 
@@ -726,11 +462,11 @@ final class Walk
 
         return new Trace(
             $this->call,
-            new Passage($this->events, $this->visits, $this->rung),
+            new Passage($this->events, $this->visits, $this->rung->all()),
             $ending,
-            $this->second,
+            $this->second(),
             $this->arrival()->shown,
-            new Holds($this->holdsSince, $this->holdsUntil, $this->lookups),
+            $this->lookups->holds(),
         );
     }
 }

@@ -183,7 +183,7 @@ final class Choices
     private function firstOpen(Run $run, Acts $acts): ?Asking
     {
         $keys = $meanwhile = 0;
-        $heeded = $run->walk->heeded();
+        $heeded = $run->walk->keys->heeded();
         $hungUp = $run->walk->whenHungUp();
         foreach ([...$run->walk->events(), null] as $i => $event) {
             while (isset($heeded[$meanwhile]) && $heeded[$meanwhile]->events <= $i) {
@@ -224,7 +224,7 @@ final class Choices
     private function toCome(Run $run, Asking $asking): array
     {
         $keys = [];
-        foreach ($run->walk->heeded() as $place => $heeded) {
+        foreach ($run->walk->keys->heeded() as $place => $heeded) {
             $isOver = $heeded->until - $this->stand->walk->second() <= $asking->since;
             $isOver || !isset($asking->acts->meanwhile[$place]) || ($keys[] = $asking->acts->meanwhile[$place]);
         }

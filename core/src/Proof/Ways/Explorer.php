@@ -168,7 +168,7 @@ final class Explorer
         $second = $run->walk->second();
         $looked = array_filter($this->looked($run->walk), static fn(int $one): bool => $one === $second);
         $rang = $together = [];
-        foreach ($run->walk->rung() as $rung) {
+        foreach ($run->walk->rung->all() as $rung) {
             $rung->times->from === $second && ($rang[$rung->phone->id] = null !== $rung->times->rings);
         }
         foreach ($run->walk->events() as $event) {
@@ -214,7 +214,7 @@ final class Explorer
         $isAlone = $this->alike[$stand->place] < 2 && !isset($this->known[$stand->place]);
         $key = $isAlone ? '' : $acts->key();
         $run = $this->known[$stand->place][$key] ?? $this->walk($stand, $acts);
-        $stand->looks($run->walk->isSame());
+        $stand->looks($run->walk->lookups->isSame());
         if (
             $this->alike[$stand->place] > 1 &&
             (null !== $run->ending || $run->seconds > 0) &&
@@ -258,7 +258,7 @@ final class Explorer
         } catch (CallOver $over) {
             $ending = $over->ending;
         }
-        $this->happened += \count($walk->events()) + \count($walk->rung());
+        $this->happened += \count($walk->events()) + \count($walk->rung->all());
         $there = ($walk->kept()->since ?? $walk->second()) - $since;
         $hungUp = EndingKind::CallerGaveUp === $ending?->kind;
         if (null !== $ending && $walk->goesOnAfter($ending)) {
@@ -273,8 +273,8 @@ final class Explorer
             $this->leaves(Untried::AfterPlaceKept, $stand);
         }
         $asked = $acts->asked(
-            $walk->keysTaken() - $stand->walk->keysTaken(),
-            \count($walk->heeded()),
+            $walk->keys->menus() - $stand->walk->keys->menus(),
+            \count($walk->keys->heeded()),
             $this->open($stand, $walk),
             $hungUp,
         );
@@ -294,7 +294,7 @@ final class Explorer
     private function looked(Walk $walk): array
     {
         $looked = [];
-        foreach ($walk->rung() as $rung) {
+        foreach ($walk->rung->all() as $rung) {
             $looked[$rung->phone->id] = $rung->times->from;
         }
         foreach ($walk->events() as $event) {
@@ -327,7 +327,7 @@ final class Explorer
             }
         }
         // Of rounds of ringing, only the first is told.
-        foreach ($walk->rung() as $rung) {
+        foreach ($walk->rung->all() as $rung) {
             if ($rung->times->from > $stand->walk->second() && isset($stand->now[$rung->phone->id])) {
                 $open[$rung->phone->id] = 1;
             }

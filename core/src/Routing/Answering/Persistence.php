@@ -28,12 +28,12 @@ final readonly class Persistence
     {
         $end = $walk->second() + 60 * $minutes;
         for ($n = 1; ; ++$n) {
-            $dialled = $walk->timesDialled();
+            $dialled = $walk->rung->timesDialled();
             $onward = $round($n, 1 === $n ? $seconds : min($seconds, $end - $walk->second()));
             if (null !== $onward->ending || null !== $onward->toward || 0 === $minutes) {
                 return $onward;
             }
-            $silence = $walk->timesDialled() > $dialled ? 0 : min(self::SILENT_ROUND, $end - $walk->second());
+            $silence = $walk->rung->timesDialled() > $dialled ? 0 : min(self::SILENT_ROUND, $end - $walk->second());
             $isLast = $walk->second() + $silence + self::PAUSE >= $end;
             if (1 === $n && ($silence > 0 || !$isLast)) {
                 $walk->note(new TriesAgain($minutes));

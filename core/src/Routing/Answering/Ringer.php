@@ -106,7 +106,7 @@ final class Ringer
         $walk = $this->walk;
         $start = $walk->second();
         $walk->willRing(RingMember::count($members));
-        $round = new Round($members, $pattern, $seconds, $walk->assumed(), $walk->secondsLeft());
+        $round = new Round($members, $pattern, $seconds, $walk->assumed(), $walk->clock->left());
         $result = $this->last?->again($round) ?? $this->run($round);
         $round->result = $result;
         $this->last = $round;
@@ -114,7 +114,7 @@ final class Ringer
             0 === $start
                 ? $result->rung
                 : array_map(static fn(Rung $rung): Rung => $rung->later($start), $result->rung);
-        $walk->rang($rung, $result->dialled);
+        $walk->rung->add($rung, $result->dialled);
 
         return [$result, $rung];
     }
@@ -124,7 +124,7 @@ final class Ringer
         return (new RingSimulation(
             $round->assumed,
             $this->walk->lines,
-            $this->walk->rangBefore($round->assumed),
+            $this->walk->rung->before($round->assumed),
             $this->walk->channelsInUse(),
         ))->run($round->members, $round->pattern, $round->seconds, $round->left);
     }

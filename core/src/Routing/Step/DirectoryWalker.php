@@ -62,7 +62,7 @@ final class DirectoryWalker implements StepWalker
     private static function ask(DirectoryStep $step, Heard $heard, int $try, Walk $walk): ?Search
     {
         $start = $walk->second();
-        $press = $walk->takeKey();
+        $press = $walk->keys->atMenu();
         // Whoever says a name is taken to spell it.
         $keys = null === $press?->says ? $press->keys ?? '' : Keypad::spell($press->says);
         $at = $press->after ?? $heard->seconds;
@@ -110,7 +110,7 @@ final class DirectoryWalker implements StepWalker
     {
         $read = \array_slice($people, 0, $step->spelling->most);
         $seconds = array_sum(array_map(static fn(Person $person): int => self::nameSeconds($person, $walk), $read));
-        $press = $walk->takeKey();
+        $press = $walk->keys->atMenu();
         $at = $press->after ?? $seconds;
         $key = null === $press || $at >= $seconds + $step->asks->waitSeconds ? null : substr($press->keys, 0, 1);
         $chosen = null === $key || DirectoryStep::HELP === $key ? $key : $read[(int) $key - 1] ?? null;

@@ -28,7 +28,7 @@ final class MenuWalker implements StepWalker
         for ($try = 1; ; ++$try) {
             $start = $walk->second();
             $heard = $walk->hear($walk->plan->get(Prompt::class, self::prompt($step, $try, $exit)));
-            $press = $walk->takeKey();
+            $press = $walk->keys->atMenu();
             $at = self::when($step, $heard, $press);
             $press = null === $at ? null : $press;
             $person = null === $press ? null : self::dialled($step, $walk, self::taken($step, $press));

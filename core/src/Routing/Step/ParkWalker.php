@@ -34,7 +34,7 @@ final class ParkWalker implements StepWalker
 
             return Onward::by(ParkStep::NONE_FREE);
         }
-        $walk->answer();
+        $walk->clock->answer();
         $parked = $walk->assumptions->parked;
         $isTaken = null !== $parked->takenAfter && (0 === $step->seconds || $parked->takenAfter < $step->seconds);
         $heard = $walk->hear($walk->plan->get(Prompt::class, $step->prompt));

@@ -81,12 +81,12 @@ final class RingWalker implements StepWalker
         }
         $begins = $walk->second() + $step->greeting->after;
         $heard = $walk->hear($prompt);
-        $walk->willHear($begins);
+        $walk->clock->willHear($begins);
         $onward = null;
         try {
             $onward = $ring();
         } finally {
-            $walk->willHear(null);
+            $walk->clock->willHear(null);
             $ringing = min($walk->second() - $begins, $heard->seconds);
             if ($ringing > 0) {
                 $goesOn = null !== $onward && null === $onward->ending;
@@ -99,7 +99,7 @@ final class RingWalker implements StepWalker
                     ),
                     $begins,
                 );
-                $walk->answer();
+                $walk->clock->answer();
             }
         }
         $rest = $heard->seconds - $ringing;

@@ -39,7 +39,7 @@ final readonly class Callback
     {
         $tries = $this->callback->calls;
         for ($try = 1; $try <= $tries->tries; ++$try) {
-            $this->walk->ringsAnew();
+            $this->walk->rung->anew();
             $agent = $this->askAgents();
             if (EndingKind::Answered !== $agent->kind || $this->call($try)) {
                 return $agent;

@@ -211,7 +211,7 @@ final class Wait
     {
         $music = $this->queue->callers->music;
         if ([] !== $music->pieces || $this->queue->callers->waiting->announces()) {
-            $this->walk->answer();
+            $this->walk->clock->answer();
         }
         $recording = $this->queue->callers->recording;
         foreach ([$recording->on ? $recording->notice : null, $this->queue->callers->waiting->introduction] as $id) {

@@ -66,7 +66,7 @@ final readonly class FreeAgent
     {
         $phones = [];
         $since = $this->at->stand()->walk->second() + $this->at->since;
-        foreach ($run->walk->rung() as $rung) {
+        foreach ($run->walk->rung->all() as $rung) {
             $isAsked = $isTheirs($rung->phone->id) && null !== $rung->times->rings && $rung->times->from >= $since;
             $isAsked && ($phones[$rung->phone->id] ??= $rung);
         }

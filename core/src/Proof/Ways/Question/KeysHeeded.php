@@ -30,7 +30,7 @@ final class KeysHeeded implements Question
         \assert($at->what instanceof Heeded);
         $first = $at->what->heard;
         // As it ends they are heard still, unless others are heeded from then on.
-        $isCut = isset($at->run->walk->heeded()[$at->place + 1]);
+        $isCut = isset($at->run->walk->keys->heeded()[$at->place + 1]);
         $answers = [new Acts([], [new KeyPress('')])];
         if (null === $first) {
             return $answers;

@@ -219,7 +219,7 @@ final readonly class LastRounds
     private static function rung(Asking $at, Acts $more, int $since): array
     {
         $rung = [];
-        foreach ($at->try($more)->walk->rung() as $one) {
+        foreach ($at->try($more)->walk->rung->all() as $one) {
             if ($one->times->from >= $since + $at->stand()->walk->second()) {
                 $rung[$one->phone->id][] = $one;
             }

@@ -160,7 +160,7 @@ final class PhonesRing implements Question
                 return false;
             }
         }
-        foreach ($at->try($busy)->walk->rung() as $rung) {
+        foreach ($at->try($busy)->walk->rung->all() as $rung) {
             if (!isset($windows[$rung->phone->id]) && null !== $rung->times->rings && $rung->times->from >= $began) {
                 return false;
             }
@@ -313,7 +313,7 @@ final class PhonesRing implements Question
         $first = null;
         $seconds = 0;
         $since = $at->stand()->walk->second() + $at->since;
-        foreach ($run->walk->rung() as $rung) {
+        foreach ($run->walk->rung->all() as $rung) {
             if ($rung->phone->id === $phone && null !== $rung->times->rings && $rung->times->from >= $since) {
                 $first ??= $rung->times->rings;
                 $seconds += $rung->times->seconds();

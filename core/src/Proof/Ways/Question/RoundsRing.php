@@ -51,7 +51,7 @@ final readonly class RoundsRing implements Question
     public function since(Asking $at): int
     {
         $began = $at->stand()->walk->second();
-        foreach ($at->run->walk->rung() as $rung) {
+        foreach ($at->run->walk->rung->all() as $rung) {
             if ($rung->times->from > $began + $at->since) {
                 return $rung->times->from - $began;
             }
