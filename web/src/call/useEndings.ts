@@ -1,8 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
 import type { Endings } from '../api/types';
+import { NO_ACTS, toTrialCall } from '../moment/trialCall';
 import { useLiveStamp } from '../moment/useLiveStamp';
-import { NO_ACTS, toTrialCall, useMoment } from '../moment/useMoment';
+import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 
 /** Every way in which the call of the bar can end; asked for where it is wanted. */

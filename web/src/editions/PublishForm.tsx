@@ -3,7 +3,7 @@ import { App, Button, Input, Radio } from 'antd';
 import { useState } from 'react';
 import { api, ask, RefusedError } from '../api/client';
 import type { Pending, Problem } from '../api/types';
-import { nowIn } from '../moment/useMoment';
+import { nowIn } from '../moment/now';
 import { usualSite } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
 import { Field } from '../ui/Field';

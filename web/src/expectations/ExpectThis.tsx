@@ -1,7 +1,8 @@
 import { Button } from 'antd';
 import { api, ask } from '../api/client';
 import type { Element } from '../api/types';
-import { toTrialCall, useGo, useMoment } from '../moment/useMoment';
+import { toTrialCall } from '../moment/trialCall';
+import { useGo, useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';

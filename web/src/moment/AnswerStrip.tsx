@@ -9,9 +9,10 @@ import { DialledCode } from '../overrides/DialledCode';
 import { usePlan } from '../plan/usePlan';
 import { keyNote, useSingleKey, useSingleKeys } from '../ui/singleKeys';
 import { momentWords } from '../ui/when';
+import { toTrialCall } from './trialCall';
 import { useAnswer } from './useAnswer';
 import { useCallKept } from './useCallKept';
-import { toTrialCall, useMoment } from './useMoment';
+import { useMoment } from './useMoment';
 import { Why } from './Why';
 
 /** The answer in one sentence, and the way to the moments before and after at which it changes. */

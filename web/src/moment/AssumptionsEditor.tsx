@@ -8,8 +8,9 @@ import { RemoveButton } from '../ui/RowButtons';
 import { BY_LABEL } from '../ui/searched';
 import { ASSUMED } from './assumedLimits';
 import { Meanwhile } from './Meanwhile';
+import { ASSUMED_STATUSES, type Assumed, isStatus } from './moment';
 import { useAnswer } from './useAnswer';
-import { ASSUMED_STATUSES, type Assumed, isStatus, useMoment } from './useMoment';
+import { useMoment } from './useMoment';
 
 const DOES: { value: Assumed['does']; label: string }[] = [
     { value: 'answers', label: 'answers after' },

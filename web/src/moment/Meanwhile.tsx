@@ -3,8 +3,9 @@ import { usePlan } from '../plan/usePlan';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 import { BY_LABEL } from '../ui/searched';
 import { ASSUMED } from './assumedLimits';
+import { isParkedStated } from './moment';
 import { useAnswer } from './useAnswer';
-import { isParkedStated, useMoment } from './useMoment';
+import { useMoment } from './useMoment';
 
 const PARKS = ['parked', 'not parked'];
 const FAXES = ['fax', 'no fax'];

@@ -9,8 +9,9 @@ import { assumptionsInWords } from './assumptionsInWords';
 import { ClockInput } from './ClockInput';
 import { DayInput } from './DayInput';
 import { NumberCalled } from './NumberCalled';
+import { nowIn } from './now';
 import { useMomentZone } from './useAnswer';
-import { nowIn, useMoment } from './useMoment';
+import { useMoment } from './useMoment';
 
 /** The trial call, read as a sentence; every screen shows itself for it. */
 export function MomentBar() {

@@ -1,4 +1,4 @@
-import type { Assumed } from './useMoment';
+import type { Assumed } from './moment';
 
 type Does = 'busy' | 'unreachable' | 'refuses';
 

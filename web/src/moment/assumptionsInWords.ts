@@ -1,5 +1,6 @@
 import type { PlanIndex } from '../plan/seenPlan';
-import { type Assumed, keyPresses, type Moment } from './useMoment';
+import type { Assumed, Moment } from './moment';
+import { keyPresses } from './pressed';
 
 /** Of more phones it is said how many there are. */
 const MOST_PHONES = 2;

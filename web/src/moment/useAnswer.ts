@@ -4,8 +4,9 @@ import type { Change, Element, HoursState, NumberElement, Trace, TrialCall } fro
 import { useOverrideStamp } from '../overrides/useOverrides';
 import { draftOf, usePlan } from '../plan/usePlan';
 import { useCalm } from '../ui/useCalm';
+import { toTrialCall } from './trialCall';
 import { useLiveStamp } from './useLiveStamp';
-import { toTrialCall, useMoment } from './useMoment';
+import { useMoment } from './useMoment';
 
 /** The answer to the trial call of the moment bar; asked for again whenever the call or the plan changes. */
 export function useAnswer() {

@@ -2,8 +2,10 @@ import { App } from 'antd';
 import { useEffect, useRef } from 'react';
 import { RefusedError } from '../api/client';
 import { usePlan } from '../plan/usePlan';
+import type { Moment } from './moment';
+import { NO_ACTS, toTrialCall } from './trialCall';
 import { useAnswer } from './useAnswer';
-import { type Moment, NO_ACTS, toTrialCall, useMoment } from './useMoment';
+import { useMoment } from './useMoment';
 
 const NOTHING_ASSUMED = { ...NO_ACTS, last: {}, earlier: {}, taken: {}, down: [] } satisfies Partial<Moment>;
 

@@ -2,7 +2,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
-import { toTrialCall, useMoment } from '../moment/useMoment';
+import { toTrialCall } from '../moment/trialCall';
+import { useMoment } from '../moment/useMoment';
 
 /** Puts the e-mails that the trial call sends into the outbox, where they can be read. */
 export function SendButton() {

@@ -2,7 +2,7 @@ import { Button, Input, type InputRef, Modal, Radio, Select } from 'antd';
 import { useRef, useState } from 'react';
 import { RefusedError } from '../api/client';
 import type { FieldError, HoursOutline, Override } from '../api/types';
-import { nowIn } from '../moment/useMoment';
+import { nowIn } from '../moment/now';
 import { errorAt } from '../plan/useElement';
 import { Field } from '../ui/Field';
 import { useForce } from './useOverrides';

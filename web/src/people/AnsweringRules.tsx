@@ -1,7 +1,7 @@
 import { Button, Dropdown, Switch } from 'antd';
 import { memo } from 'react';
 import type { AnsweringRule, Finding, Person } from '../api/types';
-import { nowIn } from '../moment/useMoment';
+import { nowIn } from '../moment/now';
 import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Findings } from '../ui/Findings';

@@ -1,7 +1,7 @@
 import { Button, Select } from 'antd';
 import type { AnsweringRule } from '../api/types';
 import { nextWindow, WindowFields } from '../hours/WindowFields';
-import { nowIn } from '../moment/useMoment';
+import { nowIn } from '../moment/now';
 import { usePlan } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
 import { LineInput } from '../ui/LineInput';

@@ -1,5 +1,6 @@
 import { Button, Checkbox } from 'antd';
-import { type AssumedAgent, useMoment } from '../moment/useMoment';
+import type { AssumedAgent } from '../moment/moment';
+import { useMoment } from '../moment/useMoment';
 import { NumberInput } from '../ui/NumberInput';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 import { without } from '../ui/without';

@@ -1,7 +1,8 @@
 import type { Queue, Trace } from '../api/types';
 import { clock } from '../call/clock';
+import type { AssumedAgent } from '../moment/moment';
 import { useAnswer } from '../moment/useAnswer';
-import { type AssumedAgent, useMoment } from '../moment/useMoment';
+import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { span } from './overflow';
 import styles from './queues.module.css';

@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import type { Queue } from '../api/types';
-import { type AssumedQueue, NOTHING_STATED, useMoment } from '../moment/useMoment';
+import { type AssumedQueue, NOTHING_STATED } from '../moment/moment';
+import { useMoment } from '../moment/useMoment';
 import { NumberInput } from '../ui/NumberInput';
 import { OptionalNumberInput } from '../ui/OptionalNumberInput';
 import { without } from '../ui/without';

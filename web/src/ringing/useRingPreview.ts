@@ -1,8 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
 import type { Element, RingStep } from '../api/types';
+import { toTrialCall } from '../moment/trialCall';
 import { useLiveStamp } from '../moment/useLiveStamp';
-import { toTrialCall, useMoment } from '../moment/useMoment';
+import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { useCalm } from '../ui/useCalm';
 

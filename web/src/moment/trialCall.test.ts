@@ -1,54 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { keyPresses, nowIn, readMoment, toTrialCall, writeMoment } from './useMoment';
+import { readMoment, writeMoment } from './address';
+import { toTrialCall } from './trialCall';
 
 const read = (text: string) => readMoment(new URLSearchParams(text));
 
-describe('the moment in the address', () => {
-    it('comes back as it was written', () => {
-        const text =
-            'to=%2B441632960110&from=07700+900123&at=2026-11-23T10%3A30%3A00&zone=Europe%2FParis&keys=1*%23&in=3&phones=per_dana%2Fdesk~answers~8%2C*~busy~0&patience=60';
-        expect(read(writeMoment(read(text)).toString())).toEqual(read(text));
-        expect(read(text)).toMatchObject({
-            in: '3',
-            keys: '1*#',
-            patience: 60,
-            phones: [
-                { who: 'per_dana/desk', does: 'answers', after: 8 },
-                { who: '*', does: 'busy', after: 0 },
-            ],
-        });
-    });
-
-    it('is the draft with nobody answering where nothing is said', () => {
-        expect(read('')).toEqual({
-            to: '',
-            from: '',
-            at: '',
-            zone: '',
-            in: 'draft',
-            keys: '',
-            phones: [],
-            patience: null,
-            unforced: false,
-            last: {},
-            earlier: {},
-            seed: 1,
-            taken: {},
-            queues: {},
-            agents: {},
-            down: [],
-            meanwhile: '',
-            fax: false,
-            parked: { takenAfter: null, by: null, taken: [] },
-        });
-        expect(writeMoment(read('')).toString()).toBe('');
-    });
-
-    it('makes do with nonsense', () => {
-        expect(read('patience=soon&phones=,,~').patience).toBeNull();
-        expect(read('phones=per_dana~answers~soon').phones).toEqual([{ who: 'per_dana', does: 'answers', after: 0 }]);
-    });
-
+describe('the call that is tried', () => {
     it('becomes a trial call, key by key', () => {
         const call = toTrialCall(read('to=%2B441632960110&at=2026-11-23T10:30:00&keys=12'));
         expect(call).toEqual({
@@ -109,19 +65,6 @@ describe('the moment in the address', () => {
         });
     });
 
-    it('reads keys one by one, or apart with when they are pressed', () => {
-        expect(keyPresses('12*')).toEqual(['1', '2', '*']);
-        expect(keyPresses('201,')).toEqual(['201']);
-        expect(keyPresses('2@3')).toEqual([{ press: '2', after: 3 }]);
-        expect(keyPresses('1, 201#@12')).toEqual(['1', { press: '201#', after: 12 }]);
-        expect(keyPresses('@3, ,')).toEqual([]);
-        expect(keyPresses('2@3, new booking@4, 0')).toEqual([
-            { press: '2', after: 3 },
-            { says: 'new booking', after: 4 },
-            '0',
-        ]);
-    });
-
     it('says what is pressed meanwhile, that it is a fax, and what becomes of a parked call', () => {
         const text = 'meanwhile=0@6,-,%23&fax=1&parked=40~per_x~701';
         expect(read(writeMoment(read(text)).toString())).toEqual(read(text));
@@ -134,15 +77,5 @@ describe('the moment in the address', () => {
             fax: true,
             parked: { takenAfter: 40, by: 'per_x', taken: ['701'] },
         });
-    });
-
-    it('starts now, on the clock of the zone', () => {
-        expect(nowIn('Europe/London')).toMatch(/^\d{4}-\d\d-\d\dT\d\d:\d\d:00$/);
-        const [tokyo, london] = [nowIn('Asia/Tokyo'), nowIn('Europe/London')].map((text) => Date.parse(`${text}Z`));
-        expect([8, 9]).toContain(Math.round(((tokyo ?? 0) - (london ?? 0)) / 3_600_000));
-    });
-
-    it('is told where the address names a zone that there is not', () => {
-        expect(nowIn('Mars')).toBe(nowIn(''));
     });
 });
