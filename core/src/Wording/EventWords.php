@@ -281,7 +281,7 @@ final readonly class EventWords
                 LanguageName::of($said->wantedLanguage),
             ),
             default => \sprintf(
-                'Heard for %s in %s, the number\'s language%s.',
+                'Heard for %s in %s, the number’s language%s.',
                 Duration::words($said->seconds),
                 LanguageName::of($said->wantedLanguage),
                 self::lengthFrom($said->heard->from),

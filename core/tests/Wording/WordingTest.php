@@ -278,7 +278,7 @@ final class WordingTest extends TestCase
             )
             ->journey('jrn_main', [['id' => 's1', 'do' => 'say', 'prompt' => 'prm']]);
         self::assertSame(
-            "Heard for {$seconds} s in English, the number's language{$from}.",
+            "Heard for {$seconds} s in English, the number’s language{$from}.",
             (new EventWords($plan->plan()))->because($plan->call([])->passage->events[1]->happening),
         );
     }

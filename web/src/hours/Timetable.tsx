@@ -175,7 +175,7 @@ function CalendarFile({ value, change, disabled }: Omit<EditorProps<Hours>, 'err
                     />
                     <span className="quiet">its events are</span>
                     <Select
-                        aria-label="State of the file's events"
+                        aria-label="State of the file’s events"
                         size="small"
                         style={{ width: 120 }}
                         value={state}

@@ -49,7 +49,7 @@ export const forward: StepModule<StepOf<'forward'>> = {
                     label="Number shown where calls are sent on"
                     kinds={['number']}
                     clearable
-                    placeholder="the caller's number"
+                    placeholder="the caller’s number"
                     value={step.shows}
                     onChange={(shows) => onChange({ ...step, shows })}
                 />
