@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests;
 
+use Meandros\Core\Plan\Json\HolidayReader;
 use Meandros\Core\Reading\PlainLetters;
 use PHPUnit\Framework\TestCase;
 
@@ -16,6 +17,15 @@ final class PlainLettersTest extends TestCase
         self::assertSame('desk 2', PlainLetters::of('Desk 2'));
         self::assertSame('athena ines', PlainLetters::of('Αθηνά Inès'));
         self::assertSame('', PlainLetters::of(''));
+    }
+
+    public function testTheyNameFilesAndHolidays(): void
+    {
+        self::assertSame('fete-du-travail-1', PlainLetters::joined(' Fête du Travail (1)', '-'));
+        foreach (['1. Mai' => 'day_1_mai', 'Xy' => 'xy', 'X' => 'x_day', '…' => 'day_'] as $name => $id) {
+            self::assertSame($id, HolidayReader::idFor($name));
+        }
+        self::assertSame(50, \strlen(HolidayReader::idFor(str_repeat('long ', 20))));
     }
 
     /** ICU, over all Latin letters and signs in use: all rules at once, which take long to be made. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
+use Meandros\Core\Reading\PlainLetters;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -11,14 +12,7 @@ final class IcsResponse
 {
     public static function of(string $text, string $name): Response
     {
-        $plain = trim(
-            (string) preg_replace(
-                '/[^a-z0-9]+/',
-                '-',
-                strtolower((string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $name)),
-            ),
-            '-',
-        );
+        $plain = PlainLetters::joined($name, '-');
 
         return new Response($text, 200, [
             'Content-Type' => 'text/calendar; charset=utf-8',

@@ -8,5 +8,5 @@ namespace Meandros\Core\ICalendar;
 final readonly class RecurrenceEnd
 {
     /** @param string|null $until as written: a date, a local time or a UTC time */
-    public function __construct(public ?int $count = null, public ?string $until = null) {}
+    public function __construct(public ?int $count, public ?string $until) {}
 }

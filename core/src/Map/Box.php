@@ -42,17 +42,4 @@ final readonly class Box
             $this->y < $other->bottom() &&
             $other->y < $this->bottom();
     }
-
-    /** @return array{key: string, text: string, x: int, y: int, width: int, height: int} */
-    public function toJson(): array
-    {
-        return [
-            'key' => $this->key,
-            'text' => $this->text,
-            'x' => $this->x,
-            'y' => $this->y,
-            'width' => $this->width,
-            'height' => $this->height,
-        ];
-    }
 }

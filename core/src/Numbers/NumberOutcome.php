@@ -20,7 +20,7 @@ final readonly class NumberOutcome
         public NumberRow $row,
         public ?Number $number,
         public bool $known,
-        public array $problems = [],
+        public array $problems,
         public bool $unchanged = false,
         public ?Journey $made = null,
     ) {}

@@ -11,5 +11,5 @@ final readonly class RowRange
      * @param string|null $last      of a block; null where the file has no such column
      * @param string      $extension that the first number is for
      */
-    public function __construct(public string $number, public ?string $last = null, public string $extension = '') {}
+    public function __construct(public string $number, public ?string $last, public string $extension) {}
 }

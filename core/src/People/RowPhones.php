@@ -12,7 +12,7 @@ final readonly class RowPhones
      * @param list<string> $soft    what the soft phones are called
      * @param list<string> $outside numbers, each perhaps after what the phone is called: "Mobile +447700900105"
      */
-    public function __construct(public array $desk = [], public array $soft = [], public array $outside = []) {}
+    public function __construct(public array $desk, public array $soft, public array $outside) {}
 
     public function count(): int
     {

@@ -12,7 +12,7 @@ final readonly class Rewiring
     /**
      * @param array<string, string> $parts new name by old, of parts that are mentioned with the element ("per_x/desk")
      */
-    public function __construct(private string $from, private string $to, private array $parts = []) {}
+    public function __construct(private string $from, private string $to, private array $parts) {}
 
     /** @return list<Element> those that change, as they are to be */
     public function of(Plan $plan): array

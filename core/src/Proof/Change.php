@@ -22,7 +22,7 @@ final readonly class Change
         public Course $before,
         public Course $after,
         public array $intervals,
-        public int $moved = 0,
+        public int $moved,
         public CallsOf $calls = new CallsOf(),
     ) {
         $this->severity = 0 === $moved ? Severity::of($before, $after) : Severity::Details;

@@ -96,12 +96,6 @@ final readonly class Endings
         return array_values($changing);
     }
 
-    /** Whether there are no others, and none comes sooner or later. */
-    public function areAll(): bool
-    {
-        return [] === $this->notTried;
-    }
-
     /**
      * Where not all is tried in any case, it is enough that what is listed is so.
      *

@@ -23,7 +23,7 @@ final class PlanImpact
         public readonly array $numbers,
         private readonly AllNumbers $coverageBefore,
         private readonly AllNumbers $coverageAfter,
-        private readonly ?array $fares = null,
+        private readonly ?array $fares,
     ) {}
 
     /**

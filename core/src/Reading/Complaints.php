@@ -11,7 +11,7 @@ final class Complaints
     private array $problems = [];
 
     /** @param bool $isTrusted whether the document was read and checked before: what is costly is not checked again */
-    public function __construct(public readonly bool $isTrusted = false) {}
+    public function __construct(public readonly bool $isTrusted) {}
 
     /** @throws TooManyProblems */
     public function add(Problem $problem): void

@@ -220,7 +220,7 @@ final readonly class Input
     }
 
     /** A date, a time, a code: taken as it stands, spaces and all. */
-    public function exactText(int $longest = 200): string
+    public function exactText(int $longest): string
     {
         $text = $this->given ? $this->anyText($longest) : '';
         if (!$this->given || '' === $this->value) {

@@ -27,6 +27,12 @@ final class PlainLetters
         return '' === $plain ? mb_strtolower($words) : strtolower($plain);
     }
 
+    /** The plain words and numbers in a text, parted by something: for names of files, ids, and what is compared by ear. */
+    public static function joined(string $text, string $by): string
+    {
+        return trim((string) preg_replace('/[^a-z0-9]+/', $by, self::of($text)), $by);
+    }
+
     private static function isPlain(string $words): bool
     {
         return 1 !== preg_match('/[^\x00-\x7F]/', $words);

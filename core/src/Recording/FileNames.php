@@ -70,7 +70,7 @@ final readonly class FileNames
 
     private static function plain(string $text): string
     {
-        $plain = trim((string) preg_replace('/[^a-z0-9]+/', '-', PlainLetters::of($text)), '-');
+        $plain = PlainLetters::joined($text, '-');
 
         return '' === $plain ? 'prompt' : substr($plain, 0, 60);
     }

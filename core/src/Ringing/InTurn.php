@@ -10,7 +10,7 @@ namespace Meandros\Core\Ringing;
  */
 final readonly class InTurn implements Pattern
 {
-    public function __construct(private int $memberSeconds, private Order $order = new TeamOrder()) {}
+    public function __construct(private int $memberSeconds, private Order $order) {}
 
     public function begin(RingSimulation $ringing, array $members, int $from, int $until, Group $group): void
     {

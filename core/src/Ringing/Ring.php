@@ -26,7 +26,7 @@ final class Ring
         public int $until,
         public readonly int $place,
         public readonly Fate $fate,
-        public Carried $carried = new Carried(),
+        public Carried $carried,
     ) {}
 
     /** The second of its first ring. */

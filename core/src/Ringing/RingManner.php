@@ -18,8 +18,8 @@ final readonly class RingManner
      * @param string|null $kept            an outcome, when something keeps it from ringing
      */
     public function __construct(
-        public bool $askFirst = false,
-        public int $calls = 1,
+        public bool $askFirst,
+        public int $calls,
         public bool $answersByItself = false,
         public ?string $kept = null,
     ) {}

@@ -21,8 +21,8 @@ final readonly class RingPhone
         public Owner $owner,
         public string $label,
         public PhoneType $type,
-        public RingManner $manner = new RingManner(),
-        public ?OutsidePhone $outside = null,
+        public RingManner $manner,
+        public ?OutsidePhone $outside,
     ) {}
 
     /** The same phone, kept from ringing. */

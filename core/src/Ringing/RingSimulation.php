@@ -40,9 +40,9 @@ final class RingSimulation
      */
     public function __construct(
         Assumptions $assumptions,
-        private readonly ?Lines $lines = null,
-        private array $rangBefore = [],
-        array $inUse = [],
+        private readonly ?Lines $lines,
+        private array $rangBefore,
+        array $inUse,
     ) {
         $this->timeline = new Timeline();
         $known = true === $lines?->areKnown() ? $lines : null;

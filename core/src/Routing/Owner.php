@@ -17,7 +17,7 @@ final readonly class Owner
      */
     public function __construct(
         public Step $step,
-        public ?Ending $otherwise = null,
+        public ?Ending $otherwise,
         public ?int $since = null,
         public ?string $exit = null,
     ) {}

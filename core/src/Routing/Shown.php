@@ -14,8 +14,8 @@ final readonly class Shown
     public function __construct(
         public string $label,
         public string $language,
-        public ?string $tone = null,
-        public ?string $note = null,
+        public ?string $tone,
+        public ?string $note,
     ) {}
 
     /** @return array{label: string, language: string, tone: string|null, note: string|null} */

@@ -35,7 +35,7 @@ final class Spoken
     /** Small letters without accents, a space between words. */
     public static function plain(string $words): string
     {
-        return trim((string) preg_replace('/[^a-z0-9]+/', ' ', PlainLetters::of($words)));
+        return PlainLetters::joined($words, ' ');
     }
 
     /** @param list<array{string, string, string}> $known key, word, and the word made plain */

@@ -27,11 +27,6 @@ final readonly class CompiledHours
         private array $decisions,
     ) {}
 
-    public function covers(int $instant): bool
-    {
-        return $instant >= $this->from && $instant < $this->until;
-    }
-
     /** @return int the stretch that the instant lies in; an instant outside the range gives the nearest stretch */
     public function stretchAt(int $instant): int
     {

@@ -70,7 +70,10 @@ final class PeopleFilesTest extends TestCase
     public static function badTables(): iterable
     {
         yield ['', 'file-empty'];
-        yield ["first,last\r\nAda,Hall\r\n", 'column-not-known {"unknown":"first\\", \\"last"'];
+        yield [
+            "first,last\r\nAda,Hall\r\n",
+            'column-not-known {"unknown":"first\\", \\"last","columns":["name","extension","site","desk","soft","outside","mailbox"],"needed":"name"}',
+        ];
         yield ["extension\r\n201\r\n", 'columns-not-named'];
         yield ["name,name\r\nAda,Ada\r\n", 'columns-not-named'];
         yield ["name,extension\r\nHall, Ada, 201\r\n", 'cells-differ {"line":2,"cells":3,"columns":2}'];

@@ -37,7 +37,7 @@ final class EndingsTest extends TestCase
         }
         $plan = $builder->journey('jrn_main', $steps)->plan();
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
-        self::assertSame([12, true], [$endings->places, $endings->areAll()]);
+        self::assertSame([12, []], [$endings->places, $endings->notTried]);
         self::assertSame(
             ['ran out of steps  0 240', 'answered p11 0 239', 'caller gave up  1 240'],
             \array_slice(self::told($endings), -3),
@@ -53,7 +53,7 @@ final class EndingsTest extends TestCase
             ['id' => 's3', 'do' => 'ring', 'target' => 'ann', 'seconds' => 10],
         ];
         $endings = Endings::of($builder->journey('jrn_main', $steps)->plan(), PlanBuilder::trial('2026-11-23T10:30'));
-        self::assertTrue($endings->areAll());
+        self::assertSame([], $endings->notTried);
         self::assertContains('answered ann 0 44', self::told($endings));
         $assume = [
             'phones' => [
@@ -92,7 +92,7 @@ final class EndingsTest extends TestCase
             ])
             ->plan();
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
-        self::assertTrue($endings->areAll());
+        self::assertSame([], $endings->notTried);
         // Ben is asked after half a minute at the earliest; nobody is signed in at once.
         self::assertEqualsCanonicalizing(
             [
@@ -125,7 +125,7 @@ final class EndingsTest extends TestCase
         $withheld = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
         self::assertNotContains('callback in vain', array_column(array_column($withheld->endings, 'ending'), 'kind'));
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30', from: '+441632960777'));
-        self::assertTrue($endings->areAll());
+        self::assertSame([], $endings->notTried);
         self::assertSame(
             [
                 'ran out of steps  0 90',
@@ -172,7 +172,7 @@ final class EndingsTest extends TestCase
             ->plan();
         $call = PlanBuilder::trial('2026-11-23T10:30', from: '+441632960777');
         $endings = Endings::of($plan, $call);
-        self::assertTrue($endings->areAll());
+        self::assertSame([], $endings->notTried);
         self::assertSame(
             [
                 'ran out of steps  0 90',
@@ -244,7 +244,7 @@ final class EndingsTest extends TestCase
             ])
             ->plan();
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
-        self::assertTrue($endings->areAll());
+        self::assertSame([], $endings->notTried);
         self::assertContains('answered ann 0 79', self::told($endings));
         self::assertSame(
             [['s1', 80], ['s2', 60]],
@@ -272,7 +272,7 @@ final class EndingsTest extends TestCase
             ->plan();
         $call = PlanBuilder::trial('2026-11-23T10:30');
         $endings = Endings::of($plan, $call);
-        self::assertTrue($endings->areAll());
+        self::assertSame([], $endings->notTried);
         self::assertSame(
             ['answered ann 0 123', 'ran out of steps  4 124', 'caller gave up  1 124'],
             self::told($endings),
@@ -295,7 +295,7 @@ final class EndingsTest extends TestCase
             ])
             ->plan();
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
-        self::assertTrue($endings->areAll());
+        self::assertSame([], $endings->notTried);
         self::assertSame(['answered ann 0 -', 'ran out of steps  60 -', 'caller gave up  1 -'], self::told($endings));
     }
 
@@ -347,7 +347,7 @@ final class EndingsTest extends TestCase
             ->plan();
         $call = PlanBuilder::trial('2026-11-23T10:30');
         $endings = Endings::of($plan, $call);
-        self::assertTrue($endings->areAll());
+        self::assertSame([], $endings->notTried);
         self::assertSame(
             [
                 'answered ann 0 59',
@@ -422,7 +422,7 @@ final class EndingsTest extends TestCase
             ->journey('jrn_main', [['id' => 's1', 'do' => 'message', 'mailbox' => 'mbx']])
             ->plan();
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
-        self::assertTrue($endings->areAll());
+        self::assertSame([], $endings->notTried);
         self::assertSame(['message mbx 0 -', 'answered ann 0 -', 'caller gave up  1 -'], self::told($endings));
         self::assertNull($endings->steps[0]->most);
     }
@@ -476,7 +476,7 @@ final class EndingsTest extends TestCase
                 ->plan();
             $call = PlanBuilder::trial('2026-11-23T10:30');
             $endings = Endings::of($plan, $call);
-            self::assertTrue($endings->areAll());
+            self::assertSame([], $endings->notTried);
             self::reproduce($plan, $call, $endings);
 
             return \array_slice(self::told($endings), 0, -1);
@@ -553,7 +553,7 @@ final class EndingsTest extends TestCase
             ->plan();
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30', '*20', '201'));
         self::assertSame([[], 0, []], [$endings->endings, $endings->places, $endings->steps]);
-        self::assertTrue($endings->areAll());
+        self::assertSame([], $endings->notTried);
     }
 
     /** Only while she is busy do calls come to a mailbox whose key rings her again: then she may answer. */
@@ -593,7 +593,7 @@ final class EndingsTest extends TestCase
             ])
             ->plan();
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
-        self::assertTrue($endings->areAll());
+        self::assertSame([], $endings->notTried);
         self::assertSame(
             ['answered ann 0 -', 'message last 0 -', 'message first 0 -', 'caller gave up  1 -'],
             self::told($endings),
@@ -645,7 +645,7 @@ final class EndingsTest extends TestCase
             ])
             ->plan();
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
-        self::assertTrue($endings->areAll());
+        self::assertSame([], $endings->notTried);
         self::assertContains('ended by plan  21 60', self::told($endings));
     }
 
@@ -684,7 +684,7 @@ final class EndingsTest extends TestCase
             ])
             ->plan();
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
-        self::assertTrue($endings->areAll());
+        self::assertSame([], $endings->notTried);
         self::assertNotContains('s3', array_column($endings->steps, 'step'));
     }
 

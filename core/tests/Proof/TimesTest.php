@@ -95,6 +95,16 @@ final class TimesTest extends TestCase
         );
     }
 
+    /** Three weeks from the end of the year, it is a season; a day later, it goes on to the end. */
+    public function testThroughoutIsUpToThreeWeeksFromEitherEnd(): void
+    {
+        foreach (['2027-12-10' => ' to 2027-12-10', '2027-12-11' => ''] as $last => $ends) {
+            $days = self::days('2027-01-0' . (str_ends_with($last, '0') ? '8' : '9'), $last, 7);
+            $mornings = array_map(static fn(string $day): array => [$day . 'T09:00', $day . 'T12:00'], $days);
+            self::assertStringEndsWith('' === $ends ? ' times' : $ends, self::told(self::of($mornings))[0]);
+        }
+    }
+
     public function testSingleDaysAreInOrderWhateverTheirTimes(): void
     {
         $times = self::of([

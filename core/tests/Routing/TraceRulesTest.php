@@ -16,6 +16,7 @@ use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\TooMuchWork;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Wording\TraceReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -84,16 +85,19 @@ final class TraceRulesTest extends TestCase
 
     public function testStepsThatComeAgainAreCounted(): void
     {
-        $trace = (new PlanBuilder())
-            ->journey('jrn_main', [
-                ['id' => 'ask', 'do' => 'menu', 'prompt' => null, 'wait' => 1, 'tries' => 1],
-                ['id' => 'again', 'do' => 'go', 'journey' => 'jrn_main'],
-            ])
-            ->call();
+        $builder = (new PlanBuilder())->journey('jrn_main', [
+            ['id' => 'ask', 'do' => 'menu', 'prompt' => null, 'wait' => 1, 'tries' => 1],
+            ['id' => 'again', 'do' => 'go', 'journey' => 'jrn_main'],
+        ]);
+        $trace = $builder->call();
         self::assertSame(
             ['loop stopped', 126],
             [$trace->ending->kind->value, $trace->seconds],
             'Two steps for the first time, and 250 times one of them again: the last is not taken.',
+        );
+        self::assertContains(
+            'It came to steps that it had been through 250 times.',
+            array_column(TraceReport::of($trace, $builder->plan(), 'UTC')['events'], 'reason'),
         );
     }
 

@@ -19,6 +19,7 @@ return [
         'For a new booking, press one. To change or cancel a booking, press two. For groups of ten or more, press three.',
         ['1' => 'a new booking', '2' => 'change or cancel a booking', '3' => 'groups of ten or more'],
     ],
+    ['en', 'For the operator, press nought.', ['0' => 'the operator']],
     ['en', 'Welcome to the harbour. To speak to somebody, press zero.', ['0' => 'speak to somebody']],
     [
         'en',

@@ -44,17 +44,6 @@ final readonly class HolidayCalendar implements Element
         return Kind::Calendar;
     }
 
-    public function holiday(string $id): ?Holiday
-    {
-        foreach ($this->holidays->entries as $holiday) {
-            if ($holiday->id === $id) {
-                return $holiday;
-            }
-        }
-
-        return null;
-    }
-
     public function toJson(): array
     {
         return [

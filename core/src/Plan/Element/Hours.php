@@ -27,7 +27,7 @@ final readonly class Hours implements AtSite
         private string $name,
         public Clock $clock,
         public HoursStates $states,
-        public HoursDays $days = new HoursDays(),
+        public HoursDays $days,
     ) {}
 
     public function site(): string

@@ -19,7 +19,7 @@ final readonly class HoursDays
      * @param list<SpecialDay>  $specialDays in order of date
      */
     public function __construct(
-        public array $week = [],
+        public array $week,
         public array $seasons = [],
         public array $calendars = [],
         public array $specialDays = [],

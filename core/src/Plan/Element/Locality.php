@@ -20,7 +20,7 @@ final readonly class Locality
         public string $zone,
         public string $country,
         public string $language,
-        public string $address = '',
+        public string $address,
     ) {}
 
     /** @param Input $in the site */

@@ -23,10 +23,10 @@ final readonly class Mailbox implements TakesCalls
     public function __construct(
         private string $id,
         private string $name,
-        public array $owners = [],
-        public MailboxGreetings $greetings = new MailboxGreetings(),
-        public MailboxMessages $messages = new MailboxMessages(),
-        public MailboxKeys $keys = new MailboxKeys(),
+        public array $owners,
+        public MailboxGreetings $greetings,
+        public MailboxMessages $messages,
+        public MailboxKeys $keys,
     ) {}
 
     public static function fromJson(Input $in): static

@@ -21,11 +21,11 @@ final readonly class MailboxGreetings
      * @param string|null       $name        a short recording of the name, heard where there is no greeting
      */
     public function __construct(
-        public ?string $usual = null,
-        public ?string $busy = null,
-        public ?string $unreachable = null,
-        public ?AwayGreeting $away = null,
-        public ?string $name = null,
+        public ?string $usual,
+        public ?string $busy,
+        public ?string $unreachable,
+        public ?AwayGreeting $away,
+        public ?string $name,
     ) {}
 
     /** @param Input $in the whole mailbox */

@@ -22,12 +22,12 @@ final readonly class MailboxMessages
      * @param bool         $transcript whether it is written down
      */
     public function __construct(
-        public bool $taken = true,
-        public bool $beep = true,
-        public int $longestSeconds = self::LONGEST,
-        public array $notify = [],
-        public bool $withSound = true,
-        public bool $transcript = false,
+        public bool $taken,
+        public bool $beep,
+        public int $longestSeconds,
+        public array $notify,
+        public bool $withSound,
+        public bool $transcript,
     ) {}
 
     /** @param Input $in the whole mailbox */

@@ -16,7 +16,7 @@ final readonly class NumberRange
      * @param string           $number E.164 with its plus sign; that of the first of a block; or a beginning, such as "+4416329602*"
      * @param NumberBlock|null $block  null for a single number
      */
-    public function __construct(public string $number, public ?NumberBlock $block = null) {}
+    public function __construct(public string $number, public ?NumberBlock $block) {}
 
     /** @param Input $in the whole number */
     public static function fromJson(Input $in): self

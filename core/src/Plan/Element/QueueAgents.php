@@ -17,7 +17,7 @@ final readonly class QueueAgents
     /** @param list<QueueMember> $members in the queue's order */
     public function __construct(
         public array $members,
-        public QueueAsking $asking = new QueueAsking(),
+        public QueueAsking $asking,
         public QueueTaking $taking = new QueueTaking(),
         public QueueDuty $duty = new QueueDuty(),
     ) {}

@@ -18,12 +18,7 @@ final readonly class QueueMember
      * @param bool   $on    members that are off are not asked, and keep their place
      * @param int    $calls of queues that they have at the same time
      */
-    public function __construct(
-        public string $who,
-        public int $tier = 1,
-        public bool $on = true,
-        public int $calls = 1,
-    ) {}
+    public function __construct(public string $who, public int $tier, public bool $on = true, public int $calls = 1) {}
 
     public static function fromJson(Input $in): self
     {

@@ -15,7 +15,7 @@ final readonly class RuleRinging
      * @param list<RuleStage> $stages
      * @param int             $againMinutes the caller is kept, and the stages begin anew, for up to so long; 0 to ring once
      */
-    public function __construct(public array $stages, public int $againMinutes = 0) {}
+    public function __construct(public array $stages, public int $againMinutes) {}
 
     /**
      * @param Input        $in     the rule

@@ -16,12 +16,7 @@ final readonly class RuleStage
      * @param list<string> $phones ids within the person
      * @param list<string> $teams  ids; they ring for the person's own calls only, not where a team or a step asks for the person
      */
-    public function __construct(
-        public array $phones,
-        public int $after,
-        public int $seconds,
-        public array $teams = [],
-    ) {}
+    public function __construct(public array $phones, public int $after, public int $seconds, public array $teams) {}
 
     /** The first second after it. */
     public function end(): int

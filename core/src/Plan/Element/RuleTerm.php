@@ -11,11 +11,7 @@ use Meandros\Core\Reading\Input;
 final readonly class RuleTerm
 {
     /** @param string|null $until local date and time at the person's site from which on it does not hold any more */
-    public function __construct(
-        public bool $on = true,
-        public ?string $until = null,
-        public RuleCondition $when = new RuleCondition(),
-    ) {}
+    public function __construct(public bool $on, public ?string $until, public RuleCondition $when) {}
 
     /** @param Input $in the rule */
     public static function fromJson(Input $in): self

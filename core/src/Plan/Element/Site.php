@@ -24,8 +24,8 @@ final readonly class Site implements Element
         private string $id,
         private string $name,
         public Locality $place,
-        public ?int $cadence = null,
-        public array $parkPlaces = [],
+        public ?int $cadence,
+        public array $parkPlaces,
     ) {}
 
     public static function fromJson(Input $in): static

@@ -25,7 +25,7 @@ final readonly class Team implements TakesCalls
         private string $name,
         public RingOrder $order,
         public array $members,
-        public TeamManners $manners = new TeamManners(),
+        public TeamManners $manners,
     ) {}
 
     public static function fromJson(Input $in): static

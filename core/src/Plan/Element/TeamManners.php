@@ -14,11 +14,7 @@ final readonly class TeamManners
      * @param bool $skipBusy     whether somebody on a call is passed over, also where a phone of theirs takes another
      * @param int  $pauseSeconds after a call a member is not rung for so long
      */
-    public function __construct(
-        public bool $followRules = false,
-        public bool $skipBusy = false,
-        public int $pauseSeconds = 0,
-    ) {}
+    public function __construct(public bool $followRules, public bool $skipBusy, public int $pauseSeconds) {}
 
     /** @param Input $in the team */
     public static function fromJson(Input $in): self

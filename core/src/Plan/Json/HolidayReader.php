@@ -6,6 +6,7 @@ namespace Meandros\Core\Plan\Json;
 
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Reading\PlainLetters;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Holiday\Church;
 use Meandros\Core\Time\Holiday\DayPart;
@@ -228,14 +229,7 @@ final class HolidayReader
     /** An id for a holiday called so: letters, digits and underscores. */
     public static function idFor(string $name): string
     {
-        $id = trim(
-            (string) preg_replace(
-                '/[^a-z0-9]+/',
-                '_',
-                strtolower((string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $name)),
-            ),
-            '_',
-        );
+        $id = PlainLetters::joined($name, '_');
         $id = 1 === preg_match('/^[a-z]/', $id) ? $id : 'day_' . $id;
 
         return substr(\strlen($id) < 2 ? $id . '_day' : $id, 0, 50);

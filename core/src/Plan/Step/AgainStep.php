@@ -16,7 +16,7 @@ final readonly class AgainStep implements Step
     private const HIGHEST = 9;
 
     /** @param int $up menus further up than the one that it stands in */
-    public function __construct(private string $id, public int $up = 0) {}
+    public function __construct(private string $id, public int $up) {}
 
     public static function fromJson(Input $in): static
     {

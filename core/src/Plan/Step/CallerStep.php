@@ -16,7 +16,7 @@ final readonly class CallerStep implements Step
     use PassedUnasked;
 
     /** @param Exits $exits one for each list, by its id, in the order in which they are looked at */
-    public function __construct(private string $id, private Exits $exits = new Exits()) {}
+    public function __construct(private string $id, private Exits $exits) {}
 
     public static function fromJson(Input $in): static
     {

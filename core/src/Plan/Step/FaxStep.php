@@ -24,8 +24,8 @@ final readonly class FaxStep implements Step
     public function __construct(
         private string $id,
         public ?string $mailbox,
-        public int $seconds = self::HEARD_WITHIN,
-        public ?string $prompt = null,
+        public int $seconds,
+        public ?string $prompt,
     ) {}
 
     public static function fromJson(Input $in): static

@@ -30,10 +30,10 @@ final readonly class ForwardStep implements Step
     public function __construct(
         private string $id,
         public ?string $number,
-        public ?string $line = null,
-        public ?string $shows = null,
-        private Exits $exits = new Exits(),
-        public string $digits = '',
+        public ?string $line,
+        public ?string $shows,
+        private Exits $exits,
+        public string $digits,
     ) {}
 
     public static function fromJson(Input $in): static

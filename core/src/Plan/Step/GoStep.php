@@ -15,7 +15,7 @@ final readonly class GoStep implements Step
 {
     use WithoutExits;
 
-    public function __construct(private string $id, public ?string $journey, public bool $comesBack = false) {}
+    public function __construct(private string $id, public ?string $journey, public bool $comesBack) {}
 
     public static function fromJson(Input $in): static
     {

@@ -17,7 +17,7 @@ final readonly class HoursStep implements Step
 {
     use PassedUnasked;
 
-    public function __construct(private string $id, public ?string $hours, private Exits $exits = new Exits()) {}
+    public function __construct(private string $id, public ?string $hours, private Exits $exits) {}
 
     public static function fromJson(Input $in): static
     {

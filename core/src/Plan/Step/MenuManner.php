@@ -20,10 +20,10 @@ final readonly class MenuManner
      * @param list<MenuWord> $words        that callers may say instead of pressing keys
      */
     public function __construct(
-        public bool $duringPrompt = true,
-        public ?string $second = null,
-        public ?string $wrong = null,
-        public array $words = [],
+        public bool $duringPrompt,
+        public ?string $second,
+        public ?string $wrong,
+        public array $words,
     ) {}
 
     /** @param Input $step with the fields "duringPrompt", "secondPrompt", "wrongPrompt" and "words" */

@@ -22,9 +22,9 @@ final readonly class MenuStep implements Step, DialsPeople
     public function __construct(
         private string $id,
         public Prompting $asks,
-        private Exits $exits = new Exits(),
-        public MenuManner $manner = new MenuManner(),
-        public ?MenuDialling $dial = null,
+        private Exits $exits,
+        public MenuManner $manner,
+        public ?MenuDialling $dial,
     ) {}
 
     public static function fromJson(Input $in): static

@@ -28,10 +28,10 @@ final readonly class ParkStep implements Step
     public function __construct(
         private string $id,
         public ?string $site,
-        public string $place = '',
-        public int $seconds = self::DEFAULT_SECONDS,
-        public ?string $prompt = null,
-        private Exits $exits = new Exits(),
+        public string $place,
+        public int $seconds,
+        public ?string $prompt,
+        private Exits $exits,
     ) {}
 
     public static function fromJson(Input $in): static

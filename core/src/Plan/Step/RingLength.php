@@ -20,11 +20,7 @@ final readonly class RingLength
      * @param bool $handOver     for good: the rules of the person decide how the call ends, and the seconds do not count
      * @param int  $againMinutes the caller is kept, and the ringing begins anew, for up to so long; 0 to ring once
      */
-    public function __construct(
-        public int $seconds = self::USUAL,
-        public bool $handOver = false,
-        public int $againMinutes = 0,
-    ) {}
+    public function __construct(public int $seconds, public bool $handOver = false, public int $againMinutes = 0) {}
 
     /** @param Input $in the step */
     public static function fromJson(Input $in): self

@@ -26,7 +26,7 @@ final readonly class RingStep implements Step
     public function __construct(
         private string $id,
         public ?Target $target,
-        public RingLength $length = new RingLength(),
+        public RingLength $length,
         private Exits $exits = new Exits(),
         public RingGreeting $greeting = new RingGreeting(),
     ) {}

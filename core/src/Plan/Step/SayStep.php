@@ -17,7 +17,7 @@ final readonly class SayStep implements Step
 {
     use PassedUnasked;
 
-    public function __construct(private string $id, public ?string $prompt, private Exits $exits = new Exits()) {}
+    public function __construct(private string $id, public ?string $prompt, private Exits $exits) {}
 
     public static function fromJson(Input $in): static
     {

@@ -17,7 +17,7 @@ final readonly class TagStep implements Step
     use PassedUnasked;
     use WithoutExits;
 
-    public function __construct(private string $id, public Tag $tag = new Tag()) {}
+    public function __construct(private string $id, public Tag $tag) {}
 
     public static function fromJson(Input $in): static
     {

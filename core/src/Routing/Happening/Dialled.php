@@ -18,10 +18,10 @@ final readonly class Dialled implements Happening
     public function __construct(
         public string $element,
         public ?Target $target,
-        public bool $hidesCaller = false,
-        public bool $isTried = false,
-        public ?InBlock $inBlock = null,
-        public ?string $keptUntil = null,
+        public bool $hidesCaller,
+        public bool $isTried,
+        public ?InBlock $inBlock,
+        public ?string $keptUntil,
     ) {}
 
     public function kind(): string

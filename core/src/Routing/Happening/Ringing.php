@@ -23,7 +23,7 @@ final readonly class Ringing implements Happening
         public int $seconds,
         public int $limitSeconds,
         public ?string $exit,
-        public WhyRung $why = new WhyRung(),
+        public WhyRung $why,
     ) {}
 
     public function kind(): string

@@ -20,7 +20,7 @@ final readonly class Turn
         public int $free,
         public int $tier,
         public int $figure,
-        public bool $byItself = false,
+        public bool $byItself,
     ) {}
 
     /** @return array<string, mixed> */
