@@ -86,13 +86,12 @@ final class RingingApiTest extends ApiTestCase
         self::assertStringContainsString('emergency number', $refused['errors'][0]['detail']);
     }
 
-    public function testHowLongARingIs(): void
+    public function testWhatIsUsualInACountry(): void
     {
-        $cadences = $this->send('GET', '/api/ring-cadences');
-        self::assertSame(
-            [5000, 3000, 6000],
-            [$cadences['usual'], $cadences['countries']['GB'], $cadences['countries']['US']],
-        );
+        ['countries' => $countries, 'usualCadence' => $usual] = $this->send('GET', '/api/countries');
+        self::assertSame(['zones' => ['Europe/London'], 'cadence' => 3000], $countries['GB']);
+        self::assertSame([6000, null, 5000], [$countries['US']['cadence'], $countries['MT']['cadence'], $usual]);
+        self::assertContains('America/Denver', $countries['US']['zones']);
     }
 
     public function testAFindingBringsWhatMendsIt(): void

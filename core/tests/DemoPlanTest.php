@@ -332,13 +332,13 @@ final class DemoPlanTest extends TestCase
         self::assertSame(
             [
                 '9 Is let into Bookings queue, 3 ahead. About 2 min to wait: (3 ahead + 1) × 2 min a call ÷ 4 signed in.',
-                '9 Hears “Calls are recorded”. Heard for 6 s in English, the number\'s language, counted from its words.',
-                '15 Hears “Connecting you to bookings”. Heard for 4 s in English, the number\'s language, counted from its words.',
+                '9 Hears “Calls are recorded”. Heard for 6 s in English, the number’s language, counted from its words.',
+                '15 Hears “Connecting you to bookings”. Heard for 4 s in English, the number’s language, counted from its words.',
                 '19 Hears music: “Music: harbour”, “Music: crossing”. In order, then again from the first; what is announced is heard over it.',
                 '69 Hears that 5 keeps the place: “We can call you back”. Their number is known, and a line may carry the call.',
                 '79 Hears: number 4, about 2 min to go. The queue announces it every so often; it is counted at this second.',
                 '79 Presses 5, keeps the place and is to be called back on +44 7700 900123. After 1 min 10 s of waiting. The place is kept: 3 ahead.',
-                '79 Hears “We will call you back”. Heard for 6 s in English, the number\'s language, counted from its words.',
+                '79 Hears “We will call you back”. Heard for 6 s in English, the number’s language, counted from its words.',
                 '510 Rings Priya Raman, answered after 6 s. The only one who is free, of tier 2. Answered: Priya Raman (Desk phone). Taken elsewhere: Priya Raman (Laptop).',
                 '516 The agent hears “Word for agents: bookings”. For 2 s, before the caller is through.',
                 '518 Is called back on +44 7700 900123, and answers after 8 s. Try 1 of 2, by Ternwick trunk, showing +44 1632 960110.',

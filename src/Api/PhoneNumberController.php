@@ -6,7 +6,6 @@ namespace Meandros\Server\Api;
 
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Outside\Lines;
-use Meandros\Core\Plan\Element\RingCadence;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Server\Storage\Draft;
@@ -14,7 +13,7 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** Numbers as people type them, understood while they are being typed, and how calls to them would leave; how long a ring is. */
+/** Numbers as people type them, understood while they are being typed, and how calls to them would leave. */
 final readonly class PhoneNumberController
 {
     public function __construct(private Draft $draft) {}
@@ -43,11 +42,5 @@ final readonly class PhoneNumberController
         }
 
         return new JsonResponse($answer);
-    }
-
-    #[Route('/api/ring-cadences', methods: ['GET'])]
-    public function cadences(): JsonResponse
-    {
-        return new JsonResponse(['usual' => RingCadence::usual(), 'countries' => RingCadence::countries()]);
     }
 }

@@ -12,6 +12,6 @@ final readonly class Publication
         public string $who,
         public \DateTimeImmutable $at,
         public string $note,
-        public array $despite = [],
+        public array $despite,
     ) {}
 }

@@ -139,14 +139,19 @@ test('hours get a state of their own, a band past midnight, and the zone of anot
     await saved(page);
 });
 
-test('a site refuses a country that is none', async ({ page }) => {
+test('the country of a site follows its clock, and its clock the country', async ({ page }) => {
     await add(page, '/sites', 'Name of a new site', 'Skerry Light');
-    await page.getByLabel('Country').fill('Freedonia');
-    await page.getByLabel('Country').press('Enter');
-    await expect(page.locator('.field').getByRole('alert')).toContainText('Use a two-letter code');
-    await page.getByLabel('Country').fill('ie');
-    await page.getByLabel('Country').press('Enter');
     await choose(page, 'Time zone', 'Europe/Dublin');
+    const country = page.locator('.field', { hasText: 'Country' });
+    await expect(country).toContainText('Ireland (IE)');
+    await choose(page, 'Country', 'France');
+    await expect(page.locator('.field', { hasText: 'Time zone' })).toContainText('Europe/Paris');
+    await choose(page, 'Country', 'United States (US)');
     await saved(page);
-    await expect(page.locator('.list')).toContainText('Europe/Dublin');
+    await expect(page.locator('.list')).toContainText('Europe/Paris');
+    // Many clocks are kept there: which one is asked.
+    await expect(page.getByText('nobody keeps in its country, United States')).toBeVisible();
+    await choose(page, 'Time zone', 'America/Denver');
+    await expect(page.getByText('nobody keeps in its country')).toBeHidden();
+    await expect(country).toContainText('United States (US)');
 });

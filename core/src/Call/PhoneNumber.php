@@ -24,6 +24,15 @@ final class PhoneNumber
     /** The shape of a number in E.164, with its plus sign: a country code and up to 15 digits in all. */
     public const E164 = '/^\+[1-9][0-9]{4,14}$/D';
 
+    /** @return list<string> countries with numbers of their own, ISO 3166-1 alpha-2, by code */
+    public static function countries(): array
+    {
+        $countries = PhoneNumberUtil::getInstance()->getSupportedRegions();
+        sort($countries);
+
+        return $countries;
+    }
+
     public static function knowsCountry(string $country): bool
     {
         return \in_array($country, PhoneNumberUtil::getInstance()->getSupportedRegions(), true);

@@ -32,7 +32,7 @@ final class AwayGreetingOver implements Check
                 $element,
                 '/away',
                 'away-greeting-over',
-                ['until' => str_replace('T', ' ', $away->until)],
+                ['until' => $away->until],
                 Fix::replace($element, '/away', null),
             );
         }

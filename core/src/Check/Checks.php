@@ -12,6 +12,7 @@ final class Checks
 {
     /** @var non-empty-list<class-string<Check<never>>> */
     public const ALL = [
+        ZoneOfAnotherCountry::class,
         NumberWithoutTarget::class,
         FreeNumbersLeadNowhere::class,
         GivenUpNumberRings::class,

@@ -26,7 +26,7 @@ final class Survey
     private array $steps = [];
 
     /** @param int|null $now Unix seconds; null where nothing is to be said of what is over */
-    public function __construct(public readonly Plan $plan, public readonly ?int $now = null)
+    public function __construct(public readonly Plan $plan, public readonly ?int $now)
     {
         $this->lines = new Lines($plan);
         $this->overflow = new Overflow($plan);

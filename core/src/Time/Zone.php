@@ -78,6 +78,20 @@ final readonly class Zone
         );
     }
 
+    /** @return list<string> zones that the IANA database (zone.tab) has in a country, ISO 3166-1 alpha-2 */
+    public static function ofCountry(string $country): array
+    {
+        return 1 === preg_match('/^[A-Z]{2}$/D', $country)
+            ? \DateTimeZone::listIdentifiers(\DateTimeZone::PER_COUNTRY, $country)
+            : [];
+    }
+
+    /** Whether clocks show the same in another zone, over the same range. */
+    public function isLike(self $other): bool
+    {
+        return [$this->starts, $this->offsets] === [$other->starts, $other->offsets];
+    }
+
     /** Whether the name is one of the IANA database, and hours can be kept in it. */
     public static function exists(string $name): bool
     {

@@ -39,7 +39,7 @@ final class Catalog
     }
 
     /**
-     * @param array<string, string|int> $arguments a `language` is a code, and is called by its name; `languages` are some, with commas
+     * @param array<string, string|int> $arguments a `language` or a `region` is a code, and is called by its name; `languages` are some, with commas
      *
      * @throws \OutOfBoundsException where the code has no words
      */
@@ -68,6 +68,9 @@ final class Catalog
     private function words(array $arguments): array
     {
         $words = array_map(strval(...), $arguments);
+        if (isset($words['region'])) {
+            $words['region'] = RegionName::of($words['region'], $this->language);
+        }
         foreach (array_intersect_key($words, ['language' => true, 'languages' => true]) as $name => $codes) {
             $words[$name] = implode(
                 ', ',

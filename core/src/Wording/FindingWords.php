@@ -6,18 +6,19 @@ namespace Meandros\Core\Wording;
 
 use Meandros\Core\Check\Finding;
 use Meandros\Core\Plan\Element\Silence;
+use Meandros\Core\Time\CivilDate;
 
 /** What is found, in words. */
 final class FindingWords
 {
     public static function message(Finding $finding): string
     {
-        return Catalog::of('findings')->say($finding->code, $finding->arguments);
+        return self::say($finding->code, $finding->arguments);
     }
 
     public static function remedy(Finding $finding): string
     {
-        return Catalog::of('findings')->say($finding->code . '.remedy', $finding->arguments);
+        return self::say($finding->code . '.remedy', $finding->arguments);
     }
 
     /** The label of what would mend it; null where no one thing would. */
@@ -25,7 +26,21 @@ final class FindingWords
     {
         return null === $finding->fix
             ? null
-            : Catalog::of('findings')->say($finding->code . '.fix', $finding->fix->arguments + $finding->arguments);
+            : self::say($finding->code . '.fix', $finding->fix->arguments + $finding->arguments);
+    }
+
+    /** @param array<string, string|int> $arguments dates and local times among them as they stand in plans */
+    private static function say(string $code, array $arguments): string
+    {
+        $words = array_map(
+            static fn(string|int $one): string|int => 1 ===
+            preg_match('/^(\d{4}-\d\d-\d\d)(?:T(\d\d:\d\d)(?::00)?)?$/D', (string) $one, $part)
+                ? trim(When::date((int) CivilDate::parse($part[1])) . ' ' . ($part[2] ?? ''))
+                : $one,
+            $arguments,
+        );
+
+        return Catalog::of('findings')->say($code, $words);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Wording;
 
+use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Holiday\Church;
 use Meandros\Core\Time\Holiday\FromEaster;
 use Meandros\Core\Time\Holiday\Holiday;
@@ -76,7 +77,7 @@ final class HolidayWords
     {
         $json = $rule->span->toJson();
         $words = static fn(string $date): string => null === ($monthDay = MonthDay::parse($date))
-            ? $date
+            ? When::date((int) CivilDate::parse($date))
             : self::monthDay($monthDay);
 
         return \sprintf(

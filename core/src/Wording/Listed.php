@@ -44,13 +44,13 @@ final class Listed
             : $words;
     }
 
-    public static function quoted(string $text, string $language = 'en'): string
+    public static function quoted(string $text, string $language): string
     {
         return Catalog::of('lists', $language)->say('quoted', ['text' => $text]);
     }
 
     /** "Name: Ann". */
-    public static function labelled(string $label, string $value, string $language = 'en'): string
+    public static function labelled(string $label, string $value, string $language): string
     {
         return Catalog::of('lists', $language)->say('labelled', ['label' => $label, 'value' => $value]);
     }

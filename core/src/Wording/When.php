@@ -35,7 +35,7 @@ final class When
     }
 
     /** "25 December". */
-    public static function dayOfYear(int $day, string $language = 'en'): string
+    public static function dayOfYear(int $day, string $language): string
     {
         return self::in($language, 'd MMMM', $day);
     }

@@ -26,6 +26,7 @@ final class CheckTableTest extends TestCase
     #[DataProvider('takes')]
     #[DataProvider('boxes')]
     #[DataProvider('scripts')]
+    #[DataProvider('sites')]
     public function testWhatIsFound(PlanBuilder $plan, array $found): void
     {
         $messages = array_map(
@@ -54,6 +55,7 @@ final class CheckTableTest extends TestCase
             ...array_values(iterator_to_array(self::takes())),
             ...array_values(iterator_to_array(self::boxes())),
             ...array_values(iterator_to_array(self::scripts())),
+            ...array_values(iterator_to_array(self::sites())),
         ];
     }
 
@@ -61,6 +63,32 @@ final class CheckTableTest extends TestCase
     public static function now(): int
     {
         return Moment::parse('2026-11-23T12:00', 'Europe/London');
+    }
+
+    /** @return iterable<string, array{PlanBuilder, list<string>}> where sites are, and which clocks they keep */
+    public static function sites(): iterable
+    {
+        $site = static fn(string $country, string $zone): PlanBuilder => (new PlanBuilder())->with([
+            'id' => 'sit',
+            'kind' => 'site',
+            'name' => 'Site',
+            'zone' => $zone,
+            'country' => $country,
+            'language' => 'en',
+        ]);
+        $found = static fn(string $zone, string $country): array => [
+            "sit /zone Its clock is that of $zone, which nobody keeps in its country, $country.",
+        ];
+        yield 'a zone of its country' => [$site('GB', 'Europe/London'), []];
+        yield 'one of many' => [$site('US', 'America/Denver'), []];
+        yield 'one whose clocks show the same' => [$site('GB', 'Europe/Dublin'), []];
+        yield 'one that shows the same in winter only' => [
+            $site('GB', 'Africa/Abidjan'),
+            $found('Africa/Abidjan', 'United Kingdom'),
+        ];
+        yield 'an hour later' => [$site('GB', 'Europe/Paris'), $found('Europe/Paris', 'United Kingdom')];
+        yield 'none of many' => [$site('US', 'Europe/London'), $found('Europe/London', 'United States')];
+        yield 'a country of which the database has no zone' => [$site('AC', 'Europe/Paris'), []];
     }
 
     /** @return iterable<string, array{PlanBuilder, list<string>}> mailboxes: who listens, what they say, and what keys do */
@@ -86,7 +114,7 @@ final class CheckTableTest extends TestCase
         yield 'away for another minute' => [$box($away('2026-11-23T12:01')), []];
         yield 'away until now' => [
             $box($away('2026-11-23T12:00')),
-            ['mbx /away The greeting for a while ended on 2026-11-23 12:00; the usual ones are heard again.'],
+            ['mbx /away The greeting for a while ended on Mon 23 Nov 2026 12:00; the usual ones are heard again.'],
         ];
         $dated = static fn(string $date, string $until = '2026-12-01T08:00'): PlanBuilder => $box([
             'away' => ['greeting' => 'prm', 'until' => $until],
@@ -100,7 +128,7 @@ final class CheckTableTest extends TestCase
         ];
         yield 'one that is over says nothing of its date' => [
             $dated('22 November', '2026-11-22T08:00'),
-            ['mbx /away The greeting for a while ended on 2026-11-22 08:00; the usual ones are heard again.'],
+            ['mbx /away The greeting for a while ended on Sun 22 Nov 2026 08:00; the usual ones are heard again.'],
         ];
         $key = ['leave' => '0'];
         yield 'a key for somebody' => [$box(['keys' => $key + ['leaveTo' => 'ann']]), []];
@@ -258,7 +286,7 @@ final class CheckTableTest extends TestCase
         yield 'given up, and somebody is rung' => [
             $number(['keptUntil' => '2027-06-01', 'target' => 'ann']),
             [
-                'num_more /target It was given up and is kept free until 2027-06-01, and still rings Ann, who is not meant.',
+                'num_more /target It was given up and is kept free until Tue 1 Jun 2027, and still rings Ann, who is not meant.',
             ],
         ];
         $shows = static fn(array $more, array $block): PlanBuilder => $number($block)->with(
@@ -559,20 +587,20 @@ final class CheckTableTest extends TestCase
         yield 'dates for more than a year' => [$calendar($dates('2026-12-25', '2027-11-24')), []];
         yield 'dates for a year' => [
             $calendar($dates('2026-12-25'), $dates('2027-11-23')),
-            ['cal /holidays Its last holiday is 2027-11-23: the year after it has none.'],
+            ['cal /holidays Its last holiday is Tue 23 Nov 2027: the year after it has none.'],
         ];
         yield 'dates that are past' => [
             $calendar($dates('2026-11-22')),
-            ['cal /holidays Its last holiday was 2026-11-22: it has none any more.'],
+            ['cal /holidays Its last holiday was Sun 22 Nov 2026: it has none any more.'],
         ];
         yield 'a date that is today' => [
             $calendar($dates('2026-11-23')),
-            ['cal /holidays Its last holiday is 2026-11-23: the year after it has none.'],
+            ['cal /holidays Its last holiday is Mon 23 Nov 2026: the year after it has none.'],
         ];
         yield 'dates beside a rule for every year' => [$calendar($dates('2026-11-22'), $yearly), []];
         yield 'a rule until a year' => [
             $calendar($yearly + ['years' => ['from' => null, 'to' => 2026, 'except' => []]]),
-            ['cal /holidays Its last holiday is 2026-12-31: the year after it has none.'],
+            ['cal /holidays Its last holiday is Thu 31 Dec 2026: the year after it has none.'],
         ];
         $menu = static fn(array $exits): PlanBuilder => (new PlanBuilder())
             ->prompt('prm', 2)

@@ -46,7 +46,7 @@ final class ImportTest extends TestCase
             ),
             self::event('DTSTART;VALUE=DATE:20270510', 'SUMMARY:Refit', 'RRULE:FREQ=DAILY;BYHOUR=9;COUNT=3'),
         );
-        self::assertSame(['Christmas Day (every 25 December)', 'Refit (2027-05-10 to 2027-05-12)'], $result);
+        self::assertSame(['Christmas Day (every 25 December)', 'Refit (Mon 10 May 2027 to Wed 12 May 2027)'], $result);
     }
 
     /** A rule of every year is kept as one only where it names the day on which it begins. */
@@ -83,7 +83,7 @@ final class ImportTest extends TestCase
                 'Christmas Day (every 25 December)',
                 'May holiday (first Monday of May)',
                 'Good Friday (Fri 3 Apr 2026, Fri 26 Mar 2027)',
-                'Dry dock (2026-07-20 to 2026-07-31)',
+                'Dry dock (Mon 20 Jul 2026 to Fri 31 Jul 2026)',
                 'Christmas Eve (Thu 24 Dec 2026, 13:00–17:00)',
                 'New Year party (Thu 31 Dec 2026, 20:00–24:00)',
                 'New Year party (Fri 1 Jan 2027, 00:00–02:00)',
@@ -97,7 +97,7 @@ final class ImportTest extends TestCase
     {
         $drill = ['DTSTART;TZID=Europe/London:20261102T090000', 'DURATION:PT1H', 'SUMMARY:Drill'];
         self::assertSame(
-            ['Drill (2026-11-02 to 2026-11-04, 09:00–10:00)'],
+            ['Drill (Mon 2 Nov 2026 to Wed 4 Nov 2026, 09:00–10:00)'],
             self::import(self::event(...[...$drill, 'RRULE:FREQ=DAILY;UNTIL=20261104'])),
         );
     }

@@ -9,6 +9,8 @@ import { patchDraft, usePlan } from '../plan/usePlan';
 import { useWrite } from '../plan/writes';
 import { AddByName } from '../ui/AddByName';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
+import { Findings } from '../ui/Findings';
+import { useFindingsAt } from '../ui/FindingsAt';
 import { RemoveButton } from '../ui/RowButtons';
 import { BY_LABEL } from '../ui/searched';
 import { TextField } from '../ui/TextField';
@@ -23,7 +25,7 @@ export function CalendarsScreen() {
         <ElementScreen
             kind="calendar"
             empty="There is no holiday calendar yet. Choose a ready-made one below, or name your own."
-            note={(calendar) => `${calendar.holidays.length} holidays`}
+            note={({ holidays }) => (holidays.length === 1 ? '1 holiday' : `${holidays.length} holidays`)}
             searchable={(calendar) => calendar.holidays.map((one) => one.name).join(' ')}
             editor={(props) => <CalendarEditor {...props} />}
             adder={<CalendarAdder />}
@@ -105,6 +107,7 @@ function CalendarEditor({ value, change, error, disabled }: EditorProps<Calendar
     const { moment } = useMoment();
     const date = moment.at.slice(0, 10);
     const ahead = useLookAhead(value.id, date);
+    const found = useFindingsAt('/holidays');
     const [open, setOpen] = useState<string | null>(null);
     const set = (i: number, holiday: Holiday) => change({ ...value, holidays: value.holidays.with(i, holiday) });
     const add = (name: string) => {
@@ -137,11 +140,13 @@ function CalendarEditor({ value, change, error, disabled }: EditorProps<Calendar
                         )}
                     </p>
                 )}
-                {ahead?.emptyYears.map((year) => (
-                    <p key={year} className="notice alarm" role="status">
-                        This calendar has nothing for {year} yet: hours that keep it will be open on every holiday.
+                <Findings found={found} />
+                {ahead && ahead.emptyYears.length > 0 && found.length === 0 && (
+                    <p className="notice alarm" role="status">
+                        This calendar has nothing for {ahead.emptyYears.join(' and ')}: hours that keep it will be open
+                        on every holiday.
                     </p>
-                ))}
+                )}
                 <ul className="holidays">
                     {value.holidays.map((holiday, i) => (
                         <li key={holiday.id}>

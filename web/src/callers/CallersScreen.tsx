@@ -3,11 +3,10 @@ import { useMemo, useState } from 'react';
 import type { CallerEntry, CallerList } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
-import { Findings } from '../ui/Findings';
+import { FindingsAt } from '../ui/FindingsAt';
 import { LineInput } from '../ui/LineInput';
 import { RemoveButton } from '../ui/RowButtons';
 import { isFound } from '../ui/searched';
-import { useFindings } from '../ui/useFindings';
 import { CallerFiles } from './CallerFiles';
 import { countOf, entriesOf, lineOf, withLine } from './lines';
 import { OtherLists } from './OtherLists';
@@ -28,7 +27,6 @@ export function CallersScreen() {
 }
 
 function CallersEditor({ value, change, error, disabled }: EditorProps<CallerList>) {
-    const findings = useFindings(value.id);
     const [search, setSearch] = useState('');
     const matched = useMatched(value.id);
     const entries = useMemo(() => entriesOf(value.entries), [value.entries]);
@@ -40,7 +38,7 @@ function CallersEditor({ value, change, error, disabled }: EditorProps<CallerLis
         change({ ...value, entries: withLine(value.entries, entry.match, next) });
     return (
         <>
-            <Findings found={findings('/entries')} />
+            <FindingsAt pointer="/entries" />
             {entries.length > 10 && (
                 <Input
                     className="search"

@@ -8,7 +8,8 @@ import { useEndings } from '../call/useEndings';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
-import { useAllFindings } from '../ui/useFindings';
+import { Findings } from '../ui/Findings';
+import { useFindingsAt } from '../ui/FindingsAt';
 import { Inserter } from './Inserter';
 import { OutlineRow } from './OutlineRow';
 import { changeExits, foundAt, move, type Row, replaceAt } from './outlineModel';
@@ -33,7 +34,7 @@ export function Outline(props: EditorProps<Journey> & { trace: Trace | undefined
     const { value, error, disabled, trace } = props;
     const plan = usePlan();
     const { change: chooseCall, search } = useMoment();
-    const findings = useAllFindings(value.id);
+    const findings = useFindingsAt('/steps');
     const outline = useOutline(props);
     const { rows, grid, editing, inserting, put, closeInserter } = outline;
     const visits = (trace?.visits ?? []).filter((visit) => visit.journey === value.id);
@@ -77,6 +78,7 @@ export function Outline(props: EditorProps<Journey> & { trace: Trace | undefined
                     ? 'Arrow keys move · L listens.'
                     : 'Arrow keys move · Enter edits · L listens · + inserts below · Alt with arrows moves a step · ← folds · Ctrl+C, X, V · Delete removes · Ctrl+Z takes back'}
             </p>
+            <Findings found={findings.filter((one) => one.pointer === '/steps')} />
             {trace && visits.length === 0 && (
                 <p className="notice">
                     This call does not come through this journey.{' '}

@@ -5,10 +5,9 @@ import { useMoment } from '../moment/useMoment';
 import { SiteField } from '../ui/ElementField';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
-import { Findings } from '../ui/Findings';
+import { FindingsAt } from '../ui/FindingsAt';
 import { NumberInput } from '../ui/NumberInput';
 import { TextField } from '../ui/TextField';
-import { useFindings } from '../ui/useFindings';
 import { without } from '../ui/without';
 import { TryANumber } from './TryANumber';
 
@@ -35,7 +34,6 @@ export function LinesScreen() {
 }
 
 function LineEditor({ value, change, error, disabled }: EditorProps<OutsideLine>) {
-    const findings = useFindings(value.id);
     const { moment, change: changeMoment } = useMoment();
     return (
         <>
@@ -81,7 +79,7 @@ function LineEditor({ value, change, error, disabled }: EditorProps<OutsideLine>
                     />
                 )}
             </Field>
-            <Findings found={findings('/destinations')} />
+            <FindingsAt pointer="/destinations" />
             <h2>Try it</h2>
             <TryANumber site={value.site} />
             <p className="line-row">

@@ -1,8 +1,7 @@
 import type { Mailbox } from '../api/types';
 import { useAnswer } from '../moment/useAnswer';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
-import { Findings } from '../ui/Findings';
-import { useFindings } from '../ui/useFindings';
+import { FindingsAt } from '../ui/FindingsAt';
 import { Greetings } from './Greetings';
 import { MailboxKeys } from './MailboxKeys';
 import { Messages } from './Messages';
@@ -30,19 +29,19 @@ export function MailboxesScreen() {
 
 /** In the order of the call: what callers hear, what keys do meanwhile, the message, and who listens to it. */
 function MailboxEditor(props: EditorProps<Mailbox>) {
-    const findings = useFindings(props.value.id);
     return (
         <>
             <h2>What callers hear</h2>
-            <Findings found={[...findings('/greeting'), ...findings('/away')]} />
+            <FindingsAt pointer="/greeting" />
+            <FindingsAt pointer="/away" />
             <Greetings {...props} />
             <h2>Keys while they hear it</h2>
-            <Findings found={findings('/keys/leaveTo')} />
+            <FindingsAt pointer="/keys/leaveTo" />
             <MailboxKeys {...props} />
             <h2>The message</h2>
             <Messages {...props} />
             <h2>Who listens</h2>
-            <Findings found={findings('/owners')} />
+            <FindingsAt pointer="/owners" />
             <WhoListens {...props} />
         </>
     );

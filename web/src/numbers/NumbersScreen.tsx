@@ -12,10 +12,9 @@ import { SiteField } from '../ui/ElementField';
 import { ElementPicker } from '../ui/ElementPicker';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
-import { Findings } from '../ui/Findings';
+import { FindingsAt } from '../ui/FindingsAt';
 import { LanguageSelect } from '../ui/LanguageSelect';
 import { PhoneNumberField, PhoneNumberText } from '../ui/PhoneNumberField';
-import { useFindings } from '../ui/useFindings';
 import { BlockChoice, BlockFields, BlockTable } from './Block';
 import { GivenUp } from './GivenUp';
 
@@ -46,7 +45,6 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
     const plan = usePlan();
     const { moment, change: choose } = useMoment();
     const { data: trace } = useAnswer();
-    const findings = useFindings(value.id);
     const [opened, setOpened] = useState(false);
     const isBlock = value.block !== null || opened;
     const country = plan?.get('site', value.site)?.country ?? 'GB';
@@ -113,7 +111,8 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
                 Its line delivers the numbers of callers
             </Checkbox>
             <GivenUp value={value} disabled={disabled} error={error('/keptUntil')} change={change} />
-            <Findings found={[...findings('/target'), ...findings('/keptUntil')]} />
+            <FindingsAt pointer="/target" />
+            <FindingsAt pointer="/keptUntil" />
             {value.block && <BlockTable number={value} />}
             {value.number.endsWith('*') ? null : moment.to === value.number ? (
                 <p className="tried">

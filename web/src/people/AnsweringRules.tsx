@@ -1,10 +1,10 @@
 import { Button, Dropdown, Switch } from 'antd';
 import { memo } from 'react';
-import type { AnsweringRule, Finding, Person } from '../api/types';
+import type { AnsweringRule, Person } from '../api/types';
 import { nowIn } from '../moment/now';
 import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
-import { Findings } from '../ui/Findings';
+import { FindingsAt } from '../ui/FindingsAt';
 import { MoveButton, RemoveButton } from '../ui/RowButtons';
 import { TextField } from '../ui/TextField';
 import { RuleOutcomes } from './RuleOutcomes';
@@ -18,10 +18,8 @@ export const AnsweringRules = memo(function AnsweringRules({
     change,
     error,
     disabled,
-    findings,
     holds,
 }: EditorProps<Person> & {
-    findings: (pointer: string) => Finding[];
     /** The rule that decided in the trial call. */
     holds: string | null;
 }) {
@@ -60,7 +58,7 @@ export const AnsweringRules = memo(function AnsweringRules({
                             onUp={i > 0 ? () => set(rules.toSpliced(i, 1).toSpliced(i - 1, 0, rule)) : undefined}
                             onRemove={() => set(rules.toSpliced(i, 1))}
                         />
-                        <Findings found={findings(`/rules/${i}`)} />
+                        <FindingsAt pointer={`/rules/${i}`} />
                         {error(`/rules/${i}`) && (
                             <p className="alarm" role="alert">
                                 {error(`/rules/${i}`)}

@@ -7,10 +7,9 @@ import { PersonRings } from '../ringing/PersonRings';
 import { ringingOf } from '../ringing/ringingOf';
 import { ElementField, SiteField } from '../ui/ElementField';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
-import { Findings } from '../ui/Findings';
+import { FindingsAt } from '../ui/FindingsAt';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { TextField } from '../ui/TextField';
-import { useFindings } from '../ui/useFindings';
 import { AnsweringRules } from './AnsweringRules';
 import { ListingFields } from './ListingFields';
 import { OtherPeople } from './OtherPeople';
@@ -40,7 +39,6 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
     const { data: trace } = useAnswer();
     const country = plan?.get('site', value.site)?.country ?? 'GB';
     const setPhone = (i: number, phone: Phone) => change({ ...value, phones: value.phones.with(i, phone) });
-    const findings = useFindings(value.id);
     const rung = (phone: Phone) => trace?.rung.find((one) => one.phone === `${value.id}/${phone.id}`);
 
     return (
@@ -73,7 +71,7 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                 <StatusNow person={value} />
                 <ShownOutside value={value} disabled={disabled} error={error('/shows')} change={change} />
             </div>
-            <Findings found={findings('/shows')} />
+            <FindingsAt pointer="/shows" />
             <h2>Phones</h2>
             {value.phones.map((phone, i) => (
                 <PhoneRow
@@ -82,7 +80,7 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                     country={country}
                     site={value.site}
                     rung={rung(phone)}
-                    found={findings(`/phones/${i}`)}
+                    at={`/phones/${i}`}
                     disabled={disabled}
                     error={(field) => error(`/phones/${i}/${field}`)}
                     onChange={(next) => setPhone(i, next)}
@@ -98,7 +96,7 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                     onRemove={() => change(withoutPhone(value, phone.id))}
                 />
             ))}
-            <Findings found={findings('/phones')} />
+            <FindingsAt pointer="/phones" />
             {value.phones.length > 1 && (
                 <Checkbox
                     checked={value.refusesForAll}
@@ -121,7 +119,6 @@ function PersonEditor({ value, change, error, disabled }: EditorProps<Person>) {
                 change={change}
                 error={error}
                 disabled={disabled}
-                findings={findings}
                 holds={ringingOf(trace?.events, value.id).rule}
             />
             <ListingFields value={value} change={change} error={error} disabled={disabled} />

@@ -1,8 +1,8 @@
 import { Checkbox, Select, Switch } from 'antd';
 import { LIMITS } from '../api/limits';
-import type { Finding, Phone, Rung } from '../api/types';
+import type { Phone, Rung } from '../api/types';
 import { Field } from '../ui/Field';
-import { Findings } from '../ui/Findings';
+import { FindingsAt } from '../ui/FindingsAt';
 import { NumberInput } from '../ui/NumberInput';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { MoveButton, RemoveButton } from '../ui/RowButtons';
@@ -21,7 +21,7 @@ export function PhoneRow({
     country,
     site,
     rung,
-    found,
+    at,
     disabled,
     error,
     onChange,
@@ -33,7 +33,8 @@ export function PhoneRow({
     /** From which calls to it leave. */
     site: string;
     rung: Rung | undefined;
-    found: Finding[];
+    /** Its place in the person. */
+    at: string;
     disabled: boolean;
     error: (field: string) => string | undefined;
     onChange: (phone: Phone) => void;
@@ -130,7 +131,7 @@ export function PhoneRow({
             {outside && <OwnMailbox phone={phone} disabled={disabled} onChange={onChange} />}
             {outside && <Reaching phone={phone} disabled={disabled} error={error} onChange={onChange} />}
             <div className="phone-more">
-                <Findings found={found} />
+                <FindingsAt pointer={at} />
             </div>
         </div>
     );

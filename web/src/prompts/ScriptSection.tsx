@@ -8,9 +8,9 @@ import { ACCEPTED, ACCEPTED_WORDS } from '../sound/uploads';
 import { useTakes } from '../sound/useTakes';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Findings } from '../ui/Findings';
+import { FindingsAt, useFindingsAt } from '../ui/FindingsAt';
 import { languageName } from '../ui/LanguageSelect';
 import { whenShown } from '../ui/later';
-import { useFindings } from '../ui/useFindings';
 import { KeptRecordingNotice } from './KeptRecordingNotice';
 import { type Part, partKey } from './part';
 import styles from './prompts.module.css';
@@ -26,7 +26,6 @@ export function ScriptSection(
     props: EditorProps<Prompt> & { language: string; seconds: number | undefined; parts: string[] | undefined },
 ) {
     const { value, change, error, disabled, language, seconds, parts } = props;
-    const findings = useFindings(value.id);
     const script = value.scripts[language] ?? '';
     const several = parts && parts.length > 1;
     const spoken = languageName(language);
@@ -40,7 +39,7 @@ export function ScriptSection(
                 hint={<Length seconds={seconds} hasBlanks={parts !== undefined} />}
                 onSave={(words) => change({ ...value, scripts: { ...value.scripts, [language]: words } })}
             />
-            <Findings found={findings(`/scripts/${language}`)} />
+            <FindingsAt pointer={`/scripts/${language}`} />
             {parts && (
                 <p className="line-row">
                     <PlayPrompt id={value.id} language={language} />
@@ -69,10 +68,9 @@ function Length({ seconds, hasBlanks }: { seconds: number | undefined; hasBlanks
 
 function PartSection(props: EditorProps<Prompt> & { part: Part; showsWords: boolean }) {
     const { value, change, disabled, part, showsWords } = props;
-    const findings = useFindings(value.id);
     const place = value.takes.findIndex((take) => take.id === value.inUse[partKey(part)]);
     const take = value.takes[place];
-    const found = place < 0 ? [] : findings(`/takes/${place}`);
+    const found = useFindingsAt(place < 0 ? undefined : `/takes/${place}`);
     const machine = value.machine[partKey(part)];
     const sound = take?.sound ?? (machine?.words === part.words ? machine?.sound : undefined);
     const isOther = found.some((one) => one.code === 'take-from-other-words');

@@ -1,7 +1,7 @@
 import { Button, Select } from 'antd';
 import { Link } from 'react-router';
 import { LIMITS } from '../api/limits';
-import type { Finding, Queue } from '../api/types';
+import type { Queue } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
 import { MemberFrame } from '../ui/MemberFrame';
@@ -24,7 +24,7 @@ export function AgentRow({
     acts,
     disabled,
     error,
-    found,
+    at,
 }: {
     queue: string;
     member: Member;
@@ -33,7 +33,8 @@ export function AgentRow({
     acts: RowActs<Member>;
     disabled: boolean;
     error: string | undefined;
-    found: Finding[];
+    /** Its place in the element. */
+    at: string;
 }) {
     const plan = usePlan();
     const { search } = useMoment();
@@ -55,7 +56,7 @@ export function AgentRow({
             acts={acts}
             disabled={disabled}
             error={error}
-            found={found}
+            at={at}
             below={state && <AgentStateLine name={name} state={state} set={set} clear={clear} />}
         >
             <Select

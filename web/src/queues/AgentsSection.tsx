@@ -1,4 +1,4 @@
-import type { Finding, Queue } from '../api/types';
+import type { Queue } from '../api/types';
 import { clock } from '../call/clock';
 import { useAnswer } from '../moment/useAnswer';
 import { AddPerson } from '../ui/AddPerson';
@@ -8,13 +8,7 @@ import { AgentRow } from './AgentRow';
 import { AgentsPicture } from './AgentsPicture';
 
 /** Who takes calls of the queue, as a picture and as rows to be edited. */
-export function AgentsSection({
-    value,
-    change,
-    error,
-    disabled,
-    findings,
-}: EditorProps<Queue> & { findings: (pointer: string) => Finding[] }) {
+export function AgentsSection({ value, change, error, disabled }: EditorProps<Queue>) {
     const { data: trace } = useAnswer();
     const rang = (who: string) => {
         const times = trace?.rung.filter((one) => one.person === who && one.until > one.from) ?? [];
@@ -33,7 +27,7 @@ export function AgentsSection({
                         rang={rang(member.who)}
                         disabled={disabled}
                         error={error(`/members/${i}`)}
-                        found={findings(`/members/${i}`)}
+                        at={`/members/${i}`}
                         acts={rowActs(value.members, i, (members) => change({ ...value, members }))}
                     />
                 ))}

@@ -1,8 +1,7 @@
 import type { Queue } from '../api/types';
 import { ElementField } from '../ui/ElementField';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
-import { Findings } from '../ui/Findings';
-import { useFindings } from '../ui/useFindings';
+import { FindingsAt } from '../ui/FindingsAt';
 import { AdmissionSection } from './AdmissionSection';
 import { AgentsSection } from './AgentsSection';
 import { AskingSection } from './AskingSection';
@@ -28,25 +27,24 @@ export function QueuesScreen() {
 
 function QueueEditor(props: EditorProps<Queue>) {
     const { value, change, error, disabled } = props;
-    const findings = useFindings(value.id);
     return (
         <>
-            <Findings found={findings('/name')} />
             <WaitScale queue={value} />
-            <Findings found={findings('/waiting')} />
+            <FindingsAt pointer="/waiting" />
             <h2>When the trial call comes to it</h2>
             <QueueStateLine queue={value} />
-            <AgentsSection {...props} findings={findings} />
-            <Findings found={findings('/members')} />
+            <AgentsSection {...props} />
+            <FindingsAt pointer="/members" />
             <AskingSection {...props} />
-            <Findings found={[...findings('/asking'), ...findings('/rank')]} />
+            <FindingsAt pointer="/asking" />
+            <FindingsAt pointer="/rank" />
             <WaitingSection {...props} />
-            <Findings found={findings('/recording')} />
+            <FindingsAt pointer="/recording" />
             <CallbackSection {...props} />
-            <Findings found={[...findings('/callback/offer'), ...findings('/callback/calls/line')]} />
+            <FindingsAt pointer="/callback" />
             <AdmissionSection {...props} />
             <PromiseSection {...props} />
-            <Findings found={findings('/promise/notify')} />
+            <FindingsAt pointer="/promise" />
             <h2>Where calls go that nobody takes</h2>
             <div className="fields">
                 <ElementField

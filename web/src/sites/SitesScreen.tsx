@@ -1,12 +1,14 @@
 import { Button, InputNumber, Select } from 'antd';
 import { LIMITS } from '../api/limits';
 import type { Site } from '../api/types';
+import { countryName, isCountry, useCountries } from '../ui/countries';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
 import { LanguageSelect } from '../ui/LanguageSelect';
 import { BY_LABEL } from '../ui/searched';
 import { TextField } from '../ui/TextField';
 import { useCadence } from '../ui/useCadence';
+import { withCountry, withZone, zonesFor } from './place';
 
 export function SitesScreen() {
     return (
@@ -20,9 +22,23 @@ export function SitesScreen() {
 }
 
 function SiteEditor({ value, change, error, disabled }: EditorProps<Site>) {
-    const zones = [...new Set([value.zone, ...Intl.supportedValuesOf('timeZone')])];
+    const countries = useCountries()?.countries ?? {};
+    const codes = [...new Set([value.country, ...Object.keys(countries)])];
     return (
         <div className="fields">
+            <Field label="Country" hint="Numbers are typed as they are dialled there" error={error('/country')}>
+                {(a11y) => (
+                    <Select
+                        {...a11y}
+                        aria-label="Country"
+                        showSearch={{ filterOption: (typed, option) => isCountry(option?.value ?? '', typed) }}
+                        value={value.country}
+                        disabled={disabled}
+                        options={codes.map((code) => ({ value: code, label: countryName(code) }))}
+                        onChange={(country) => change(withCountry(value, country, countries))}
+                    />
+                )}
+            </Field>
             <Field label="Time zone" hint="All hours of this site keep its time" error={error('/zone')}>
                 {(a11y) => (
                     <Select
@@ -31,19 +47,11 @@ function SiteEditor({ value, change, error, disabled }: EditorProps<Site>) {
                         showSearch={BY_LABEL}
                         value={value.zone}
                         disabled={disabled}
-                        options={zones.map((zone) => ({ value: zone, label: zone }))}
-                        onChange={(zone) => change({ ...value, zone })}
+                        options={zonesFor(value, countries).map((zone) => ({ value: zone, label: zone }))}
+                        onChange={(zone) => change(withZone(value, zone, countries))}
                     />
                 )}
             </Field>
-            <TextField
-                label="Country"
-                value={value.country}
-                disabled={disabled}
-                hint="Two letters, such as GB or FR"
-                error={error('/country')}
-                onSave={(country) => change({ ...value, country: country.toUpperCase() })}
-            />
             <LanguageSelect
                 value={value.language}
                 disabled={disabled}
@@ -90,7 +98,7 @@ function CadenceField({ value, change, error, disabled }: EditorProps<Site>) {
             label="A ring lasts"
             hint={
                 value.cadence === null
-                    ? `As is usual in ${value.country} (ITU-T E.180), with the silence after it`
+                    ? 'As is usual there (ITU-T E.180), with the silence after it'
                     : 'With the silence after it'
             }
             error={error('/cadence')}

@@ -1,6 +1,6 @@
 import { Checkbox, Select } from 'antd';
 import { LIMITS } from '../api/limits';
-import type { Finding, Rung } from '../api/types';
+import type { Rung } from '../api/types';
 import { usePlan } from '../plan/usePlan';
 import { MemberFrame } from '../ui/MemberFrame';
 import { RingTimeInput } from '../ui/RingTimeInput';
@@ -18,7 +18,7 @@ export function MemberRow({
     acts,
     disabled,
     error,
-    found,
+    at,
 }: {
     member: Member;
     tiers: boolean;
@@ -26,7 +26,8 @@ export function MemberRow({
     acts: RowActs<Member>;
     disabled: boolean;
     error: string | undefined;
-    found: Finding[];
+    /** Its place in the element. */
+    at: string;
 }) {
     const plan = usePlan();
     const [id, phone] = member.who.split('/');
@@ -49,7 +50,7 @@ export function MemberRow({
             acts={acts}
             disabled={disabled}
             error={error}
-            found={found}
+            at={at}
         >
             {tiers && (
                 <Select

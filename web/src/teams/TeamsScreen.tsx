@@ -8,13 +8,12 @@ import { TeamRings } from '../ringing/TeamRings';
 import { AddPerson } from '../ui/AddPerson';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
 import { Field } from '../ui/Field';
-import { Findings } from '../ui/Findings';
+import { FindingsAt } from '../ui/FindingsAt';
 import { NumberInput } from '../ui/NumberInput';
 import { PhoneNumberField } from '../ui/PhoneNumberField';
 import { RingTimeInput } from '../ui/RingTimeInput';
 import { rowActs } from '../ui/rowActs';
 import { BY_LABEL } from '../ui/searched';
-import { useFindings } from '../ui/useFindings';
 import { EarlierCalls } from './EarlierCalls';
 import { MemberRow } from './MemberRow';
 import { newMember, PATTERNS } from './patterns';
@@ -46,7 +45,6 @@ function TeamEditor(props: EditorProps<Team>) {
 
 /** In which order its members ring, for how long, and on which phones. */
 function HowItRings({ value, change, error, disabled }: EditorProps<Team>) {
-    const findings = useFindings(value.id);
     const pattern = PATTERNS.find((one) => one.pattern === value.pattern);
     return (
         <>
@@ -87,7 +85,7 @@ function HowItRings({ value, change, error, disabled }: EditorProps<Team>) {
                     />
                 </p>
             )}
-            <Findings found={findings('/memberSeconds')} />
+            <FindingsAt pointer="/memberSeconds" />
             <Field label="Which phones of a member ring" wide>
                 {(a11y) => (
                     <Radio.Group
@@ -129,13 +127,12 @@ function HowItRings({ value, change, error, disabled }: EditorProps<Team>) {
 function Members({ value, change, error, disabled }: EditorProps<Team>) {
     const plan = usePlan();
     const { data: trace } = useAnswer();
-    const findings = useFindings(value.id);
     const country = (plan && usualSite(plan)?.country) ?? 'GB';
     const add = (who: string) => change({ ...value, members: [...value.members, newMember(who)] });
     return (
         <>
             <h2>Members</h2>
-            <Findings found={findings('/members')} />
+            <FindingsAt pointer="/members" />
             <ol className="members">
                 {value.members.map((member, i) => (
                     <MemberRow
@@ -145,7 +142,7 @@ function Members({ value, change, error, disabled }: EditorProps<Team>) {
                         rung={trace?.rung.filter((one) => one.person === member.who || one.phone === member.who) ?? []}
                         disabled={disabled}
                         error={error(`/members/${i}`)}
-                        found={findings(`/members/${i}`)}
+                        at={`/members/${i}`}
                         acts={rowActs(value.members, i, (members) => change({ ...value, members }))}
                     />
                 ))}

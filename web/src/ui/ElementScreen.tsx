@@ -8,6 +8,7 @@ import { useEdit } from '../plan/useEdit';
 import { errorAt, useElement } from '../plan/useElement';
 import { useBody, usePlan } from '../plan/usePlan';
 import { AddByName } from './AddByName';
+import { FindingsOf } from './FindingsAt';
 import { LongList } from './LongList';
 import { SavingNote } from './SavingNote';
 import { isFound } from './searched';
@@ -181,7 +182,9 @@ function Chosen<K extends Kind>({
                     </>
                 )}
             </div>
-            <div ref={fields}>{editor({ value, change: editing.change, error, disabled })}</div>
+            <FindingsOf id={element.id}>
+                <div ref={fields}>{editor({ value, change: editing.change, error, disabled })}</div>
+            </FindingsOf>
             {!UNUSED.includes(element.kind) && <UsedBy id={element.id} />}
         </>
     );

@@ -1,7 +1,6 @@
 import { Switch } from 'antd';
 import type { ReactNode } from 'react';
-import type { Finding } from '../api/types';
-import { Findings } from './Findings';
+import { FindingsAt } from './FindingsAt';
 import { MoveButton, RemoveButton } from './RowButtons';
 import type { RowActs } from './rowActs';
 
@@ -14,7 +13,7 @@ export function MemberFrame<T extends { on: boolean }>({
     acts,
     disabled,
     error,
-    found,
+    at,
     children,
     below,
 }: {
@@ -26,7 +25,8 @@ export function MemberFrame<T extends { on: boolean }>({
     acts: RowActs<T>;
     disabled: boolean;
     error: string | undefined;
-    found: Finding[];
+    /** Its place in the element. */
+    at: string;
     children: ReactNode;
     below?: ReactNode;
 }) {
@@ -51,7 +51,7 @@ export function MemberFrame<T extends { on: boolean }>({
                 )}
             </div>
             {below}
-            <Findings found={found} />
+            <FindingsAt pointer={at} />
             {error && (
                 <p className="alarm" role="alert">
                     {error}

@@ -177,6 +177,10 @@ return [
     'tier-never-asked.fix' => 'Let tiers join every {every} s',
     'queue-nobody-reaches' => 'No call comes here: neither a number nor a step leads to this queue.',
     'queue-nobody-reaches.remedy' => 'Let a number or a step of a journey lead to it.',
+    'zone-of-another-country' => 'Its clock is that of {zone}, which nobody keeps in its country, {region}.',
+    'zone-of-another-country.remedy' =>
+        'Choose another zone, or another country: all hours of the site follow its clock.',
+    'zone-of-another-country.fix' => 'Keep the time of {its}',
     'equal-ranks' =>
         '{agent} is an agent of “{other}” too, which has the same rank, {rank}: whose callers come first is not said.',
     'equal-ranks.remedy' => 'Give one of the two queues a better rank, which is a lower figure.',

@@ -46,7 +46,7 @@ final class HolidaysTest extends TestCase
         yield 'a date' => [['rule' => ['on' => 'dates', 'dates' => ['2027-06-02']]], 'Wed 2 Jun 2027', ['2027-06-02']];
         yield 'a range' => [
             ['rule' => ['on' => 'range', 'from' => '2027-12-30', 'to' => '2028-01-02']],
-            '2027-12-30 to 2028-01-02',
+            'Thu 30 Dec 2027 to Sun 2 Jan 2028',
             ['2027-12-30', '2027-12-31', '2028-01-01', '2028-01-02'],
         ];
         yield 'a range of every year' => [

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useMemo } from 'react';
+import { useMemo } from 'react';
 import { api, ask } from '../api/client';
 import type { Finding } from '../api/types';
 import { useMoment } from '../moment/useMoment';
@@ -11,7 +11,7 @@ const CALM = 250;
 const NONE: Finding[] = [];
 
 /** What the server finds in an element that callers would not want, but for what somebody put aside. */
-export function useAllFindings(id: string): Finding[] {
+export function useElementFindings(id: string): Finding[] {
     const { moment } = useMoment();
     const stamp = useCalm(usePlan()?.stamp, CALM);
     const { data } = useQuery({
@@ -26,10 +26,4 @@ export function useAllFindings(id: string): Finding[] {
         placeholderData: (before, query) => (query?.queryKey[2] === id ? before : undefined),
     });
     return useMemo(() => data?.findings.filter((one) => !one.silenced) ?? NONE, [data]);
-}
-
-/** The same by its place in the element: shown where the cause is. */
-export function useFindings(id: string): (pointer: string) => Finding[] {
-    const all = useAllFindings(id);
-    return useCallback((pointer) => all.filter((one) => one.pointer === pointer), [all]);
 }
