@@ -93,8 +93,8 @@ final class NumbersApiTest extends ApiTestCase
             [$problem['errors'][0]['pointer'], $problem['errors'][0]['code']],
         );
         self::assertSame(
-            ['number' => '+4416329609*', 'international' => '+44 16329609 …'],
-            $this->send('GET', '/api/phone-numbers?country=GB&text=' . rawurlencode('01632 9609*')),
+            ['number' => '+4416329609*', 'international' => '+44 16329609 …', 'country' => 'GB'],
+            $this->send('GET', '/api/phone-numbers?country=GB,FR&text=' . rawurlencode('01632 9609*')),
         );
     }
 

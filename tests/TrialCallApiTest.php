@@ -113,8 +113,8 @@ final class TrialCallApiTest extends ApiTestCase
     public function testNumbersAreUnderstoodAsTheyAreTyped(): void
     {
         self::assertSame(
-            ['number' => '+33261910199', 'international' => '+33 2 61 91 01 99'],
-            $this->send('GET', '/api/phone-numbers?text=02%2061%2091%2001%2099&country=FR'),
+            ['number' => '+33261910199', 'international' => '+33 2 61 91 01 99', 'country' => 'FR'],
+            $this->send('GET', '/api/phone-numbers?text=02%2061%2091%2001%2099&country=GB,FR'),
         );
         $problem = $this->send('GET', '/api/phone-numbers?text=hello&country=GB');
         $this->assertStatus(422);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Api;
 
 use Meandros\Core\Call\PhoneNumber;
+use Meandros\Core\Numbers\TypedNumber;
 use Meandros\Core\Outside\Lines;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
@@ -22,23 +23,26 @@ final readonly class PhoneNumberController
     #[Route('/api/phone-numbers', methods: ['GET'])]
     public function parse(Request $request): JsonResponse
     {
-        $country = strtoupper($request->query->getString('country', 'ZZ'));
-        if ('ZZ' !== $country && !PhoneNumber::knowsCountry($country)) {
-            throw InvalidData::at('/country', 'not-a-country', ['country' => Input::quote($country)]);
+        $countries = array_values(array_filter(explode(',', strtoupper($request->query->getString('country')))));
+        foreach ($countries as $country) {
+            if (!PhoneNumber::knowsCountry($country)) {
+                throw InvalidData::at('/country', 'not-a-country', ['country' => Input::quote($country)]);
+            }
         }
-        $text = $request->query->getString('text');
         try {
-            $number = str_ends_with($text, '*')
-                ? PhoneNumber::beginning((string) preg_replace('/[^0-9+]/', '', $text), $country) . '*'
-                : PhoneNumber::parse(mb_substr($text, 0, 60), $country);
+            $typed = TypedNumber::in($countries, mb_substr($request->query->getString('text'), 0, 60));
         } catch (InvalidData $invalid) {
             throw new InvalidData([$invalid->problems[0]->under('/text')]);
         }
 
-        $answer = ['number' => $number, 'international' => PhoneNumber::international($number)];
+        $answer = [
+            'number' => $typed->number,
+            'international' => PhoneNumber::international($typed->number),
+            'country' => $typed->country,
+        ];
         if ($request->query->has('site')) {
             $lines = new Lines($this->draft->plan());
-            $answer['leaves'] = $lines->departure($number, $request->query->getString('site'))?->toJson();
+            $answer['leaves'] = $lines->departure($typed->number, $request->query->getString('site'))?->toJson();
         }
 
         return new JsonResponse($answer);

@@ -45,6 +45,19 @@ test('a block is made, tried, and refused where it meets another', async ({ page
     await expect(page.locator('.about.alarm', { hasText: 'It overlaps the block “Direct lines”' })).toBeVisible();
 });
 
+test('a number that is dialled in the other country belongs to the site there', async ({ page }) => {
+    await page.goto(address('/numbers'));
+    await page.getByRole('textbox', { name: 'New number' }).fill('02 61 91 01 77');
+    await page.getByRole('textbox', { name: 'New number' }).press('Enter');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('+33 2 61 91 01 77');
+    await expect(page.locator('.field', { hasText: 'Its country says' })).toContainText('Port-Saint-Aubert');
+    // Where a site is chosen, it is dialled there.
+    await choose(page, 'Site of the new number', 'Ternwick Harbour');
+    await page.getByRole('textbox', { name: 'New number' }).fill('02 61 91 01 78');
+    await page.getByRole('textbox', { name: 'New number' }).press('Enter');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue(/^\+44 2619/);
+});
+
 test('a number is given up, and the table says so, with its tag and its last change', async ({ page }) => {
     await page.goto(address('/numbers/num_groups'));
     await page.getByRole('checkbox', { name: 'Given up, and kept free' }).check();

@@ -31,6 +31,8 @@ final class NumberImport
     private readonly ByName $targets;
     /** @var ByName<Site> */
     private readonly ByName $sites;
+    /** @var array<string, Site> the first in each country */
+    private array $countries = [];
     /** @var array<string, int> lines by number */
     private array $lines = [];
 
@@ -41,6 +43,9 @@ final class NumberImport
         private readonly \Closure $newId,
     ) {
         $this->sites = new ByName($plan->all(Site::class));
+        foreach ($plan->all(Site::class) as $site) {
+            $this->countries[$site->place->country] ??= $site;
+        }
         $this->targets = new ByName($plan->all(TakesCalls::class));
     }
 
@@ -62,13 +67,15 @@ final class NumberImport
         if ('' !== $row->site && null === $site) {
             $problems['site'] = new Problem('/site', 'no-such-site', ['name' => $row->site]);
         }
-        [$number, $problem, $there] = $this->number(
-            $row->range->number,
-            null === $site ? $this->plan->all(Site::class) : [$site],
-        );
-        if (null === $number) {
-            return new NumberOutcome($row, null, false, array_filter(['number' => $problem]) + $problems);
+        try {
+            $typed = TypedNumber::in(
+                null === $site ? array_keys($this->countries) : [$site->place->country],
+                $row->range->number,
+            );
+        } catch (InvalidData $invalid) {
+            return new NumberOutcome($row, null, false, ['number' => $invalid->problems[0]] + $problems);
         }
+        $number = $typed->number;
         if (isset($this->lines[$number])) {
             return new NumberOutcome(
                 $row,
@@ -80,7 +87,7 @@ final class NumberImport
         $this->lines[$number] = $row->line;
         $same = $this->plan->dialled($number);
         $same = $same instanceof Number ? $same : null;
-        $site ??= $this->plan->get(Site::class, $same?->line->site) ?? $there;
+        $site ??= $this->plan->get(Site::class, $same?->line->site) ?? ($this->countries[$typed->country] ?? null);
         if (null === $site) {
             $problems['site'] = new Problem('/site', 'no-site-yet');
         }
@@ -116,39 +123,6 @@ final class NumberImport
             null !== $same && $same->toJson() === $new->toJson(),
             $made,
         );
-    }
-
-    /**
-     * As it is dialled at one of the sites: the first at which such numbers are given out, else the first at which it could be one.
-     *
-     * @param list<Site> $sites
-     *
-     * @return array{string|null, Problem|null, Site|null} in E.164 with that site, or why it is none
-     */
-    private function number(string $text, array $sites): array
-    {
-        $problem = $possible = null;
-        foreach ([] === $sites ? [null] : $sites as $site) {
-            try {
-                if (str_ends_with($text, '*')) {
-                    $beginning = PhoneNumber::beginning(
-                        preg_replace('/[^0-9+]/', '', $text) ?? '',
-                        $site->place->country ?? 'ZZ',
-                    );
-
-                    return [$beginning . '*', null, $site];
-                }
-                $number = PhoneNumber::parse($text, $site->place->country ?? 'ZZ');
-                if (PhoneNumber::isGivenOut($number)) {
-                    return [$number, null, $site];
-                }
-                $possible ??= [$number, null, $site];
-            } catch (InvalidData $invalid) {
-                $problem ??= $invalid->problems[0];
-            }
-        }
-
-        return $possible ?? [null, $problem, null];
     }
 
     /** @param array<string, Problem> $problems */

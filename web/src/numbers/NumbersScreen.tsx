@@ -15,6 +15,7 @@ import { Field } from '../ui/Field';
 import { FindingsAt } from '../ui/FindingsAt';
 import { LanguageSelect } from '../ui/LanguageSelect';
 import { PhoneNumberField, PhoneNumberText } from '../ui/PhoneNumberField';
+import { BY_LABEL } from '../ui/searched';
 import { BlockChoice, BlockFields, BlockTable } from './Block';
 import { GivenUp } from './GivenUp';
 
@@ -141,12 +142,15 @@ function NumberAdder() {
     const [site, setSite] = useState<string>();
     const [refused, setRefused] = useState<string>();
     const sites = plan?.all('site') ?? [];
-    const chosen = sites.find((one) => one.id === site) ?? (plan && usualSite(plan));
+    const usual = plan && usualSite(plan);
+    const chosen = sites.find((one) => one.id === site);
 
     const submit = async () => {
-        if (!text.trim() || !chosen) return;
+        if (!text.trim() || !usual) return;
         setRefused(undefined);
-        const query = { text, country: chosen.country };
+        // Unless it is said where, the number tells.
+        const possible = chosen ? [chosen] : [usual, ...sites];
+        const query = { text, country: [...new Set(possible.map((one) => one.country))].join(',') };
         const read = await told(async () => {
             try {
                 return await ask(api.GET('/api/phone-numbers', { params: { query } }));
@@ -162,12 +166,13 @@ function NumberAdder() {
             setRefused(`${read.international} is here already, as “${taken.name}”.`);
             return;
         }
+        const its = possible.find((one) => one.country === read.country) ?? usual;
         const made = await add({
             kind: 'number',
             name: read.international,
             number: read.number,
-            site: chosen.id,
-            language: chosen.language,
+            site: its.id,
+            language: its.language,
             target: null,
             tellsCaller: true,
             block: null,
@@ -208,8 +213,12 @@ function NumberAdder() {
                     aria-label="Site of the new number"
                     size="small"
                     style={{ width: 150 }}
-                    value={chosen?.id ?? null}
-                    options={sites.map((one) => ({ value: one.id, label: one.name }))}
+                    showSearch={BY_LABEL}
+                    value={chosen?.id ?? ''}
+                    options={[
+                        { value: '', label: 'site by the number' },
+                        ...sites.map((one) => ({ value: one.id, label: one.name })),
+                    ]}
                     onChange={setSite}
                 />
                 <Button size="small" disabled={!text.trim()} onClick={submit}>

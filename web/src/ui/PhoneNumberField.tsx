@@ -94,6 +94,6 @@ export function PhoneNumberText({ number }: { number: string }) {
 }
 
 function AskedNumberText({ number }: { number: string }) {
-    const read = useUnderstood(number, 'ZZ');
+    const read = useUnderstood(number, '');
     return <span className="figures">{read.data?.international ?? number}</span>;
 }

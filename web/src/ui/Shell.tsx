@@ -19,6 +19,7 @@ import { Mark } from './Mark';
 import { ServerNotice } from './ServerNotice';
 import { FIRST_SCREEN, GROUPS } from './screens';
 import { usePageTitle } from './usePageTitle';
+import { useTopHeight } from './useTopHeight';
 
 /** The frame of every screen: the moment bar, its answer, and the way to the screens. */
 export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => void }) {
@@ -29,6 +30,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
     const undo = plan?.plan.undo?.label;
     const redo = plan?.plan.redo?.label;
     usePageTitle();
+    const top = useTopHeight<HTMLElement>();
     const [, pathname] = useLocation().pathname.split('/');
     const editable = moment.in === 'draft';
     const { isSuccess: isAnswered } = useAnswer();
@@ -110,7 +112,7 @@ export function Shell({ mode, onMode }: { mode: Mode; onMode: (mode: Mode) => vo
                 </div>
             </nav>
             <div className="stage">
-                <header className="top">
+                <header className="top" ref={top}>
                     <ServerNotice />
                     <JobsNotice />
                     <OverrideBanner />
