@@ -16,6 +16,7 @@ import { rowActs } from '../ui/rowActs';
 import { BY_LABEL } from '../ui/searched';
 import { EarlierCalls } from './EarlierCalls';
 import { MemberRow } from './MemberRow';
+import { PatternPicker } from './PatternPicker';
 import { newMember, PATTERNS } from './patterns';
 
 export function TeamsScreen() {
@@ -50,14 +51,11 @@ function HowItRings({ value, change, error, disabled }: EditorProps<Team>) {
         <>
             <Field label="How it rings" error={error('/pattern')} wide>
                 {(a11y) => (
-                    <Radio.Group
+                    <PatternPicker
                         id={a11y.id}
-                        aria-label="How it rings"
-                        className="stacked"
                         value={value.pattern}
                         disabled={disabled}
-                        onChange={(event) => change({ ...value, pattern: event.target.value })}
-                        options={PATTERNS.map((one) => ({ value: one.pattern, label: one.about }))}
+                        onChange={(pattern) => change({ ...value, pattern })}
                     />
                 )}
             </Field>
