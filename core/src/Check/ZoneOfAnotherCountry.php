@@ -49,8 +49,9 @@ final class ZoneOfAnotherCountry implements Check
             $from,
             $from + self::DAYS * CivilDate::SECONDS_PER_DAY,
         );
+        $its = $over($name);
         foreach ($zones as $zone) {
-            if ($over($zone)->isLike($over($name))) {
+            if ($over($zone)->isLike($its)) {
                 return true;
             }
         }

@@ -216,7 +216,7 @@ function NumberAdder() {
                     showSearch={BY_LABEL}
                     value={chosen?.id ?? ''}
                     options={[
-                        { value: '', label: 'site by the number' },
+                        { value: '', label: 'by the number' },
                         ...sites.map((one) => ({ value: one.id, label: one.name })),
                     ]}
                     onChange={setSite}
