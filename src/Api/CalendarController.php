@@ -16,7 +16,6 @@ use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Holiday\Holiday;
 use Meandros\Core\Time\Holiday\Holidays;
-use Meandros\Core\Time\Holiday\LookAhead;
 use Meandros\Core\Time\Holiday\Occasion;
 use Meandros\Core\Time\TimeOfDay;
 use Meandros\Core\Wording\HolidayWords;
@@ -74,7 +73,7 @@ final readonly class CalendarController
         \assert(null !== $ready);
         $today = $this->now->day();
         $entries = array_values(
-            array_filter($ready->holidays->entries, static fn(Holiday $one): bool => !LookAhead::isOver($one, $today)),
+            array_filter($ready->holidays->entries, static fn(Holiday $one): bool => !$one->isOver($today)),
         );
         $id = Kind::Calendar->prefix() . '_' . bin2hex(random_bytes(6));
         $change = $this->draft->add(new HolidayCalendar($id, 'Holidays: ' . $ready->name, new Holidays($entries)));
@@ -105,10 +104,12 @@ final readonly class CalendarController
             ),
             CivilDate::SECONDS_PER_DAY,
         );
-        $ahead = LookAhead::over($calendar->holidays, $from, $until);
-        $rules = [];
+        $rules = $passed = [];
         foreach ($calendar->holidays->entries as $holiday) {
             $rules[$holiday->id] = HolidayWords::rule($holiday);
+            if ($holiday->isOver($from)) {
+                $passed[] = $holiday->id;
+            }
         }
 
         return new JsonResponse([
@@ -123,11 +124,10 @@ final readonly class CalendarController
                             '–' .
                             TimeOfDay::format($occasion->holiday->part->toSeconds),
                 ],
-                $ahead->occasions,
+                $calendar->holidays->between($from, $until),
             ),
             'rules' => (object) $rules,
-            'emptyYears' => $ahead->emptyYears,
-            'passed' => array_map(static fn(Holiday $holiday): string => $holiday->id, $ahead->passed),
+            'passed' => $passed,
         ]);
     }
 

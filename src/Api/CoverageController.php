@@ -176,7 +176,7 @@ final readonly class CoverageController
 
     private function all(Plan $plan, int $from, int $until): AllNumbers
     {
-        $call = new TrialCall('', Caller::parse('', 'ZZ'), $from);
+        $call = new TrialCall('', Caller::withheld(), $from);
 
         return new AllNumbers($plan, $call, $from, $until, live: $this->live->state($plan, $this->now->second()));
     }

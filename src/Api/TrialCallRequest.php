@@ -79,18 +79,18 @@ final readonly class TrialCallRequest
 
         return self::orComplain(
             $in,
-            static fn(): string => PhoneNumber::parse($text, $site->place->country ?? 'ZZ'),
+            static fn(): string => PhoneNumber::parse($text, $site->place->country ?? PhoneNumber::ANYWHERE),
             '',
         );
     }
 
     private static function caller(Input $in, ?Site $site): Caller
     {
-        $withheld = Caller::parse('', 'ZZ');
+        $withheld = Caller::withheld();
 
         return self::orComplain(
             $in,
-            static fn(): Caller => Caller::parse($in->optionalText(40), $site->place->country ?? 'ZZ'),
+            static fn(): Caller => Caller::parse($in->optionalText(40), $site->place->country ?? PhoneNumber::ANYWHERE),
             $withheld,
         );
     }

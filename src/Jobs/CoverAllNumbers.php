@@ -6,6 +6,7 @@ namespace Meandros\Server\Jobs;
 
 use Doctrine\DBAL\Connection;
 use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\Element\Number;
@@ -77,7 +78,7 @@ final class CoverAllNumbers implements JobKind
      */
     private function totals(Plan $plan, array $input, LiveState $live, array $known, Progress $progress): array
     {
-        $call = new TrialCall('', Caller::parse($input['from'], 'ZZ'), 0);
+        $call = new TrialCall('', Caller::parse($input['from'], PhoneNumber::ANYWHERE), 0);
         /** @var array<string, AllNumbers> $all by zone, in each of which the year is another stretch */
         $all = [];
         $numbers = $plan->all(Number::class);

@@ -118,7 +118,7 @@ final readonly class FoundImpact
         [$was, $is] = [$this->plans->get($before), $this->plans->get($after)];
         $all = fn(Plan $plan): AllNumbers => new AllNumbers(
             $plan,
-            new TrialCall('', Caller::parse('', 'ZZ'), $from),
+            new TrialCall('', Caller::withheld(), $from),
             $from,
             $until,
             live: $this->live->state($plan, $from),

@@ -19,6 +19,8 @@ use Meandros\Core\Reading\InvalidData;
  */
 final class PhoneNumber
 {
+    /** Where a number is dialled as E.164 writes it, in no country's own way: the code of no country. */
+    public const ANYWHERE = 'ZZ';
     /** As typed, with spaces, brackets and dots. */
     private const LONGEST = 60;
     /** The shape of a number in E.164, with its plus sign: a country code and up to 15 digits in all. */
@@ -124,7 +126,7 @@ final class PhoneNumber
             return $text;
         }
         try {
-            return self::parse($text, 'ZZ');
+            return self::parse($text, self::ANYWHERE);
         } catch (InvalidData $invalid) {
             $in->take($invalid);
 

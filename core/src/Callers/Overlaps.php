@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Callers;
 
 use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Element\CallerList;
 
 /** Callers who are in two lists: which entries of one are found in another, and by what. */
@@ -44,7 +45,7 @@ final class Overlaps
             $stem = rtrim($entry->match, '*');
             $found = $in->entries->find($entry->match) ?? ($isNumber ? $in->entries->beginning($stem) : null);
             if (null === $found && $isNumber && $stem === $entry->match && $ranges-- > 0) {
-                $found = $this->lookup->find($in, Caller::parse($stem, 'ZZ'));
+                $found = $this->lookup->find($in, Caller::parse($stem, PhoneNumber::ANYWHERE));
             }
             if (null !== $found) {
                 yield $isTurned ? [$found->match, $entry->match] : [$entry->match, $found->match];

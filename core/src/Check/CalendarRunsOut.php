@@ -7,7 +7,7 @@ namespace Meandros\Core\Check;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\HolidayCalendar;
 use Meandros\Core\Time\CivilDate;
-use Meandros\Core\Time\Holiday\Holiday;
+use Meandros\Core\Time\Holiday\Holidays;
 
 /**
  * A holiday calendar of dates that were typed in for some years, of which the last comes within a year: nobody will have typed in the next.
@@ -25,27 +25,32 @@ final class CalendarRunsOut implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        $last = null;
+        $end = null;
         foreach ($element->holidays->entries as $holiday) {
-            $end = self::lastDay($holiday);
-            if (null === $end) {
+            $last = $holiday->lastDay();
+            if (null === $last) {
                 return;
             }
-            $last = max($last ?? $end, $end);
+            $end = max($end ?? $last, $last);
         }
-        $today = null === $survey->now ? null : intdiv($survey->now, CivilDate::SECONDS_PER_DAY);
-        if (null !== $last && null !== $today && $last < $today + self::DAYS) {
+        if (null === $end || null === $survey->now) {
+            return;
+        }
+        $today = intdiv($survey->now, CivilDate::SECONDS_PER_DAY);
+        $last = self::lastOccasion($element->holidays, $end);
+        if ($last < $today + self::DAYS) {
             yield Finding::warning($element, '/holidays', $last < $today ? 'calendar-ran-out' : 'calendar-runs-out', [
                 'last' => CivilDate::format($last),
             ]);
         }
     }
 
-    private static function lastDay(Holiday $holiday): ?int
+    /** @param int $end the last day on which one may come */
+    private static function lastOccasion(Holidays $holidays, int $end): int
     {
-        $last = $holiday->rule->lastDay();
-        $to = $holiday->years->to;
+        $year = CivilDate::year($end);
+        $last = $holidays->between(CivilDate::of($year, 1, 1), CivilDate::of($year + 1, 1, 1));
 
-        return null === $to ? $last : min($last ?? \PHP_INT_MAX, CivilDate::of($to, 12, 31));
+        return [] === $last ? $end : end($last)->day;
     }
 }

@@ -43,6 +43,7 @@ final class Checks
         CallerInEarlierList::class,
         EmptyCalendar::class,
         CalendarRunsOut::class,
+        CalendarGap::class,
         PromptWithoutWords::class,
         BlankNeverFilled::class,
         TimesOtherThanHours::class,

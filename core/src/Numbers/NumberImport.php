@@ -132,7 +132,7 @@ final class NumberImport
             return null;
         }
         try {
-            $last = PhoneNumber::parse((string) $row->range->last, $site->place->country ?? 'ZZ');
+            $last = PhoneNumber::parse((string) $row->range->last, $site->place->country ?? PhoneNumber::ANYWHERE);
 
             return Input::read(
                 ['last' => $last, 'extension' => $row->range->extension],

@@ -10,9 +10,6 @@ use Meandros\Core\Reading\InvalidData;
 /** A number, or what numbers begin with, as it is dialled in one of several countries. */
 final readonly class TypedNumber
 {
-    /** No country: only what is written in international form can be understood. */
-    public const ANYWHERE = 'ZZ';
-
     /**
      * @param string $number  E.164, with * where it is a beginning
      * @param string $country in which it is dialled so, ISO 3166-1 alpha-2
@@ -29,7 +26,7 @@ final readonly class TypedNumber
     public static function in(array $countries, string $text): self
     {
         $invalid = $possible = null;
-        foreach ([] === $countries ? [self::ANYWHERE] : array_unique($countries) as $country) {
+        foreach ([] === $countries ? [PhoneNumber::ANYWHERE] : array_unique($countries) as $country) {
             try {
                 if (str_ends_with($text, '*')) {
                     $digits = (string) preg_replace('/[^0-9+]/', '', $text);

@@ -120,7 +120,7 @@ final class PeopleImport
             $problems['phones'] = new Problem('/phones', 'too-many-phones', ['most' => Limits::PHONES]);
         } else {
             try {
-                $phones = self::phones($row, $phones, $site->place->country ?? 'ZZ');
+                $phones = self::phones($row, $phones, $site->place->country ?? PhoneNumber::ANYWHERE);
             } catch (InvalidData $invalid) {
                 $problems['outside'] = $invalid->problems[0];
             }

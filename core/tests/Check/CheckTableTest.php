@@ -600,7 +600,27 @@ final class CheckTableTest extends TestCase
         yield 'dates beside a rule for every year' => [$calendar($dates('2026-11-22'), $yearly), []];
         yield 'a rule until a year' => [
             $calendar($yearly + ['years' => ['from' => null, 'to' => 2026, 'except' => []]]),
+            ['cal /holidays Its last holiday was Fri 1 May 2026: it has none any more.'],
+        ];
+        yield 'a rule until next year' => [
+            $calendar($yearly + ['years' => ['from' => null, 'to' => 2027, 'except' => []]]),
+            ['cal /holidays Its last holiday is Sat 1 May 2027: the year after it has none.'],
+        ];
+        yield 'a rule whose last year is left out' => [
+            $calendar($yearly + ['years' => ['from' => null, 'to' => 2026, 'except' => [2026]]]),
             ['cal /holidays Its last holiday is Thu 31 Dec 2026: the year after it has none.'],
+        ];
+        yield 'a year that was forgotten' => [
+            $calendar($dates('2026-12-25', '2028-02-07'), $yearly + ['years' => ['from' => 2029]]),
+            ['cal /holidays It has no holiday after Fri 25 Dec 2026, until Mon 7 Feb 2028.'],
+        ];
+        yield 'a late Easter after an early one' => [
+            $calendar($dates('2026-12-25', '2028-02-06'), $yearly + ['years' => ['from' => 2029]]),
+            ['cal /holidays It has no holiday after Sun 6 Feb 2028, until Tue 1 May 2029.'],
+        ];
+        yield 'a rule that holds later' => [
+            $calendar($yearly + ['years' => ['from' => 2028]]),
+            ['cal /holidays Its next holiday is Mon 1 May 2028: until then it has none.'],
         ];
         $menu = static fn(array $exits): PlanBuilder => (new PlanBuilder())
             ->prompt('prm', 2)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Numbers;
 
+use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Numbers\TypedNumber;
 use Meandros\Core\Reading\InvalidData;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -36,7 +37,7 @@ final class TypedNumberTest extends TestCase
             'GB',
         ];
         yield 'in international form' => [['GB', 'FR'], '+33 2 61 91 01 77', '+33261910177', 'GB'];
-        yield 'nowhere' => [[], '+44 1632 960123', '+441632960123', TypedNumber::ANYWHERE];
+        yield 'nowhere' => [[], '+44 1632 960123', '+441632960123', PhoneNumber::ANYWHERE];
         yield 'what numbers begin with' => [['GB', 'FR'], '01632 9609*', '+4416329609*', 'GB'];
     }
 

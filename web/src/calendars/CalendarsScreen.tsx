@@ -9,8 +9,7 @@ import { patchDraft, usePlan } from '../plan/usePlan';
 import { useWrite } from '../plan/writes';
 import { AddByName } from '../ui/AddByName';
 import { type EditorProps, ElementScreen } from '../ui/ElementScreen';
-import { Findings } from '../ui/Findings';
-import { useFindingsAt } from '../ui/FindingsAt';
+import { FindingsAt } from '../ui/FindingsAt';
 import { RemoveButton } from '../ui/RowButtons';
 import { BY_LABEL } from '../ui/searched';
 import { TextField } from '../ui/TextField';
@@ -107,7 +106,6 @@ function CalendarEditor({ value, change, error, disabled }: EditorProps<Calendar
     const { moment } = useMoment();
     const date = moment.at.slice(0, 10);
     const ahead = useLookAhead(value.id, date);
-    const found = useFindingsAt('/holidays');
     const [open, setOpen] = useState<string | null>(null);
     const set = (i: number, holiday: Holiday) => change({ ...value, holidays: value.holidays.with(i, holiday) });
     const add = (name: string) => {
@@ -140,13 +138,7 @@ function CalendarEditor({ value, change, error, disabled }: EditorProps<Calendar
                         )}
                     </p>
                 )}
-                <Findings found={found} />
-                {ahead && ahead.emptyYears.length > 0 && found.length === 0 && (
-                    <p className="notice alarm" role="status">
-                        This calendar has nothing for {ahead.emptyYears.join(' and ')}: hours that keep it will be open
-                        on every holiday.
-                    </p>
-                )}
+                <FindingsAt pointer="/holidays" />
                 <ul className="holidays">
                     {value.holidays.map((holiday, i) => (
                         <li key={holiday.id}>

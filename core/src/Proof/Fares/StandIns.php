@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Fares;
 
 use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Callers\CallerLookup;
 use Meandros\Core\Plan\Element\CallerEntry;
 use Meandros\Core\Plan\Element\CallerList;
@@ -62,7 +63,7 @@ final class StandIns
     private function ordinary(): Caller
     {
         foreach (self::NOBODYS as $number) {
-            $caller = Caller::parse($number, 'ZZ');
+            $caller = Caller::parse($number, PhoneNumber::ANYWHERE);
             $isListed = false;
             foreach ($this->plan->all(CallerList::class) as $list) {
                 $isListed = $isListed || null !== $this->lookup->find($list, $caller);
@@ -91,16 +92,16 @@ final class StandIns
     private function caller(CallerEntry $entry, CallerList $list): ?Caller
     {
         if (str_ends_with($entry->match, '*')) {
-            return Caller::parse(str_pad(substr($entry->match, 0, -1), self::LONGEST, '0'), 'ZZ');
+            return Caller::parse(str_pad(substr($entry->match, 0, -1), self::LONGEST, '0'), PhoneNumber::ANYWHERE);
         }
         if (str_starts_with($entry->match, '+') || Caller::WITHHELD === $entry->match) {
-            return Caller::parse($entry->match, 'ZZ');
+            return Caller::parse($entry->match, PhoneNumber::ANYWHERE);
         }
         if (CallerEntry::INTERNAL === $entry->match) {
             return Caller::inside();
         }
         foreach (self::NOBODYS as $number) {
-            $caller = Caller::parse($number, 'ZZ');
+            $caller = Caller::parse($number, PhoneNumber::ANYWHERE);
             if ($this->lookup->find($list, $caller)?->match === $entry->match) {
                 return $caller;
             }

@@ -10,7 +10,6 @@ use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Holiday\Holiday;
 use Meandros\Core\Time\Holiday\Holidays;
-use Meandros\Core\Time\Holiday\LookAhead;
 use Meandros\Core\Wording\HolidayWords;
 use Meandros\Core\Wording\ProblemWords;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -223,65 +222,36 @@ final class HolidaysTest extends TestCase
         );
     }
 
-    public function testTheLookAheadLooksToTheDay(): void
+    public function testAHolidayIsOverToTheDay(): void
     {
         $day = CivilDate::of(2026, 11, 30);
         $holiday = static fn(array $holiday): Holiday => self::calendar([$holiday])->entries[0];
         $dated = $holiday(['rule' => ['on' => 'dates', 'dates' => ['2026-04-01', '2026-11-30']]]);
         self::assertSame(
             [false, false, true],
-            [LookAhead::isOver($dated, $day - 1), LookAhead::isOver($dated, $day), LookAhead::isOver($dated, $day + 1)],
+            [$dated->isOver($day - 1), $dated->isOver($day), $dated->isOver($day + 1)],
         );
         $ends = $holiday(['rule' => ['on' => 'yearly', 'date' => '03-01'], 'years' => ['to' => 2026]]);
         self::assertSame(
             [false, true],
-            [
-                LookAhead::isOver($ends, CivilDate::of(2026, 12, 31)),
-                LookAhead::isOver($ends, CivilDate::of(2027, 1, 1)),
-            ],
+            [$ends->isOver(CivilDate::of(2026, 12, 31)), $ends->isOver(CivilDate::of(2027, 1, 1))],
         );
         self::assertFalse(
-            LookAhead::isOver($holiday(['rule' => ['on' => 'yearly', 'date' => '03-01']]), CivilDate::of(2400, 1, 1)),
-        );
-        $newYear = self::calendar([['rule' => ['on' => 'yearly', 'date' => '01-01'], 'years' => ['from' => 2028]]]);
-        $empty = static fn(int $from, int $until): array => LookAhead::over($newYear, $from, $until)->emptyYears;
-        self::assertSame(
-            [2026, 2027],
-            $empty(CivilDate::of(2026, 1, 1), CivilDate::of(2028, 6, 1)),
-            '1 January 2028 is looked at.',
-        );
-        self::assertSame(
-            [2027],
-            $empty(CivilDate::of(2026, 7, 5), CivilDate::of(2028, 6, 1)),
-            'Half a year may well have none,',
-        );
-        self::assertSame(
-            [2026, 2027],
-            $empty(CivilDate::of(2026, 7, 4), CivilDate::of(2028, 6, 1)),
-            'more than that not.',
-        );
-        self::assertSame([], $empty(CivilDate::of(2027, 7, 5), CivilDate::of(2028, 1, 2)));
-        self::assertSame(
-            [2027],
-            $empty(CivilDate::of(2026, 10, 1), CivilDate::of(2029, 12, 31)),
-            'New Year alone is enough for a year.',
+            $holiday(['rule' => ['on' => 'yearly', 'date' => '03-01']])->isOver(CivilDate::of(2400, 1, 1)),
         );
     }
 
-    public function testTheLookAheadWarns(): void
+    public function testWhatIsOverAndWhatComes(): void
     {
         $holidays = self::calendar([
             ['name' => 'Jubilee', 'rule' => ['on' => 'dates', 'dates' => ['2022-06-02', '2022-06-03']]],
             ['name' => 'Harbour day', 'rule' => ['on' => 'dates', 'dates' => ['2026-11-30', '2027-05-01']]],
             ['name' => 'Old custom', 'rule' => ['on' => 'yearly', 'date' => '03-01'], 'years' => ['to' => 2025]],
         ]);
-        $ahead = LookAhead::over($holidays, CivilDate::of(2026, 11, 23), CivilDate::of(2028, 11, 23));
-        self::assertSame([2028], $ahead->emptyYears);
-        self::assertSame(
-            ['Jubilee', 'Old custom'],
-            array_map(static fn(Holiday $one): string => $one->name, $ahead->passed),
-        );
-        self::assertCount(2, $ahead->occasions);
+        $today = CivilDate::of(2026, 11, 23);
+        $over = array_filter($holidays->entries, static fn(Holiday $one): bool => $one->isOver($today));
+        self::assertSame(['Jubilee', 'Old custom'], array_column($over, 'name'));
+        self::assertCount(2, $holidays->between($today, CivilDate::of(2028, 11, 23)));
     }
 
     /** @param array<string, mixed> $holiday */
