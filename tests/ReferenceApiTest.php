@@ -75,6 +75,36 @@ final class ReferenceApiTest extends ApiTestCase
         self::assertSame($calendar, $this->element($calendar['id']));
     }
 
+    public function testAnotherStandsInItsPlaceAsOneEdit(): void
+    {
+        $uses = $this->send('GET', '/api/plans/draft/elements/prm_holiday/uses');
+        self::assertSame(['prompt'], $uses['kinds']);
+        $users = array_values(array_unique(array_column($uses['places'], 'id')));
+        self::assertGreaterThan(2, \count($users));
+        $put = fn(string $id, array $body): array => $this->send(
+            'POST',
+            "/api/plans/draft/elements/$id/in-its-place",
+            $body,
+        );
+        $change = $put('prm_holiday', ['put' => 'prm_all_busy', 'in' => [$users[0]]]);
+        $this->assertStatus(200);
+        self::assertSame([$users[0]], array_keys($change['elements']));
+        $put('prm_holiday', ['put' => 'prm_all_busy']);
+        $this->assertStatus(200);
+        self::assertSame([], $this->send('GET', '/api/plans/draft/elements/prm_holiday/uses')['places']);
+        $this->undo();
+        $this->undo();
+        self::assertSame($uses, $this->send('GET', '/api/plans/draft/elements/prm_holiday/uses'));
+
+        self::assertSame('/put', $put('prm_holiday', ['put' => 'prm_holiday'])['errors'][0]['pointer']);
+        $this->assertStatus(422);
+        $of = $put('prm_holiday', ['put' => 'team_port'])['errors'][0];
+        $this->assertStatus(422);
+        self::assertStringStartsWith('/' . $users[0], $of['pointer'], 'A prompt is played, and a team is not.');
+        $put('prm_nobody', ['put' => 'prm_holiday']);
+        $this->assertStatus(404);
+    }
+
     public function testTheIndexIsKeptWithEveryWrite(): void
     {
         $this->change('per_ines', ['extension' => '777']);

@@ -5,18 +5,22 @@ declare(strict_types=1);
 namespace Meandros\Server\Api;
 
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\InPlaceOf;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\LedBy;
 use Meandros\Core\Plan\Place;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
 use Meandros\Server\Sound\MachineVoice;
 use Meandros\Server\Storage\AlreadyExists;
 use Meandros\Server\Storage\Change;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\InUse;
 use Meandros\Server\Storage\NotFound;
+use Meandros\Server\Storage\PlannedEdit;
 use Meandros\Server\Storage\StaleRevision;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -82,10 +86,58 @@ final readonly class ElementController
             throw new NotFound(\sprintf('There is no element "%s" in the draft.', Input::quote($id)));
         }
 
+        $places = $plan->usesOf($id);
+
         return new JsonResponse([
-            'places' => array_map(static fn(Place $place): array => $place->toJson(), $plan->usesOf($id)),
+            'places' => array_map(static fn(Place $place): array => $place->toJson(), $places),
+            'kinds' => InPlaceOf::kinds($places),
             'numbers' => array_map(static fn(Number $number): string => $number->id(), LedBy::of($plan, $id)),
         ]);
+    }
+
+    /**
+     * Lets what mentions this element mention another in its place, as one edit; both stay.
+     *
+     * @throws InvalidData
+     * @throws NotFound
+     */
+    #[Route('/{id}/in-its-place', methods: ['POST'])]
+    public function inItsPlace(string $id, Request $request): JsonResponse
+    {
+        [$other, $in] = JsonBody::read(
+            $request,
+            static function (Input $in): array {
+                $in->onlyFields(['put', 'in']);
+                $users = $in->field('in');
+
+                return [
+                    $in->field('put')->text(80),
+                    $users->isGiven()
+                        ? array_map(static fn(Input $item): string => $item->text(80), $users->items(Limits::ELEMENTS))
+                        : null,
+                ];
+            },
+            JsonBody::ELEMENT,
+        );
+
+        return new JsonResponse(
+            $this->draft
+                ->writeAll(static function (Plan $plan) use ($id, $other, $in): PlannedEdit {
+                    $of =
+                        $plan->find($id) ??
+                        throw new NotFound(\sprintf('There is no element "%s" in the draft.', Input::quote($id)));
+                    $put = $id === $other ? null : $plan->find($other);
+                    if (null === $put) {
+                        throw InvalidData::at('/put', 'not-another-element');
+                    }
+
+                    return PlannedEdit::of(
+                        \sprintf('Put %s in the place of %s', $put->name(), $of->name()),
+                        InPlaceOf::elements($plan, $of, $put, $in),
+                    );
+                })
+                ->toJson(),
+        );
     }
 
     private static function saved(Change $change, int $status, string $id): JsonResponse

@@ -33,6 +33,28 @@ test('a new person has a free extension and a desk phone; phones are added and r
     await expect(page.locator('.list')).toContainText('Ned Garrow');
 });
 
+test('what is used is not deleted; another takes its place, everywhere or in some', async ({ page }) => {
+    await page.goto(address('/prompts/prm_holiday'));
+    await page.getByRole('button', { name: 'Delete', exact: true }).click();
+    const dialog = page.getByRole('dialog');
+    await expect(dialog).toContainText('Put something else in its place');
+    await dialog.getByRole('button', { name: 'OK' }).click();
+    await choose(page, 'What takes its place', 'Bookings closed');
+    const used = page.locator('.used-by');
+    await page.getByRole('checkbox', { name: 'Bookings closed in Reception' }).uncheck();
+    await page.getByRole('button', { name: 'Put it in 4 of 5' }).click();
+    await expect(page.getByText('Put Bookings closed in the place of Public holiday. Undo')).toBeVisible();
+    await expect(used.locator('li')).toHaveText(['Reception plays it']);
+    await choose(page, 'What takes its place', 'Bookings closed');
+    await page.getByRole('button', { name: 'Put it there' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(used).toContainText('it can be deleted freely');
+    for (const left of [1, 5]) {
+        await page.getByRole('button', { name: 'Undo' }).click();
+        await expect(used.locator('li')).toHaveCount(left);
+    }
+});
+
 test('a wrong outside number is refused and what was typed stays', async ({ page }) => {
     await page.goto(address('/people/per_dana'));
     await page.getByLabel('Add an outside number').fill('12');

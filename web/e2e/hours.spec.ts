@@ -184,6 +184,8 @@ test('hours are forced by keyboard, seen on every screen, and lifted', async ({ 
     await expect(sentence(page)).toContainText('Port closed by storm');
     await page.getByRole('link', { name: 'Mailboxes' }).click();
     await expect(forced(page)).toBeVisible();
+    // The bar, its answer and the banner leave the screen its room.
+    expect(await page.locator('.top').evaluate((top) => top.getBoundingClientRect().height)).toBeLessThanOrEqual(150);
     await page.getByRole('link', { name: 'Open now' }).click();
     await expect(page.locator('.board')).toContainText('Storm');
     await page

@@ -6,11 +6,12 @@ namespace Meandros\Core\Plan;
 
 use Meandros\Core\Plan\Json\PlanCodec;
 
-/** Lets everything that mentions one element mention another in its place: to merge the two, or to take the first away. */
+/** Lets what mentions one element mention another in its place: to merge the two, or to take the first away. */
 final readonly class Rewiring
 {
     /**
-     * @param array<string, string> $parts new name by old, of parts that are mentioned with the element ("per_x/desk")
+     * @param array<string, string> $parts new name by old, of parts that the other element has too: what is said of more than
+     *                                     these is said of the other itself, or left out where a part stands by itself
      */
     public function __construct(private string $from, private string $to, private array $parts) {}
 
@@ -28,20 +29,40 @@ final readonly class Rewiring
     public function rewired(Element $element): Element
     {
         $json = $element->toJson();
-        $lists = [];
+        $lists = $gone = [];
         foreach ($element->references() as $reference) {
             if ($reference->id !== $this->from) {
                 continue;
             }
             $keys = explode('/', substr($reference->pointer, 1));
+            $place = (int) array_key_last(array_filter($keys, ctype_digit(...)));
+            self::change($json, $keys, function (mixed $value) use (
+                $element,
+                $reference,
+                $keys,
+                $place,
+                &$gone,
+            ): ?string {
+                if ($value === $reference->part) {
+                    isset($this->parts[$value]) || ($gone[] = \array_slice($keys, 0, $place + 1));
+
+                    return $this->parts[$value] ?? $value;
+                }
+
+                return $element->id() === $this->to ? null : $this->name(\is_string($value) ? $value : '');
+            });
+            $lists[] = \array_slice($keys, 0, $place);
+        }
+        // The last of a list first: those before it stay where they are.
+        foreach (array_reverse($gone) as $keys) {
+            $at = (int) array_pop($keys);
             self::change(
                 $json,
                 $keys,
-                fn(mixed $value): ?string => $element->id() === $this->to
-                    ? null
-                    : $this->name(\is_string($value) ? $value : ''),
+                static fn(mixed $list): mixed => \is_array($list)
+                    ? array_values(array_diff_key($list, [$at => 0]))
+                    : $list,
             );
-            $lists[] = \array_slice($keys, 0, (int) array_key_last(array_filter($keys, ctype_digit(...))));
         }
         foreach ($lists as $keys) {
             self::change($json, $keys, self::onceEach(...));

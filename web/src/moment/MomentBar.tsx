@@ -83,8 +83,8 @@ export function MomentBar() {
                 ]}
                 onChange={(which) => change({ in: which })}
             />
-            <span className="nowrap">
-                if{' '}
+            <span className="assuming">
+                if
                 <Popover trigger="click" placement="bottomRight" destroyOnHidden content={<AssumptionsEditor />}>
                     <Button
                         size="small"

@@ -80,7 +80,10 @@ export function useEdit() {
                 title: `${name} is in use`,
                 content: (
                     <>
-                        <p>It was not deleted. Change these places first:</p>
+                        <p>
+                            It was not deleted. Put something else in its place, further down on its sheet, or change
+                            these places first:
+                        </p>
                         <ul>
                             {places.map((place) => (
                                 <li key={place.id + place.pointer}>

@@ -164,6 +164,5 @@ export function patchDraft(queries: QueryClient, change: Change, sent?: Element)
         return { ...plan, elements: kept, revision, revisions, unreadable, undo, redo };
     });
     // Marked only: the screens that show them ask again, and the answer to the edit comes first.
-    for (const key of ['pending', 'findings', 'uses'])
-        queries.invalidateQueries({ queryKey: [key], refetchType: 'none' });
+    for (const key of ['pending', 'findings']) queries.invalidateQueries({ queryKey: [key], refetchType: 'none' });
 }

@@ -185,7 +185,7 @@ function Chosen<K extends Kind>({
             <FindingsOf id={element.id}>
                 <div ref={fields}>{editor({ value, change: editing.change, error, disabled })}</div>
             </FindingsOf>
-            {!UNUSED.includes(element.kind) && <UsedBy id={element.id} />}
+            {!UNUSED.includes(element.kind) && <UsedBy key={element.id} id={element.id} kind={element.kind} />}
         </>
     );
 }

@@ -1,31 +1,57 @@
 import { useQuery } from '@tanstack/react-query';
+import { Checkbox } from 'antd';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
 import type { Kind } from '../api/types';
 import { useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
+import { InItsPlace } from './InItsPlace';
+import { useCalm } from './useCalm';
 
-/** Where an element of the draft is used. */
-export function UsedBy({ id }: { id: string }) {
+/** After an edit, its answer comes first. */
+const CALM = 250;
+
+/** Where an element of the draft is used, and what is to be used there instead. */
+export function UsedBy({ id, kind }: { id: string; kind: Kind }) {
     const { moment, search } = useMoment();
+    const plan = usePlan();
+    const stamp = useCalm(plan?.stamp, CALM);
     const uses = useQuery({
-        queryKey: ['uses', id],
+        queryKey: ['uses', id, stamp],
         queryFn: () => ask(api.GET('/api/plans/draft/elements/{id}/uses', { params: { path: { id } } })),
         enabled: moment.in === 'draft',
+        placeholderData: (before, query) => (query?.queryKey[1] === id ? before : undefined),
     });
+    const [put, setPut] = useState<string | null>(null);
+    /** Those that go on using this one. */
+    const [staying, setStaying] = useState<string[]>([]);
     if (!uses.data) return null;
     const byUse = Map.groupBy(uses.data.places, (place) => `${place.id} ${place.role}`);
     const places = [...byUse.values()].flatMap((same) => (same[0] ? [{ place: same[0], times: same.length }] : []));
+    const users = [...new Set(uses.data.places.map((place) => place.id))];
+    const other = put === null ? undefined : plan?.find(put)?.name;
     return (
         <div className="used-by">
             <h2>Used by</h2>
             {places.length === 0 ? (
                 <p className="quiet">Nothing yet; it can be deleted freely.</p>
             ) : (
-                <ul>
+                <ul className={other === undefined ? undefined : 'chosen'}>
                     {places.map(({ place, times }) => (
                         <li key={place.id + place.pointer}>
+                            {other !== undefined && (
+                                <Checkbox
+                                    aria-label={`${other} in ${place.name}`}
+                                    checked={!staying.includes(place.id)}
+                                    onChange={({ target }) =>
+                                        setStaying((now) =>
+                                            target.checked ? now.filter((one) => one !== place.id) : [...now, place.id],
+                                        )
+                                    }
+                                />
+                            )}
                             <Link to={{ pathname: `/${KINDS[place.kind as Kind].path}/${place.id}`, search }}>
                                 {place.name}
                             </Link>{' '}
@@ -36,6 +62,20 @@ export function UsedBy({ id }: { id: string }) {
                         </li>
                     ))}
                 </ul>
+            )}
+            {/* Of somebody who leaves, there is more to take over. */}
+            {places.length > 0 && kind !== 'person' && (
+                <InItsPlace
+                    id={id}
+                    kinds={uses.data.kinds}
+                    put={put}
+                    onPut={(next) => {
+                        setPut(next);
+                        setStaying([]);
+                    }}
+                    users={users}
+                    staying={staying.filter((one) => users.includes(one))}
+                />
             )}
             <LedBy numbers={uses.data.numbers} />
             <p>

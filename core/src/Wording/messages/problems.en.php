@@ -359,6 +359,8 @@ return [
     'year-not-drawn.remedy' => 'Choose one from 1971 to 2200.',
     'no-such-state' => '{hours} has no such state.',
     'no-such-state.remedy' => 'Choose one of its states.',
+    'not-another-element' => 'This is nothing else in the plan.',
+    'not-another-element.remedy' => 'Choose another element.',
     'not-another-person' => 'This is nobody else in the plan.',
     'not-another-person.remedy' => 'Choose another person.',
     'nobody-named' => 'Nobody is named here.',

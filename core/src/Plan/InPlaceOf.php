@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Plan;
+
+use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Problem;
+
+/** One element put in the place of another, everywhere or in some of what mentions that; the other stays in the plan. */
+final class InPlaceOf
+{
+    /**
+     * @param list<Place> $places
+     *
+     * @return list<Kind> of which an element may stand in all of them
+     */
+    public static function kinds(array $places): array
+    {
+        return array_values(
+            array_filter(
+                Kind::cases(),
+                static fn(Kind $kind): bool => [] ===
+                    array_filter(
+                        $places,
+                        static fn(Place $place): bool => !\in_array($kind, $place->reference->allowed, true),
+                    ),
+            ),
+        );
+    }
+
+    /**
+     * What the one that is put there mentions itself stays as it is.
+     *
+     * @param list<string>|null $in ids of those that are to mention it; null for all
+     *
+     * @return list<Element> as they are to be
+     *
+     * @throws InvalidData when one of them cannot be so, under its id
+     */
+    public static function elements(Plan $plan, Element $of, Element $put, ?array $in = null): array
+    {
+        $same = array_intersect($of->parts()->ids ?? [], $put->parts()->ids ?? []);
+        $rewiring = new Rewiring($of->id(), $put->id(), array_combine($same, $same));
+        $changed = [];
+        foreach ($plan->usesOf($of->id()) as $place) {
+            $id = $place->user->id();
+            if ($id === $put->id() || isset($changed[$id]) || (null !== $in && !\in_array($id, $in, true))) {
+                continue;
+            }
+            try {
+                $changed[$id] = $rewiring->rewired($place->user);
+            } catch (InvalidData $invalid) {
+                throw new InvalidData(
+                    array_map(static fn(Problem $problem): Problem => $problem->under('/' . $id), $invalid->problems),
+                );
+            }
+        }
+
+        return array_values($changed);
+    }
+}
