@@ -49,7 +49,8 @@ final class CalendarRunsOut implements Check
     private static function lastOccasion(Holidays $holidays, int $end): int
     {
         $year = CivilDate::year($end);
-        $last = $holidays->between(CivilDate::of($year, 1, 1), CivilDate::of($year + 1, 1, 1));
+        // A substitute day may come in the year after it.
+        $last = $holidays->between(CivilDate::of($year, 1, 1), CivilDate::of($year + 2, 1, 1));
 
         return [] === $last ? $end : end($last)->day;
     }
