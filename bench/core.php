@@ -87,7 +87,7 @@ for ($i = 0; $i < 200_000; ++$i) {
 }
 $rates = [];
 for ($round = 0; $round < 7; ++$round) {
-    [$starts, $states, $open] = [$compiled->starts, $compiled->states, 0];
+    [$starts, $states, $open] = [$compiled->starts, $compiled->states(), 0];
     $t = hrtime(true);
     foreach ($instants as $instant) {
         $i = $compiled->stretchAt($instant);

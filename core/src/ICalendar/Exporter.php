@@ -63,10 +63,11 @@ final readonly class Exporter
     public function hours(Hours $hours, CompiledHours $compiled, int $from, int $until): string
     {
         $file = $this->file($hours->name());
+        $states = $compiled->states();
         foreach ($compiled->starts as $i => $start) {
             $end = min($until, $compiled->starts[$i + 1] ?? $until);
             $start = max($start, $from);
-            $state = $hours->states->find($compiled->states[$i]);
+            $state = $hours->states->find($states[$i]);
             if ($start < $end && null !== $state && $state->key !== $hours->states->default) {
                 $file->add('VEVENT', [
                     'UID' => \sprintf('%s-%d@meandros', $hours->id(), $start),

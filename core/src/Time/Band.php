@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Time;
 
+use Meandros\Core\Value\Handed;
+
 /**
  * A stretch of a day in which hours are in a state: half-open, in seconds since local midnight; an end above 24:00
  * runs into the next day.
  */
 final readonly class Band
 {
+    use Handed;
+
     public function __construct(public int $fromSeconds, public int $toSeconds, public string $state)
     {
         if (

@@ -30,8 +30,8 @@ final readonly class Comparison
         foreach ($edges as $edge) {
             $state = match (
                 [
-                    \in_array($first->states[$first->stretchAt($edge)], $firstOpen, true),
-                    \in_array($second->states[$second->stretchAt($edge)], $secondOpen, true),
+                    \in_array($first->stateAt($edge), $firstOpen, true),
+                    \in_array($second->stateAt($edge), $secondOpen, true),
                 ]
             ) {
                 [true, true] => self::BOTH,

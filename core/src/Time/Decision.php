@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Time;
 
-use Meandros\Core\Value\Copied;
+use Meandros\Core\Value\Handed;
 
 /** What decided a state: an override, a special day, a holiday, a band of the week, or nothing (the default state). */
 final readonly class Decision
 {
-    use Copied;
+    use Handed;
 
     public const OVERRIDE = 'override';
     public const SPECIAL_DAY = 'special day';
@@ -32,7 +32,7 @@ final readonly class Decision
 
     public function daysLater(int $days): self
     {
-        return $this->with(day: $this->day + $days);
+        return 0 === $days ? $this : new self($this->by, $this->day + $days, $this->band, $this->origin, $this->season);
     }
 
     /** @return array<string, mixed> */

@@ -19,7 +19,7 @@ use Meandros\Core\Time\Layer\WeekLayer;
  */
 final class HoursCompiler
 {
-    /** @var array<string, list<array{int, string, Decision}>> pieces of ordinary days, in seconds since midnight */
+    /** @var array<string, list<array{int, string, Decision, int}>> pieces of ordinary days, in seconds since midnight, as if they were day 0 */
     private array $ordinaryDays = [];
     private readonly WeekLayer $week;
     /** @var list<Layer> the weakest first; the week before them all */
@@ -65,7 +65,7 @@ final class HoursCompiler
         return false;
     }
 
-    /** @return list<array{int, string, Decision}> pieces as nobody forced them: first instant, state, decision */
+    /** @return list<array{int, string, Decision, int}> pieces as nobody forced them, as CompiledHours takes them */
     private function timetable(int $first, int $last): array
     {
         $pieces = [];
@@ -95,27 +95,17 @@ final class HoursCompiler
         return [$day, $start];
     }
 
-    /** @param list<array{int, string, Decision}> $pieces */
+    /** @param list<array{int, string, Decision, int}> $pieces */
     private function joined(array $pieces, int $begin, int $end): CompiledHours
     {
         if ([] === $pieces) {
             throw new \InvalidArgumentException('The range to compile is empty.');
         }
-        $starts = $states = $decisionStarts = $decisions = [];
-        $state = null;
-        foreach ($pieces as [$start, $pieceState, $decision]) {
-            $decisionStarts[] = $start;
-            $decisions[] = $decision;
-            if ($pieceState !== $state) {
-                $starts[] = $start;
-                $states[] = $state = $pieceState;
-            }
-        }
 
-        return new CompiledHours($begin, $end, $starts, $states, $decisionStarts, $decisions);
+        return CompiledHours::of($pieces, $begin, $end);
     }
 
-    /** @return list<array{int, string, Decision}> pieces of the local day, which begins at $start and ends at $end */
+    /** @return list<array{int, string, Decision, int}> pieces of the local day, which begins at $start and ends at $end */
     private function pieces(int $before, int $day, int $beforeStart, int $start, int $end): array
     {
         $isOrdinary = $before === $day - 1 && null !== $this->zone->steadyOffset($beforeStart - 1, $end + 1);
@@ -139,13 +129,13 @@ final class HoursCompiler
         $this->ordinaryDays[$pattern] ??= $this->ordinaryDay($day, $runsOn);
         $pieces = [];
         foreach ($this->ordinaryDays[$pattern] as [$second, $state, $decision]) {
-            $pieces[] = [$start + $second, $state, $decision->daysLater($day)];
+            $pieces[] = [$start + $second, $state, $decision, $day];
         }
 
         return $pieces;
     }
 
-    /** @return list<array{int, string, Decision}> as if the day were day 0 */
+    /** @return list<array{int, string, Decision, int}> as if the day were day 0 */
     private function ordinaryDay(int $day, bool $runsOn): array
     {
         $spans = [
@@ -156,7 +146,7 @@ final class HoursCompiler
         $placed = array_map(static fn(Span $span): array => [$span->fromSeconds, $span->toSeconds, $span], $spans);
 
         return array_map(
-            static fn(array $piece): array => [$piece[0], $piece[1], $piece[2]->daysLater(-$day)],
+            static fn(array $piece): array => [$piece[0], $piece[1], $piece[2]->daysLater(-$day), 0],
             self::cut($placed, 0, TimeOfDay::DAY),
         );
     }
@@ -215,7 +205,7 @@ final class HoursCompiler
     /**
      * @param list<array{int, int, Span}> $placed from, to, and what it is, the weakest first; the first one over the whole day
      *
-     * @return list<array{int, string, Decision}>
+     * @return list<array{int, string, Decision, int}>
      */
     private static function cut(array $placed, int $start, int $end): array
     {
@@ -237,7 +227,7 @@ final class HoursCompiler
         foreach (array_keys($edges) as $edge) {
             foreach ($placed as [$from, $to, $span]) {
                 if ($from <= $edge && $edge < $to) {
-                    $pieces[] = [$edge, $span->state, $span->decision];
+                    $pieces[] = [$edge, $span->state, $span->decision, 0];
                     break;
                 }
             }
@@ -247,9 +237,9 @@ final class HoursCompiler
     }
 
     /**
-     * @param list<array{int, string, Decision}> $pieces
+     * @param list<array{int, string, Decision, int}> $pieces
      *
-     * @return list<array{int, string, Decision}>
+     * @return list<array{int, string, Decision, int}>
      */
     private function overridden(array $pieces, Override $override, int $begin, int $end): array
     {
@@ -283,12 +273,13 @@ final class HoursCompiler
                 null,
                 new Origin($override->by->reason, $override->id, $override->by->who, $override->until),
             ),
+            0,
         ];
 
         return [
             ...$before,
             $forced,
-            ...$until < $end && null !== $resumed ? [[$until, $resumed[1], $resumed[2]]] : [],
+            ...$until < $end && null !== $resumed ? [[$until, $resumed[1], $resumed[2], $resumed[3]]] : [],
             ...$after,
         ];
     }

@@ -244,19 +244,16 @@ final class HoursDecisionsTest extends TestCase
             $moment('2026-05-01'),
             $moment('2026-08-01'),
         );
-        $states = array_map(
-            static fn(string $date): string => $compiled->states[$compiled->stretchAt($moment($date))],
-            [
-                '2026-05-25',
-                '2026-06-01',
-                '2026-06-08',
-                '2026-06-15',
-                '2026-06-29',
-                '2026-06-30',
-                '2026-07-06',
-                '2026-07-07',
-            ],
-        );
+        $states = array_map(static fn(string $date): string => $compiled->stateAt($moment($date)), [
+            '2026-05-25',
+            '2026-06-01',
+            '2026-06-08',
+            '2026-06-15',
+            '2026-06-29',
+            '2026-06-30',
+            '2026-07-06',
+            '2026-07-07',
+        ]);
         self::assertSame(['open', 'open', 'closed', 'closed', 'closed', 'closed', 'open', 'open'], $states);
     }
 

@@ -8,6 +8,7 @@ use Eris\Generators;
 use Eris\TestTrait;
 use Meandros\Core\Time\Band;
 use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Time\CompiledHours;
 use Meandros\Core\Time\DatedDays;
 use Meandros\Core\Time\DateSpan;
 use Meandros\Core\Time\Decision;
@@ -112,15 +113,45 @@ final class HoursTest extends TestCase
             $starts = $compiled->starts;
             for ($i = 1; $i < \count($starts); ++$i) {
                 self::assertGreaterThan($starts[$i - 1], $starts[$i], 'Stretches follow one another.');
-                self::assertNotSame($compiled->states[$i - 1], $compiled->states[$i], 'A change is a change.');
+                self::assertNotSame($compiled->states()[$i - 1], $compiled->states()[$i], 'A change is a change.');
                 self::assertSame(
-                    $compiled->states[$i - 1],
+                    $compiled->states()[$i - 1],
                     $compiled->readingAt($starts[$i] - 1)->state,
                     'The old state holds to the last second.',
                 );
-                self::assertSame($compiled->states[$i], $compiled->readingAt($starts[$i])->state);
+                self::assertSame($compiled->states()[$i], $compiled->readingAt($starts[$i])->state);
             }
+            self::assertEquals($compiled, unserialize(serialize($compiled)), 'It is the same when it is handed on.');
+            [$first, $last] = [$starts[0] + 1, $starts[\count($starts) - 1]];
+            self::assertSame(
+                array_values(array_unique(\array_slice($compiled->states(), 0, -1))),
+                $compiled->between($first, $last),
+                'Of those that are held there, each once.',
+            );
         });
+    }
+
+    public function testWhatIsHandedOnTakesNoMoreRoom(): void
+    {
+        $hours = self::random('Europe/London', 7);
+        $from = Moment::parse('2026-01-01T00:00', 'UTC');
+        $room = static function (\Closure $make): int {
+            // What is loaded, and named, the first time is no part of it.
+            $kept = [$make()];
+            $before = memory_get_usage();
+            for ($i = 0; $i < 20; ++$i) {
+                $kept[] = $make();
+            }
+
+            return memory_get_usage() - $before;
+        };
+        $compile = static fn(): CompiledHours => HoursCompiler::compile($hours, $from, $from + 16 * 86400);
+        $handed = serialize($compile());
+        self::assertLessThanOrEqual(
+            1.25 * $room($compile),
+            $room(static fn(): mixed => unserialize($handed)),
+            'Years of hundreds of hours are read back at once.',
+        );
     }
 
     /** Seen from any instant, with every second between the two looked at by another compilation. */

@@ -170,7 +170,7 @@ final class LayersTest extends TestCase
         $hours = new Timetable('Pacific/Apia', 'closed', array_fill(0, 7, [new Band(0, 43200, 'open')]));
         $from = Moment::parse('2011-12-29T00:00', 'Pacific/Apia');
         $compiled = HoursCompiler::compile($hours, $from, $from + 3 * 86400);
-        self::assertSame(['open', 'closed', 'open', 'closed'], \array_slice($compiled->states, 0, 4));
+        self::assertSame(['open', 'closed', 'open', 'closed'], \array_slice($compiled->states(), 0, 4));
         self::assertSame(
             [43200, 43200, 43200],
             [
@@ -187,7 +187,7 @@ final class LayersTest extends TestCase
         $hours = new Timetable('Asia/Beirut', 'closed', [6 => [new Band(0, 7200, 'open')]]);
         $instant = Moment::parse('2026-03-29T01:00', 'Asia/Beirut');
         $compiled = HoursCompiler::compile($hours, $instant - 86400, $instant + 86400);
-        self::assertSame(['closed', 'open', 'closed'], $compiled->states);
+        self::assertSame(['closed', 'open', 'closed'], $compiled->states());
         self::assertSame([$instant, $instant + 3600], \array_slice($compiled->starts, 1));
     }
 

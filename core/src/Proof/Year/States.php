@@ -8,13 +8,12 @@ use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Plan\Step\HoursStep;
 use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Time\HoursCompiler;
 use Meandros\Core\Time\Override;
 
 /** The states that hours are in over a stretch of time by themselves, with nothing forced. */
 final class States
 {
-    private const MOST_CHANGES = 20_000;
-
     /** Whether the hours of a step come to the state, and nobody forces them into another. */
     public static function occurs(HoursStep $step, string $state, Fares $fares): bool
     {
@@ -36,14 +35,9 @@ final class States
         /** @var \WeakMap<Fares, array<string, array<string, true>>> $known */
         static $known = new \WeakMap();
         if (!isset($known[$fares][$hours->id()])) {
-            $usual = new PlanHours($fares->plan);
-            $reading = $usual->read($hours, $fares->from);
-            $states = [$reading->state => true];
-            for ($i = 0; $i < self::MOST_CHANGES && null !== $reading->until && $reading->until < $fares->until; ++$i) {
-                $reading = $usual->read($hours, $reading->until);
-                $states[$reading->state] = true;
-            }
-            $known[$fares] = [$hours->id() => $states] + ($known[$fares] ?? []);
+            $usual = (new PlanHours($fares->plan))->timetable($hours);
+            $states = HoursCompiler::compile($usual, $fares->from, $fares->until)->between($fares->from, $fares->until);
+            $known[$fares] = [$hours->id() => array_fill_keys($states, true)] + ($known[$fares] ?? []);
         }
 
         return $known[$fares][$hours->id()];
