@@ -1,13 +1,18 @@
+import { Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { HoursOutline, HoursState, Override } from '../api/types';
 import { useHoursStates } from '../moment/useAnswer';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import { BY_LABEL } from '../ui/searched';
 import { dateWords, momentWords } from '../ui/when';
 import { ForceButton } from './ForceDialog';
 import { Ends, LiftButton } from './OverrideBanner';
 import { useOverrides } from './useOverrides';
+
+/** More sites than these are chosen from a list. */
+const MOST_CHIPS = 5;
 
 /** Which hours are open at the moment of the bar, each in its own zone; what is forced, and what was. */
 export function OpenNowScreen() {
@@ -20,6 +25,7 @@ export function OpenNowScreen() {
     const [only, setOnly] = useState('');
     if (!plan) return null;
     const sites = [...new Set(all.map((one) => one.site))];
+    const nameOf = (site: string) => (site ? plan.get('site', site)?.name : 'All sites');
     const shown = only ? all.filter((one) => one.site === only) : all;
     return (
         <div className="one">
@@ -27,7 +33,17 @@ export function OpenNowScreen() {
                 <h1>
                     {open.length} of {all.length} hours are open at this moment
                 </h1>
-                {sites.length > 1 && (
+                {sites.length > MOST_CHIPS && (
+                    <Select
+                        aria-label="Only one site"
+                        style={{ width: 220 }}
+                        value={only}
+                        showSearch={BY_LABEL}
+                        options={['', ...sites].map((site) => ({ value: site, label: nameOf(site) }))}
+                        onChange={setOnly}
+                    />
+                )}
+                {sites.length > 1 && sites.length <= MOST_CHIPS && (
                     <div className="brushes" role="group" aria-label="Only one site">
                         {['', ...sites].map((site) => (
                             <button
@@ -37,7 +53,7 @@ export function OpenNowScreen() {
                                 aria-pressed={only === site}
                                 onClick={() => setOnly(site)}
                             >
-                                {site ? plan.get('site', site)?.name : 'All sites'}
+                                {nameOf(site)}
                             </button>
                         ))}
                     </div>

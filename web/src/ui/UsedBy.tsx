@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { Checkbox } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
@@ -12,6 +12,7 @@ import { useCalm } from './useCalm';
 
 /** After an edit, its answer comes first. */
 const CALM = 250;
+const FIRST = 30;
 
 /** Where an element of the draft is used, and what is to be used there instead. */
 export function UsedBy({ id, kind }: { id: string; kind: Kind }) {
@@ -27,6 +28,7 @@ export function UsedBy({ id, kind }: { id: string; kind: Kind }) {
     const [put, setPut] = useState<string | null>(null);
     /** Those that go on using this one. */
     const [staying, setStaying] = useState<string[]>([]);
+    const [isWhole, setIsWhole] = useState(false);
     if (!uses.data) return null;
     const byUse = Map.groupBy(uses.data.places, (place) => `${place.id} ${place.role}`);
     const places = [...byUse.values()].flatMap((same) => (same[0] ? [{ place: same[0], times: same.length }] : []));
@@ -39,7 +41,7 @@ export function UsedBy({ id, kind }: { id: string; kind: Kind }) {
                 <p className="quiet">Nothing yet; it can be deleted freely.</p>
             ) : (
                 <ul className={other === undefined ? undefined : 'chosen'}>
-                    {places.map(({ place, times }) => (
+                    {(isWhole ? places : places.slice(0, FIRST)).map(({ place, times }) => (
                         <li key={place.id + place.pointer}>
                             {other !== undefined && (
                                 <Checkbox
@@ -62,6 +64,11 @@ export function UsedBy({ id, kind }: { id: string; kind: Kind }) {
                         </li>
                     ))}
                 </ul>
+            )}
+            {places.length > FIRST && !isWhole && (
+                <Button size="small" onClick={() => setIsWhole(true)}>
+                    Show {places.length - FIRST} more
+                </Button>
             )}
             {/* Of somebody who leaves, there is more to take over. */}
             {places.length > 0 && kind !== 'person' && (
