@@ -151,6 +151,12 @@ foreach ($bars as $name => [$trialBar, $saveBar]) {
         part($words, 0.5),
         part($words, 0.95),
     );
+    $year = [];
+    foreach (range(1, 3) as $time) {
+        // What processes put by for each other grows with every time: it must not become too much for one of them.
+        $year[] = timed(prepared("$base/api/plans/draft/year-findings"))[0] / 1000;
+    }
+    printf("http    %s: the findings of a year: %.1f s, and again %.1f and %.1f s\n", $name, ...$year);
     $ups = throughput(static fn(): CurlHandle => prepared("$base/api/up"), 600);
     $calls = throughput(static fn(int $i): CurlHandle => prepared("$base/api/trial-calls", $call($i)), 600);
     printf(
