@@ -87,7 +87,7 @@ for ($i = 0; $i < 200_000; ++$i) {
 }
 $rates = [];
 for ($round = 0; $round < 7; ++$round) {
-    [$starts, $states, $open] = [$compiled->starts, $compiled->states(), 0];
+    [$starts, $states, $open] = [$compiled->starts(), $compiled->states(), 0];
     $t = hrtime(true);
     foreach ($instants as $instant) {
         $i = $compiled->stretchAt($instant);
@@ -104,7 +104,7 @@ $rrule = (float) trim((string) shell_exec('node ' . escapeshellarg(__DIR__ . '/.
 printf(
     "hours   compile five years of Bookings hours, a season and two calendars: %s (%d changes)\n",
     figures($compile),
-    count($compiled->starts),
+    count($compiled->starts()),
 );
 printf("hours   \"which state, until when\": %s answers/s, median of 7\n", number_format($rate));
 printf(

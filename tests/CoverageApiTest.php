@@ -167,8 +167,10 @@ final class CoverageApiTest extends ApiTestCase
         $changes = $job['result']['numbers'][0]['changes'];
         self::assertSame([['busy']], array_column($changes, 'phones'));
         self::assertSame(['nobody any more'], array_column($changes, 'severity'));
-        $this->send('POST', '/api/impact/in-full?after=99');
-        $this->assertStatus(404);
+        foreach (['before', 'after'] as $side) {
+            $this->send('POST', "/api/impact/in-full?$side=99");
+            $this->assertStatus(404);
+        }
     }
 
     public function testTwoEditions(): void

@@ -44,6 +44,7 @@ final readonly class ImpactController
     {
         JsonBody::nothing($request);
         [$before, $after] = self::which($request);
+        $this->plans->get($before);
         $this->plans->get($after);
         $job = $this->jobs->start(FindImpact::NAME, 'Look at what changes for callers, whatever phones do', [
             'before' => $before,

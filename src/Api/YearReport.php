@@ -29,7 +29,7 @@ final class YearReport
     {
         $timetable = $running->timetable($hours);
         $compiled = self::compile($timetable, $year);
-        [$starts, $states] = [$compiled->starts, $compiled->states()];
+        [$starts, $states] = [$compiled->starts(), $compiled->states()];
         if (null !== $second) {
             $comparison = Comparison::of(
                 $compiled,

@@ -99,6 +99,8 @@ test('somebody shows their own number, another of the company, or none', async (
     await expect(page.locator('.notice.finding')).toHaveCount(0);
     await choose(page, 'Calls to outside show', 'Main line');
     await saved(page);
+    await page.goto(address('/numbers/num_main'));
+    await expect(page.locator('.used-by')).toContainText('shows it on calls to outside');
 });
 
 test('the call on screen follows a number that gets another one, and goes to the first of the plan where it is deleted', async ({

@@ -63,9 +63,9 @@ final readonly class Exporter
     public function hours(Hours $hours, CompiledHours $compiled, int $from, int $until): string
     {
         $file = $this->file($hours->name());
-        $states = $compiled->states();
-        foreach ($compiled->starts as $i => $start) {
-            $end = min($until, $compiled->starts[$i + 1] ?? $until);
+        [$starts, $states] = [$compiled->starts(), $compiled->states()];
+        foreach ($starts as $i => $start) {
+            $end = min($until, $starts[$i + 1] ?? $until);
             $start = max($start, $from);
             $state = $hours->states->find($states[$i]);
             if ($start < $end && null !== $state && $state->key !== $hours->states->default) {

@@ -103,7 +103,7 @@ final readonly class SpecialDayImport
         $stretches = static function (Timetable $hours) use ($from, $until): array {
             $compiled = HoursCompiler::compile($hours, $from, $until);
 
-            return [$compiled->starts, $compiled->states()];
+            return [$compiled->starts(), $compiled->states()];
         };
 
         return $stretches($timetable) ===

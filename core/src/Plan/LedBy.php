@@ -18,6 +18,10 @@ final class LedBy
     /** @return list<Number> by name */
     public static function of(Plan $plan, string $id): array
     {
+        // One is dialled, or shown: calls to others do not come there.
+        if (Kind::Number === $plan->kindOf($id)) {
+            return [];
+        }
         $numbers = [];
         $seen = [$id => true];
         for ($next = [$id]; null !== ($one = array_shift($next)) && \count($seen) < self::MOST; ) {

@@ -24,7 +24,7 @@ final readonly class Comparison
      */
     public static function of(CompiledHours $first, array $firstOpen, CompiledHours $second, array $secondOpen): self
     {
-        $edges = array_unique([...$first->starts, ...$second->starts]);
+        $edges = array_unique([...$first->starts(), ...$second->starts()]);
         sort($edges);
         $starts = $states = [];
         foreach ($edges as $edge) {

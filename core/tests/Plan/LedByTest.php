@@ -39,6 +39,7 @@ final class LedByTest extends TestCase
             ->journey('jrn_main', [
                 ['id' => 's1', 'do' => 'say', 'prompt' => 'prm'],
                 ['id' => 's2', 'do' => 'ring', 'target' => 'team', 'seconds' => 5],
+                ['id' => 's3', 'do' => 'forward', 'number' => '+447700900123', 'shows' => 'num_c'],
             ]);
         self::assertSame(
             $numbers,
@@ -54,6 +55,8 @@ final class LedByTest extends TestCase
         yield ['prm', ['Main line', 'a']];
         yield ['jrn_front', ['a']];
         yield ['ben', []];
+        // It is shown there: nobody comes to it.
+        yield ['num_c', []];
         yield ['sit_harbour', ['Main line', 'a', 'b']];
     }
 }

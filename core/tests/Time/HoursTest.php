@@ -110,7 +110,7 @@ final class HoursTest extends TestCase
             $hours = self::random($zone, $seed);
             $from = Moment::parse('2026-01-01T00:00', 'UTC') + $seed * 31;
             $compiled = HoursCompiler::compile($hours, $from, $from + 40 * 86400);
-            $starts = $compiled->starts;
+            $starts = $compiled->starts();
             for ($i = 1; $i < \count($starts); ++$i) {
                 self::assertGreaterThan($starts[$i - 1], $starts[$i], 'Stretches follow one another.');
                 self::assertNotSame($compiled->states()[$i - 1], $compiled->states()[$i], 'A change is a change.');

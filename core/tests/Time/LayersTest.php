@@ -174,9 +174,9 @@ final class LayersTest extends TestCase
         self::assertSame(
             [43200, 43200, 43200],
             [
-                $compiled->starts[1] - $compiled->starts[0],
-                $compiled->starts[2] - $compiled->starts[1],
-                $compiled->starts[3] - $compiled->starts[2],
+                $compiled->starts()[1] - $compiled->starts()[0],
+                $compiled->starts()[2] - $compiled->starts()[1],
+                $compiled->starts()[3] - $compiled->starts()[2],
             ],
         );
     }
@@ -188,7 +188,7 @@ final class LayersTest extends TestCase
         $instant = Moment::parse('2026-03-29T01:00', 'Asia/Beirut');
         $compiled = HoursCompiler::compile($hours, $instant - 86400, $instant + 86400);
         self::assertSame(['closed', 'open', 'closed'], $compiled->states());
-        self::assertSame([$instant, $instant + 3600], \array_slice($compiled->starts, 1));
+        self::assertSame([$instant, $instant + 3600], \array_slice($compiled->starts(), 1));
     }
 
     /** @param array<string, mixed> $changes */

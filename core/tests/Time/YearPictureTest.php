@@ -21,7 +21,7 @@ final class YearPictureTest extends TestCase
             new Timetable('Europe/London', 'closed', [0 => [new Band(22 * 3600, 26 * 3600, 'open')]]),
             2026,
         );
-        $picture = YearPicture::draw($compiled->starts, $compiled->states(), 'Europe/London', 2026);
+        $picture = YearPicture::draw($compiled->starts(), $compiled->states(), 'Europe/London', 2026);
         self::assertCount(365, $picture->days);
         // 5 January 2026 is a Monday.
         self::assertSame(
@@ -37,7 +37,7 @@ final class YearPictureTest extends TestCase
     public function testDaysOnWhichClocksChangeAreMarked(): void
     {
         $compiled = self::compile(new Timetable('Australia/Lord_Howe', 'closed', []), 2026);
-        $picture = YearPicture::draw($compiled->starts, $compiled->states(), 'Australia/Lord_Howe', 2026);
+        $picture = YearPicture::draw($compiled->starts(), $compiled->states(), 'Australia/Lord_Howe', 2026);
         // Half an hour, on the first Sundays of April and October (IANA tz database).
         self::assertSame(
             [['2026-04-05', -1800], ['2026-10-04', 1800]],

@@ -118,9 +118,6 @@ export function ElementScreen<K extends Kind>({ kind, note, rank, searchable, ed
     );
 }
 
-/** Nothing else mentions one. */
-const UNUSED: Kind[] = ['number', 'line', 'expectation'];
-
 /** Kept as it is while the list is searched or scrolled. */
 const ChosenElement = memo(Chosen) as typeof Chosen;
 
@@ -185,7 +182,8 @@ function Chosen<K extends Kind>({
             <FindingsOf id={element.id}>
                 <div ref={fields}>{editor({ value, change: editing.change, error, disabled })}</div>
             </FindingsOf>
-            {!UNUSED.includes(element.kind) && <UsedBy key={element.id} id={element.id} kind={element.kind} />}
+            {/* Nothing mentions what is promised. */}
+            {element.kind !== 'expectation' && <UsedBy key={element.id} id={element.id} kind={element.kind} />}
         </>
     );
 }
