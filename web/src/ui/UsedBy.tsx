@@ -18,7 +18,7 @@ const FIRST = 30;
 export function UsedBy({ id, kind }: { id: string; kind: Kind }) {
     const { moment, search } = useMoment();
     const plan = usePlan();
-    const stamp = useCalm(plan?.stamp, CALM);
+    const stamp = useCalm(useStampOfOthers(id), CALM);
     const uses = useQuery({
         queryKey: ['uses', id, stamp],
         queryFn: () => ask(api.GET('/api/plans/draft/elements/{id}/uses', { params: { path: { id } } })),
@@ -90,6 +90,15 @@ export function UsedBy({ id, kind }: { id: string; kind: Kind }) {
             </p>
         </div>
     );
+}
+
+/** Changes with every edit of something else: what uses an element does not change with the element. */
+function useStampOfOthers(id: string): number | undefined {
+    const plan = usePlan();
+    const [stamp, own] = [plan?.stamp, plan?.revision(id)];
+    const [seen, setSeen] = useState({ stamp, own, ofOthers: stamp });
+    if (stamp !== seen.stamp) setSeen({ stamp, own, ofOthers: own === seen.own ? stamp : seen.ofOthers });
+    return seen.ofOthers;
 }
 
 const MOST_NAMED = 12;
