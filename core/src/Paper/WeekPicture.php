@@ -6,6 +6,7 @@ namespace Meandros\Core\Paper;
 
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Reach;
+use Meandros\Core\Time\Stretches;
 use Meandros\Core\Time\Zone;
 
 /** A week as a picture in black and white: for each day what takes the calls, and when. */
@@ -41,18 +42,7 @@ final readonly class WeekPicture
     /** Of the interval of the coverage. */
     private static function endOf(Coverage $coverage, int $at, int $end): int
     {
-        $low = 0;
-        $high = \count($coverage->starts);
-        while ($low < $high) {
-            $middle = ($low + $high) >> 1;
-            if ($coverage->starts[$middle] <= $at) {
-                $low = $middle + 1;
-            } else {
-                $high = $middle;
-            }
-        }
-
-        return min($end, $coverage->starts[$low] ?? $coverage->until);
+        return min($end, $coverage->starts[Stretches::search($coverage->starts, $at) + 1] ?? $coverage->until);
     }
 
     /** @return list<Reach> those that there are, in their order */

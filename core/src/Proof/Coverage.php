@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof;
 
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Time\Stretches;
 
 /** Who or what takes the calls of a stretch of time: intervals without gaps, exact to the second, neighbours differ. */
 final readonly class Coverage
@@ -50,17 +51,6 @@ final readonly class Coverage
     /** The course at an instant within. */
     public function at(int $instant): Course
     {
-        $low = 0;
-        $high = \count($this->starts) - 1;
-        while ($low < $high) {
-            $middle = ($low + $high + 1) >> 1;
-            if ($this->starts[$middle] <= $instant) {
-                $low = $middle;
-            } else {
-                $high = $middle - 1;
-            }
-        }
-
-        return $this->courses[$low] ?? $this->courses[0];
+        return $this->courses[Stretches::search($this->starts, $instant)] ?? $this->courses[0];
     }
 }

@@ -22,11 +22,21 @@ final readonly class Stretches
     /** @return int the stretch that the instant lies in; an instant outside the range gives the nearest stretch */
     public function at(int $instant): int
     {
+        return self::search($this->starts, $instant);
+    }
+
+    /**
+     * @param list<int> $starts first instants, one after the other
+     *
+     * @return int which of them begins the stretch that an instant lies in
+     */
+    public static function search(array $starts, int $instant): int
+    {
         $low = 0;
-        $high = \count($this->starts) - 1;
+        $high = \count($starts) - 1;
         while ($low < $high) {
             $middle = ($low + $high + 1) >> 1;
-            if ($this->starts[$middle] <= $instant) {
+            if ($starts[$middle] <= $instant) {
                 $low = $middle;
             } else {
                 $high = $middle - 1;
