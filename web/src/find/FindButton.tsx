@@ -1,8 +1,9 @@
 import { Button, Modal, Tooltip } from 'antd';
-import { useRef, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { keyNote, useSingleKey, useSingleKeys } from '../ui/singleKeys';
 import { Finder } from './Finder';
 import styles from './find.module.css';
+import { typeAhead } from './typeAhead';
 
 /** Screens, elements, and words that callers hear or people read: from everywhere, by typing. */
 export function FindButton() {
@@ -14,7 +15,17 @@ export function FindButton() {
         goesOn.current = document.activeElement instanceof HTMLElement ? document.activeElement : null;
         setOpen(true);
     };
-    useSingleKey('find', open);
+    const ahead = useRef<ReturnType<typeof typeAhead> | null>(null);
+    const takeAhead = useCallback(() => ahead.current?.take() ?? '', []);
+    useSingleKey('find', () => {
+        takeAhead();
+        ahead.current = typeAhead();
+        open();
+    });
+    const close = () => {
+        takeAhead();
+        setOpen(false);
+    };
     return (
         <>
             <Tooltip title={`Find${keyNote(find)}`} placement="right">
@@ -42,21 +53,22 @@ export function FindButton() {
                 open={isOpen}
                 // The keyboard begins in the field.
                 closable={false}
-                footer={<Button onClick={() => setOpen(false)}>Close</Button>}
+                footer={<Button onClick={close}>Close</Button>}
                 width={640}
                 destroyOnHidden
                 // Whoever opens it by a key types on at once.
                 transitionName=""
                 maskTransitionName=""
                 focusable={{ focusTriggerAfterClose: false }}
-                onCancel={() => setOpen(false)}
+                onCancel={close}
                 afterClose={() => goesOn.current?.focus()}
             >
                 <Finder
                     onGo={() => {
                         goesOn.current = document.getElementById('main');
-                        setOpen(false);
+                        close();
                     }}
+                    ahead={takeAhead}
                 />
             </Modal>
         </>

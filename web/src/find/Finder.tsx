@@ -18,8 +18,14 @@ interface Choice {
     content: ReactNode;
 }
 
+interface Props {
+    onGo: () => void;
+    /** What was typed before the field was there. */
+    ahead: () => string;
+}
+
 /** A field, and under it what is found: arrows choose, Enter goes there. */
-export function Finder({ onGo }: { onGo: () => void }) {
+export function Finder({ onGo, ahead }: Props) {
     const { moment, search } = useMoment();
     const plan = usePlan();
     const navigate = useNavigate();
@@ -92,6 +98,10 @@ export function Finder({ onGo }: { onGo: () => void }) {
                 onChange={(event) => {
                     setTyped(event.target.value);
                     setChosen(0);
+                }}
+                onFocus={() => {
+                    const early = ahead();
+                    setTyped((now) => early + now);
                 }}
                 onKeyDown={onKeyDown}
             />
