@@ -7,6 +7,8 @@ namespace Meandros\Core\Check;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\HolidayCalendar;
 use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Time\Holiday\Holidays;
+use Meandros\Core\Time\Holiday\Occasion;
 
 /**
  * A holiday calendar that has holidays, and none for more than a year in between: one of the years was forgotten.
@@ -31,11 +33,7 @@ final class CalendarGap implements Check
         }
         $today = intdiv($survey->now, CivilDate::SECONDS_PER_DAY);
         $last = null;
-        $comes = $element->holidays->between(
-            $today,
-            CivilDate::of(CivilDate::year($today) + self::YEARS_AHEAD + 1, 1, 1),
-        );
-        foreach ($comes as $occasion) {
+        foreach (self::coming($element->holidays, $today) as $occasion) {
             if ($occasion->day - ($last ?? $today) > self::MOST_DAYS) {
                 $next = CivilDate::format($occasion->day);
 
@@ -50,5 +48,22 @@ final class CalendarGap implements Check
             }
             $last = $occasion->day;
         }
+    }
+
+    /** @return list<Occasion> of the next years; where none comes in them, of the first year in which one does: it may be a slip of the pen */
+    private static function coming(Holidays $holidays, int $today): array
+    {
+        $year = CivilDate::year($today) + self::YEARS_AHEAD + 1;
+        $coming = $holidays->between($today, CivilDate::of($year, 1, 1));
+        $latest = 0;
+        foreach ($holidays->entries as $holiday) {
+            $last = $holiday->lastDay();
+            $latest = max($latest, $holiday->years->from ?? 0, null === $last ? 0 : CivilDate::year($last));
+        }
+        for (; [] === $coming && $year <= $latest; ++$year) {
+            $coming = $holidays->between(CivilDate::of($year, 1, 1), CivilDate::of($year + 1, 1, 1));
+        }
+
+        return $coming;
     }
 }

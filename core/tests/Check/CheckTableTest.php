@@ -622,6 +622,14 @@ final class CheckTableTest extends TestCase
             $calendar($yearly + ['years' => ['from' => 2028]]),
             ['cal /holidays Its next holiday is Mon 1 May 2028: until then it has none.'],
         ];
+        yield 'a rule that holds from a year that was mistyped' => [
+            $calendar($yearly + ['years' => ['from' => 2072]]),
+            ['cal /holidays Its next holiday is Sun 1 May 2072: until then it has none.'],
+        ];
+        yield 'a date in a year that was mistyped, and a later one' => [
+            $calendar($dates('2062-12-25', '2072-12-26')),
+            ['cal /holidays Its next holiday is Mon 25 Dec 2062: until then it has none.'],
+        ];
         $menu = static fn(array $exits): PlanBuilder => (new PlanBuilder())
             ->prompt('prm', 2)
             ->journey('jrn_main', [
