@@ -7,6 +7,7 @@ namespace Meandros\Core\People;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
+use Meandros\Core\Plan\Instead;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Rewiring;
 
@@ -21,13 +22,13 @@ final class Merging
     public static function elements(Plan $plan, Person $from, Person $into, bool $withPhones): array
     {
         $names = $withPhones ? self::names($from, $into) : [];
-        $rewiring = new Rewiring($from->id(), $into->id(), $names);
-        $merged = $rewiring->rewired($into);
+        $rewiring = new Rewiring([$from->id() => new Instead($into->id(), $names)]);
+        $merged = $rewiring->rewired($into, true);
         \assert($merged instanceof Person);
         $changed = [$into->id() => $withPhones ? self::with($merged, $from, $names) : $merged];
-        foreach ($rewiring->of($plan) as $element) {
-            if ($element->id() !== $from->id()) {
-                $changed[$element->id()] ??= $element;
+        foreach ($plan->usesOf($from->id()) as $place) {
+            if ($place->user->id() !== $from->id()) {
+                $changed[$place->user->id()] ??= $rewiring->rewired($place->user);
             }
         }
 

@@ -40,8 +40,7 @@ final class InPlaceOf
      */
     public static function elements(Plan $plan, Element $of, Element $put, ?array $in = null): array
     {
-        $same = array_intersect($of->parts()->ids ?? [], $put->parts()->ids ?? []);
-        $rewiring = new Rewiring($of->id(), $put->id(), array_combine($same, $same));
+        $rewiring = new Rewiring([$of->id() => Instead::asItIs($put->id(), $of->parts(), $put->parts())]);
         $changed = [];
         foreach ($plan->usesOf($of->id()) as $place) {
             $id = $place->user->id();

@@ -5,89 +5,59 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan;
 
 use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Core\Plan\Json\Within;
 
-/** Lets what mentions one element mention another in its place: to merge the two, or to take the first away. */
+/** Lets what mentions elements mention others in their place: to merge two, to take one away, or to copy what mentions it. */
 final readonly class Rewiring
 {
-    /**
-     * @param array<string, string> $parts new name by old, of parts that the other element has too: what is said of more than
-     *                                     these is said of the other itself, or left out where a part stands by itself
-     */
-    public function __construct(private string $from, private string $to, private array $parts) {}
+    /** @param array<string, Instead> $instead by the id of what is mentioned */
+    public function __construct(private array $instead) {}
 
-    /** @return list<Element> those that change, as they are to be */
-    public function of(Plan $plan): array
+    /** @param bool $isTheOther whether what mentions it is the other itself: it is not to mention itself */
+    public function rewired(Element $element, bool $isTheOther = false): Element
     {
-        $changed = [];
-        foreach ($plan->usesOf($this->from) as $place) {
-            $changed[$place->user->id()] ??= $this->rewired($place->user);
-        }
-
-        return array_values($changed);
-    }
-
-    public function rewired(Element $element): Element
-    {
-        $json = $element->toJson();
+        $json = PlanCodec::data($element);
         $lists = $gone = [];
         foreach ($element->references() as $reference) {
-            if ($reference->id !== $this->from) {
+            $instead = $this->instead[$reference->id] ?? null;
+            if (null === $instead) {
                 continue;
             }
-            $keys = explode('/', substr($reference->pointer, 1));
-            $place = (int) array_key_last(array_filter($keys, ctype_digit(...)));
-            self::change($json, $keys, function (mixed $value) use (
-                $element,
+            $keys = Within::keys($reference->pointer);
+            $item = Within::item($keys);
+            Within::change($json, $keys, static function (mixed $value) use (
+                $instead,
+                $isTheOther,
                 $reference,
-                $keys,
-                $place,
+                $item,
                 &$gone,
             ): ?string {
                 if ($value === $reference->part) {
-                    isset($this->parts[$value]) || ($gone[] = \array_slice($keys, 0, $place + 1));
+                    isset($instead->parts[$value]) || ($gone[] = $item);
 
-                    return $this->parts[$value] ?? $value;
+                    return $instead->parts[$value] ?? $value;
                 }
 
-                return $element->id() === $this->to ? null : $this->name(\is_string($value) ? $value : '');
+                return $isTheOther ? null : self::name(\is_string($value) ? $value : '', $instead);
             });
-            $lists[] = \array_slice($keys, 0, $place);
+            $lists[] = \array_slice($item, 0, -1);
         }
-        // The last of a list first: those before it stay where they are.
-        foreach (array_reverse($gone) as $keys) {
-            $at = (int) array_pop($keys);
-            self::change(
-                $json,
-                $keys,
-                static fn(mixed $list): mixed => \is_array($list)
-                    ? array_values(array_diff_key($list, [$at => 0]))
-                    : $list,
-            );
+        if ([] === $lists) {
+            return $element;
         }
+        Within::drop($json, $gone);
         foreach ($lists as $keys) {
-            self::change($json, $keys, self::onceEach(...));
+            Within::change($json, $keys, self::onceEach(...));
         }
 
         return PlanCodec::element($json);
     }
 
-    private function name(string $value): string
+    private static function name(string $value, Instead $instead): string
     {
-        $part = $this->parts[Target::parse($value)->phone ?? ''] ?? null;
+        $part = $instead->parts[Target::parse($value)->phone ?? ''] ?? null;
 
-        return null === $part ? $this->to : Target::phone($this->to, $part)->text();
-    }
-
-    /**
-     * @param list<string> $keys
-     */
-    private static function change(mixed &$json, array $keys, \Closure $change): void
-    {
-        if ([] === $keys) {
-            $json = $change($json);
-        } elseif (\is_array($json) && \array_key_exists($keys[0], $json)) {
-            self::change($json[$keys[0]], \array_slice($keys, 1), $change);
-        }
+        return null === $part ? $instead->id : Target::phone($instead->id, $part)->text();
     }
 
     /** Nobody stands in a list of people or members twice; a tier that nobody is left in closes up. */

@@ -44,6 +44,11 @@ final class InPlaceOfTest extends TestCase
         self::assertSame(['num_main'], self::users($after, 'jrn_other'));
     }
 
+    public function testHoursByWhichAPromptIsSaidMayBeOthers(): void
+    {
+        self::assertSame(['prm_hours'], self::users(self::put(self::plan(), 'hrs', 'hrs_other'), 'hrs_other'));
+    }
+
     public function testWhatIsSaidOfHolidaysThatTheOtherCalendarLacksIsLeftOut(): void
     {
         $after = self::put(self::plan(), 'cal_one', 'cal_two');
@@ -102,6 +107,29 @@ final class InPlaceOfTest extends TestCase
             'name' => $id,
             'entries' => [['match' => $match]],
         ];
+        $hours = static fn(string $id): array => [
+            'id' => $id,
+            'kind' => 'hours',
+            'name' => 'Hours',
+            'site' => 'sit_harbour',
+            'states' => [
+                ['key' => 'open', 'name' => 'Open', 'open' => true],
+                ['key' => 'closed', 'name' => 'Closed', 'open' => false],
+            ],
+            'default' => 'closed',
+            'week' => [],
+            'calendars' => [
+                [
+                    'calendar' => 'cal_one',
+                    'state' => 'closed',
+                    'exceptions' => [
+                        ['holiday' => 'boxing', 'state' => 'open'],
+                        ['holiday' => 'christmas', 'state' => null],
+                        ['holiday' => 'newyear', 'state' => 'open'],
+                    ],
+                ],
+            ],
+        ];
 
         return (new PlanBuilder())
             ->prompt('prm_old', 2)
@@ -130,28 +158,14 @@ final class InPlaceOfTest extends TestCase
                 'holidays' => [$holiday('boxing', '12-26'), $christmas, $holiday('newyear', '01-01')],
             ])
             ->with(['id' => 'cal_two', 'kind' => 'calendar', 'name' => 'Two', 'holidays' => [$christmas]])
+            ->with($hours('hrs'))
+            ->with($hours('hrs_other'))
             ->with([
-                'id' => 'hrs',
-                'kind' => 'hours',
+                'id' => 'prm_hours',
+                'kind' => 'prompt',
                 'name' => 'Hours',
-                'site' => 'sit_harbour',
-                'states' => [
-                    ['key' => 'open', 'name' => 'Open', 'open' => true],
-                    ['key' => 'closed', 'name' => 'Closed', 'open' => false],
-                ],
-                'default' => 'closed',
-                'week' => [],
-                'calendars' => [
-                    [
-                        'calendar' => 'cal_one',
-                        'state' => 'closed',
-                        'exceptions' => [
-                            ['holiday' => 'boxing', 'state' => 'open'],
-                            ['holiday' => 'christmas', 'state' => null],
-                            ['holiday' => 'newyear', 'state' => 'open'],
-                        ],
-                    ],
-                ],
+                'scripts' => ['en' => 'Opens {opening}'],
+                'hours' => 'hrs',
             ])
             ->person('ann')
             ->person('ben')

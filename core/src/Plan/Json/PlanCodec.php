@@ -136,6 +136,15 @@ final class PlanCodec
         return json_encode($element->toJson(), self::FLAGS);
     }
 
+    /** @return array<string, mixed> an element's JSON as it is read */
+    public static function data(Element $element): array
+    {
+        /** @var array<string, mixed> $data */
+        $data = json_decode(self::encodeElement($element), true, self::DEEPEST, \JSON_THROW_ON_ERROR);
+
+        return $data;
+    }
+
     /** Null, with a complaint filed, where the kind is not known. */
     public static function readElement(Input $in): ?Element
     {
