@@ -1,8 +1,7 @@
-import { App, Button } from 'antd';
-import { RefusedError } from '../api/client';
+import { App } from 'antd';
 import type { Override, SignInState, Trace } from '../api/types';
-import { useWrite } from '../plan/writes';
 import { useSignIns } from '../queues/useSignIns';
+import { ActButton } from '../ui/ActButton';
 import { useForce, useOverrides } from './useOverrides';
 
 /** A trial call that dials a code only tells what the code does; this does it. */
@@ -24,17 +23,12 @@ interface SignInWhat {
 
 function SignInCode({ what: { queue, signIn, who }, trace }: { what: SignInWhat; trace: Trace }) {
     const { set } = useSignIns();
-    const told = useWrite();
     if (who === null) return null;
-    return <DoIt act={() => told(() => set(queue, who, signIn, `Code ${trace.call.to} dialled`))} />;
+    return <DoIt act={() => set(queue, who, signIn, `Code ${trace.call.to} dialled`)} />;
 }
 
-function DoIt({ act }: { act: () => void }) {
-    return (
-        <Button size="small" onClick={act}>
-            Do it now, not only on trial
-        </Button>
-    );
+function DoIt({ act }: { act: () => Promise<unknown> }) {
+    return <ActButton act={act}>Do it now, not only on trial</ActButton>;
 }
 
 function ForceCode({ trace }: { trace: Trace }) {
@@ -46,19 +40,15 @@ function ForceCode({ trace }: { trace: Trace }) {
     if (!event || !allowed || typeof hours !== 'string') return null;
     const forced = on.find((one) => one.hours === hours);
     const act = async () => {
-        try {
-            if (typeof state === 'string')
-                await force({
-                    hours,
-                    state,
-                    reason: `Code ${trace.call.to} dialled from ${trace.call.from}`,
-                    ends: ends as Override['ends'],
-                });
-            else if (forced) await lift(forced.id);
-            else message.info('Nothing is forced there now.');
-        } catch (error) {
-            message.error(error instanceof RefusedError ? error.problem.detail : String(error));
-        }
+        if (typeof state === 'string')
+            await force({
+                hours,
+                state,
+                reason: `Code ${trace.call.to} dialled from ${trace.call.from}`,
+                ends: ends as Override['ends'],
+            });
+        else if (forced) await lift(forced.id);
+        else message.info('Nothing is forced there now.');
     };
     return <DoIt act={act} />;
 }

@@ -1,8 +1,8 @@
-import { App, Button } from 'antd';
+import { App } from 'antd';
 import { Link } from 'react-router';
-import { RefusedError } from '../api/client';
 import type { Override } from '../api/types';
 import { useMoment } from '../moment/useMoment';
+import { ActButton } from '../ui/ActButton';
 import { momentWords } from '../ui/when';
 import { useForce, useOverrides } from './useOverrides';
 
@@ -48,20 +48,15 @@ export function LiftButton({ override }: { override: Override }) {
     const { lift } = useForce();
     const { message } = App.useApp();
     return (
-        <Button
-            size="small"
+        <ActButton
             aria-label={`Lift what is forced on ${override.hoursName}`}
-            onClick={async () => {
-                try {
-                    await lift(override.id);
-                    message.success(`${override.hoursName} follow their timetable again.`);
-                } catch (error) {
-                    message.error(error instanceof RefusedError ? error.problem.detail : String(error));
-                }
+            act={async () => {
+                await lift(override.id);
+                message.success(`${override.hoursName} follow their timetable again.`);
             }}
         >
             Lift
-        </Button>
+        </ActButton>
     );
 }
 
