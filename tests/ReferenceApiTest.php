@@ -105,6 +105,63 @@ final class ReferenceApiTest extends ApiTestCase
         $this->assertStatus(404);
     }
 
+    public function testACopyComesWithWhatItUsesAsOneEdit(): void
+    {
+        $copy = '/api/plans/draft/elements/jrn_lost/copy';
+        $along = array_column($this->send('GET', $copy)['elements'], null, 'id');
+        self::assertSame('jrn_lost', array_key_first($along));
+        self::assertSame(['hours'], $along['hrs_lost']['kinds']);
+        $change = $this->send('POST', $copy, [
+            'name' => 'Found property line',
+            'along' => [['id' => 'hrs_lost', 'name' => 'Found property hours']],
+            'instead' => [['id' => 'sit_ternwick', 'put' => 'sit_saint_aubert']],
+        ]);
+        $this->assertStatus(201);
+        $made = array_column($change['elements'], null, 'name');
+        self::assertSame('sit_saint_aubert', $made['Found property hours']['site']);
+        self::assertSame($made['Found property line']['id'], $change['id']);
+        self::assertStringContainsString(
+            $made['Found property hours']['id'],
+            (string) json_encode($made['Found property line']['steps']),
+        );
+        self::assertCount(2, $made);
+        $this->undo();
+        $this->send('GET', '/api/plans/draft/elements/' . $change['id'] . '/uses');
+        $this->assertStatus(404);
+    }
+
+    public function testWhatCannotBeCopiedIsRefusedAtItsField(): void
+    {
+        $pointers = function (string $id, array $body): array {
+            $answer = $this->send('POST', "/api/plans/draft/elements/$id/copy", $body);
+            $this->assertStatus(422);
+
+            return array_column($answer['errors'], 'pointer');
+        };
+        self::assertSame([''], $pointers('per_ines', ['name' => 'Inès again']));
+        self::assertSame(['/name'], $pointers('jrn_lost', ['name' => ' ']));
+        self::assertSame(
+            ['/along/1/id', '/along/2/id'],
+            $pointers('jrn_lost', [
+                'name' => 'X',
+                'along' => [
+                    ['id' => 'hrs_lost', 'name' => 'Y'],
+                    ['id' => 'per_ines', 'name' => 'Y'],
+                    ['id' => 'hrs_none', 'name' => 'Y'],
+                ],
+            ]),
+        );
+        self::assertSame(
+            ['/instead/0/put'],
+            $pointers('jrn_lost', ['name' => 'X', 'instead' => [['id' => 'hrs_lost', 'put' => 'hrs_none']]]),
+        );
+        // Hours are no prompt.
+        $of = $pointers('jrn_lost', ['name' => 'X', 'instead' => [['id' => 'hrs_lost', 'put' => 'prm_holiday']]]);
+        self::assertStringContainsString('/steps/', $of[0]);
+        $this->send('POST', '/api/plans/draft/elements/jrn_none/copy', ['name' => 'X']);
+        $this->assertStatus(404);
+    }
+
     public function testTheIndexIsKeptWithEveryWrite(): void
     {
         $this->change('per_ines', ['extension' => '777']);

@@ -21,6 +21,7 @@ use Meandros\Core\Time\TimeOfDay;
 use Meandros\Core\Wording\HolidayWords;
 use Meandros\Server\Now;
 use Meandros\Server\Storage\Draft;
+use Meandros\Server\Storage\NewId;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -75,7 +76,7 @@ final readonly class CalendarController
         $entries = array_values(
             array_filter($ready->holidays->entries, static fn(Holiday $one): bool => !$one->isOver($today)),
         );
-        $id = Kind::Calendar->prefix() . '_' . bin2hex(random_bytes(6));
+        $id = NewId::of(Kind::Calendar);
         $change = $this->draft->add(new HolidayCalendar($id, 'Holidays: ' . $ready->name, new Holidays($entries)));
 
         return new JsonResponse(['id' => $id] + $change->toJson(), 201, ['ETag' => Revision::tag($change->revision)]);

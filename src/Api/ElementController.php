@@ -19,6 +19,7 @@ use Meandros\Server\Storage\AlreadyExists;
 use Meandros\Server\Storage\Change;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\InUse;
+use Meandros\Server\Storage\NewId;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\PlannedEdit;
 use Meandros\Server\Storage\StaleRevision;
@@ -42,7 +43,7 @@ final readonly class ElementController
         $data = JsonBody::data($request, JsonBody::ELEMENT);
         $kind = \is_array($data) && \is_string($data['kind'] ?? null) ? Kind::tryFrom($data['kind']) : null;
         if (\is_array($data) && null !== $kind && !isset($data['id'])) {
-            $data['id'] = $kind->prefix() . '_' . bin2hex(random_bytes(6));
+            $data['id'] = NewId::of($kind);
         }
         $element = $this->machine->with(PlanCodec::element($data));
 

@@ -14,7 +14,6 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Json\PlanCodec;
-use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\OwnNumber;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Input;
@@ -23,6 +22,7 @@ use Meandros\Core\Reading\Limits;
 use Meandros\Core\Reading\Problem;
 use Meandros\Core\Wording\RowReport;
 use Meandros\Server\Storage\Draft;
+use Meandros\Server\Storage\NewId;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\PlannedEdit;
 use Meandros\Server\Storage\Plans;
@@ -193,12 +193,7 @@ final readonly class NumbersController
      */
     private static function outcomes(Plan $plan, array $rows, bool $makes): array
     {
-        return NumberImport::outcomes(
-            $plan,
-            $rows,
-            $makes,
-            static fn(Kind $kind): string => $kind->prefix() . '_' . bin2hex(random_bytes(6)),
-        );
+        return NumberImport::outcomes($plan, $rows, $makes, NewId::of(...));
     }
 
     /**

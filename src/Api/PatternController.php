@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Server\Storage\Draft;
+use Meandros\Server\Storage\NewId;
 use Meandros\Server\Storage\PlannedEdit;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -43,7 +44,7 @@ final readonly class PatternController
     #[Route('/api/plans/draft/journeys', methods: ['POST'])]
     public function make(Request $request): JsonResponse
     {
-        $id = Kind::Journey->prefix() . '_' . bin2hex(random_bytes(6));
+        $id = NewId::of(Kind::Journey);
         $data = JsonBody::data($request);
         $change = $this->draft->writeAll(static function (Plan $plan) use ($data, $id): PlannedEdit {
             $journey = Input::read($data, static fn(Input $in) => Patterns::read($in, $plan, $id));

@@ -14,6 +14,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Server\Storage\Change;
 use Meandros\Server\Storage\Draft;
+use Meandros\Server\Storage\NewId;
 use Meandros\Server\Storage\PlannedEdit;
 
 /** Takes a file of people over as one edit. */
@@ -89,11 +90,6 @@ final readonly class ImportPeople implements JobKind
      */
     public static function outcomes(Plan $plan, array $rows, ?\Closure $each = null): array
     {
-        return PeopleImport::outcomes(
-            $plan,
-            $rows,
-            static fn(): string => Kind::Person->prefix() . '_' . bin2hex(random_bytes(6)),
-            $each,
-        );
+        return PeopleImport::outcomes($plan, $rows, static fn(): string => NewId::of(Kind::Person), $each);
     }
 }

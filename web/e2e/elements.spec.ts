@@ -1,3 +1,4 @@
+import { axeClean } from './axe';
 import { address, choose, saved, sentence, startOver } from './helpers';
 import { expect, type Page, test } from './test';
 
@@ -53,6 +54,46 @@ test('what is used is not deleted; another takes its place, everywhere or in som
         await page.getByRole('button', { name: 'Undo' }).click();
         await expect(used.locator('li')).toHaveCount(left);
     }
+});
+
+test('a journey is copied with its hours and queue for another site, as one edit', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_bookings'));
+    await page.getByRole('button', { name: 'Duplicate' }).click();
+    const dialog = page.getByRole('dialog');
+    await expect(page.getByLabel('Name of the copy')).toBeFocused();
+    await page.keyboard.type('Groups line');
+    await choose(page, 'In the copy, Bookings hours', 'a copy');
+    await expect(page.getByLabel('Name of the copy of Bookings hours')).toHaveValue('Groups hours');
+    await choose(page, 'In the copy, Bookings queue', 'a copy');
+    await expect(dialog).toContainText('Bookings queue without *31, *32, *33');
+    await choose(page, 'In the copy, Ternwick Harbour', 'another');
+    await choose(page, 'Instead of Ternwick Harbour', 'Port-Saint-Aubert');
+    await axeClean(page, '.ant-modal');
+    await page.getByLabel('Name of the copy of Bookings queue').fill('');
+    await dialog.getByRole('button', { name: 'Duplicate' }).click();
+    await expect(dialog.getByRole('alert')).toContainText('missing');
+    await page.getByLabel('Name of the copy of Bookings queue').fill('Coaches');
+    await page.keyboard.press('Tab');
+    await dialog.getByRole('button', { name: 'Duplicate' }).dblclick();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Groups line');
+    await expect(page.getByRole('treegrid')).toContainText('Wait in Coaches');
+    await expect(page.locator('.list')).toContainText('Groups lineGroups line');
+    await page.goto(address('/hours'));
+    await page.locator('.list').getByText('Groups hours').click();
+    await expect(page.locator('.sheet')).toContainText('Port-Saint-Aubert');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.locator('.list')).not.toContainText('Groups hours');
+});
+
+test('whoever presses twice does it once', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_fax'));
+    await page.getByRole('button', { name: 'Duplicate' }).click();
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Fax line, copy');
+    await page.getByRole('button', { name: 'Delete', exact: true }).dblclick();
+    await expect(page.getByText('Fax line, copy is deleted.')).toBeVisible();
+    await expect(page.locator('.list')).not.toContainText('Fax line, copy');
+    await expect(page.locator('.ant-notification-notice')).toHaveCount(0);
 });
 
 test('a wrong outside number is refused and what was typed stays', async ({ page }) => {

@@ -49,6 +49,8 @@ test('a journey is duplicated; steps are copied to another, cut and pasted, by k
     await page.locator('[data-row]').last().focus();
     await page.keyboard.press('Control+c');
     await page.getByRole('button', { name: 'Duplicate' }).click();
+    await expect(page.getByLabel('Name of the copy')).toBeFocused();
+    await page.keyboard.press('Enter');
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Groups line, copy');
     await expect(page.getByRole('treegrid')).toContainText('Wait in Groups and coaches');
     await page.goto(address('/journeys/jrn_lost', { to: '+441632960140' }));

@@ -50,6 +50,7 @@ export type Phone = Person['phones'][number];
 /** A plan as this application holds it. */
 export type Plan = Omit<Schemas['PlanOutline'], 'elements'> & { elements: Outlined[] };
 export type Change = Schemas['Change'];
+export type Copyable = Schemas['Copyable'];
 export type Trace = Schemas['Trace'];
 export type BlockNumber = Schemas['BlockNumber'];
 export type NumberAnswer = Schemas['NumberAnswer'];

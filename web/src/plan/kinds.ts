@@ -15,8 +15,8 @@ interface KindInfo<K extends Kind> {
     group: 'reached' | 'answers' | 'where' | 'will happen' | null;
     /** Whether a call can be sent straight to one. */
     takesCalls?: true;
-    /** Nothing of it may stand there only once. */
-    mayBeCopied?: true;
+    /** There are never two alike. */
+    isUnique?: true;
     /** With sensible defaults; null where something else must exist first. */
     blank: (plan: PlanIndex, site: Site | undefined) => Fields<K> | null;
 }
@@ -24,6 +24,7 @@ interface KindInfo<K extends Kind> {
 /** Every kind of element, in the order in which screens are listed. */
 export const KINDS: { [K in Kind]: KindInfo<K> } = {
     number: {
+        isUnique: true,
         one: 'number',
         aNew: 'a new number',
         many: 'Numbers',
@@ -33,7 +34,6 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         blank: () => null,
     },
     journey: {
-        mayBeCopied: true,
         one: 'journey',
         aNew: 'a new journey',
         many: 'Journeys',
@@ -67,7 +67,6 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
                 : null,
     },
     calendar: {
-        mayBeCopied: true,
         one: 'calendar',
         aNew: 'a new calendar',
         many: 'Holidays',
@@ -76,7 +75,6 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         blank: () => ({ holidays: [] }),
     },
     callers: {
-        mayBeCopied: true,
         one: 'list of callers',
         aNew: 'a new list of callers',
         many: 'Callers',
@@ -85,7 +83,6 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         blank: () => ({ entries: '' }),
     },
     prompt: {
-        mayBeCopied: true,
         one: 'prompt',
         aNew: 'a new prompt',
         many: 'Prompts',
@@ -94,6 +91,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         blank: () => ({ scripts: { en: '' }, voice: '', hours: null, takes: [], inUse: {}, machine: {} }),
     },
     person: {
+        isUnique: true,
         one: 'person',
         aNew: 'a new person',
         many: 'People',
@@ -125,7 +123,6 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
                 : null,
     },
     team: {
-        mayBeCopied: true,
         one: 'team',
         aNew: 'a new team',
         many: 'Teams',
@@ -179,7 +176,6 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         }),
     },
     mailbox: {
-        mayBeCopied: true,
         one: 'mailbox',
         aNew: 'a new mailbox',
         many: 'Mailboxes',
@@ -233,7 +229,6 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
                 : null,
     },
     expectation: {
-        mayBeCopied: true,
         one: 'expectation',
         aNew: 'a new expectation',
         many: 'Expectations',
@@ -246,6 +241,7 @@ export const KINDS: { [K in Kind]: KindInfo<K> } = {
         }),
     },
     settings: {
+        isUnique: true,
         one: 'settings',
         aNew: 'settings',
         many: 'Plan files',

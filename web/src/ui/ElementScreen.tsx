@@ -1,12 +1,14 @@
-import { Button, Input } from 'antd';
+import { Input } from 'antd';
 import { memo, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
 import type { Element, Kind, Of, Outlined } from '../api/types';
+import { Duplicate } from '../copies/Duplicate';
 import { useGo, useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { errorAt, useElement } from '../plan/useElement';
 import { useBody, usePlan } from '../plan/usePlan';
+import { ActButton } from './ActButton';
 import { AddByName } from './AddByName';
 import { FindingsOf } from './FindingsAt';
 import { LongList } from './LongList';
@@ -131,7 +133,7 @@ function Chosen<K extends Kind>({
     disabled: boolean;
 }) {
     const editing = useElement<Of<K>>(element);
-    const { add, remove } = useEdit();
+    const { remove } = useEdit();
     const go = useGo();
     const value = editing.value;
     const error = useCallback((pointer: string) => errorAt(editing.errors, pointer), [editing.errors]);
@@ -157,25 +159,15 @@ function Chosen<K extends Kind>({
                 {!disabled && (
                     <>
                         <SavingNote editor={editing as never} />
-                        {KINDS[element.kind].mayBeCopied && (
-                            <Button
-                                size="small"
-                                onClick={async () => {
-                                    const { id: _, ...copy } = value;
-                                    const made = await add({ ...copy, name: `${value.name}, copy` } as never);
-                                    if (made) go(`/${KINDS[element.kind].path}/${made}`, { isNew: true });
-                                }}
-                            >
-                                Duplicate
-                            </Button>
+                        {!KINDS[element.kind].isUnique && (
+                            <Duplicate id={element.id} kind={element.kind} name={value.name} />
                         )}
-                        <Button
-                            size="small"
+                        <ActButton
                             danger
-                            onClick={async () => (await remove(element)) && go(`/${KINDS[element.kind].path}`)}
+                            act={async () => (await remove(element)) && go(`/${KINDS[element.kind].path}`)}
                         >
                             Delete
-                        </Button>
+                        </ActButton>
                     </>
                 )}
             </div>

@@ -361,6 +361,8 @@ return [
     'no-such-state.remedy' => 'Choose one of its states.',
     'not-another-element' => 'This is nothing else in the plan.',
     'not-another-element.remedy' => 'Choose another element.',
+    'not-copied' => 'This is nothing of which there may be two.',
+    'not-copied.remedy' => 'Copy what uses it: people, numbers and settings are the same there, or others.',
     'not-another-person' => 'This is nobody else in the plan.',
     'not-another-person.remedy' => 'Choose another person.',
     'nobody-named' => 'Nobody is named here.',
