@@ -38,6 +38,7 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Plan\Step\DirectoryStep;
+use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Proof\Promised\Suggestion;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Recording\RecordingSheet;
@@ -51,6 +52,7 @@ use Meandros\Core\Time\WeekText;
 use Meandros\Core\Typing\StepLines;
 use Meandros\Core\Wording\Letters;
 use Meandros\Core\Wording\ProblemWords;
+use Meandros\Core\Wording\TraceReport;
 use PHPUnit\Framework\TestCase;
 
 /** What is made of the demo plan, all of it: files, papers, maps, lines to type, and what is said where something of it is gone. */
@@ -58,6 +60,28 @@ final class DemoToldTest extends TestCase
 {
     private const DEMO = __DIR__ . '/../../demo/ternwick-ferries.json';
     private const NOW = '2026-11-23T10:30';
+
+    /** What callers, phones and queues do. */
+    private const CALLS = [
+        [],
+        ['keys' => ['1'], 'phones' => [['who' => '*', 'does' => 'answers', 'after' => 9]]],
+        ['keys' => ['2', '2'], 'phones' => [['who' => '*', 'does' => 'busy']]],
+        ['keys' => ['3', '0'], 'phones' => [['who' => '*', 'does' => 'unreachable']]],
+        ['keys' => ['201#', '1'], 'phones' => [['who' => '*', 'does' => 'refuses', 'after' => 3]]],
+        ['patience' => 20, 'fax' => true],
+        [
+            'keys' => [['says' => 'bookings']],
+            'meanwhile' => ['9', '*'],
+            'lines' => [['line' => 'line_ternwick', 'taken' => 99]],
+        ],
+        [
+            'queues' => [
+                ['queue' => 'que_bookings', 'ahead' => 3, 'free' => 90, 'keeps' => 70, 'picksUp' => 8],
+                ['queue' => 'que_groups', 'ahead' => 1, 'agents' => []],
+            ],
+            'phones' => [['who' => '*', 'does' => 'answers', 'after' => 6]],
+        ],
+    ];
 
     private const WEEKS = [
         '',
@@ -311,6 +335,52 @@ final class DemoToldTest extends TestCase
             }
         }
         self::same('calls', $told);
+    }
+
+    public function testWhatHappensIsTold(): void
+    {
+        $told = [];
+        $dialled = ['*71', '*70', '*31', '*32', '*33'];
+        foreach ($this->plan->elements() as $id => $element) {
+            $element instanceof Number && ($dialled[] = $element->range->example());
+            $element instanceof TakesCalls && ($dialled[] = (string) $id);
+        }
+        foreach (self::CALLS as $assumed) {
+            foreach ($dialled as $to) {
+                $this->tell($told, $to, self::NOW, $assumed);
+                $this->tell($told, $to, '2026-12-25T20:00', $assumed);
+            }
+        }
+        ksort($told);
+        self::same('events', implode("\n", $told) . "\n");
+    }
+
+    /**
+     * @param array<string, string> $told    one of each kind of event that has the same fields
+     * @param array<string, mixed>  $assumed
+     */
+    private function tell(array &$told, string $to, string $at, array $assumed): void
+    {
+        $caller = Caller::parse(str_starts_with($to, '*') ? '201' : '07700 900123', 'GB');
+        $trace = (new Router())->trace(
+            $this->plan,
+            new TrialCall($to, $caller, Moment::parse($at, 'UTC')),
+            Assumptions::fromData($assumed),
+        );
+        foreach (TraceReport::of($trace, $this->plan, 'Europe/London')['events'] as $event) {
+            unset($event['journey'], $event['step'], $event['second']);
+            $fields = static fn(array $data): array => array_map(
+                static fn(mixed $value): bool => null === $value || [] === $value,
+                $data,
+            );
+            $what = Told::json([
+                $event['kind'],
+                $fields($event['what']),
+                $fields($event['because']),
+                \is_string($event['what']['exit'] ?? null) ? $event['what']['exit'] : '',
+            ]);
+            $told[$what] ??= Told::json($event);
+        }
     }
 
     public function testWhatGoesOutside(): void

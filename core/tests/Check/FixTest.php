@@ -619,7 +619,7 @@ final class FixTest extends TestCase
             $menu(['en' => 'For sales, press 1. For freight, press 2.'], $key('1', 'Sales')),
             'jrn_main',
             '/steps/0/exits',
-            '“Menu” promises key 2 for “freight”, and it leads nowhere.',
+            '“Menu” promises key 2 for “freight” in English, and it leads nowhere.',
             'Add key 2',
         ];
         yield 'a word that is promised and not understood' => [
@@ -675,7 +675,7 @@ final class FixTest extends TestCase
             ),
             'jrn_main',
             '/steps/0/exits',
-            '“Menu” names the keys as 2 1, and they are listed as 1 2.',
+            '“Menu” names the keys in English as 2 1, and they are listed as 1 2.',
             'List them as they are said',
         ];
         yield 'a key that perhaps leads elsewhere' => [

@@ -127,6 +127,15 @@ final class ImportTest extends TestCase
         );
     }
 
+    /** RFC 5545 3.6.1 (from memory): an RRULE should not occur more than once; together two are not what either says. */
+    public function testTwoRulesOfOneEventAreRefused(): void
+    {
+        $this->expectExceptionMessage('more than one RRULE');
+        self::read(
+            self::event('DTSTART;VALUE=DATE:20261225', 'SUMMARY:Both', 'RRULE:FREQ=YEARLY', 'RRULE:FREQ=DAILY;COUNT=2'),
+        );
+    }
+
     public function testAMovedAndACancelledInstanceOfASeries(): void
     {
         $file = self::read(

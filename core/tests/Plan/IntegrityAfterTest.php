@@ -59,6 +59,16 @@ final class IntegrityAfterTest extends TestCase
         ];
     }
 
+    public function testWhatIsTakenIsSaidWithWhoHasIt(): void
+    {
+        $plan = self::demo();
+        $plan = $plan->with(PlanCodec::element(['extension' => '202'] + ($plan->find('per_dana')?->toJson() ?? [])));
+        self::assertSame(
+            ['extension' => '202', 'name' => 'Dana Whitlock'],
+            (new Integrity($plan))->problems()['per_oluwaseun'][0]->arguments,
+        );
+    }
+
     /**
      * @param array<string, list<Problem>> $problems
      *

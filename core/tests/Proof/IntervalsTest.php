@@ -58,6 +58,7 @@ final class IntervalsTest extends TestCase
         self::assertFalse(Intervals::areNear([[0, 100]], [[0, 100], [200, 203]], 5), 'However short one is.');
         self::assertFalse(Intervals::areNear([[0, 100], [200, 203]], [[0, 100]], 5));
         self::assertFalse(Intervals::areNear([[0, 3]], [[700, 703]], 5));
+        self::assertFalse(Intervals::areNear([[0, 100]], [[5, 200]], 5), 'Only one end is near.');
     }
 
     public function testWhatNoMoreThanSomeSecondsPart(): void

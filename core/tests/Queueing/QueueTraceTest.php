@@ -82,6 +82,17 @@ final class QueueTraceTest extends TestCase
             $answers('*', 2),
             ['0 Is let into Desk, 3 ahead', '300 Rings Ann, answered after 2 s'],
         ];
+        // Ann took the one ahead, and is free again as Ben is.
+        yield 'round robin goes on after whoever took those ahead' => [
+            [
+                'waiting' => $quiet,
+                'asking' => ['order' => 'round robin', 'notesSeconds' => 0],
+                'admission' => ['handlingSeconds' => 60],
+            ],
+            ['ahead' => 1, 'agents' => [['who' => 'ann', 'freeAfter' => 0], ['who' => 'ben', 'freeAfter' => 60]]],
+            $answers('*', 1),
+            ['0 Is let into Desk, as the first', '60 Rings Ben, answered after 1 s'],
+        ];
         yield 'one who does not answer pauses, and the other is asked' => [
             ['waiting' => ['longestSeconds' => 40] + $quiet, 'asking' => ['alertSeconds' => 10, 'missedSeconds' => 12]],
             [

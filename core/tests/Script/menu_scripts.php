@@ -43,6 +43,7 @@ return [
         ['1' => 'sales', '2' => 'service', '3' => 'accounts'],
     ],
     ['en', 'Please press star to hear this again, or hash to go back.', ['*' => 'hear this again', '#' => 'go back']],
+    ['en', 'Press asterisk to hear this again, or pound to go back.', ['*' => 'hear this again', '#' => 'go back']],
     ['en', 'Our office is open from 9 to 5, Monday to Friday. For emergencies, press 9.', ['9' => 'emergencies']],
     ['en', 'Calls cost 10 pence a minute. Press 1 for timetables.', ['1' => 'timetables']],
     [

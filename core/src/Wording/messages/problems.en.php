@@ -399,7 +399,7 @@ return [
     'no-such-day.remedy' => 'Write month and day as MM-DD, such as 11-01.',
     'no-such-day-of-month.remedy' => 'Write month and day as MM-DD; the last of that month is {last}.',
     'span-backwards' => 'It ends on {to}, before it starts on {from}.',
-    'span-too-long' => 'This is longer than ten years.',
+    'span-too-long' => 'From {from} to {to} is longer than ten years.',
     'span-backwards.remedy' => 'Change one of the two dates.',
     'span-too-long.remedy' => 'Change one of the two dates.',
     'of-another-kind' =>
