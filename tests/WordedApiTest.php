@@ -57,6 +57,43 @@ final class WordedApiTest extends ApiTestCase
         self::assertSame([], $this->places('lighthouse'));
     }
 
+    public function testOtherWordsArePutInTheirPlaceAsOneEdit(): void
+    {
+        $words = ['words' => 'lost property', 'put' => 'found things'];
+        $found = $this->send('POST', '/api/plans/draft/rewording/look', $words)['elements'];
+        $this->assertStatus(200);
+        $ids = array_column($found, 'id');
+        self::assertContains('hrs_lost', $ids, 'Names are words as well.');
+        $before = array_map($this->element(...), $ids);
+        $change = $this->send('POST', '/api/plans/draft/rewording', $words + ['leaving' => [$ids[0]]]);
+        $this->assertStatus(200);
+        self::assertSame([], array_diff($ids, [$ids[0], ...array_keys($change['elements'])]));
+        self::assertSame('Say “found things” for “lost property”', $change['label']);
+        self::assertSame('Found things hours', $this->element('hrs_lost')['name']);
+        $left = $this->send('POST', '/api/plans/draft/rewording/look', $words)['elements'];
+        self::assertSame([$ids[0]], array_column($left, 'id'));
+        $this->undo();
+        self::assertSame($before, array_map($this->element(...), $ids));
+    }
+
+    public function testWordsThatCannotBePutInTheirPlaceAreRefused(): void
+    {
+        $refused = function (array $body): array {
+            $answer = $this->send('POST', '/api/plans/draft/rewording', $body);
+            $this->assertStatus(422);
+
+            return array_column($answer['errors'], 'pointer');
+        };
+        self::assertSame(['/words'], $refused(['words' => 'lighthouse', 'put' => 'x']));
+        self::assertSame(['/words'], $refused(['words' => 'x', 'put' => 'y']));
+        self::assertSame(['/put'], $refused(['words' => 'harbour', 'put' => str_repeat('x', 101)]));
+        // A name may not be empty.
+        self::assertSame(
+            ['/prm_all_busy/name'],
+            $refused(['words' => $this->element('prm_all_busy')['name'], 'put' => '']),
+        );
+    }
+
     public function testWhatIsTooShortOrTooLongIsRefusedAtItsField(): void
     {
         foreach ([' ab ' => 'too-short', str_repeat('a', 101) => 'too-long'] as $words => $code) {

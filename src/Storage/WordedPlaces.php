@@ -18,6 +18,20 @@ final readonly class WordedPlaces
 
     public function __construct(private Connection $database) {}
 
+    /** @return list<string> ids of elements in which words stand, or in their names; some in which they are only part of words */
+    public function elements(string $words, int $most): array
+    {
+        $like = static fn(string $text): string => '%' .
+            implode('%', preg_split('/\s+/u', addcslashes($text, '%_\\')) ?: []) .
+            '%';
+
+        /** @var list<string> */
+        return $this->database->fetchFirstColumn(
+            'SELECT id FROM draft_element WHERE id IN (SELECT element_id FROM draft_worded WHERE words LIKE ? UNION SELECT id FROM draft_element WHERE name ILIKE ?) ORDER BY kind, name, id LIMIT ?',
+            [$like(Worded::plain($words)), $like(trim($words)), $most],
+        );
+    }
+
     /** @return array{list<array<string, string|null>>, bool} places, and whether there are more */
     public function of(string $words): array
     {

@@ -68,3 +68,27 @@ test('pickers and lists find numbers as they are dialled, and names without thei
     await page.getByLabel('Search numbers').fill('020 7946 0130');
     await expect(page.locator('.list').getByRole('link')).toHaveText([/Head office/]);
 });
+
+test('other words are put in the place of some, but where they stay, and taken back', async ({ page }) => {
+    await page.goto(address('/hours'));
+    await expect(page.locator('.list')).toContainText('Lost property hours');
+    await page.keyboard.press('/');
+    await page.keyboard.type('lost property');
+    await page.getByRole('button', { name: 'Other words in the place of these …' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Other words in their place' });
+    await expect(dialog.getByLabel('Words')).toHaveValue('lost property');
+    await expect(dialog.getByLabel('In their place')).toBeFocused();
+    await page.keyboard.type('found things');
+    const hours = dialog.getByRole('listitem').filter({ hasText: 'Lost property hours hours' });
+    await expect(hours.getByRole('insertion')).toHaveText('Found things');
+    await axeClean(page, '.ant-modal');
+    await dialog.getByRole('checkbox', { name: 'Lost property mailbox mailbox' }).uncheck();
+    await dialog.getByRole('button', { name: /^Put them in 20 of 21$/ }).click();
+    await expect(page.getByText('Say “found things” for “lost property”: done in 20.')).toBeVisible();
+    await expect(page.locator('.list')).toContainText('Found things hours');
+    await page.getByRole('link', { name: 'Mailboxes', exact: true }).click();
+    await expect(page.locator('.list')).toContainText('Lost property mailbox');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('link', { name: 'Hours', exact: true }).click();
+    await expect(page.locator('.list')).toContainText('Lost property hours');
+});

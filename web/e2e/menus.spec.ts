@@ -7,7 +7,9 @@ const TERMINAL = { to: '+33261910100', at: '2026-11-23T09:30:00' };
 
 test('a key that the script promises and that leads nowhere is found, and added in one click', async ({ page }) => {
     await page.goto(address('/journeys/jrn_port', TERMINAL));
-    const found = page.getByText('“Terminal menu” promises key * for “hear this again” in English, and it leads nowhere.');
+    const found = page.getByText(
+        '“Terminal menu” promises key * for “hear this again” in English, and it leads nowhere.',
+    );
     await expect(found.first()).toBeVisible();
     await page.getByRole('button', { name: 'Add key *' }).click();
     await expect(found).toHaveCount(0);

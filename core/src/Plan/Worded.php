@@ -32,6 +32,12 @@ final readonly class Worded
         return self::within($json, '', null, false);
     }
 
+    /** @return list<self> the element's own name first */
+    public static function everywhere(Element $element): array
+    {
+        return [new self('/name', $element->name(), null), ...self::in($element)];
+    }
+
     /** @return list<string> each once, as it is looked for */
     public static function plainly(Element $element): array
     {

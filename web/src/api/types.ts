@@ -51,6 +51,7 @@ export type Phone = Person['phones'][number];
 export type Plan = Omit<Schemas['PlanOutline'], 'elements'> & { elements: Outlined[] };
 export type Change = Schemas['Change'];
 export type Copyable = Schemas['Copyable'];
+export type Reworded = Schemas['Reworded'];
 export type Trace = Schemas['Trace'];
 export type BlockNumber = Schemas['BlockNumber'];
 export type NumberAnswer = Schemas['NumberAnswer'];

@@ -3,11 +3,14 @@ import { useCallback, useRef, useState } from 'react';
 import { keyNote, useSingleKey, useSingleKeys } from '../ui/singleKeys';
 import { Finder } from './Finder';
 import styles from './find.module.css';
+import { Reword } from './Reword';
 import { typeAhead } from './typeAhead';
 
 /** Screens, elements, and words that callers hear or people read: from everywhere, by typing. */
 export function FindButton() {
     const [isOpen, setOpen] = useState(false);
+    /** Words for which others are wanted. */
+    const [reworded, setReworded] = useState<string | null>(null);
     /** Where the keyboard goes on when it is closed. */
     const goesOn = useRef<HTMLElement | null>(null);
     const { find } = useSingleKeys();
@@ -69,8 +72,13 @@ export function FindButton() {
                         close();
                     }}
                     ahead={takeAhead}
+                    onReword={(words) => {
+                        close();
+                        setReworded(words);
+                    }}
                 />
             </Modal>
+            {reworded !== null && <Reword found={reworded} onClose={() => setReworded(null)} />}
         </>
     );
 }

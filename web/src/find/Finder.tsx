@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Input } from 'antd';
+import { Button, Input } from 'antd';
 import { type KeyboardEvent, type ReactNode, useId, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask } from '../api/client';
@@ -22,10 +22,12 @@ interface Props {
     onGo: () => void;
     /** What was typed before the field was there. */
     ahead: () => string;
+    /** Asks for other words in the place of these. */
+    onReword: (words: string) => void;
 }
 
 /** A field, and under it what is found: arrows choose, Enter goes there. */
-export function Finder({ onGo, ahead }: Props) {
+export function Finder({ onGo, ahead, onReword }: Props) {
     const { moment, search } = useMoment();
     const plan = usePlan();
     const navigate = useNavigate();
@@ -116,6 +118,11 @@ export function Finder({ onGo, ahead }: Props) {
                     </div>
                 )}
             </div>
+            {typed.trim().length >= LEAST && moment.in === 'draft' && choices.length > 0 && (
+                <Button type="text" size="small" onClick={() => onReword(typed.trim())}>
+                    Other words in the place of these …
+                </Button>
+            )}
             <p role="status" className="quiet">
                 {typed.trim() !== '' && choices.length === 0 && 'Nothing is called so, or says so.'}
                 {(more > 0 || moreWorded) && 'There is more: type more of it.'}

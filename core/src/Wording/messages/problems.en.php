@@ -361,6 +361,11 @@ return [
     'no-such-state.remedy' => 'Choose one of its states.',
     'not-another-element' => 'This is nothing else in the plan.',
     'not-another-element.remedy' => 'Choose another element.',
+    'words-nowhere' =>
+        'Nothing is to be worded otherwise: these words stand nowhere by themselves, or where they stand they stay.',
+    'words-nowhere.remedy' => 'Look for them as they are written.',
+    'words-everywhere' => 'These words stand in more than {most} elements.',
+    'words-everywhere.remedy' => 'Take more of what stands around them.',
     'not-copied' => 'This is nothing of which there may be two.',
     'not-copied.remedy' => 'Copy what uses it: people, numbers and settings are the same there, or others.',
     'not-another-person' => 'This is nobody else in the plan.',
