@@ -65,7 +65,7 @@ final class WordedApiTest extends ApiTestCase
         $ids = array_column($found, 'id');
         self::assertContains('hrs_lost', $ids, 'Names are words as well.');
         $before = array_map($this->element(...), $ids);
-        $change = $this->send('POST', '/api/plans/draft/rewording', $words + ['leaving' => [$ids[0]]]);
+        $change = $this->send('POST', '/api/plans/draft/rewording', $words + ['in' => \array_slice($ids, 1)]);
         $this->assertStatus(200);
         self::assertSame([], array_diff($ids, [$ids[0], ...array_keys($change['elements'])]));
         self::assertSame('Say “found things” for “lost property”', $change['label']);

@@ -65,23 +65,26 @@ final readonly class RewordingController
     #[Route('', methods: ['POST'])]
     public function reword(Request $request): JsonResponse
     {
-        [$words, $put, $leaving] = JsonBody::read(
+        [$words, $put, $in] = JsonBody::read(
             $request,
-            static fn(Input $in): array => [
-                ...self::asked($in, ['words', 'put', 'leaving']),
-                array_map(
-                    static fn(Input $id): string => $id->text(80),
-                    $in->field('leaving')->items(Limits::ELEMENTS),
-                ),
-            ],
+            static function (Input $in): array {
+                $wanted = $in->field('in');
+
+                return [
+                    ...self::asked($in, ['words', 'put', 'in']),
+                    $wanted->isGiven()
+                        ? array_map(static fn(Input $id): string => $id->text(80), $wanted->items(Limits::ELEMENTS))
+                        : null,
+                ];
+            },
             JsonBody::ELEMENT,
         );
         $rewording = new Rewording($words, $put);
-        $change = $this->draft->writeAll(function (Plan $plan) use ($rewording, $words, $put, $leaving): PlannedEdit {
+        $change = $this->draft->writeAll(function (Plan $plan) use ($rewording, $words, $put, $in): PlannedEdit {
             $changed = [];
             $problems = [];
             foreach ($this->found($plan, $words) as $id => $element) {
-                if (\in_array($id, $leaving, true) || [] === $rewording->in($element)) {
+                if ((null !== $in && !\in_array($id, $in, true)) || [] === $rewording->in($element)) {
                     continue;
                 }
                 try {

@@ -38,11 +38,16 @@ export function Reword({ found, onClose }: { found: string; onClose: () => void 
         gcTime: 0,
         placeholderData: keepPreviousData,
     });
+    const elements = calmWords === '' || look.isError ? [] : (look.data ?? []);
+    const meant = elements.map((one) => one.id).filter((id) => !leaving.includes(id));
+    const many = meant.length;
+    const isShown = calmWords === words.trim() && calmPut === put.trim() && !look.isPlaceholderData;
     const reword = useMutation({
         mutationFn: () =>
             ask(
                 api.POST('/api/plans/draft/rewording', {
-                    body: { words: words.trim(), put: put.trim(), leaving },
+                    // What was not seen is not meant.
+                    body: { words: words.trim(), put: put.trim(), in: meant },
                     headers: { 'Idempotency-Key': newKey() },
                 }),
             ),
@@ -56,15 +61,12 @@ export function Reword({ found, onClose }: { found: string; onClose: () => void 
     const refused = reword.error ?? look.error;
     const problem = refused instanceof RefusedError ? refused.problem : undefined;
     const errors = problem?.errors ?? [];
-    const elements = calmWords === '' || look.isError ? [] : (look.data ?? []);
-    const staying = leaving.filter((id) => elements.some((one) => one.id === id));
-    const many = elements.length - staying.length;
     return (
         <Modal
             open
             title="Other words in their place"
             okText={many === elements.length ? `Put them in all ${many}` : `Put them in ${many} of ${elements.length}`}
-            okButtonProps={{ disabled: many === 0 || words.trim() === put.trim() }}
+            okButtonProps={{ disabled: many === 0 || !isShown || words.trim() === put.trim() }}
             confirmLoading={reword.isPending}
             onOk={() => reword.mutate()}
             onCancel={onClose}
