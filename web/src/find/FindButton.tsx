@@ -1,10 +1,12 @@
 import { Button, Modal, Tooltip } from 'antd';
-import { useCallback, useRef, useState } from 'react';
+import { Suspense, useCallback, useRef, useState } from 'react';
+import { whenShown } from '../ui/later';
 import { keyNote, useSingleKey, useSingleKeys } from '../ui/singleKeys';
 import { Finder } from './Finder';
 import styles from './find.module.css';
-import { Reword } from './Reword';
 import { typeAhead } from './typeAhead';
+
+const Reword = whenShown(() => import('./Reword').then((part) => part.Reword));
 
 /** Screens, elements, and words that callers hear or people read: from everywhere, by typing. */
 export function FindButton() {
@@ -78,7 +80,11 @@ export function FindButton() {
                     }}
                 />
             </Modal>
-            {reworded !== null && <Reword found={reworded} onClose={() => setReworded(null)} />}
+            {reworded !== null && (
+                <Suspense fallback={null}>
+                    <Reword found={reworded} onClose={() => setReworded(null)} />
+                </Suspense>
+            )}
         </>
     );
 }
