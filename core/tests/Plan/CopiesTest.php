@@ -129,6 +129,14 @@ final class CopiesTest extends TestCase
     {
         $along = Copies::along(self::$plan, self::$plan->find('jrn_main') ?? throw new \LogicException());
         self::assertSame('jrn_main', $along[0]->element->id());
+        self::assertGreaterThan(40, \count($along));
+        $told = array_column(array_map(static fn(Copyable $one): array => $one->toJson(), $along), 'without', 'id');
+        self::assertSame(['*31', '*32', '*33'], $told['que_bookings']);
+        self::assertSame(
+            [],
+            Copies::of(self::$plan, ['jrn_none' => new Copy('x', 'X')], []),
+            'What is not there is not copied.',
+        );
         $kinds = array_map(static fn(Copyable $one): Kind => $one->element->kind(), $along);
         self::assertNotContains(Kind::Person, $kinds);
         $ids = array_map(static fn(Copyable $one): string => $one->element->id(), $along);
