@@ -32,7 +32,7 @@ final readonly class PhoneNumberController
         try {
             $typed = TypedNumber::in($countries, mb_substr($request->query->getString('text'), 0, 60));
         } catch (InvalidData $invalid) {
-            throw new InvalidData([$invalid->problems[0]->under('/text')]);
+            throw $invalid->under('/text');
         }
 
         $answer = [

@@ -90,9 +90,7 @@ final readonly class RewordingController
                 try {
                     $changed[$id] = $rewording->reworded($element);
                 } catch (InvalidData $invalid) {
-                    foreach ($invalid->problems as $problem) {
-                        $problems[] = $problem->under('/' . $id);
-                    }
+                    array_push($problems, ...$invalid->under('/' . $id)->problems);
                 }
             }
             if ([] !== $problems || [] === $changed) {

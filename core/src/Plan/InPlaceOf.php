@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan;
 
 use Meandros\Core\Reading\InvalidData;
-use Meandros\Core\Reading\Problem;
 
 /** One element put in the place of another, everywhere or in some of what mentions that; the other stays in the plan. */
 final class InPlaceOf
@@ -50,9 +49,7 @@ final class InPlaceOf
             try {
                 $changed[$id] = $rewiring->rewired($place->user);
             } catch (InvalidData $invalid) {
-                throw new InvalidData(
-                    array_map(static fn(Problem $problem): Problem => $problem->under('/' . $id), $invalid->problems),
-                );
+                throw $invalid->under('/' . $id);
             }
         }
 

@@ -20,4 +20,10 @@ final class InvalidData extends \InvalidArgumentException
     {
         return new self([new Problem($pointer, $code, $arguments)]);
     }
+
+    /** The same of data that is part of other data, at this pointer. */
+    public function under(string $pointer): self
+    {
+        return new self(array_map(static fn(Problem $problem): Problem => $problem->under($pointer), $this->problems));
+    }
 }

@@ -14,7 +14,6 @@ use Meandros\Core\Plan\Place;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Rewiring;
 use Meandros\Core\Reading\InvalidData;
-use Meandros\Core\Reading\Problem;
 
 /**
  * Copies of elements under names of their own, that mention each other as what they are copied from does. What can be dialled
@@ -85,9 +84,7 @@ final class Copies
             try {
                 $made[] = self::copy($rewiring->rewired($element), $copy);
             } catch (InvalidData $invalid) {
-                throw new InvalidData(
-                    array_map(static fn(Problem $problem): Problem => $problem->under('/' . $id), $invalid->problems),
-                );
+                throw $invalid->under('/' . $id);
             }
         }
 
