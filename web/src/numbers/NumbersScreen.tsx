@@ -18,6 +18,7 @@ import { PhoneNumberField, PhoneNumberText } from '../ui/PhoneNumberField';
 import { BY_LABEL } from '../ui/searched';
 import { BlockChoice, BlockFields, BlockTable } from './Block';
 import { GivenUp } from './GivenUp';
+import styles from './numbers.module.css';
 
 export function NumbersScreen() {
     const plan = usePlan();
@@ -95,23 +96,25 @@ function NumberEditor({ value, change, error, disabled }: EditorProps<NumberElem
                     )}
                 </Field>
             </div>
-            <BlockChoice
-                value={value}
-                isBlock={isBlock}
-                disabled={disabled}
-                onBlock={(next) => {
-                    setOpened(next);
-                    if (!next && value.block) change({ ...value, block: null });
-                }}
-            />
-            <Checkbox
-                checked={value.tellsCaller}
-                disabled={disabled}
-                onChange={(event) => change({ ...value, tellsCaller: event.target.checked })}
-            >
-                Its line delivers the numbers of callers
-            </Checkbox>
-            <GivenUp value={value} disabled={disabled} error={error('/keptUntil')} change={change} />
+            <div className={styles.more}>
+                <BlockChoice
+                    value={value}
+                    isBlock={isBlock}
+                    disabled={disabled}
+                    onBlock={(next) => {
+                        setOpened(next);
+                        if (!next && value.block) change({ ...value, block: null });
+                    }}
+                />
+                <Checkbox
+                    checked={value.tellsCaller}
+                    disabled={disabled}
+                    onChange={(event) => change({ ...value, tellsCaller: event.target.checked })}
+                >
+                    Its line delivers the numbers of callers
+                </Checkbox>
+                <GivenUp value={value} disabled={disabled} error={error('/keptUntil')} change={change} />
+            </div>
             <FindingsAt pointer="/target" />
             <FindingsAt pointer="/keptUntil" />
             {value.block && <BlockTable number={value} />}

@@ -24,10 +24,28 @@ test('where there is no name yet the field says so, and has the keyboard', async
     expect(onAdd.mock.calls).toEqual([['Last orders']]);
 });
 
-test('what could not be added leaves its name', async () => {
+test('what could not be added has its name back, but for what was typed since', async () => {
     render(<AddByName label="Name of a new state" button="Add state" onAdd={async () => false} />);
     type('Lunch');
     add();
+    await vi.waitFor(() => expect(field().value).toBe('Lunch'));
+    add();
+    type('Supper');
     await Promise.resolve();
-    expect(field().value).toBe('Lunch');
+    expect(field().value).toBe('Supper');
+});
+
+test('the next name is typed while one is being added; who presses twice adds it once', async () => {
+    let done = () => {};
+    const onAdd = vi.fn(() => new Promise<void>((resolve) => (done = resolve)));
+    render(<AddByName label="Name of a new state" button="Add state" onAdd={onAdd} />);
+    type('Lunch');
+    add();
+    add();
+    type('Supper');
+    done();
+    await Promise.resolve();
+    expect(screen.queryByRole('alert')).toBeNull();
+    expect(field().value).toBe('Supper');
+    expect(onAdd.mock.calls).toEqual([['Lunch']]);
 });

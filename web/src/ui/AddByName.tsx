@@ -7,7 +7,7 @@ export function AddByName(props: {
     placeholder?: string;
     button: string;
     width?: number;
-    /** Comes to false where it could not be added: the name stays in the field. */
+    /** Comes to false where it could not be added: the name comes back. */
     onAdd: (name: string) => unknown;
 }) {
     const { label, placeholder = label, button, width, onAdd } = props;
@@ -15,11 +15,19 @@ export function AddByName(props: {
     const [isMissing, setMissing] = useState(false);
     const field = useRef<InputRef>(null);
     const about = useId();
+    const adding = useRef(0);
     const add = async () => {
         const wanted = name.trim();
+        // Whoever presses twice means the one that is being added.
+        if (wanted === '' && adding.current > 0) return;
         setMissing(wanted === '');
         if (wanted === '') return field.current?.focus();
-        if ((await onAdd(wanted)) !== false) setName('');
+        // The next one can be typed meanwhile.
+        setName('');
+        adding.current++;
+        const isAdded = (await onAdd(wanted)) !== false;
+        adding.current--;
+        if (!isAdded) setName((typed) => typed || wanted);
     };
     return (
         <>

@@ -141,8 +141,10 @@ function Chosen<K extends Kind>({
     const { isNew } = (useLocation().state ?? {}) as { isNew?: boolean };
     // What was just added is worked on next: the keyboard goes there.
     useEffect(() => {
-        // Whoever is at work in it already is not led away.
-        if (!isNew || fields.current?.contains(document.activeElement)) return;
+        const active = document.activeElement;
+        // Whoever is at work in it already is not led away, nor who types the next name.
+        const isTyping = active instanceof HTMLInputElement && active.value.trim() !== '';
+        if (!isNew || isTyping || fields.current?.contains(active)) return;
         const start = fields.current?.querySelector<HTMLElement>('[data-start]');
         (start ?? fields.current?.querySelector<HTMLElement>('input, textarea, button'))?.focus();
     }, [isNew]);

@@ -6,6 +6,8 @@ import styles from './longList.module.css';
 const DRAWN_WHOLE = 80;
 const DRAWN_BEYOND = 10;
 const USUAL_HEIGHT = 48;
+/** Two entries stay in sight, where there are as many, in however low a window. */
+const LEAST_HEIGHT = 2 * USUAL_HEIGHT;
 
 interface Props<T> {
     items: T[];
@@ -30,7 +32,7 @@ export function LongList<T extends { id: string }>({ items, entry, current }: Pr
         if (at > 0) rows.scrollToIndex(at, { align: 'auto' });
     }, [current]);
     return (
-        <ul ref={list}>
+        <ul ref={list} style={{ minHeight: Math.min(LEAST_HEIGHT, rows.getTotalSize()) }}>
             <li role="presentation" className={styles.length} style={{ height: rows.getTotalSize() }} />
             {rows.getVirtualItems().map(({ index, key, start }) => {
                 const item = items[index];
