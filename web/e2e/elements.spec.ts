@@ -128,9 +128,12 @@ test('a team is made, filled, ordered, and rings one after the other', async ({ 
 
 test('a member who does not exist yet is made where they are chosen', async ({ page }) => {
     await page.goto(address('/teams/team_port'));
-    await page.getByRole('combobox', { name: 'Add a member' }).click();
-    await page.getByPlaceholder('Or name a new one').fill('Noémie Kervella');
-    await page.getByPlaceholder('Or name a new one').press('Enter');
+    const member = page.getByRole('combobox', { name: 'Add a member' });
+    await member.click();
+    await expect(page.getByText('Type a name to add a new one.')).toBeVisible();
+    await member.pressSequentially('Noémie Kervella');
+    await expect(page.getByTitle('Add person “Noémie Kervella”')).toBeVisible();
+    await member.press('Enter');
     await expect(page.locator('.members')).toContainText('Noémie Kervella');
     await saved(page);
 });

@@ -20,22 +20,22 @@ test('a journey is made from nothing, step by step, with what it needs made on t
         await page.getByRole('button', { name: 'Add a step at the end' }).click();
         await page.getByRole('toolbar', { name: 'Which step' }).getByRole('button', { name: kind }).click();
     };
-    const make = async (field: string, name: string, button: string) => {
-        await page.getByRole('combobox', { name: field }).click();
-        await page.getByPlaceholder('Or name a new one').fill(name);
-        await page.getByRole('button', { name: button }).click();
+    const make = async (field: string, name: string, kind: string) => {
+        await page.getByRole('combobox', { name: field }).fill(name);
+        await page.getByTitle(`Add ${kind} “${name}”`).click();
         await page.locator('.row.editing').getByRole('button', { name: 'Done' }).click();
         await expect(rows(page).last()).toContainText(name);
     };
     await step('Hours');
-    await make('Hours', 'Groups hours', 'Add hours');
+    await make('Hours', 'Groups hours', 'hours');
     await step('Ring');
-    await make('Person or team', 'Groups desk', 'Add team');
+    await make('Person or team', 'Groups desk', 'team');
     await step('Message');
-    await make('Mailbox', 'Groups inbox', 'Add mailbox');
+    await make('Mailbox', 'Groups inbox', 'mailbox');
     await saved(page);
-    await page.goto(address('/numbers/num_london', { to: '+442079460120' }));
-    await choose(page, 'Calls go to', 'Groups line');
+    await page.goto(address(new URL(page.url()).pathname, { to: '+442079460120' }));
+    await choose(page, 'Number that is to lead here', 'London');
+    await expect(page.getByRole('region', { name: 'Groups line' })).toContainText('sends its calls there');
     await expect(sentence(page)).toContainText('Cannot reach Groups desk, then leaves a message with Groups inbox');
 });
 

@@ -56,9 +56,8 @@ test('a journey is edited by mouse, and the answer follows', async ({ page }) =>
     await row.hover();
     await row.getByRole('button', { name: 'Insert below step ring' }).click();
     await page.getByRole('toolbar', { name: 'Which step' }).getByRole('button', { name: 'Say' }).click();
-    await page.getByRole('combobox', { name: 'Prompt' }).click();
-    await page.getByPlaceholder('Or name a new one').fill('Still busy');
-    await page.getByRole('button', { name: 'Add prompt' }).click();
+    await page.getByRole('combobox', { name: 'Prompt' }).fill('Still busy');
+    await page.getByTitle('Add prompt “Still busy”').click();
     await expect(page.getByRole('row').filter({ hasText: 'Still busy' })).toBeVisible();
     await saved(page);
 

@@ -71,6 +71,27 @@ test('an empty plan, from its first site to its first call', async ({ page }) =>
     await expect(page).toHaveURL(/\/numbers\/num_/);
     await expect(sentence(page)).toContainText('The call ends because no step is left.');
     await expect(page.getByText('takes 50 numbers away and adds one number')).toBeVisible();
+
+    // A journey from a pattern, and whatever it needs by typing its name.
+    await page.getByRole('link', { name: 'Journeys' }).click();
+    await page.getByRole('button', { name: 'Start from a pattern …' }).press('Enter');
+    const pattern = page.getByRole('dialog');
+    await pattern.getByLabel('Name of the journey').fill('Main line');
+    const make = async (field: string, kind: string, name: string) => {
+        const box = page.getByRole('combobox', { name: field });
+        await box.pressSequentially(name);
+        await expect(page.getByTitle(`Add ${kind} “${name}”`)).toBeVisible();
+        await box.press('Enter');
+        await expect(pattern.locator('.ant-select', { has: box })).toContainText(name);
+    };
+    await make('Hours', 'hours', 'Office hours');
+    await make('Who takes calls', 'person', 'Maud Ferris');
+    await make('Messages go to', 'mailbox', 'Office mailbox');
+    await pattern.getByRole('button', { name: 'Make the journey' }).press('Enter');
+    await page.getByRole('button', { name: 'Send calls to +44 1632 960777 here' }).press('Enter');
+    await expect(sentence(page)).toContainText(
+        /Rings Maud Ferris for 20 s, then leaves a message with Office mailbox|^Leaves a message with Office mailbox/,
+    );
     await page.getByRole('link', { name: 'Editions' }).click();
     const changes = page.getByRole('region', { name: 'What it changes for callers' });
     await expect(changes.getByText('no longer a number of the plan')).toHaveCount(1);

@@ -6,6 +6,7 @@ import { CourseLine } from '../call/CourseLine';
 import { clock } from '../call/clock';
 import { useEndings } from '../call/useEndings';
 import { useMoment } from '../moment/useMoment';
+import { LeadItHere } from '../numbers/LeadHere';
 import { usePlan } from '../plan/usePlan';
 import type { EditorProps } from '../ui/ElementScreen';
 import { Findings } from '../ui/Findings';
@@ -84,7 +85,8 @@ export function Outline(props: EditorProps<Journey> & { trace: Trace | undefined
                     This call does not come through this journey.{' '}
                     <Button size="small" onClick={() => chooseCall({ to: value.id, zone: '' })}>
                         Try a call straight to it
-                    </Button>
+                    </Button>{' '}
+                    <LeadItHere id={value.id} />
                 </p>
             )}
             <div className="outline-box" ref={grid}>

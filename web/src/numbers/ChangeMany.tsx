@@ -1,28 +1,12 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { App, Button, Select } from 'antd';
-import { api, ask } from '../api/client';
+import { Button, Select } from 'antd';
 import { TAKING_CALLS } from '../plan/kinds';
-import { patchDraft } from '../plan/usePlan';
 import { ElementPicker } from '../ui/ElementPicker';
 import { missingLanguages } from '../ui/LanguageSelect';
-
-interface Alike {
-    target?: string | null;
-    site?: string;
-    language?: string;
-}
+import { useChangeNumbers } from './useChangeNumbers';
 
 /** Changes all numbers that are chosen alike, as one edit. */
 export function ChangeMany({ ids, onClear }: { ids: string[]; onClear: () => void }) {
-    const queries = useQueryClient();
-    const { message } = App.useApp();
-    const change = useMutation({
-        mutationFn: (alike: Alike) => ask(api.POST('/api/plans/draft/numbers', { body: { ids, change: alike } })),
-        onSuccess: (changed) => {
-            patchDraft(queries, changed);
-            message.success(`${changed.label}. Undo takes it back.`);
-        },
-    });
+    const { mutate } = useChangeNumbers();
     return (
         <div className="line-row wrap" role="group" aria-label="Numbers that are chosen">
             <b>{ids.length === 1 ? 'One is chosen:' : `${ids.length} are chosen:`}</b>
@@ -32,7 +16,7 @@ export function ChangeMany({ ids, onClear }: { ids: string[]; onClear: () => voi
                 kinds={TAKING_CALLS}
                 placeholder="somebody or something"
                 value={null}
-                onChange={(target) => target && change.mutate({ target })}
+                onChange={(target) => target && mutate({ ids, change: { target } })}
             />
             <span>move them to</span>
             <ElementPicker
@@ -40,7 +24,7 @@ export function ChangeMany({ ids, onClear }: { ids: string[]; onClear: () => voi
                 kinds={['site']}
                 placeholder="a site"
                 value={null}
-                onChange={(site) => site && change.mutate({ site })}
+                onChange={(site) => site && mutate({ ids, change: { site } })}
             />
             <span>in</span>
             <Select
@@ -49,7 +33,7 @@ export function ChangeMany({ ids, onClear }: { ids: string[]; onClear: () => voi
                 placeholder="a language"
                 value={null}
                 options={missingLanguages([])}
-                onChange={(language: string | null) => language && change.mutate({ language })}
+                onChange={(language: string | null) => language && mutate({ ids, change: { language } })}
             />
             <Button size="small" onClick={onClear}>
                 Choose none

@@ -63,12 +63,7 @@ export function useEdit() {
     const create = useCallback(
         async (kind: Kind, name: string, plan: PlanIndex): Promise<string | null> => {
             const element = newElement(kind, name, plan);
-            if (!element)
-                message.warning(
-                    kind === 'number'
-                        ? 'Add numbers on their own screen.'
-                        : 'Add a site first: it gives the time zone and the country.',
-                );
+            if (!element) message.warning('Add a site first: it gives the time zone and the country.');
             return element ? add(element) : null;
         },
         [add, message],

@@ -1,10 +1,16 @@
-import { Button, Divider, Input, Select } from 'antd';
+import { Select } from 'antd';
 import { memo, type ReactElement, useCallback, useLayoutEffect, useRef, useState } from 'react';
 import type { Kind } from '../api/types';
 import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
 import { usePlan } from '../plan/usePlan';
-import { BY_LABEL } from './searched';
+import { isFound, plain } from './searched';
+
+/** Begins what stands for an element that is made by choosing it: its kind follows. */
+const NEW = 'new:';
+
+const FOUND = (typed: string, option?: { label?: unknown; value?: unknown }) =>
+    String(option?.value ?? '').startsWith(NEW) || isFound(String(option?.label ?? ''), typed);
 
 interface Props {
     kinds: Kind[];
@@ -23,7 +29,7 @@ interface Props {
     extraTitle?: string;
 }
 
-/** Chooses an element, or makes a new one right here. */
+/** Chooses an element, or makes a new one right here: of the name that is typed, where there is none of it. */
 export function ElementPicker({
     kinds,
     value,
@@ -41,10 +47,23 @@ export function ElementPicker({
 }: Props) {
     const plan = usePlan();
     const { create } = useEdit();
-    const [name, setName] = useState('');
+    const [typed, setTyped] = useState('');
     const [open, setOpen] = useState(false);
-    const choose = useLatest((next: string | undefined) => onChange(next ?? null));
+    const choose = useLatest(async (next: string | undefined) => {
+        if (!next?.startsWith(NEW) || !plan) return onChange(next ?? null);
+        const made = await create(next.slice(NEW.length) as Kind, name, plan);
+        if (made) return onChange(made);
+        setTyped(name);
+        setOpen(true);
+    });
+    const show = useLatest((next: boolean) => {
+        setOpen(next);
+        next || setTyped('');
+    });
     if (!plan) return null;
+    const name = typed.trim();
+    // A number is added as it is dialled, on the screen of numbers.
+    const makes = kinds.filter((kind) => kind !== 'number');
     // Closed, it needs the name of what is chosen only: a screen may have dozens of them, and a plan thousands of elements.
     const groups = kinds.map((kind) => ({
         label: KINDS[kind].many,
@@ -54,21 +73,18 @@ export function ElementPicker({
             .filter((element) => !exclude.includes(element.id))
             .map((element) => ({ value: element.id, label: element.name })),
     }));
-    const make = async (kind: Kind) => {
-        const made = name.trim() && (await create(kind, name.trim(), plan));
-        if (made) {
-            onChange(made);
-            setName('');
-            setOpen(false);
-        }
-    };
+    const made = (open && name !== '' ? makes : [])
+        .filter((kind) => !plan.all(kind).some((element) => plain(element.name) === plain(name)))
+        .map((kind) => ({ value: NEW + kind, label: `Add ${KINDS[kind].one} “${name}”` }));
 
     return (
         <QuietSelect
             {...(id ? { id } : {})}
             label={label}
             open={open}
-            onOpenChange={setOpen}
+            onOpenChange={show}
+            typed={typed}
+            onTyped={setTyped}
             value={value}
             disabled={disabled}
             clearable={clearable}
@@ -78,30 +94,13 @@ export function ElementPicker({
             options={[
                 ...(extra.length > 0 ? [{ label: extraTitle, title: extraTitle, options: extra }] : []),
                 ...(groups.length === 1 ? (groups[0]?.options ?? []) : groups),
+                ...(made.length > 0 ? [{ label: 'New', title: 'New', options: made }] : []),
             ]}
             onChoose={choose}
             popupRender={(menu) => (
                 <>
                     {menu}
-                    <Divider style={{ margin: '6px 0' }} />
-                    <div className="maker">
-                        <Input
-                            size="small"
-                            aria-label={`Name of a new ${kinds.map((kind) => KINDS[kind].one).join(' or ')}`}
-                            placeholder="Or name a new one"
-                            value={name}
-                            onChange={(event) => setName(event.target.value)}
-                            onKeyDown={(event) => {
-                                event.stopPropagation();
-                                if (event.key === 'Enter' && kinds[0]) make(kinds[0]);
-                            }}
-                        />
-                        {kinds.map((kind) => (
-                            <Button key={kind} size="small" disabled={!name.trim()} onClick={() => make(kind)}>
-                                Add {KINDS[kind].one}
-                            </Button>
-                        ))}
-                    </div>
+                    {name === '' && makes.length > 0 && <p className="quiet pad">Type a name to add a new one.</p>}
                 </>
             )}
         />
@@ -113,6 +112,8 @@ interface SelectProps {
     label: string;
     open: boolean;
     onOpenChange: (open: boolean) => void;
+    typed: string;
+    onTyped: (typed: string) => void;
     value: string | null;
     disabled: boolean;
     clearable: boolean;
@@ -126,13 +127,13 @@ interface SelectProps {
 
 /** A select is dear to draw: while it is closed and shows the same, it is left alone. */
 const QuietSelect = memo(
-    function QuietSelect({ label, clearable, onChoose, ...props }: SelectProps) {
+    function QuietSelect({ label, clearable, typed, onTyped, onChoose, ...props }: SelectProps) {
         return (
             <Select
                 {...props}
                 aria-label={label}
                 className="picker"
-                showSearch={BY_LABEL}
+                showSearch={{ filterOption: FOUND, searchValue: typed, onSearch: onTyped }}
                 allowClear={clearable}
                 popupMatchSelectWidth={280}
                 onChange={onChoose}
@@ -142,7 +143,7 @@ const QuietSelect = memo(
     (before, after) => !before.open && !after.open && shown(before) === shown(after),
 );
 
-function shown({ popupRender: _, onChoose: __, onOpenChange: ___, ...visible }: SelectProps): string {
+function shown({ popupRender: _, onChoose: __, onOpenChange: ___, onTyped: ____, ...visible }: SelectProps): string {
     return JSON.stringify(visible);
 }
 

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { api, ask } from '../api/client';
 import type { Kind } from '../api/types';
 import { useMoment } from '../moment/useMoment';
+import { LeadHere } from '../numbers/LeadHere';
 import { KINDS } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
 import { InItsPlace } from './InItsPlace';
@@ -85,6 +86,7 @@ export function UsedBy({ id, kind }: { id: string; kind: Kind }) {
                 />
             )}
             <LedBy numbers={uses.data.numbers} />
+            {KINDS[kind].takesCalls && <LeadHere id={id} />}
             <p>
                 <Link to={{ pathname: `/changes/${id}`, search }}>Changes to it</Link>
             </p>
