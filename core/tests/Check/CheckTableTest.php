@@ -27,6 +27,7 @@ final class CheckTableTest extends TestCase
     #[DataProvider('boxes')]
     #[DataProvider('scripts')]
     #[DataProvider('sites')]
+    #[DataProvider('menus')]
     public function testWhatIsFound(PlanBuilder $plan, array $found): void
     {
         $messages = array_map(
@@ -56,6 +57,104 @@ final class CheckTableTest extends TestCase
             ...array_values(iterator_to_array(self::boxes())),
             ...array_values(iterator_to_array(self::scripts())),
             ...array_values(iterator_to_array(self::sites())),
+            ...array_values(iterator_to_array(self::menus())),
+        ];
+    }
+
+    /** @return iterable<string, array{PlanBuilder, list<string>}> what keys do, and who calls */
+    public static function menus(): iterable
+    {
+        $menu = static fn(string $id, array $keys): array => [
+            'id' => $id,
+            'do' => 'menu',
+            'prompt' => 'prm_' . $id,
+            'exits' => array_map(
+                static fn(string $key, string $label): array => ['on' => $key, 'label' => $label, 'steps' => []],
+                array_map(strval(...), array_keys($keys)),
+                $keys,
+            ),
+        ];
+        $says = static fn(PlanBuilder $plan, string $id, string $script): PlanBuilder => $plan->with([
+            'id' => 'prm_' . $id,
+            'kind' => 'prompt',
+            'name' => ucfirst($id),
+            'scripts' => ['en' => $script],
+        ]);
+        $dials = static fn(string $extension): PlanBuilder => (new PlanBuilder())
+            ->prompt('prm_hello', 2)
+            ->with([
+                'id' => 'ann',
+                'kind' => 'person',
+                'name' => 'Ann',
+                'extension' => $extension,
+                'site' => 'sit_harbour',
+                'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']],
+            ])
+            ->journey('jrn_main', [
+                [
+                    'id' => 'ask',
+                    'do' => 'menu',
+                    'prompt' => 'prm_hello',
+                    'dial' => ['digitSeconds' => 2],
+                    'exits' => [['on' => '2', 'label' => 'Sales', 'steps' => []]],
+                ],
+            ]);
+        $waits = ['jrn_main /steps/0/dial Whoever presses 2 waits for 2 s, in which an extension could go on.'];
+        yield 'an extension that goes on with the first digit' => [$dials('20'), $waits];
+        yield 'with the last one' => [$dials('299'), $waits];
+        yield 'one that begins otherwise' => [$dials('300'), []];
+
+        $script = 'For bookings, press 1. For freight, press 2.';
+        $keys = ['1' => 'Freight', '2' => 'New booking'];
+        yield 'two menus whose keys may be interchanged' => [
+            $says($says(new PlanBuilder(), 'ask', $script), 'again', $script)->journey('jrn_main', [
+                $menu('ask', $keys),
+                $menu('again', $keys),
+            ]),
+            [
+                'jrn_main /steps/0/exits “Ask” says “bookings” for key 1, which perhaps is key 2, “New booking”.',
+                'jrn_main /steps/1/exits “Again” says “bookings” for key 1, which perhaps is key 2, “New booking”.',
+            ],
+        ];
+
+        $round = static fn(bool $tells): PlanBuilder => (new PlanBuilder())
+            ->with(['id' => 'clr', 'kind' => 'callers', 'name' => 'Known', 'entries' => 'GB'])
+            ->with([
+                'id' => 'num_quiet',
+                'kind' => 'number',
+                'name' => 'Old line',
+                'number' => '+441632960199',
+                'site' => 'sit_harbour',
+                'language' => 'en',
+                'target' => 'jrn_front',
+                'tellsCaller' => $tells,
+            ])
+            ->prompt('prm_hello', 2)
+            ->journey('jrn_front', [
+                ['id' => 'hello', 'do' => 'say', 'prompt' => 'prm_hello'],
+                ['id' => 'go', 'do' => 'go', 'journey' => 'jrn_main'],
+            ])
+            ->journey('jrn_main', [
+                ['id' => 'who', 'do' => 'caller', 'exits' => [['on' => 'clr', 'label' => '', 'steps' => []]]],
+                [
+                    'id' => 'ask',
+                    'do' => 'menu',
+                    'prompt' => 'prm_hello',
+                    'exits' => [
+                        [
+                            'on' => '1',
+                            'label' => '',
+                            'steps' => [['id' => 'go', 'do' => 'go', 'journey' => 'jrn_front']],
+                        ],
+                    ],
+                ],
+            ]);
+        yield 'journeys that lead to each other, of lines that tell who calls' => [$round(true), []];
+        yield 'and of one that does not' => [
+            $round(false),
+            [
+                'jrn_main /steps/0 The line of “Old line” delivers no numbers of callers: by it everybody is withheld here.',
+            ],
         ];
     }
 
@@ -626,6 +725,10 @@ final class CheckTableTest extends TestCase
             $calendar($yearly + ['years' => ['from' => 2072]]),
             ['cal /holidays Its next holiday is Sun 1 May 2072: until then it has none.'],
         ];
+        yield 'which begins with its first day' => [
+            $calendar(['rule' => ['on' => 'yearly', 'date' => '01-01'], 'years' => ['from' => 2072]]),
+            ['cal /holidays Its next holiday is Fri 1 Jan 2072: until then it has none.'],
+        ];
         yield 'a date in a year that was mistyped, and a later one' => [
             $calendar($dates('2062-12-25', '2072-12-26')),
             ['cal /holidays Its next holiday is Mon 25 Dec 2062: until then it has none.'],
@@ -647,6 +750,12 @@ final class CheckTableTest extends TestCase
         yield 'a tier that joins in the last second' => [$team([], 11), []];
         yield 'a tier that joins when the step is over' => [
             $team([], 10),
+            [
+                'team /members/1 Tier 2 never rings: it would join after 10 s, and no step rings this team for longer than 10 s.',
+            ],
+        ];
+        yield 'nor is it told that it would ring for too long' => [
+            $team(['members' => ['ann', ['who' => 'ben', 'tier' => 2, 'seconds' => 30]]], 10),
             [
                 'team /members/1 Tier 2 never rings: it would join after 10 s, and no step rings this team for longer than 10 s.',
             ],

@@ -91,6 +91,18 @@ final class FixTest extends TestCase
         self::assertSame(['op' => 'replace', 'path' => '/steps/0/greetAfter', 'value' => 15], $fix->patch[0] ?? null);
     }
 
+    public function testAStepThatRingsANumberOfAJourneyIsNotOfferedTheJourney(): void
+    {
+        $plan = (new PlanBuilder())
+            ->journey('jrn_more', [['id' => 'ring', 'do' => 'ring', 'target' => PlanBuilder::NUMBER, 'seconds' => 20]])
+            ->plan();
+        $found = self::saying(
+            $plan,
+            'This is our own number “Main line”: the call comes in there once more, as one from inside.',
+        );
+        self::assertSame(['jrn_more', null], [$found?->element->id(), $found?->fix]);
+    }
+
     public function testNothingIsOfferedThatWouldNotMendIt(): void
     {
         foreach (
@@ -374,6 +386,17 @@ final class FixTest extends TestCase
             '/members/1',
             'Tier 2 is never asked: it would join after 40 s, and nobody may wait for longer than 40 s.',
             'Let tiers join every 20 s',
+        ];
+        yield 'one that joins a second after the other at the latest' => [
+            $queue([
+                'members' => [['who' => 'ann'], ['who' => 'ben', 'tier' => 2]],
+                'asking' => ['widenSeconds' => 40, 'spillsOver' => false],
+                'waiting' => ['longestSeconds' => 3],
+            ])->person('ben'),
+            'que',
+            '/members/1',
+            'Tier 2 is never asked: it would join after 40 s, and nobody may wait for longer than 3 s.',
+            'Let tiers join every 1 s',
         ];
         yield 'an introduction without end' => [
             $queue(['waiting' => ['longestSeconds' => 40, 'introduction' => 'prm_hello']]),
