@@ -140,13 +140,7 @@ final readonly class FoundImpact
         $come = PlanImpact::onlyIn($is, $was, $ids);
         $told = [
             ...ImpactReport::ofOnlyOne($gone, Severity::Gone, $words, $from, $until),
-            ...array_map(
-                static fn(Changed $one): array => [
-                    $one->number,
-                    ImpactReport::of($one->changes, $words, $from, $until, $zone($one->number), $held),
-                ],
-                $found,
-            ),
+            ...ImpactReport::ofAll($found, $words, $from, $until, $zone, $held),
             ...ImpactReport::ofOnlyOne($come, Severity::Come, $words, $from, $until),
         ];
 

@@ -11,7 +11,6 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
-use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Endings;
@@ -105,12 +104,13 @@ final class ProofCommands
             : [PlanImpact::onlyIn($before, $after), PlanImpact::onlyIn($after, $before)];
         $told = [
             ...ImpactReport::ofOnlyOne($gone, Severity::Gone, $words, $call->instant, $until),
-            ...array_map(
-                static fn(Changed $one): array => [
-                    $one->number,
-                    ImpactReport::of($one->changes, $words, $call->instant, $until, $zone, $held),
-                ],
+            ...ImpactReport::ofAll(
                 $impact->findWhateverPhonesDo(static fn(): bool => true)[0],
+                $words,
+                $call->instant,
+                $until,
+                static fn(): string => $zone,
+                $held,
             ),
             ...ImpactReport::ofOnlyOne($come, Severity::Come, $words, $call->instant, $until),
         ];

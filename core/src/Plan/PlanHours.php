@@ -49,6 +49,12 @@ final class PlanHours
         return $last[2];
     }
 
+    /** @return array{string, int|null, int|null} what a reading tells without what decided it: the state, since and until when */
+    public function held(Hours $hours, int $instant): array
+    {
+        return ($this->books[$hours->id()] ??= $this->book($hours))->held($instant);
+    }
+
     private function book(Hours $hours): HoursBook
     {
         // Windows of rules are hours too, and no elements: they are quickly compiled.
@@ -86,13 +92,13 @@ final class PlanHours
     /** @return int|null the first instant after this one at which they pass from a state that is not open to one that is */
     public function nextOpening(Hours $hours, int $instant): ?int
     {
-        $reading = $this->read($hours, $instant);
-        for ($i = 0; $i < self::MOST_CHANGES && null !== $reading->until; ++$i) {
-            $next = $this->read($hours, $reading->until);
-            if ($hours->isOpen($next->state) && !$hours->isOpen($reading->state)) {
-                return $reading->until;
+        [$state, , $until] = $this->held($hours, $instant);
+        for ($i = 0; $i < self::MOST_CHANGES && null !== $until; ++$i) {
+            [$next, , $later] = $this->held($hours, $until);
+            if ($hours->isOpen($next) && !$hours->isOpen($state)) {
+                return $until;
             }
-            $reading = $next;
+            [$state, $until] = [$next, $later];
         }
 
         return null;

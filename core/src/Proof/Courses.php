@@ -51,8 +51,7 @@ final class Courses
     {
         $node = $this->root;
         $since = $until = null;
-        while (null !== $node->lookup) {
-            $found = $node->lookup->at($instant, $this->hours);
+        while (null !== ($found = $node->find($instant, $this->hours))) {
             $since = null === $found->since ? $since : max($since ?? $found->since, $found->since);
             $until = null === $found->until ? $until : min($until ?? $found->until, $found->until);
             $node = $node->branches[$found->answer] ??= new Node();

@@ -80,18 +80,20 @@ final readonly class CompiledHours
         return $this->states->at($instant);
     }
 
-    public function readingAt(int $instant): Reading
+    /** @return array{string, int|null, int|null} the state at an instant, and its stretch: since and until when, null where that is not within */
+    public function heldAt(int $instant): array
     {
         $i = $this->states->at($instant);
-        $decided = $this->decisions->at($instant);
         $starts = $this->states->starts;
 
-        return new Reading(
-            $this->states->in($i),
-            $this->decisions->in($decided)->daysLater($this->days[$decided]),
-            0 === $i ? null : $starts[$i] ?? null,
-            $starts[$i + 1] ?? null,
-        );
+        return [$this->states->in($i), 0 === $i ? null : $starts[$i] ?? null, $starts[$i + 1] ?? null];
+    }
+
+    public function decisionAt(int $instant): Decision
+    {
+        $decided = $this->decisions->at($instant);
+
+        return $this->decisions->in($decided)->daysLater($this->days[$decided]);
     }
 
     /** @return int|null the first instant from $at on with another state */

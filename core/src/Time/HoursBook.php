@@ -39,15 +39,25 @@ final class HoursBook
 
     public function read(int $instant): Reading
     {
-        $block = $this->block(0, $instant);
-        $reading = $block->readingAt($instant);
-        if (null === $reading->since && null === $reading->until && $this->hours()->isSteady()) {
-            return $reading;
-        }
-        $since = $reading->since ?? $this->since($reading->state, $block->from, $instant);
-        $until = $reading->until ?? $this->until($reading->state, $block->until, $instant);
+        [$state, $since, $until] = $this->held($instant);
 
-        return new Reading($reading->state, $reading->decision, $since, $until);
+        return new Reading($state, $this->block(0, $instant)->decisionAt($instant), $since, $until);
+    }
+
+    /** @return array{string, int|null, int|null} what a reading tells without what decided it: the state, since and until when */
+    public function held(int $instant): array
+    {
+        $block = $this->block(0, $instant);
+        [$state, $since, $until] = $held = $block->heldAt($instant);
+        if (null === $since && null === $until && $this->hours()->isSteady()) {
+            return $held;
+        }
+
+        return [
+            $state,
+            $since ?? $this->since($state, $block->from, $instant),
+            $until ?? $this->until($state, $block->until, $instant),
+        ];
     }
 
     /** The first instant from $at on with another state. */

@@ -6,6 +6,7 @@ namespace Meandros\Core\Wording;
 
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Proof\Change;
+use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\Impact;
 use Meandros\Core\Proof\Intervals;
@@ -13,11 +14,41 @@ use Meandros\Core\Proof\Severity;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
 
-/** What another plan changes for the calls to one number, as JSON: the data, and beside it the words. Changes that read the same are one. */
+/** What another plan changes for the calls to numbers, as JSON: the data, and beside it the words. Changes that read the same are one. */
 final class ImpactReport
 {
     /** So many times of a week, or of a season, are told one by one; of more it is told in which state hours are then. */
     private const FEW_TIMES = 2;
+
+    /**
+     * Numbers whose calls change alike are told alike: the words are found once for all of them.
+     *
+     * @param list<Changed>            $found
+     * @param \Closure(Number): string $zone  in which the times of a number are told
+     *
+     * @return list<array{Number, list<array{severity: string, when: string, what: string, first: string, seconds: int, intervals: int, keys: list<string>, from: string, phones: list<string>}>}>
+     */
+    public static function ofAll(
+        array $found,
+        ChangeWords $words,
+        int $from,
+        int $until,
+        \Closure $zone,
+        HoursHeld $held,
+    ): array {
+        $told = $known = $reports = [];
+        foreach ($found as $one) {
+            $alike = [$one->changes, $zone($one->number)];
+            $i = array_search($alike, $known, true);
+            if (false === $i) {
+                $i = array_push($known, $alike) - 1;
+                $reports[$i] = self::of($one->changes, $words, $from, $until, $alike[1], $held);
+            }
+            $told[] = [$one->number, $reports[$i]];
+        }
+
+        return $told;
+    }
 
     /**
      * @param list<Change> $changes the worst first

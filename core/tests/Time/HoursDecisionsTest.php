@@ -498,7 +498,7 @@ final class HoursDecisionsTest extends TestCase
         $compiled = HoursCompiler::compile($hours, 1_700_000_000, 2_000_000_000);
         foreach ($shuffled as $i => $at) {
             self::assertSame(
-                [$compiled->readingAt($at)->state, $compiled->readingAt($at)->until],
+                [$compiled->heldAt($at)[0], $compiled->heldAt($at)[2]],
                 [$first[$i]->state, $first[$i]->until],
             );
         }

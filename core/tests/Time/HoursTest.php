@@ -116,10 +116,10 @@ final class HoursTest extends TestCase
                 self::assertNotSame($compiled->states()[$i - 1], $compiled->states()[$i], 'A change is a change.');
                 self::assertSame(
                     $compiled->states()[$i - 1],
-                    $compiled->readingAt($starts[$i] - 1)->state,
+                    $compiled->stateAt($starts[$i] - 1),
                     'The old state holds to the last second.',
                 );
-                self::assertSame($compiled->states()[$i], $compiled->readingAt($starts[$i])->state);
+                self::assertSame($compiled->states()[$i], $compiled->stateAt($starts[$i]));
             }
             self::assertEquals($compiled, unserialize(serialize($compiled)), 'It is the same when it is handed on.');
             [$first, $last] = [$starts[0] + 1, $starts[\count($starts) - 1]];
@@ -165,22 +165,18 @@ final class HoursTest extends TestCase
                 $reading = HoursBook::of($hours)->read($instant);
                 $until = min($reading->until ?? \PHP_INT_MAX, $instant + 3 * 86400);
                 for ($at = $instant; $at < $until; $at += 60) {
-                    self::assertSame(
-                        $reading->state,
-                        HoursCompiler::compile($hours, $at, $at + 1)->readingAt($at)->state,
-                    );
+                    self::assertSame($reading->state, HoursCompiler::compile($hours, $at, $at + 1)->stateAt($at));
                 }
                 if (null !== $reading->until) {
                     self::assertSame(
                         $reading->state,
-                        HoursCompiler::compile($hours, $reading->until - 1, $reading->until)->readingAt(
+                        HoursCompiler::compile($hours, $reading->until - 1, $reading->until)->stateAt(
                             $reading->until - 1,
-                        )->state,
+                        ),
                     );
                     self::assertNotSame(
                         $reading->state,
-                        HoursCompiler::compile($hours, $reading->until, $reading->until + 1)->readingAt($reading->until)
-                            ->state,
+                        HoursCompiler::compile($hours, $reading->until, $reading->until + 1)->stateAt($reading->until),
                     );
                 }
             });
@@ -191,9 +187,15 @@ final class HoursTest extends TestCase
         $this->forAll(Generators::choose(0, 1_000_000))->then(static function (int $seed): void {
             $hours = self::random('Europe/Paris', $seed);
             $instant = Moment::parse('2026-10-20T00:00', 'UTC') + $seed;
-            $narrow = HoursCompiler::compile($hours, $instant - 86400, $instant + 86400)->readingAt($instant);
-            $wide = HoursCompiler::compile($hours, $instant - 30 * 86400, $instant + 30 * 86400)->readingAt($instant);
-            self::assertSame([$narrow->state, $narrow->decision->toJson()], [$wide->state, $wide->decision->toJson()]);
+            $told = static fn(int $days): array => [
+                ($compiled = HoursCompiler::compile(
+                    $hours,
+                    $instant - $days * 86400,
+                    $instant + $days * 86400,
+                ))->stateAt($instant),
+                $compiled->decisionAt($instant)->toJson(),
+            ];
+            self::assertSame($told(1), $told(30));
         });
     }
 

@@ -35,7 +35,7 @@ final class FactsAt implements Facts
         if (null === $this->call->hours) {
             return null;
         }
-        $this->narrow($this->hours->read($this->call->hours, $this->now)->since, null);
+        $this->narrow($this->hours->held($this->call->hours, $this->now)[1], null);
         $opening = $this->hours->nextOpening($this->call->hours, $this->now);
         if (null === $opening) {
             return null;

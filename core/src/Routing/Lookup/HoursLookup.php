@@ -6,7 +6,6 @@ namespace Meandros\Core\Routing\Lookup;
 
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\PlanHours;
-use Meandros\Core\Time\Reading;
 
 /** The state of hours at a second of the call. */
 final readonly class HoursLookup implements Lookup
@@ -15,16 +14,16 @@ final readonly class HoursLookup implements Lookup
 
     public function at(int $instant, PlanHours $hours): Found
     {
-        return $this->found($hours->read($this->hours, $instant + $this->second));
+        return $this->found(...$hours->held($this->hours, $instant + $this->second));
     }
 
-    /** What this reading says of calls. */
-    public function found(Reading $reading): Found
+    /** What hours say of calls that are in a state since and until these instants. */
+    public function found(string $state, ?int $since, ?int $until): Found
     {
         return new Found(
-            $reading->state,
-            null === $reading->since ? null : $reading->since - $this->second,
-            null === $reading->until ? null : $reading->until - $this->second,
+            $state,
+            null === $since ? null : $since - $this->second,
+            null === $until ? null : $until - $this->second,
         );
     }
 }

@@ -32,7 +32,7 @@ final class Lookups
         if ($this->lastRead !== [$hours->id(), $second]) {
             $this->lastRead = [$hours->id(), $second];
             $lookup = new HoursLookup($hours, $second);
-            $this->add($lookup, $lookup->found($reading), $second);
+            $this->add($lookup, $lookup->found($reading->state, $reading->since, $reading->until), $second);
         }
 
         return $reading;
