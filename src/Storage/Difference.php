@@ -6,7 +6,7 @@ namespace Meandros\Server\Storage;
 
 use Doctrine\DBAL\Connection;
 
-/** What differs between the draft and another plan; compared by the database, which reads neither into memory here. */
+/** What differs between the draft and another plan: found by the hashes of elements, which the database keeps; neither plan is read. */
 final readonly class Difference
 {
     /** Elements that are named. */
@@ -22,7 +22,7 @@ final readonly class Difference
     public function fromEdition(int $edition): array
     {
         return $this->read(
-            "SELECT one->>'id' AS id, one AS body FROM edition, jsonb_array_elements(document::jsonb->'elements') AS one WHERE number = ?",
+            'SELECT id, kind, name, hash FROM edition_element WHERE number = ?',
             [$edition],
             'added',
             'removed',
@@ -38,15 +38,15 @@ final readonly class Difference
     public function ids(?int $before, ?int $after): array
     {
         $rows = static fn(?int $edition): string => null === $edition
-            ? 'SELECT id, body FROM draft_element'
-            : "SELECT one->>'id' AS id, one AS body FROM edition, jsonb_array_elements(document::jsonb->'elements') AS one WHERE number = $edition";
+            ? 'SELECT id, hash FROM draft_element'
+            : "SELECT id, hash FROM edition_element WHERE number = $edition";
 
         return array_map(
             static fn(mixed $id): string => \is_string($id) ? $id : '',
             $this->database->fetchFirstColumn(
                 "SELECT coalesce(a.id, b.id) FROM ({$rows($before)}) AS a FULL JOIN ({$rows(
                     $after,
-                )}) AS b ON a.id = b.id WHERE a.body IS DISTINCT FROM b.body ORDER BY 1",
+                )}) AS b ON a.id = b.id WHERE a.hash IS DISTINCT FROM b.hash ORDER BY 1",
             ),
         );
     }
@@ -59,7 +59,8 @@ final readonly class Difference
     public function toPlan(array $rows): array
     {
         return $this->read(
-            'SELECT r.id, CAST(r.body AS jsonb) AS body FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, body)',
+            "SELECT r.id, b.body->>'kind' AS kind, b.body->>'name' AS name, CAST(md5(CAST(b.body AS text)) AS uuid) AS hash
+            FROM unnest(CAST(? AS text[]), CAST(? AS text[])) AS r (id, json), CAST(r.json AS jsonb) AS b (body)",
             [TextArray::of(array_keys($rows)), TextArray::of($rows)],
             'removed',
             'added',
@@ -67,7 +68,7 @@ final readonly class Difference
     }
 
     /**
-     * @param string            $other   a query for id and body
+     * @param string            $other   a query for id, kind, name and hash
      * @param list<mixed>       $values  of its parameters
      * @param 'added'|'removed' $inDraft what an element is that only the draft has
      * @param 'added'|'removed' $inOther or only the other
@@ -79,9 +80,9 @@ final readonly class Difference
         /** @var non-empty-list<array{revision: int, count: int, id: string|null, kind: string, name: string, what: string}> $rows */
         $rows = $this->database->fetchAllAssociative(
             "SELECT draft.revision, count(p.id) OVER () AS count, p.* FROM draft LEFT JOIN (
-            SELECT coalesce(e.id, o.id) AS id, coalesce(e.kind, o.body->>'kind') AS kind, coalesce(e.name, o.body->>'name') AS name,
+            SELECT coalesce(e.id, o.id) AS id, coalesce(e.kind, o.kind) AS kind, coalesce(e.name, o.name) AS name,
                 CASE WHEN o.id IS NULL THEN '$inDraft' WHEN e.id IS NULL THEN '$inOther' ELSE 'changed' END AS what
-            FROM draft_element e FULL JOIN ($other) AS o ON o.id = e.id WHERE e.body IS DISTINCT FROM o.body
+            FROM draft_element e FULL JOIN ($other) AS o ON o.id = e.id WHERE e.hash IS DISTINCT FROM o.hash
             ) AS p ON true ORDER BY p.kind, p.name, p.id LIMIT ?",
             [...$values, self::MOST],
         );

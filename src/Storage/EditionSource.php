@@ -13,6 +13,9 @@ use Meandros\Core\Plan\Plan;
 /** The elements of an edition, one by one from shared memory; what is not there any more is read from its document. */
 final class EditionSource implements ElementSource
 {
+    /** Seconds for which it is known that something is not there: most of what is asked for in vain is asked again. */
+    private const IN_VAIN = 600;
+
     private ?Plan $plan = null;
 
     /**
@@ -44,9 +47,14 @@ final class EditionSource implements ElementSource
 
     public function find(string $id): ?Element
     {
+        /** @var Element|false|null $kept */
         $kept = $this->memory->get($this->name . '.e.' . $id);
+        if (null === $kept) {
+            $kept = $this->document()->find($id) ?? false;
+            $this->memory->keep($this->name . '.e.' . $id, $kept, $kept ? SharedMemory::SECONDS : self::IN_VAIN);
+        }
 
-        return $kept instanceof Element ? $kept : $this->document()->find($id);
+        return $kept ?: null;
     }
 
     public function kindOf(string $id): ?Kind

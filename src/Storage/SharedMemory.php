@@ -7,7 +7,8 @@ namespace Meandros\Server\Storage;
 /** What the processes of a server keep for each other (APCu); on the command line nothing is kept. */
 final readonly class SharedMemory
 {
-    private const SECONDS = 86400;
+    /** For which something is kept where nothing else is said. */
+    public const SECONDS = 86400;
 
     private bool $isThere;
 

@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Settings;
 use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\BlockShelf;
 
@@ -56,7 +57,7 @@ final class Plan
         }
         if (!\array_key_exists($id, $this->fetched)) {
             try {
-                $this->fetched[$id] = $this->source->find($id);
+                $this->fetched[$id] = Input::isId($id) ? $this->source->find($id) : null;
             } catch (InvalidData $invalid) {
                 $this->unreadable[$id] = $invalid;
                 $this->fetched[$id] = null;
@@ -72,7 +73,7 @@ final class Plan
             return $this->changed[$id]?->kind();
         }
 
-        return ($this->fetched[$id] ?? null)?->kind() ?? $this->source->kindOf($id);
+        return ($this->fetched[$id] ?? null)?->kind() ?? (Input::isId($id) ? $this->source->kindOf($id) : null);
     }
 
     /** @return array<string, InvalidData> elements that are kept and cannot be read, by id */

@@ -372,10 +372,16 @@ final readonly class Input
         return '' === $id ? null : $id;
     }
 
+    /** Whether something may be called so; whatever is named otherwise needs not be looked for. */
+    public static function isId(string $text): bool
+    {
+        return 1 === preg_match(self::ID, $text);
+    }
+
     public function id(): string
     {
         $id = \is_string($this->value) ? $this->value : '';
-        if (1 !== preg_match(self::ID, $id)) {
+        if (!self::isId($id)) {
             $this->complain('not-an-id');
         }
 
