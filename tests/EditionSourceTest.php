@@ -43,11 +43,16 @@ final class EditionSourceTest extends TestCase
     {
         return Plan::from(
             $plan->name,
-            new EditionSource(new SharedMemory(), $name, function () use ($plan): Plan {
-                ++$this->read;
+            new EditionSource(
+                new SharedMemory(),
+                $name,
+                function () use ($plan): Plan {
+                    ++$this->read;
 
-                return $plan;
-            }),
+                    return $plan;
+                },
+                $plan->fingerprint(...),
+            ),
         );
     }
 }

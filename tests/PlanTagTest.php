@@ -27,9 +27,27 @@ final class PlanTagTest extends ApiTestCase
         self::assertSame(304, $this->statusWith($tag));
     }
 
-    private function statusWith(string $tag): int
+    public function testAnEditionIsNotSentAgainUntilAnotherOneIsLive(): void
     {
-        $this->requestWith('GET', '/api/plans/draft', null, ['HTTP_IF_NONE_MATCH' => $tag]);
+        foreach (['/api/plans/live', '/api/plans/live/outline'] as $path) {
+            $first = $this->send('GET', $path);
+            $tag = $this->header('ETag');
+            self::assertSame(304, $this->statusWith($tag, $path));
+            $this->change('sit_ternwick', ['name' => 'Quay by ' . $path]);
+            self::assertSame(304, $this->statusWith($tag, $path), 'An edit of the draft leaves it as it is.');
+            self::assertSame($first, $this->send('GET', $path));
+            $this->publish('Another name');
+            self::assertSame(200, $this->statusWith($tag, $path));
+            self::assertSame(
+                'Quay by ' . $path,
+                array_column($this->send('GET', $path)['elements'], 'name', 'id')['sit_ternwick'],
+            );
+        }
+    }
+
+    private function statusWith(string $tag, string $path = '/api/plans/draft'): int
+    {
+        $this->requestWith('GET', $path, null, ['HTTP_IF_NONE_MATCH' => $tag]);
 
         return $this->answer()->getStatusCode();
     }

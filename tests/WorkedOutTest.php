@@ -49,6 +49,17 @@ final class WorkedOutTest extends ApiTestCase
         self::assertSame(3, $this->workOut($this->plan()));
     }
 
+    public function testWhatWasLookedAtIsKnownWhenItIsPublished(): void
+    {
+        $this->change('per_dana', ['name' => 'Dana Whitlock-Reyes']);
+        self::assertSame(1, $this->workOut($this->plan()));
+        $this->publish('Dana has another name');
+        $plans = self::getContainer()->get(Plans::class);
+        $plans->get('live');
+        self::assertSame(1, $this->workOut($plans->get('live')), 'As it is shared since it was read.');
+        self::assertSame(2, $this->workOut($plans->get('1')), 'The one before it says something else.');
+    }
+
     public function testWhatIsNotWholeIsNotKept(): void
     {
         self::assertSame([1, 2], [$this->workOut($this->plan(), false), $this->workOut($this->plan(), false)]);

@@ -60,4 +60,9 @@ final readonly class KeptElements implements ElementSource
     {
         return $this->blocks->for(serialize([$ids, $more]));
     }
+
+    public function fingerprint(): string
+    {
+        return hash('xxh128', serialize($this->kept));
+    }
 }

@@ -81,15 +81,13 @@ final readonly class PlanController
     private function answer(string $which, Request $request, string $extent, \Closure $toJson): Response
     {
         $draft = 'draft' === $which ? $this->draft->read() : null;
-        if (null === $draft) {
-            return JsonResponse::fromJsonString(self::json($this->plans->get($which), $toJson, null));
-        }
-        $next = $this->log->next();
+        $plan = $draft->plan ?? $this->plans->get($which);
+        $next = null === $draft ? [null, null] : $this->log->next();
         // Other code may read the same rows otherwise.
         $tag = \sprintf(
             '%s.%s.%d.%d.%s',
             $extent,
-            $draft->tag(),
+            $draft?->tag() ?? $plan->fingerprint(),
             $next[0]->edit ?? 0,
             $next[1]->edit ?? 0,
             $this->build ?? '',
@@ -100,12 +98,12 @@ final readonly class PlanController
         }
         $kept = $this->memory->get('plan.' . $tag);
         if (\is_string($kept)) {
-            return $answer->setJson($kept);
+            return $answer->setJson((string) gzinflate($kept));
         }
-        $unreadable = $this->draft->unreadable($draft);
-        $json = self::json($draft->plan, $toJson, $draft, $unreadable, $next);
+        $unreadable = null === $draft ? [] : $this->draft->unreadable($draft);
+        $json = self::json($plan, $toJson, $draft, $unreadable, $next);
         if ([] === $unreadable) {
-            $this->memory->keep('plan.' . $tag, $json, self::KEPT_SECONDS);
+            $this->memory->keep('plan.' . $tag, gzdeflate($json, 1), self::KEPT_SECONDS);
         }
 
         return $answer->setJson($json);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Proof;
 
-use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Server\Now;
 use Meandros\Server\Storage\Live;
@@ -32,15 +31,8 @@ final readonly class WorkedOut
     public function of(string $what, array $plans, \Closure $work, \Closure $isWhole): mixed
     {
         $second = $this->now->second();
-        $hash = hash_init('xxh128');
-        hash_update($hash, (string) intdiv($second, self::SECONDS));
-        foreach ($plans as $plan) {
-            hash_update($hash, serialize([$plan->name, $this->live->state($plan, $second)]));
-            foreach ($plan->elements() as $element) {
-                hash_update($hash, PlanCodec::encodeElement($element));
-            }
-        }
-        $key = 'worked out ' . $what . ' ' . hash_final($hash);
+        $of = array_map(fn(Plan $plan): array => [$plan->fingerprint(), $this->live->state($plan, $second)], $plans);
+        $key = 'worked out ' . $what . ' ' . hash('xxh128', serialize([intdiv($second, self::SECONDS), $of]));
         /** @var array{T}|null $known */
         $known = $this->memory->get($key);
         if (null !== $known) {

@@ -16,6 +16,8 @@ use Meandros\Core\Plan\Kind;
  */
 final class DraftSource implements ElementSource
 {
+    /** Of the elements in a table: those of an edition that say the same have the same. */
+    public const FINGERPRINT = "SELECT coalesce(md5(string_agg(CAST(hash AS text), '' ORDER BY id COLLATE \"C\")), '') FROM %s";
     /** Of what was wanted lately, so many are fetched together. */
     private const MOST_LATELY = 400;
     /** So many are fetched one by one. */
@@ -158,6 +160,17 @@ final class DraftSource implements ElementSource
             $this->memory,
             $this->name . '.b.' . hash('xxh128', implode("\n", [...$revisions, $more])),
         );
+    }
+
+    public function fingerprint(): string
+    {
+        /** @var array{int, string} $row */
+        $row = $this->database->fetchNumeric(
+            \sprintf('SELECT revision, (%s) FROM draft', \sprintf(self::FINGERPRINT, 'draft_element')),
+        );
+        $this->demand($row[0]);
+
+        return $row[1];
     }
 
     /** What was wanted this time is what will be wanted after the next edit. */

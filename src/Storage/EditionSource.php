@@ -19,13 +19,15 @@ final class EditionSource implements ElementSource
     private ?Plan $plan = null;
 
     /**
-     * @param string           $name     of the edition in shared memory: its number and checksum
-     * @param \Closure(): Plan $document reads all of it
+     * @param string             $name        of the edition in shared memory: its number and checksum
+     * @param \Closure(): Plan   $document    reads all of it
+     * @param \Closure(): string $fingerprint
      */
     public function __construct(
         private readonly SharedMemory $memory,
         private readonly string $name,
         private readonly \Closure $document,
+        private readonly \Closure $fingerprint,
     ) {}
 
     /** Shares what was read of an edition. */
@@ -92,6 +94,11 @@ final class EditionSource implements ElementSource
     public function shelf(array $ids, string $more): SharedBlocks
     {
         return new SharedBlocks($this->memory, $this->name . '.b.' . hash('xxh128', implode("\n", [...$ids, $more])));
+    }
+
+    public function fingerprint(): string
+    {
+        return ($this->fingerprint)();
     }
 
     private function document(): Plan

@@ -303,13 +303,28 @@ final readonly class Editions
         $checksum = $this->database->fetchOne('SELECT checksum FROM edition WHERE number = ?', [$number]);
         $name = self::name($number, \is_string($checksum) ? $checksum : '');
         $kept = $this->memory->get($name);
-        if (\is_string($kept)) {
-            return Plan::from($kept, new EditionSource($this->memory, $name, fn(): Plan => $this->document($number)));
-        }
-        $plan = $this->document($number);
-        EditionSource::share($this->memory, $name, $plan);
+        $read = \is_string($kept) ? null : $this->document($number);
+        null === $read || EditionSource::share($this->memory, $name, $read);
 
-        return $plan;
+        return Plan::from(
+            \is_string($kept) ? $kept : $read->name ?? '',
+            new EditionSource(
+                $this->memory,
+                $name,
+                fn(): Plan => $read ?? $this->document($number),
+                fn(): string => $this->fingerprint($number),
+            ),
+        );
+    }
+
+    private function fingerprint(int $number): string
+    {
+        $found = $this->database->fetchOne(
+            \sprintf(DraftSource::FINGERPRINT, 'edition_element') . ' WHERE number = ?',
+            [$number],
+        );
+
+        return \is_string($found) ? $found : '';
     }
 
     private function document(int $number): Plan

@@ -35,4 +35,7 @@ interface ElementSource
      * @return BlockShelf|null for hours compiled from these elements as they are; null where nothing is put by
      */
     public function shelf(array $ids, string $more): ?BlockShelf;
+
+    /** Equal for sources all of whose elements say the same. */
+    public function fingerprint(): string;
 }

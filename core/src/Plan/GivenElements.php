@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
+use Meandros\Core\Plan\Json\PlanCodec;
+
 /** Elements that are all there, as those of a file. */
 final class GivenElements implements ElementSource
 {
@@ -43,5 +45,13 @@ final class GivenElements implements ElementSource
     public function shelf(array $ids, string $more): null
     {
         return null;
+    }
+
+    public function fingerprint(): string
+    {
+        $elements = $this->elements;
+        ksort($elements);
+
+        return hash('xxh128', implode("\n", array_map(PlanCodec::encodeElement(...), $elements)));
     }
 }

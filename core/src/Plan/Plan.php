@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Settings;
 use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\BlockShelf;
@@ -127,6 +128,25 @@ final class Plan
         }
 
         return array_values(array_filter($all, static fn(Element $element): bool => $element instanceof $class));
+    }
+
+    /** Equal for plans that are called the same and say the same. */
+    public function fingerprint(): string
+    {
+        $changed = $this->changed;
+        ksort($changed);
+
+        return hash(
+            'xxh128',
+            serialize([
+                $this->name,
+                $this->source->fingerprint(),
+                array_map(
+                    static fn(?Element $one): ?string => null === $one ? null : PlanCodec::encodeElement($one),
+                    $changed,
+                ),
+            ]),
+        );
     }
 
     /** What holds for all of it. */
