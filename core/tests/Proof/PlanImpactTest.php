@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\Proof;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
@@ -63,6 +64,68 @@ final class PlanImpactTest extends TestCase
                 PlanImpact::numbers($plan, $plan, ['jrn_main']),
             ),
         );
+    }
+
+    public function testNumbersThatChangeAlikeAreToldAlikeEachByItsOwnClock(): void
+    {
+        $number = static fn(string $id, string $number, string $site, string $target): array => [
+            'id' => $id,
+            'kind' => 'number',
+            'name' => $id,
+            'number' => $number,
+            'site' => $site,
+            'language' => 'en',
+            'target' => $target,
+        ];
+        $plan = static fn(array $steps, array $more): Plan => (new PlanBuilder())
+            ->prompt('prm', 2)
+            ->with([
+                'id' => 'sit_quay',
+                'kind' => 'site',
+                'name' => 'Quay',
+                'zone' => 'Europe/Paris',
+                'country' => 'FR',
+                'language' => 'en',
+            ])
+            ->with($number('num_b', '+441632960982', 'sit_harbour', 'jrn_main'))
+            ->with($number('num_c', '+441632960983', 'sit_harbour', 'jrn_more'))
+            ->with($number('num_d', '+33261910183', 'sit_quay', 'jrn_main'))
+            ->journey('jrn_main', $steps)
+            ->journey('jrn_more', $more)
+            ->plan();
+        $end = ['id' => 'end', 'do' => 'end'];
+        $say = ['id' => 'say', 'do' => 'say', 'prompt' => 'prm'];
+        [$before, $after] = [$plan([$end], [$say, $end]), $plan([$say, $end], [$end])];
+        $from = Moment::parse('2027-01-01T00:00', 'Europe/London');
+        $until = $from + 7 * 86400;
+        $all = static fn(Plan $one): AllNumbers => new AllNumbers(
+            $one,
+            new TrialCall('', Caller::withheld(), $from),
+            $from,
+            $until,
+        );
+        $told = ImpactReport::ofAll(
+            (new PlanImpact(PlanImpact::numbers($before, $after), $all($before), $all($after), null))->find(
+                static fn(): bool => true,
+            )[0],
+            new ChangeWords($after, $before),
+            $from,
+            $until,
+            static fn(Number $one): string => $after->get(Site::class, $one->line->site)->place->zone ?? '',
+            new HoursHeld($after, new PlanHours($after), $from, $until),
+        );
+        $said = [];
+        foreach ($told as [$one, $changes]) {
+            $said[$one->name()] = array_map(
+                static fn(array $change): array => [$change['what'], $change['first']],
+                $changes,
+            );
+        }
+        self::assertSame(['Main line', 'num_b', 'num_c', 'num_d'], array_keys($said));
+        self::assertSame($said['Main line'], $said['num_b']);
+        self::assertSame([$said['Main line'][0][0], '2027-01-01T01:00:00+01:00'], $said['num_d'][0]);
+        self::assertSame('2027-01-01T00:00:00+00:00', $said['num_c'][0][1]);
+        self::assertNotSame($said['Main line'][0][0], $said['num_c'][0][0]);
     }
 
     /**
