@@ -63,7 +63,13 @@ test('pickers and lists find numbers as they are dialled, and names without thei
     await page.keyboard.press('Escape');
     await page.getByLabel('Calls go to').click();
     await page.keyboard.type('RESERV');
-    await expect(page.locator('.ant-select-item-option:visible')).toHaveText(['Réservations']);
+    const options = page.locator('.ant-select-item-option:visible');
+    await expect(options.first()).toHaveText('Réservations');
+    await expect(options.nth(1)).toContainText('Add ');
+    // There is a team of that name, and no queue.
+    await page.keyboard.type('ATIONS');
+    await expect(options.filter({ hasText: 'Add queue “RESERVATIONS”' })).toHaveCount(1);
+    await expect(options.filter({ hasText: 'Add team' })).toHaveCount(0);
     await page.keyboard.press('Escape');
     await page.getByLabel('Search numbers').fill('020 7946 0130');
     await expect(page.locator('.list').getByRole('link')).toHaveText([/Head office/]);
