@@ -36,6 +36,6 @@ interface ElementSource
      */
     public function shelf(array $ids, string $more): ?BlockShelf;
 
-    /** Equal for sources all of whose elements say the same. */
+    /** Sources that have the same one have the same elements. */
     public function fingerprint(): string;
 }

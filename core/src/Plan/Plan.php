@@ -130,7 +130,7 @@ final class Plan
         return array_values(array_filter($all, static fn(Element $element): bool => $element instanceof $class));
     }
 
-    /** Equal for plans that are called the same and say the same. */
+    /** Plans that have the same one are called the same and say the same, in whatever order. */
     public function fingerprint(): string
     {
         $changed = $this->changed;

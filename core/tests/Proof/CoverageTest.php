@@ -55,6 +55,27 @@ final class CoverageTest extends TestCase
         yield ['+441632960140'];
     }
 
+    /** What was found for one instant says nothing of those before and after its stretch. */
+    #[DataProvider('demoNumbers')]
+    public function testInstantsAreLookedAtInAnyOrder(string $number): void
+    {
+        $call = new TrialCall($number, Caller::parse('', 'GB'), 0);
+        $from = Moment::parse(self::FROM, 'Europe/London');
+        $instants = range($from, $from + 30 * self::DAY, 47_203);
+        mt_srand(Soak::seed());
+        shuffle($instants);
+        $router = new Router();
+        $courses = new Courses(self::demo(), $call);
+        foreach ($instants as $instant) {
+            $one = $courses->at($instant);
+            $alone = (new Courses(self::demo(), $call, router: $router))->at($instant);
+            self::assertSame(
+                [$alone->course->key, $alone->since, $alone->until],
+                [$one->course->key, $one->since, $one->until],
+            );
+        }
+    }
+
     public function testRandomPlansAsIfEveryCallWasTraced(): void
     {
         mt_srand(Soak::seed());

@@ -79,6 +79,15 @@ final class BlanksTest extends TestCase
     {
         $plan = self::plan(['hours' => 'hrs_evening', 'scripts' => ['en' => '{opening}']]);
         self::assertSame('tomorrow at eight in the evening', self::filled($plan->call([], '2026-11-23T20:30')));
+        $plan->hours('hrs_evening', [
+            ['days' => ['mo', 'tu'], 'from' => '08:00', 'to' => '12:00', 'state' => 'open'],
+            ['days' => ['mo', 'tu'], 'from' => '12:00', 'to' => '20:00', 'state' => 'lunch'],
+        ]);
+        self::assertSame(
+            'tomorrow at eight',
+            self::filled($plan->call([], '2026-11-23T09:00')),
+            'From one state that is open to another, nothing opens.',
+        );
     }
 
     public function testInTheLanguageThatIsHeard(): void
