@@ -144,12 +144,13 @@ $expect(
     'the database user: ' . $settings,
 );
 
-// Whatever dies comes back by itself; meanwhile it is said what is away.
+// Whatever dies comes back by itself, however long a database takes to recover; meanwhile it is said what is away.
+const TRIES = 600;
 /** @return list<int> statuses on the way back */
 $kill = static function (string $folder, string $service) use ($client): array {
     posix_kill((int) file_get_contents("$folder/services/$service/own"), \SIGKILL);
     $seen = [];
-    for ($i = 0; $i < 100; ++$i) {
+    for ($i = 0; $i < TRIES; ++$i) {
         $seen[] = $client->one('GET', '/api/ready')['status'];
         if (200 === end($seen) && $i > 3) {
             return [...array_diff(array_unique($seen), [200]), 200];
@@ -161,7 +162,7 @@ $kill = static function (string $folder, string $service) use ($client): array {
 };
 // Each process finds out by itself that its connection was cut.
 $ready = static function () use ($client): bool {
-    for ($i = $inARow = 0; $i < 100 && $inARow < 12; ++$i) {
+    for ($i = $inARow = 0; $i < TRIES && $inARow < 12; ++$i) {
         $inARow = 200 === $client->one('GET', '/api/ready')['status'] ? $inARow + 1 : 0;
         $inARow > 0 || usleep(100_000);
     }
