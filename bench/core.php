@@ -397,7 +397,7 @@ $entries = array_map(
     ),
     range(0, 99_999),
 );
-$list = new CallerList('clr_wide', 'Wide', CallerEntries::of($entries));
+$list = new CallerList(new Element\About('clr_wide', 'Wide'), CallerEntries::of($entries));
 $lookup = new CallerLookup();
 $callers = array_map(
     static fn(int $i): Caller => Caller::parse(sprintf('+44%010d', 1_100_000_000 + 35 * $i), 'GB'),

@@ -7,6 +7,7 @@ namespace Meandros\Server\Api;
 use Meandros\Core\ICalendar\Exporter;
 use Meandros\Core\ICalendar\FileReader;
 use Meandros\Core\ICalendar\HolidayImport;
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\HolidayCalendar;
 use Meandros\Core\Plan\Json\ZoneReader;
 use Meandros\Core\Plan\Kind;
@@ -77,7 +78,9 @@ final readonly class CalendarController
             array_filter($ready->holidays->entries, static fn(Holiday $one): bool => !$one->isOver($today)),
         );
         $id = NewId::of(Kind::Calendar);
-        $change = $this->draft->add(new HolidayCalendar($id, 'Holidays: ' . $ready->name, new Holidays($entries)));
+        $change = $this->draft->add(
+            new HolidayCalendar(new About($id, 'Holidays: ' . $ready->name), new Holidays($entries)),
+        );
 
         return new JsonResponse(['id' => $id] + $change->toJson(), 201, ['ETag' => Revision::tag($change->revision)]);
     }

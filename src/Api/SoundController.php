@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\Blank;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\ScriptPart;
@@ -125,7 +126,7 @@ final readonly class SoundController
         if (mb_strlen($words) > MachineVoice::LONGEST) {
             throw InvalidData::at('/words', 'too-long', ['most' => MachineVoice::LONGEST]);
         }
-        $prompt = new Prompt('spoken', 'spoken', [$request->query->getString('language') => $words]);
+        $prompt = new Prompt(new About('spoken', 'spoken'), [$request->query->getString('language') => $words]);
 
         return new JsonResponse($this->machine->heard($prompt, $request->query->getString('language'), [])->toJson());
     }

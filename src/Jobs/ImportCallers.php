@@ -85,7 +85,7 @@ final readonly class ImportCallers implements JobKind
         }
 
         return PlannedEdit::of(\sprintf('Bring %d callers into %s', \count($entries), $list->name()), [
-            new CallerList($list->id(), $list->name(), $all),
+            new CallerList($list->about(), $all),
         ]);
     }
 }

@@ -64,7 +64,7 @@ final readonly class HolidayImport
         }
 
         return new Preview(
-            new HolidayCalendar($calendar->id(), $calendar->name(), new Holidays(array_values($entries))),
+            new HolidayCalendar($calendar->about(), new Holidays(array_values($entries))),
             $added,
             $changed,
             $unchanged,

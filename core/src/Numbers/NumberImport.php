@@ -6,6 +6,7 @@ namespace Meandros\Core\Numbers;
 
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\ByName;
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\NumberBlock;
@@ -108,8 +109,7 @@ final class NumberImport
         $name =
             '' === $row->label ? $same?->name() ?? PhoneNumber::international($number) : mb_substr($row->label, 0, 200);
         $new = new Number(
-            $same?->id() ?? ($this->newId)(Kind::Number),
-            $name,
+            $same?->about()->named($name) ?? new About(($this->newId)(Kind::Number), $name),
             new NumberRange($number, $block),
             new NumberLine($site->id(), $language, $same->line->tellsCaller ?? true, $same?->line->keptUntil),
             $target,
@@ -170,7 +170,7 @@ final class NumberImport
 
             return [null, null];
         }
-        $made = new Journey(($this->newId)(Kind::Journey), $name, new StepList([]));
+        $made = new Journey(new About(($this->newId)(Kind::Journey), $name), new StepList([]));
         $this->targets->add($made);
 
         return [Target::element($made->id()), $made];

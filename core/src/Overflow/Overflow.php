@@ -46,8 +46,7 @@ final class Overflow
         foreach (null === $only ? $this->plan->all(Queue::class) : [$only] as $one) {
             foreach ($this->plan->mentioning($one->id()) as $user) {
                 // What sends calls straight to it goes through the shortest of journeys.
-                $journey =
-                    $user instanceof Journey ? $user : new Journey($one->id(), $one->name(), $one->directSteps());
+                $journey = $user instanceof Journey ? $user : new Journey($one->about(), $one->directSteps());
                 foreach ($this->staysOf($journey) as $stay) {
                     if ($stay->by === $one->id()) {
                         $stays[$stay->key()] = $stay;

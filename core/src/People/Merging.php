@@ -56,8 +56,7 @@ final class Merging
     {
         $phones = array_map(static fn(Phone $phone): Phone => $phone->called($names[$phone->id]), $from->reach->phones);
         $merged = new Person(
-            $into->id(),
-            $into->name(),
+            $into->about(),
             $into->site,
             $into->known->orExtension($from->known->extension),
             $into->reach->and($from->reach->mailbox, ...$phones),

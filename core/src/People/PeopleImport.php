@@ -6,6 +6,7 @@ namespace Meandros\Core\People;
 
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\ByName;
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\KnownBy;
 use Meandros\Core\Plan\Element\Listing;
 use Meandros\Core\Plan\Element\Mailbox;
@@ -132,9 +133,12 @@ final class PeopleImport
             return new PersonOutcome($row, null, false, $problems);
         }
         $person = new Person(
-            $same?->id() ?? ($this->newId)(),
-            // Files lose accents: who is found by name keeps it as it is.
-            null === $known ? $same?->name() ?? $row->name : $row->name,
+            match (true) {
+                null === $same => new About(($this->newId)(), $row->name),
+                // Files lose accents: who is found by name keeps it as it is.
+                null === $known => $same->about(),
+                default => $same->about()->named($row->name),
+            },
             $site->id(),
             new KnownBy(
                 '' === $row->extension ? $same->known->extension ?? '' : $row->extension,

@@ -9,6 +9,7 @@ use libphonenumber\PhoneNumberUtil;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Callers\CallerFile;
 use Meandros\Core\Callers\CallerLookup;
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\CallerEntries;
 use Meandros\Core\Plan\Element\CallerEntry;
 use Meandros\Core\Plan\Element\CallerList;
@@ -199,8 +200,7 @@ final class CallerLookupTest extends TestCase
     private static function list(string ...$matches): CallerList
     {
         return new CallerList(
-            'clr',
-            'List',
+            new About('clr', 'List'),
             CallerEntries::of(
                 array_map(static fn(string $match): CallerEntry => new CallerEntry($match), array_values($matches)),
             ),

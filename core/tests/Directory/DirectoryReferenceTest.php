@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Directory;
 
 use Meandros\Core\Directory\Directory;
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\KnownBy;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Plan;
@@ -155,7 +156,7 @@ final class DirectoryReferenceTest extends TestCase
         for ($i = 0; $i < mt_rand(3, 40); ++$i) {
             $name = self::FIRST[array_rand(self::FIRST)] . ' ' . self::LAST[array_rand(self::LAST)];
             $extension = 0 === mt_rand(0, 1) ? (string) (200 + $i) : '';
-            $people["per_$i"] = new Person("per_$i", $name, 'sit', new KnownBy($extension));
+            $people["per_$i"] = new Person(new About("per_$i", $name), 'sit', new KnownBy($extension));
         }
 
         return $people;

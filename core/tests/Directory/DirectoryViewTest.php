@@ -6,6 +6,7 @@ namespace Meandros\Core\Tests\Directory;
 
 use Meandros\Core\Directory\DirectoryView;
 use Meandros\Core\Directory\Reached;
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\DirectoryStep;
@@ -46,7 +47,7 @@ final class DirectoryViewTest extends TestCase
     private static function seen(array $names, int $most): array
     {
         $people = array_map(
-            static fn(string $name, int $i): Person => new Person('per_' . $i, $name, 'sit'),
+            static fn(string $name, int $i): Person => new Person(new About('per_' . $i, $name), 'sit'),
             $names,
             array_keys($names),
         );

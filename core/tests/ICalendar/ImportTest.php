@@ -12,6 +12,7 @@ use Meandros\Core\ICalendar\FileReader;
 use Meandros\Core\ICalendar\HolidayImport;
 use Meandros\Core\ICalendar\LeftOut;
 use Meandros\Core\ICalendar\SpecialDayImport;
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\HolidayCalendar;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Json\PlanCodec;
@@ -297,14 +298,17 @@ final class ImportTest extends TestCase
     #[DataProvider('calendars')]
     public function testExportingAndImportingAgainChangesNothing(ReadyMadeCalendar $ready): void
     {
-        $calendar = new HolidayCalendar('cal_one', $ready->name, $ready->holidays);
+        $calendar = new HolidayCalendar(new About('cal_one', $ready->name), $ready->holidays);
         $text = (new Exporter(self::NOW))->holidays($calendar, CivilDate::of(2026, 1, 1), CivilDate::of(2031, 1, 1));
         $file = (new FileReader('Europe/London', CivilDate::of(2037, 1, 1)))->read($text);
         self::assertSame($ready->name, $file->name);
         $again = HolidayImport::preview($calendar, $file);
         self::assertSame([[], [], []], [$again->added, $again->changed, $again->leftOut]);
         self::assertSame($calendar->toJson(), $again->result->toJson());
-        $fresh = HolidayImport::preview(new HolidayCalendar('cal_one', $ready->name, new Holidays([])), $file);
+        $fresh = HolidayImport::preview(
+            new HolidayCalendar(new About('cal_one', $ready->name), new Holidays([])),
+            $file,
+        );
         self::assertSame($calendar->toJson(), $fresh->result->toJson(), 'Into an empty calendar it brings the same.');
     }
 
@@ -320,7 +324,7 @@ final class ImportTest extends TestCase
     {
         $ready = ReadyMadeCalendar::find('england-and-wales');
         self::assertNotNull($ready);
-        $calendar = new HolidayCalendar('cal_one', 'Ours', $ready->holidays);
+        $calendar = new HolidayCalendar(new About('cal_one', 'Ours'), $ready->holidays);
         $text = (new Exporter(self::NOW))->holidays($calendar, CivilDate::of(2026, 1, 1), CivilDate::of(2029, 1, 1));
         $moved = str_replace('DTSTART;VALUE=DATE:20270326', 'DTSTART;VALUE=DATE:20270325', $text);
         self::assertNotSame($text, $moved);
@@ -430,7 +434,7 @@ final class ImportTest extends TestCase
     private static function import(string ...$events): array
     {
         $preview = HolidayImport::preview(
-            new HolidayCalendar('cal_one', 'One', new Holidays([])),
+            new HolidayCalendar(new About('cal_one', 'One'), new Holidays([])),
             self::read(...$events),
         );
         \assert($preview->result instanceof HolidayCalendar);

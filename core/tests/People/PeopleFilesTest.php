@@ -9,6 +9,7 @@ use Meandros\Core\People\PeopleImport;
 use Meandros\Core\People\PeopleTable;
 use Meandros\Core\People\PersonOutcome;
 use Meandros\Core\People\PersonRow;
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\KnownBy;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
@@ -186,7 +187,7 @@ final class PeopleFilesTest extends TestCase
     public function testASpreadsheetComputesNothingAndEveryNameComesBack(string $name): void
     {
         $phones = [new Phone('desk', PhoneType::Desk, 'Desk phone')];
-        $person = new Person('per_odd', $name, 'sit_ternwick', new KnownBy('299'), new ReachedBy($phones));
+        $person = new Person(new About('per_odd', $name), 'sit_ternwick', new KnownBy('299'), new ReachedBy($phones));
         $table = PeopleTable::write(Plan::of('Odd', [$person]));
         self::assertStringContainsString("'" . $name, $table);
         self::assertSame($name, PeopleTable::read($table)[0]->name);

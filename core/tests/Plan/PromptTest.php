@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Plan;
 
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\Prompt;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -14,7 +15,7 @@ final class PromptTest extends TestCase
     #[DataProvider('scripts')]
     public function testTheEstimate(string $script, int $seconds): void
     {
-        self::assertSame($seconds, (new Prompt('prm_x', 'X', ['en' => $script]))->seconds('en'));
+        self::assertSame($seconds, (new Prompt(new About('prm_x', 'X'), ['en' => $script]))->seconds('en'));
     }
 
     /** @return iterable<string, array{string, int}> */
@@ -39,20 +40,20 @@ final class PromptTest extends TestCase
 
     public function testLanguagesAreListedByTheirCode(): void
     {
-        $prompt = new Prompt('prm_x', 'X', ['fr' => 'Fermé', 'de' => '', 'en' => 'Closed']);
+        $prompt = new Prompt(new About('prm_x', 'X'), ['fr' => 'Fermé', 'de' => '', 'en' => 'Closed']);
         self::assertSame(['de', 'en', 'fr'], $prompt->languages());
     }
 
     public function testTheLanguageHeard(): void
     {
-        $prompt = new Prompt('prm_x', 'X', ['en' => '', 'fr' => 'Bonjour']);
+        $prompt = new Prompt(new About('prm_x', 'X'), ['en' => '', 'fr' => 'Bonjour']);
         self::assertSame(['fr', 'fr'], [$prompt->languageFor('en'), $prompt->languageFor('fr')]);
-        self::assertSame('de', (new Prompt('prm_x', 'X', []))->languageFor('de'));
-        $many = new Prompt('prm_x', 'X', ['de' => 'Guten Tag', 'en' => 'Hello', 'fr' => '']);
+        self::assertSame('de', (new Prompt(new About('prm_x', 'X'), []))->languageFor('de'));
+        $many = new Prompt(new About('prm_x', 'X'), ['de' => 'Guten Tag', 'en' => 'Hello', 'fr' => '']);
         self::assertSame(['en', 'de'], [$many->languageFor('fr'), $many->languageFor('de')], 'English before others.');
         self::assertSame(
             'es',
-            (new Prompt('prm_x', 'X', ['de' => '', 'es' => 'Hola', 'it' => 'Ciao']))->languageFor('fr'),
+            (new Prompt(new About('prm_x', 'X'), ['de' => '', 'es' => 'Hola', 'it' => 'Ciao']))->languageFor('fr'),
             'Then the first that has words.',
         );
         self::assertSame(0, $prompt->seconds('de'));

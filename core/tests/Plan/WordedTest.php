@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Plan;
 
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Worded;
@@ -51,7 +52,11 @@ final class WordedTest extends TestCase
 
     public function testTextsAreKeptInPlainLettersEachOnce(): void
     {
-        $prompt = new Prompt('prm_one', 'One', ['en' => 'FERME, a bord.', 'fr' => 'Fermé, à bord.', 'de' => 'Zu.']);
+        $prompt = new Prompt(new About('prm_one', 'One'), [
+            'en' => 'FERME, a bord.',
+            'fr' => 'Fermé, à bord.',
+            'de' => 'Zu.',
+        ]);
         self::assertSame(['ferme, a bord.', 'zu.'], Worded::plainly($prompt));
     }
 
@@ -77,7 +82,7 @@ final class WordedTest extends TestCase
     /** @return array{before: string, match: string, after: string}|null */
     private static function seen(string $words, string $script = 'Le port est fermé.'): ?array
     {
-        $prompt = new Prompt('prm_one', 'One', ['fr' => $script]);
+        $prompt = new Prompt(new About('prm_one', 'One'), ['fr' => $script]);
 
         return Worded::in($prompt)[0]->excerpt($words);
     }

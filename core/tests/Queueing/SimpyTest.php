@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Queueing;
 
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\AgentOrder;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Element\QueueAgents;
@@ -275,8 +276,7 @@ final class SimpyTest extends TestCase
             $agents[] = new Agent('per_' . $i, $tier, true, new Occupation(0, 0));
         }
         $queue = new Queue(
-            'que',
-            'Queue',
+            new About('que', 'Queue'),
             new QueueAgents(
                 $members,
                 new QueueAsking(

@@ -15,17 +15,13 @@ final readonly class CallerList implements Element
     use Named;
     use WithoutParts;
 
-    public function __construct(private string $id, private string $name, public CallerEntries $entries) {}
+    public function __construct(private About $about, public CallerEntries $entries) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'entries']);
+        $in->onlyFields([...About::FIELDS, 'entries']);
 
-        return new self(
-            $in->field('id')->id(),
-            $in->field('name')->text(),
-            CallerEntries::fromJson($in->field('entries')),
-        );
+        return new self(About::fromJson($in), CallerEntries::fromJson($in->field('entries')));
     }
 
     public function kind(): Kind
@@ -35,7 +31,7 @@ final readonly class CallerList implements Element
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'kind' => 'callers', 'name' => $this->name, 'entries' => $this->entries->text()];
+        return [...$this->about->toJson($this->kind()), 'entries' => $this->entries->text()];
     }
 
     public function references(): array

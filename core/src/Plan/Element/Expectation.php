@@ -20,8 +20,7 @@ final readonly class Expectation implements Element
     use WithoutParts;
 
     public function __construct(
-        private string $id,
-        private string $name,
+        private About $about,
         public ExpectedCalls $calls,
         public ExpectedTimes $when,
         public Promise $promise,
@@ -29,11 +28,10 @@ final readonly class Expectation implements Element
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'calls', 'when', 'promise']);
+        $in->onlyFields([...About::FIELDS, 'calls', 'when', 'promise']);
 
         return new self(
-            $in->field('id')->id(),
-            $in->field('name')->text(),
+            About::fromJson($in),
             ExpectedCalls::fromJson($in->field('calls')),
             ExpectedTimes::fromJson($in->field('when')),
             PromiseReader::read($in->field('promise')),
@@ -48,9 +46,7 @@ final readonly class Expectation implements Element
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'kind' => 'expectation',
-            'name' => $this->name,
+            ...$this->about->toJson($this->kind()),
             'calls' => $this->calls->toJson(),
             'when' => $this->when->toJson(),
             'promise' => $this->promise->toJson(),

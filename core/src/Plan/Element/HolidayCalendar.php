@@ -17,17 +17,13 @@ final readonly class HolidayCalendar implements Element
 {
     use Named;
 
-    public function __construct(private string $id, private string $name, public Holidays $holidays) {}
+    public function __construct(private About $about, public Holidays $holidays) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'holidays']);
+        $in->onlyFields([...About::FIELDS, 'holidays']);
 
-        return new self(
-            $in->field('id')->id(),
-            $in->field('name')->text(),
-            HolidayReader::holidays($in->field('holidays')),
-        );
+        return new self(About::fromJson($in), HolidayReader::holidays($in->field('holidays')));
     }
 
     public function parts(): Parts
@@ -47,9 +43,7 @@ final readonly class HolidayCalendar implements Element
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'kind' => 'calendar',
-            'name' => $this->name,
+            ...$this->about->toJson($this->kind()),
             'holidays' => array_map(static fn(Holiday $holiday): array => $holiday->toJson(), $this->holidays->entries),
         ];
     }

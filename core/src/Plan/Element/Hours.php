@@ -23,8 +23,7 @@ final readonly class Hours implements AtSite
     use WithoutParts;
 
     public function __construct(
-        private string $id,
-        private string $name,
+        private About $about,
         public Clock $clock,
         public HoursStates $states,
         public HoursDays $days,
@@ -59,9 +58,7 @@ final readonly class Hours implements AtSite
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'kind' => 'hours',
-            'name' => $this->name,
+            ...$this->about->toJson($this->kind()),
             'site' => $this->clock->site,
             'zone' => $this->clock->zone,
             'states' => array_map(static fn(State $state): array => $state->toJson(), $this->states->all),

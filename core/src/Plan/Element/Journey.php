@@ -16,11 +16,11 @@ final readonly class Journey implements TakesCalls
     use Named;
     use WithoutParts;
 
-    public function __construct(private string $id, private string $name, public StepList $steps) {}
+    public function __construct(private About $about, public StepList $steps) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'steps']);
+        $in->onlyFields([...About::FIELDS, 'steps']);
         $steps = StepList::fromJson($in->field('steps'));
         $seen = [];
         foreach ($steps->everyStep('/steps') as $step) {
@@ -30,7 +30,7 @@ final readonly class Journey implements TakesCalls
             $seen[$step->id()] = true;
         }
 
-        return new self($in->field('id')->id(), $in->field('name')->text(), $steps);
+        return new self(About::fromJson($in), $steps);
     }
 
     public function directSteps(): StepList
@@ -45,7 +45,7 @@ final readonly class Journey implements TakesCalls
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'kind' => 'journey', 'name' => $this->name, 'steps' => $this->steps->toJson()];
+        return [...$this->about->toJson($this->kind()), 'steps' => $this->steps->toJson()];
     }
 
     public function references(): array

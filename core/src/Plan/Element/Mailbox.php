@@ -21,8 +21,7 @@ final readonly class Mailbox implements TakesCalls
 
     /** @param list<string> $owners people and teams, by id */
     public function __construct(
-        private string $id,
-        private string $name,
+        private About $about,
         public array $owners,
         public MailboxGreetings $greetings,
         public MailboxMessages $messages,
@@ -31,23 +30,14 @@ final readonly class Mailbox implements TakesCalls
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields([
-            'id',
-            'kind',
-            'name',
-            'owners',
-            'keys',
-            ...MailboxGreetings::FIELDS,
-            ...MailboxMessages::FIELDS,
-        ]);
+        $in->onlyFields([...About::FIELDS, 'owners', 'keys', ...MailboxGreetings::FIELDS, ...MailboxMessages::FIELDS]);
         $owners = array_map(
             static fn(Input $item): string => $item->text(80),
             $in->field('owners')->items(Limits::OWNERS),
         );
 
         return new self(
-            $in->field('id')->id(),
-            $in->field('name')->text(),
+            About::fromJson($in),
             $owners,
             MailboxGreetings::fromJson($in),
             MailboxMessages::fromJson($in),
@@ -57,7 +47,7 @@ final readonly class Mailbox implements TakesCalls
 
     public function directSteps(): StepList
     {
-        return new StepList([new MessageStep('message', $this->id)]);
+        return new StepList([new MessageStep('message', $this->about->id)]);
     }
 
     public function kind(): Kind
@@ -68,9 +58,7 @@ final readonly class Mailbox implements TakesCalls
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'kind' => 'mailbox',
-            'name' => $this->name,
+            ...$this->about->toJson($this->kind()),
             'owners' => $this->owners,
             ...$this->greetings->toJson(),
             ...$this->messages->toJson(),

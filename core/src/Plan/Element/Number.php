@@ -24,8 +24,7 @@ final readonly class Number implements AtSite
     public const MANY = '+*';
 
     public function __construct(
-        private string $id,
-        private string $name,
+        private About $about,
         public NumberRange $range,
         public NumberLine $line,
         public ?Target $target,
@@ -34,9 +33,7 @@ final readonly class Number implements AtSite
     public static function fromJson(Input $in): static
     {
         $in->onlyFields([
-            'id',
-            'kind',
-            'name',
+            ...About::FIELDS,
             'number',
             'site',
             'language',
@@ -47,8 +44,7 @@ final readonly class Number implements AtSite
         ]);
 
         return new self(
-            $in->field('id')->id(),
-            $in->field('name')->text(),
+            About::fromJson($in),
             NumberRange::fromJson($in),
             NumberLine::fromJson($in),
             Target::readElement($in->field('target')),
@@ -68,9 +64,7 @@ final readonly class Number implements AtSite
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'kind' => 'number',
-            'name' => $this->name,
+            ...$this->about->toJson($this->kind()),
             'number' => $this->range->number,
             'site' => $this->line->site,
             'language' => $this->line->language,

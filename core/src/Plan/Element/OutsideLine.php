@@ -22,8 +22,7 @@ final readonly class OutsideLine implements Element
      * @param list<Destination> $destinations in the order of the enum
      */
     public function __construct(
-        private string $id,
-        private string $name,
+        private About $about,
         public string $site,
         public string $prefix,
         public array $destinations,
@@ -32,7 +31,7 @@ final readonly class OutsideLine implements Element
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'site', 'prefix', 'destinations', 'channels']);
+        $in->onlyFields([...About::FIELDS, 'site', 'prefix', 'destinations', 'channels']);
         $prefix = $in->field('prefix')->optionalExactText(8);
         if (1 !== preg_match('/^[0-9*#]*$/D', $prefix)) {
             $in->field('prefix')->complain('not-digits');
@@ -49,8 +48,7 @@ final readonly class OutsideLine implements Element
         );
 
         return new self(
-            $in->field('id')->id(),
-            $in->field('name')->text(),
+            About::fromJson($in),
             $in->field('site')->text(80),
             $prefix,
             array_values($inOrder),
@@ -66,9 +64,7 @@ final readonly class OutsideLine implements Element
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'kind' => 'line',
-            'name' => $this->name,
+            ...$this->about->toJson($this->kind()),
             'site' => $this->site,
             'prefix' => $this->prefix,
             'destinations' => array_map(

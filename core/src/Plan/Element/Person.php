@@ -23,8 +23,7 @@ final readonly class Person implements TakesCalls, AtSite
     use Named;
 
     public function __construct(
-        private string $id,
-        private string $name,
+        private About $about,
         public string $site,
         public KnownBy $known = new KnownBy(),
         public ReachedBy $reach = new ReachedBy(),
@@ -33,9 +32,7 @@ final readonly class Person implements TakesCalls, AtSite
     public static function fromJson(Input $in): static
     {
         $in->onlyFields([
-            'id',
-            'kind',
-            'name',
+            ...About::FIELDS,
             'extension',
             'site',
             'phones',
@@ -47,8 +44,7 @@ final readonly class Person implements TakesCalls, AtSite
         ]);
 
         return new self(
-            $in->field('id')->id(),
-            $in->field('name')->text(),
+            About::fromJson($in),
             $in->field('site')->text(80),
             KnownBy::fromJson($in),
             ReachedBy::fromJson($in),
@@ -87,7 +83,7 @@ final readonly class Person implements TakesCalls, AtSite
 
     public function directSteps(): StepList
     {
-        $ring = RingStep::direct(Target::element($this->id), handOver: [] !== $this->reach->rules);
+        $ring = RingStep::direct(Target::element($this->about->id), handOver: [] !== $this->reach->rules);
 
         return new StepList(
             null === $this->reach->mailbox ? [$ring] : [$ring, new MessageStep('message', $this->reach->mailbox)],
@@ -102,9 +98,7 @@ final readonly class Person implements TakesCalls, AtSite
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'kind' => 'person',
-            'name' => $this->name,
+            ...$this->about->toJson($this->kind()),
             'extension' => $this->known->extension,
             'site' => $this->site,
             'phones' => array_map(static fn(Phone $phone): array => $phone->toJson(), $this->reach->phones),

@@ -35,8 +35,7 @@ final readonly class Prompt implements Element
      * @param string|null           $hours   of which {opening} tells; null for those that the call came by last
      */
     public function __construct(
-        private string $id,
-        private string $name,
+        private About $about,
         public array $scripts,
         public string $voice = '',
         public PromptSounds $sounds = new PromptSounds(),
@@ -45,7 +44,7 @@ final readonly class Prompt implements Element
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'scripts', 'voice', 'hours', 'takes', 'inUse', 'machine']);
+        $in->onlyFields([...About::FIELDS, 'scripts', 'voice', 'hours', 'takes', 'inUse', 'machine']);
         $scripts = [];
         foreach ($in->field('scripts')->entries(Limits::LANGUAGES) as $language => $script) {
             $language = (string) $language;
@@ -56,8 +55,7 @@ final readonly class Prompt implements Element
         ksort($scripts);
 
         return new self(
-            $in->field('id')->id(),
-            $in->field('name')->text(),
+            About::fromJson($in),
             $scripts,
             $in->field('voice')->optionalText(),
             PromptSounds::fromJson($in),
@@ -225,9 +223,7 @@ final readonly class Prompt implements Element
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'kind' => 'prompt',
-            'name' => $this->name,
+            ...$this->about->toJson($this->kind()),
             'scripts' => (object) $this->scripts,
             'voice' => $this->voice,
             'hours' => $this->hours,

@@ -26,8 +26,7 @@ final readonly class Queue implements TakesCalls
      * @param string|null $mailbox that takes a message where a call was sent straight to the queue and nobody took it
      */
     public function __construct(
-        private string $id,
-        private string $name,
+        private About $about,
         public QueueAgents $agents,
         public QueueCallers $callers = new QueueCallers(),
         public int $rank = 1,
@@ -36,11 +35,10 @@ final readonly class Queue implements TakesCalls
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', ...QueueAgents::FIELDS, ...QueueCallers::FIELDS, 'rank', 'mailbox']);
+        $in->onlyFields([...About::FIELDS, ...QueueAgents::FIELDS, ...QueueCallers::FIELDS, 'rank', 'mailbox']);
 
         return new self(
-            $in->field('id')->id(),
-            $in->field('name')->text(),
+            About::fromJson($in),
             QueueAgents::fromJson($in),
             QueueCallers::fromJson($in),
             $in->field('rank')->whole(1, self::MOST_RANKS, 'the rank', 1),
@@ -52,7 +50,7 @@ final readonly class Queue implements TakesCalls
     {
         $mailbox = null === $this->mailbox ? [] : [new MessageStep('message', $this->mailbox)];
 
-        return new StepList([new QueueStep('queue', $this->id), ...$mailbox]);
+        return new StepList([new QueueStep('queue', $this->about->id), ...$mailbox]);
     }
 
     public function kind(): Kind
@@ -63,9 +61,7 @@ final readonly class Queue implements TakesCalls
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'kind' => 'queue',
-            'name' => $this->name,
+            ...$this->about->toJson($this->kind()),
             ...$this->agents->toJson(),
             ...$this->callers->toJson(),
             'rank' => $this->rank,

@@ -27,8 +27,7 @@ final readonly class Settings implements Element
      * @param list<Silence> $silences    findings that nobody wants to read of for a while
      */
     public function __construct(
-        private string $id = 'set_usual',
-        private string $name = 'Settings',
+        private About $about = new About('set_usual', 'Settings'),
         public int $loudness = self::LOUDNESS,
         public int $longestWait = self::LONGEST_WAIT,
         public array $silences = [],
@@ -36,11 +35,10 @@ final readonly class Settings implements Element
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'loudness', 'longestWait', 'silences']);
+        $in->onlyFields([...About::FIELDS, 'loudness', 'longestWait', 'silences']);
 
         return new self(
-            $in->field('id')->id(),
-            $in->field('name')->text(),
+            About::fromJson($in),
             $in->field('loudness')->whole(-30, -14, 'LUFS', self::LOUDNESS),
             $in->field('longestWait')->whole(30, 7200, 'seconds', self::LONGEST_WAIT),
             array_map(Silence::fromJson(...), $in->field('silences')->items(Limits::SILENCES)),
@@ -55,9 +53,7 @@ final readonly class Settings implements Element
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'kind' => 'settings',
-            'name' => $this->name,
+            ...$this->about->toJson($this->kind()),
             'loudness' => $this->loudness,
             'longestWait' => $this->longestWait,
             'silences' => array_map(static fn(Silence $one): array => $one->toJson(), $this->silences),

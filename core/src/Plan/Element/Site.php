@@ -21,8 +21,7 @@ final readonly class Site implements Element
      * @param list<string> $parkPlaces what is dialled to take a call that waits there, in the order in which they are filled
      */
     public function __construct(
-        private string $id,
-        private string $name,
+        private About $about,
         public Locality $place,
         public ?int $cadence,
         public array $parkPlaces,
@@ -30,11 +29,10 @@ final readonly class Site implements Element
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'kind', 'name', 'zone', 'country', 'language', 'address', 'cadence', 'parkPlaces']);
+        $in->onlyFields([...About::FIELDS, 'zone', 'country', 'language', 'address', 'cadence', 'parkPlaces']);
 
         return new self(
-            $in->field('id')->id(),
-            $in->field('name')->text(),
+            About::fromJson($in),
             Locality::fromJson($in),
             $in->field('cadence')->optionalWhole(1000, 20000, 'milliseconds'),
             self::places($in->field('parkPlaces')),
@@ -67,9 +65,7 @@ final readonly class Site implements Element
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'kind' => 'site',
-            'name' => $this->name,
+            ...$this->about->toJson($this->kind()),
             'zone' => $this->place->zone,
             'country' => $this->place->country,
             'language' => $this->place->language,

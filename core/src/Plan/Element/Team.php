@@ -21,8 +21,7 @@ final readonly class Team implements TakesCalls
 
     /** @param list<TeamMember> $members in ringing order */
     public function __construct(
-        private string $id,
-        private string $name,
+        private About $about,
         public RingOrder $order,
         public array $members,
         public TeamManners $manners,
@@ -31,9 +30,7 @@ final readonly class Team implements TakesCalls
     public static function fromJson(Input $in): static
     {
         $in->onlyFields([
-            'id',
-            'kind',
-            'name',
+            ...About::FIELDS,
             'pattern',
             'members',
             'memberSeconds',
@@ -48,13 +45,7 @@ final readonly class Team implements TakesCalls
             self::refuseGaps($in, $members);
         }
 
-        return new self(
-            $in->field('id')->id(),
-            $in->field('name')->text(),
-            $order,
-            $members,
-            TeamManners::fromJson($in),
-        );
+        return new self(About::fromJson($in), $order, $members, TeamManners::fromJson($in));
     }
 
     /** @return list<TeamMember> */
@@ -98,7 +89,7 @@ final readonly class Team implements TakesCalls
 
     public function directSteps(): StepList
     {
-        return new StepList([RingStep::direct(Target::element($this->id))]);
+        return new StepList([RingStep::direct(Target::element($this->about->id))]);
     }
 
     public function kind(): Kind
@@ -109,9 +100,7 @@ final readonly class Team implements TakesCalls
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'kind' => 'team',
-            'name' => $this->name,
+            ...$this->about->toJson($this->kind()),
             'pattern' => $this->order->pattern->value,
             'members' => array_map(static fn(TeamMember $member): array => $member->toJson(), $this->members),
             'memberSeconds' => $this->order->memberSeconds,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Json;
 
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\CalendarUse;
 use Meandros\Core\Plan\Element\Clock;
 use Meandros\Core\Plan\Element\DialCode;
@@ -24,9 +25,7 @@ final class HoursReader
     public static function read(Input $in): Hours
     {
         $in->onlyFields([
-            'id',
-            'kind',
-            'name',
+            ...About::FIELDS,
             'site',
             'zone',
             'states',
@@ -42,8 +41,7 @@ final class HoursReader
         $zone = $in->field('zone')->isGiven() ? ZoneReader::read($in->field('zone')) : null;
 
         return new Hours(
-            $in->field('id')->id(),
-            $in->field('name')->text(),
+            About::fromJson($in),
             new Clock($in->field('site')->text(80), $zone),
             new HoursStates($states, $bands->state($in->field('default')), self::codes($in->field('codes'), $bands)),
             new HoursDays(

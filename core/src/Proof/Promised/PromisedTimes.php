@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Promised;
 
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\CalendarUse;
 use Meandros\Core\Plan\Element\Clock;
 use Meandros\Core\Plan\Element\Hours;
@@ -53,8 +54,7 @@ final readonly class PromisedTimes
     {
         return new Hours(
             // No id of an element has a space.
-            $site . ' ' . $name,
-            $name,
+            new About($site . ' ' . $name, $name),
             new Clock($site),
             new HoursStates([new State(BandReader::WINDOW, 'in', true), new State(self::OUT, 'out', false)], self::OUT),
             new HoursDays(

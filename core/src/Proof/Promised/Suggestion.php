@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Promised;
 
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Prompt;
@@ -49,8 +50,7 @@ final class Suggestion
         }
 
         return new Expectation(
-            'exp_suggested',
-            $number->name(),
+            new About('exp_suggested', $number->name()),
             new ExpectedCalls([$number->id()], \array_slice($lists, 0, 1), $keys),
             $read ?? new ExpectedTimes(),
             self::promise(new Course($trace), $plan),

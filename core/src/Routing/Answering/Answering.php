@@ -6,6 +6,7 @@ namespace Meandros\Core\Routing\Answering;
 
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\Status;
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Clock;
 use Meandros\Core\Plan\Element\Hours;
@@ -89,8 +90,7 @@ final readonly class Answering
         $states = [new State(BandReader::WINDOW, 'in', true), new State('out', 'out', false)];
 
         return new Hours(
-            $person->id() . '/' . $rule->id,
-            $rule->name,
+            new About($person->id() . '/' . $rule->id, $rule->name),
             new Clock($person->site),
             new HoursStates($states, 'out'),
             new HoursDays($rule->term->when->windows),
