@@ -14,7 +14,7 @@ function inFull(node, name) {
     if (node === null || typeof node !== 'object') return node;
     const full = Object.fromEntries(Object.entries(node).map(([key, value]) => [key, inFull(value, key)]));
     if (full.properties !== undefined && full.additionalProperties === false) {
-        const optional = sometimes[name] ?? [];
+        const optional = ['why', ...(sometimes[name] ?? [])];
         full.required = Object.keys(full.properties).filter((key) => !optional.includes(key));
         for (const condition of ['if', 'then', 'else', 'anyOf']) delete full[condition];
         // Written as an object even where null is taken, unless null says something.

@@ -106,6 +106,9 @@ final class Application
         $lines = [$report['sentence']];
         foreach ($report['events'] as $event) {
             $lines[] = rtrim(\sprintf('%5d s  %s. %s', $event['second'], $event['text'], $event['reason']));
+            foreach ($event['whys'] as $one) {
+                $lines[] = \sprintf('         %s: “%s”', $one['name'], $one['why']);
+            }
         }
 
         return implode("\n", $lines) . "\n";

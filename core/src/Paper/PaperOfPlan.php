@@ -13,7 +13,7 @@ use Meandros\Core\Plan\Plan;
 
 use Meandros\Core\Wording\LanguageName;
 
-/** The paper of a plan: its numbers, what callers go through, hours and holidays of the year ahead, who rings, what is said. */
+/** The paper of a plan: its numbers, what callers go through, hours and holidays of the year ahead, who rings, what is said, and why it is so. */
 final class PaperOfPlan
 {
     /**
@@ -32,6 +32,8 @@ final class PaperOfPlan
             tables: array_values(array_filter($tables, static fn(Table $table): bool => [] !== $table->rows)),
         );
 
+        $whys = self::whys($plan, $words);
+
         return new Paper(
             $language,
             $plan->name,
@@ -47,6 +49,7 @@ final class PaperOfPlan
                 ...array_map($hours->chapter(...), self::byName($plan->all(Hours::class))),
                 $chapter('people', $people->people(), $people->teams(), $people->queues(), $people->mailboxes()),
                 $chapter('prompts', self::prompts($plan, $words)),
+                ...[] === $whys->rows ? [] : [$chapter('whys', $whys)],
             ],
             $words->signing(),
         );
@@ -106,6 +109,18 @@ final class PaperOfPlan
         }
 
         return new Table($words->head('prompt', 'language', 'script'), $rows);
+    }
+
+    /** What somebody said of why elements are as they are. */
+    private static function whys(Plan $plan, PaperWords $words): Table
+    {
+        $rows = [];
+        foreach (self::byName(array_values($plan->elements())) as $element) {
+            $why = $element->about()->why;
+            '' === $why || ($rows[] = [$element->name(), $why]);
+        }
+
+        return new Table($words->head('what', 'why'), $rows);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
+use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Reading\Input;
 
 /**
@@ -12,6 +13,8 @@ use Meandros\Core\Reading\Input;
 interface Element
 {
     public static function fromJson(Input $in): static;
+
+    public function about(): About;
 
     public function id(): string;
 

@@ -10,7 +10,19 @@ use Meandros\Core\Reading\PlainLetters;
 final readonly class Worded
 {
     /** Fields of texts, and of lists of them. Elements are known by their own names; those are not looked for here. */
-    private const FIELDS = ['name', 'label', 'note', 'tone', 'reason', 'address', 'voice', 'scripts', 'say', 'notify'];
+    private const FIELDS = [
+        'name',
+        'why',
+        'label',
+        'note',
+        'tone',
+        'reason',
+        'address',
+        'voice',
+        'scripts',
+        'say',
+        'notify',
+    ];
     /** Phones are seen with their person; takes and what a machine read repeat scripts; lists of callers have a search of their own. */
     private const LEFT_OUT = ['phones', 'takes', 'machine', 'entries'];
     /** Characters that are shown before what was looked for, and after it. */

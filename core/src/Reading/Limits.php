@@ -8,6 +8,8 @@ namespace Meandros\Core\Reading;
 final class Limits
 {
     public const ELEMENTS = 12_000;
+    /** Characters of why an element is as it is. */
+    public const WHY = 1000;
 
     public const STATES = 50;
     /** Of a week; one names its bands by groups of days. */

@@ -62,6 +62,14 @@ final readonly class EventWords
         $this->mailbox = new MailboxWords($this->names);
     }
 
+    /** @return list<array{id: string, kind: string, name: string, why: string}> why what it names is as it is; each once, where it is named first */
+    public function whys(Event $event): array
+    {
+        null === $event->journey || $this->names->of($event->journey);
+
+        return $this->names->whys();
+    }
+
     public function what(Happening $happening): string
     {
         return match (true) {

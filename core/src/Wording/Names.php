@@ -11,10 +11,15 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Routing\Happening\CodeDialled;
 
-/** What people call the things that a trace mentions by id. */
-final readonly class Names
+/** What people call the things that a trace mentions by id, and why those are as they are. */
+final class Names
 {
-    public function __construct(private Plan $plan) {}
+    /** @var array<string, array{id: string, kind: string, name: string, why: string}> why elements are as they are, by id, as they are named */
+    private array $explained = [];
+    /** How many of them were told. */
+    private int $told = 0;
+
+    public function __construct(private readonly Plan $plan) {}
 
     public function of(?string $id): string
     {
@@ -22,7 +27,30 @@ final readonly class Names
             return 'nobody';
         }
 
-        return str_starts_with($id, '+') ? PhoneNumber::international($id) : $this->plan->find($id)?->name() ?? $id;
+        if (str_starts_with($id, '+')) {
+            return PhoneNumber::international($id);
+        }
+        $element = $this->plan->find($id);
+        if (null !== $element && '' !== $element->about()->why) {
+            $about = $element->about();
+            $this->explained[$id] ??= [
+                'id' => $id,
+                'kind' => $element->kind()->value,
+                'name' => $about->name,
+                'why' => $about->why,
+            ];
+        }
+
+        return $element?->name() ?? $id;
+    }
+
+    /** @return list<array{id: string, kind: string, name: string, why: string}> of elements that are named for the first time since this was asked */
+    public function whys(): array
+    {
+        $new = \array_slice(array_values($this->explained), $this->told);
+        $this->told = \count($this->explained);
+
+        return $new;
     }
 
     public function target(?Target $target): string

@@ -17,7 +17,7 @@ final class TraceReport
     /**
      * @param string $zone for writing instants
      *
-     * @return array{sentence: string, holds: array{since: string|null, until: string|null}, events: list<array{second: int, journey: string|null, step: string|null, kind: string, what: array<string, mixed>, because: array<string, mixed>, shown: array<string, string|null>, text: string, reason: string}>, ...<string, mixed>}
+     * @return array{sentence: string, holds: array{since: string|null, until: string|null}, events: list<array{second: int, journey: string|null, step: string|null, kind: string, what: array<string, mixed>, because: array<string, mixed>, shown: array<string, string|null>, text: string, reason: string, whys: list<array{id: string, kind: string, name: string, why: string}>}>, ...<string, mixed>}
      */
     public static function of(Trace $trace, Plan $plan, string $zone): array
     {
@@ -51,6 +51,7 @@ final class TraceReport
                     'shown' => $event->shown->toJson(),
                     'text' => $words->what($event->happening),
                     'reason' => trim($words->because($event->happening) . ' ' . $words->shown($event, $trace)),
+                    'whys' => $words->whys($event),
                 ],
                 $trace->passage->events,
             ),

@@ -176,7 +176,11 @@ final class NumberImportTest extends TestCase
 
     private static function plan(): PlanBuilder
     {
-        return (new PlanBuilder())
+        $plan = new PlanBuilder();
+
+        return $plan
+            // A table has no column for it.
+            ->with(['why' => 'Painted on the ships.'] + $plan->element('num_main'))
             ->with([
                 'id' => 'sit_quai',
                 'kind' => 'site',

@@ -120,8 +120,9 @@ final class SchemaTest extends TestCase
             );
             ++$seen[$verdict];
         }
+        // About one in a hundred is refused by the reader alone.
         foreach ($seen as $verdict => $times) {
-            self::assertGreaterThan($count / 100, $times, $verdict);
+            self::assertGreaterThan($count / 200, $times, $verdict);
         }
     }
 

@@ -12,6 +12,7 @@ import { PlayPrompt } from '../sound/PlayButton';
 import type { Filled } from '../sound/soundtrack';
 import { useCallPlayer } from '../sound/useCallPlayer';
 import { languageName } from '../ui/LanguageSelect';
+import { Said } from '../ui/Why';
 import { CourseLine } from './CourseLine';
 import { clock } from './clock';
 import { EveryEnding } from './EveryEnding';
@@ -71,6 +72,9 @@ export function CallScreen() {
                                     <EventTitle event={event} name={plan?.find(event.journey)?.name} />
                                     {i === sends && <SendButton />}
                                     {event.reason && <span className="quiet">{event.reason}</span>}
+                                    {event.whys.map((one) => (
+                                        <Said key={one.id} name={one.name} why={one.why} />
+                                    ))}
                                 </div>
                             </li>
                         ))}

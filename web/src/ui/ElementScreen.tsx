@@ -16,6 +16,7 @@ import { SavingNote } from './SavingNote';
 import { isFound } from './searched';
 import { TextField } from './TextField';
 import { UsedBy } from './UsedBy';
+import { Why } from './Why';
 
 export interface EditorProps<T extends Element> {
     value: T;
@@ -173,6 +174,12 @@ function Chosen<K extends Kind>({
                     </>
                 )}
             </div>
+            <Why
+                value={value.why ?? ''}
+                disabled={disabled}
+                error={errorAt(editing.errors, '/why')}
+                onSave={(why) => editing.change({ ...value, why })}
+            />
             <FindingsOf id={element.id}>
                 <div ref={fields}>{editor({ value, change: editing.change, error, disabled })}</div>
             </FindingsOf>

@@ -6,6 +6,7 @@ namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 use Meandros\Core\Value\Copied;
 
 /** What every element has, of whatever kind it is. */
@@ -13,15 +14,22 @@ final readonly class About
 {
     use Copied;
 
-    public const FIELDS = ['id', 'kind', 'name'];
+    public const FIELDS = ['id', 'kind', 'name', 'why'];
 
-    /** @param string $id stable, and never shown; the name is for people */
-    public function __construct(public string $id, public string $name) {}
+    /**
+     * @param string $id  stable, and never shown; the name is for people
+     * @param string $why it is as it is, for whoever comes after; empty where nobody said
+     */
+    public function __construct(public string $id, public string $name, public string $why = '') {}
 
     /** @param Input $in the element */
     public static function fromJson(Input $in): self
     {
-        return new self($in->field('id')->id(), $in->field('name')->text());
+        return new self(
+            $in->field('id')->id(),
+            $in->field('name')->text(),
+            $in->field('why')->optionalText(Limits::WHY),
+        );
     }
 
     public function named(string $name): self
@@ -29,9 +37,11 @@ final readonly class About
         return $this->with(name: $name);
     }
 
-    /** @return array<string, mixed> fields of the element */
+    /** @return array{id: string, kind: string, name: string, why?: string} fields of the element */
     public function toJson(Kind $kind): array
     {
-        return ['id' => $this->id, 'kind' => $kind->value, 'name' => $this->name];
+        $why = '' === $this->why ? [] : ['why' => $this->why];
+
+        return ['id' => $this->id, 'kind' => $kind->value, 'name' => $this->name] + $why;
     }
 }
