@@ -105,6 +105,35 @@ test('a wrong outside number is refused and what was typed stays', async ({ page
     await expect(page.locator('.phone')).toHaveCount(2);
 });
 
+test('why it is so is said where it is, told to whoever follows a call, and found by its words', async ({ page }) => {
+    await page.goto(address('/teams/team_port', { to: '+33261910100' }));
+    const why = page.getByLabel('Why it is so');
+    await why.fill('One counter, and whoever is nearer takes the call.');
+    await why.press('Tab');
+    await saved(page);
+    await why.fill('Something else.');
+    await why.press('Escape');
+    await expect(why).toHaveValue('One counter, and whoever is nearer takes the call.');
+    await axeClean(page);
+    await page.getByRole('link', { name: 'This call' }).click();
+    await expect(page.locator('.way')).toContainText(
+        'Port office: “One counter, and whoever is nearer takes the call.”',
+    );
+    await page.keyboard.press('/');
+    await page.keyboard.type('whoever is nearer');
+    await page.getByRole('option', { name: /^Port office team/ }).click();
+    await expect(why).toHaveValue('One counter, and whoever is nearer takes the call.');
+    await why.fill('x'.repeat(1001));
+    await why.press('Tab');
+    await expect(page.locator('.about.alarm')).toHaveText('This is longer than 1000 characters. Shorten it.');
+    await why.fill('');
+    await why.press('Tab');
+    await saved(page);
+    await page.getByRole('link', { name: 'This call' }).click();
+    await expect(page.locator('.way')).toContainText('Rings Port office');
+    await expect(page.locator('.way')).not.toContainText('whoever is nearer');
+});
+
 test('a team is made, filled, ordered, and rings one after the other', async ({ page }) => {
     await add(page, '/teams', 'Name of a new team', 'Night watch');
     await expect(page.getByText('Nobody is in this team')).toBeVisible();

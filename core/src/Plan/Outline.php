@@ -8,13 +8,12 @@ namespace Meandros\Core\Plan;
 final class Outline
 {
     /**
-     * @return array<string, mixed> the element's JSON without why it is so and the fields that its kind leaves out, and under `sizes`,
+     * @return array<string, mixed> the element's JSON without the fields that its kind leaves out, and under `sizes`,
      *                              where there are such, how many entries, or lines of a text, each has
      */
     public static function of(Element $element): array
     {
         $json = $element->toJson();
-        unset($json['why']);
         $sizes = [];
         foreach ($element->kind()->leftOut() as $field) {
             $value = $json[$field] ?? [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Plan;
 
 use Meandros\Core\Plan\Json\PlanCodec;
-use Meandros\Core\Plan\Outline;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
 use Meandros\Core\Tests\PlanBuilder;
@@ -25,12 +24,6 @@ final class WhyTest extends TestCase
         foreach ([[], ['why' => ''], ['why' => '  ']] as $nothing) {
             self::assertArrayNotHasKey('why', PlanCodec::element(self::TEAM + $nothing)->toJson());
         }
-    }
-
-    public function testListsDoWithoutIt(): void
-    {
-        $element = PlanCodec::element(self::TEAM + ['why' => 'Ann knows them.']);
-        self::assertArrayNotHasKey('why', Outline::of($element));
     }
 
     public function testItIsNotLongerThanAnybodyReads(): void
