@@ -170,11 +170,14 @@ final class PaperTest extends TestCase
                     }
                 }
             }
+            foreach ($plan->elements() as $element) {
+                self::assertStringContainsString($element->about()->why, $text);
+            }
             self::assertDoesNotMatchRegularExpression('/[{}]/', $text, 'Every argument is given.');
         }
         self::assertSame('Édition 7, imprimée le jeu. 26 nov. 2026.', $paper->about);
         self::assertCount(
-            2 + \count($plan->all(Journey::class)) + 3 + \count($plan->all(\Meandros\Core\Plan\Element\Hours::class)),
+            2 + \count($plan->all(Journey::class)) + 4 + \count($plan->all(\Meandros\Core\Plan\Element\Hours::class)),
             $paper->chapters,
         );
         self::assertCount(\count($plan->all(Number::class)), $paper->chapters[0]->tables[0]->rows);

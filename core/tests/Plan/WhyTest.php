@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Plan;
 
 use Meandros\Core\Plan\Json\PlanCodec;
-use Meandros\Core\Reading\InvalidData;
-use Meandros\Core\Reading\Limits;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\TraceReport;
 use PHPUnit\Framework\TestCase;
@@ -24,16 +22,6 @@ final class WhyTest extends TestCase
         foreach ([[], ['why' => ''], ['why' => '  ']] as $nothing) {
             self::assertArrayNotHasKey('why', PlanCodec::element(self::TEAM + $nothing)->toJson());
         }
-    }
-
-    public function testItIsNotLongerThanAnybodyReads(): void
-    {
-        $read = static fn(int $letters): array => PlanCodec::element(
-            self::TEAM + ['why' => str_repeat('é', $letters)],
-        )->toJson();
-        self::assertSame(Limits::WHY, mb_strlen($read(Limits::WHY)['why']));
-        $this->expectExceptionObject(InvalidData::at('/why', 'too-long', ['most' => Limits::WHY]));
-        $read(Limits::WHY + 1);
     }
 
     public function testACallIsToldItOnceWhereItComesThereFirst(): void

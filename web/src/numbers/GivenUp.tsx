@@ -22,32 +22,36 @@ export function GivenUp({
     const give = (isGivenUp: boolean) =>
         change({ ...value, keptUntil: isGivenUp ? monthsAfter(moment.at.slice(0, 10), USUAL_MONTHS) : null });
     return (
-        <div className="line-row">
-            <Checkbox
-                checked={value.keptUntil !== null}
-                disabled={disabled}
-                onChange={(event) => give(event.target.checked)}
-            >
-                Given up, and kept free
-            </Checkbox>
+        <>
+            <div className="line-row">
+                <Checkbox
+                    checked={value.keptUntil !== null}
+                    disabled={disabled}
+                    onChange={(event) => give(event.target.checked)}
+                >
+                    Given up, and kept free
+                </Checkbox>
+                {value.keptUntil !== null && (
+                    <>
+                        <span>until</span>
+                        <DateInput
+                            label="Kept free until"
+                            value={value.keptUntil}
+                            disabled={disabled}
+                            onSave={(keptUntil) => change({ ...value, keptUntil })}
+                        />
+                    </>
+                )}
+                {error && (
+                    <span className="alarm" role="alert">
+                        {error}
+                    </span>
+                )}
+            </div>
             {value.keptUntil !== null && (
-                <>
-                    <span>until</span>
-                    <DateInput
-                        label="Kept free until"
-                        value={value.keptUntil}
-                        disabled={disabled}
-                        onSave={(keptUntil) => change({ ...value, keptUntil })}
-                    />
-                    <span className="quiet">Nobody gets it before; callers who still know it mean somebody else.</span>
-                </>
+                <p className="quiet">Nobody gets it before; callers who still know it mean somebody else.</p>
             )}
-            {error && (
-                <span className="alarm" role="alert">
-                    {error}
-                </span>
-            )}
-        </div>
+        </>
     );
 }
 

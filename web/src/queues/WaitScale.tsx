@@ -9,15 +9,13 @@ import { type Mark, waitMarks } from './wait';
 
 const WIDTH = 700;
 const TOP = 18;
-const LANES: Record<Mark['what'], number> = {
-    introduction: 0,
-    announcement: 0,
-    offer: 0,
-    tier: 1,
-    promise: 2,
-    notice: 2,
-    end: 2,
-};
+/** From above; those in which nothing happens are left out. Words are beside each other only where they cannot meet. */
+const LANES: { of: Mark['what'][]; tells: string }[] = [
+    { of: ['introduction', 'announcement'], tells: 'what callers hear' },
+    { of: ['offer'], tells: 'what they may do' },
+    { of: ['tier'], tells: 'who is asked' },
+    { of: ['promise', 'notice'], tells: 'what is promised' },
+];
 const LANE = 22;
 /** Of these the words stand in the picture. */
 const TOLD: Mark['what'][] = ['offer', 'tier', 'promise', 'notice'];
@@ -38,10 +36,13 @@ export function WaitScale({ queue }: { queue: Queue }) {
     const marks = waitMarks(queue, introduction);
     const end = Math.max(queue.waiting.longestSeconds, introduction);
     const x = (second: number) => (WIDTH * second) / end;
+    const lanes = LANES.filter((lane) => marks.some((mark) => lane.of.includes(mark.what)));
+    const top = (what: Mark['what']) => TOP + lanes.findIndex((lane) => lane.of.includes(what)) * LANE;
+    const bottom = TOP + lanes.length * LANE;
     return (
         <figure className={styles.wait}>
-            <svg viewBox={`-4 0 ${WIDTH + 8} ${TOP + 3 * LANE + 22}`} role="img" aria-label="One caller’s wait">
-                <rect x={0} y={TOP} width={WIDTH} height={3 * LANE} className={styles.ground} />
+            <svg viewBox={`-4 0 ${WIDTH + 8} ${bottom + 22}`} role="img" aria-label="One caller’s wait">
+                <rect x={0} y={TOP} width={WIDTH} height={bottom - TOP} className={styles.ground} />
                 {introduction > 0 && (
                     <rect x={0} y={TOP} width={x(introduction)} height={LANE} className={styles.introduction} />
                 )}
@@ -53,8 +54,8 @@ export function WaitScale({ queue }: { queue: Queue }) {
                         <line
                             x1={x(mark.second)}
                             x2={x(mark.second)}
-                            y1={mark.what === 'end' ? TOP : TOP + LANES[mark.what] * LANE}
-                            y2={TOP + (mark.what === 'end' ? 3 : LANES[mark.what] + 1) * LANE}
+                            y1={mark.what === 'end' ? TOP : top(mark.what)}
+                            y2={mark.what === 'end' ? bottom : top(mark.what) + LANE}
                         />
                     </g>
                 ))}
@@ -65,7 +66,7 @@ export function WaitScale({ queue }: { queue: Queue }) {
                             key={`${mark.what}${mark.second}`}
                             className={styles.told}
                             x={x(mark.second) + 4}
-                            y={TOP + LANES[mark.what] * LANE + 15}
+                            y={top(mark.what) + 15}
                         >
                             {mark.words}
                         </text>
@@ -76,10 +77,9 @@ export function WaitScale({ queue }: { queue: Queue }) {
                 <text x={WIDTH} y={12} textAnchor="end">
                     {clock(end)} {marks.find((mark) => mark.what === 'end')?.words}
                 </text>
-                <text x={0} y={TOP + 3 * LANE + 16} className={styles.quiet}>
-                    {marks.some((mark) => mark.what === 'announcement')
-                        ? 'Above: what callers hear. Middle: who is asked. Below: what is promised.'
-                        : 'Nothing is announced while they wait.'}
+                <text x={0} y={bottom + 16} className={styles.quiet}>
+                    {marks.every((mark) => mark.what !== 'announcement') && 'Nothing is announced while they wait. '}
+                    {lanes.length > 0 && `From above: ${lanes.map((lane) => lane.tells).join(', ')}.`}
                 </text>
             </svg>
             <ol className="hidden">
