@@ -35,9 +35,7 @@ const after = (seconds: number) => (seconds === 0 ? 'at once' : `after ${seconds
 
 /** What is taken for granted of a call, in one line. */
 export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined): string {
-    const parts = moment.phones.slice(0, MOST_PHONES).map((one) => doesInWords(one, plan));
-    if (moment.phones.length > MOST_PHONES) parts.push(`${moment.phones.length - MOST_PHONES} more`);
-    if (moment.phones.length === 0) parts.push('nobody answers');
+    const parts: string[] = [];
     const keys = keyPresses(moment.keys).map((one) =>
         typeof one === 'string'
             ? one
@@ -45,7 +43,9 @@ export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined):
               ? 'nothing'
               : `${'says' in one ? `“${one.says}”` : one.press}${one.after == null ? '' : ` ${after(one.after)}`}`,
     );
-    if (keys.length > 0) parts.push(`keys ${keys.join(', ')}`);
+    if (keys.length > 0) parts.push(`${keys.length === 1 ? 'key' : 'keys'} ${keys.join(', ')}`);
+    parts.push(...moment.phones.slice(0, MOST_PHONES).map((one) => doesInWords(one, plan)));
+    if (moment.phones.length > MOST_PHONES) parts.push(`${moment.phones.length - MOST_PHONES} more`);
     if (moment.meanwhile)
         parts.push(`meanwhile ${moment.meanwhile.replaceAll(/@(\d+)/g, (_, seconds) => ` ${after(Number(seconds))}`)}`);
     if (moment.fax) parts.push('it is a fax');
@@ -64,5 +64,7 @@ export function assumptionsInWords(moment: Moment, plan: PlanIndex | undefined):
     }
     for (const id of moment.down) parts.push(`${plan?.find(id)?.name ?? id} is down`);
     if (moment.unforced) parts.push('nothing is forced');
+    // What is so anyway comes last: there may be no room for it.
+    if (moment.phones.length === 0) parts.push('nobody answers');
     return parts.join(' · ');
 }
