@@ -19,6 +19,7 @@ use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\Router;
+use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\TraceReport;
 use PHPUnit\Framework\TestCase;
@@ -145,6 +146,25 @@ final class CopiesTest extends TestCase
             self::assertSame([], array_diff($one->mentions, $ids), 'Those that are mentioned are told as well.');
         }
         self::assertSame(\array_slice($ids, 1, \count($along[0]->mentions)), $along[0]->mentions);
+    }
+
+    public function testTwoHundredAreLookedForAndEachOnceThoughJourneysGoRound(): void
+    {
+        $plan = new PlanBuilder();
+        $round = ['id' => 'round', 'do' => 'go', 'journey' => 'jrn_main'];
+        $steps = [['id' => 'menu', 'do' => 'menu', 'prompt' => null, 'exits' => [['on' => '1', 'steps' => [$round]]]]];
+        for ($i = 0; $i < 210; ++$i) {
+            $plan->prompt("prm_$i", 2);
+            $steps[] = ['id' => "say_$i", 'do' => 'say', 'prompt' => "prm_$i"];
+        }
+        $plan = $plan->journey('jrn_main', $steps)->plan();
+        $ids = array_map(
+            static fn(Copyable $one): string => $one->element->id(),
+            Copies::along($plan, $plan->find('jrn_main') ?? self::fail()),
+        );
+        self::assertSame(['jrn_main', 'prm_0', 'prm_1'], \array_slice($ids, 0, 3));
+        self::assertCount(200, array_unique($ids));
+        self::assertCount(200, $ids);
     }
 
     public function testWhatCannotMentionTheOtherIsNamed(): void
