@@ -165,8 +165,8 @@ final class PlanApiTest extends ApiTestCase
         $before = $this->file();
         $this->change('que_bookings', ['name' => 'Reservations queue']);
         self::assertSame(
-            [['id' => 'que_bookings', 'kind' => 'queue', 'name' => 'Reservations queue', 'what' => 'changed']],
-            $this->send('GET', '/api/plans/draft/pending')['pending'],
+            ['id' => 'que_bookings', 'kind' => 'queue', 'name' => 'Reservations queue', 'what' => 'changed'],
+            array_diff_key($this->send('GET', '/api/plans/draft/pending')['pending'][0], ['why' => '']),
         );
         $edition = $this->publish('A new name');
         $this->assertStatus(201);
@@ -180,6 +180,22 @@ final class PlanApiTest extends ApiTestCase
         self::assertStringContainsString('Reservations queue', $this->sentence());
         $this->restore(9);
         $this->assertStatus(404);
+    }
+
+    public function testWhyItWasSoIsToldWithWhatIsChangedAndWhatGoes(): void
+    {
+        $why = $this->element('num_given_up')['why'];
+        self::assertStringStartsWith('On leaflets of 2025', $why);
+        $this->send('DELETE', '/api/plans/draft/elements/num_given_up', null, $this->revision('num_given_up'));
+        $this->change('team_port', ['why' => 'One counter.']);
+        $file = json_decode($this->file(), true);
+        $pending = fn(): array => array_column($this->send('GET', '/api/plans/draft/pending')['pending'], 'why', 'id');
+        self::assertSame(['num_given_up' => $why, 'team_port' => null], $pending());
+        $this->publish('One counter');
+        $this->change('team_port', ['why' => 'Two counters.']);
+        self::assertSame(['team_port' => 'One counter.'], $pending());
+        $told = $this->send('POST', '/api/plans/draft/file/preview', $file)['pending'];
+        self::assertSame('Two counters.', array_column($told, 'why', 'id')['team_port'], 'As it is in the draft.');
     }
 
     public function testWhatIsUnfinishedIsFoundAndBlocksPublishing(): void

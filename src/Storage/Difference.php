@@ -17,15 +17,16 @@ final readonly class Difference
     /**
      * @param int $edition 0: nothing at all
      *
-     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>} what the draft would change
+     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string, why: string|null}>} what the draft would change
      */
     public function fromEdition(int $edition): array
     {
         return $this->read(
-            'SELECT id, kind, name, hash FROM edition_element WHERE number = ?',
+            'SELECT id, kind, name, hash, why FROM edition_element WHERE number = ?',
             [$edition],
             'added',
             'removed',
+            'o.why',
         );
     }
 
@@ -54,7 +55,7 @@ final readonly class Difference
     /**
      * @param array<string, string|null> $rows encoded elements by id
      *
-     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>} what they would change in the draft
+     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string, why: string|null}>} what they would change in the draft
      */
     public function toPlan(array $rows): array
     {
@@ -64,6 +65,7 @@ final readonly class Difference
             [TextArray::of(array_keys($rows)), TextArray::of($rows)],
             'removed',
             'added',
+            "e.body->>'why'",
         );
     }
 
@@ -72,16 +74,17 @@ final readonly class Difference
      * @param list<mixed>       $values  of its parameters
      * @param 'added'|'removed' $inDraft what an element is that only the draft has
      * @param 'added'|'removed' $inOther or only the other
+     * @param string            $why     elements were as they were before
      *
-     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>}
+     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string, why: string|null}>}
      */
-    private function read(string $other, array $values, string $inDraft, string $inOther): array
+    private function read(string $other, array $values, string $inDraft, string $inOther, string $why): array
     {
-        /** @var non-empty-list<array{revision: int, count: int, id: string|null, kind: string, name: string, what: string}> $rows */
+        /** @var non-empty-list<array{revision: int, count: int, id: string|null, kind: string, name: string, what: string, why: string|null}> $rows */
         $rows = $this->database->fetchAllAssociative(
             "SELECT draft.revision, count(p.id) OVER () AS count, p.* FROM draft LEFT JOIN (
             SELECT coalesce(e.id, o.id) AS id, coalesce(e.kind, o.kind) AS kind, coalesce(e.name, o.name) AS name,
-                CASE WHEN o.id IS NULL THEN '$inDraft' WHEN e.id IS NULL THEN '$inOther' ELSE 'changed' END AS what
+                CASE WHEN o.id IS NULL THEN '$inDraft' WHEN e.id IS NULL THEN '$inOther' ELSE 'changed' END AS what, $why AS why
             FROM draft_element e FULL JOIN ($other) AS o ON o.id = e.id WHERE e.hash IS DISTINCT FROM o.hash
             ) AS p ON true ORDER BY p.kind, p.name, p.id LIMIT ?",
             [...$values, self::MOST],
@@ -94,6 +97,7 @@ final readonly class Difference
                     'kind' => $row['kind'],
                     'name' => $row['name'],
                     'what' => $row['what'],
+                    'why' => $row['why'],
                 ];
             }
         }

@@ -132,6 +132,13 @@ test('why it is so is said where it is, told to whoever follows a call, and foun
     await page.getByRole('link', { name: 'This call' }).click();
     await expect(page.locator('.way')).toContainText('Rings Port office');
     await expect(page.locator('.way')).not.toContainText('whoever is nearer');
+    await page.goto(address('/teams/team_freight'));
+    await page.getByRole('radio', { name: /All at once/ }).check();
+    await saved(page);
+    await page.getByRole('link', { name: 'Editions' }).click();
+    await expect(page.getByRole('region', { name: 'Publish' }).locator('.pending').first()).toContainText(
+        'It was so because: “Hugh knows the accounts, so he is first.',
+    );
 });
 
 test('a team is made, filled, ordered, and rings one after the other', async ({ page }) => {

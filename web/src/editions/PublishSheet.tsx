@@ -2,13 +2,14 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
-import type { Kind } from '../api/types';
+import type { Kind, Pending } from '../api/types';
 import { ImpactSection } from '../coverage/Impact';
 import { useExpectations } from '../expectations/useExpectations';
 import { useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
 import { LookingThrough } from '../ui/LookingThrough';
+import { Said } from '../ui/Why';
 import { FindingsSection } from './FindingsSection';
 import { PublishForm } from './PublishForm';
 import { useEditionsQuery, usePending } from './useEditions';
@@ -46,13 +47,7 @@ export function PublishSheet() {
     );
 }
 
-function Changed({
-    pending,
-    count,
-}: {
-    pending: { id: string; kind: string; name: string; what: string }[];
-    count: number;
-}) {
+function Changed({ pending, count }: { pending: Pending['pending']; count: number }) {
     const { search } = useMoment();
     return (
         <details className="more" open={count < 6}>
@@ -71,6 +66,7 @@ function Changed({
                             </Link>
                         )}{' '}
                         <span className="quiet">{one.kind}</span>
+                        {one.why !== null && <Said name="It was so because" why={one.why} />}
                     </li>
                 ))}
                 {pending.length > 30 && <li className="quiet">and {count - 30} more</li>}
