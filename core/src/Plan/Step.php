@@ -53,6 +53,9 @@ interface Step
 
     public function id(): string;
 
+    /** Why it is there, in somebody's own words; empty where nobody said. */
+    public function why(): string;
+
     public function exits(): Exits;
 
     /** @return array<string, mixed> */

@@ -9,6 +9,7 @@ use Meandros\Core\Directory\Reached;
 use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Step\AboutStep;
 use Meandros\Core\Plan\Step\DirectoryStep;
 use Meandros\Core\Plan\Step\NamePart;
 use Meandros\Core\Plan\Step\NameSpelling;
@@ -52,7 +53,7 @@ final class DirectoryViewTest extends TestCase
             array_keys($names),
         );
         $step = new DirectoryStep(
-            's1',
+            new AboutStep('s1'),
             new Prompting(null),
             spelling: new NameSpelling(NamePart::Last, 3, $most, false),
         );

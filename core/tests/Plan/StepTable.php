@@ -9,7 +9,7 @@ final readonly class StepTable
 {
     private const SCHEMA = __DIR__ . '/../../schema/plan.schema.json';
     /** What every step has. */
-    private const USUAL = ['id', 'do', 'exits'];
+    private const USUAL = ['id', 'do', 'why', 'exits'];
     /** Definitions of which a field says more by its name. */
     private const PLAIN = ['reference', 'link'];
 

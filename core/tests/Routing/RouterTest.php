@@ -10,6 +10,7 @@ use Meandros\Core\Call\CallerActs;
 use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Live\LiveState;
+use Meandros\Core\Plan\Step\AboutStep;
 use Meandros\Core\Plan\Step\RingLength;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Target;
@@ -138,7 +139,7 @@ final class RouterTest extends TestCase
     {
         $trace = (new Router())->ringing(
             (new PlanBuilder())->person('ann')->plan(),
-            new RingStep('look', Target::element('ann'), new RingLength(15)),
+            new RingStep(new AboutStep('look'), Target::element('ann'), new RingLength(15)),
             PlanBuilder::trial('2026-11-23T10:00'),
             new Assumptions(),
             new LiveState(),
@@ -155,7 +156,7 @@ final class RouterTest extends TestCase
         );
         $trace = (new Router())->ringing(
             (new PlanBuilder())->person('ann')->plan(),
-            new RingStep('look', Target::element('ann'), new RingLength(15)),
+            new RingStep(new AboutStep('look'), Target::element('ann'), new RingLength(15)),
             PlanBuilder::trial('2026-11-23T10:00'),
             new Assumptions(new CallerActs(patienceSeconds: 4)),
             new LiveState(),
@@ -173,7 +174,7 @@ final class RouterTest extends TestCase
         $plan->with(['greeting' => 'prm', 'keys' => ['leave' => '0', 'leaveTo' => 'ben']] + $plan->element('mbx'));
         $look = static fn(?string $key): Trace => (new Router())->ringing(
             $plan->plan(),
-            new RingStep('look', Target::element('ann'), new RingLength(15, true)),
+            new RingStep(new AboutStep('look'), Target::element('ann'), new RingLength(15, true)),
             PlanBuilder::trial('2026-11-23T10:00'),
             new Assumptions(new CallerActs(meanwhile: null === $key ? [] : [new KeyPress($key, 2)]), [
                 new PhoneAssumption('ben', Behaviour::Answers, 3),

@@ -6,6 +6,7 @@ namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Step\AboutStep;
 use Meandros\Core\Plan\Step\MessageStep;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Plan\TakesCalls;
@@ -47,7 +48,7 @@ final readonly class Mailbox implements TakesCalls
 
     public function directSteps(): StepList
     {
-        return new StepList([new MessageStep('message', $this->about->id)]);
+        return new StepList([new MessageStep(new AboutStep('message'), $this->about->id)]);
     }
 
     public function kind(): Kind

@@ -8,6 +8,7 @@ use Meandros\Core\Plan\AtSite;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Parts;
 use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Step\AboutStep;
 use Meandros\Core\Plan\Step\MessageStep;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\StepList;
@@ -86,7 +87,9 @@ final readonly class Person implements TakesCalls, AtSite
         $ring = RingStep::direct(Target::element($this->about->id), handOver: [] !== $this->reach->rules);
 
         return new StepList(
-            null === $this->reach->mailbox ? [$ring] : [$ring, new MessageStep('message', $this->reach->mailbox)],
+            null === $this->reach->mailbox
+                ? [$ring]
+                : [$ring, new MessageStep(new AboutStep('message'), $this->reach->mailbox)],
         );
     }
 

@@ -6,6 +6,7 @@ namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
+use Meandros\Core\Plan\Step\AboutStep;
 use Meandros\Core\Plan\Step\MessageStep;
 use Meandros\Core\Plan\Step\QueueStep;
 use Meandros\Core\Plan\Step\StepList;
@@ -48,9 +49,9 @@ final readonly class Queue implements TakesCalls
 
     public function directSteps(): StepList
     {
-        $mailbox = null === $this->mailbox ? [] : [new MessageStep('message', $this->mailbox)];
+        $mailbox = null === $this->mailbox ? [] : [new MessageStep(new AboutStep('message'), $this->mailbox)];
 
-        return new StepList([new QueueStep('queue', $this->about->id), ...$mailbox]);
+        return new StepList([new QueueStep(new AboutStep('queue'), $this->about->id), ...$mailbox]);
     }
 
     public function kind(): Kind

@@ -11,27 +11,23 @@ use Meandros\Core\Reading\Input;
 final readonly class AgainStep implements Step
 {
     use LastOfItsList;
+    use OfAStep;
     use WithoutExits;
 
     private const HIGHEST = 9;
 
     /** @param int $up menus further up than the one that it stands in */
-    public function __construct(private string $id, public int $up) {}
+    public function __construct(private AboutStep $about, public int $up) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'up']);
+        $in->onlyFields([...AboutStep::FIELDS, 'up']);
 
-        return new self($in->field('id')->id(), $in->field('up')->whole(0, self::HIGHEST, 'menus', 0));
-    }
-
-    public function id(): string
-    {
-        return $this->id;
+        return new self(AboutStep::fromJson($in), $in->field('up')->whole(0, self::HIGHEST, 'menus', 0));
     }
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'again', 'up' => $this->up];
+        return [...$this->about->toJson('again'), 'up' => $this->up];
     }
 }

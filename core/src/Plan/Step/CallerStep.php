@@ -13,21 +13,17 @@ use Meandros\Core\Reading\Input;
 /** Tells callers apart: the first of its lists that the caller is in is the way out. Whoever is in none goes on. */
 final readonly class CallerStep implements Step
 {
+    use OfAStep;
     use PassedUnasked;
 
     /** @param Exits $exits one for each list, by its id, in the order in which they are looked at */
-    public function __construct(private string $id, private Exits $exits) {}
+    public function __construct(private AboutStep $about, private Exits $exits) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'exits']);
+        $in->onlyFields([...AboutStep::FIELDS, 'exits']);
 
-        return new self($in->field('id')->id(), Exits::fromJson($in->field('exits'), null));
-    }
-
-    public function id(): string
-    {
-        return $this->id;
+        return new self(AboutStep::fromJson($in), Exits::fromJson($in->field('exits'), null));
     }
 
     public function exits(): Exits
@@ -37,7 +33,7 @@ final readonly class CallerStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'caller', 'exits' => $this->exits->toJson()];
+        return [...$this->about->toJson('caller'), 'exits' => $this->exits->toJson()];
     }
 
     public function references(string $pointer): array

@@ -14,6 +14,7 @@ use Meandros\Core\Reading\Input;
 final readonly class DirectoryStep implements Step, DialsPeople
 {
     use AsksSomebody;
+    use OfAStep;
 
     /** Nobody is spelled so. */
     public const NOBODY = 'nobody';
@@ -22,7 +23,7 @@ final readonly class DirectoryStep implements Step, DialsPeople
 
     /** @param MenuDialling $dial who may be reached, and when */
     public function __construct(
-        private string $id,
+        private AboutStep $about,
         public Prompting $asks,
         private Exits $exits = new Exits(),
         public NameSpelling $spelling = new NameSpelling(),
@@ -32,8 +33,7 @@ final readonly class DirectoryStep implements Step, DialsPeople
     public static function fromJson(Input $in): static
     {
         $in->onlyFields([
-            'id',
-            'do',
+            ...AboutStep::FIELDS,
             'prompt',
             'wait',
             'tries',
@@ -46,17 +46,12 @@ final readonly class DirectoryStep implements Step, DialsPeople
         ]);
 
         return new self(
-            $in->field('id')->id(),
+            AboutStep::fromJson($in),
             Prompting::fromJson($in),
             Exits::fromJson($in->field('exits'), [self::NOBODY, self::NOTHING, self::HELP, self::DIALLED]),
             NameSpelling::fromJson($in),
             MenuDialling::fromJson($in->field('dial')) ?? new MenuDialling(),
         );
-    }
-
-    public function id(): string
-    {
-        return $this->id;
     }
 
     public function dials(): MenuDialling
@@ -71,11 +66,7 @@ final readonly class DirectoryStep implements Step, DialsPeople
 
     public function toJson(): array
     {
-        return [
-            'id' => $this->id,
-            'do' => 'directory',
-            ...$this->asks->toJson(),
-        ] +
+        return [...$this->about->toJson('directory'), ...$this->asks->toJson()] +
             $this->spelling->toJson() + ['dial' => $this->dial->toJson(), 'exits' => $this->exits->toJson()];
     }
 

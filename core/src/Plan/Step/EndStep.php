@@ -11,24 +11,20 @@ use Meandros\Core\Reading\Input;
 final readonly class EndStep implements Step
 {
     use LastOfItsList;
+    use OfAStep;
     use WithoutExits;
 
-    public function __construct(private string $id) {}
+    public function __construct(private AboutStep $about) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do']);
+        $in->onlyFields(AboutStep::FIELDS);
 
-        return new self($in->field('id')->id());
-    }
-
-    public function id(): string
-    {
-        return $this->id;
+        return new self(AboutStep::fromJson($in));
     }
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'end'];
+        return $this->about->toJson('end');
     }
 }

@@ -14,6 +14,7 @@ use Meandros\Core\Reading\Input;
 /** Listens for a fax machine; what it sends goes to a mailbox as a document. Everybody else goes on. */
 final readonly class FaxStep implements Step
 {
+    use OfAStep;
     use WithoutExits;
 
     /** Within so many seconds a fax machine is heard: its tone lasts half a second and comes again after 3 s, each give or take 15 % (ITU-T T.30, 4.3.3; from memory). */
@@ -22,7 +23,7 @@ final readonly class FaxStep implements Step
 
     /** @param string|null $prompt heard meanwhile, so that callers are not left in silence */
     public function __construct(
-        private string $id,
+        private AboutStep $about,
         public ?string $mailbox,
         public int $seconds,
         public ?string $prompt,
@@ -30,26 +31,20 @@ final readonly class FaxStep implements Step
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'mailbox', 'seconds', 'prompt']);
+        $in->onlyFields([...AboutStep::FIELDS, 'mailbox', 'seconds', 'prompt']);
 
         return new self(
-            $in->field('id')->id(),
+            AboutStep::fromJson($in),
             $in->field('mailbox')->reference(),
             $in->field('seconds')->whole(1, self::LONGEST, 'seconds', self::HEARD_WITHIN),
             $in->field('prompt')->reference(),
         );
     }
 
-    public function id(): string
-    {
-        return $this->id;
-    }
-
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'do' => 'fax',
+            ...$this->about->toJson('fax'),
             'mailbox' => $this->mailbox,
             'seconds' => $this->seconds,
             'prompt' => $this->prompt,

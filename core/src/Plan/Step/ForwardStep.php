@@ -15,6 +15,7 @@ use Meandros\Core\Reading\Input;
 final readonly class ForwardStep implements Step
 {
     use AsksSomebody;
+    use OfAStep;
 
     public const BUSY = 'busy';
     public const UNREACHABLE = 'unreachable';
@@ -28,7 +29,7 @@ final readonly class ForwardStep implements Step
      * @param string      $digits sent when it is answered, such as an extension there; a comma is a pause
      */
     public function __construct(
-        private string $id,
+        private AboutStep $about,
         public ?string $number,
         public ?string $line,
         public ?string $shows,
@@ -38,11 +39,11 @@ final readonly class ForwardStep implements Step
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'number', 'line', 'shows', 'digits', 'exits']);
+        $in->onlyFields([...AboutStep::FIELDS, 'number', 'line', 'shows', 'digits', 'exits']);
         $number = $in->field('number');
 
         return new self(
-            $in->field('id')->id(),
+            AboutStep::fromJson($in),
             $number->isGiven() && '' !== $number->optionalExactText(20) ? PhoneNumber::readE164($number) : null,
             $in->field('line')->reference(),
             $in->field('shows')->reference(),
@@ -61,11 +62,6 @@ final readonly class ForwardStep implements Step
         return $digits;
     }
 
-    public function id(): string
-    {
-        return $this->id;
-    }
-
     public function exits(): Exits
     {
         return $this->exits;
@@ -74,8 +70,7 @@ final readonly class ForwardStep implements Step
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'do' => 'forward',
+            ...$this->about->toJson('forward'),
             'number' => $this->number,
             'line' => $this->line,
             'shows' => $this->shows,

@@ -13,29 +13,25 @@ use Meandros\Core\Reading\Input;
 /** Goes on in another journey: for good, or as a part of this one that comes back when it runs out. */
 final readonly class GoStep implements Step
 {
+    use OfAStep;
     use WithoutExits;
 
-    public function __construct(private string $id, public ?string $journey, public bool $comesBack) {}
+    public function __construct(private AboutStep $about, public ?string $journey, public bool $comesBack) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'journey', 'comesBack']);
+        $in->onlyFields([...AboutStep::FIELDS, 'journey', 'comesBack']);
 
         return new self(
-            $in->field('id')->id(),
+            AboutStep::fromJson($in),
             $in->field('journey')->reference(),
             $in->field('comesBack')->flag(false),
         );
     }
 
-    public function id(): string
-    {
-        return $this->id;
-    }
-
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'go', 'journey' => $this->journey, 'comesBack' => $this->comesBack];
+        return [...$this->about->toJson('go'), 'journey' => $this->journey, 'comesBack' => $this->comesBack];
     }
 
     public function references(string $pointer): array

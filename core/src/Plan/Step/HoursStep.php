@@ -15,24 +15,20 @@ use Meandros\Core\Reading\Input;
 /** Branches on the state that hours are in; a state with no exit falls through. */
 final readonly class HoursStep implements Step
 {
+    use OfAStep;
     use PassedUnasked;
 
-    public function __construct(private string $id, public ?string $hours, private Exits $exits) {}
+    public function __construct(private AboutStep $about, public ?string $hours, private Exits $exits) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'hours', 'exits']);
+        $in->onlyFields([...AboutStep::FIELDS, 'hours', 'exits']);
 
         return new self(
-            $in->field('id')->id(),
+            AboutStep::fromJson($in),
             $in->field('hours')->reference(),
             Exits::fromJson($in->field('exits'), null),
         );
-    }
-
-    public function id(): string
-    {
-        return $this->id;
     }
 
     public function exits(): Exits
@@ -42,7 +38,7 @@ final readonly class HoursStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'hours', 'hours' => $this->hours, 'exits' => $this->exits->toJson()];
+        return [...$this->about->toJson('hours'), 'hours' => $this->hours, 'exits' => $this->exits->toJson()];
     }
 
     public function references(string $pointer): array

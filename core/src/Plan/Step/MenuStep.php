@@ -15,12 +15,13 @@ use Meandros\Core\Reading\Input;
 final readonly class MenuStep implements Step, DialsPeople
 {
     use AsksSomebody;
+    use OfAStep;
 
     public const NOTHING = 'nothing';
     public const WRONG = 'wrong';
 
     public function __construct(
-        private string $id,
+        private AboutStep $about,
         public Prompting $asks,
         private Exits $exits,
         public MenuManner $manner,
@@ -30,8 +31,7 @@ final readonly class MenuStep implements Step, DialsPeople
     public static function fromJson(Input $in): static
     {
         $in->onlyFields([
-            'id',
-            'do',
+            ...AboutStep::FIELDS,
             'prompt',
             'wait',
             'tries',
@@ -44,17 +44,12 @@ final readonly class MenuStep implements Step, DialsPeople
         ]);
 
         return new self(
-            $in->field('id')->id(),
+            AboutStep::fromJson($in),
             Prompting::fromJson($in),
             Exits::fromJson($in->field('exits'), [...Keypad::KEYS, self::NOTHING, self::WRONG, self::DIALLED]),
             MenuManner::fromJson($in),
             MenuDialling::fromJson($in->field('dial')),
         );
-    }
-
-    public function id(): string
-    {
-        return $this->id;
     }
 
     public function dials(): ?MenuDialling
@@ -69,11 +64,7 @@ final readonly class MenuStep implements Step, DialsPeople
 
     public function toJson(): array
     {
-        return [
-            'id' => $this->id,
-            'do' => 'menu',
-            ...$this->asks->toJson(),
-        ] +
+        return [...$this->about->toJson('menu'), ...$this->asks->toJson()] +
             $this->manner->toJson() + ['dial' => $this->dial?->toJson(), 'exits' => $this->exits->toJson()];
     }
 

@@ -13,26 +13,27 @@ use Meandros\Core\Reading\Input;
 /** Takes a message into a mailbox; the call ends with it. Its exits are keys that callers press while the greeting plays. */
 final readonly class MessageStep implements Step
 {
+    use OfAStep;
+
     /** Key # is the mailbox's own: it records at once. */
     public const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '*', '0'];
     public const AT_ONCE = '#';
 
-    public function __construct(private string $id, public ?string $mailbox, private Exits $exits = new Exits()) {}
+    public function __construct(
+        private AboutStep $about,
+        public ?string $mailbox,
+        private Exits $exits = new Exits(),
+    ) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'mailbox', 'exits']);
+        $in->onlyFields([...AboutStep::FIELDS, 'mailbox', 'exits']);
 
         return new self(
-            $in->field('id')->id(),
+            AboutStep::fromJson($in),
             $in->field('mailbox')->reference(),
             Exits::fromJson($in->field('exits'), self::KEYS),
         );
-    }
-
-    public function id(): string
-    {
-        return $this->id;
     }
 
     public function exits(): Exits
@@ -42,7 +43,7 @@ final readonly class MessageStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'message', 'mailbox' => $this->mailbox, 'exits' => $this->exits->toJson()];
+        return [...$this->about->toJson('message'), 'mailbox' => $this->mailbox, 'exits' => $this->exits->toJson()];
     }
 
     public function references(string $pointer): array

@@ -14,6 +14,7 @@ use Meandros\Core\Reading\Input;
 final readonly class ParkStep implements Step
 {
     use AsksSomebody;
+    use OfAStep;
 
     public const NOT_TAKEN = 'not taken';
     public const NONE_FREE = 'none free';
@@ -26,7 +27,7 @@ final readonly class ParkStep implements Step
      * @param string|null $prompt  heard meanwhile, again and again
      */
     public function __construct(
-        private string $id,
+        private AboutStep $about,
         public ?string $site,
         public string $place,
         public int $seconds,
@@ -36,10 +37,10 @@ final readonly class ParkStep implements Step
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'site', 'place', 'seconds', 'prompt', 'exits']);
+        $in->onlyFields([...AboutStep::FIELDS, 'site', 'place', 'seconds', 'prompt', 'exits']);
 
         return new self(
-            $in->field('id')->id(),
+            AboutStep::fromJson($in),
             $in->field('site')->reference(),
             self::placeOf($in->field('place')),
             $in->field('seconds')->whole(0, 7200, 'seconds', self::DEFAULT_SECONDS),
@@ -58,11 +59,6 @@ final readonly class ParkStep implements Step
         return $place;
     }
 
-    public function id(): string
-    {
-        return $this->id;
-    }
-
     public function exits(): Exits
     {
         return $this->exits;
@@ -71,8 +67,7 @@ final readonly class ParkStep implements Step
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'do' => 'park',
+            ...$this->about->toJson('park'),
             'site' => $this->site,
             'place' => $this->place,
             'seconds' => $this->seconds,

@@ -15,6 +15,7 @@ use Meandros\Core\Reading\Input;
 final readonly class QueueStep implements Step
 {
     use AsksSomebody;
+    use OfAStep;
 
     public const NO_AGENTS = 'no agents';
     public const FULL = 'full';
@@ -35,22 +36,17 @@ final readonly class QueueStep implements Step
         self::CALLBACK,
     ];
 
-    public function __construct(private string $id, public ?string $queue, private Exits $exits = new Exits()) {}
+    public function __construct(private AboutStep $about, public ?string $queue, private Exits $exits = new Exits()) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'queue', 'exits']);
+        $in->onlyFields([...AboutStep::FIELDS, 'queue', 'exits']);
 
         return new self(
-            $in->field('id')->id(),
+            AboutStep::fromJson($in),
             $in->field('queue')->reference(),
             Exits::fromJson($in->field('exits'), self::EXITS),
         );
-    }
-
-    public function id(): string
-    {
-        return $this->id;
     }
 
     public function exits(): Exits
@@ -60,7 +56,7 @@ final readonly class QueueStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'queue', 'queue' => $this->queue, 'exits' => $this->exits->toJson()];
+        return [...$this->about->toJson('queue'), 'queue' => $this->queue, 'exits' => $this->exits->toJson()];
     }
 
     public function references(string $pointer): array

@@ -16,6 +16,7 @@ use Meandros\Core\Reading\Input;
 final readonly class RingStep implements Step
 {
     use AsksSomebody;
+    use OfAStep;
 
     public const NOBODY = 'nobody';
     public const BUSY = 'busy';
@@ -24,7 +25,7 @@ final readonly class RingStep implements Step
 
     /** @param Target|null $target a person, a team or a number */
     public function __construct(
-        private string $id,
+        private AboutStep $about,
         public ?Target $target,
         public RingLength $length,
         private Exits $exits = new Exits(),
@@ -34,14 +35,13 @@ final readonly class RingStep implements Step
     /** What rings somebody to whom a call is sent straight. */
     public static function direct(Target $target, bool $handOver = false): self
     {
-        return new self('ring', $target, new RingLength(RingLength::DIRECT, $handOver));
+        return new self(new AboutStep('ring'), $target, new RingLength(RingLength::DIRECT, $handOver));
     }
 
     public static function fromJson(Input $in): static
     {
         $in->onlyFields([
-            'id',
-            'do',
+            ...AboutStep::FIELDS,
             'target',
             'seconds',
             'handOver',
@@ -52,7 +52,7 @@ final readonly class RingStep implements Step
         ]);
 
         return new self(
-            $in->field('id')->id(),
+            AboutStep::fromJson($in),
             Target::read($in->field('target')),
             RingLength::fromJson($in),
             Exits::fromJson($in->field('exits'), [
@@ -66,11 +66,6 @@ final readonly class RingStep implements Step
         );
     }
 
-    public function id(): string
-    {
-        return $this->id;
-    }
-
     public function exits(): Exits
     {
         return $this->exits;
@@ -79,8 +74,7 @@ final readonly class RingStep implements Step
     public function toJson(): array
     {
         return [
-            'id' => $this->id,
-            'do' => 'ring',
+            ...$this->about->toJson('ring'),
             'target' => $this->target?->text(),
             'seconds' => $this->length->seconds,
             'handOver' => $this->length->handOver,

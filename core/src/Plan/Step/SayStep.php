@@ -15,24 +15,20 @@ use Meandros\Core\Reading\Input;
 /** Plays a prompt, then goes on. Its exits are keys that callers press meanwhile. */
 final readonly class SayStep implements Step
 {
+    use OfAStep;
     use PassedUnasked;
 
-    public function __construct(private string $id, public ?string $prompt, private Exits $exits) {}
+    public function __construct(private AboutStep $about, public ?string $prompt, private Exits $exits) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'prompt', 'exits']);
+        $in->onlyFields([...AboutStep::FIELDS, 'prompt', 'exits']);
 
         return new self(
-            $in->field('id')->id(),
+            AboutStep::fromJson($in),
             $in->field('prompt')->reference(),
             Exits::fromJson($in->field('exits'), Keypad::KEYS),
         );
-    }
-
-    public function id(): string
-    {
-        return $this->id;
     }
 
     public function exits(): Exits
@@ -42,7 +38,7 @@ final readonly class SayStep implements Step
 
     public function toJson(): array
     {
-        return ['id' => $this->id, 'do' => 'say', 'prompt' => $this->prompt, 'exits' => $this->exits->toJson()];
+        return [...$this->about->toJson('say'), 'prompt' => $this->prompt, 'exits' => $this->exits->toJson()];
     }
 
     public function references(string $pointer): array

@@ -14,21 +14,22 @@ use Meandros\Core\Reading\Input;
 /** Changes what the call carries from here on: what the answerer sees and hears of it, its language, its urgency in queues. */
 final readonly class TagStep implements Step
 {
+    use OfAStep;
     use PassedUnasked;
     use WithoutExits;
 
-    public function __construct(private string $id, public Tag $tag) {}
+    public function __construct(private AboutStep $about, public Tag $tag) {}
 
     public static function fromJson(Input $in): static
     {
-        $in->onlyFields(['id', 'do', 'label', 'language', 'urgency', 'tone', 'note']);
+        $in->onlyFields([...AboutStep::FIELDS, 'label', 'language', 'urgency', 'tone', 'note']);
         $urgency = $in->field('urgency');
         /** @var Urgency|null $given */
         $given = $urgency->isGiven() ? $urgency->oneOf(Urgency::class, Urgency::Usual) : null;
         $language = $in->field('language');
 
         return new self(
-            $in->field('id')->id(),
+            AboutStep::fromJson($in),
             new Tag(
                 self::words($in->field('label'), 80),
                 $language->isGiven() ? Language::read($language) : null,
@@ -46,18 +47,12 @@ final readonly class TagStep implements Step
         return '' === $words ? null : $words;
     }
 
-    public function id(): string
-    {
-        return $this->id;
-    }
-
     public function toJson(): array
     {
         $tag = $this->tag->toJson();
 
         return [
-            'id' => $this->id,
-            'do' => 'tag',
+            ...$this->about->toJson('tag'),
             'label' => (string) $tag['label'],
             'tone' => (string) $tag['tone'],
             'note' => (string) $tag['note'],
