@@ -3,6 +3,21 @@ import { expect, type Page, test } from './test';
 
 test.beforeEach(({ request }) => startOver(request));
 
+test('why a step is there is written beside it, and told where a call comes to it', async ({ page }) => {
+    await page.goto(address('/journeys/jrn_freight', { to: '+441632960150', at: '2026-11-23T22:30:00' }));
+    await expect(page.getByRole('row').filter({ hasText: 'Ring Hugh Pellow' })).toContainText('“His mobile goes to');
+    const row = page.getByRole('row').filter({ hasText: 'Rowan Tresco' }).first();
+    await row.focus();
+    await page.keyboard.press('Enter');
+    await page.getByLabel('Why it is there').fill('He has the night.');
+    await page.getByLabel('Why it is there').press('Enter');
+    await page.keyboard.press('Enter');
+    await expect(row).toContainText('“He has the night.”');
+    await saved(page);
+    await page.getByRole('link', { name: 'This call' }).click();
+    await expect(page.locator('.way')).toContainText('“He has the night.”');
+});
+
 const rows = (page: Page) => page.locator('[data-row]');
 const insert = async (page: Page, word: string) => {
     await page.keyboard.press('+');

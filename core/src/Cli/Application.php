@@ -107,7 +107,7 @@ final class Application
         foreach ($report['events'] as $event) {
             $lines[] = rtrim(\sprintf('%5d s  %s. %s', $event['second'], $event['text'], $event['reason']));
             foreach ($event['whys'] as $one) {
-                $lines[] = \sprintf('         %s: “%s”', $one['name'], $one['why']);
+                $lines[] = \sprintf('         %s“%s”', '' === $one['name'] ? '' : $one['name'] . ': ', $one['why']);
             }
         }
 

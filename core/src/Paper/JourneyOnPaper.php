@@ -95,7 +95,9 @@ final readonly class JourneyOnPaper
             $fields['number'] = $this->words->number($fields['number']);
         }
 
-        return $this->words->say('step.' . $fields['do'], $fields);
+        $told = $this->words->say('step.' . $fields['do'], $fields);
+
+        return '' === $step->why() ? $told : $this->words->say('because', ['told' => $told, 'why' => $step->why()]);
     }
 
     /** @return array<string, string> what the step refers to, by the field that names it */

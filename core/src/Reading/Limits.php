@@ -8,7 +8,7 @@ namespace Meandros\Core\Reading;
 final class Limits
 {
     public const ELEMENTS = 12_000;
-    /** Characters of why an element is as it is. */
+    /** Characters of why something is as it is. */
     public const WHY = 1000;
 
     public const STATES = 50;

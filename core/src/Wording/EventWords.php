@@ -62,10 +62,12 @@ final readonly class EventWords
         $this->mailbox = new MailboxWords($this->names);
     }
 
-    /** @return list<array{id: string, kind: string, name: string, why: string}> why what it names is as it is; each once, where it is named first */
+    /** @return list<array{id: string, kind: string, name: string, why: string}> why what it names is as it is, and why its step is there; each once, where a call comes to it first */
     public function whys(Event $event): array
     {
-        null === $event->journey || $this->names->of($event->journey);
+        if (null !== $event->journey && null !== $event->step) {
+            $this->names->come($event->journey, $event->step);
+        }
 
         return $this->names->whys();
     }

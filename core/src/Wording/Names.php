@@ -6,6 +6,7 @@ namespace Meandros\Core\Wording;
 
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Element\Hours;
+use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Target;
@@ -16,6 +17,8 @@ final class Names
 {
     /** @var array<string, array{id: string, kind: string, name: string, why: string}> why elements are as they are, by id, as they are named */
     private array $explained = [];
+    /** @var array<string, array<string, string>> why steps are there, by journey and step; of those of which somebody said so */
+    private array $steps = [];
     /** How many of them were told. */
     private int $told = 0;
 
@@ -44,7 +47,29 @@ final class Names
         return $element?->name() ?? $id;
     }
 
-    /** @return list<array{id: string, kind: string, name: string, why: string}> of elements that are named for the first time since this was asked */
+    /** A call comes to a step. */
+    public function come(string $journey, string $step): void
+    {
+        $this->of($journey);
+        $this->steps[$journey] ??= $this->stepsOf($journey);
+        $why = $this->steps[$journey][$step] ?? null;
+        if (null !== $why) {
+            $this->explained["$journey $step"] ??= ['id' => $step, 'kind' => 'step', 'name' => '', 'why' => $why];
+        }
+    }
+
+    /** @return array<string, string> */
+    private function stepsOf(string $journey): array
+    {
+        $whys = [];
+        foreach ($this->plan->get(Journey::class, $journey)?->steps->everyStep('') ?? [] as $step) {
+            '' === $step->why() || ($whys[$step->id()] = $step->why());
+        }
+
+        return $whys;
+    }
+
+    /** @return list<array{id: string, kind: string, name: string, why: string}> of what is named, or come to, for the first time since this was asked; a step has no name */
     public function whys(): array
     {
         $new = \array_slice(array_values($this->explained), $this->told);

@@ -9,7 +9,7 @@ use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\TraceReport;
 use PHPUnit\Framework\TestCase;
 
-/** Why an element is as it is, in somebody's own words: kept with it, and told where a call comes to it. */
+/** Why an element, or a step, is as it is, in somebody's own words: kept with it, and told where a call comes to it. */
 final class WhyTest extends TestCase
 {
     private const TEAM = ['id' => 'team', 'kind' => 'team', 'name' => 'Desk'];
@@ -30,7 +30,7 @@ final class WhyTest extends TestCase
             ->person('ann')
             ->team('team', ['ann'])
             ->journey('jrn_main', [
-                ['id' => 'one', 'do' => 'ring', 'target' => 'team', 'seconds' => 5],
+                ['id' => 'one', 'do' => 'ring', 'why' => 'Briefly.', 'target' => 'team', 'seconds' => 5],
                 ['id' => 'two', 'do' => 'ring', 'target' => 'team', 'seconds' => 5],
                 ['id' => 'three', 'do' => 'go', 'journey' => 'jrn_on'],
             ])
@@ -48,11 +48,12 @@ final class WhyTest extends TestCase
                 ['id' => 'jrn_main', 'kind' => 'journey', 'name' => 'jrn_main', 'why' => 'As agreed.'],
                 ['id' => 'team', 'kind' => 'team', 'name' => 'team', 'why' => 'Ann knows them.'],
                 ['id' => 'ann', 'kind' => 'person', 'name' => 'Ann', 'why' => 'She works upstairs.'],
+                ['id' => 'one', 'kind' => 'step', 'name' => '', 'why' => 'Briefly.'],
             ],
             array_merge(...array_column($report['events'], 'whys')),
         );
         self::assertSame(
-            [['team', 'ann']],
+            [['team', 'ann', 'one']],
             array_map(
                 static fn(array $event): array => array_column($event['whys'], 'id'),
                 array_values(

@@ -4,6 +4,7 @@ import type { Exit, Finding, Step, Trace, TraceEvent } from '../api/types';
 import { clock } from '../call/clock';
 import { usePlan } from '../plan/usePlan';
 import { Findings } from '../ui/Findings';
+import { Said } from '../ui/Why';
 import { exitsOf, type Row } from './outlineModel';
 import { ExitFields, StepFields } from './StepFields';
 import { exitLabel, moduleOf } from './steps';
@@ -101,6 +102,7 @@ export function OutlineRow(props: Props) {
                                         … {exitsOf(row.step).length} folded
                                     </Button>
                                 )}
+                                {row.step.why && <Said why={row.step.why} />}
                             </>
                         )
                     ) : editing ? (

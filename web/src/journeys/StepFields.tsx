@@ -39,6 +39,15 @@ export function StepFields({
                     onChange={(on: string | null) => on && onExits((exits) => [...exits, { on, label: '', steps: [] }])}
                 />
             )}
+            <LineInput
+                label="Why it is there"
+                width={400}
+                placeholder="why it is there"
+                value={step.why ?? ''}
+                maxLength={1000}
+                onSave={(why) => onChange({ ...step, why })}
+                onDone={onDone}
+            />
             <Button size="small" onClick={onDone}>
                 Done
             </Button>

@@ -39,6 +39,7 @@ return [
     'promise' => '{percent} % within {seconds} s',
     'number.block' => 'extensions {first} to {last}; free ones: {target}',
     'number.given-up' => 'given up, kept free until {until}; {target}',
+    'because' => '{told} Why: “{why}”',
     'end.nothing-follows' => 'Calls that come past this end: nothing follows.',
     'exit' => '{on}:',
     'exit.goes-on' => '{on}: goes on below.',

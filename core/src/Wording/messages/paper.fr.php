@@ -39,6 +39,7 @@ return [
     'promise' => '{percent} % en {seconds} s',
     'number.block' => "postes {first} à {last}\u{a0}; postes libres\u{a0}: {target}",
     'number.given-up' => "abandonné, réservé jusqu’au {until}\u{a0}; {target}",
+    'because' => '{told} Pourquoi : « {why} »',
     'end.nothing-follows' => "Les appels qui passent ici se terminent\u{a0}: rien ne suit.",
     'exit' => "{on}\u{a0}:",
     'exit.goes-on' => "{on}\u{a0}: continue plus bas.",
