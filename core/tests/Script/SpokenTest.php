@@ -47,6 +47,7 @@ final class SpokenTest extends TestCase
         yield 'of two keys the first' => ['bookings', '1', 'bookings'];
         yield 'among others' => ['I want freight, please', '2', 'freight', true];
         yield 'the longer of two' => ['a new booking and a car', '1', 'new booking', true];
+        yield 'of two as long the first of the menu' => ['a coat on the boat', '3', 'boat', true];
         yield 'not within another word' => ['carpet', null, null];
         yield 'a letter too many' => ['freights', '2', 'freight', false, 1];
         yield 'a letter too few, among others' => ['the freigt desk', '2', 'freight', true, 1];
