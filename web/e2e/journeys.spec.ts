@@ -9,6 +9,10 @@ test('why a step is there is written beside it, and told where a call comes to i
     const row = page.getByRole('row').filter({ hasText: 'Rowan Tresco' }).first();
     await row.focus();
     await page.keyboard.press('Enter');
+    // Nothing is cut off unsaid.
+    await page.getByLabel('Why it is there').fill('x'.repeat(1001));
+    await page.getByLabel('Why it is there').press('Enter');
+    await expect(row.getByRole('alert')).toContainText('longer than 1000 characters');
     await page.getByLabel('Why it is there').fill('He has the night.');
     await page.getByLabel('Why it is there').press('Enter');
     await page.keyboard.press('Enter');

@@ -44,7 +44,6 @@ export function StepFields({
                 width={400}
                 placeholder="why it is there"
                 value={step.why ?? ''}
-                maxLength={1000}
                 onSave={(why) => onChange({ ...step, why })}
                 onDone={onDone}
             />
