@@ -19,6 +19,27 @@ final class LimitsTest extends TestCase
     private const SCHEMA = __DIR__ . '/../../schema/plan.schema.json';
     private const RULE = '/$defs/answeringRule/properties';
 
+    #[DataProvider('depths')]
+    public function testListsOfStepsLieInEachOtherTwentyDeep(int $lists, array $said): void
+    {
+        $steps = [];
+        for ($i = 1; $i < $lists; ++$i) {
+            $exits = [['key' => 'no-answer', 'steps' => $steps]];
+            $steps = [['id' => "stp_$i", 'do' => 'ring', 'target' => 'per_bea', 'seconds' => 20, 'exits' => $exits]];
+        }
+        $journey = ['kind' => 'journey', 'id' => 'jrn_deep', 'name' => 'Deep', 'steps' => $steps];
+        $inmost = '/steps' . str_repeat('/0/exits/0/steps', $lists - 1);
+
+        self::assertSame($said, self::said($inmost, $journey));
+    }
+
+    /** @return iterable<string, array{int, list<string>}> */
+    public static function depths(): iterable
+    {
+        yield 'twenty' => [20, []];
+        yield 'twenty-one' => [21, ['steps-too-deep']];
+    }
+
     /** @param \Closure(list<null>): array<string, mixed> $element */
     #[DataProvider('lists')]
     public function testOneMoreThanTheLimitIsRefusedByReaderAndSchema(

@@ -14,6 +14,7 @@ use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\PlanImpact;
+use Meandros\Core\Proof\Severity;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\ChangeWords;
@@ -38,6 +39,32 @@ final class PlanImpactTest extends TestCase
         self::assertSame(
             ['nobody any more | always: before: a message with mbx; now: nobody: no step is left | busy unreachable'],
             self::said($before, $after, ['jrn_main'], true),
+        );
+    }
+
+    public function testANumberOfOnlyOnePlanChangesOnceAndForAllTheTime(): void
+    {
+        $plan = self::office([]);
+        $number = $plan->all(Number::class)[0];
+        $words = new ChangeWords($plan, Plan::of('Nothing yet', []));
+        [[$one, $changes]] = ImpactReport::ofOnlyOne([$number], Severity::Come, $words, 1_000, 4_600);
+
+        self::assertSame($number, $one);
+        self::assertEquals(
+            [
+                [
+                    'severity' => 'new',
+                    'when' => 'always',
+                    'what' => 'a new number',
+                    'first' => '1970-01-01T00:16:40+00:00',
+                    'seconds' => 3_600,
+                    'intervals' => 1,
+                    'keys' => [],
+                    'from' => '',
+                    'phones' => [],
+                ],
+            ],
+            $changes,
         );
     }
 

@@ -13,7 +13,7 @@ import { Findings } from '../ui/Findings';
 import { useFindingsAt } from '../ui/FindingsAt';
 import { Inserter } from './Inserter';
 import { OutlineRow } from './OutlineRow';
-import { changeExits, foundAt, move, type Row, replaceAt } from './outlineModel';
+import { foundAt, type Row } from './outlineModel';
 import { TypedStep } from './TypedStep';
 import { useOutline } from './useOutline';
 
@@ -37,7 +37,7 @@ export function Outline(props: EditorProps<Journey> & { trace: Trace | undefined
     const { change: chooseCall, search } = useMoment();
     const findings = useFindingsAt('/steps');
     const outline = useOutline(props);
-    const { rows, grid, editing, inserting, put, closeInserter } = outline;
+    const { rows, grid, editing, inserting, closeInserter } = outline;
     const visits = (trace?.visits ?? []).filter((visit) => visit.journey === value.id);
     const marks = visits.flatMap((visit) => [
         visit.step,
@@ -97,7 +97,6 @@ export function Outline(props: EditorProps<Journey> & { trace: Trace | undefined
                                 row={row}
                                 visit={visitOf(row)}
                                 event={eventOf(row)}
-                                rows={rows}
                                 tabbable={row.key === outline.currentKey}
                                 editing={editing === row.key && !disabled}
                                 disabled={disabled}
@@ -106,21 +105,8 @@ export function Outline(props: EditorProps<Journey> & { trace: Trace | undefined
                                 ahead={
                                     looksAhead && row.is === 'step' ? aheadOf(row.step, value, ahead.data) : undefined
                                 }
-                                onFocus={() => outline.choose(row.key)}
-                                onKeyDown={(event) => outline.onKey(event, row)}
-                                onEdit={() => outline.edit(row.key)}
-                                onDone={() => outline.stopEditing(row.key)}
-                                onInsert={() => outline.startInsert(row)}
                                 folded={outline.folded.has(row.key)}
-                                onFold={() => outline.fold(row.key)}
-                                onCopy={() => outline.copy(row)}
-                                onPaste={() => outline.paste(row)}
-                                onRemove={() => outline.remove(row)}
-                                onMove={(direction) =>
-                                    row.is === 'step' && put(move(value.steps, row.place, direction), row.key)
-                                }
-                                onStep={(step) => put(replaceAt(value.steps, row.place, step))}
-                                onExits={(exits) => put(changeExits(value.steps, row.place, exits))}
+                                acts={outline.acts}
                             />
                             {inserting?.after === row.key && (
                                 <Inserter
@@ -141,7 +127,7 @@ export function Outline(props: EditorProps<Journey> & { trace: Trace | undefined
                 <CourseLine container={grid} marks={marks} />
             </div>
             {!disabled && (
-                <Button size="small" data-start onClick={outline.insertAtEnd}>
+                <Button size="small" data-start onClick={outline.acts.insertAtEnd}>
                     Add a step at the end
                 </Button>
             )}

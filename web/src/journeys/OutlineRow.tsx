@@ -1,6 +1,6 @@
 import { Button } from 'antd';
-import { type KeyboardEvent, type ReactNode, useState } from 'react';
-import type { Exit, Finding, Step, Trace, TraceEvent } from '../api/types';
+import { memo, type ReactNode, useState } from 'react';
+import type { Finding, Step, Trace, TraceEvent } from '../api/types';
 import { clock } from '../call/clock';
 import { usePlan } from '../plan/usePlan';
 import { Findings } from '../ui/Findings';
@@ -8,46 +8,29 @@ import { Said } from '../ui/Why';
 import { exitsOf, type Row } from './outlineModel';
 import { ExitFields, StepFields } from './StepFields';
 import { exitLabel, moduleOf } from './steps';
+import type { RowActs } from './useOutline';
 
 interface Props {
     row: Row;
-    rows: Row[];
     visit: Trace['visits'][number] | undefined;
     event: TraceEvent | undefined;
     tabbable: boolean;
     editing: boolean;
     disabled: boolean;
+    folded: boolean;
     error: string | undefined;
     found: Finding[];
     /** What can become of calls from here on, where that is asked for. */
     ahead: string | undefined;
-    onFocus: () => void;
-    onKeyDown: (event: KeyboardEvent) => void;
-    onEdit: () => void;
-    onDone: () => void;
-    onInsert: () => void;
-    folded: boolean;
-    onFold: () => void;
-    onCopy: () => void;
-    onPaste: () => void;
-    onRemove: () => void;
-    onMove: (way: 'up' | 'down') => void;
-    onStep: (step: Step) => void;
-    onExits: (change: (exits: Exit[]) => Exit[]) => void;
+    acts: RowActs;
 }
 
 /** One row of the outline: a step or an exit, the second at which the call comes there, and why. */
-export function OutlineRow(props: Props) {
-    const { row, visit, event, editing, disabled, error } = props;
+export const OutlineRow = memo(function OutlineRow(props: Props) {
+    const { row, visit, event, editing, disabled, folded, error, acts } = props;
+    const { key } = row;
     const plan = usePlan();
     const [active, setActive] = useState(false);
-    const siblings = props.rows.filter(
-        (other) =>
-            other.depth === row.depth &&
-            (other.is === 'step'
-                ? other.place.list === (row.is === 'step' ? row.place.list : null)
-                : row.is === 'exit' && other.of === row.of),
-    );
     const hoursOf = (step: Step) => (step.do === 'hours' ? plan?.get('hours', step.hours) : undefined);
     const name = row.is === 'step' ? `step ${row.step.do}` : `exit ${row.exit.on}`;
 
@@ -55,20 +38,20 @@ export function OutlineRow(props: Props) {
         <div
             role="row"
             aria-level={row.depth + 1}
-            aria-posinset={siblings.indexOf(row) + 1}
-            aria-setsize={siblings.length}
-            aria-expanded={row.is === 'step' && exitsOf(row.step).length > 0 ? !props.folded : undefined}
+            aria-posinset={row.nth}
+            aria-setsize={row.among}
+            aria-expanded={row.is === 'step' && exitsOf(row.step).length > 0 ? !folded : undefined}
             tabIndex={props.tabbable ? 0 : -1}
-            data-row={row.key}
+            data-row={key}
             className={`row ${row.is}${visit ? ' taken' : ''}${editing ? ' editing' : ''}`}
-            onFocus={(focus) => focus.target === focus.currentTarget && props.onFocus()}
+            onFocus={(focus) => focus.target === focus.currentTarget && acts.choose(key)}
             onPointerMove={() => active || setActive(true)}
             onPointerDown={() => setActive(true)}
             // A finger is gone at once: what it touched stays chosen until something else is.
             onPointerLeave={({ pointerType }) => pointerType === 'mouse' && setActive(false)}
             onBlur={({ currentTarget, relatedTarget }) => currentTarget.contains(relatedTarget) || setActive(false)}
-            onKeyDown={props.onKeyDown}
-            onDoubleClick={() => !disabled && !editing && props.onEdit()}
+            onKeyDown={(pressed) => acts.onKey(key, pressed)}
+            onDoubleClick={() => !disabled && !editing && acts.edit(key)}
         >
             <span role="gridcell" className="second figures">
                 {visit && row.is === 'step' ? (
@@ -84,20 +67,20 @@ export function OutlineRow(props: Props) {
                         editing ? (
                             <StepFields
                                 step={row.step}
-                                onChange={props.onStep}
-                                onExits={props.onExits}
-                                onDone={props.onDone}
+                                onChange={(step) => acts.changeStep(key, step)}
+                                onExits={(change) => acts.changeExits(key, change)}
+                                onDone={() => acts.stopEditing(key)}
                             />
                         ) : (
                             <>
                                 <StepSentence step={row.step} />
-                                {props.folded && (
+                                {folded && (
                                     <Button
                                         size="small"
                                         type="text"
                                         className="fold"
                                         tabIndex={-1}
-                                        onClick={props.onFold}
+                                        onClick={() => acts.fold(key)}
                                     >
                                         … {exitsOf(row.step).length} folded
                                     </Button>
@@ -110,9 +93,9 @@ export function OutlineRow(props: Props) {
                             step={row.of}
                             exit={row.exit}
                             hours={hoursOf(row.of)}
-                            onExits={props.onExits}
+                            onExits={(change) => acts.changeExits(key, change)}
                             exitIndex={row.exitIndex}
-                            onDone={props.onDone}
+                            onDone={() => acts.stopEditing(key)}
                         />
                     ) : (
                         <span className="exit-name">
@@ -136,39 +119,59 @@ export function OutlineRow(props: Props) {
                 </div>
             </div>
             <span role="gridcell" className="tools">
-                {!disabled && (active || editing) && <RowTools {...props} name={name} />}
+                {!disabled && (active || editing) && (
+                    <RowTools
+                        of={key}
+                        name={name}
+                        isStep={row.is === 'step'}
+                        canFold={row.is === 'step' && exitsOf(row.step).length > 0}
+                        folded={folded}
+                        editing={editing}
+                        acts={acts}
+                    />
+                )}
             </span>
         </div>
     );
+});
+
+interface ToolsProps {
+    /** The row's key. */
+    of: string;
+    name: string;
+    isStep: boolean;
+    canFold: boolean;
+    folded: boolean;
+    editing: boolean;
+    acts: RowActs;
 }
 
 /** What the mouse can do to a row. Drawn for the row it points at: the keyboard has its keys. */
-function RowTools(props: Props & { name: string }) {
-    const { row, editing, name } = props;
+function RowTools({ of, name, isStep, canFold, folded, editing, acts }: ToolsProps) {
     return (
         <>
-            {!editing && <Tool label={`Edit ${name}`} sign="Edit" act={props.onEdit} />}
-            <Tool label={`Insert below ${name}`} sign="+" act={props.onInsert} />
-            {row.is === 'step' && exitsOf(row.step).length > 0 && (
+            {!editing && <Tool label={`Edit ${name}`} sign="Edit" act={() => acts.edit(of)} />}
+            <Tool label={`Insert below ${name}`} sign="+" act={() => acts.insertBelow(of)} />
+            {canFold && (
                 <Tool
-                    label={`${props.folded ? 'Unfold' : 'Fold'} the exits of ${name}`}
-                    sign={props.folded ? '▸' : '▾'}
-                    act={props.onFold}
+                    label={`${folded ? 'Unfold' : 'Fold'} the exits of ${name}`}
+                    sign={folded ? '▸' : '▾'}
+                    act={() => acts.fold(of)}
                 />
             )}
-            <Tool label={`Copy ${name}`} sign={<Sign d="M5.5 5.5h7v7h-7zM3.5 10.5v-7h7" />} act={props.onCopy} />
+            <Tool label={`Copy ${name}`} sign={<Sign d="M5.5 5.5h7v7h-7zM3.5 10.5v-7h7" />} act={() => acts.copy(of)} />
             <Tool
                 label={`Paste below ${name}`}
                 sign={<Sign d="M3.5 3.5h9v9h-9zM8 5.5v5M5.8 8.3L8 10.5l2.2-2.2" />}
-                act={props.onPaste}
+                act={() => acts.pasteBelow(of)}
             />
-            {row.is === 'step' && (
+            {isStep && (
                 <>
-                    <Tool label={`Move ${name} up`} sign="↑" act={() => props.onMove('up')} />
-                    <Tool label={`Move ${name} down`} sign="↓" act={() => props.onMove('down')} />
+                    <Tool label={`Move ${name} up`} sign="↑" act={() => acts.move(of, 'up')} />
+                    <Tool label={`Move ${name} down`} sign="↓" act={() => acts.move(of, 'down')} />
                 </>
             )}
-            <Tool label={`Remove ${name}`} sign="✕" act={props.onRemove} />
+            <Tool label={`Remove ${name}`} sign="✕" act={() => acts.remove(of)} />
         </>
     );
 }

@@ -13,10 +13,15 @@ interface RowBase {
     depth: number;
     /** JSON Pointer within the journey. */
     pointer: string;
+    /** Which one it is of the steps of its list, or of the exits of its step, and of how many. */
+    nth: number;
+    among: number;
 }
 export type Row =
     | (RowBase & { is: 'step'; step: Step; place: Place })
     | (RowBase & { is: 'exit'; exit: Exit; exitIndex: number; of: Step; place: Place });
+
+const NONE: Finding[] = [];
 
 export function exitsOf(step: Step): Exit[] {
     return 'exits' in step ? step.exits : [];
@@ -26,14 +31,13 @@ function withExits(step: Step, exits: Exit[]): Step {
     return 'exits' in step ? ({ ...step, exits } as Step) : step;
 }
 
-/** The outline's rows, read top-down: each step, then its exits with their steps below and further in. */
 /**
  * Findings of a row: of an exit those that are about it, of a step also those about its fields. What must be chosen before
  * it can be published shows as missing in the step itself.
  */
 export function foundAt(row: Row, findings: Finding[]): Finding[] {
     const field = `${row.pointer}/`;
-    return findings.filter(
+    const found = findings.filter(
         ({ pointer, blocks }) =>
             pointer === row.pointer ||
             (row.is === 'step' &&
@@ -41,20 +45,25 @@ export function foundAt(row: Row, findings: Finding[]): Finding[] {
                 pointer.startsWith(field) &&
                 !/exits\/\d/.test(pointer.slice(field.length))),
     );
+    return found.length > 0 ? found : NONE;
 }
 
+/** The outline's rows, read top-down: each step, then its exits with their steps below and further in. */
 export function rowsOf(steps: Step[], list: ListPath = [], depth = 0, pointer = '/steps'): Row[] {
     return steps.flatMap((step, index): Row[] => {
         const place = { list, index };
         const here = `${pointer}/${index}`;
+        const exits = exitsOf(step);
         return [
-            { is: 'step', key: step.id, depth, pointer: here, step, place },
-            ...exitsOf(step).flatMap((exit, exitIndex): Row[] => [
+            { is: 'step', key: step.id, depth, pointer: here, nth: index + 1, among: steps.length, step, place },
+            ...exits.flatMap((exit, exitIndex): Row[] => [
                 {
                     is: 'exit',
                     key: `${step.id}:${exit.on}`,
                     depth: depth + 1,
                     pointer: `${here}/exits/${exitIndex}`,
+                    nth: exitIndex + 1,
+                    among: exits.length,
                     exit,
                     exitIndex,
                     of: step,

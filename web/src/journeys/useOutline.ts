@@ -1,8 +1,9 @@
 import { App } from 'antd';
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
-import type { Journey, Step } from '../api/types';
+import type { Exit, Journey, Step } from '../api/types';
 import type { EditorProps } from '../ui/ElementScreen';
+import { useSteady } from '../ui/useSteady';
 import { copiedSteps, copySteps } from './clipboard';
 import { outlineAct } from './outlineKeys';
 import {
@@ -14,6 +15,7 @@ import {
     type Place,
     type Row,
     removeAt,
+    replaceAt,
     rowsOf,
     unfolded,
     withFreshIds,
@@ -52,6 +54,9 @@ export function useOutline({ value, change, disabled }: EditorProps<Journey>) {
     const put = (steps: Step[], focus?: string) => {
         refocus.current = focus;
         change({ ...value, steps });
+    };
+    const putMoved = (row: Row, way: Parameters<typeof move>[2]) => {
+        if (row.is === 'step') put(move(value.steps, row.place, way), row.key);
     };
     const neighbour = (key: string, by: number) => rows[rows.findIndex((row) => row.key === key) + by]?.key;
     const insert = (kind: Step['do']) => {
@@ -116,7 +121,7 @@ export function useOutline({ value, change, disabled }: EditorProps<Journey>) {
         event.preventDefault();
         event.stopPropagation();
         if (wanted.act === 'focus') focusRow(wanted.row);
-        else if (wanted.act === 'move' && row.is === 'step') put(move(value.steps, row.place, wanted.way), row.key);
+        else if (wanted.act === 'move') putMoved(row, wanted.way);
         else if (wanted.act === 'edit') setEditing(row.key);
         else if (wanted.act === 'listen') event.currentTarget.querySelector<HTMLElement>('.play')?.click();
         else if (wanted.act === 'insert') startInsert(row);
@@ -129,6 +134,33 @@ export function useOutline({ value, change, disabled }: EditorProps<Journey>) {
         }
     };
 
+    /** What is done with a row, told by its key; nothing where it has gone meanwhile. */
+    const on =
+        <T extends unknown[]>(act: (row: Row, ...given: T) => void) =>
+        (key: string, ...given: T) => {
+            const row = rows.find((one) => one.key === key);
+            if (row) act(row, ...given);
+        };
+    const acts = useSteady({
+        choose: setCurrent,
+        edit: setEditing,
+        stopEditing: (key: string) => {
+            setEditing(undefined);
+            setTimeout(() => focusRow(key));
+        },
+        fold,
+        insertBelow: on(startInsert),
+        copy: on(copy),
+        pasteBelow: on(paste),
+        remove: on(remove),
+        move: on(putMoved),
+        changeStep: on((row, step: Step) => put(replaceAt(value.steps, row.place, step))),
+        changeExits: on((row, change: (exits: Exit[]) => Exit[]) => put(changeExits(value.steps, row.place, change))),
+        insertAtEnd: () =>
+            setInserting({ after: rows.at(-1)?.key ?? '', place: { list: [], index: value.steps.length } }),
+        onKey: (key: string, event: KeyboardEvent) => on((row) => onKey(event, row))(key),
+    });
+
     return {
         rows,
         grid,
@@ -136,26 +168,14 @@ export function useOutline({ value, change, disabled }: EditorProps<Journey>) {
         folded,
         editing,
         inserting,
-        put,
-        remove,
-        copy,
-        paste,
-        fold,
-        onKey,
+        acts,
         insert,
         insertTyped,
-        startInsert,
         closeInserter,
-        choose: setCurrent,
-        edit: setEditing,
-        insertAtEnd: () =>
-            setInserting({ after: rows.at(-1)?.key ?? '', place: { list: [], index: value.steps.length } }),
-        stopEditing: (key: string) => {
-            setEditing(undefined);
-            setTimeout(() => focusRow(key));
-        },
     };
 }
+
+export type RowActs = ReturnType<typeof useOutline>['acts'];
 
 /** Where something goes that is put below a row: after a step, or first of an exit. */
 function placeBelow(row: Row): Place {

@@ -13,15 +13,22 @@ interface Choice {
     name: string;
 }
 
+interface Group {
+    label: string;
+    title: string;
+    options: Choice[];
+}
+
+const NONE: Group[] = [];
+
 /** What is dialled: a number, an extension, a code; or what is tried straight. */
 export function NumberCalled() {
     const { moment, change } = useMoment();
     const plan = usePlan();
     const [isOpen, setOpen] = useState(false);
-    // Closed, it needs what is chosen only: a plan may have thousands of numbers, and the bar is on every screen.
-    const groups = plan ? choices(plan, isOpen ? () => true : (one) => one === moment.to) : [];
-
-    const chosen = groups.flatMap((group) => group.options).find((one) => one.value === moment.to);
+    // Closed, it needs the name of what is chosen only: a plan may have thousands of numbers, and the bar is on every screen.
+    const groups = plan && isOpen ? choices(plan, () => true) : NONE;
+    const chosen = plan && choices(plan, (one) => one === moment.to)[0]?.options[0]?.name;
 
     return (
         <Select
@@ -29,7 +36,7 @@ export function NumberCalled() {
             className="to"
             optionLabelProp="name"
             // What is not in the plan any more has no name.
-            labelRender={({ value }) => chosen?.name ?? value}
+            labelRender={({ value }) => chosen ?? value}
             showSearch={BY_LABEL}
             value={moment.to || null}
             popupMatchSelectWidth={300}
@@ -41,7 +48,7 @@ export function NumberCalled() {
     );
 }
 
-function choices(plan: PlanIndex, isWanted: (value: string) => boolean) {
+function choices(plan: PlanIndex, isWanted: (value: string) => boolean): Group[] {
     const numbers = plan
         .all('number')
         .filter((one) => !one.number.endsWith('*') && isWanted(one.number))

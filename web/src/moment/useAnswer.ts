@@ -1,4 +1,4 @@
-import { hashKey, keepPreviousData, type QueryClient, useQuery } from '@tanstack/react-query';
+import { hashKey, keepPreviousData, type QueryClient, replaceEqualDeep, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
 import type { Change, Element, HoursState, NumberElement, Trace, TrialCall } from '../api/types';
 import { useOverrideStamp } from '../overrides/useOverrides';
@@ -72,7 +72,12 @@ export function takeEarly(
     change: Change,
 ): EarlyAnswer | undefined {
     if (!early || change.changed !== 1 || change.revision !== early.revision + 1) return undefined;
-    if (early.found) queries.setQueryData<Trace>(['answer', early.call, change.revision, early.live], early.found);
+    const key = (revision: number) => ['answer', early.call, revision, early.live];
+    if (early.found) {
+        // What fares as before the edit stays the same, and is not drawn anew.
+        const shared = replaceEqualDeep(queries.getQueryData<Trace>(key(early.revision)), early.found);
+        queries.setQueryData<Trace>(key(change.revision), shared);
+    }
     return early;
 }
 

@@ -16,6 +16,7 @@ import { SavingNote } from './SavingNote';
 import { isFound } from './searched';
 import { TextField } from './TextField';
 import { UsedBy } from './UsedBy';
+import { useSteady } from './useSteady';
 import { Why } from './Why';
 
 export interface EditorProps<T extends Element> {
@@ -62,13 +63,14 @@ export function ElementScreen<K extends Kind>({ kind, note, rank, searchable, ed
     const chosen = id ? plan?.get(kind, id) : elements[0];
     const body = useBody(kind, chosen?.id);
     const disabled = moment.in !== 'draft';
+    const { add } = useSteady({
+        add: async (name: string) => {
+            const made = plan ? await create(kind, name, plan) : null;
+            if (made) go(`/${info.path}/${made}`, { isNew: true });
+            return made !== null;
+        },
+    });
     if (!plan) return null;
-
-    const add = async (name: string) => {
-        const made = await create(kind, name, plan);
-        if (made) go(`/${info.path}/${made}`, { isNew: true });
-        return made !== null;
-    };
 
     return (
         <div className="two">
@@ -138,6 +140,11 @@ function Chosen<K extends Kind>({
     const go = useGo();
     const value = editing.value;
     const error = useCallback((pointer: string) => errorAt(editing.errors, pointer), [editing.errors]);
+    const steady = useSteady({
+        name: (name: string) => editing.change({ ...value, name }),
+        why: (why: string) => editing.change({ ...value, why }),
+        remove: async () => (await remove(element)) && go(`/${KINDS[element.kind].path}`),
+    });
     const fields = useRef<HTMLDivElement>(null);
     const { isNew } = (useLocation().state ?? {}) as { isNew?: boolean };
     // What was just added is worked on next: the keyboard goes there.
@@ -157,7 +164,7 @@ function Chosen<K extends Kind>({
                     value={value.name}
                     disabled={disabled}
                     error={errorAt(editing.errors, '/name')}
-                    onSave={(name) => editing.change({ ...value, name })}
+                    onSave={steady.name}
                 />
                 {!disabled && (
                     <>
@@ -165,10 +172,7 @@ function Chosen<K extends Kind>({
                         {!KINDS[element.kind].isUnique && (
                             <Duplicate id={element.id} kind={element.kind} name={value.name} />
                         )}
-                        <ActButton
-                            danger
-                            act={async () => (await remove(element)) && go(`/${KINDS[element.kind].path}`)}
-                        >
+                        <ActButton danger act={steady.remove}>
                             Delete
                         </ActButton>
                     </>
@@ -178,7 +182,7 @@ function Chosen<K extends Kind>({
                 value={value.why ?? ''}
                 disabled={disabled}
                 error={errorAt(editing.errors, '/why')}
-                onSave={(why) => editing.change({ ...value, why })}
+                onSave={steady.why}
             />
             <FindingsOf id={element.id}>
                 <div ref={fields}>{editor({ value, change: editing.change, error, disabled })}</div>

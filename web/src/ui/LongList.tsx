@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type ReactNode, useEffect, useRef } from 'react';
+import { memo, type ReactNode, useEffect, useRef } from 'react';
 import styles from './longList.module.css';
 
 /** Lists up to so many entries are drawn whole: the browser's own search finds them all. */
@@ -47,11 +47,17 @@ export function LongList<T extends { id: string }>({ items, entry, current }: Pr
                             className={styles.row}
                             style={{ transform: `translateY(${start}px)` }}
                         >
-                            {entry(item)}
+                            <Entry item={item} entry={entry} />
                         </li>
                     )
                 );
             })}
         </ul>
     );
+}
+
+const Entry = memo(Drawn) as typeof Drawn;
+
+function Drawn<T>({ item, entry }: Pick<Props<T>, 'entry'> & { item: T }) {
+    return entry(item);
 }
