@@ -60,7 +60,7 @@ final readonly class DayFilter
     /** @return iterable<array{int, int}> the parts of a period in which there are days to look at: its months, where only some count */
     public function stretches(int $first, int $last): iterable
     {
-        if ([] === $this->months || $last - $first < 40) {
+        if ([] === $this->months || Frequency::Yearly !== $this->rule->frequency) {
             yield [$first, $last];
 
             return;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\ICalendar;
 
+use Meandros\Core\Reading\Limits;
+
 use Sabre\VObject\Component;
 use Sabre\VObject\Property;
 
@@ -45,7 +47,7 @@ final readonly class Entry
     {
         $name = trim((string) preg_replace('/[\x00-\x1F\s]+/u', ' ', $this->text('SUMMARY')));
 
-        return '' === $name ? 'Without a name' : mb_substr($name, 0, 200);
+        return '' === $name ? 'Without a name' : mb_substr($name, 0, Limits::NAME);
     }
 
     /** @return array<string, string> our own extensions, by name */

@@ -29,7 +29,6 @@ use Meandros\Core\Wording\HolidayWords;
 final readonly class HolidayImport
 {
     private const SPAN_DAYS = 3;
-    private const LONGEST_NAME = 200;
 
     public static function preview(HolidayCalendar $calendar, CalendarFile $file): Preview
     {
@@ -163,7 +162,7 @@ final readonly class HolidayImport
             $days = array_values($group['days']);
             sort($days);
             $rule = self::rule($group['rule'], $group['event'], $days[0]) ?? self::dated($days);
-            $name = mb_substr($group['event']->name, 0, self::LONGEST_NAME);
+            $name = $group['event']->name;
             $holidays[] = new Holiday(
                 HolidayReader::idFor($name),
                 $name,

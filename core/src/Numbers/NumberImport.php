@@ -20,6 +20,7 @@ use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
 use Meandros\Core\Reading\Problem;
 
 /**
@@ -107,7 +108,9 @@ final class NumberImport
             return new NumberOutcome($row, null, false, $problems);
         }
         $name =
-            '' === $row->label ? $same?->name() ?? PhoneNumber::international($number) : mb_substr($row->label, 0, 200);
+            '' === $row->label
+                ? $same?->name() ?? PhoneNumber::international($number)
+                : mb_substr($row->label, 0, Limits::NAME);
         $new = new Number(
             $same?->about()->named($name) ?? new About(($this->newId)(Kind::Number), $name),
             new NumberRange($number, $block),
@@ -154,7 +157,7 @@ final class NumberImport
      */
     private function target(string $name, array &$problems): array
     {
-        $name = mb_substr($name, 0, 200);
+        $name = mb_substr($name, 0, Limits::NAME);
         $found = $this->targets->all($name);
         if ('' === $name) {
             return [null, null];

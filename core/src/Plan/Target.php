@@ -95,7 +95,7 @@ final readonly class Target
         }
         $target = 1 === preg_match('/^[+0-9]/', $text) ? self::number(PhoneNumber::readE164($in)) : self::parse($text);
         if (null === $target || !$fits($target)) {
-            $in->complain('not-a-target', ['target' => mb_substr($text, 0, 80)]);
+            $in->complain('not-a-target', ['target' => Input::quote($text)]);
 
             return null;
         }

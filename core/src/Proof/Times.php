@@ -50,9 +50,14 @@ final readonly class Times
             }
             $byShape[self::shape($local - $day * CivilDate::SECONDS_PER_DAY, $later, $to)][] = $day;
         }
+        $weekly = $days = [];
         foreach ($cut as $one) {
-            [$shape, $day] = self::whole($byShape, ...$one);
-            $byShape[$shape][] = $day;
+            $whole = self::whole($byShape, ...$one);
+            if (null === $whole) {
+                $days[] = CivilDate::ofLocalSecond($one[0]);
+            } else {
+                $byShape[$whole[0]][] = $whole[1];
+            }
         }
         foreach ($byShape as $shape => $begin) {
             sort($begin);
@@ -60,7 +65,6 @@ final readonly class Times
         }
         $first = CivilDate::ofLocalSecond($zone->localOf($from));
         $last = CivilDate::ofLocalSecond($zone->localOf($until - 1));
-        $weekly = $days = [];
         foreach ($byShape as $shape => $begin) {
             [$usual, $others] = self::everyWeek($begin, $first, $last);
             array_push($days, ...$others);
@@ -83,35 +87,26 @@ final readonly class Times
      *
      * @param array<string, list<int>> $byShape the days on which whole ones begin
      *
-     * @return array{string, int} its shape, and the day on which it begins
+     * @return array{string, int}|null its shape, and the day on which it begins; null where it is none of them
      */
-    private static function whole(array $byShape, int $local, int $localEnd, bool $begins, bool $ends): array
+    private static function whole(array $byShape, int $local, int $localEnd, bool $begins, bool $ends): ?array
     {
         $first = CivilDate::ofLocalSecond($local);
         $last = CivilDate::ofLocalSecond($localEnd - 1);
-        $cut = [
-            $local - $first * CivilDate::SECONDS_PER_DAY,
-            $last - $first,
-            $localEnd - $last * CivilDate::SECONDS_PER_DAY,
-        ];
         foreach ($byShape as $shape => $days) {
             [$from, $later, $to] = array_map(intval(...), explode(' ', $shape));
             $day = $begins ? $first : $last - $later;
             $isSame =
-                (!$begins || $from === $cut[0]) &&
-                (!$ends || $to === $cut[2]) &&
+                (!$begins || $day * CivilDate::SECONDS_PER_DAY + $from === $local) &&
+                (!$ends || ($day + $later) * CivilDate::SECONDS_PER_DAY + $to === $localEnd) &&
                 $day * CivilDate::SECONDS_PER_DAY + $from <= $local &&
                 ($day + $later) * CivilDate::SECONDS_PER_DAY + $to >= $localEnd;
-            if (
-                $begins !== $ends &&
-                $isSame &&
-                \in_array($day % 7, array_map(static fn(int $one): int => $one % 7, $days), true)
-            ) {
+            if ($isSame && \in_array($day % 7, array_map(static fn(int $one): int => $one % 7, $days), true)) {
                 return [$shape, $day];
             }
         }
 
-        return [self::shape(...$cut), $first];
+        return null;
     }
 
     /**

@@ -95,21 +95,18 @@ final class Dispatcher
     /** @return int|null the next second at which who may be asked can be others; null where nothing will change */
     public function next(int $second, int $waited): ?int
     {
-        $next = \PHP_INT_MAX;
+        $next = null;
         $start = $second - $waited;
         $widens = $this->queue->agents->asking->widenSeconds;
         foreach ($this->agents as $agent) {
-            $freeAt = $agent->freeAt();
-            $joins = $start + ($agent->tier - 1) * $widens;
-            if (null !== $freeAt && $freeAt > $second && $freeAt < $next) {
-                $next = $freeAt;
-            }
-            if ($joins > $second && $joins < $next) {
-                $next = $joins;
+            foreach ([$agent->freeAt(), $start + ($agent->tier - 1) * $widens] as $then) {
+                if (null !== $then && $then > $second) {
+                    $next = min($next ?? $then, $then);
+                }
             }
         }
 
-        return \PHP_INT_MAX === $next ? null : $next;
+        return $next;
     }
 
     /** An agent takes a call of so many seconds. */
@@ -224,7 +221,10 @@ final class Dispatcher
         }
         $place = (int) array_search($this->order($agents)->first($members), $members, true);
 
-        return [$agents[$place], ...\array_slice($agents, 0, $place), ...\array_slice($agents, $place + 1)];
+        $first = $agents[$place];
+        unset($agents[$place]);
+
+        return [$first, ...$agents];
     }
 
     /**

@@ -203,7 +203,7 @@ final readonly class Input
         return $entries;
     }
 
-    public function text(int $longest = 200): string
+    public function text(int $longest = Limits::NAME): string
     {
         $text = $this->isGiven() ? $this->optionalText($longest) : '';
         if ('' === $text && (!$this->isGiven() || \is_string($this->value))) {
@@ -214,7 +214,7 @@ final readonly class Input
     }
 
     /** Words: spaces around them are taken off. */
-    public function optionalText(int $longest = 200): string
+    public function optionalText(int $longest = Limits::NAME): string
     {
         return $this->given ? trim($this->anyText($longest)) : '';
     }

@@ -8,6 +8,8 @@ namespace Meandros\Core\Reading;
 final class Limits
 {
     public const ELEMENTS = 12_000;
+    /** Characters of a name. */
+    public const NAME = 200;
     /** Characters of why something is as it is. */
     public const WHY = 1000;
 

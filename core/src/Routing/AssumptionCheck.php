@@ -16,6 +16,7 @@ use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Problem;
 
@@ -134,7 +135,7 @@ final class AssumptionCheck
     private function complain(string $pointer, string $text, string $no): void
     {
         $this->problems[] = new Problem($pointer, 'assumption-of-nothing', [
-            'text' => mb_substr($text, 0, 80),
+            'text' => Input::quote($text),
             'no' => $no,
         ]);
     }

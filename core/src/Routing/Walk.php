@@ -39,8 +39,8 @@ final class Walk
     private array $events = [];
     /** @var list<Visit> */
     private array $visits = [];
-    /** @var non-empty-list<Arrival> how it came in, each time that it did */
-    private array $arrivals;
+    /** @var list<Arrival> how it came in each time before the last */
+    private array $earlier = [];
     private ?PlaceKept $kept = null;
     /** @var array{string|null, string|null, \Closure(): Ending}|null where it was, and what goes on once the caller has hung up */
     private ?array $afterwards = null;
@@ -65,11 +65,10 @@ final class Walk
         public readonly TrialCall $call,
         public readonly Assumptions $assumptions,
         private readonly Surroundings $surroundings,
-        Arrival $arrival,
+        private Arrival $arrival,
         private readonly \Closure $arrive,
         private readonly Work $work,
     ) {
-        $this->arrivals = [$arrival];
         $this->plan = $surroundings->plan;
         $this->lines = $surroundings->lines;
         $this->phones = $surroundings->phones;
@@ -96,7 +95,7 @@ final class Walk
     /** How it came in. */
     public function arrival(): Arrival
     {
-        return $this->arrivals[\count($this->arrivals) - 1];
+        return $this->arrival;
     }
 
     /**
@@ -110,14 +109,13 @@ final class Walk
      */
     public function comeBackIn(string $number, ?int $seconds): ?Onward
     {
-        $before = $this->arrivals;
-        [$journey, $step] = [$this->journey, $this->step];
+        $before = [$this->arrival, $this->earlier, $this->journey, $this->step];
         [$onward, $wasAnswered] = $this->clock->within($seconds, fn(): Onward => ($this->arrive)($this, $number));
         if (null !== $onward?->ending) {
             return $onward;
         }
         // It goes on from where it was.
-        [$this->arrivals, $this->journey, $this->step] = [$before, $journey, $step];
+        [$this->arrival, $this->earlier, $this->journey, $this->step] = $before;
 
         return $wasAnswered ? Onward::end(new Ending(EndingKind::RanOut)) : $onward;
     }
@@ -129,18 +127,19 @@ final class Walk
      */
     public function arriveBy(Arrival $arrival): void
     {
-        foreach ($this->arrivals as $earlier) {
+        foreach ([...$this->earlier, $this->arrival] as $earlier) {
             if ($earlier->at->element === $arrival->at->element) {
                 throw CallOver::stopped(Stop::Number);
             }
         }
-        $this->arrivals[] = $arrival->tagged($this->arrival()->tag);
+        $this->earlier[] = $this->arrival;
+        $this->arrival = $arrival->tagged($this->arrival->tag);
     }
 
     /** What the call carries changes, from here on. */
     public function tag(Tag $tag): void
     {
-        $this->arrivals = [...\array_slice($this->arrivals, 0, -1), $this->arrival()->tagged($tag)];
+        $this->arrival = $this->arrival->tagged($tag);
     }
 
     /** Something goes on once the caller has hung up, and decides how it all ends. */
@@ -393,7 +392,7 @@ final class Walk
     public function channelsInUse(): array
     {
         $inUse = $this->assumptions->circumstances->channelsTaken;
-        $came = $this->arrivals[0];
+        $came = $this->earlier[0] ?? $this->arrival;
         if (null !== $came->at->site && !$came->caller->isExtension()) {
             foreach ($this->lines->of($came->at->site) as $line) {
                 if (($inUse[$line->id()] ?? 0) < $line->channels) {
@@ -409,14 +408,14 @@ final class Walk
     /** The same call at this second, as it goes on with other assumptions; what happened before, and what rang, is left behind. */
     public function goingOn(Assumptions $assumptions): self
     {
-        $copy = new self($this->call, $assumptions, $this->surroundings, $this->arrivals[0], $this->arrive, new Work());
+        $copy = new self($this->call, $assumptions, $this->surroundings, $this->arrival, $this->arrive, new Work());
         $copy->roster->after($this->roster);
         $copy->clock->goOnFrom($this->clock);
         $copy->keys->goOnFrom($this->keys);
         $copy->rung->goOnFrom($this->rung);
         $copy->journey = $this->journey;
         $copy->step = $this->step;
-        $copy->arrivals = $this->arrivals;
+        $copy->earlier = $this->earlier;
         $copy->lastHours = $this->lastHours;
         $copy->lastRinging = $this->lastRinging;
         if (null !== $this->kept && null !== $this->afterwards) {

@@ -97,6 +97,6 @@ final class HolidayWords
 
     private static function monthDay(MonthDay $date): string
     {
-        return gmdate('j F', ($date->in(2024) ?? 0) * 86400);
+        return gmdate('j F', (int) $date->in(2024) * CivilDate::SECONDS_PER_DAY);
     }
 }

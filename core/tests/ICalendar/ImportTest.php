@@ -267,6 +267,18 @@ final class ImportTest extends TestCase
         ];
     }
 
+    public function testAnEventLastsAYearAtMost(): void
+    {
+        $lasting = static fn(string $period): string => self::event(
+            'DTSTART:20260101T000000',
+            'DURATION:' . $period,
+            'SUMMARY:Closed',
+        );
+        self::assertCount(1, self::read($lasting('P366D'))->events);
+        $this->expectException(InvalidData::class);
+        self::read($lasting('P366DT1S'));
+    }
+
     public function testMonthsOfAYearlyRuleAreLookedAtAlone(): void
     {
         // Eight hundred birthdays over ten years: each looks at the days of one month a year.

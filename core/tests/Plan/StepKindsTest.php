@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\Plan;
 use Meandros\Core\Check\Checks;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Step;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\StepWalker;
 use Meandros\Core\Routing\Walkers;
 use Meandros\Core\Tests\PlanBuilder;
@@ -25,6 +26,8 @@ final class StepKindsTest extends TestCase
     private const ROOT = __DIR__ . '/../../..';
     /** Kinds of which a blank one is whole. */
     private const WHOLE_WHEN_BLANK = ['end', 'again'];
+    /** Kinds that a call passes at once whatever anybody does, where nothing is chosen yet. */
+    private const PASSED_UNASKED = ['say', 'hours', 'caller', 'go', 'fax', 'tag'];
 
     #[DataProvider('kinds')]
     public function testItIsInTheSchema(string $kind): void
@@ -59,6 +62,19 @@ final class StepKindsTest extends TestCase
         foreach ($report['events'] as $event) {
             self::assertNotSame('', $event['text'], 'What happens is put into words.');
         }
+    }
+
+    #[DataProvider('kinds')]
+    public function testAJourneyComesBackToItsStartWhereSomebodyIsAskedOnTheWay(string $kind): void
+    {
+        $steps = [['id' => 'it', 'do' => $kind], ['id' => 'back', 'do' => 'go', 'journey' => 'jrn_main']];
+        try {
+            (new PlanBuilder())->journey('jrn_main', $steps)->plan();
+            $codes = [];
+        } catch (InvalidData $invalid) {
+            $codes = array_column($invalid->problems, 'code');
+        }
+        self::assertSame(\in_array($kind, self::PASSED_UNASKED, true) ? ['endless-journey'] : [], $codes);
     }
 
     #[DataProvider('kinds')]

@@ -200,14 +200,18 @@ final class HolidayReader
         $in->onlyFields(['from', 'to']);
         $from = BandReader::time($in->field('from'), TimeOfDay::DAY - 1);
         $to = BandReader::time($in->field('to'), TimeOfDay::DAY);
-        if (null !== $from && null !== $to && $to <= $from) {
-            $in->field('to')->complain('part-backwards', [
-                'to' => TimeOfDay::format($to),
-                'from' => TimeOfDay::format($from),
-            ]);
+        if (null === $from || null === $to) {
+            return [0, TimeOfDay::DAY];
         }
+        if ($from < $to) {
+            return [$from, $to];
+        }
+        $in->field('to')->complain('part-backwards', [
+            'to' => TimeOfDay::format($to),
+            'from' => TimeOfDay::format($from),
+        ]);
 
-        return null === $from || null === $to || $to <= $from ? [0, TimeOfDay::DAY] : [$from, $to];
+        return [0, TimeOfDay::DAY];
     }
 
     private static function years(Input $in): Years

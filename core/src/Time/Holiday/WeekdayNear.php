@@ -31,13 +31,12 @@ final readonly class WeekdayNear implements HolidayRule
 
     private function from(?int $date): ?int
     {
-        $ahead = $this->weekday->index() - CivilDate::weekday($date ?? 0);
+        if (null === $date) {
+            return null;
+        }
+        $ahead = $this->weekday->index() - CivilDate::weekday($date);
 
-        return match (true) {
-            null === $date => null,
-            Side::OnOrAfter === $this->side => $date + (($ahead + 7) % 7),
-            default => $date - ((7 - $ahead) % 7),
-        };
+        return Side::OnOrAfter === $this->side ? $date + (($ahead + 7) % 7) : $date - ((7 - $ahead) % 7);
     }
 
     public function lastDay(): ?int
