@@ -15,6 +15,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
+use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Proof\Rung;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
@@ -74,7 +75,14 @@ final readonly class CoverageController
         );
 
         return new JsonResponse(
-            CoveragePicture::of(Coverage::over($calls, $from, $until), $asked->plan, $asked->zone, $year, $today),
+            CoveragePicture::of(
+                Coverage::over($calls, $from, $until),
+                new LookedUp($calls->hours, $from, $until),
+                $asked->plan,
+                $asked->zone,
+                $year,
+                $today,
+            ),
         );
     }
 
@@ -141,7 +149,9 @@ final readonly class CoverageController
         $zone = $plan->get(Site::class, $number->line->site)->place->zone ?? 'UTC';
         [$from, $until] = YearPicture::instants($zone, $year);
         $coverage = $this->all($plan, $from, $until)->of($number);
-        $files = new CoverageFiles($plan, $number, $coverage, $zone, $this->now->second());
+        $hours = $this->router->hoursOf($plan, $this->live->state($plan, $this->now->second())->overrides);
+        $lookedUp = new LookedUp($hours, $from, $until);
+        $files = new CoverageFiles($plan, $number, $coverage, $lookedUp, $zone, $this->now->second());
 
         return match ($format) {
             'csv' => new Response($files->table(), 200, [

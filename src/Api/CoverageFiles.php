@@ -12,11 +12,14 @@ use Meandros\Core\Paper\Table;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Coverage;
+use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Proof\Totals;
 use Meandros\Core\Reading\CsvTable;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Wording\BranchWords;
 use Meandros\Core\Wording\CourseWords;
+use Meandros\Core\Wording\Listed;
 use Meandros\Core\Wording\TimesWords;
 use Meandros\Core\Wording\When;
 
@@ -31,6 +34,7 @@ final readonly class CoverageFiles
         private Plan $plan,
         private Number $number,
         private Coverage $coverage,
+        private LookedUp $lookedUp,
         private string $zone,
         private int $now,
     ) {}
@@ -69,13 +73,18 @@ final readonly class CoverageFiles
     public function paper(int $year): Paper
     {
         $rows = [];
-        foreach ((new CourseWords($this->plan))->lines($this->coverage)[0] as $line) {
+        [$lines, $places] = (new CourseWords($this->plan))->lines($this->coverage);
+        $words = new BranchWords($this->plan);
+        $during = $words->byPlace($this->coverage, $places, $this->lookedUp, $this->zone);
+        foreach ($lines as $place => $line) {
             $times = Times::of($line->intervals, $this->coverage->starts[0], $this->coverage->until, $this->zone);
             $rows[] = [
                 \sprintf('%.1f h', $line->seconds() / 3600),
                 ucfirst($line->words),
                 implode(', ', $line->hears),
-                TimesWords::of($times, self::MOST_PARTS),
+                Listed::capital(
+                    implode(': ', array_filter([$during[$place] ?? '', TimesWords::of($times, self::MOST_PARTS)])),
+                ),
             ];
         }
         $totals = Totals::of($this->coverage, $this->zone);

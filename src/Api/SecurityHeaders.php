@@ -15,11 +15,12 @@ final readonly class SecurityHeaders
     {
         $headers = $event->getResponse()->headers;
         $headers->set('X-Content-Type-Options', 'nosniff');
-        // A page to print has its style within it, and nothing else.
+        // A page to print has its style and its pictures within it, and nothing else.
         $isPage = str_starts_with((string) $headers->get('Content-Type'), 'text/html');
         $headers->set(
             'Content-Security-Policy',
-            "default-src 'none'; frame-ancestors 'none'" . ($isPage ? "; style-src 'unsafe-inline'" : ''),
+            "default-src 'none'; frame-ancestors 'none'" .
+                ($isPage ? "; style-src 'unsafe-inline'; img-src data:" : ''),
         );
         // What has a tag may be kept, and is asked for anew each time: the answer may be that it is still the same.
         // A sound is named by what it holds: it is never another.

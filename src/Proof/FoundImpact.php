@@ -13,7 +13,7 @@ use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\Fares\Fares;
-use Meandros\Core\Proof\HoursHeld;
+use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Severity;
 use Meandros\Core\Time\CivilDate;
@@ -133,14 +133,14 @@ final readonly class FoundImpact
         );
         [$found, $left] = $find($impact);
         $words = new ChangeWords($is, $was);
-        $held = new HoursHeld($is, new PlanHours($is, $this->live->state($is, $from)->overrides), $from, $until);
+        $lookedUp = new LookedUp(new PlanHours($is, $this->live->state($is, $from)->overrides), $from, $until);
 
         $zone = static fn(Number $number): string => $is->get(Site::class, $number->line->site)->place->zone ?? 'UTC';
         $gone = PlanImpact::onlyIn($was, $is, $ids);
         $come = PlanImpact::onlyIn($is, $was, $ids);
         $told = [
             ...ImpactReport::ofOnlyOne($gone, Severity::Gone, $words, $from, $until),
-            ...ImpactReport::ofAll($found, $words, $from, $until, $zone, $held),
+            ...ImpactReport::ofAll($found, $words, $from, $until, $zone, $lookedUp),
             ...ImpactReport::ofOnlyOne($come, Severity::Come, $words, $from, $until),
         ];
 

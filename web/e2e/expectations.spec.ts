@@ -192,10 +192,14 @@ test('the plan in brief, beside what is live', async ({ page }) => {
     await choose(page, 'What it is about', 'Behind Berth telephones');
     const paper = page.frameLocator('iframe[title="The paper"]');
     await expect(paper.getByRole('heading', { name: 'Berth telephones' })).toBeVisible();
+    const picture = paper.getByRole('img', { name: 'A week' });
+    await expect.poll(() => picture.evaluate((one: HTMLImageElement) => one.naturalWidth)).toBeGreaterThan(0);
     await expect(paper.locator('ins')).toHaveCount(0);
     await choose(page, 'What it is compared with', 'beside what is live');
     await expect(paper.locator('ins').first()).toContainText('a message with Reception mailbox');
-    await expect(paper.locator('del').filter({ hasText: 'rings Bea Longstaff' })).toHaveCount(1);
+    const gone = paper.locator('del');
+    await expect(gone.filter({ hasText: /^While Reception hours are “Open”: .* rings Bea Longstaff/ })).toHaveCount(1);
+    await expect(gone.filter({ hasText: /^“Open”: Mon–Fri 08:30–17:30; Sat 09:00–12:00/ })).toHaveCount(1);
     await expect(page.getByRole('link', { name: 'Keep as Markdown' })).toHaveAttribute(
         'href',
         /brief\.md\?language=en&before=live/,

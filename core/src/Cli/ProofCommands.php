@@ -15,11 +15,12 @@ use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Endings;
 use Meandros\Core\Proof\Fares\Fares;
-use Meandros\Core\Proof\HoursHeld;
+use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Severity;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Wording\BranchWords;
 use Meandros\Core\Wording\ChangeWords;
 use Meandros\Core\Wording\CourseWords;
 use Meandros\Core\Wording\CoverageLine;
@@ -39,9 +40,9 @@ final class ProofCommands
         $plan = Given::plan($options);
         [$call, $zone] = Given::call($options, $plan);
         $until = $call->instant + Given::days($options) * self::DAY;
-        $coverage = Coverage::over(new Courses($plan, $call), $call->instant, $until);
-        $words = new CourseWords($plan);
-        $lines = $words->lines($coverage)[0];
+        $courses = new Courses($plan, $call);
+        $coverage = Coverage::over($courses, $call->instant, $until);
+        [$lines, $places] = (new CourseWords($plan))->lines($coverage);
         if ($options->has('json')) {
             return json_encode(
                 array_map(
@@ -63,15 +64,20 @@ final class ProofCommands
                 self::JSON,
             ) . "\n";
         }
+        $lookedUp = new LookedUp($courses->hours, $call->instant, $until);
+        $during = (new BranchWords($plan))->byPlace($coverage, $places, $lookedUp, $zone);
         $text = '';
-        foreach ($lines as $line) {
+        foreach ($lines as $place => $line) {
             $text .= \sprintf(
-                "%8.1f h  %s%s\n            %s\n",
+                "%8.1f h  %s%s\n",
                 $line->seconds() / 3600,
                 $line->words,
                 [] === $line->hears ? '' : \sprintf('; hears “%s”', implode('”, “', $line->hears)),
-                TimesWords::of(Times::of($line->intervals, $call->instant, $until, $zone)),
             );
+            $times = TimesWords::of(Times::of($line->intervals, $call->instant, $until, $zone));
+            foreach (array_filter([$during[$place] ?? '', $times]) as $when) {
+                $text .= \sprintf("            %s\n", $when);
+            }
         }
 
         return $text;
@@ -98,7 +104,7 @@ final class ProofCommands
         }
         $impact = new PlanImpact($numbers, $all($before), $all($after), [$fares($before), $fares($after)]);
         $words = new ChangeWords($after, $before);
-        $held = new HoursHeld($after, new PlanHours($after), $call->instant, $until);
+        $lookedUp = new LookedUp(new PlanHours($after), $call->instant, $until);
         [$gone, $come] = $options->has('to')
             ? [[], []]
             : [PlanImpact::onlyIn($before, $after), PlanImpact::onlyIn($after, $before)];
@@ -110,7 +116,7 @@ final class ProofCommands
                 $call->instant,
                 $until,
                 static fn(): string => $zone,
-                $held,
+                $lookedUp,
             ),
             ...ImpactReport::ofOnlyOne($come, Severity::Come, $words, $call->instant, $until),
         ];

@@ -11,32 +11,26 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Fares\Fares;
-use Meandros\Core\Proof\Fares\Presses;
 use Meandros\Core\Proof\Promised\Holding;
-use Meandros\Core\Proof\Times;
 use Meandros\Core\Proof\Totals;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Zone;
-use Meandros\Core\Wording\CourseWords;
-use Meandros\Core\Wording\CoverageLine;
 use Meandros\Core\Wording\Listed;
 use Meandros\Core\Wording\PromiseWords;
-use Meandros\Core\Wording\TimesWords;
 
 /**
- * A plan as a director reads and signs it: for each number what callers hear and who answers, by days and hours, in sentences;
- * and what is promised. Beside another plan, what came and what went is marked.
+ * A plan as a director reads and signs it: for each number what callers hear and who answers, by the states of hours, in sentences;
+ * when hours are how; and what is promised. Beside another plan, what came and what went is marked.
  */
 final readonly class Brief
 {
     private const NAMED = 6;
-    private const MOST_PARTS = 6;
 
-    private CourseWords $courses;
+    private CallsInBrief $calls;
 
     private function __construct(private Fares $fares, private PaperWords $words)
     {
-        $this->courses = new CourseWords($fares->plan, $words->language);
+        $this->calls = new CallsInBrief($fares, $words);
     }
 
     /**
@@ -68,15 +62,18 @@ final readonly class Brief
         }
         ksort($chapters, \SORT_NATURAL | \SORT_FLAG_CASE);
         $zone = ($fares->plan->all(Site::class)[0] ?? null)->place->zone ?? 'UTC';
+        $states = $self->states($other);
         $promises = $self->promises($other);
         $day = CivilDate::ofLocalSecond(Zone::over($zone, $fares->from, $fares->from)->localOf($fares->from));
 
         return new Paper(
             $language,
             $fares->plan->name,
-            $words->say('brief.about', ['which' => $about, 'date' => $words->date($day)]),
+            $words->say('brief.about', ['which' => $about, 'date' => $words->date($day)]) .
+                ([] === $states ? '' : ' ' . $words->say('brief.exact')),
             [
                 ...array_values($chapters),
+                ...[] === $states ? [] : [new Chapter(new Heading($words->say('chapter.states')), lines: $states)],
                 ...[] === $promises
                     ? []
                     : [new Chapter(new Heading($words->say('chapter.promised')), lines: $promises)],
@@ -100,7 +97,7 @@ final readonly class Brief
             \array_slice($numbers, 0, self::NAMED),
         );
         $more = \count($numbers) - \count($names);
-        $lines = $this->lines($numbers[0], $zone);
+        $lines = $this->calls->lines($numbers[0], $zone);
         $was = $other?->fares->plan->get(Number::class, $numbers[0]->id());
 
         return new Chapter(
@@ -113,7 +110,9 @@ final readonly class Brief
                     'days' => $totals->days,
                 ]),
             ],
-            lines: null === $other ? $lines : self::marked(null === $was ? [] : $other->lines($was, $zone), $lines),
+            lines: null === $other
+                ? $lines
+                : self::marked(null === $was ? [] : $other->calls->lines($was, $zone), $lines),
             picture: WeekPicture::of($coverage, self::monday($coverage, $zone), $zone),
         );
     }
@@ -127,46 +126,12 @@ final readonly class Brief
         return $day + ((7 - CivilDate::weekday($day)) % 7);
     }
 
-    /** @return list<Line> what callers hear and who answers; and what keys they may press lead to */
-    private function lines(Number $number, string $zone): array
+    /** @return list<Line> */
+    private function states(?self $other): array
     {
-        $told = $pressed = [];
-        foreach ($this->fares->presses($number, Caller::withheld())[0] as $keys) {
-            $coverage = $this->fares->coverage($number, Caller::withheld(), $keys);
-            $sentences = [];
-            foreach ($this->courses->lines($coverage)[0] as $line) {
-                if (Presses::areTaken($line->course, $keys)) {
-                    $sentences[] = $this->sentence($line, $coverage, $zone);
-                }
-            }
-            $told[implode("\n", $sentences)] = $sentences;
-            $pressed[implode("\n", $sentences)][] = Listed::each($keys, 'then', $this->words->language);
-        }
-        $lines = [];
-        foreach ($told as $text => $sentences) {
-            $keys = array_filter($pressed[$text], static fn(string $one): bool => '' !== $one);
-            if ([] !== $keys) {
-                $said = Listed::each(array_values($keys), 'or', $this->words->language);
-                $lines[] = new Line($this->words->say('brief.pressed', ['keys' => $said]));
-            }
-            foreach ($sentences as $sentence) {
-                $lines[] = new Line($sentence, null, [] === $keys ? 0 : 1);
-            }
-        }
+        $lines = $this->calls->states();
 
-        return $lines;
-    }
-
-    private function sentence(CoverageLine $line, Coverage $coverage, string $zone): string
-    {
-        $times = Times::of($line->intervals, $coverage->starts[0], $coverage->until, $zone);
-        $quoted = fn(string $text): string => Listed::quoted($text, $this->words->language);
-
-        return $this->words->say([] === $line->hears ? 'brief.comes-to' : 'brief.hears', [
-            'when' => Listed::capital(TimesWords::of($times, self::MOST_PARTS, $this->words->language)),
-            'prompts' => implode(', ', array_map($quoted, $line->hears)),
-            'takes' => $line->words,
-        ]);
+        return null === $other ? $lines : self::marked($other->calls->states(), $lines);
     }
 
     /** @return list<Line> */

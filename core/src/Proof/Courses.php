@@ -23,7 +23,7 @@ final class Courses
     /** @var list<Course> */
     private array $all = [];
     private readonly Node $root;
-    private readonly PlanHours $hours;
+    public readonly PlanHours $hours;
     private readonly Router $router;
 
     /** @param TrialCall $call at any instant */

@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Change;
 use Meandros\Core\Proof\Course;
+use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Severity;
 use Meandros\Core\Routing\Happening\Ringing;
@@ -17,11 +18,13 @@ final readonly class ChangeWords
 {
     private CourseWords $before;
     private CourseWords $after;
+    private BranchWords $branches;
 
     public function __construct(private Plan $is, private Plan $was)
     {
         $this->before = new CourseWords($was);
         $this->after = new CourseWords($is);
+        $this->branches = new BranchWords($is);
     }
 
     /** Of a number that only the plan before has, or of which the other has not all. */
@@ -49,13 +52,16 @@ final readonly class ChangeWords
     }
 
     /**
-     * "while Bookings hours are “Open”".
+     * "while Bookings hours are “Open”", of the plan that it becomes.
      *
-     * @param list<string> $states
+     * @param non-empty-list<array{int, int}> $times  in order
+     * @param Course                          $course of a call in one of them
+     *
+     * @return string|null null where what it looks up does not tell them
      */
-    public function while(string $hours, array $states): string
+    public function during(array $times, Course $course, LookedUp $lookedUp, string $zone): ?string
     {
-        return HoursWords::while($this->after->names, $hours, $states);
+        return $this->branches->during($times, $course, $lookedUp, $zone);
     }
 
     /** Changes of which this is the same are told as one. */

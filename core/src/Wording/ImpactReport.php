@@ -7,9 +7,9 @@ namespace Meandros\Core\Wording;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Proof\Change;
 use Meandros\Core\Proof\Changed;
-use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\Impact;
 use Meandros\Core\Proof\Intervals;
+use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Proof\Severity;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
@@ -34,7 +34,7 @@ final class ImpactReport
         int $from,
         int $until,
         \Closure $zone,
-        HoursHeld $held,
+        LookedUp $lookedUp,
     ): array {
         $told = $known = $reports = [];
         foreach ($found as $one) {
@@ -42,7 +42,7 @@ final class ImpactReport
             $i = array_search($alike, $known, true);
             if (false === $i) {
                 $i = array_push($known, $alike) - 1;
-                $reports[$i] = self::of($one->changes, $words, $from, $until, $alike[1], $held);
+                $reports[$i] = self::of($one->changes, $words, $from, $until, $alike[1], $lookedUp);
             }
             $told[] = [$one->number, $reports[$i]];
         }
@@ -51,10 +51,10 @@ final class ImpactReport
     }
 
     /**
-     * @param list<Change> $changes the worst first
-     * @param int          $from    first instant of the stretch that was looked at
-     * @param int          $until   first instant after it
-     * @param HoursHeld    $held    of the plan that it becomes, over that stretch
+     * @param list<Change> $changes  the worst first
+     * @param int          $from     first instant of the stretch that was looked at
+     * @param int          $until    first instant after it
+     * @param LookedUp     $lookedUp in the plan that it becomes, over that stretch
      *
      * @return list<array{severity: string, when: string, what: string, first: string, seconds: int, intervals: int, keys: list<string>, from: string, phones: list<string>}>
      */
@@ -64,7 +64,7 @@ final class ImpactReport
         int $from,
         int $until,
         string $zone,
-        HoursHeld $held,
+        LookedUp $lookedUp,
     ): array {
         $groups = $edges = [];
         foreach ($changes as $change) {
@@ -97,12 +97,11 @@ final class ImpactReport
             $said = Times::of($across, $from, $until, $zone);
             $isShort = self::areFew($said) && (0 !== $change->moved || self::areWholeMinutes($said));
             // What is otherwise for some seconds is told by itself.
-            $hours =
-                $isShort || 0 !== $change->moved
-                    ? null
-                    : $held->during(Intervals::bridged($across, Impact::MOVED_AT_MOST), $change->after);
+            $bridged = Intervals::bridged($across, Impact::MOVED_AT_MOST);
+            $during =
+                $isShort || 0 !== $change->moved ? null : $words->during($bridged, $change->after, $lookedUp, $zone);
             $when = match (true) {
-                null !== $hours => $words->while(...$hours),
+                null !== $during => $during,
                 !$isShort && 0 !== $change->moved => 'always',
                 default => TimesWords::of($said),
             };

@@ -14,20 +14,28 @@ final class TimesWords
 {
     private const DAY = 86400;
 
-    /** @param int $most parts; there may be many seasons */
-    public static function of(Times $times, int $most = 4, string $language = 'en'): string
+    /**
+     * @param int $most parts; there may be many seasons
+     * @param int $days that are told one by one
+     */
+    public static function of(Times $times, int $most = 4, string $language = 'en', int $days = 1): string
     {
         $catalog = Catalog::of('times', $language);
         if ($times->always) {
             return $catalog->say('always');
         }
-        $parts = array_map(static fn(Weekly $weekly): string => self::inSeason($weekly, $language), $times->weekly);
+        $parts = [];
+        foreach (self::together($times->weekly) as $some) {
+            $parts[] = self::inSeason($some, $language);
+        }
         $count = \count($times->days);
         if ($count > 0) {
-            $parts[] = $catalog->say(1 === $count ? 'day' : 'days', [
+            $told = \array_slice($times->days, 0, $count > $days ? 1 : $count);
+            $dates = array_map(static fn(int $day): string => When::date($day, $language), $told);
+            $parts[] = $catalog->say($count > $days ? 'days' : 'day', [
                 'count' => $count,
                 'other' => [] === $times->weekly ? 'no' : 'yes',
-                'date' => When::date($times->days[0], $language),
+                'date' => Listed::words($dates, 'and', $language),
             ]);
         }
 
@@ -39,26 +47,60 @@ final class TimesWords
         return Listed::each($parts, 'beside', $language);
     }
 
-    private static function inSeason(Weekly $weekly, string $language): string
+    /**
+     * @param list<Weekly> $weekly
+     *
+     * @return list<non-empty-list<Weekly>> those within the same days of the same season
+     */
+    private static function together(array $weekly): array
     {
-        $when = self::weekly($weekly, $language);
+        $together = [];
+        foreach ($weekly as $i => $one) {
+            $days = self::isWithinADay($one) ? serialize([$one->days, $one->season]) : $i;
+            $together[$days][] = $one;
+        }
 
-        return null === $weekly->season
+        return array_values($together);
+    }
+
+    /** @param non-empty-list<Weekly> $some of the same days */
+    private static function inSeason(array $some, string $language): string
+    {
+        $season = $some[0]->season;
+        $when = implode(', ', [
+            self::weekly($some[0], $language),
+            ...array_map(self::clock(...), \array_slice($some, 1)),
+        ]);
+
+        return null === $season
             ? $when
             : Catalog::of('times', $language)->say('season', [
                 'when' => $when,
-                'from' => When::date($weekly->season[0], $language),
-                'to' => When::date($weekly->season[1], $language),
+                'from' => When::date($season[0], $language),
+                'to' => When::date($season[1], $language),
             ]);
+    }
+
+    private static function clock(Weekly $weekly): string
+    {
+        return TimeOfDay::format($weekly->from) . '–' . TimeOfDay::format($weekly->to);
+    }
+
+    private static function isAllDay(Weekly $weekly): bool
+    {
+        return 0 === $weekly->from && 0 === $weekly->later && self::DAY === $weekly->to;
+    }
+
+    private static function isWithinADay(Weekly $weekly): bool
+    {
+        return !self::isAllDay($weekly) &&
+            (0 === $weekly->later || (1 === $weekly->later && $weekly->to <= $weekly->from));
     }
 
     /** "Mon–Fri 17:00–08:00". */
     public static function weekly(Weekly $weekly, string $language = 'en'): string
     {
         $days = self::days($weekly->days, $language);
-        [$from, $to] = [TimeOfDay::format($weekly->from), TimeOfDay::format($weekly->to)];
-        $isAllDay = 0 === $weekly->from && 0 === $weekly->later && self::DAY === $weekly->to;
-        $isWithinADay = 0 === $weekly->later || (1 === $weekly->later && $weekly->to <= $weekly->from);
         $last = array_map(
             static fn(Weekday $day): Weekday => Weekday::cases()[($day->index() + $weekly->later) % 7],
             $weekly->days,
@@ -66,13 +108,13 @@ final class TimesWords
         $catalog = Catalog::of('times', $language);
 
         return match (true) {
-            $isAllDay => $catalog->say('all-day', ['days' => $days]),
-            $isWithinADay => \sprintf('%s %s–%s', $days, $from, $to),
+            self::isAllDay($weekly) => $catalog->say('all-day', ['days' => $days]),
+            self::isWithinADay($weekly) => $days . ' ' . self::clock($weekly),
             default => $catalog->say('until-day', [
                 'days' => $days,
-                'from' => $from,
+                'from' => TimeOfDay::format($weekly->from),
                 'last' => self::days($last, $language),
-                'to' => $to,
+                'to' => TimeOfDay::format($weekly->to),
             ]),
         };
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Paper;
 
 use Meandros\Core\Paper\Brief;
+use Meandros\Core\Paper\Chapter;
 use Meandros\Core\Paper\Line;
 use Meandros\Core\Paper\Markdown;
 use Meandros\Core\Paper\Paper;
@@ -30,12 +31,13 @@ final class BriefTest extends TestCase
         );
         self::assertSame(
             [
-                [0, 'Mon–Thu 17:00–09:00; Fri 17:00 until Mon 09:00: callers hear “Closed”; a message with mbx.'],
-                [0, 'Mon–Fri 09:00–17:00: callers hear “Menu”; rings Ann, then mbx.'],
+                [0, 'While hrs are “Open”: callers hear “Menu”; rings Ann, then mbx.'],
+                [0, 'While hrs are “Closed”: callers hear “Closed”; a message with mbx.'],
                 [0, 'Whoever presses 1:'],
-                [1, 'Mon–Fri 09:00–17:00: callers hear “Menu”; rings Ben, then Ann, then mbx.'],
+                [1, 'While hrs are “Open”: callers hear “Menu”; rings Ben, then Ann, then mbx.'],
+                [0, 'Whoever presses 2 fares as whoever presses nothing.'],
             ],
-            array_map(static fn(Line $line): array => [$line->depth, $line->text], $chapter->lines),
+            self::lines($chapter),
         );
         self::assertSame(
             [[0, 32400, 'message'], [32400, 61200, 'person'], [61200, 86400, 'message']],
@@ -46,15 +48,40 @@ final class BriefTest extends TestCase
         );
     }
 
+    public function testHoursThatAreNamedAreToldByTheirStates(): void
+    {
+        $band = static fn(string $from, string $to): array => self::band($from, $to, 'open');
+        $fair = ['date' => '2027-05-03', 'name' => 'Fair', 'bands' => [self::times('10:00', '12:00', 'lunch')]];
+        $plan = self::plan('17:00', [$band('09:00', '12:00'), $band('13:00', '17:00')], [$fair]);
+        [$calls, $states] = self::brief($plan)->chapters;
+        self::assertSame(
+            [0, 'While hrs are “Open” or “Lunch”: callers hear “Menu”; rings Ann, then mbx.'],
+            self::lines($calls)[0],
+        );
+        self::assertSame('When hours are how', $states->heading->text);
+        self::assertSame(
+            [
+                [0, 'hrs'],
+                [1, '“Open”: Mon–Fri 09:00–12:00, 13:00–17:00.'],
+                [1, '“Lunch”: on Mon 3 May 2027.'],
+                [1, '“Closed”: at all other times.'],
+            ],
+            self::lines($states),
+        );
+    }
+
     public function testInFrench(): void
     {
         $markdown = Markdown::of(self::brief(self::plan('17:00'), null, 'fr'));
         foreach (
             [
-                "# Test\n\nThe draft. L’année à partir du ven. 1 janv. 2027.\n",
+                "# Test\n\nThe draft. L’année à partir du ven. 1 janv. 2027. Un appel consulte les horaires ",
                 "quelqu’un peut être joint pendant 40,0 heures. 104 jours sur 365, personne ne peut être joint.\n",
-                "- Lun.–jeu. 17:00–09:00\u{a0}; ven. 17:00 jusqu’à lun. 09:00\u{a0}: les appelants entendent «\u{a0}Closed\u{a0}»\u{a0}; un message à mbx.\n",
-                "- Lun.–ven. 09:00–17:00\u{a0}: les appelants entendent «\u{a0}Menu\u{a0}»\u{a0}; fait sonner Ann, puis mbx.\n- Si l’on presse la touche 1\u{a0}:\n",
+                "- Tant que hrs est à «\u{a0}Open\u{a0}»\u{a0}: les appelants entendent «\u{a0}Menu\u{a0}»\u{a0}; fait sonner Ann, puis mbx.\n",
+                "\n- Si l’on presse la touche 1\u{a0}:\n  - Tant que hrs",
+                "\n- Si l’on presse la touche 2, il en va comme si rien n’est pressé.\n",
+                "## Les horaires, état par état\n\n- hrs\n  - «\u{a0}Open\u{a0}»\u{a0}: lun.–ven. 09:00–17:00.\n",
+                "\u{a0}: le reste du temps.\n",
                 "- Answers\u{a0}: Appels à n’importe quel numéro · toujours · ne jamais finir sans un message.\n",
                 "\n\nNom\u{a0}: ____",
             ]
@@ -77,27 +104,34 @@ final class BriefTest extends TestCase
     public function testBesideAnotherPlan(): void
     {
         $brief = self::brief(self::plan('16:00'), self::plan('17:00'));
-        $marks = array_map(
-            static fn(Line $line): string => ($line->mark ?? 'same') . ' ' . mb_substr($line->text, 0, 19),
-            $brief->chapters[0]->lines,
+        $marks = static fn(Chapter $chapter): array => array_map(
+            static fn(Line $line): string => ($line->mark ?? 'same') . ' ' . mb_substr($line->text, 0, 24),
+            $chapter->lines,
         );
         self::assertSame(
             [
-                'removed Mon–Thu 17:00–09:00',
-                'removed Mon–Fri 09:00–17:00',
-                'added Mon–Thu 16:00–09:00',
-                'added Mon–Fri 09:00–16:00',
+                'same While hrs are “Open”: ca',
+                'same While hrs are “Closed”: ',
                 'same Whoever presses 1:',
-                'removed Mon–Fri 09:00–17:00',
-                'added Mon–Fri 09:00–16:00',
+                'same While hrs are “Open”: ca',
+                'same Whoever presses 2 fares ',
             ],
-            $marks,
+            $marks($brief->chapters[0]),
+        );
+        self::assertSame(
+            [
+                'same hrs',
+                'removed “Open”: Mon–Fri 09:00–17',
+                'added “Open”: Mon–Fri 09:00–16',
+                'same “Closed”: at all other t',
+            ],
+            $marks($brief->chapters[1]),
         );
         self::assertSame(
             'Answers: Calls to any number · always · never end without a message.',
-            $brief->chapters[1]->lines[0]->text,
+            $brief->chapters[2]->lines[0]->text,
         );
-        self::assertNull($brief->chapters[1]->lines[0]->mark);
+        self::assertNull($brief->chapters[2]->lines[0]->mark);
         $same = self::brief(self::plan('17:00'), self::plan('17:00'));
         self::assertSame(
             [null],
@@ -111,17 +145,11 @@ final class BriefTest extends TestCase
     {
         $markdown = Markdown::of(self::brief(self::plan('16:00'), self::plan('17:00')));
         self::assertStringStartsWith(
-            "# Test\n\nThe draft. The year from Fri 1 Jan 2027 on.\n\n## Main line\n\n",
+            "# Test\n\nThe draft. The year from Fri 1 Jan 2027 on. Calls look at hours some seconds or minutes after they come in: so near an edge they may fare as beside it.\n\n## Main line\n\n",
             $markdown,
         );
-        self::assertStringContainsString(
-            '- ~~Mon–Fri 09:00–17:00: callers hear “Menu”; rings Ann, then mbx.~~',
-            $markdown,
-        );
-        self::assertStringContainsString(
-            '  - **Mon–Fri 09:00–16:00: callers hear “Menu”; rings Ben, then Ann, then mbx.**',
-            $markdown,
-        );
+        self::assertStringContainsString("- hrs\n  - ~~“Open”: Mon–Fri 09:00–17:00.~~\n", $markdown);
+        self::assertStringContainsString('  - **“Open”: Mon–Fri 09:00–16:00.**', $markdown);
         self::assertStringContainsString("\n\nSignature: ____", $markdown);
     }
 
@@ -142,7 +170,29 @@ final class BriefTest extends TestCase
         return $brief;
     }
 
-    private static function plan(string $closes): Plan
+    /** @return list<array{int, string}> depth and text */
+    private static function lines(Chapter $chapter): array
+    {
+        return array_map(static fn(Line $line): array => [$line->depth, $line->text], $chapter->lines);
+    }
+
+    /** @return array<string, mixed> */
+    private static function times(string $from, string $to, string $state): array
+    {
+        return ['from' => $from, 'to' => $to, 'state' => $state];
+    }
+
+    /** @return array<string, mixed> */
+    private static function band(string $from, string $to, string $state): array
+    {
+        return ['days' => ['mo', 'tu', 'we', 'th', 'fr']] + self::times($from, $to, $state);
+    }
+
+    /**
+     * @param list<array<string, mixed>>|null $week
+     * @param list<array<string, mixed>>      $special
+     */
+    private static function plan(string $closes, ?array $week = null, array $special = []): Plan
     {
         $message = static fn(string $id): array => ['id' => $id, 'do' => 'message', 'mailbox' => 'mbx'];
 
@@ -152,9 +202,7 @@ final class BriefTest extends TestCase
             ->mailbox('mbx')
             ->with(['id' => 'prm', 'kind' => 'prompt', 'name' => 'Closed', 'scripts' => ['en' => 'We are closed.']])
             ->with(['id' => 'prm_menu', 'kind' => 'prompt', 'name' => 'Menu', 'scripts' => ['en' => '']])
-            ->hours('hrs', [
-                ['days' => ['mo', 'tu', 'we', 'th', 'fr'], 'from' => '09:00', 'to' => $closes, 'state' => 'open'],
-            ])
+            ->hours('hrs', $week ?? [self::band('09:00', $closes, 'open')], $special)
             ->with([
                 'id' => 'exp',
                 'kind' => 'expectation',
@@ -181,6 +229,7 @@ final class BriefTest extends TestCase
                     'tries' => 1,
                     'exits' => [
                         ['on' => '1', 'steps' => [['id' => 'r1', 'do' => 'ring', 'target' => 'ben', 'seconds' => 20]]],
+                        ['on' => '2', 'steps' => []],
                     ],
                 ],
                 ['id' => 'r2', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20],

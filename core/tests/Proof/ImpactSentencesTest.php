@@ -8,8 +8,8 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
-use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\Impact;
+use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\ChangeWords;
@@ -37,7 +37,7 @@ final class ImpactSentencesTest extends TestCase
         self::assertSame(
             [
                 'details | always: no longer hears “prm_other”',
-                'details | Mon–Fri 08:59:56–09:00; Mon–Fri 16:59:56–17:00: edges of hours come 4 s later',
+                'details | Mon–Fri 08:59:56–09:00, 16:59:56–17:00: edges of hours come 4 s later',
             ],
             self::said(self::saysHello(self::office())->plan(), self::office()->plan()),
         );
@@ -67,7 +67,7 @@ final class ImpactSentencesTest extends TestCase
             $from,
             $until,
             'Europe/London',
-            new HoursHeld($after, new PlanHours($after), $from, $until),
+            new LookedUp(new PlanHours($after), $from, $until),
         );
 
         return array_map(
@@ -202,7 +202,7 @@ final class ImpactSentencesTest extends TestCase
             self::saysHello(...),
             [
                 'details | always: hears “prm_other”',
-                'details | Mon–Fri 08:59:56–09:00; Mon–Fri 16:59:56–17:00: edges of hours come 4 s sooner',
+                'details | Mon–Fri 08:59:56–09:00, 16:59:56–17:00: edges of hours come 4 s sooner',
             ],
         ];
         yield 'by less than a minute edges move, however that comes' => [

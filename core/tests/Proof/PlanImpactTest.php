@@ -12,7 +12,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Fares\Fares;
-use Meandros\Core\Proof\HoursHeld;
+use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Severity;
 use Meandros\Core\Tests\PlanBuilder;
@@ -139,7 +139,7 @@ final class PlanImpactTest extends TestCase
             $from,
             $until,
             static fn(Number $one): string => $after->get(Site::class, $one->line->site)->place->zone ?? '',
-            new HoursHeld($after, new PlanHours($after), $from, $until),
+            new LookedUp(new PlanHours($after), $from, $until),
         );
         $said = [];
         foreach ($told as [$one, $changes]) {
@@ -312,7 +312,7 @@ final class PlanImpactTest extends TestCase
                     $from,
                     $until,
                     'Europe/London',
-                    new HoursHeld($after, new PlanHours($after), $from, $until),
+                    new LookedUp(new PlanHours($after), $from, $until),
                 ),
             );
         }

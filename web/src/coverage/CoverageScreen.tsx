@@ -117,6 +117,8 @@ function Legend({ coverage }: { coverage: Coverage }) {
     );
 }
 
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** Every way in which calls fare in the year, and when. */
 function Lines({ coverage, onGo }: { coverage: Coverage; onGo: (at: string) => void }) {
     return (
@@ -126,12 +128,13 @@ function Lines({ coverage, onGo }: { coverage: Coverage; onGo: (at: string) => v
                     <span className="figures">{hoursOf(one.seconds)}</span>
                     <div>
                         <button type="button" onClick={() => onGo(one.first)}>
-                            {one.words.charAt(0).toUpperCase() + one.words.slice(1)}
+                            {capital(one.words)}
                         </button>{' '}
                         <span className="quiet">
                             {reachName(one.reach)}
                             {one.hears.length > 0 && <> · hears “{one.hears.join('”, “')}”</>}
                         </span>
+                        {one.during && <p>{capital(one.during)}</p>}
                         <p className="about">{one.when}</p>
                     </div>
                 </li>

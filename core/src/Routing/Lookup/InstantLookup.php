@@ -12,7 +12,8 @@ final readonly class InstantLookup implements Lookup
     public const PASSED = 'passed';
     public const TO_COME = 'to come';
 
-    public function __construct(private int $passes, private int $second) {}
+    /** @param int $passes Unix seconds */
+    public function __construct(public int $passes, private int $second) {}
 
     public function at(int $instant, PlanHours $hours): Found
     {

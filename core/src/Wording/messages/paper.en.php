@@ -15,6 +15,7 @@ return [
     'chapter.people' => 'Who answers',
     'chapter.prompts' => 'What callers hear',
     'chapter.whys' => 'Why it is so',
+    'chapter.states' => 'When hours are how',
     'chapter.promised' => 'What is promised',
     'brief.draft' => 'the draft',
     'brief.live' => 'edition {edition}, which is live',
@@ -23,6 +24,12 @@ return [
     'brief.about' => '{which}. The year from {date} on.',
     'brief.reached' =>
         'In a usual week somebody may be reached for {hours} hours. On {without} of {days} days nobody can be reached at all.',
+    'brief.exact' =>
+        'Calls look at hours some seconds or minutes after they come in: so near an edge they may fare as beside it.',
+    'brief.when' => '{when}:',
+    'brief.state' => '{state}: {times}.',
+    'brief.otherwise' => 'at all other times',
+    'brief.pressed-alike' => 'Whoever presses {keys} fares as whoever presses nothing.',
     'brief.pressed' => 'Whoever presses {keys}:',
     'brief.comes-to' => '{when}: {takes}.',
     'brief.hears' => '{when}: callers hear {prompts}; {takes}.',

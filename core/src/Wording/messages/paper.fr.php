@@ -15,6 +15,7 @@ return [
     'chapter.people' => 'Qui répond',
     'chapter.prompts' => 'Ce que les appelants entendent',
     'chapter.whys' => 'Pourquoi il en est ainsi',
+    'chapter.states' => 'Les horaires, état par état',
     'chapter.promised' => 'Ce qui est promis',
     'brief.draft' => 'le brouillon',
     'brief.live' => 'édition {edition}, en vigueur',
@@ -23,6 +24,12 @@ return [
     'brief.about' => '{which}. L’année à partir du {date}.',
     'brief.reached' =>
         'Dans une semaine ordinaire, quelqu’un peut être joint pendant {hours} heures. {without} jours sur {days}, personne ne peut être joint.',
+    'brief.exact' =>
+        "Un appel consulte les horaires quelques secondes ou minutes après son arrivée\u{a0}: aussi près d’un changement, il peut aller comme juste avant ou juste après.",
+    'brief.when' => "{when}\u{a0}:",
+    'brief.state' => "{state}\u{a0}: {times}.",
+    'brief.otherwise' => 'le reste du temps',
+    'brief.pressed-alike' => 'Si l’on presse la touche {keys}, il en va comme si rien n’est pressé.',
     'brief.pressed' => "Si l’on presse la touche {keys}\u{a0}:",
     'brief.comes-to' => "{when}\u{a0}: {takes}.",
     'brief.hears' => "{when}\u{a0}: les appelants entendent {prompts}\u{a0}; {takes}.",

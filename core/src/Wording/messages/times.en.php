@@ -11,5 +11,9 @@ return [
     'more' => 'and {count} more',
     'daily' => 'daily',
     'all-day' => '{days} all day',
+    'since' => 'from {moment} on',
+    'until' => 'until {moment}',
+    'rule.in' => 'in the times of the rule {rule} of {person}',
+    'rule.out' => 'outside the times of the rule {rule} of {person}',
     'until-day' => '{days} {from} until {last} {to}',
 ];

@@ -11,5 +11,9 @@ return [
     'more' => 'et {count} de plus',
     'daily' => 'tous les jours',
     'all-day' => '{days} toute la journée',
+    'since' => 'à partir du {moment}',
+    'until' => 'jusqu’au {moment}',
+    'rule.in' => 'aux heures de la règle {rule} de {person}',
+    'rule.out' => 'en dehors des heures de la règle {rule} de {person}',
     'until-day' => '{days} {from} jusqu’à {last} {to}',
 ];

@@ -4,23 +4,32 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Proof;
 
+use Meandros\Core\Call\Caller;
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
+use Meandros\Core\Proof\Branch;
+use Meandros\Core\Proof\Branching;
 use Meandros\Core\Proof\Course;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
-use Meandros\Core\Proof\HoursHeld;
 use Meandros\Core\Proof\Impact;
 use Meandros\Core\Proof\Intervals;
+use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Routing\Happening\HoursRead;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Time\Stretches;
+use Meandros\Core\Wording\BranchWords;
 use Meandros\Core\Wording\ChangeWords;
+use Meandros\Core\Wording\CourseWords;
 use Meandros\Core\Wording\ImpactReport;
 use PHPUnit\Framework\TestCase;
 
-/** Times that are told by the states that hours are in then: those at which calls find them so, and no others. */
-final class HoursHeldTest extends TestCase
+/** Times that are told by what calls look up then: those at which they find it so, and no others. */
+final class BranchingTest extends TestCase
 {
     private const ZONE = 'Europe/London';
 
@@ -30,8 +39,8 @@ final class HoursHeldTest extends TestCase
         $coverage = self::coverage($plan);
         foreach ([['open'], ['lunch'], ['closed'], ['open', 'lunch'], ['lunch', 'closed']] as $states) {
             self::assertSame(
-                ['hrs', $states],
-                self::held($plan, self::times($coverage, $states), $coverage->courses[0]),
+                \sprintf('while hrs are %s', implode(' or ', array_map(self::quoted(...), $states))),
+                self::during($plan, self::times($coverage, $states), $coverage->courses[0]),
                 implode(' ', $states),
             );
         }
@@ -43,17 +52,68 @@ final class HoursHeldTest extends TestCase
         $coverage = self::coverage($plan);
         $open = self::times($coverage, ['open']);
         $course = $coverage->courses[0];
-        self::assertNull(self::held($plan, \array_slice($open, 1), $course), 'one is missing');
-        self::assertNull(self::held($plan, [[$open[0][0], $open[0][0] + 300], ...\array_slice($open, 1)], $course));
-        self::assertNull(self::held($plan, [[$open[0][0] - 300, $open[0][1]], ...\array_slice($open, 1)], $course));
+        self::assertNull(self::during($plan, \array_slice($open, 1), $course), 'one is missing');
+        self::assertNull(self::during($plan, [[$open[0][0], $open[0][0] + 300], ...\array_slice($open, 1)], $course));
+        self::assertNull(self::during($plan, [[$open[0][0] - 300, $open[0][1]], ...\array_slice($open, 1)], $course));
         $later = static fn(int $seconds): array => array_map(
             static fn(array $one): array => [$one[0] + $seconds, $one[1] + $seconds],
             $open,
         );
-        self::assertSame(['hrs', ['open']], self::held($plan, $later(59), $course));
-        self::assertSame(['hrs', ['open']], self::held($plan, $later(-59), $course));
-        self::assertNull(self::held($plan, $later(60), $course));
-        self::assertNull(self::held($plan, $later(-60), $course));
+        self::assertSame('while hrs are “Open”', self::during($plan, $later(59), $course));
+        self::assertSame('while hrs are “Open”', self::during($plan, $later(-59), $course));
+        self::assertNull(self::during($plan, $later(60), $course));
+        self::assertNull(self::during($plan, $later(-60), $course));
+    }
+
+    /** Wherever nothing changes for ten minutes before and after, calls fare as is told of what they look up. */
+    public function testWhatIsToldIsSo(): void
+    {
+        $demo = PlanCodec::decode((string) file_get_contents(__DIR__ . '/../../../demo/ternwick-ferries.json'));
+        $numbers = array_map(static fn(Number $one): array => [$demo, $one], $demo->all(Number::class));
+        mt_srand(11);
+        for ($i = 0; $i < 60; ++$i) {
+            $plan = RandomPlans::one();
+            $numbers[] = [$plan, $plan->all(Number::class)[0]];
+        }
+        [$from, $until] = self::stretch();
+        $alone = 0;
+        foreach ($numbers as [$plan, $number]) {
+            $hours = new PlanHours($plan);
+            $calls = new Courses($plan, new TrialCall($number->range->example(), Caller::withheld(), $from));
+            $coverage = Coverage::over($calls, $from, $until);
+            $places = (new CourseWords($plan))->lines($coverage)[1];
+            $tree = (new Branching(new LookedUp($hours, $from, $until)))->over($coverage, $places);
+            for ($j = 0; $j < 40; ++$j) {
+                $instant = mt_rand($from + 600, $until - 600);
+                $leaf = self::leaf($tree, $instant, $hours);
+                if (null !== $leaf) {
+                    $place = $places[Stretches::search($coverage->starts, $instant)];
+                    self::assertContains($place, array_keys($leaf->times));
+                    $alone += 1 === \count($leaf->times) ? 1 : 0;
+                }
+            }
+        }
+        self::assertGreaterThan(3_000, $alone);
+    }
+
+    /** @return Branch|null null within ten minutes of an edge */
+    private static function leaf(Branch $branch, int $instant, PlanHours $hours): ?Branch
+    {
+        if (null === $branch->by) {
+            return $branch;
+        }
+        $answer = $branch->by->at($instant, $hours)->answer;
+        foreach ([-600, 600] as $beside) {
+            if ($answer !== $branch->by->at($instant + $beside, $hours)->answer) {
+                return null;
+            }
+        }
+        foreach ($branch->branches as [$answers, $inner]) {
+            if (\in_array($answer, $answers, true)) {
+                return self::leaf($inner, $instant, $hours);
+            }
+        }
+        self::fail('Nothing is told of calls that find ' . $answer . '.');
     }
 
     public function testManyTimesAreOneInWhatAnEditDoes(): void
@@ -71,7 +131,7 @@ final class HoursHeldTest extends TestCase
         $report = ImpactReport::of(
             Impact::between(self::coverage($before), self::coverage($after)),
             new ChangeWords($after, $before),
-            ...[...self::stretch(), self::ZONE, new HoursHeld($after, new PlanHours($after), ...self::stretch())],
+            ...[...self::stretch(), self::ZONE, new LookedUp(new PlanHours($after), ...self::stretch())],
         );
 
         return array_map(static fn(array $one): string => $one['when'] . ': ' . $one['what'], $report);
@@ -158,9 +218,16 @@ final class HoursHeldTest extends TestCase
         return null;
     }
 
-    /** @return array{string, list<string>}|null */
-    private static function held(Plan $plan, array $times, Course $course): ?array
+    private static function quoted(string $state): string
     {
-        return (new HoursHeld($plan, new PlanHours($plan), ...self::stretch()))->during($times, $course);
+        return \sprintf('“%s”', ucfirst($state));
+    }
+
+    /** @param list<array{int, int}> $times */
+    private static function during(Plan $plan, array $times, Course $course): ?string
+    {
+        $lookedUp = new LookedUp(new PlanHours($plan), ...self::stretch());
+
+        return (new BranchWords($plan))->during($times, $course, $lookedUp, self::ZONE);
     }
 }
