@@ -31,8 +31,10 @@ final class PaperPage
     .row.exit { font-weight: bold; border-left-color: #999; }
     .words { font-style: italic; }
     .line { margin: 0; padding: 1.5pt 0 1.5pt 7pt; border-left: 1pt solid #111; page-break-inside: avoid; }
+    .announces { page-break-after: avoid; }
     ins { text-decoration: underline; font-weight: bold; }
     del { color: #555; }
+    h2 + p, h2 + p + p { page-break-after: avoid; }
     .week { margin: 6pt 0; page-break-inside: avoid; }
     .sign { margin-top: 30pt; page-break-inside: avoid; }
     .sign td { border: 0; padding: 26pt 14pt 0 0; width: 33%; }
@@ -80,11 +82,15 @@ final class PaperPage
     /** @param list<Line> $lines */
     private static function lines(array $lines): string
     {
+        // What lies further in begins on the page on which it is announced.
+        $announces = static fn(int $i): bool => isset($lines[$i + 1]) && $lines[$i + 1]->depth > $lines[$i]->depth;
+
         return implode(
             '',
             array_map(
-                static fn(Line $line): string => \sprintf(
-                    '<p class="line" style="margin-left:%dpt">%s</p>',
+                static fn(Line $line, int $i): string => \sprintf(
+                    '<p class="line%s" style="margin-left:%dpt">%s</p>',
+                    $announces($i) ? ' announces' : '',
                     $line->depth * self::INDENT,
                     match ($line->mark) {
                         Line::ADDED => '<ins>' . self::e($line->text) . '</ins>',
@@ -93,6 +99,7 @@ final class PaperPage
                     },
                 ),
                 $lines,
+                array_keys($lines),
             ),
         );
     }
