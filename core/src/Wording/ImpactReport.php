@@ -76,7 +76,7 @@ final class ImpactReport
             $groups[$key]['changes'][] = $change;
             $groups[$key]['times'] = [...$groups[$key]['times'] ?? [], ...$change->intervals];
         }
-        $report = $told = $ofEverybody = [];
+        $report = $told = $ofEverybody = $worse = [];
         foreach ($groups as ['changes' => $changes, 'times' => $times]) {
             $change = $changes[0];
             $times = Intervals::union($times) ?: $times;
@@ -97,9 +97,12 @@ final class ImpactReport
             $said = Times::of($across, $from, $until, $zone);
             $isShort = self::areFew($said) && (0 !== $change->moved || self::areWholeMinutes($said));
             // What is otherwise for some seconds is told by itself.
-            $bridged = Intervals::bridged($across, Impact::MOVED_AT_MOST);
+            $calls = serialize($change->calls);
             $during =
-                $isShort || 0 !== $change->moved ? null : $words->during($bridged, $change->after, $lookedUp, $zone);
+                $isShort || 0 !== $change->moved
+                    ? null
+                    : self::during($change, $across, $worse[$calls] ?? [], $words, $lookedUp, $zone);
+            $worse[$calls] = [...$worse[$calls] ?? [], ...$across];
             $when = match (true) {
                 null !== $during => $during,
                 !$isShort && 0 !== $change->moved => 'always',
@@ -127,6 +130,31 @@ final class ImpactReport
         }
 
         return array_values($report);
+    }
+
+    /**
+     * What calls look up then, and at no other time; or then and at times of which something worse is told.
+     *
+     * @param non-empty-list<array{int, int}> $times in order
+     * @param list<array{int, int}>           $worse times of the same calls of which something was told before
+     */
+    private static function during(
+        Change $change,
+        array $times,
+        array $worse,
+        ChangeWords $words,
+        LookedUp $lookedUp,
+        string $zone,
+    ): ?string {
+        foreach (['' => [], 'otherwise ' => $worse] as $how => $others) {
+            $all = Intervals::bridged(Intervals::union([...$times, ...$others]) ?: $times, Impact::MOVED_AT_MOST);
+            $found = $words->during($all, $change->after, $lookedUp, $zone);
+            if (null !== $found) {
+                return $how . $found;
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -125,6 +125,47 @@ final class BranchingTest extends TestCase
         );
     }
 
+    public function testTimesOfWhichSomethingWorseIsToldAreLeftOut(): void
+    {
+        self::assertSame(
+            ['Mon–Fri 10:59:32–11:59:40: no longer rings Ben', 'otherwise while shop are “Open”: Ann rings 8 s longer'],
+            self::said(self::shop(20, '12:00'), self::shop(28, '11:00')),
+        );
+    }
+
+    /** Ann is rung while the shop is open, and then Ben while the desk is. */
+    private static function shop(int $seconds, string $deskCloses): Plan
+    {
+        $open = static fn(string $to): array => [
+            ['days' => ['mo', 'tu', 'we', 'th', 'fr'], 'from' => '09:00', 'to' => $to, 'state' => 'open'],
+        ];
+        $look = static fn(string $id, string $hours): array => [
+            'id' => $id,
+            'do' => 'hours',
+            'hours' => $hours,
+            'exits' => [['on' => 'closed', 'steps' => [['id' => "end_$id", 'do' => 'end']]]],
+        ];
+        $ring = static fn(string $who, int $seconds): array => [
+            'id' => "ring_$who",
+            'do' => 'ring',
+            'target' => $who,
+            'seconds' => $seconds,
+        ];
+
+        return (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->hours('shop', $open('17:00'))
+            ->hours('desk', $open($deskCloses))
+            ->journey('jrn_main', [
+                $look('shop1', 'shop'),
+                $ring('ann', $seconds),
+                $look('desk1', 'desk'),
+                $ring('ben', 20),
+            ])
+            ->plan();
+    }
+
     /** @return list<string> */
     private static function said(Plan $before, Plan $after): array
     {
