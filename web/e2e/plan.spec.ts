@@ -104,6 +104,8 @@ test('a plan is brought in after a look at what would change, and one that does 
     await bring.getByLabel('Name of a new plan').fill('Blank');
     await bring.getByRole('button', { name: 'Start with an empty plan' }).click();
     await expect(bring.getByRole('status')).toContainText('the empty plan would change 156 elements (156 removed)');
+    // What somebody gave a reason for comes first.
+    await expect(bring.getByRole('status').getByRole('listitem').first()).toContainText('It was so because: “');
     await bring.getByRole('button', { name: 'Leave the draft as it is' }).click();
     await expect(bring.getByRole('status')).toHaveCount(0);
 

@@ -81,17 +81,15 @@ final readonly class BranchWords
      */
     private function leading(Branch $branch, string $zone, array $before): iterable
     {
-        foreach ($branch->branches as [$answers, $inner]) {
-            yield from $this->leading(
-                $inner,
-                $zone,
-                null === $branch->by ? $before : [...$before, $this->when($branch->by, $answers, $zone)],
-            );
-        }
         if (null === $branch->by) {
             foreach (array_keys($branch->times) as $place) {
                 yield [$place, 1 === \count($branch->times) ? $before : []];
             }
+
+            return;
+        }
+        foreach ($branch->branches as [$answers, $inner]) {
+            yield from $this->leading($inner, $zone, [...$before, $this->when($branch->by, $answers, $zone)]);
         }
     }
 

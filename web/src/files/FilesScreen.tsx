@@ -9,6 +9,7 @@ import { patchDraft, usePlan } from '../plan/usePlan';
 import { upload } from '../sound/uploads';
 import { Field } from '../ui/Field';
 import { FileButton } from '../ui/FileButton';
+import { Said } from '../ui/Why';
 import { SettingsSheet } from './SettingsSheet';
 
 /** A plan that is about to take the draft's place, and what it would change. */
@@ -187,6 +188,7 @@ function BroughtPreview({
     const current = usePlan()?.plan.name;
     const isNamedSo = name === undefined || current === name;
     const same = changes.count === 0 && isNamedSo;
+    const explainedFirst = changes.pending.toSorted((a, b) => Number(b.why !== null) - Number(a.why !== null));
     const counts = (['added', 'changed', 'removed'] as const).filter((what) => count(what) > 0);
     return (
         <div className="notice" role="status">
@@ -204,10 +206,11 @@ function BroughtPreview({
                         .
                     </p>
                     <ul className="pending">
-                        {changes.pending.slice(0, 12).map((one) => (
+                        {explainedFirst.slice(0, 12).map((one) => (
                             <li key={one.id}>
                                 <span className={`what ${one.what}`}>{one.what}</span> {one.name}{' '}
                                 <span className="quiet">{one.kind}</span>
+                                {one.why !== null && <Said name="It was so because" why={one.why} />}
                             </li>
                         ))}
                         {changes.count > 12 && <li className="quiet">and {changes.count - 12} more</li>}

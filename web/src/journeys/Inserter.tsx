@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { type CSSProperties, type ReactNode, useEffect, useRef, useState } from 'react';
 import type { Step } from '../api/types';
 import { typedEntry } from './outlineKeys';
 import { STEP_KINDS } from './steps';
@@ -38,7 +38,7 @@ export function Inserter({
             className="inserter"
             role="toolbar"
             aria-label="Which step"
-            style={{ paddingLeft: 74 + depth * 24 }}
+            style={{ '--depth': depth } as CSSProperties}
             onKeyDown={(event) => {
                 const buttons = [...(box.current?.querySelectorAll('button') ?? [])];
                 const at = buttons.indexOf(document.activeElement as HTMLButtonElement);

@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { memo, type ReactNode, useState } from 'react';
+import { type CSSProperties, memo, type ReactNode, useState } from 'react';
 import type { Finding, Step, Trace, TraceEvent } from '../api/types';
 import { clock } from '../call/clock';
 import { usePlan } from '../plan/usePlan';
@@ -60,7 +60,7 @@ export const OutlineRow = memo(function OutlineRow(props: Props) {
                     <span className="hidden">not taken</span>
                 )}
             </span>
-            <div role="gridcell" className="body" style={{ paddingLeft: row.depth * 24 }}>
+            <div role="gridcell" className="body" style={{ '--depth': row.depth } as CSSProperties}>
                 <span className={row.is === 'exit' ? 'mark small' : 'mark'} data-mark={row.key} />
                 <div className="words">
                     {row.is === 'step' ? (
