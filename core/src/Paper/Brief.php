@@ -58,9 +58,9 @@ final readonly class Brief
             if (!$goOn()) {
                 return null;
             }
-            $chapters[$numbers[0]->name()] = $self->chapter($numbers, $other);
+            $chapters[] = $self->chapter($numbers, $other);
         }
-        ksort($chapters, \SORT_NATURAL | \SORT_FLAG_CASE);
+        usort($chapters, static fn(Chapter $a, Chapter $b): int => strnatcasecmp($a->heading->text, $b->heading->text));
         $zone = ($fares->plan->all(Site::class)[0] ?? null)->place->zone ?? 'UTC';
         $states = $self->states($other);
         $promises = $self->promises($other);
@@ -72,7 +72,7 @@ final readonly class Brief
             $words->say('brief.about', ['which' => $about, 'date' => $words->date($day)]) .
                 ([] === $states ? '' : ' ' . $words->say('brief.exact')),
             [
-                ...array_values($chapters),
+                ...$chapters,
                 ...[] === $states ? [] : [new Chapter(new Heading($words->say('chapter.states')), lines: $states)],
                 ...[] === $promises
                     ? []
@@ -101,7 +101,7 @@ final readonly class Brief
         $was = $other?->fares->plan->get(Number::class, $numbers[0]->id());
 
         return new Chapter(
-            new Heading($numbers[0]->name()),
+            new Heading($this->heading($numbers)),
             [
                 Listed::more(implode(' · ', $names), $more, $this->words->language),
                 $this->words->say('brief.reached', [
@@ -115,6 +115,18 @@ final readonly class Brief
                 : self::marked(null === $was ? [] : $other->calls->lines($was, $zone), $lines),
             picture: WeekPicture::of($coverage, self::monday($coverage, $zone), $zone),
         );
+    }
+
+    /**
+     * Many numbers are called after what they lead to.
+     *
+     * @param non-empty-list<Number> $numbers
+     */
+    private function heading(array $numbers): string
+    {
+        $target = 1 === \count($numbers) ? null : $this->fares->plan->find($numbers[0]->target?->element);
+
+        return $target?->name() ?? $numbers[0]->name();
     }
 
     /** The first whole week. */

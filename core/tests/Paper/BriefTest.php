@@ -70,6 +70,27 @@ final class BriefTest extends TestCase
         );
     }
 
+    public function testNumbersThatFareAlikeAreToldTogetherAndNoneIsLost(): void
+    {
+        $number = static fn(string $id, string $last, string $name, string $target): array => [
+            'id' => $id,
+            'kind' => 'number',
+            'name' => $name,
+            'number' => '+4416329609' . $last,
+            'site' => 'sit_harbour',
+            'language' => 'en',
+            'target' => $target,
+        ];
+        $plan = (new PlanBuilder())->mailbox('mbx')->with($number('num_b', '01', 'Main line', 'mbx'));
+        $headings = static fn(PlanBuilder $builder): array => array_map(
+            static fn(Chapter $one): string => $one->heading->text,
+            self::brief($builder->plan())->chapters,
+        );
+        self::assertSame(['Main line', 'Main line'], $headings($plan), 'Two of one name lead elsewhere.');
+        $plan->with($number('num_c', '02', 'After hours', 'mbx'));
+        self::assertSame(['Main line', 'mbx'], $headings($plan), 'Many are called after what they lead to.');
+    }
+
     public function testInFrench(): void
     {
         $markdown = Markdown::of(self::brief(self::plan('17:00'), null, 'fr'));

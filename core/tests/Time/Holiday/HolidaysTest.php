@@ -294,6 +294,11 @@ final class HolidaysTest extends TestCase
             'before it starts',
         ];
         yield [
+            ['rule' => ['on' => 'yearly', 'date' => '12-24'], 'part' => ['from' => '13:00', 'to' => '13:00']],
+            '/holidays/0/part/to',
+            'before it starts',
+        ];
+        yield [
             ['rule' => ['on' => 'yearly', 'date' => '12-24'], 'years' => ['from' => 2027, 'to' => 2026]],
             '/holidays/0/years/to',
             'comes before',
