@@ -30,6 +30,7 @@ final class CoverageApiTest extends ApiTestCase
         );
         self::assertStringStartsWith('rings ', $rings[0]['words']);
         self::assertStringContainsString('Mon–Fri 08:30–17:30', $rings[0]['when']);
+        self::assertSame('while Reception hours are “Open”', $rings[0]['during']);
         foreach ($year['days'] as $day) {
             self::assertSame([0, 86400], [$day[0]['from'], $day[\count($day) - 1]['to']]);
         }
@@ -201,6 +202,7 @@ final class CoverageApiTest extends ApiTestCase
             ),
         );
         self::assertStringContainsString('Mon–Fri 08:30–17:30', $berths[0]['when']);
+        self::assertSame('while Reception hours are “Open”', $berths[0]['during']);
         $team = $this->send('GET', '/api/plans/draft/rung/team_bookings?year=2027');
         self::assertGreaterThan(0, $team['seconds']);
         foreach (['', '?year=soon', '?year=1999'] as $query) {

@@ -123,9 +123,11 @@ final readonly class CoverageController
         $site = $who instanceof Person ? $plan->get(Site::class, $who->site) : null;
         $zone = ($site ?? ($plan->all(Site::class)[0] ?? null))->place->zone ?? 'UTC';
         [$from, $until] = YearPicture::instants($zone, $year);
-        [$found, $left] = Rung::find($plan, $id, $this->all($plan, $from, $until), $this->patience->for(self::WAITED));
+        $all = $this->all($plan, $from, $until);
+        [$found, $left] = Rung::find($plan, $id, $all, $this->patience->for(self::WAITED));
+        $lookedUp = $this->lookedUp($plan, $from, $until);
 
-        return new JsonResponse(RungPicture::of($found, $from, $until, $zone, $year) + ['left' => $left]);
+        return new JsonResponse(RungPicture::of($found, $all, $lookedUp, $plan, $zone, $year) + ['left' => $left]);
     }
 
     /**
@@ -149,8 +151,7 @@ final readonly class CoverageController
         $zone = $plan->get(Site::class, $number->line->site)->place->zone ?? 'UTC';
         [$from, $until] = YearPicture::instants($zone, $year);
         $coverage = $this->all($plan, $from, $until)->of($number);
-        $hours = $this->router->hoursOf($plan, $this->live->state($plan, $this->now->second())->overrides);
-        $lookedUp = new LookedUp($hours, $from, $until);
+        $lookedUp = $this->lookedUp($plan, $from, $until);
         $files = new CoverageFiles($plan, $number, $coverage, $lookedUp, $zone, $this->now->second());
 
         return match ($format) {
@@ -182,6 +183,13 @@ final readonly class CoverageController
                 'least' => self::FIRST_YEAR,
                 'most' => self::LAST_YEAR,
             ]);
+    }
+
+    private function lookedUp(Plan $plan, int $from, int $until): LookedUp
+    {
+        $overrides = $this->live->state($plan, $this->now->second())->overrides;
+
+        return new LookedUp($this->router->hoursOf($plan, $overrides), $from, $until);
     }
 
     private function all(Plan $plan, int $from, int $until): AllNumbers

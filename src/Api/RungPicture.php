@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Meandros\Server\Api;
 
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Intervals;
+use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Time\YearPicture;
+use Meandros\Core\Wording\BranchWords;
 use Meandros\Core\Wording\TimesWords;
 
 /** When somebody is rung over a year as JSON: the picture, and by which numbers. */
@@ -22,8 +26,16 @@ final class RungPicture
      *
      * @return array<string, mixed>
      */
-    public static function of(array $found, int $from, int $until, string $zone, int $year): array
-    {
+    public static function of(
+        array $found,
+        AllNumbers $all,
+        LookedUp $lookedUp,
+        Plan $plan,
+        string $zone,
+        int $year,
+    ): array {
+        [$from, $until] = [$lookedUp->from, $lookedUp->until];
+        $words = new BranchWords($plan);
         $union = Intervals::union(array_merge(...array_map(static fn(array $one): array => $one[1], $found)));
         $starts = [$from];
         $states = [self::NOT_RUNG];
@@ -47,6 +59,8 @@ final class RungPicture
                 static fn(array $one): array => [
                     'numbers' => array_map(static fn(Number $number): string => $number->name(), $one[0]),
                     'number' => $one[0][0]->range->example(),
+                    'during' =>
+                        $words->during($one[1], $all->of($one[0][0])->at($one[1][0][0]), $lookedUp, $zone) ?? '',
                     'when' => TimesWords::of(Times::of($one[1], $from, $until, $zone)),
                     'seconds' => self::seconds($one[1]),
                     'first' => Moment::format($one[1][0][0], $zone),

@@ -95,9 +95,9 @@ test('when somebody is rung, and the year to take away', async ({ page }) => {
         .first()
         .click();
     await expect(rung.getByText(/of the year, by these numbers/)).toBeVisible();
-    await expect(rung.getByRole('listitem').filter({ hasText: 'Berth telephones' })).toContainText(
-        'Mon–Fri 08:30–17:30',
-    );
+    const berths = rung.getByRole('listitem').filter({ hasText: 'Berth telephones' });
+    await expect(berths).toContainText('While Reception hours are “Open”');
+    await expect(berths).toContainText('Mon–Fri 08:30–17:30');
     await axeClean(page, 'main');
     await page.getByRole('button', { name: 'Take away …' }).click();
     const download = page.waitForEvent('download');

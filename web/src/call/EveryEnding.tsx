@@ -6,6 +6,7 @@ import { assumptionsInWords } from '../moment/assumptionsInWords';
 import { fromActs } from '../moment/trialCall';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import { capital } from '../ui/capital';
 import { clock } from './clock';
 import { EndingIcon } from './EndingIcon';
 import { useEndings } from './useEndings';
@@ -110,5 +111,3 @@ function Try({ one, at, name, onTry }: { one: One; at: number | null; name: stri
         </Button>
     );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

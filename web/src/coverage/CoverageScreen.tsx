@@ -6,6 +6,7 @@ import { StatePattern } from '../hours/StatePattern';
 import { YearChart } from '../hours/YearChart';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import { capital } from '../ui/capital';
 import { LookingThrough } from '../ui/LookingThrough';
 import { dateWords } from '../ui/when';
 import { CoverageBoard } from './CoverageBoard';
@@ -116,8 +117,6 @@ function Legend({ coverage }: { coverage: Coverage }) {
         </span>
     );
 }
-
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** Every way in which calls fare in the year, and when. */
 function Lines({ coverage, onGo }: { coverage: Coverage; onGo: (at: string) => void }) {

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { YearChart } from '../hours/YearChart';
 import { useMoment } from '../moment/useMoment';
+import { capital } from '../ui/capital';
 import { ElementPicker } from '../ui/ElementPicker';
 import { Field } from '../ui/Field';
 import styles from './coverage.module.css';
@@ -51,6 +52,7 @@ export function RungSection({ year }: { year: number }) {
                                     <button type="button" onClick={() => go(line.first.slice(0, 19), line.number)}>
                                         {line.numbers.join(' · ')}
                                     </button>
+                                    {line.during && <p>{capital(line.during)}</p>}
                                     <p className="about">{line.when}</p>
                                 </div>
                             </li>

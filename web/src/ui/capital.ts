@@ -1,0 +1,2 @@
+/** As a sentence begins. */
+export const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
