@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
 import type { CoverageTotals, NumberElement } from '../api/types';
+import { patternFill } from '../hours/StatePattern';
 import { toTrialCall } from '../moment/trialCall';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
@@ -115,7 +116,7 @@ function Shares({ totals }: { totals: CoverageTotals }) {
                         x={100 * shares.slice(0, i).reduce((sum, before) => sum + before.share, 0)}
                         width={100 * one.share}
                         height="10"
-                        fill={`url(#state-${one.key})`}
+                        fill={patternFill(one.key)}
                     />
                 ))}
             </svg>

@@ -2,7 +2,7 @@ import { Button, Dropdown } from 'antd';
 import { useState } from 'react';
 import type { Coverage } from '../api/types';
 import { FirstSteps } from '../call/FirstSteps';
-import { StatePattern } from '../hours/StatePattern';
+import { patternFill, StatePattern } from '../hours/StatePattern';
 import { YearChart } from '../hours/YearChart';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
@@ -109,7 +109,7 @@ function Legend({ coverage }: { coverage: Coverage }) {
                 <span key={one.key}>
                     <svg width="22" height="14" aria-hidden="true">
                         <StatePattern states={REACHES} />
-                        <rect width="22" height="14" rx="2" fill={`url(#state-${one.key})`} />
+                        <rect width="22" height="14" rx="2" fill={patternFill(one.key)} />
                     </svg>
                     {one.name} {hoursOf(coverage.totals.seconds[one.key] ?? 0)}
                 </span>

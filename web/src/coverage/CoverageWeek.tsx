@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import type { Coverage } from '../api/types';
 import { DAY_SECONDS, toTime } from '../hours/bands';
-import { StatePattern } from '../hours/StatePattern';
+import { patternFill, StatePattern } from '../hours/StatePattern';
 import { dateWords } from '../ui/when';
 import { REACHES } from './reach';
 
@@ -61,7 +61,7 @@ export function CoverageWeek({ coverage, onGo }: { coverage: Coverage; onGo: (da
                                     y={TOP + row * ROW + 2}
                                     width={Math.max(0.5, wide - 1)}
                                     height={ROW - 4}
-                                    fill={`url(#state-${line?.reach})`}
+                                    fill={patternFill(line?.reach ?? '')}
                                     className="stretch"
                                 />
                                 {room > 6 && (

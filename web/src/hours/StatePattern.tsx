@@ -7,7 +7,7 @@ export function StatePattern({ states }: { states: State[] }) {
             {states.map((state, i) => (
                 <pattern
                     key={state.key}
-                    id={`state-${state.key}`}
+                    id={patternId(state.key)}
                     width="8"
                     height="8"
                     patternUnits="userSpaceOnUse"
@@ -30,6 +30,12 @@ export function StatePattern({ states }: { states: State[] }) {
 const openIndex = (states: State[], i: number) => Math.min(2, states.slice(0, i).filter((state) => state.open).length);
 const shutIndex = (states: State[], i: number) => Math.min(3, states.slice(0, i).filter((state) => !state.open).length);
 
+/** Keys may have blanks, which no id has: what such a one is referred to by is drawn black. */
+const patternId = (key: string) => `state-${key.replaceAll(/[^\w-]/g, (other) => `_${other.codePointAt(0)}`)}`;
+
+/** The fill of a state of which there is a pattern in the picture. */
+export const patternFill = (key: string) => `url(#${patternId(key)})`;
+
 export function stateFill(hours: Hours, key: string): string {
-    return hours.states.some((state) => state.key === key) ? `url(#state-${key})` : 'none';
+    return hours.states.some((state) => state.key === key) ? patternFill(key) : 'none';
 }

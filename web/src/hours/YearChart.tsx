@@ -2,7 +2,7 @@ import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
 import type { State, Year } from '../api/types';
 import { dateWords } from '../ui/when';
 import { DAY_SECONDS, toTime } from './bands';
-import { StatePattern } from './StatePattern';
+import { patternFill, StatePattern } from './StatePattern';
 
 const LEFT = 34;
 const DAY = 2.2;
@@ -94,7 +94,7 @@ export function YearChart({
                     <path
                         key={one.key}
                         d={paths.get(one.key) ?? ''}
-                        fill={`url(#state-${one.key})`}
+                        fill={patternFill(one.key)}
                         className={one.open ? 'cells open' : 'cells'}
                     />
                 ))}
