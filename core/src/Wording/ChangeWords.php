@@ -8,6 +8,8 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Change;
 use Meandros\Core\Proof\Course;
+use Meandros\Core\Proof\Impact;
+use Meandros\Core\Proof\Intervals;
 use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Severity;
@@ -61,7 +63,10 @@ final readonly class ChangeWords
      */
     public function during(array $times, Course $course, LookedUp $lookedUp, string $zone): ?string
     {
-        return $this->branches->during($times, $course, $lookedUp, $zone);
+        // What is otherwise for some seconds in between is told by itself.
+        $bridged = Intervals::bridged($times, Impact::MOVED_AT_MOST);
+
+        return $this->branches->during($bridged, $course, $lookedUp, $zone);
     }
 
     /** Changes of which this is the same are told as one. */

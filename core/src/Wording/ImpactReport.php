@@ -146,15 +146,17 @@ final class ImpactReport
         LookedUp $lookedUp,
         string $zone,
     ): ?string {
-        foreach (['' => [], 'otherwise ' => $worse] as $how => $others) {
-            $all = Intervals::bridged(Intervals::union([...$times, ...$others]) ?: $times, Impact::MOVED_AT_MOST);
-            $found = $words->during($all, $change->after, $lookedUp, $zone);
-            if (null !== $found) {
-                return $how . $found;
-            }
+        $found = $words->during($times, $change->after, $lookedUp, $zone);
+        $before = Intervals::union($worse);
+        if (null !== $found || [] === $before) {
+            return $found;
         }
+        $all = Intervals::union([...$times, ...$before]) ?: $times;
+        $whole = $words->during($all, $change->after, $lookedUp, $zone);
+        // Seconds that are missing to what was told are no rest of it.
+        $isRest = null !== $whole && $whole !== $words->during($before, $change->after, $lookedUp, $zone);
 
-        return null;
+        return $isRest ? 'otherwise ' . $whole : null;
     }
 
     /**

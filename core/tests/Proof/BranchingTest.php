@@ -131,6 +131,11 @@ final class BranchingTest extends TestCase
             ['Mon–Fri 10:59:32–11:59:40: no longer rings Ben', 'otherwise while shop are “Open”: Ann rings 8 s longer'],
             self::said(self::shop(20, '12:00'), self::shop(28, '11:00')),
         );
+        // Seconds that are missing to a state of which something was told are no rest of it.
+        self::assertSame(
+            ['while shop are “Open”: no longer rings Ann', 'Mon–Fri 11:59:40–12:00: instead of Ann, rings Ben'],
+            self::said(self::shop(20, '12:00'), self::shop(0, '12:00')),
+        );
     }
 
     /** Ann is rung while the shop is open, and then Ben while the desk is. */
@@ -159,7 +164,7 @@ final class BranchingTest extends TestCase
             ->hours('desk', $open($deskCloses))
             ->journey('jrn_main', [
                 $look('shop1', 'shop'),
-                $ring('ann', $seconds),
+                ...0 === $seconds ? [] : [$ring('ann', $seconds)],
                 $look('desk1', 'desk'),
                 $ring('ben', 20),
             ])
