@@ -133,7 +133,11 @@ final class BranchingTest extends TestCase
         );
         // Seconds that are missing to a state of which something was told are no rest of it.
         self::assertSame(
-            ['while shop are “Open”: no longer rings Ann', 'Mon–Fri 11:59:40–12:00: instead of Ann, rings Ben'],
+            [
+                'Mon–Fri 12:00–17:00: before: rings Ann; now: nobody: the call ends',
+                'while shop are “Open” and while desk are “Open”: no longer rings Ann',
+                'Mon–Fri 11:59:40–12:00: before: rings Ann; now: rings Ben',
+            ],
             self::said(self::shop(20, '12:00'), self::shop(0, '12:00')),
         );
     }
