@@ -55,6 +55,11 @@ for (const [name, path, colorScheme, until] of views) {
     await page.waitForLoadState('networkidle');
     await page.waitForTimeout(900);
     await page.getByText('Looking through').first().waitFor({ state: 'detached' });
+    if (name === 'paper') {
+        await page.getByText('In brief: who answers when').click();
+        await page.frameLocator('iframe').getByRole('heading', { name: 'Berth telephones' }).waitFor();
+        await page.waitForTimeout(500);
+    }
     if (until) await page.locator(until).first().scrollIntoViewIfNeeded();
     await page.screenshot({ path: `${folder}/${name}.png` });
     await page.close();
