@@ -58,7 +58,7 @@ final class BriefTest extends TestCase
             [0, 'While hrs are “Open” or “Lunch”: callers hear “Menu”; rings Ann, then mbx.'],
             self::lines($calls)[0],
         );
-        self::assertSame('When hours are how', $states->heading->text);
+        self::assertSame('Hours, state by state', $states->heading->text);
         self::assertSame(
             [
                 [0, 'hrs'],

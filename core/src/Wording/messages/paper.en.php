@@ -15,7 +15,7 @@ return [
     'chapter.people' => 'Who answers',
     'chapter.prompts' => 'What callers hear',
     'chapter.whys' => 'Why it is so',
-    'chapter.states' => 'When hours are how',
+    'chapter.states' => 'Hours, state by state',
     'chapter.promised' => 'What is promised',
     'brief.draft' => 'the draft',
     'brief.live' => 'edition {edition}, which is live',
