@@ -20,7 +20,7 @@ use Meandros\Core\Wording\PromiseWords;
 
 /**
  * A plan as a director reads and signs it: for each number what callers hear and who answers, by the states of hours, in sentences;
- * when hours are how; and what is promised. Beside another plan, what came and what went is marked.
+ * when the hours that were named are in which state; and what is promised. Beside another plan, what came and what went is marked.
  */
 final readonly class Brief
 {
