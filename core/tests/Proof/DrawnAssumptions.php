@@ -18,6 +18,17 @@ final class DrawnAssumptions
      */
     public static function of(array $phones, array $agents = []): Assumptions
     {
+        return Assumptions::fromData(self::data($phones, $agents));
+    }
+
+    /**
+     * @param list<string> $phones
+     * @param list<string> $agents
+     *
+     * @return array<string, mixed> as in a file
+     */
+    public static function data(array $phones, array $agents = []): array
+    {
         $keys = $meanwhile = $does = [];
         for ($i = mt_rand(0, 4); $i > 0; --$i) {
             $keys[] = ['press' => self::oneOf(self::PRESSES), 'after' => mt_rand(0, 14)];
@@ -51,7 +62,7 @@ final class DrawnAssumptions
             'agents' => array_map($isFree, $agents),
         ];
 
-        return Assumptions::fromData([
+        return [
             'queues' => [] === $agents || 0 === mt_rand(0, 3) ? [] : [$queue],
             'parked' => ['takenAfter' => self::oneOf([null, mt_rand(0, 70)])],
             'fax' => 0 === mt_rand(0, 4),
@@ -59,7 +70,7 @@ final class DrawnAssumptions
             'meanwhile' => $meanwhile,
             'phones' => $does,
             'patience' => 0 === mt_rand(0, 3) ? mt_rand(1, 100) : null,
-        ]);
+        ];
     }
 
     /** @return list<string> */

@@ -9,11 +9,13 @@ use Meandros\Core\Proof\NotTried;
 use Meandros\Core\Proof\PossibleEnding;
 use Meandros\Core\Proof\StepOutlook;
 use Meandros\Core\Routing\Ending;
+use Meandros\Core\Tests\Told;
+use Meandros\Core\Wording\EndingsReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
- * What drawn calls may come to is as it was when each that is complete was held against two thousand drawn assumptions. After a
+ * What drawn calls may come to, and by what, is as it was when each that is complete was held against two thousand drawn assumptions. After a
  * change that is meant to change it, and once the laws hold: MEANDROS_DRAW=1 vendor/bin/phpunit --testsuite core --filter DrawnEndingsTest.
  */
 final class DrawnEndingsTest extends TestCase
@@ -52,13 +54,16 @@ final class DrawnEndingsTest extends TestCase
         return implode("\n", [
             '# ' . $seed,
             ...array_map(
-                static fn(PossibleEnding $one): string => \sprintf(
-                    '%s: %d to %s s',
+                static fn(PossibleEnding $one, array $by): string => \sprintf(
+                    "%s: %d to %s s\n  %s\n  %s",
                     $who($one->ending),
                     $one->least,
                     $one->most ?? 'any',
+                    Told::json(array_filter($by['leastBy'])),
+                    Told::json(array_filter($by['mostBy'])),
                 ),
                 $endings->endings,
+                EndingsReport::of($endings, $drawn->plan)['endings'],
             ),
             ...array_map(
                 static fn(StepOutlook $one): string => \sprintf(
