@@ -148,7 +148,7 @@ final readonly class CoverageController
         $plan = $this->plans->get($which);
         $number = $plan->get(Number::class, $id) ?? throw new NotFound('There is no such number in this plan.');
         $year = self::year($request);
-        $zone = $plan->get(Site::class, $number->line->site)->place->zone ?? 'UTC';
+        $zone = $plan->zoneOf($number->line->site);
         [$from, $until] = YearPicture::instants($zone, $year);
         $coverage = $this->all($plan, $from, $until)->of($number);
         $lookedUp = $this->lookedUp($plan, $from, $until);

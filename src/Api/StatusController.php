@@ -6,7 +6,6 @@ namespace Meandros\Server\Api;
 
 use Meandros\Core\Call\Status;
 use Meandros\Core\Plan\Element\Person;
-use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
@@ -86,7 +85,7 @@ final readonly class StatusController
 
     private static function zone(?Plan $plan, string $person): string
     {
-        return $plan?->get(Site::class, $plan->get(Person::class, $person)?->site)->place->zone ?? 'UTC';
+        return $plan?->zoneOf($plan->get(Person::class, $person)?->site) ?? 'UTC';
     }
 
     /** @return array<string, mixed> */

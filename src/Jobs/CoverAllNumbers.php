@@ -10,7 +10,6 @@ use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\Element\Number;
-use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Totals;
@@ -89,7 +88,7 @@ final class CoverAllNumbers implements JobKind
                 continue;
             }
             $progress->at($i, \count($numbers));
-            $zone = $plan->get(Site::class, $number->line->site)->place->zone ?? 'UTC';
+            $zone = $plan->zoneOf($number->line->site);
             [$from, $until] = YearPicture::instants($zone, $input['year']);
             $all[$zone] ??= new AllNumbers($plan, $call, $from, $until, live: $live);
             $name = $zone . ' ' . AllNumbers::alike($number);

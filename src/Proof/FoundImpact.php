@@ -7,7 +7,6 @@ namespace Meandros\Server\Proof;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Number;
-use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
@@ -135,7 +134,7 @@ final readonly class FoundImpact
         $words = new ChangeWords($is, $was);
         $lookedUp = new LookedUp(new PlanHours($is, $this->live->state($is, $from)->overrides), $from, $until);
 
-        $zone = static fn(Number $number): string => $is->get(Site::class, $number->line->site)->place->zone ?? 'UTC';
+        $zone = static fn(Number $number): string => $is->zoneOf($number->line->site);
         $gone = PlanImpact::onlyIn($was, $is, $ids);
         $come = PlanImpact::onlyIn($is, $was, $ids);
         $told = [

@@ -32,7 +32,7 @@ final class EqualRanks implements Check
                     isset(self::agents($other)[$member->who])
                 ) {
                     $free = $element->rank < Queue::MOST_RANKS ? $element->rank + 1 : $element->rank - 1;
-                    $agent = $survey->plan->find($member->who)?->name() ?? $member->who;
+                    $agent = $survey->plan->nameOf($member->who);
                     yield Finding::warning(
                         $element,
                         '/rank',

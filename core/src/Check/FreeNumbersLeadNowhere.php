@@ -21,7 +21,7 @@ final class FreeNumbersLeadNowhere implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        if (null === $element->target && '' !== ($element->range->block->extension ?? '')) {
+        if (null === $element->target && '' !== $element->range->extension()) {
             yield Finding::warning($element, '/target', 'free-numbers-lead-nowhere');
         }
     }

@@ -30,7 +30,7 @@ final class IntroductionLongerThanWait implements Check
             ]
             as $prompt
         ) {
-            $seconds += $survey->plan->get(Prompt::class, $prompt)?->longest() ?? 0;
+            $seconds += Prompt::longestIn($survey->plan, $prompt);
         }
         if ($seconds >= $element->callers->waiting->longestSeconds) {
             $enough = min($seconds + 60, $element->callers->waiting::MOST_SECONDS);

@@ -21,7 +21,7 @@ final class NumberWithoutTarget implements Check
 
     public function of(Element $element, Survey $survey): iterable
     {
-        $isForExtensions = '' !== ($element->range->block->extension ?? '');
+        $isForExtensions = '' !== $element->range->extension();
         if (null === $element->target && null === $element->line->keptUntil && !$isForExtensions) {
             yield Finding::blocking($element, '/target', 'number-without-target');
         }

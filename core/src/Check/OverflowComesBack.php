@@ -26,10 +26,7 @@ final class OverflowComesBack implements Check
         foreach ($survey->overflow->staysOf($element) as $stay) {
             $way = $stay->step instanceof QueueStep ? $survey->overflow->wayBack($stay) : [];
             if ([] !== $way) {
-                $names = array_map(
-                    static fn(Stay $at): string => $survey->plan->find($at->by)?->name() ?? $at->by,
-                    $way,
-                );
+                $names = array_map(static fn(Stay $at): string => $survey->plan->nameOf($at->by), $way);
                 yield Finding::warning($element, $stay->place, 'overflow-comes-back', [
                     'way' => implode(' → ', [...$names, $names[0]]),
                 ]);

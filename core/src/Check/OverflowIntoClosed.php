@@ -38,7 +38,7 @@ final class OverflowIntoClosed implements Check
                 $hours = isset($given[$id]) ? null : $survey->plan->get(Hours::class, $id);
                 $closed = null === $hours ? null : self::firstClosed($survey->plan, $given, $hours);
                 if (null !== $hours && null !== $closed) {
-                    $queue = $survey->plan->find($stay->by)?->name() ?? $stay->by;
+                    $queue = $survey->plan->nameOf($stay->by);
                     yield Finding::warning(
                         $element,
                         $stay->place,

@@ -218,8 +218,8 @@ final class JourneyMap
     {
         $on =
             $step instanceof HoursStep
-                ? $this->plan->get(Hours::class, $step->hours)?->states->find($exit->on)->name ?? $exit->on
-                : $this->plan->find($exit->on)?->name() ?? $exit->on;
+                ? $this->plan->get(Hours::class, $step->hours)?->states->nameOf($exit->on) ?? $exit->on
+                : $this->plan->nameOf($exit->on);
 
         return trim($on . ' ' . $exit->label) . ([] === $exit->steps->steps ? ': goes on' : '');
     }

@@ -45,7 +45,7 @@ final class NumberTable
                 static fn(Number $number): array => [
                     $number->range->number,
                     $number->range->block->last ?? '',
-                    $number->range->block->extension ?? '',
+                    $number->range->extension(),
                     $number->name(),
                     $plan->get(Site::class, $number->line->site)?->name() ?? '',
                     $number->line->language,

@@ -85,7 +85,7 @@ final readonly class Brief
     /** @param non-empty-list<Number> $numbers to which calls fare alike */
     private function chapter(array $numbers, ?self $other): Chapter
     {
-        $zone = $this->fares->plan->get(Site::class, $numbers[0]->line->site)->place->zone ?? 'UTC';
+        $zone = $this->fares->plan->zoneOf($numbers[0]->line->site);
         $coverage = $this->fares->coverage($numbers[0], Caller::withheld(), []);
         $totals = Totals::of($coverage, $zone);
         $names = array_map(

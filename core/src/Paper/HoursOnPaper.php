@@ -49,7 +49,7 @@ final readonly class HoursOnPaper
             [
                 $this->words->say('hours.zone', [
                     'zone' => $timetable->zone,
-                    'state' => $hours->states->find($hours->states->default)->name ?? $hours->states->default,
+                    'state' => $hours->states->nameOf($hours->states->default),
                 ]),
             ],
             tables: $tables,
@@ -84,7 +84,7 @@ final readonly class HoursOnPaper
                     '%s–%s %s',
                     TimeOfDay::format($band->fromSeconds),
                     TimeOfDay::format($band->toSeconds),
-                    $hours->states->find($band->state)->name ?? $band->state,
+                    $hours->states->nameOf($band->state),
                 ),
                 $bands,
             ),
@@ -102,9 +102,7 @@ final readonly class HoursOnPaper
                     $occasion->day,
                     $occasion->holiday->name .
                     (null === $occasion->insteadOf ? '' : ' ' . $this->words->say('hours.substitute')),
-                    null === $state
-                        ? $this->words->say('hours.not-kept')
-                        : $hours->states->find($state)->name ?? $state,
+                    null === $state ? $this->words->say('hours.not-kept') : $hours->states->nameOf($state),
                 ];
             }
         }

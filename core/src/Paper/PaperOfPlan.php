@@ -85,8 +85,8 @@ final class PaperOfPlan
                 'until' => $number->line->keptUntil,
                 'target' => $target,
             ]),
-            '' !== ($number->range->block->extension ?? '') => $words->say('number.block', [
-                'first' => $number->range->block->extension ?? '',
+            '' !== $number->range->extension() => $words->say('number.block', [
+                'first' => $number->range->extension(),
                 'last' => $number->range->block?->lastExtension() ?? '',
                 'target' => $target,
             ]),

@@ -59,7 +59,7 @@ final class PaperWords
 
     public function name(?string $id): string
     {
-        return null === $id ? self::NONE : $this->plan->find($id)?->name() ?? $id;
+        return null === $id ? self::NONE : $this->plan->nameOf($id);
     }
 
     public function number(?string $e164): string

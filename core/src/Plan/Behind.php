@@ -35,7 +35,7 @@ final class Behind
     /** @return list<string> those whose extensions a block is for, by id */
     private static function people(Plan $plan, Number $number): array
     {
-        if ('' === ($number->range->block->extension ?? '')) {
+        if ('' === $number->range->extension()) {
             return [];
         }
 

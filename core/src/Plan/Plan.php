@@ -99,6 +99,18 @@ final class Plan
         return $element instanceof $class ? $element : null;
     }
 
+    /** What people call it; the id itself where nothing has it. */
+    public function nameOf(string $id): string
+    {
+        return $this->find($id)?->name() ?? $id;
+    }
+
+    /** The zone of a site; UTC where there is none. */
+    public function zoneOf(?string $site): string
+    {
+        return $this->get(Site::class, $site)->place->zone ?? 'UTC';
+    }
+
     /** By whose clock something goes. */
     public function siteOf(?Element $element): ?Site
     {

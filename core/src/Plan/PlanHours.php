@@ -106,7 +106,7 @@ final class PlanHours
 
     public function zone(Hours $hours): string
     {
-        return $hours->clock->zone ?? ($this->plan->get(Site::class, $hours->clock->site)->place->zone ?? 'UTC');
+        return $hours->clock->zone ?? $this->plan->zoneOf($hours->clock->site);
     }
 
     public function timetable(Hours $hours): Timetable

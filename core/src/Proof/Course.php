@@ -99,7 +99,7 @@ final readonly class Course
                 $rings && null !== $happening->target && ($takes[] = $happening->target->text());
             }
         }
-        $last = $trace->ending->who ?? $trace->ending->phone;
+        $last = $trace->ending->whom();
         null === $last || ($takes[] = $last);
 
         return array_values(array_unique($takes));

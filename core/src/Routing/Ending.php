@@ -13,6 +13,12 @@ final readonly class Ending
      */
     public function __construct(public EndingKind $kind, public ?string $who = null, public ?string $phone = null) {}
 
+    /** The person, mailbox, queue or outside number that it ends with. */
+    public function whom(): ?string
+    {
+        return $this->who ?? $this->phone;
+    }
+
     /** @return array{kind: string, who: string|null, phone: string|null} */
     public function toJson(): array
     {

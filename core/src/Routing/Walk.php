@@ -11,7 +11,6 @@ use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Outside\Lines;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Prompt;
-use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Queueing\Roster;
 use Meandros\Core\Ringing\Phones;
@@ -331,7 +330,7 @@ final class Walk
         $hours = $this->plan->get(Hours::class, $prompt->hours) ?? $this->lastHours;
         $zone =
             null === $hours
-                ? $this->plan->get(Site::class, $this->arrival()->at->site)->place->zone ?? 'UTC'
+                ? $this->plan->zoneOf($this->arrival()->at->site)
                 : $this->surroundings->hours->zone($hours);
         $rang = $this->lastRinging()?->target;
         $name ??= null === $rang?->element ? null : $this->plan->find($rang->element)?->name();

@@ -184,10 +184,7 @@ final readonly class AnswerSentence
                 (null === $ending->who ? $this->names->of($ending->phone) : $this->names->of($ending->who)),
             EndingKind::Message, EndingKind::Announced, EndingKind::Announcement => null,
             EndingKind::Listens => \sprintf('listens to the messages of %s', $this->names->of($ending->who)),
-            EndingKind::OwnMailbox => \sprintf(
-                'the own mailbox of %s has the call',
-                $this->names->of($ending->who ?? $ending->phone),
-            ),
+            EndingKind::OwnMailbox => \sprintf('the own mailbox of %s has the call', $this->names->of($ending->whom())),
             EndingKind::Forwarded => \sprintf('is sent on to %s', $this->names->of($ending->phone)),
             EndingKind::CallbackKept => \sprintf(
                 'is called back by %s when it opens again',

@@ -66,7 +66,7 @@ final class EndingsReport
 
     private static function words(Ending $ending, Names $names): string
     {
-        $who = $names->of($ending->who ?? $ending->phone);
+        $who = $names->of($ending->whom());
 
         return match ($ending->kind) {
             EndingKind::Answered => $who . ' answers',

@@ -464,7 +464,7 @@ final readonly class EventWords
         $ending = $over->ending;
 
         return match ($ending->kind) {
-            EndingKind::Answered => 'Talks to ' . $this->names->of($ending->who ?? $ending->phone),
+            EndingKind::Answered => 'Talks to ' . $this->names->of($ending->whom()),
             EndingKind::Message => 'The message is left',
             EndingKind::Announcement => 'The announcement is over, and so is the call',
             EndingKind::Listens => \sprintf(
@@ -472,10 +472,7 @@ final readonly class EventWords
                 $this->names->of($ending->who),
             ),
             EndingKind::Announced => \sprintf('Speaks to %s', $this->names->of($ending->who)),
-            EndingKind::OwnMailbox => \sprintf(
-                'Lost to the own mailbox of %s',
-                $this->names->of($ending->who ?? $ending->phone),
-            ),
+            EndingKind::OwnMailbox => \sprintf('Lost to the own mailbox of %s', $this->names->of($ending->whom())),
             EndingKind::Forwarded => 'The call is elsewhere from here on',
             EndingKind::CallbackKept => 'Keeps a place, to be called back',
             EndingKind::CallbackInVain => 'Kept a place and is not reached',

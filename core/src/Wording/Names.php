@@ -90,7 +90,7 @@ final class Names
 
     public function state(string $hours, string $key): string
     {
-        return $this->plan->get(Hours::class, $hours)?->states->find($key)->name ?? $key;
+        return $this->plan->get(Hours::class, $hours)?->states->nameOf($key) ?? $key;
     }
 
     /** What a code does. */

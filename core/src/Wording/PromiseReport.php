@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Meandros\Core\Wording;
 
 use Meandros\Core\Plan\Element\Number;
-use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Promised\Breach;
 use Meandros\Core\Proof\Promised\Held;
@@ -89,7 +88,7 @@ final readonly class PromiseReport
     {
         $breach = $alike[0];
         $others = array_map(static fn(Breach $one): array => $one->keys, \array_slice($alike, 1));
-        $zone = $this->plan->get(Site::class, $breach->numbers[0]->line->site)->place->zone ?? 'UTC';
+        $zone = $this->plan->zoneOf($breach->numbers[0]->line->site);
 
         return [
             'numbers' => array_map(

@@ -24,6 +24,12 @@ final readonly class HoursStates
         return null;
     }
 
+    /** What people call it; the key itself where no state has it. */
+    public function nameOf(string $key): string
+    {
+        return $this->find($key)->name ?? $key;
+    }
+
     public function code(string $dialled): ?DialCode
     {
         foreach ($this->codes as $code) {

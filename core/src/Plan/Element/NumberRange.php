@@ -52,6 +52,12 @@ final readonly class NumberRange
         };
     }
 
+    /** Of the first of its block; empty where its numbers are nobody's extensions. */
+    public function extension(): string
+    {
+        return $this->block->extension ?? '';
+    }
+
     /** One that it takes, to try: itself, the first of its block, or one that begins so. */
     public function example(): string
     {

@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Language;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\WithoutParts;
 use Meandros\Core\Reading\Input;
@@ -127,6 +128,12 @@ final readonly class Prompt implements Element
         return '' === ($this->scripts[$language] ?? '')
             ? [new ScriptPart($language)]
             : $this->script($language)->parts();
+    }
+
+    /** Seconds in whichever language it is longest; 0 where nothing is to be heard. */
+    public static function longestIn(Plan $plan, ?string $id): int
+    {
+        return $plan->get(self::class, $id)?->longest() ?? 0;
     }
 
     /** Seconds, in whichever language it is longest. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step\AboutStep;
 use Meandros\Core\Plan\Step\MessageStep;
@@ -45,6 +46,12 @@ final readonly class Queue implements TakesCalls
             $in->field('rank')->whole(1, self::MOST_RANKS, 'the rank', 1),
             $in->field('mailbox')->reference(),
         );
+    }
+
+    /** @return array<int, QueueMember> who may be asked for a queue; nobody where there is none */
+    public static function askedIn(Plan $plan, ?string $id): array
+    {
+        return $plan->get(self::class, $id)?->agents->asked() ?? [];
     }
 
     public function directSteps(): StepList

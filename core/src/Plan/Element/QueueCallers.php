@@ -45,6 +45,12 @@ final readonly class QueueCallers
         );
     }
 
+    /** How callers are called back: the usual way where the queue does not say that they are. */
+    public function callsBack(): QueueCallback
+    {
+        return $this->callback ?? new QueueCallback();
+    }
+
     /** @return array<string, mixed> fields of the queue */
     public function toJson(): array
     {

@@ -101,6 +101,6 @@ final readonly class FaxStep implements Step
 
     public function waysOn(Plan $plan): array
     {
-        return ['' => max($this->seconds, $plan->get(Prompt::class, $this->prompt)?->longest() ?? 0)];
+        return ['' => max($this->seconds, Prompt::longestIn($plan, $this->prompt))];
     }
 }

@@ -33,6 +33,6 @@ final readonly class Prompting
     /** Seconds after which somebody who presses nothing goes on, at the longest. */
     public function longest(Plan $plan): int
     {
-        return $this->tries * ($this->waitSeconds + ($plan->get(Prompt::class, $this->prompt)?->longest() ?? 0));
+        return $this->tries * ($this->waitSeconds + Prompt::longestIn($plan, $this->prompt));
     }
 }

@@ -55,6 +55,6 @@ final readonly class SayStep implements Step
 
     public function waysOn(Plan $plan): array
     {
-        return ['' => $plan->get(Prompt::class, $this->prompt)?->longest() ?? 0];
+        return ['' => Prompt::longestIn($plan, $this->prompt)];
     }
 }

@@ -64,7 +64,7 @@ final class Again
         foreach (self::letIn($run->walk) as $queue) {
             $free = self::free($run->walk, $queue);
             foreach ([] === $free ? [] : array_keys($after) as $id) {
-                foreach ($plan->get(Queue::class, (string) $id)?->agents->asked() ?? [] as $member) {
+                foreach (Queue::askedIn($plan, (string) $id) as $member) {
                     if (isset($free[$member->who])) {
                         return true;
                     }
@@ -80,7 +80,7 @@ final class Again
     {
         $state = $walk->assumptions->circumstances->queues[$queue] ?? new QueueState();
         $free = [];
-        foreach ($walk->plan->get(Queue::class, $queue)?->agents->asked() ?? [] as $member) {
+        foreach (Queue::askedIn($walk->plan, $queue) as $member) {
             $stated = $state->agents[$member->who] ?? null;
             null === (null === $stated ? $state->free : $stated->freeAfter) || ($free[$member->who] = true);
         }

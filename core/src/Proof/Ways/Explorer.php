@@ -351,7 +351,7 @@ final class Explorer
     private function agentsPhones(?string $queue): array
     {
         $phones = [];
-        foreach ($this->plan->get(Queue::class, $queue)?->agents->asked() ?? [] as $member) {
+        foreach (Queue::askedIn($this->plan, $queue) as $member) {
             foreach ($this->plan->get(Person::class, $member->who)->reach->phones ?? [] as $phone) {
                 $phones[] = Target::phone($member->who, $phone->id)->text();
             }

@@ -26,7 +26,7 @@ final class OverrideOutlasts implements YearCheck
                     : (new Outlasting($usual))->opening($hours, $override, $fares->from);
             if (null !== $hours && null !== $at) {
                 yield Finding::warning($hours, '/name', 'override-outlasts', [
-                    'state' => $hours->states->find($override->state)->name ?? $override->state,
+                    'state' => $hours->states->nameOf($override->state),
                     'opens' => $hours->isOpen($override->state) ? 'no' : 'yes',
                     'at' => LocalClock::of($at, $usual->zone($hours)),
                 ]);

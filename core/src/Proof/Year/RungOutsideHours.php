@@ -8,7 +8,6 @@ use Meandros\Core\Check\Finding;
 use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Person;
-use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Routing\Happening\Ringing;
 
@@ -42,10 +41,7 @@ final class RungOutsideHours implements YearCheck
                         [
                             'hours' => implode(', ', array_map(static fn(Hours $one): string => $one->name(), $own)),
                             'number' => $seen->numbers[0]->name(),
-                            'first' => LocalClock::of(
-                                $instant,
-                                $fares->plan->get(Site::class, $person->site)->place->zone ?? 'UTC',
-                            ),
+                            'first' => LocalClock::of($instant, $fares->plan->zoneOf($person->site)),
                         ],
                     ];
                 }

@@ -81,7 +81,7 @@ final readonly class Answering
 
         return null === $hours || \in_array($state, $when->states, true)
             ? null
-            : \sprintf('%s: %s', $hours->name(), $hours->states->find((string) $state)->name ?? $state);
+            : \sprintf('%s: %s', $hours->name(), $hours->states->nameOf((string) $state));
     }
 
     /** The windows of a rule as hours of their own, in the zone of the person's site. */
@@ -99,7 +99,7 @@ final readonly class Answering
 
     private function zone(Person $person): string
     {
-        return $this->walk->plan->get(Site::class, $person->site)->place->zone ?? 'UTC';
+        return $this->walk->plan->zoneOf($person->site);
     }
 
     private function isFrom(string $caller): bool

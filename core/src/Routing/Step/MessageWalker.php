@@ -108,6 +108,6 @@ final class MessageWalker implements StepWalker
     {
         $owner = $walk->plan->get(Person::class, $mailbox->owners[0] ?? null);
 
-        return $walk->plan->get(Site::class, $owner->site ?? $walk->arrival()->at->site)->place->zone ?? 'UTC';
+        return $walk->plan->zoneOf($owner->site ?? $walk->arrival()->at->site);
     }
 }

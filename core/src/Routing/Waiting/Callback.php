@@ -30,7 +30,7 @@ final readonly class Callback
         private int $start,
         private CallbackRoute $route,
     ) {
-        $this->callback = $queue->callers->callback ?? new QueueCallback();
+        $this->callback = $queue->callers->callsBack();
         $this->caller = $walk->assumptions->circumstances->queues[$queue->id()]->caller ?? new WaitingCaller();
     }
 

@@ -8,7 +8,6 @@ use Meandros\Core\Call\AgentState;
 use Meandros\Core\Call\QueueState;
 use Meandros\Core\Call\WaitingCaller;
 use Meandros\Core\Plan\Element\Queue;
-use Meandros\Core\Plan\Element\QueueCallback;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
@@ -36,7 +35,7 @@ final readonly class CallbackStands implements Question
     public function answers(Asking $at): array
     {
         $queue = self::queue($at);
-        $calls = ($queue->callers->callback ?? new QueueCallback())->calls;
+        $calls = $queue->callers->callsBack()->calls;
         $state =
             $at->acts->stated->queues[$queue->id()] ??
             ($at->stand()->acts->stated->queues[$queue->id()] ?? new QueueState());
@@ -75,7 +74,7 @@ final readonly class CallbackStands implements Question
     private static function until(Asking $at, Queue $queue): int
     {
         \assert($at->what instanceof HungUp);
-        $window = ($queue->callers->callback ?? new QueueCallback())->window;
+        $window = $queue->callers->callsBack()->window;
         $until = $at->what->kept->start + 60 * $window->keptMinutes - $at->stand()->walk->second();
         foreach ($at->run->walk->events() as $event) {
             if ($event->happening instanceof CallbackClosed) {
