@@ -40,11 +40,13 @@ use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Plan\Step\DirectoryStep;
 use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Proof\Promised\Suggestion;
+use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Recording\RecordingSheet;
 use Meandros\Core\Recording\SheetWish;
 use Meandros\Core\Recording\Wanted;
 use Meandros\Core\Routing\Router;
+use Meandros\Core\Routing\Visit;
 use Meandros\Core\Script\MenuKeys;
 use Meandros\Core\Script\MenuScript;
 use Meandros\Core\Time\Moment;
@@ -227,9 +229,21 @@ final class DemoToldTest extends TestCase
     public function testMapsAndLinesToType(): void
     {
         $told = '';
+        $visits = array_map(
+            fn(array $assumed): array => (new Router())->trace(
+                $this->plan,
+                new TrialCall('+442079460130', Caller::parse('', 'GB'), Moment::parse(self::NOW, 'UTC')),
+                Assumptions::fromData($assumed),
+            )->passage->visits,
+            self::CALLS,
+        );
         foreach ($this->plan->all(Journey::class) as $journey) {
             $map = JourneyMap::of($journey, $this->plan);
             $told .= "# {$journey->id()}\n" . MapSvg::draw($map, $map->course([]), $journey->name()) . "\n";
+            foreach ($visits as $passed) {
+                $isHere = static fn(Visit $visit): bool => $visit->journey === $journey->id();
+                $told .= Told::json($map->course(array_values(array_filter($passed, $isHere)))) . "\n";
+            }
             foreach ($journey->steps->everyStep('/steps') as $step) {
                 $line = StepLines::write($step, $this->plan);
                 $told .= null === $line ? '' : $this->typed($line);
@@ -238,11 +252,22 @@ final class DemoToldTest extends TestCase
         self::same('journeys', $told);
     }
 
+    /** @var array<string, true> beginnings of lines that were told */
+    private array $typed = [];
+
     private function typed(string $line): string
     {
         $told = $line . "\n    " . Told::json(StepLines::read($line, $this->plan, 'GB')->step) . "\n";
-        // As far as the second word, and with something after it.
-        foreach ([(string) preg_replace('/^(\S+ \S+).*/s', '$1', $line), $line . ' and a half'] as $other) {
+        $others = [$line . ' and a half'];
+        // As far as each word, unless another line begins so too.
+        for ($words = explode(' ', $line); [] !== $words; array_pop($words)) {
+            $others[] = implode(' ', \array_slice($words, 0, -1));
+        }
+        foreach ($others as $other) {
+            if (isset($this->typed[$other])) {
+                continue;
+            }
+            $this->typed[$other] = true;
             $typed = StepLines::read($other, $this->plan, 'GB');
             $told .= \sprintf(
                 "    %s: %s %d %s\n",
@@ -383,6 +408,13 @@ final class DemoToldTest extends TestCase
         }
     }
 
+    public function testThePlanIsReadBackAsItWasWritten(): void
+    {
+        $written = PlanCodec::encode($this->plan);
+        self::assertSame($written, PlanCodec::encode(PlanCodec::readBack($written)));
+        self::assertSame($written, PlanCodec::encode(PlanCodec::storedPlan($written)));
+    }
+
     public function testWhatGoesOutside(): void
     {
         $lines = new Lines($this->plan);
@@ -409,6 +441,11 @@ final class DemoToldTest extends TestCase
             as $pin
         ) {
             $told .= \sprintf("PIN %s: %s\n", $pin, Pin::weakness($pin, ['', '205']) ?? 'will do');
+            try {
+                self::assertSame($pin, Input::read($pin, static fn(Input $in): string => Pin::read($in, ['', '205'])));
+            } catch (InvalidData $invalid) {
+                $told .= '    ' . ProblemWords::all($invalid) . "\n";
+            }
         }
         foreach ($this->plan->all(Journey::class) as $journey) {
             foreach ($journey->steps->everyStep('/steps') as $step) {

@@ -78,7 +78,7 @@ final class Application
             $err('meandros: ' . ProblemWords::all($invalid) . "\n");
 
             return 2;
-        } catch (\InvalidArgumentException | \JsonException | TooMuchWork $exception) {
+        } catch (\InvalidArgumentException | TooMuchWork $exception) {
             $err('meandros: ' . $exception->getMessage() . "\n");
 
             return 2;
@@ -91,9 +91,7 @@ final class Application
         [$call, $zone] = Given::call($options, $plan);
         $assumptions = Given::named('assume', static function () use ($options, $plan, $call): Assumptions {
             $assumptions = $options->has('assume')
-                ? Assumptions::fromData(
-                    json_decode(Given::read($options->get('assume')), true, 32, \JSON_THROW_ON_ERROR),
-                )
+                ? Assumptions::fromData(Given::json($options->get('assume')))
                 : new Assumptions();
             AssumptionCheck::check($plan, $assumptions, $call);
 
@@ -149,7 +147,7 @@ final class Application
         return \sprintf(
             "%s: %s; %s\n",
             $hours->name(),
-            $hours->states->find($reading->state)->name ?? $reading->state,
+            $hours->states->nameOf($reading->state),
             StateReason::words($reading, $zone),
         );
     }

@@ -110,6 +110,16 @@ final class Given
             : $text;
     }
 
+    /** What is in a file of JSON. */
+    public static function json(string $file): mixed
+    {
+        try {
+            return json_decode(self::read($file), true, 32, \JSON_THROW_ON_ERROR);
+        } catch (\JsonException $exception) {
+            throw InvalidData::at('', 'not-json', ['reason' => $exception->getMessage()]);
+        }
+    }
+
     /**
      * What is dialled, read in the national format of the site that has it; else of the plan's first site.
      *

@@ -315,6 +315,12 @@ final readonly class Input
         return $value;
     }
 
+    /** @param string $code of what is wrong where anything else stands here */
+    public function exactly(int $number, string $code): void
+    {
+        \in_array($this->value, [$number, (float) $number], true) || $this->complain($code, ['number' => $number]);
+    }
+
     /** @return int|null null where it is left open */
     public function optionalWhole(int $least, int $most, string $unit): ?int
     {

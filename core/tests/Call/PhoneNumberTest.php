@@ -86,6 +86,15 @@ final class PhoneNumberTest extends TestCase
         self::assertSame('', PhoneNumber::beginning('', 'GB'));
     }
 
+    public function testForReading(): void
+    {
+        self::assertSame('+44 1632 960123', PhoneNumber::international('+441632960123'));
+        self::assertSame('+44 20 …', PhoneNumber::international('+4420*'));
+        $countries = PhoneNumber::countries();
+        self::assertSame(['AC', 'AD', 'AE'], \array_slice($countries, 0, 3));
+        self::assertContains('GB', $countries);
+    }
+
     public function testCallersMayWithholdTheirNumberOrCallFromInside(): void
     {
         self::assertSame('withheld', Caller::parse(' ', 'GB')->text);

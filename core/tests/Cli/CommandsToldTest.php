@@ -23,6 +23,12 @@ final class CommandsToldTest extends TestCase
         'que_bookings' => ['/waiting/longestSeconds' => 120],
     ];
 
+    private const FILES = [
+        'BROKEN' => '{"format": 1, ',
+        'WRONG' => '{"meandros": 2, "keys": 5, "elements": [{"kind": "number", "id": "num_a", "name": ""}]}',
+        'SITELESS' => '{"meandros": 1, "name": "Test", "elements": []}',
+    ];
+
     #[DataProvider('commands')]
     public function testIt(string $file, string ...$commands): void
     {
@@ -64,25 +70,63 @@ final class CommandsToldTest extends TestCase
             'impact OTHER DEMO --days 60 --to 01632960334 ' . self::AT . ' --json',
         ];
         yield ['brief', 'brief DEMO --days 60 ' . self::AT, 'brief OTHER DEMO --to 01632960110 --days 21 ' . self::AT];
+        yield [
+            'refused',
+            '',
+            'draw DEMO',
+            'trace',
+            'trace NOWHERE --to 201 ' . self::AT,
+            'trace BROKEN --to 201 ' . self::AT,
+            'trace WRONG --to 201 ' . self::AT,
+            'trace SITELESS --to 201 ' . self::AT,
+            'trace DEMO ' . self::AT,
+            'trace DEMO --to',
+            'trace DEMO --to 201 --until 5',
+            'trace DEMO --to 201 --at noon',
+            'trace DEMO --to 016 ' . self::AT,
+            'trace DEMO --to 0163 ' . self::AT,
+            'trace DEMO --to 0044 ' . self::AT,
+            'trace DEMO --to 201 --from 12- ' . self::AT,
+            'trace DEMO --to 201 --zone Mars/Base ' . self::AT,
+            'trace DEMO --to 201 --assume NOWHERE ' . self::AT,
+            'trace DEMO --to 201 --assume BROKEN ' . self::AT,
+            'trace DEMO --to 201 --assume WRONG ' . self::AT,
+            'hours DEMO --id hrs_none ' . self::AT,
+            'hours DEMO --id per_priya ' . self::AT,
+            'coverage DEMO --to 201 --days 0 ' . self::AT,
+            'coverage DEMO --to 201 --days 1101 ' . self::AT,
+            'coverage DEMO --to 201 --days 1.5 ' . self::AT,
+            'impact DEMO ' . self::AT,
+            'brief DEMO --language eo ' . self::AT,
+            'check DEMO',
+        ];
         yield ['check', 'check DEMO --days 9 ' . self::AT, 'check DEMO --days 30 ' . self::AT . ' --json'];
     }
 
     private static function said(string $command): string
     {
-        $other = (string) tempnam(sys_get_temp_dir(), 'other');
-        file_put_contents($other, self::other());
-        $words = explode(' ', strtr($command, ['DEMO' => self::DEMO, 'OTHER' => $other]));
+        $other = self::kept(self::other());
+        $files = array_map(self::kept(...), self::FILES);
+        $words = explode(' ', strtr($command, ['DEMO' => self::DEMO, 'OTHER' => $other] + $files));
         $told = '';
         $out = static function (string $text) use (&$told): void {
             $told .= $text;
         };
         Application::run($words, $out, $out);
-        unlink($other);
-        $told = strtr($told, [$other => 'OTHER', self::DEMO => 'DEMO']);
+        array_map(unlink(...), [$other, ...array_values($files)]);
+        $told = strtr($told, [$other => 'OTHER', self::DEMO => 'DEMO'] + array_flip($files));
 
         return \in_array('--json', $words, true)
             ? self::lines(json_decode($told, true, 64, \JSON_THROW_ON_ERROR))
             : $told;
+    }
+
+    private static function kept(string $text): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'told');
+        file_put_contents($file, $text);
+
+        return $file;
     }
 
     /** One line for each thing in a list, or for each value that has a name. */

@@ -332,7 +332,7 @@ final class PlanCodecTest extends TestCase
         yield ['{"meandros": 1, ', '/: not-a-plan-file'];
         yield ['[]', '/elements: elements-missing'];
         yield ['"plan"', '/: not-an-object'];
-        yield ['{"meandros": 2, "name": "x", "elements": []}', '/meandros: not-whole'];
+        yield ['{"meandros": 2, "name": "x", "elements": []}', '/meandros: not-this-format'];
         yield [str_repeat('[', 1000), '/: not-a-plan-file'];
         yield ['{"meandros": 1, "name": "x", "elements": {"a": 1}}', '/elements: not-a-list'];
     }

@@ -75,7 +75,7 @@ final class PlanCodec
             $document,
             static function (Input $in): Plan {
                 $in->onlyFields(['meandros', 'name', 'elements']);
-                $in->field('meandros')->whole(self::FORMAT, self::FORMAT, 'the format\'s version');
+                $in->field('meandros')->exactly(self::FORMAT, 'not-this-format');
                 if (!$in->field('elements')->isNamed()) {
                     $in->field('elements')->complain('elements-missing');
                 }

@@ -47,6 +47,8 @@ return [
     'not-a-target.remedy' => 'Give the id of an element, or a number in E.164 such as +441632960100.',
     'not-a-plan-file' => 'This is not a JSON document: {reason}.',
     'not-a-plan-file.remedy' => 'Give a plan file as Meandros exports it.',
+    'not-this-format' => 'This is not a plan file of format {number}, the only one that is read here.',
+    'not-this-format.remedy' => 'Give a plan file as Meandros exports it.',
     'elements-missing' => 'This is missing.',
     'elements-missing.remedy' => 'Give the list of elements.',
     'element-id-twice' => 'Two elements have this id.',
