@@ -1,42 +1,49 @@
 import { expect, test } from 'vitest';
-import type { Plan } from '../api/types';
+import type { Outlined } from '../api/types';
+import { Elements } from '../plan/elements';
 import { indexOf } from '../plan/seenPlan';
 import { foundIn } from './foundIn';
 
-const plan = indexOf({
-    revision: 1,
-    revisions: {},
-    international: { '+441632960110': '+44 1632 960110' },
-    elements: [
-        { id: 'num_bookings', kind: 'number', name: 'Bookings', number: '+441632960110', block: null },
-        {
-            id: 'num_direct',
-            kind: 'number',
-            name: 'Direct lines',
-            number: '+441632960200',
-            block: { last: '+441632960299' },
-        },
-        { id: 'num_all', kind: 'number', name: 'All others', number: '+4420794*', block: null },
-        { id: 'jrn_bookings', kind: 'journey', name: 'Bookings line' },
-        { id: 'jrn_new', kind: 'journey', name: 'New bookings' },
-        {
-            id: 'per_ines',
-            kind: 'person',
-            name: 'Inès Marchand',
-            extension: '204',
-            phones: [{ number: null }, { number: '+33639980017' }],
-        },
-        { id: 'hrs_port', kind: 'hours', name: 'Port hours', codes: [{ code: '*71' }] },
-        {
-            id: 'que_bookings',
-            kind: 'queue',
-            name: 'Bookings queue',
-            duty: { codeIn: '*31', codePause: '', codeOut: '' },
-        },
-        { id: 'sit_port', kind: 'site', name: 'Port', parkPlaces: ['701'] },
-        { id: 'set_one', kind: 'settings', name: 'Settings' },
-    ],
-} as unknown as Plan);
+const planOf = (elements: object[]) =>
+    indexOf({
+        revision: 1,
+        international: { '+441632960110': '+44 1632 960110' },
+        elements: Elements.of(elements as Outlined[], {}),
+        name: 'Ferries',
+        unreadable: [],
+        undo: null,
+        redo: null,
+    });
+
+const plan = planOf([
+    { id: 'num_bookings', kind: 'number', name: 'Bookings', number: '+441632960110', block: null },
+    {
+        id: 'num_direct',
+        kind: 'number',
+        name: 'Direct lines',
+        number: '+441632960200',
+        block: { last: '+441632960299' },
+    },
+    { id: 'num_all', kind: 'number', name: 'All others', number: '+4420794*', block: null },
+    { id: 'jrn_bookings', kind: 'journey', name: 'Bookings line' },
+    { id: 'jrn_new', kind: 'journey', name: 'New bookings' },
+    {
+        id: 'per_ines',
+        kind: 'person',
+        name: 'Inès Marchand',
+        extension: '204',
+        phones: [{ number: null }, { number: '+33639980017' }],
+    },
+    { id: 'hrs_port', kind: 'hours', name: 'Port hours', codes: [{ code: '*71' }] },
+    {
+        id: 'que_bookings',
+        kind: 'queue',
+        name: 'Bookings queue',
+        duty: { codeIn: '*31', codePause: '', codeOut: '' },
+    },
+    { id: 'sit_port', kind: 'site', name: 'Port', parkPlaces: ['701'] },
+    { id: 'set_one', kind: 'settings', name: 'Settings' },
+]);
 
 const found = (typed: string) => foundIn(plan, typed).found.map((one) => one.key);
 
@@ -74,7 +81,7 @@ test('extensions, codes and parking places', () => {
 
 test('of very many the best are shown, and how many more there are', () => {
     const elements = Array.from({ length: 50 }, (_, i) => ({ id: `jrn_${i}`, kind: 'journey', name: `Line ${i}` }));
-    const many = indexOf({ revision: 1, revisions: {}, international: {}, elements } as unknown as Plan);
+    const many = planOf(elements);
     const { found: shown, more } = foundIn(many, 'line 7');
     expect([shown[0]?.key, more]).toEqual(['jrn_7', 0]);
     // One of them is the screen of outside lines.

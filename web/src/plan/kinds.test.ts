@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Element, Plan } from '../api/types';
+import type { Element } from '../api/types';
+import { Elements } from './elements';
 import { KINDS, newElement, usualSite } from './kinds';
 import { indexOf } from './seenPlan';
 
@@ -30,14 +31,13 @@ const person = (id: string, at: string, extension: string): Element => ({
 const plan = (...elements: Element[]) =>
     indexOf({
         name: 'Test',
-        elements,
+        elements: Elements.of(elements, {}),
         international: {},
         revision: 1,
-        revisions: {},
         unreadable: [],
         undo: null,
         redo: null,
-    } as Plan);
+    });
 
 describe('new elements', () => {
     const harbour = plan(

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import type { Element, Plan } from '../api/types';
+import type { Element } from '../api/types';
+import { Elements, type Plan } from './elements';
 import { indexOf, SeenPlan } from './seenPlan';
 
 const site = (id: string, name: string): Element => ({
@@ -19,17 +20,20 @@ const port = site('sit_port', 'Port 10');
 const quay = site('sit_quay', 'Port 9');
 
 let revision = 0;
-const planOf = (...elements: Element[]): Plan =>
-    ({
+let before: Elements | undefined;
+const planOf = (...elements: Element[]): Plan => {
+    const revisions = Object.fromEntries(elements.map((one) => [one.id, ++revision]));
+    before = Elements.of(elements, revisions, before);
+    return {
         name: 'Ferries',
-        revision: ++revision,
-        elements,
-        revisions: Object.fromEntries(elements.map((one) => [one.id, revision])),
+        revision,
+        elements: before,
         international: {},
         unreadable: [],
         undo: null,
         redo: null,
-    }) as unknown as Plan;
+    };
+};
 
 test('what was looked at is the same: nothing is shown anew', () => {
     const seen = new SeenPlan();

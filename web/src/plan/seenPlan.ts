@@ -1,4 +1,5 @@
-import type { Kind, Outlined, Plan } from '../api/types';
+import type { Kind, Outlined } from '../api/types';
+import type { Plan } from './elements';
 
 /** The outline of a plan, with its elements by id and by kind. */
 export interface PlanIndex {
@@ -14,12 +15,8 @@ export interface PlanIndex {
     international: (number: string) => string | undefined;
 }
 
-type Listed = Map<Kind, { found: Outlined[]; sorted: Outlined[] }>;
-
 /** One index per plan, whoever asks for it: lists of thousands would make thousands otherwise. */
 const indexes = new WeakMap<Plan, PlanIndex>();
-/** What was listed last: an edit changes few lists. */
-let lately: Listed = new Map();
 
 export function indexOf(plan: Plan): PlanIndex {
     const made = indexes.get(plan) ?? index(plan);
@@ -27,16 +24,9 @@ export function indexOf(plan: Plan): PlanIndex {
     return made;
 }
 
-const order = new Intl.Collator('en', { numeric: true });
-const areSame = (some: Outlined[], others: Outlined[]) =>
-    some.length === others.length && some.every((one, i) => one === others[i]);
-
 function index(plan: Plan): PlanIndex {
-    const byId = new Map(plan.elements.map((element) => [element.id, element]));
-    const byKind: Listed = new Map();
-    const before = lately;
-    lately = byKind;
-    const find = (id: string | null | undefined) => (id ? byId.get(id) : undefined);
+    const { elements } = plan;
+    const find = (id: string | null | undefined) => (id ? elements.find(id) : undefined);
     return {
         plan,
         stamp: plan.revision,
@@ -45,20 +35,8 @@ function index(plan: Plan): PlanIndex {
             const element = find(id);
             return element?.kind === kind ? (element as Outlined<K>) : undefined;
         },
-        all: <K extends Kind>(kind: K) => {
-            let listed = byKind.get(kind);
-            if (!listed) {
-                const found = plan.elements.filter((element) => element.kind === kind);
-                const was = before.get(kind);
-                listed =
-                    was && areSame(was.found, found)
-                        ? was
-                        : { found, sorted: found.toSorted((a, b) => order.compare(a.name, b.name)) };
-                byKind.set(kind, listed);
-            }
-            return listed.sorted as Outlined<K>[];
-        },
-        revision: (id) => (id ? (plan.revisions[id] ?? 0) : 0),
+        all: <K extends Kind>(kind: K) => elements.all(kind) as Outlined<K>[],
+        revision: (id) => (id ? elements.revision(id) : 0),
         international: (number) => plan.international[number],
     };
 }

@@ -55,7 +55,7 @@ export function useElement<T extends Element>(stored: T): ElementEditor<T> {
     // would flash back to what was before and lose what is being typed.
     const settle = useCallback(
         (saved: T) => {
-            const written = draftOf(queries)?.elements.find((one) => one.id === saved.id);
+            const written = draftOf(queries)?.elements.find(saved.id);
             const look = (times: number) =>
                 setTimeout(() => {
                     if (latest.current !== saved) return;

@@ -16,25 +16,29 @@ import {
     useSyncExternalStore,
 } from 'react';
 import { api, ask } from '../api/client';
-import type { Change, Element, Kind, Of, Outlined, Plan } from '../api/types';
+import type { Change, Element, Kind, Of, Outlined, PlanOutline } from '../api/types';
 import { useMoment } from '../moment/useMoment';
-import { indexOf, type PlanIndex, SeenPlan } from './seenPlan';
+import { Elements, type Plan } from './elements';
+import { type PlanIndex, SeenPlan } from './seenPlan';
 
 const planKey = (which: string) => ['plan', which];
 
 /** What is the same in an element stays the same: only what changed is drawn anew. */
-const sharing = (plan: Plan, find: PlanIndex['find']): Plan => ({
+const sharing = ({ elements, revisions, ...plan }: PlanOutline, before: Plan | undefined): Plan => ({
     ...plan,
-    elements: plan.elements.map((element) => replaceEqualDeep(find(element.id), element)),
+    elements: Elements.of(
+        (elements as Outlined[]).map((element) => replaceEqualDeep(before?.elements.find(element.id), element)),
+        revisions,
+        before?.elements,
+    ),
 });
 
 /** Fetched once, then kept up to date by what every write answers; coming back to the window looks for others' writes. */
 const planQuery = (which: string) => ({
     queryKey: planKey(which),
     queryFn: async ({ client }: { client: QueryClient }) => {
-        const plan = (await ask(api.GET('/api/plans/{which}/outline', { params: { path: { which } } }))) as Plan;
-        const before = client.getQueryData<Plan>(planKey(which));
-        return before ? sharing(plan, indexOf(before).find) : plan;
+        const outline = await ask(api.GET('/api/plans/{which}/outline', { params: { path: { which } } }));
+        return sharing(outline, client.getQueryData<Plan>(planKey(which)));
     },
     staleTime: Number.POSITIVE_INFINITY,
     refetchOnWindowFocus: 'always' as const,
@@ -117,7 +121,10 @@ export function useBody<K extends Kind>(kind: K, id: string | null | undefined):
 
 /** Brings an element of the draft here, whole, for an edit; whoever edits does not wait for a server that is away. */
 export function bodyOf(queries: QueryClient, id: string): Promise<Element> {
-    return queries.fetchQuery({ ...bodyQuery('draft', id, draftOf(queries)?.revisions[id] ?? 0), retry: false });
+    return queries.fetchQuery({
+        ...bodyQuery('draft', id, draftOf(queries)?.elements.revision(id) ?? 0),
+        retry: false,
+    });
 }
 
 export function usePlanError(): Error | null {
@@ -143,7 +150,7 @@ export function patchDraft(queries: QueryClient, change: Change, sent?: Element)
     const before = draftOf(queries);
     const written = Object.entries(change.elements).map(([id, element]): [string, Element | null] => [
         id,
-        element && replaceEqualDeep(sent?.id === id ? sent : before && indexOf(before).find(id), element),
+        element && replaceEqualDeep(sent?.id === id ? sent : before?.elements.find(id), element),
     ]);
     for (const [id, element] of written)
         if (element) queries.setQueryData(bodyKey('draft', id, change.revision), element);
@@ -151,17 +158,10 @@ export function patchDraft(queries: QueryClient, change: Change, sent?: Element)
     if (!change.isTold) queries.invalidateQueries({ queryKey: planKey('draft') });
     queries.setQueryData<Plan>(planKey('draft'), (plan) => {
         if (!plan) return plan;
-        const revisions = { ...plan.revisions };
-        const kept = plan.elements.filter((element) => !(element.id in change.elements));
-        for (const [id, element] of written) {
-            if (element) {
-                kept.push(element);
-                revisions[id] = change.revision;
-            } else delete revisions[id];
-        }
+        const elements = plan.elements.with(written, change.revision);
         const unreadable = plan.unreadable.filter((one) => !(one.id in change.elements));
         const { revision, undo, redo } = change;
-        return { ...plan, elements: kept, revision, revisions, unreadable, undo, redo };
+        return { ...plan, elements, revision, unreadable, undo, redo };
     });
     // Marked only: the screens that show them ask again, and the answer to the edit comes first.
     for (const key of ['pending', 'findings']) queries.invalidateQueries({ queryKey: [key], refetchType: 'none' });
