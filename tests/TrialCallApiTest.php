@@ -21,6 +21,39 @@ final class TrialCallApiTest extends ApiTestCase
         $this->assertStatus(422);
     }
 
+    public function testAnElementIsWrittenAndACallTriedAtOnce(): void
+    {
+        $write = fn(array $element, array $call, int $revision): array => $this->send(
+            'PUT',
+            '/api/plans/draft/elements/que_bookings/tried',
+            ['element' => $element, 'call' => $call],
+            $revision,
+        );
+        $queue = ['name' => 'Reservations queue'] + $this->element('que_bookings');
+        $call = ['to' => self::BOOKINGS, 'at' => '2026-11-23T10:30'];
+        $before = $this->send('GET', '/api/plans/draft/outline')['revisions']['que_bookings'];
+
+        $saved = $write($queue, $call, $before);
+        $this->assertStatus(200);
+        self::assertStringContainsString('waits in Reservations queue', $saved['answer']['sentence']);
+        self::assertSame($this->send('POST', '/api/trial-calls', $call), $saved['answer']);
+        self::assertSame(['que_bookings', 1], [$saved['id'], $saved['changed']]);
+
+        // Whatever is wrong with the call, the element is written.
+        $later = $write(['name' => 'Queue'] + $queue, ['to' => '999'] + $call, $saved['revision']);
+        self::assertNull($later['answer']);
+        self::assertSame('Queue', $this->element('que_bookings')['name']);
+        self::assertNull($write($queue, ['in' => '99'] + $call, $later['revision'])['answer']);
+
+        // What is wrong with the element is told as where it stands in the element; nothing is written.
+        $revision = $this->send('GET', '/api/plans/draft/outline')['revisions']['que_bookings'];
+        $refused = $write(['name' => ''] + $queue, $call, $revision);
+        $this->assertStatus(422);
+        self::assertSame(['/name'], array_column($refused['errors'], 'pointer'));
+        $write($queue, $call, $before);
+        $this->assertStatus(412);
+    }
+
     public function testACallOnABankHolidayHearsSo(): void
     {
         self::assertSame(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
+use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\InPlaceOf;
 use Meandros\Core\Plan\Json\PlanCodec;
@@ -31,7 +32,7 @@ use Symfony\Component\Routing\Attribute\Route;
 #[Route('/api/plans/draft/elements')]
 final readonly class ElementController
 {
-    public function __construct(private Draft $draft, private MachineVoice $machine) {}
+    public function __construct(private Draft $draft, private MachineVoice $machine, private TriedCall $tried) {}
 
     /**
      * @throws InvalidData
@@ -59,12 +60,36 @@ final readonly class ElementController
     public function replace(string $id, Request $request): JsonResponse
     {
         $revision = Revision::demanded($request);
-        $element = PlanCodec::element(JsonBody::data($request, JsonBody::ELEMENT));
-        if ($element->id() !== $id) {
-            throw InvalidData::at('/id', 'id-of-another', ['id' => Input::quote($id)]);
-        }
+        $element = self::called($id, PlanCodec::element(JsonBody::data($request, JsonBody::ELEMENT)));
 
         return self::saved($this->draft->replace($this->machine->with($element), $revision), 200, $id);
+    }
+
+    /**
+     * The same, and how a call fares in the draft with it. The call is tried first: whoever else writes does not wait for it.
+     *
+     * @throws InvalidData   of the element; its pointers are as if the element were all that was sent
+     * @throws NotFound
+     * @throws StaleRevision
+     */
+    #[Route('/{id}/tried', methods: ['PUT'])]
+    public function replaceAndTry(string $id, Request $request): JsonResponse
+    {
+        $revision = Revision::demanded($request);
+        $sent = JsonBody::read(
+            $request,
+            static function (Input $in): array {
+                $in->onlyFields(['element', 'call']);
+
+                return $in->fields();
+            },
+            JsonBody::ELEMENT,
+        );
+        $element = $this->machine->with(self::called($id, PlanCodec::element($sent['element'] ?? null)));
+        $answer = $this->tried->with($element, $sent['call'] ?? null);
+        $change = $this->draft->replace($element, $revision);
+
+        return self::saved($change, 200, $id, ['answer' => $answer]);
     }
 
     /**
@@ -141,9 +166,17 @@ final readonly class ElementController
         );
     }
 
-    private static function saved(Change $change, int $status, string $id): JsonResponse
+    private static function called(string $id, Element $element): Element
     {
-        return new JsonResponse(['id' => $id] + $change->toJson(), $status, [
+        return $element->id() === $id
+            ? $element
+            : throw InvalidData::at('/id', 'id-of-another', ['id' => Input::quote($id)]);
+    }
+
+    /** @param array<string, mixed> $more */
+    private static function saved(Change $change, int $status, string $id, array $more = []): JsonResponse
+    {
+        return new JsonResponse(['id' => $id] + $change->toJson() + $more, $status, [
             'ETag' => Revision::tag($change->revision),
         ]);
     }

@@ -8,6 +8,7 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Json\ZoneReader;
@@ -38,12 +39,13 @@ final readonly class TrialCallRequest
         return JsonBody::read($request, static fn(Input $in): self => self::from($in, $plans), JsonBody::ELEMENT);
     }
 
-    public static function from(Input $in, Plans $plans): self
+    /** @param Element|null $with as it is about to be written, in place of one that the call may bring */
+    public static function from(Input $in, Plans $plans, ?Element $with = null): self
     {
         $in->onlyFields(['in', 'to', 'from', 'at', 'zone', 'assume', 'with']);
         $which = $in->field('in')->isGiven() ? $in->field('in')->text(12) : 'draft';
         $plan = $plans->get($which);
-        $element = $in->field('with')->isGiven() ? PlanCodec::readElement($in->field('with')) : null;
+        $element = $with ?? ($in->field('with')->isGiven() ? PlanCodec::readElement($in->field('with')) : null);
         $plan = null === $element ? $plan : $plan->with($element);
         $to = $in->field('to')->text(64);
         $site = self::siteOf($plan, $to);

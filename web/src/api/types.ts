@@ -47,8 +47,7 @@ export type Window = AnsweringRule['when']['windows'][number];
 export type Status = Schemas['Status'];
 export type PersonStatus = Schemas['PersonStatus'];
 export type Phone = Person['phones'][number];
-/** A plan as this application holds it. */
-export type Plan = Omit<Schemas['PlanOutline'], 'elements'> & { elements: Outlined[] };
+export type PlanOutline = Schemas['PlanOutline'];
 export type Change = Schemas['Change'];
 export type Copyable = Schemas['Copyable'];
 export type Reworded = Schemas['Reworded'];

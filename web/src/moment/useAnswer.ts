@@ -1,6 +1,6 @@
-import { hashKey, keepPreviousData, type QueryClient, replaceEqualDeep, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, type QueryClient, replaceEqualDeep, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
-import type { Change, Element, HoursState, NumberElement, Trace, TrialCall } from '../api/types';
+import type { Change, HoursState, NumberElement, Trace, TrialCall } from '../api/types';
 import { useOverrideStamp } from '../overrides/useOverrides';
 import { draftOf, usePlan } from '../plan/usePlan';
 import { useCalm } from '../ui/useCalm';
@@ -27,71 +27,39 @@ const AFTER_THE_ANSWER = 150;
 
 const askAnswer = (call: TrialCall) => ask(api.POST('/api/trial-calls', { body: call }));
 
-/** The call on screen, where it is tried in the draft. */
-function shownCall(queries: QueryClient): [TrialCall, string | undefined] | undefined {
-    const shown = queries.getQueryCache().findAll({ queryKey: ['answer'], type: 'active' })[0];
-    const [, call, , live] = (shown?.queryKey ?? []) as [string?, TrialCall?, number?, string?];
-    return call?.in === 'draft' ? [call, live] : undefined;
-}
-
-/** An answer that is asked for while the edit that it belongs to is being saved. */
-interface EarlyAnswer {
+export interface ShownCall {
     call: TrialCall;
     live: string | undefined;
-    /** Of the draft before the edit. */
+    /** Of the draft. */
     revision: number;
-    trace: Promise<Trace>;
-    /** Once it is there. */
-    found?: Trace;
 }
 
-/** Asks what the answer on screen will be with an element that is being saved: both are on their way at once. */
-export function askEarly(queries: QueryClient, element: Element): EarlyAnswer | undefined {
-    const shown = shownCall(queries);
+/** The call on screen, where it is tried in the draft. */
+export function shownCall(queries: QueryClient): ShownCall | undefined {
+    const shown = queries.getQueryCache().findAll({ queryKey: ['answer'], type: 'active' })[0];
+    const [, call, , live] = (shown?.queryKey ?? []) as [string?, TrialCall?, number?, string?];
     const revision = draftOf(queries)?.revision;
-    if (!shown || revision === undefined) return undefined;
-    const [call, live] = shown;
-    const early: EarlyAnswer = { call, live, revision, trace: askAnswer({ ...call, with: element }) };
-    // Whatever is wrong with it, the save says.
-    early.trace.then(
-        (trace) => {
-            early.found = trace;
-        },
-        () => undefined,
-    );
-    return early;
+    return call?.in === 'draft' && revision !== undefined ? { call, live, revision } : undefined;
 }
 
-/**
- * The same once the edit is saved; undefined where other elements changed with it, or somebody else wrote meanwhile. If the answer is
- * there, what was edited and what follows from it are drawn at once.
- */
-export function takeEarly(
-    queries: QueryClient,
-    early: EarlyAnswer | undefined,
-    change: Change,
-): EarlyAnswer | undefined {
-    if (!early || change.changed !== 1 || change.revision !== early.revision + 1) return undefined;
-    const key = (revision: number) => ['answer', early.call, revision, early.live];
-    if (early.found) {
-        // What fares as before the edit stays the same, and is not drawn anew.
-        const shared = replaceEqualDeep(queries.getQueryData<Trace>(key(early.revision)), early.found);
-        queries.setQueryData<Trace>(key(change.revision), shared);
-    }
-    return early;
+/** How the call on screen fares with an element, which was asked for as it was written. */
+export function takeAnswer(queries: QueryClient, asked: ShownCall, change: Change & { answer: Trace | null }): void {
+    if (!change.answer || change.changed !== 1 || change.revision !== asked.revision + 1) return;
+    const key = (revision: number) => ['answer', asked.call, revision, asked.live];
+    // What fares as before the edit stays the same, and is not drawn anew.
+    const shared = replaceEqualDeep(queries.getQueryData<Trace>(key(asked.revision)), change.answer);
+    queries.setQueryData<Trace>(key(change.revision), shared);
 }
 
-/** Asks for the answer on screen after an edit, while the screens are still drawn anew. */
-export function askAhead(queries: QueryClient, early?: EarlyAnswer): void {
-    const draft = draftOf(queries);
+/** Asks for the answer on screen after an edit, while the screens are still drawn anew; one that is here already is not asked for again. */
+export function askAhead(queries: QueryClient): void {
     const shown = shownCall(queries);
-    if (!draft || !shown) return;
-    const [call, live] = shown;
-    // Meanwhile it may be another call that is shown.
-    const isSame = hashKey([early?.call, early?.live]) === hashKey([call, live]);
+    if (!shown) return;
+    const { call, live, revision } = shown;
     queries.prefetchQuery({
-        queryKey: ['answer', call, draft.revision, live],
-        queryFn: () => (isSame && early?.trace.catch(() => askAnswer(call))) || askAnswer(call),
+        queryKey: ['answer', call, revision, live],
+        queryFn: () => askAnswer(call),
+        staleTime: Number.POSITIVE_INFINITY,
         retry: false,
     });
 }

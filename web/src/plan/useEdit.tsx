@@ -3,16 +3,17 @@ import { App } from 'antd';
 import { useCallback, useMemo } from 'react';
 import { api, ask, newKey, RefusedError } from '../api/client';
 import type { Change, Element, Kind, Problem } from '../api/types';
-import { askAhead, askEarly, takeEarly } from '../moment/useAnswer';
+import { askAhead, type ShownCall, shownCall, takeAnswer } from '../moment/useAnswer';
 import { newElement } from './kinds';
 import type { PlanIndex } from './seenPlan';
 import { draftOf, dropFetches, patchDraft } from './usePlan';
 import { allWritten, useWrite, write } from './writes';
 
-/** How a change is sent: the same key and revision say that it is the same request once more. */
+/** How a change is sent: the same key, revision and call to try say that it is the same request once more. */
 export interface Attempt {
     key: string;
     tag?: string;
+    shown?: ShownCall | undefined;
 }
 
 export const newAttempt = (): Attempt => ({ key: newKey() });
@@ -23,7 +24,7 @@ export function useEdit() {
     const { message, modal } = App.useApp();
     const told = useWrite();
 
-    const tag = useCallback((id: string) => `"${draftOf(queries)?.revisions[id] ?? 0}"`, [queries]);
+    const tag = useCallback((id: string) => `"${draftOf(queries)?.elements.revision(id) ?? 0}"`, [queries]);
 
     const save = useCallback(
         (element: Element, attempt: Attempt = newAttempt()): Promise<Change> =>
@@ -31,18 +32,26 @@ export function useEdit() {
                 queries,
                 async () => {
                     dropFetches(queries);
-                    attempt.tag = attempt.tag ?? tag(element.id);
-                    const early = askEarly(queries, element);
-                    const change = await ask(
-                        api.PUT('/api/plans/draft/elements/{id}', {
-                            params: { path: { id: element.id }, header: { 'If-Match': attempt.tag } },
-                            headers: { 'Idempotency-Key': attempt.key },
-                            body: element,
-                        }),
-                    );
-                    const answer = takeEarly(queries, early, change);
+                    if (!attempt.tag) {
+                        attempt.tag = tag(element.id);
+                        attempt.shown = shownCall(queries);
+                    }
+                    const { shown } = attempt;
+                    const how = {
+                        params: { path: { id: element.id }, header: { 'If-Match': attempt.tag } },
+                        headers: { 'Idempotency-Key': attempt.key },
+                    };
+                    if (!shown) {
+                        const change = await ask(api.PUT('/api/plans/draft/elements/{id}', { ...how, body: element }));
+                        patchDraft(queries, change, element);
+                        return change;
+                    }
+                    // One request for the edit and its answer.
+                    const body = { element, call: shown.call };
+                    const change = await ask(api.PUT('/api/plans/draft/elements/{id}/tried', { ...how, body }));
+                    takeAnswer(queries, shown, change);
                     patchDraft(queries, change, element);
-                    askAhead(queries, answer);
+                    askAhead(queries);
                     return change;
                 },
                 { scope: element.id, silent: true },
