@@ -4,6 +4,15 @@ import { allWritten, write } from './writes';
 
 const after = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
+test('a write is on its way before anything is drawn, and once', async () => {
+    const queries = new QueryClient();
+    let sent = 0;
+    const written = write(queries, async () => ++sent, { scope: 'reception' });
+    expect(sent).toBe(1);
+    expect(await written).toBe(1);
+    expect(sent).toBe(1);
+});
+
 test('writes of one element go out one after the other, also after one that failed', async () => {
     const queries = new QueryClient();
     const order: string[] = [];

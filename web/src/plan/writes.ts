@@ -16,11 +16,20 @@ export function write<T>(
     work: () => Promise<T>,
     { scope, silent = false }: How = {},
 ): Promise<T> {
-    return queries
-        .getMutationCache()
+    const writes = queries.getMutationCache();
+    // On its way before the screens draw what was edited, unless it has to wait.
+    const isWaiting =
+        scope !== undefined && writes.findAll({ status: 'pending' }).some((one) => one.options.scope?.id === scope);
+    let begun = isWaiting ? undefined : work();
+    begun?.catch(() => undefined);
+    return writes
         .build(queries, {
             mutationKey: WRITE,
-            mutationFn: work,
+            mutationFn: () => {
+                const sent = begun ?? work();
+                begun = undefined;
+                return sent;
+            },
             meta: { silent },
             // Whether the server can be reached is seen by asking it, and what failed is not kept.
             networkMode: 'always',
