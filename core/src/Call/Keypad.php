@@ -6,6 +6,7 @@ namespace Meandros\Core\Call;
 
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\PlainLetters;
+use Meandros\Core\Value\Lists;
 
 final class Keypad
 {
@@ -29,7 +30,7 @@ final class Keypad
             return null;
         }
         $key = $in->exactText(1);
-        if (!\in_array($key, self::KEYS, true)) {
+        if (!Lists::has(self::KEYS, $key)) {
             $in->complain('not-a-key', ['key' => $key]);
         }
 

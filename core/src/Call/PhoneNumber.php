@@ -11,6 +11,7 @@ use libphonenumber\ShortNumberInfo;
 use libphonenumber\ValidationResult;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Value\Lists;
 
 /**
  * Phone numbers as ITU-T E.164 text (`+441632960100`), read from what people type with libphonenumber.
@@ -37,7 +38,7 @@ final class PhoneNumber
 
     public static function knowsCountry(string $country): bool
     {
-        return \in_array($country, PhoneNumberUtil::getInstance()->getSupportedRegions(), true);
+        return Lists::has(PhoneNumberUtil::getInstance()->getSupportedRegions(), $country);
     }
 
     /**

@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Script\MenuKeys;
 use Meandros\Core\Script\Promised;
+use Meandros\Core\Value\Lists;
 
 /**
  * A key of a menu of which its script says nothing, though it names others.
@@ -25,7 +26,7 @@ final class KeyNeverMentioned implements Check
     {
         foreach (MenuKeys::of($element, $survey->plan) as $menu) {
             foreach ($menu->step->exits()->items as $i => $exit) {
-                $silent = \in_array($exit, $menu->keys, true)
+                $silent = Lists::has($menu->keys, $exit)
                     ? array_keys(
                         array_filter(
                             $menu->promised,

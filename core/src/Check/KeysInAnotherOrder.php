@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Step\Exits;
 use Meandros\Core\Plan\Step\StepExit;
 use Meandros\Core\Script\MenuKeys;
 use Meandros\Core\Script\Promised;
+use Meandros\Core\Value\Lists;
 
 /**
  * A menu's script that names its keys in another order than they are listed.
@@ -33,7 +34,7 @@ final class KeysInAnotherOrder implements Check
                 $listed = array_values(
                     array_filter(
                         array_map(static fn(StepExit $exit): string => $exit->on, $menu->keys),
-                        static fn(string $key): bool => \in_array($key, $said, true),
+                        static fn(string $key): bool => Lists::has($said, $key),
                     ),
                 );
                 if ($said !== $listed) {
@@ -76,7 +77,7 @@ final class KeysInAnotherOrder implements Check
         ksort($named);
         $sorted = [];
         foreach ($exits as $exit) {
-            $sorted[] = \in_array($exit->on, $order, true) ? array_shift($named) ?? $exit : $exit;
+            $sorted[] = Lists::has($order, $exit->on) ? array_shift($named) ?? $exit : $exit;
         }
 
         return $sorted;

@@ -7,6 +7,7 @@ namespace Meandros\Core\Check;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Destination;
 use Meandros\Core\Plan\Element\OutsideLine;
+use Meandros\Core\Value\Lists;
 
 /**
  * Outside lines none of which may carry emergency calls: told at the first.
@@ -25,7 +26,7 @@ final class NoEmergencyCalls implements Check
         $all = $survey->lines->from(null);
         $carrying = array_filter(
             $all,
-            static fn(OutsideLine $line): bool => \in_array(Destination::Emergency, $line->destinations, true),
+            static fn(OutsideLine $line): bool => Lists::has($line->destinations, Destination::Emergency),
         );
         if ([] === $carrying && $element->id() === $all[0]->id()) {
             $fix = Fix::add($element, '/destinations/-', Destination::Emergency->value, ['line' => $element->name()]);

@@ -14,6 +14,7 @@ use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Plan\Step\QueueStep;
 use Meandros\Core\Time\Decision;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Value\Lists;
 
 /**
  * A queue whose calls, when nobody takes them, come to hours that are closed then: on an ordinary day of winter or summer.
@@ -75,12 +76,12 @@ final class OverflowIntoClosed implements Check
                 $next = $reading->until ?? \PHP_INT_MAX;
                 $holds =
                     false === $hours->states->find($reading->state)?->open &&
-                    \in_array($reading->decision->by, [Decision::WEEK, Decision::DEFAULT], true);
+                    Lists::has([Decision::WEEK, Decision::DEFAULT], $reading->decision->by);
                 foreach ($given as $id => $states) {
                     $before = $plan->get(Hours::class, $id);
                     $reading = null === $before ? null : $running->read($before, $now);
                     $next = min($next, $reading->until ?? \PHP_INT_MAX);
-                    $holds = $holds && null !== $reading && \in_array($reading->state, $states, true);
+                    $holds = $holds && null !== $reading && Lists::has($states, $reading->state);
                 }
                 if ($holds) {
                     $local = Moment::format($now, $running->zone($hours));

@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Step\ParkStep;
+use Meandros\Core\Value\Lists;
 
 /**
  * A park step whose site has no such place, or none at all: no call is ever parked.
@@ -28,7 +29,7 @@ final class ParkPlaceMissing implements Check
             if (
                 $step instanceof ParkStep &&
                 null !== $site &&
-                ([] === $site->parkPlaces || ('' !== $step->place && !\in_array($step->place, $site->parkPlaces, true)))
+                ([] === $site->parkPlaces || ('' !== $step->place && !Lists::has($site->parkPlaces, $step->place)))
             ) {
                 $fix = [] === $site->parkPlaces ? null : Fix::replace($element, $place . '/place', '');
                 yield Finding::warning(

@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Via;
+use Meandros\Core\Value\Lists;
 
 /**
  * An answering rule that holds only where one before it does.
@@ -56,7 +57,7 @@ final class RuleNeverHolds implements Check
             [] ===
                 array_filter(
                     $narrow->statusesMeant(),
-                    static fn(Status $status): bool => !\in_array($status, $wide->statusesMeant(), true),
+                    static fn(Status $status): bool => !Lists::has($wide->statusesMeant(), $status),
                 ) &&
             (Via::Any === $wide->via || $wide->via === $narrow->via) &&
             ([] === $wide->callers || ([] !== $narrow->callers && [] === array_diff($narrow->callers, $wide->callers)));

@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Called;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Value\Lists;
 
 /**
  * A phone outside that two people have: when both ring, the second call finds it busy.
@@ -25,7 +26,7 @@ final class SharedPhone implements Check
     {
         foreach (Called::phonesOf($element) as $pointer => $number) {
             foreach ($survey->plan->mentioning($number, Kind::Person) as $other) {
-                if ($other->id() !== $element->id() && \in_array($number, Called::phonesOf($other), true)) {
+                if ($other->id() !== $element->id() && Lists::has(Called::phonesOf($other), $number)) {
                     yield Finding::warning($element, $pointer, 'shared-phone', ['person' => $other->name()]);
                     break;
                 }

@@ -14,6 +14,7 @@ use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\RingStep;
+use Meandros\Core\Value\Lists;
 
 /** What checks want to know about the rest of a plan: who rings what, for how long, and by which lines calls leave. */
 final class Survey
@@ -69,7 +70,7 @@ final class Survey
         foreach ($this->plan->mentioning($team->id(), Kind::Person) as $person) {
             foreach ($person instanceof Person ? $person->reach->rules : [] as $rule) {
                 foreach ($rule->ringing->stages as $stage) {
-                    \in_array($team->id(), $stage->teams, true) && ($seconds[] = $stage->seconds);
+                    Lists::has($stage->teams, $team->id()) && ($seconds[] = $stage->seconds);
                 }
             }
         }

@@ -13,6 +13,7 @@ use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\HoursStep;
 use Meandros\Core\Script\NamedTimes;
 use Meandros\Core\Time\TimeOfDay;
+use Meandros\Core\Value\Lists;
 
 /**
  * A script that names times at which the hours beside it neither open nor close so: its own hours, else those of the steps in
@@ -164,7 +165,7 @@ final class TimesOtherThanHours implements Check
     private static function isOneOf(array $open, array $from, array $to): bool
     {
         foreach ($open as [$begins, $ends]) {
-            if (\in_array($begins, $from, true) && \in_array((($ends - 1) % 1440) + 1, $to, true)) {
+            if (Lists::has($from, $begins) && Lists::has($to, (($ends - 1) % 1440) + 1)) {
                 return true;
             }
         }

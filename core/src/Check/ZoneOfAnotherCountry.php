@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Zone;
+use Meandros\Core\Value\Lists;
 
 /**
  * The clock of a site is one that nobody in its country keeps: either is wrong, and all its hours with it.
@@ -41,7 +42,7 @@ final class ZoneOfAnotherCountry implements Check
     /** @param non-empty-list<string> $zones in one of which clocks show the same for a year */
     private static function isKept(string $name, array $zones, int $from): bool
     {
-        if (\in_array($name, $zones, true)) {
+        if (Lists::has($zones, $name)) {
             return true;
         }
         $over = static fn(string $one): Zone => Zone::over(

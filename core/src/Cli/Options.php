@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Cli;
 
+use Meandros\Core\Value\Lists;
+
 /** `--name value` options and positional arguments of a command line. */
 final readonly class Options
 {
@@ -30,11 +32,11 @@ final readonly class Options
                 continue;
             }
             $name = substr($word, 2);
-            if (\in_array($name, $flags, true)) {
+            if (Lists::has($flags, $name)) {
                 $values[$name] = '';
-            } elseif (\in_array($name, $takingValue, true) && isset($words[$i + 1])) {
+            } elseif (Lists::has($takingValue, $name) && isset($words[$i + 1])) {
                 $values[$name] = $words[++$i];
-            } elseif (\in_array($name, $takingValue, true)) {
+            } elseif (Lists::has($takingValue, $name)) {
                 throw new \InvalidArgumentException(\sprintf('--%s needs a value.', $name));
             } else {
                 throw new \InvalidArgumentException(

@@ -20,6 +20,7 @@ use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Severity;
 use Meandros\Core\Proof\Times;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Value\Lists;
 use Meandros\Core\Wording\BranchWords;
 use Meandros\Core\Wording\ChangeWords;
 use Meandros\Core\Wording\CourseWords;
@@ -163,7 +164,7 @@ final class ProofCommands
         $until = $call->instant + Given::days($options) * self::DAY;
         $before = isset($options->arguments[1]) ? new Fares(Given::plan($options, 1), $call->instant, $until) : null;
         $language = $options->get('language', PaperWords::LANGUAGES[0]);
-        if (!\in_array($language, PaperWords::LANGUAGES, true)) {
+        if (!Lists::has(PaperWords::LANGUAGES, $language)) {
             throw new \InvalidArgumentException('--language: ' . implode(' or ', PaperWords::LANGUAGES) . '.');
         }
         $brief = Brief::of(

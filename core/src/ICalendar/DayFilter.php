@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\ICalendar;
 
 use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Value\Lists;
 
 /** Which days an RRULE allows, period by period; what the rule leaves open is taken from the day the event starts on. */
 final readonly class DayFilter
@@ -66,7 +67,7 @@ final readonly class DayFilter
             return;
         }
         for ($year = CivilDate::year($first), $month = 1; $month <= 12; ++$month) {
-            if (\in_array($month, $this->months, true)) {
+            if (Lists::has($this->months, $month)) {
                 yield [CivilDate::of($year, $month, 1), CivilDate::of($year, $month + 1, 1) - 1];
             }
         }
@@ -77,7 +78,7 @@ final readonly class DayFilter
         $monthDay = CivilDate::monthDay($day);
         [$year, $month, $date] = [CivilDate::year($day), intdiv($monthDay, 100), $monthDay % 100];
 
-        return ([] === $this->months || \in_array($month, $this->months, true)) &&
+        return ([] === $this->months || Lists::has($this->months, $month)) &&
             ([] === $this->monthDays ||
                 self::counted(
                     $this->monthDays,
@@ -97,7 +98,7 @@ final readonly class DayFilter
     /** @param list<int> $wanted counted from the start, or from the end when negative */
     private static function counted(array $wanted, int $position, int $length): bool
     {
-        return \in_array($position, $wanted, true) || \in_array($position - $length - 1, $wanted, true);
+        return Lists::has($wanted, $position) || Lists::has($wanted, $position - $length - 1);
     }
 
     private function onWeekday(int $day, int $year, int $month): bool

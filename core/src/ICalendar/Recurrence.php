@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\ICalendar;
 
 use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Value\Lists;
 
 /**
  * Expands an RRULE as RFC 5545 3.3.10 says, on the wall clock of the event's own zone.
@@ -119,9 +120,9 @@ final readonly class Recurrence
         $by = $this->rule->by;
         [$hour, $minute, $second] = [intdiv($time, 3600), intdiv($time, 60) % 60, $time % 60];
         if (
-            ([] !== $by['BYHOUR'] && !\in_array($hour, $by['BYHOUR'], true)) ||
-            ($step < 3600 && [] !== $by['BYMINUTE'] && !\in_array($minute, $by['BYMINUTE'], true)) ||
-            ($step < 60 && [] !== $by['BYSECOND'] && !\in_array($second, $by['BYSECOND'], true))
+            ([] !== $by['BYHOUR'] && !Lists::has($by['BYHOUR'], $hour)) ||
+            ($step < 3600 && [] !== $by['BYMINUTE'] && !Lists::has($by['BYMINUTE'], $minute)) ||
+            ($step < 60 && [] !== $by['BYSECOND'] && !Lists::has($by['BYSECOND'], $second))
         ) {
             return [];
         }

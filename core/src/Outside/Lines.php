@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Element\OutsideLine;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Value\Lists;
 
 /**
  * The outside lines of a plan, and which of them may carry a call. The site's own come first, then the others, by name.
@@ -123,7 +124,7 @@ final class Lines
         return array_values(
             array_filter(
                 $this->from($site),
-                fn(OutsideLine $line): bool => \in_array($this->destination($number, $line), $line->destinations, true),
+                fn(OutsideLine $line): bool => Lists::has($line->destinations, $this->destination($number, $line)),
             ),
         );
     }

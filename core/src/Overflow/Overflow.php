@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\HoursStep;
 use Meandros\Core\Plan\Step\StepList;
+use Meandros\Core\Value\Lists;
 
 /**
  * Where calls flow that nobody takes, from one who may take them to the next, across journeys: worked out from the steps,
@@ -138,7 +139,7 @@ final class Overflow
                 $rest = null === $flow->to ? 0 : $this->longest($flow->to);
                 $seconds[] = null === $rest ? null : $flow->seconds + $rest;
             }
-            $this->longest[$stay->key()] = \in_array(null, $seconds, true) ? null : max([0, ...$seconds]);
+            $this->longest[$stay->key()] = Lists::has($seconds, null) ? null : max([0, ...$seconds]);
         }
 
         return $this->longest[$stay->key()];

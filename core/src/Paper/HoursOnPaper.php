@@ -14,6 +14,7 @@ use Meandros\Core\Time\SpecialDay;
 use Meandros\Core\Time\TimeOfDay;
 use Meandros\Core\Time\Timetable;
 use Meandros\Core\Time\Weekday;
+use Meandros\Core\Value\Lists;
 
 /** Hours as tables: the weeks with their bands, and what is otherwise in the year that follows a day. */
 final readonly class HoursOnPaper
@@ -62,7 +63,7 @@ final readonly class HoursOnPaper
         $rows = [];
         foreach (Weekday::cases() as $day) {
             $bands = array_values(
-                array_filter($week, static fn(WeekBand $band): bool => \in_array($day, $band->days, true)),
+                array_filter($week, static fn(WeekBand $band): bool => Lists::has($band->days, $day)),
             );
             $rows[] = [
                 $this->words->weekday($day),

@@ -16,6 +16,7 @@ use Meandros\Core\Plan\Step\HoursStep;
 use Meandros\Core\Plan\Step\StepExit;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Plan\Target;
+use Meandros\Core\Value\Lists;
 
 /**
  * A journey as an outline. Each kind of step has one pattern of words in the catalog; its arguments are the fields of the step as
@@ -140,7 +141,7 @@ final readonly class JourneyOnPaper
         $name = $state->name ?? $this->plan->find($exit->on)?->name();
         $words = match (true) {
             null !== $name => $name,
-            \in_array($exit->on, Keypad::KEYS, true) => $this->words->say('exit.pressed', ['key' => $exit->on]),
+            Lists::has(Keypad::KEYS, $exit->on) => $this->words->say('exit.pressed', ['key' => $exit->on]),
             default => $this->words->say('exit.' . $exit->on),
         };
 

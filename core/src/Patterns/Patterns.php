@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Value\Lists;
 
 /** The patterns that there are, and journeys made from them. */
 final class Patterns
@@ -72,7 +73,7 @@ final class Patterns
             if (null === $id) {
                 $ask->isOptional || $field->complain('choice-missing');
                 $isWhole = $isWhole && $ask->isOptional;
-            } elseif (!\in_array($plan->kindOf($id), $ask->kinds, true)) {
+            } elseif (!Lists::has($ask->kinds, $plan->kindOf($id))) {
                 $field->complain('not-fitting', ['id' => Input::quote($id)]);
                 $isWhole = false;
             } else {

@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Instead;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Rewiring;
+use Meandros\Core\Value\Lists;
 
 /** Puts one person in another's place everywhere, so that the first can be taken away. */
 final class Merging
@@ -42,7 +43,7 @@ final class Merging
         $names = [];
         foreach ($from->reach->phones as $phone) {
             $name = $phone->id;
-            for ($n = 2; \in_array($name, $taken, true); ++$n) {
+            for ($n = 2; Lists::has($taken, $name); ++$n) {
                 $name = $phone->id . $n;
             }
             $names[$phone->id] = $taken[] = $name;

@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Value\Lists;
 use Sabre\VObject\Component;
 use Sabre\VObject\Component\VCard;
 use Sabre\VObject\Parameter;
@@ -127,7 +128,7 @@ final class PeopleCards
         $type = $property->parameters()['TYPE'] ?? null;
         $words = $type instanceof Parameter ? implode(',', array_filter($type->getParts(), \is_string(...))) : '';
 
-        return \in_array('cell', explode(',', strtolower($words)), true);
+        return Lists::has(explode(',', strtolower($words)), 'cell');
     }
 
     /** @return list<string> */

@@ -23,6 +23,7 @@ use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
 use Meandros\Core\Reading\Problem;
+use Meandros\Core\Value\Lists;
 
 /**
  * Works out what a file of people would do to a plan, row by row. Somebody with the same extension, or without one the
@@ -241,7 +242,7 @@ final class PeopleImport
     private static function freeId(string $base, array $phones): string
     {
         $ids = array_map(static fn(Phone $phone): string => $phone->id, $phones);
-        for ($n = 2, $id = $base; \in_array($id, $ids, true); ++$n) {
+        for ($n = 2, $id = $base; Lists::has($ids, $id); ++$n) {
             $id = $base . $n;
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan;
 
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Value\Lists;
 
 /** One element put in the place of another, everywhere or in some of what mentions that; the other stays in the plan. */
 final class InPlaceOf
@@ -22,7 +23,7 @@ final class InPlaceOf
                 static fn(Kind $kind): bool => [] ===
                     array_filter(
                         $places,
-                        static fn(Place $place): bool => !\in_array($kind, $place->reference->allowed, true),
+                        static fn(Place $place): bool => !Lists::has($place->reference->allowed, $kind),
                     ),
             ),
         );
@@ -43,7 +44,7 @@ final class InPlaceOf
         $changed = [];
         foreach ($plan->usesOf($of->id()) as $place) {
             $id = $place->user->id();
-            if ($id === $put->id() || isset($changed[$id]) || (null !== $in && !\in_array($id, $in, true))) {
+            if ($id === $put->id() || isset($changed[$id]) || (null !== $in && !Lists::has($in, $id))) {
                 continue;
             }
             try {

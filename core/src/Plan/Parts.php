@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan;
 
+use Meandros\Core\Value\Lists;
+
 /** What other elements may mention within an element: the phones of a person, the holidays of a calendar. */
 final readonly class Parts
 {
@@ -16,6 +18,6 @@ final readonly class Parts
 
     public function have(string $id): bool
     {
-        return \in_array($id, $this->ids, true);
+        return Lists::has($this->ids, $id);
     }
 }

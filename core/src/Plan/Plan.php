@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\BlockShelf;
+use Meandros\Core\Value\Lists;
 
 /**
  * The whole routing: a set of elements by id, which never changes. They are fetched from their source when they are first
@@ -209,7 +210,7 @@ final class Plan
     public function dialled(string $text): ?Element
     {
         foreach ($this->mentioning($text) as $element) {
-            if (\in_array($text, Dialled::by($element), true)) {
+            if (Lists::has(Dialled::by($element), $text)) {
                 return $element;
             }
         }

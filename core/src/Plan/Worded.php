@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan;
 
 use Meandros\Core\Reading\PlainLetters;
+use Meandros\Core\Value\Lists;
 
 /** A text within an element that somebody worded: what is said to callers, what people read, whom it is sent to. */
 final readonly class Worded
@@ -69,11 +70,11 @@ final readonly class Worded
         $step = isset($json['do']) && \is_string($json['id'] ?? null) ? $json['id'] : $step;
         $found = [];
         foreach ($json as $field => $value) {
-            $isWorded = \in_array($field, self::FIELDS, true) || ($isText && \is_string($value));
+            $isWorded = Lists::has(self::FIELDS, $field) || ($isText && \is_string($value));
             $at = $pointer . '/' . $field;
             // An empty one would be written as a list otherwise.
             $value = \is_object($value) ? (array) $value : $value;
-            if (\is_array($value) && !\in_array($field, self::LEFT_OUT, true)) {
+            if (\is_array($value) && !Lists::has(self::LEFT_OUT, $field)) {
                 array_push($found, ...self::within($value, $at, $step, $isWorded));
             }
             if ($isWorded && \is_string($value) && '' !== $value) {

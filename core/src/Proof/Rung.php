@@ -6,6 +6,7 @@ namespace Meandros\Core\Proof;
 
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Value\Lists;
 
 /** When somebody's phones ring, or a team's or a queue's: by which numbers, and in which intervals. */
 final class Rung
@@ -41,7 +42,7 @@ final class Rung
     {
         $intervals = [];
         foreach ($coverage->courses as $i => $course) {
-            if (\in_array($who, $course->people, true) || \in_array($who, $course->takes, true)) {
+            if (Lists::has($course->people, $who) || Lists::has($course->takes, $who)) {
                 $intervals[] = [$coverage->starts[$i] ?? 0, $coverage->starts[$i + 1] ?? $coverage->until];
             }
         }

@@ -7,6 +7,7 @@ namespace Meandros\Core\Proof;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Weekday;
 use Meandros\Core\Time\Zone;
+use Meandros\Core\Value\Lists;
 
 /** Many intervals as people say them: always, every week at the same times, and on single days. */
 final readonly class Times
@@ -101,7 +102,7 @@ final readonly class Times
                 (!$ends || ($day + $later) * CivilDate::SECONDS_PER_DAY + $to === $localEnd) &&
                 $day * CivilDate::SECONDS_PER_DAY + $from <= $local &&
                 ($day + $later) * CivilDate::SECONDS_PER_DAY + $to >= $localEnd;
-            if ($isSame && \in_array($day % 7, array_map(static fn(int $one): int => $one % 7, $days), true)) {
+            if ($isSame && Lists::has(array_map(static fn(int $one): int => $one % 7, $days), $day % 7)) {
                 return [$shape, $day];
             }
         }

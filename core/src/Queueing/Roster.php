@@ -12,6 +12,7 @@ use Meandros\Core\Call\SignIn;
 use Meandros\Core\Call\Urgency;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Value\Lists;
 
 /**
  * The agents of one call: how they stand when it begins, from what is stated and who is signed in, and what they do
@@ -172,7 +173,7 @@ final class Roster
         if (null === $this->atTheDesk) {
             $this->atTheDesk = [];
             foreach ($this->assumptions->phones as $phone) {
-                if (\in_array($phone->does, self::AT_THE_DESK, true)) {
+                if (Lists::has(self::AT_THE_DESK, $phone->does)) {
                     $this->atTheDesk[explode('/', $phone->who)[0]] = true;
                 }
             }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Reading;
 
+use Meandros\Core\Value\Lists;
+
 /** Comma-separated values (RFC 4180) with a header: one line each; cells may hold quotes and line breaks. */
 final readonly class CsvTable
 {
@@ -94,7 +96,7 @@ final readonly class CsvTable
         $columns = array_map(strtolower(...), $cells);
         $unknown = array_diff($columns, $this->columns);
         if (
-            !\in_array($this->needed, $columns, true) ||
+            !Lists::has($columns, $this->needed) ||
             [] !== $unknown ||
             \count($columns) !== \count(array_unique($columns))
         ) {

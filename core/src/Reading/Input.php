@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Reading;
 
+use Meandros\Core\Value\Lists;
+
 /**
  * A value of decoded JSON with its place in the document. Reading a field of the wrong shape files a complaint and
  * gives a harmless value, so that one pass finds every problem.
@@ -141,7 +143,7 @@ final readonly class Input
             return;
         }
         foreach (array_keys($this->value) as $name) {
-            if (!\in_array((string) $name, $known, true)) {
+            if (!Lists::has($known, (string) $name)) {
                 $this->entry((string) $name)->complain('field-not-known', ['choices' => $known]);
             }
         }
@@ -318,7 +320,7 @@ final readonly class Input
     /** @param string $code of what is wrong where anything else stands here */
     public function exactly(int $number, string $code): void
     {
-        \in_array($this->value, [$number, (float) $number], true) || $this->complain($code, ['number' => $number]);
+        Lists::has([$number, (float) $number], $this->value) || $this->complain($code, ['number' => $number]);
     }
 
     /** @return int|null null where it is left open */

@@ -6,6 +6,7 @@ namespace Meandros\Core\Recording;
 
 use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Element\ScriptPart;
+use Meandros\Core\Value\Lists;
 
 /** Whether a script is recorded. */
 enum TakeState: string
@@ -34,8 +35,8 @@ enum TakeState: string
         );
 
         return match (true) {
-            \in_array(self::OtherWords, $states, true) => self::OtherWords,
-            [] === $states || \in_array(self::None, $states, true) => self::None,
+            Lists::has($states, self::OtherWords) => self::OtherWords,
+            [] === $states || Lists::has($states, self::None) => self::None,
             default => self::Recorded,
         };
     }

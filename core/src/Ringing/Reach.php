@@ -8,6 +8,7 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Outside\Lines;
+use Meandros\Core\Value\Lists;
 
 /** What is assumed of phones: which can be dialled at all, and what becomes of one that is left to ring. */
 final class Reach
@@ -83,7 +84,7 @@ final class Reach
     {
         return null === $phone->outside &&
             null !== $phone->owner->site &&
-            \in_array($phone->owner->site, $this->assumptions->circumstances->sitesDown, true);
+            Lists::has($this->assumptions->circumstances->sitesDown, $phone->owner->site);
     }
 
     private function assumed(RingPhone $phone): PhoneAssumption

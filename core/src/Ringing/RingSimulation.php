@@ -6,6 +6,7 @@ namespace Meandros\Core\Ringing;
 
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Outside\Lines;
+use Meandros\Core\Value\Lists;
 
 /**
  * Phones on a timeline of seconds. The first to take the call wins; when two do in the same second the one listed first
@@ -402,7 +403,7 @@ final class RingSimulation
 
     private function rung(Ring $ring): Rung
     {
-        $isOpen = \in_array($ring->state, [RingState::Ringing, RingState::Connecting], true);
+        $isOpen = Lists::has([RingState::Ringing, RingState::Connecting], $ring->state);
         $end = $isOpen ? $this->second() : $ring->end;
         $outcome =
             $isOpen && $ring !== $this->winner && (null !== $this->winner || null !== $this->announcedTo)

@@ -19,6 +19,7 @@ use Meandros\Core\Plan\Target;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Problem;
+use Meandros\Core\Value\Lists;
 
 /** Assumptions about somebody or something that the plan does not have would silently test nothing: they are refused. */
 final class AssumptionCheck
@@ -124,7 +125,7 @@ final class AssumptionCheck
     private function isCalled(string $number): bool
     {
         foreach ($this->plan->mentioning($number) as $element) {
-            if (\in_array($number, Called::by($element), true)) {
+            if (Lists::has(Called::by($element), $number)) {
                 return true;
             }
         }

@@ -6,6 +6,7 @@ namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Routing\Happening\KeyMeanwhile;
+use Meandros\Core\Value\Lists;
 
 /** Keys that callers press while phones ring or something is heard. */
 final readonly class KeysMeanwhile
@@ -56,7 +57,7 @@ final readonly class KeysMeanwhile
         $after = $press->after ?? self::SOON;
         $at = $this->walk->second() + $after;
         $isHeard = $this->walk->clock->isAnswered() || (null !== $hears && $after >= $hears);
-        $isHeeded = $isHeard && \in_array($key, $keys, true);
+        $isHeeded = $isHeard && Lists::has($keys, $key);
         $this->walk->clock->willInterrupt($isHeeded ? $at : null);
         try {
             $onward = $do();

@@ -22,6 +22,7 @@ use Meandros\Core\Routing\Lookup\BlanksLookup;
 use Meandros\Core\Routing\Lookup\CallFacts;
 use Meandros\Core\Routing\Lookup\Lookups;
 use Meandros\Core\Time\Reading;
+use Meandros\Core\Value\Lists;
 
 /** A call on its way: its clock, where it is, and what has happened to it so far. */
 final class Walk
@@ -446,7 +447,7 @@ final class Walk
             $this->arrival()->tag,
             $this->clock->isAnswered(),
             $this->lastHours?->id(),
-            \in_array($rang?->exit, $exits, true) ? $rang->exit : null,
+            null !== $rang && Lists::has($exits, $rang->exit) ? $rang->exit : null,
             $withName ? $rang?->target?->element : null,
             // A place is kept for so long since it was waited for.
             null === $this->kept ? null : [$this->kept->queue, $this->second() - $this->kept->start],

@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\MenuStep;
 use Meandros\Core\Plan\Step\StepExit;
+use Meandros\Core\Value\Lists;
 
 /** A menu's keys beside what its script promises, language by language. */
 final readonly class MenuKeys
@@ -43,7 +44,7 @@ final readonly class MenuKeys
                 $keys = array_values(
                     array_filter(
                         $step->exits()->items,
-                        static fn(StepExit $exit): bool => \in_array($exit->on, Keypad::KEYS, true),
+                        static fn(StepExit $exit): bool => Lists::has(Keypad::KEYS, $exit->on),
                     ),
                 );
                 yield new self($plan, $place, $step, $prompt, $keys, $promised);

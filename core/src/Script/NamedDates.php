@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Script;
 
 use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Value\Lists;
 
 /** Dates that a script names, in words or figures, in English and French: "the fourth of January", "January 4th", "quatre janvier 2027". */
 final class NamedDates
@@ -73,7 +74,7 @@ final class NamedDates
     private static function months(string $language): array
     {
         $months = [];
-        if (\in_array($language, ['en', 'fr'], true)) {
+        if (Lists::has(['en', 'fr'], $language)) {
             $formatter = new \IntlDateFormatter(
                 $language,
                 \IntlDateFormatter::NONE,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Time;
 
+use Meandros\Core\Value\Lists;
+
 /** Two hours beside each other: at every instant both are open, only one of them, or neither. */
 final readonly class Comparison
 {
@@ -29,10 +31,7 @@ final readonly class Comparison
         $starts = $states = [];
         foreach ($edges as $edge) {
             $state = match (
-                [
-                    \in_array($first->stateAt($edge), $firstOpen, true),
-                    \in_array($second->stateAt($edge), $secondOpen, true),
-                ]
+                [Lists::has($firstOpen, $first->stateAt($edge)), Lists::has($secondOpen, $second->stateAt($edge))]
             ) {
                 [true, true] => self::BOTH,
                 [true, false] => self::FIRST,

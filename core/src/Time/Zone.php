@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Time;
 
+use Meandros\Core\Value\Lists;
+
 /**
  * An IANA time zone over a range of instants, as offsets in force between transitions.
  *
@@ -95,8 +97,8 @@ final readonly class Zone
     /** Whether the name is one of the IANA database, and hours can be kept in it. */
     public static function exists(string $name): bool
     {
-        return !\in_array($name, self::NO_PLACE, true) &&
-            \in_array($name, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true) &&
+        return !Lists::has(self::NO_PLACE, $name) &&
+            Lists::has(\DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), $name) &&
             [] !== self::transitions($name, 0, 0);
     }
 

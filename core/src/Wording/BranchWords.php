@@ -16,6 +16,7 @@ use Meandros\Core\Routing\Lookup\InstantLookup;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\TimeOfDay;
 use Meandros\Core\Time\Zone;
+use Meandros\Core\Value\Lists;
 
 /** When calls find what in what parts them: "while Bookings hours are “Open”", "until Mon 4 Jan 2027 09:00". */
 final readonly class BranchWords
@@ -66,10 +67,7 @@ final readonly class BranchWords
         foreach ($this->leading($branch, $zone, []) as [$place, $conditions]) {
             $told[$place][] = Listed::words($conditions, 'and', $this->language);
         }
-        $some = array_filter(
-            $told,
-            static fn(array $one): bool => !\in_array('', $one, true) && \count($one) <= self::MOST,
-        );
+        $some = array_filter($told, static fn(array $one): bool => !Lists::has($one, '') && \count($one) <= self::MOST);
 
         return array_map(fn(array $one): string => Listed::each($one, 'beside', $this->language), $some);
     }

@@ -14,6 +14,7 @@ use Meandros\Core\Plan\Place;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Rewiring;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Value\Lists;
 
 /**
  * Copies of elements under names of their own, that mention each other as what they are copied from does. What can be dialled
@@ -28,7 +29,7 @@ final class Copies
 
     public static function mayBe(Kind $kind): bool
     {
-        return !\in_array($kind, self::NEVER, true);
+        return !Lists::has(self::NEVER, $kind);
     }
 
     /**

@@ -8,6 +8,7 @@ use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Value\Lists;
 
 /** Callers who are recognised: one number, all that begin alike, a country, or a kind. */
 final readonly class CallerEntry
@@ -42,7 +43,7 @@ final readonly class CallerEntry
 
     private static function isOne(string $match): bool
     {
-        return \in_array($match, self::KINDS, true) ||
+        return Lists::has(self::KINDS, $match) ||
             1 === preg_match(PhoneNumber::E164, $match) ||
             1 === preg_match('/^\+[1-9][0-9]{0,13}\*$/D', $match) ||
             1 === preg_match(self::COUNTRY, $match);

@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Value\Lists;
 
 /** What keys do that are pressed while a greeting plays. */
 final readonly class MailboxKeys
@@ -57,7 +58,7 @@ final readonly class MailboxKeys
             return null;
         }
         $key = $in->exactText(1);
-        if (!\in_array($key, Keypad::KEYS, true)) {
+        if (!Lists::has(Keypad::KEYS, $key)) {
             $in->complain('not-a-menu-key', ['key' => Input::quote($key)]);
         }
 

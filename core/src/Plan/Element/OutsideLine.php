@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\WithoutParts;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Value\Lists;
 
 /** How calls leave a site: the digits dialled first, the destinations allowed, and how many calls it carries at once. */
 final readonly class OutsideLine implements Element
@@ -44,7 +45,7 @@ final readonly class OutsideLine implements Element
         }
         $inOrder = array_filter(
             Destination::cases(),
-            static fn(Destination $case): bool => \in_array($case, $destinations, true),
+            static fn(Destination $case): bool => Lists::has($destinations, $case),
         );
 
         return new self(

@@ -16,6 +16,7 @@ use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Value\Copied;
+use Meandros\Core\Value\Lists;
 
 /** Somebody who answers: an extension, phones, and a mailbox of their own if they have one. */
 final readonly class Person implements TakesCalls, AtSite
@@ -124,7 +125,7 @@ final readonly class Person implements TakesCalls, AtSite
             $references[] = new Reference($listing->prompt, '/listing/prompt', [Kind::Prompt], 'is named by it');
         }
         $shows = $this->known->shows;
-        if (!\in_array($shows, [null, KnownBy::SHOWS_OWN, KnownBy::SHOWS_NOTHING], true)) {
+        if (null !== $shows && !Lists::has([KnownBy::SHOWS_OWN, KnownBy::SHOWS_NOTHING], $shows)) {
             $references[] = new Reference($shows, '/shows', [Kind::Number], 'shows it on calls to outside');
         }
 

@@ -13,6 +13,7 @@ use Meandros\Core\Plan\WithoutParts;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
 use Meandros\Core\Value\Copied;
+use Meandros\Core\Value\Lists;
 
 /** Words that callers hear: a script per language, and how it sounds. */
 final readonly class Prompt implements Element
@@ -114,7 +115,7 @@ final readonly class Prompt implements Element
     public function says(Blank $blank): bool
     {
         foreach ($this->languages() as $language) {
-            if (\in_array($blank, $this->script($language)->blanks(), true)) {
+            if (Lists::has($this->script($language)->blanks(), $blank)) {
                 return true;
             }
         }

@@ -6,6 +6,7 @@ namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Call\SignIn;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Value\Lists;
 
 /** How agents sign in and out of a queue other than on screen. */
 final readonly class QueueDuty
@@ -33,7 +34,7 @@ final readonly class QueueDuty
             if (1 !== preg_match(DialCode::PATTERN, $code)) {
                 $in->field($name)->complain('not-a-duty-code', ['code' => Input::quote($code)]);
             }
-            if (\in_array($code, $codes, true)) {
+            if (Lists::has($codes, $code)) {
                 $in->field($name)->complain('duty-code-twice', ['code' => $code]);
             }
             $codes[$name] = $code;

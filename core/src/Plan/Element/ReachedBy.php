@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Reference;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
 use Meandros\Core\Value\Copied;
+use Meandros\Core\Value\Lists;
 
 /** How calls reach somebody: their phones, the rules by which those ring, and the mailbox where they do not answer. */
 final readonly class ReachedBy
@@ -60,7 +61,7 @@ final readonly class ReachedBy
             if (
                 null !== $phone->number() &&
                 '' !== $phone->number() &&
-                \in_array($phone->number(), array_map(static fn(Phone $one): ?string => $one->number(), $phones), true)
+                Lists::has(array_map(static fn(Phone $one): ?string => $one->number(), $phones), $phone->number())
             ) {
                 $item->field('number')->complain('phone-number-twice');
             }

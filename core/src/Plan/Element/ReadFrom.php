@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Value\Lists;
 
 /** What was read when a take was made. */
 final readonly class ReadFrom
@@ -32,6 +33,6 @@ final readonly class ReadFrom
         $same = static fn(string $text): string => (string) preg_replace('/\s+/u', ' ', trim($text));
 
         return '' === $this->words ||
-            \in_array($same($script), [$same($this->words), $same($this->fits ?? $this->words)], true);
+            Lists::has([$same($this->words), $same($this->fits ?? $this->words)], $same($script));
     }
 }

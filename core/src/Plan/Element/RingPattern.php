@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Plan\Element;
 
+use Meandros\Core\Value\Lists;
+
 enum RingPattern: string
 {
     case AllAtOnce = 'all at once';
@@ -19,6 +21,6 @@ enum RingPattern: string
     /** Whether members ring one after the other. */
     public function isInTurn(): bool
     {
-        return !\in_array($this, [self::AllAtOnce, self::Widening, self::Paging], true);
+        return !Lists::has([self::AllAtOnce, self::Widening, self::Paging], $this);
     }
 }

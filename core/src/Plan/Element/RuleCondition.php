@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Value\Lists;
 
 /** When an answering rule holds: every condition must be met. */
 final readonly class RuleCondition
@@ -46,7 +47,7 @@ final readonly class RuleCondition
         foreach ($in->field('statuses')->items(Limits::STATUSES) as $item) {
             /** @var Status $status */
             $status = $item->oneOf(Status::class, Status::Available);
-            if (\in_array($status, $statuses, true)) {
+            if (Lists::has($statuses, $status)) {
                 $item->complain('status-twice');
             }
             $statuses[] = $status;

@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Value\Lists;
 
 /** Phones of a person, and teams, that ring together from some seconds after the rule begins, for so many seconds. */
 final readonly class RuleStage
@@ -34,7 +35,7 @@ final readonly class RuleStage
         }
         foreach ($in->field('phones')->items(Limits::PHONES) as $item) {
             $phone = $item->exactText(64);
-            if (!\in_array($phone, $known, true)) {
+            if (!Lists::has($known, $phone)) {
                 $item->complain([] === $known ? 'no-phone-yet' : 'no-such-phone', [
                     'phone' => $phone,
                     'choices' => $known,

@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\WithoutParts;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Value\Lists;
 
 /** A place: its time zone, its country, the language spoken there first, and how often a phone rings. */
 final readonly class Site implements Element
@@ -48,7 +49,7 @@ final readonly class Site implements Element
             if ('' !== $place && 1 !== preg_match('/^[0-9]{2,6}$/D', $place)) {
                 $item->complain('park-place-not-dialled', ['place' => Input::quote($place)]);
             }
-            if (\in_array($place, $places, true)) {
+            if (Lists::has($places, $place)) {
                 $item->complain('park-place-twice', ['place' => $place]);
             }
             $places[] = $place;

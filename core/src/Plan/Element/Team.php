@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Target;
 use Meandros\Core\Plan\WithoutParts;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Value\Lists;
 
 /** People and phones rung together in a pattern. */
 final readonly class Team implements TakesCalls
@@ -69,7 +70,7 @@ final readonly class Team implements TakesCalls
         $tiers = array_unique(array_map(static fn(TeamMember $member): int => $member->tier, $members));
         foreach ($members as $i => $member) {
             for ($tier = 1; $tier < $member->tier; ++$tier) {
-                if (!\in_array($tier, $tiers, true)) {
+                if (!Lists::has($tiers, $tier)) {
                     $in->field('members')
                         ->items(Limits::MEMBERS)
                         [$i]->field('tier')

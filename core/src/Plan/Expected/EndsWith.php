@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Expected;
 
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Value\Lists;
 
 /** Calls end in one of some ways, where nobody answers. */
 final readonly class EndsWith implements Promise
@@ -24,7 +25,7 @@ final readonly class EndsWith implements Promise
             $given[] = $outcome;
         }
         $outcomes = array_values(
-            array_filter(Outcome::cases(), static fn(Outcome $one): bool => \in_array($one, $given, true)),
+            array_filter(Outcome::cases(), static fn(Outcome $one): bool => Lists::has($given, $one)),
         );
         if ([] === $outcomes) {
             $in->field('outcomes')->complain('outcome-missing');

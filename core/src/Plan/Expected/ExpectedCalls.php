@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Value\Lists;
 
 /** The calls that a promise is about. */
 final readonly class ExpectedCalls
@@ -46,7 +47,7 @@ final readonly class ExpectedCalls
     private static function key(Input $in): string
     {
         $key = $in->exactText(1);
-        if ('' !== $key && !\in_array($key, Keypad::KEYS, true)) {
+        if ('' !== $key && !Lists::has(Keypad::KEYS, $key)) {
             $in->complain('not-a-key', ['key' => $key]);
         }
 

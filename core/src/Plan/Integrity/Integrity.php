@@ -13,6 +13,7 @@ use Meandros\Core\Plan\Element\Settings;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\Problem;
+use Meandros\Core\Value\Lists;
 
 /**
  * What must hold between elements: every reference leads to an element of a fitting kind and to a part that it has, what
@@ -89,10 +90,10 @@ final readonly class Integrity
         ];
         foreach (Dialled::by($element) as $pointer => $value) {
             foreach ($this->plan->mentioning($value) as $other) {
-                if ($other->id() !== $element->id() && \in_array($value, Dialled::by($other), true)) {
+                if ($other->id() !== $element->id() && Lists::has(Dialled::by($other), $value)) {
                     $problems[] = self::clash($element, $pointer, $value, $other);
                 }
-                if (\in_array($value, Called::phonesOf($other), true)) {
+                if (Lists::has(Called::phonesOf($other), $value)) {
                     $problems[] = new Problem($pointer, 'outside-phone-taken', [
                         'number' => $value,
                         'person' => $other->name(),
@@ -120,7 +121,7 @@ final readonly class Integrity
             $target = $this->plan->find($reference->id);
             if (null === $target) {
                 $problems[] = new Problem($reference->pointer, 'not-in-plan', ['id' => $reference->id]);
-            } elseif (!\in_array($target->kind(), $reference->allowed, true)) {
+            } elseif (!Lists::has($reference->allowed, $target->kind())) {
                 $problems[] = new Problem($reference->pointer, 'of-another-kind', [
                     'name' => $target->name(),
                     'kind' => $target->kind()->value,

@@ -11,6 +11,7 @@ use Meandros\Core\Time\Band;
 use Meandros\Core\Time\TakenTime;
 use Meandros\Core\Time\TimeOfDay;
 use Meandros\Core\Time\Weekday;
+use Meandros\Core\Value\Lists;
 
 /** Reads bands of a week or of one day: those that end before they start, overlap, or name no known state are refused. */
 final readonly class BandReader
@@ -53,7 +54,7 @@ final readonly class BandReader
             $days = self::days($item->field('days'));
             $band = self::band(
                 $item,
-                \in_array('state', $fields, true) ? $this->state($item->field('state')) : self::WINDOW,
+                Lists::has($fields, 'state') ? $this->state($item->field('state')) : self::WINDOW,
             );
             if (null === $band || [] === $days) {
                 continue;
@@ -89,7 +90,7 @@ final readonly class BandReader
     public function state(Input $in): string
     {
         $state = $in->exactText(64);
-        if ('' !== $state && !\in_array($state, $this->stateKeys, true)) {
+        if ('' !== $state && !Lists::has($this->stateKeys, $state)) {
             $in->complain('not-a-state', ['state' => Input::quote($state), 'choices' => $this->stateKeys]);
         }
 

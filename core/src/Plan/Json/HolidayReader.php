@@ -25,6 +25,7 @@ use Meandros\Core\Time\Holiday\Yearly;
 use Meandros\Core\Time\Holiday\Years;
 use Meandros\Core\Time\TimeOfDay;
 use Meandros\Core\Time\Weekday;
+use Meandros\Core\Value\Lists;
 
 /** Reads the entries of a holiday calendar from JSON. */
 final class HolidayReader
@@ -72,7 +73,7 @@ final class HolidayReader
     private static function rule(Input $in): ?HolidayRule
     {
         $name = $in->field('on')->exactText(20);
-        if ('' !== $name && !\in_array($name, self::RULES, true)) {
+        if ('' !== $name && !Lists::has(self::RULES, $name)) {
             $in->field('on')->complain('not-a-holiday-rule', ['rule' => Input::quote($name), 'choices' => self::RULES]);
         }
 

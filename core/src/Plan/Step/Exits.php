@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan\Step;
 use Meandros\Core\Call\Keypad;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Value\Lists;
 
 /** The exits of a step, in the order they are shown. An exit that is not listed falls through. */
 final readonly class Exits
@@ -21,7 +22,7 @@ final readonly class Exits
         foreach ($in->items(Limits::EXITS) as $item) {
             $item->onlyFields(['on', 'label', 'steps']);
             $on = $item->field('on')->exactText(64);
-            if (null !== $allowed && !\in_array($on, $allowed, true)) {
+            if (null !== $allowed && !Lists::has($allowed, $on)) {
                 $item->field('on')->complain('not-an-exit', ['exit' => $on, 'choices' => $allowed]);
             }
             if (isset($exits[$on])) {

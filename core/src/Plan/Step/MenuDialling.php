@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Value\Lists;
 
 /** Callers who know an extension may dial it at the menu. */
 final readonly class MenuDialling
@@ -51,7 +52,7 @@ final readonly class MenuDialling
         return match ($this->scope) {
             DialScope::Everybody => $person->known->listing->on,
             DialScope::Site => $person->known->listing->on && $person->site === $this->site,
-            DialScope::Some => \in_array($person->id(), $this->people, true),
+            DialScope::Some => Lists::has($this->people, $person->id()),
         };
     }
 

@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Language;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\Limits;
+use Meandros\Core\Value\Lists;
 
 /** Words that do what a key does, for callers who say them. */
 final readonly class MenuWord
@@ -22,7 +23,7 @@ final readonly class MenuWord
     {
         $in->onlyFields(['on', 'language', 'say']);
         $on = $in->field('on')->exactText(1);
-        if ('' !== $on && !\in_array($on, $keys, true)) {
+        if ('' !== $on && !Lists::has($keys, $on)) {
             $in->field('on')->complain('not-a-menu-key', ['key' => Input::quote($on)]);
         }
 

@@ -7,6 +7,7 @@ namespace Meandros\Core\Proof\Promised;
 use Meandros\Core\Plan\Expected\EndsWith;
 use Meandros\Core\Plan\Expected\Promise;
 use Meandros\Core\Proof\Course;
+use Meandros\Core\Value\Lists;
 
 /** @implements Keeping<EndsWith> */
 final class EndsWithKept implements Keeping
@@ -18,6 +19,6 @@ final class EndsWithKept implements Keeping
 
     public function isKept(Promise $promise, Course $course): bool
     {
-        return \in_array(Noticed::outcome($course), $promise->outcomes, true);
+        return Lists::has($promise->outcomes, Noticed::outcome($course));
     }
 }

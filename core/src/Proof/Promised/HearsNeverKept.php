@@ -7,6 +7,7 @@ namespace Meandros\Core\Proof\Promised;
 use Meandros\Core\Plan\Expected\HearsNever;
 use Meandros\Core\Plan\Expected\Promise;
 use Meandros\Core\Proof\Course;
+use Meandros\Core\Value\Lists;
 
 /** @implements Keeping<HearsNever> */
 final class HearsNeverKept implements Keeping
@@ -18,6 +19,6 @@ final class HearsNeverKept implements Keeping
 
     public function isKept(Promise $promise, Course $course): bool
     {
-        return !\in_array($promise->prompt, Noticed::prompts($course), true);
+        return !Lists::has(Noticed::prompts($course), $promise->prompt);
     }
 }

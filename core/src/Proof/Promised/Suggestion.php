@@ -22,6 +22,7 @@ use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\CallerToldApart;
 use Meandros\Core\Routing\Happening\HoursRead;
 use Meandros\Core\Routing\Trace;
+use Meandros\Core\Value\Lists;
 
 /** What may be expected of calls like one that was tried: who takes them, while the hours are as they were. */
 final class Suggestion
@@ -65,7 +66,7 @@ final class Suggestion
                 array_values(
                     array_filter(
                         $course->takes,
-                        static fn(string $id): bool => \in_array($plan->kindOf($id), RingsNever::WHO, true) &&
+                        static fn(string $id): bool => Lists::has(RingsNever::WHO, $plan->kindOf($id)) &&
                             Noticed::firstRing($course, $id) === $second,
                     ),
                 )[0] ?? null;

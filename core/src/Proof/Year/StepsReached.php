@@ -13,6 +13,7 @@ use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Proof\Course;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Ways\Remaining;
+use Meandros\Core\Value\Lists;
 
 /**
  * Steps to which calls come, and those to which none does. Only what hours, keys and the order of steps decide is
@@ -99,7 +100,7 @@ final class StepsReached
             foreach ($step->exits()->items as $j => $exit) {
                 $isSeen =
                     ($step instanceof HoursStep && States::occurs($step, $exit->on, $fares)) ||
-                    ($step instanceof MenuStep && \in_array($exit->on, $step->exits()->keys(), true));
+                    ($step instanceof MenuStep && Lists::has($step->exits()->keys(), $exit->on));
                 $inside = "$pointer/$i/exits/$j/steps";
                 yield from $this->in($journey, $exit->steps, $inside, $isJudged && $isSeen, $fares);
             }

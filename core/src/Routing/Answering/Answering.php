@@ -20,6 +20,7 @@ use Meandros\Core\Plan\Element\Via;
 use Meandros\Core\Plan\Json\BandReader;
 use Meandros\Core\Routing\Walk;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Value\Lists;
 
 /** Finds the answering rule that holds for a call: the first of a person's rules whose every condition is met. */
 final readonly class Answering
@@ -63,7 +64,7 @@ final readonly class Answering
             null !== $rule->term->until &&
                 $this->walk->hasPassed(Moment::parse($rule->term->until, $this->zone($person)))
                 => \sprintf('it ended on %s', str_replace('T', ' at ', $rule->term->until)),
-            !\in_array($status, $when->statusesMeant(), true) => \sprintf('the status is “%s”', $status->value),
+            !Lists::has($when->statusesMeant(), $status) => \sprintf('the status is “%s”', $status->value),
             Via::Any !== $when->via && $via !== $when->via => Via::Direct === $when->via
                 ? 'the call comes through a team'
                 : 'the call comes directly',
@@ -79,7 +80,7 @@ final readonly class Answering
         $hours = $this->walk->plan->get(Hours::class, $when->hours);
         $state = null === $hours ? null : $this->walk->read($hours)->state;
 
-        return null === $hours || \in_array($state, $when->states, true)
+        return null === $hours || Lists::has($when->states, $state)
             ? null
             : \sprintf('%s: %s', $hours->name(), $hours->states->nameOf((string) $state));
     }

@@ -25,6 +25,7 @@ use Meandros\Core\Routing\Step\MessageWalker;
 use Meandros\Core\Routing\Stop;
 use Meandros\Core\Routing\Walk;
 use Meandros\Core\Routing\Walkers;
+use Meandros\Core\Value\Lists;
 
 /** A call is somebody's for good: their answering rule says which phones ring, and where it goes from there. */
 final readonly class HandOver
@@ -38,7 +39,7 @@ final readonly class HandOver
      */
     public function to(Person $person, array $passed = []): Onward
     {
-        if (\in_array($person->id(), $passed, true)) {
+        if (Lists::has($passed, $person->id())) {
             throw CallOver::stopped(Stop::People);
         }
         $choice = (new Answering($this->walk))->of($person, Via::Direct);

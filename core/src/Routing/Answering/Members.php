@@ -21,6 +21,7 @@ use Meandros\Core\Ringing\RingStage;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Ringing\TeamPattern;
 use Meandros\Core\Routing\Walk;
+use Meandros\Core\Value\Lists;
 
 /** Whose phones are to ring, and what keeps some of them from it. */
 final readonly class Members
@@ -61,21 +62,19 @@ final readonly class Members
                 : $phones,
         );
 
-        return \in_array($status, self::NOT_TO_RING, true) ? $ringing->keptBy(self::absent($status)) : $ringing;
+        return Lists::has(self::NOT_TO_RING, $status) ? $ringing->keptBy(self::absent($status)) : $ringing;
     }
 
     /** Whether somebody is there, and has a phone that can be reached, be it busy or not. */
     public function reaches(Person $person): bool
     {
         $reach = new Reach($this->walk->assumed(), $this->walk->lines->areKnown() ? $this->walk->lines : null);
-        $phones = \in_array($this->walk->statusOf($person->id()), self::NOT_TO_RING, true)
-            ? []
-            : $this->phones($person);
+        $phones = Lists::has(self::NOT_TO_RING, $this->walk->statusOf($person->id())) ? [] : $this->phones($person);
 
         return [] !==
             array_filter(
                 $phones,
-                static fn(RingPhone $phone): bool => \in_array($reach->silence($phone), [null, Rung::BUSY], true),
+                static fn(RingPhone $phone): bool => Lists::has([null, Rung::BUSY], $reach->silence($phone)),
             );
     }
 
@@ -128,7 +127,7 @@ final readonly class Members
             $kept ??= $choice->isSilent() ? self::absent($choice->status) : null;
         } else {
             $status = $this->walk->statusOf($person->id());
-            $kept ??= \in_array($status, self::NOT_TO_RING, true) ? self::absent($status) : null;
+            $kept ??= Lists::has(self::NOT_TO_RING, $status) ? self::absent($status) : null;
         }
         $ringing =
             null === $stages

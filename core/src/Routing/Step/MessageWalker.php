@@ -23,6 +23,7 @@ use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\StepWalker;
 use Meandros\Core\Routing\Walk;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Value\Lists;
 
 final class MessageWalker implements StepWalker
 {
@@ -70,7 +71,7 @@ final class MessageWalker implements StepWalker
         $pressed = $onward->exit;
 
         return match (true) {
-            null !== $pressed && \in_array($pressed, $exits->keys(), true) => $onward,
+            null !== $pressed && Lists::has($exits->keys(), $pressed) => $onward,
             null !== $pressed && $pressed === $keys->listen => Onward::end(
                 new Ending(EndingKind::Listens, $mailbox->id()),
             ),

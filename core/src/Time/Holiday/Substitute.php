@@ -6,6 +6,7 @@ namespace Meandros\Core\Time\Holiday;
 
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Weekday;
+use Meandros\Core\Value\Lists;
 
 /** On which weekdays a holiday gets a substitute day, which one, and whether the day itself is kept too. */
 final readonly class Substitute
@@ -17,7 +18,7 @@ final readonly class Substitute
 
     public function concerns(int $day): bool
     {
-        return \in_array(Weekday::cases()[CivilDate::weekday($day)], $this->on, true);
+        return Lists::has($this->on, Weekday::cases()[CivilDate::weekday($day)]);
     }
 
     /** @param array<int, mixed> $taken days that are holidays already */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Time\Holiday;
 
 use Meandros\Core\Time\CivilDate;
+use Meandros\Core\Value\Lists;
 
 /** The years in which a holiday is kept: from one, to another, and not in some. */
 final readonly class Years
@@ -14,9 +15,7 @@ final readonly class Years
 
     public function contain(int $year): bool
     {
-        return $year >= ($this->from ?? $year) &&
-            $year <= ($this->to ?? $year) &&
-            !\in_array($year, $this->except, true);
+        return $year >= ($this->from ?? $year) && $year <= ($this->to ?? $year) && !Lists::has($this->except, $year);
     }
 
     /** Whether a rule has a day in any of them; one that goes on for ever is looked at from its first year on. */

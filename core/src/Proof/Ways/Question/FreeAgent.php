@@ -12,6 +12,7 @@ use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Run;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\QueueEntered;
+use Meandros\Core\Value\Lists;
 
 /**
  * One agent of a queue is free and takes the call: as soon as they can, and shortly before nobody is asked any longer. Asked when
@@ -101,7 +102,7 @@ final readonly class FreeAgent
             $first = isset($this->kept[$phone]) ? 1 : $this->at->since;
             $ringing = [$first, $rung->times->from, $rung->times->rings, $rung->times->until];
             // By which of their phones in the company they take it is all the same, where those ring alike.
-            if (null === $rung->phone->outside && \in_array($ringing, $like, true)) {
+            if (null === $rung->phone->outside && Lists::has($like, $ringing)) {
                 continue;
             }
             null === $rung->phone->outside && ($like[] = $ringing);

@@ -15,6 +15,7 @@ use Meandros\Core\Ringing\RingResult;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Ringing;
+use Meandros\Core\Value\Lists;
 
 /**
  * What phones do that ring: all alike, and one of them ringing on or answering while the others do something else. What else
@@ -107,7 +108,7 @@ final class PhonesRing implements Question
         $answers = [self::ringOn($at, $open)];
         foreach ($open as $phone => $rung) {
             $windows[$phone] = self::window($at, $at->run, $phone);
-            $isLike = \in_array([self::whose($rung), $windows[$phone]], $like, true);
+            $isLike = Lists::has($like, [self::whose($rung), $windows[$phone]]);
             $like[] = [self::whose($rung), $windows[$phone]];
             $isLike || array_push($answers, ...self::answered($at, $phone, $at->run, $answers[0]));
         }
