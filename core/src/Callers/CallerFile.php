@@ -7,15 +7,13 @@ namespace Meandros\Core\Callers;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Element\CallerEntry;
 use Meandros\Core\Plan\Element\CallerList;
+use Meandros\Core\Reading\Cards;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
 use Meandros\Core\Reading\Problem;
 use Sabre\VObject\Component\VCard;
-use Sabre\VObject\ParseException;
 use Sabre\VObject\Property;
-use Sabre\VObject\Reader;
-use Sabre\VObject\Splitter\VCard as Splitter;
 
 /**
  * Callers as a file or as they are pasted: a line each, "number, name, label" (RFC 4180, or parted by semicolons or tabs), with
@@ -127,31 +125,14 @@ final class CallerFile
      */
     private static function cards(string $text): iterable
     {
-        $stream = fopen('php://memory', 'w+');
-        \assert(false !== $stream);
-        fwrite($stream, $text);
-        rewind($stream);
-        preg_match_all('/^BEGIN:VCARD/im', $text, $begins, \PREG_OFFSET_CAPTURE);
-        [$line, $counted, $n] = [1, 0, 0];
-        try {
-            $cards = new Splitter($stream, Reader::OPTION_FORGIVING);
-            while (null !== ($card = $cards->getNext())) {
-                $at = $begins[0][$n++][1] ?? $counted;
-                $line += substr_count($text, "\n", $counted, max(0, $at - $counted));
-                $counted = max($counted, $at);
-                foreach ($card->select('TEL') as $i => $number) {
-                    yield $line + (int) $i => [
-                        self::text($number),
-                        self::text($card->select('FN')[0] ?? null),
-                        explode(',', self::text($card->select('CATEGORIES')[0] ?? null))[0],
-                    ];
-                }
+        foreach (Cards::in($text) as [$line, $card]) {
+            foreach ($card->select('TEL') as $i => $number) {
+                yield $line + (int) $i => [
+                    self::text($number),
+                    self::text($card->select('FN')[0] ?? null),
+                    explode(',', self::text($card->select('CATEGORIES')[0] ?? null))[0],
+                ];
             }
-        } catch (ParseException $exception) {
-            throw InvalidData::at('/text', 'card-unreadable-at', [
-                'card' => $n + 1,
-                'reason' => rtrim($exception->getMessage(), '.'),
-            ]);
         }
     }
 

@@ -78,15 +78,39 @@ final readonly class FileReader
         if (1 !== preg_match('/^\x{FEFF}?\s*BEGIN:VCALENDAR/iu', $text)) {
             throw self::refused('not-a-calendar-file');
         }
-        $depth = 0;
-        foreach (preg_split('/\R/', $text) ?: [] as $number => $line) {
-            $depth += 0 === stripos($line, 'BEGIN:') ? 1 : (0 === stripos($line, 'END:') ? -1 : 0);
+        $depth = $calendars = 0;
+        $parts = [];
+        foreach (preg_split('/\R/', (string) preg_replace('/^\x{FEFF}/u', '', $text)) ?: [] as $number => $line) {
+            $begins = 0 === stripos($line, 'BEGIN:');
+            $calendars += $begins && 0 === $depth ? 1 : 0;
+            $parts[$calendars][] = $line;
+            $depth += $begins ? 1 : (0 === stripos($line, 'END:') ? -1 : 0);
             if ($depth > self::DEEPEST) {
                 throw self::refused('parts-too-deep', ['line' => $number + 1]);
             }
         }
+        unset($parts[0]);
+        $read = array_map(self::one(...), $parts);
+        $first = array_shift($read) ?? throw self::refused('not-a-calendar-file');
+        foreach (
+            array_merge(...array_map(static fn(VCalendar $one): array => $one->getComponents(), $read))
+            as $component
+        ) {
+            $first->add($component);
+        }
+
+        return $first;
+    }
+
+    /**
+     * A stream has one calendar after the other (RFC 5545, 3.4).
+     *
+     * @param list<string> $lines
+     */
+    private static function one(array $lines): VCalendar
+    {
         try {
-            $calendar = Reader::read($text, Reader::OPTION_FORGIVING);
+            $calendar = Reader::read(implode("\r\n", $lines), Reader::OPTION_FORGIVING);
         } catch (ParseException $exception) {
             throw self::refused('calendar-unreadable', ['reason' => rtrim($exception->getMessage(), '.')]);
         }

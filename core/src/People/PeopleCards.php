@@ -9,16 +9,13 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\PhoneType;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Reading\Cards;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
 use Meandros\Core\Value\Lists;
 use Sabre\VObject\Component;
 use Sabre\VObject\Component\VCard;
-use Sabre\VObject\Parameter;
-use Sabre\VObject\ParseException;
 use Sabre\VObject\Property;
-use Sabre\VObject\Reader;
-use Sabre\VObject\Splitter\VCard as Splitter;
 
 /** People as vCards (RFC 6350), read and written with sabre/vobject. Extensions, sites and desk phones are in X- properties. */
 final class PeopleCards
@@ -41,51 +38,18 @@ final class PeopleCards
         if (\strlen($text) > self::MOST_BYTES || !mb_check_encoding($text, 'UTF-8')) {
             throw InvalidData::at('/text', 'cards-not-text');
         }
-        $lines = self::lines($text);
-        if ([] === $lines) {
-            throw InvalidData::at('/text', 'cards-missing');
-        }
-        $stream = fopen('php://memory', 'w+');
-        \assert(false !== $stream);
-        fwrite($stream, $text);
-        rewind($stream);
-        $rows = [];
-        try {
-            $cards = new Splitter($stream, Reader::OPTION_FORGIVING);
-            while (null !== ($card = $cards->getNext())) {
-                $rows[] = self::row($lines[\count($rows)] ?? 0, $card);
-            }
-        } catch (ParseException $exception) {
-            throw InvalidData::at('/text', 'card-unreadable', [
-                'line' => $lines[\count($rows)] ?? 0,
-                'reason' => rtrim($exception->getMessage(), '.'),
-            ]);
-        }
-
-        return $rows;
-    }
-
-    /**
-     * @return list<int> the line at which each card starts
-     *
-     * @throws InvalidData
-     */
-    private static function lines(string $text): array
-    {
         if (
             substr_count($text, "\n") > self::MOST_LINES ||
             preg_match_all('/^BEGIN:VCARD/mi', $text) > Limits::PEOPLE
         ) {
             throw InvalidData::at('/text', 'cards-too-many', ['people' => Limits::PEOPLE, 'lines' => self::MOST_LINES]);
         }
-        $lines = [];
-        foreach (preg_split('/\R/', $text) ?: [] as $i => $line) {
-            if (0 === strcasecmp(trim($line), 'BEGIN:VCARD')) {
-                $lines[] = $i + 1;
-            }
+        $rows = [];
+        foreach (Cards::in($text) as [$line, $card]) {
+            $rows[] = self::row($line, $card);
         }
 
-        return $lines;
+        return [] === $rows ? throw InvalidData::at('/text', 'cards-missing') : $rows;
     }
 
     private static function row(int $line, Component $card): PersonRow
@@ -93,7 +57,8 @@ final class PeopleCards
         $outside = [];
         $extension = self::texts($card, self::EXTENSION)[0] ?? '';
         foreach ($card->select('TEL') as $property) {
-            if (!($property instanceof Property)) {
+            // Nobody answers a fax machine.
+            if (!($property instanceof Property) || Lists::has(Cards::kinds($property), 'fax')) {
                 continue;
             }
             $number = (string) preg_replace('/^tel:/i', '', (string) $property->getValue());
@@ -102,7 +67,7 @@ final class PeopleCards
             if (1 === preg_match('/^[0-9]{2,6}$/D', $number)) {
                 $extension = '' === $extension ? $number : $extension;
             } elseif ('' !== $number) {
-                $outside[] = (self::isMobile($property) ? 'Mobile ' : 'Phone ') . $number;
+                $outside[] = (Lists::has(Cards::kinds($property), 'cell') ? 'Mobile ' : 'Phone ') . $number;
             }
         }
         $phones = ['desk' => [], 'soft' => []];
@@ -121,14 +86,6 @@ final class PeopleCards
             new RowPhones($phones['desk'], $phones['soft'], $outside),
             self::texts($card, self::MAILBOX)[0] ?? '',
         );
-    }
-
-    private static function isMobile(Property $property): bool
-    {
-        $type = $property->parameters()['TYPE'] ?? null;
-        $words = $type instanceof Parameter ? implode(',', array_filter($type->getParts(), \is_string(...))) : '';
-
-        return Lists::has(explode(',', strtolower($words)), 'cell');
     }
 
     /** @return list<string> */

@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\ICalendar;
 use Eris\Generators;
 use Eris\TestTrait;
 use Meandros\Core\ICalendar\CalendarFile;
+use Meandros\Core\ICalendar\Event;
 use Meandros\Core\ICalendar\Exporter;
 use Meandros\Core\ICalendar\FileReader;
 use Meandros\Core\ICalendar\HolidayImport;
@@ -37,6 +38,41 @@ final class ImportTest extends TestCase
     private const NOW = 1_795_000_000;
 
     /** RFC 5545 3.3.10: "These rule parts MUST be ignored in RECUR value that violate the above requirement". */
+    /** RFC 5545, 3.4: "the iCalendar stream can sequentially contain multiple iCalendar objects". */
+    public function testCalendarsThatFollowEachOtherAreReadAsOne(): void
+    {
+        $calendar = static fn(string $event, string ...$more): string => implode("\r\n", [
+            'BEGIN:VCALENDAR',
+            'VERSION:2.0',
+            ...$more,
+            'BEGIN:VEVENT',
+            'UID:' . $event,
+            'DTSTART;VALUE=DATE:20261224',
+            'SUMMARY:' . $event,
+            'END:VEVENT',
+            'END:VCALENDAR',
+            '',
+        ]);
+        $read = static fn(string $text): array => array_map(
+            static fn(Event $event): string => $event->name,
+            (new FileReader('Europe/London', CivilDate::of(2037, 1, 1)))->read($text)->events,
+        );
+        self::assertSame(['Eve'], $read("\u{FEFF}" . $calendar('Eve')));
+        self::assertSame(
+            ['Eve', 'Feast', 'Fair'],
+            $read($calendar('Eve') . "\r\n" . $calendar('Feast') . $calendar('Fair')),
+        );
+        try {
+            $read($calendar('Eve') . str_replace('20261224', 'tomorrow', $calendar('Feast')));
+            self::fail('The second was passed over.');
+        } catch (InvalidData $invalid) {
+            self::assertSame(
+                ['Feast', 11],
+                [$invalid->problems[0]->arguments['name'], $invalid->problems[0]->arguments['line']],
+            );
+        }
+    }
+
     public function testTimesOfDayAreIgnoredWhereAnEventIsOfADate(): void
     {
         $result = self::import(

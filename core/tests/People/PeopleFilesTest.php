@@ -20,6 +20,8 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Reading\Limits;
 use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Tests\Told;
+use Meandros\Core\Wording\ProblemWords;
 use Meandros\Core\Wording\RowReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -308,6 +310,61 @@ END:VCARD
         $this->expectException(InvalidData::class);
         $this->expectExceptionMessage('cards-missing');
         PeopleCards::read('Hello');
+    }
+
+    public function testWhatBecomesOfEachRowAndCardIsTold(): void
+    {
+        $card = static fn(string ...$lines): string => implode("\r\n", [
+            'BEGIN:VCARD',
+            'VERSION:4.0',
+            ...$lines,
+            'END:VCARD',
+            '',
+        ]);
+        $files = [
+            'name,extension,site,desk,soft,outside,mailbox
+Dana Whitlock,201,,Desk phone;Second desk,Laptop,,
+Dana Whitlock,201,,,,,
+Marcus Thole,,Port-Saint-Aubert,,Desk phone,Home 01632 960177;01632 960178,Freight mailbox
+Marcus Thole,206,,,,,
+Hugh Pellow,,,,,Mobile 07700 900110;Mobile 07700 900179,
+New One,270,,Desk phone,,,
+Another,270,,Desk phone,,,
+Third,,Ternwick Harbour,,Laptop;Laptop,,
+Yann Kerdoncuff,0,,,,01 99 00 12 34,
+LUCIE VASSEUR,,,Desk phone,,+33 6 39 98 01 03,lost property MAILBOX',
+            $card('FN:Dana Whitlock', 'X-MEANDROS-EXTENSION:201', 'TEL;TYPE=cell:07700 900171') .
+            $card('FN:Nobody', 'CATEGORIES:Staff', 'TEL;TYPE=work:01632 960172;ext=12', 'TEL:tel:12') .
+            $card(
+                'FN:Desks',
+                'X-MEANDROS-PHONE:desk:Front: left',
+                'X-MEANDROS-PHONE:soft',
+                'X-MEANDROS-SITE:Port-Saint-Aubert',
+            ) .
+            $card('FN:', 'TEL:07700 900173', 'X-MEANDROS-MAILBOX:Freight mailbox') .
+            $card(
+                'FN:Cells',
+                'TEL;TYPE="text,cell":+447700900174',
+                'TEL;TYPE=CELL:+447700900175',
+                'TEL;TYPE=fax:+441632960176',
+            ),
+            $card('FN:Whole', 'TEL:07700 900173') . "BEGIN:VCARD\r\nVERSION:4.0\r\n;;;\r\nEND:VCARD\r\n",
+            $card('FN:Whole', 'TEL:07700 900173') . "BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Open",
+        ];
+        $told = '';
+        foreach ($files as $file) {
+            $told .= "# {$file}\n\n";
+            try {
+                $rows = str_starts_with($file, 'BEGIN') ? PeopleCards::read($file) : PeopleTable::read($file);
+            } catch (InvalidData $invalid) {
+                $told .= ProblemWords::all($invalid) . "\n\n";
+                continue;
+            }
+            foreach (self::outcomes($rows) as $one) {
+                $told .= Told::json(RowReport::person($one)) . "\n  " . Told::json($one->person?->toJson()) . "\n\n";
+            }
+        }
+        Told::same(__DIR__ . '/rows.txt', $told);
     }
 
     /**
