@@ -145,8 +145,13 @@ final readonly class NumbersController
     {
         [$rows, $makes] = self::read($request);
 
+        $plan = $this->draft->plan();
+
         return new JsonResponse([
-            'rows' => array_map(RowReport::number(...), self::outcomes($this->draft->plan(), $rows, $makes)),
+            'rows' => array_map(
+                static fn(NumberOutcome $one): array => RowReport::number($one, $plan),
+                self::outcomes($plan, $rows, $makes),
+            ),
         ]);
     }
 

@@ -6,6 +6,7 @@ namespace Meandros\Server\Api;
 
 use Meandros\Core\People\PeopleCards;
 use Meandros\Core\People\PeopleTable;
+use Meandros\Core\People\PersonOutcome;
 use Meandros\Core\People\PersonRow;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
@@ -58,15 +59,13 @@ final readonly class PeopleController
     {
         [$rows] = self::read($request);
         $isLarge = \count($rows) > Limits::PEOPLE;
-        $outcomes = ImportPeople::outcomes(
-            $this->draft->plan(),
-            $isLarge ? \array_slice($rows, 0, self::SHOWN) : $rows,
-        );
+        $plan = $this->draft->plan();
+        $outcomes = ImportPeople::outcomes($plan, $isLarge ? \array_slice($rows, 0, self::SHOWN) : $rows);
 
         return new JsonResponse([
             'count' => \count($rows),
             'inBackground' => $isLarge,
-            'rows' => array_map(RowReport::person(...), $outcomes),
+            'rows' => array_map(static fn(PersonOutcome $one): array => RowReport::person($one, $plan), $outcomes),
         ]);
     }
 

@@ -148,6 +148,12 @@ final class CallerFile
      */
     private static function entry(array $cells, string $country): CallerEntry
     {
+        if (
+            [] !==
+            array_filter(\array_slice($cells, \count(self::COLUMNS)), static fn(string $cell): bool => '' !== $cell)
+        ) {
+            throw InvalidData::at('', 'cells-left-over');
+        }
         $match = $cells[0] ?? '';
         $match = match (true) {
             1 === preg_match(self::E164, $match) => $match,

@@ -69,20 +69,27 @@ final class NumberImport
         if ('' !== $row->site && null === $site) {
             $problems['site'] = new Problem('/site', 'no-such-site', ['name' => $row->site]);
         }
+        $countries = null === $site ? array_keys($this->countries) : [$site->place->country];
+        if (\count($countries) > 1 && 1 === preg_match('/^[^+].*\*$/D', $row->range->number)) {
+            // Nothing in a beginning says in which of them it is dialled so.
+            $problems['number'] = new Problem('/number', 'beginning-of-which-country', [
+                'number' => Input::quote($row->range->number),
+                'countries' => $countries,
+            ]);
+
+            return new NumberOutcome($row, null, null, $problems);
+        }
         try {
-            $typed = TypedNumber::in(
-                null === $site ? array_keys($this->countries) : [$site->place->country],
-                $row->range->number,
-            );
+            $typed = TypedNumber::in($countries, $row->range->number);
         } catch (InvalidData $invalid) {
-            return new NumberOutcome($row, null, false, ['number' => $invalid->problems[0]] + $problems);
+            return new NumberOutcome($row, null, null, ['number' => $invalid->problems[0]] + $problems);
         }
         $number = $typed->number;
         if (isset($this->lines[$number])) {
             return new NumberOutcome(
                 $row,
                 null,
-                false,
+                null,
                 ['number' => new Problem('/number', 'number-in-file', ['line' => $this->lines[$number]])] + $problems,
             );
         }
@@ -103,9 +110,12 @@ final class NumberImport
             ]);
         }
         $block = null === $row->range->last ? $same?->range->block : $this->block($row, $number, $site, $problems);
+        if (null === $block && '' !== $row->range->extension && !isset($problems['last'])) {
+            $problems['extension'] ??= new Problem('/extension', 'extension-without-block');
+        }
         [$target, $made] = null === $row->target ? [$same?->target, null] : $this->target($row->target, $problems);
         if ([] !== $problems || null === $site) {
-            return new NumberOutcome($row, null, false, $problems);
+            return new NumberOutcome($row, null, null, $problems);
         }
         $name =
             '' === $row->label
@@ -118,14 +128,7 @@ final class NumberImport
             $target,
         );
 
-        return new NumberOutcome(
-            $row,
-            $new,
-            null !== $same,
-            [],
-            null !== $same && $same->toJson() === $new->toJson(),
-            $made,
-        );
+        return new NumberOutcome($row, $new, $same, [], null !== $same && $same->toJson() === $new->toJson(), $made);
     }
 
     /** @param array<string, Problem> $problems */

@@ -13,13 +13,14 @@ final readonly class NumberOutcome
 {
     /**
      * @param Number|null            $number   as it would be; null where the row cannot be taken
+     * @param Number|null            $before   as it is; null where it is new, or the row cannot be taken
      * @param array<string, Problem> $problems by column
      * @param Journey|null           $made     a journey that is made for it, since nothing has that name yet
      */
     public function __construct(
         public NumberRow $row,
         public ?Number $number,
-        public bool $known,
+        public ?Number $before,
         public array $problems,
         public bool $unchanged = false,
         public ?Journey $made = null,

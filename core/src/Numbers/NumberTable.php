@@ -41,19 +41,22 @@ final class NumberTable
     public static function write(Plan $plan): string
     {
         return self::table()->write(
-            array_map(
-                static fn(Number $number): array => [
-                    $number->range->number,
-                    $number->range->block->last ?? '',
-                    $number->range->extension(),
-                    $number->name(),
-                    $plan->get(Site::class, $number->line->site)?->name() ?? '',
-                    $number->line->language,
-                    $plan->find($number->target?->element)?->name() ?? '',
-                ],
-                $plan->all(Number::class),
-            ),
+            array_map(static fn(Number $number): array => self::cells($number, $plan), $plan->all(Number::class)),
         );
+    }
+
+    /** @return list<string> in the order of the columns */
+    public static function cells(Number $number, Plan $plan): array
+    {
+        return [
+            $number->range->number,
+            $number->range->block->last ?? '',
+            $number->range->extension(),
+            $number->name(),
+            $plan->get(Site::class, $number->line->site)?->name() ?? '',
+            $number->line->language,
+            $plan->find($number->target?->element)?->name() ?? '',
+        ];
     }
 
     private static function table(): CsvTable

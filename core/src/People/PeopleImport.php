@@ -131,7 +131,7 @@ final class PeopleImport
             $problems['phones'] = new Problem('/phones', 'row-without-phone');
         }
         if ([] !== $problems || null === $site) {
-            return new PersonOutcome($row, null, false, $problems);
+            return new PersonOutcome($row, null, null, $problems);
         }
         $person = new Person(
             match (true) {
@@ -155,7 +155,7 @@ final class PeopleImport
         );
         $problems = self::problems($person);
         if ([] !== $problems) {
-            return new PersonOutcome($row, null, false, $problems);
+            return new PersonOutcome($row, null, null, $problems);
         }
         if (null !== $same) {
             $this->claimed[$same->id()] = $row->line;
@@ -164,13 +164,7 @@ final class PeopleImport
             $this->taken[$row->extension] = $row->line;
         }
 
-        return new PersonOutcome(
-            $row,
-            $person,
-            null !== $same,
-            [],
-            null !== $same && $same->toJson() === $person->toJson(),
-        );
+        return new PersonOutcome($row, $person, $same, [], null !== $same && $same->toJson() === $person->toJson());
     }
 
     /** @return array<string, Problem> what the plan would not take of a person, by column */

@@ -60,8 +60,8 @@ final class PeopleTable
         );
     }
 
-    /** @return list<string> */
-    private static function cells(Person $person, Plan $plan): array
+    /** @return list<string> in the order of the columns */
+    public static function cells(Person $person, Plan $plan): array
     {
         $labels = static fn(PhoneType $type): string => implode(
             '; ',

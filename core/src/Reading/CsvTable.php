@@ -6,7 +6,10 @@ namespace Meandros\Core\Reading;
 
 use Meandros\Core\Value\Lists;
 
-/** Comma-separated values (RFC 4180) with a header: one line each; cells may hold quotes and line breaks. */
+/**
+ * Comma-separated values (RFC 4180) with a header: one line each; cells may hold quotes and line breaks. What spreadsheets write
+ * where the comma is a decimal point is read too: semicolons or tabs between the cells.
+ */
 final readonly class CsvTable
 {
     /** An apostrophe among them, so that one that stands there comes back too. */
@@ -58,7 +61,8 @@ final readonly class CsvTable
         $counted = 0;
         $columns = null;
         $rows = [];
-        while (false !== ($cells = fgetcsv($stream, null, ',', '"', ''))) {
+        $parted = self::parted($text);
+        while (false !== ($cells = fgetcsv($stream, null, $parted, '"', ''))) {
             $cells = array_map(static fn(?string $cell): string => self::armed(trim((string) $cell)), $cells);
             $columns ??= $this->header($cells);
             if (1 < $line && [''] !== $cells) {
@@ -84,6 +88,20 @@ final readonly class CsvTable
         }
 
         return $rows;
+    }
+
+    /** What stands between the cells: whatever the header has most of. */
+    private static function parted(string $text): string
+    {
+        $header = (string) strtok($text, "\r\n");
+        $found = array_map(static fn(string $mark): int => substr_count($header, $mark), [
+            ',' => ',',
+            ';' => ';',
+            "\t" => "\t",
+        ]);
+        arsort($found);
+
+        return (string) array_key_first($found);
     }
 
     /**

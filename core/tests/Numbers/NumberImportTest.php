@@ -7,8 +7,12 @@ namespace Meandros\Core\Tests\Numbers;
 use Meandros\Core\Numbers\NumberImport;
 use Meandros\Core\Numbers\NumberOutcome;
 use Meandros\Core\Numbers\NumberTable;
+use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Tests\Told;
+use Meandros\Core\Wording\ProblemWords;
 use Meandros\Core\Wording\RowReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -96,7 +100,7 @@ final class NumberImportTest extends TestCase
         $text = implode("\n", [
             'number,last,extension,label,target',
             '01632 960200,01632 960299,200,Direct lines,ANN',
-            '01632 9603*,,,Harbour,ANN',
+            '+44 1632 9603*,,,Harbour,ANN',
             '01632 960400,01632 960399,,Backwards,ANN',
             '01632 960500,01632 960599,950,Too many,ANN',
             '01632 960600,nothing,,No number,ANN',
@@ -125,10 +129,62 @@ final class NumberImportTest extends TestCase
                 ],
             ],
             array_map(
-                static fn(NumberOutcome $one): array => RowReport::number($one)['problems'],
+                static fn(NumberOutcome $one): array => RowReport::number($one, self::plan()->plan())['problems'],
                 \array_slice($outcomes, 2),
             ),
         );
+    }
+
+    public function testWhatBecomesOfEachRowIsTold(): void
+    {
+        $demo = PlanCodec::decode((string) file_get_contents(__DIR__ . '/../../../demo/ternwick-ferries.json'));
+        $files = [
+            'number,last,extension,label,site,language,target
+01632 960500,,,New line,Ternwick Harbour,en,Main line
+01632 960110,,,Bookings again,,,
++33 2 61 91 01 77,,,Port two,,,Port office
+02 61 91 01 78,,,Port three,Port-Saint-Aubert,,Port office
+01632 960600,01632 960599,400,Backwards,,,
+01632 960600,01632 960619,400,In the file already,,,Bookings line
+01632 960620,01632 960639,500,Block,,FR,Bookings line
+01632 960100,01632 960120,,Main line,,,Bookings line
+0163296*,,,In which country,,,Main line
+0163297*,,,Harbour,Ternwick Harbour,,Main line
++4416329*,,,Written so,,,Main line
+01632 960700,,,Bad site,Atlantis,,Main line
+01632 960701,,,Bad language,,english,Main line
+01632 960702,,,Bad target,,,Nobody
+999,,,Too short,,,
+,,,No number,,,
+01632 960704,,202,One with an extension,,,
+01632 960705,nothing,,No last,,,
+01632 960706,01632 980705,,Too large,,,Main line',
+            "number;label;target\n01632 960500;\"New; line\";Main line\n01632 960110;Bookings;Bookings line\n",
+            "number\ttarget\n01632 960110\tNew journey\n01632 960111\tNew journey\n",
+            "number,label\n01632 960110\n",
+            "number,label\n01632 960110,Bookings,so\n",
+        ];
+        $told = '';
+        foreach ($files as $file) {
+            $told .= "# {$file}\n\n";
+            $n = 0;
+            try {
+                foreach (
+                    NumberImport::outcomes($demo, NumberTable::read($file), !str_contains($file, ','), static function (
+                        Kind $kind,
+                    ) use (&$n): string {
+                        return $kind->prefix() . '_' . ++$n;
+                    })
+                    as $one
+                ) {
+                    $told .= Told::json(RowReport::number($one, $demo)) . "\n";
+                    $told .= '  ' . Told::json([$one->number?->toJson(), $one->made?->toJson()]) . "\n\n";
+                }
+            } catch (InvalidData $invalid) {
+                $told .= ProblemWords::all($invalid) . "\n\n";
+            }
+        }
+        Told::same(__DIR__ . '/rows.txt', $told);
     }
 
     public function testTheTableComesBackAsItWent(): void
@@ -155,7 +211,7 @@ final class NumberImportTest extends TestCase
             as $outcome
         ) {
             $number = $outcome->number;
-            $json = RowReport::number($outcome);
+            $json = RowReport::number($outcome, self::plan()->plan());
             $told[] =
                 null === $number
                     ? 'refused ' . implode(' ', $json['problems'])

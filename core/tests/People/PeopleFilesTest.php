@@ -97,7 +97,7 @@ final class PeopleFilesTest extends TestCase
                 array_values(
                     array_unique(
                         array_map(
-                            static fn(PersonOutcome $one): string => RowReport::person($one)['outcome'],
+                            static fn(PersonOutcome $one): string => RowReport::person($one, self::$demo)['outcome'],
                             $outcomes,
                         ),
                     ),
@@ -154,9 +154,9 @@ final class PeopleFilesTest extends TestCase
         );
         $report = array_map(
             static fn(PersonOutcome $one): array => [
-                RowReport::person($one)['line'],
-                RowReport::person($one)['outcome'],
-                ...RowReport::person($one)['problems'],
+                RowReport::person($one, self::$demo)['line'],
+                RowReport::person($one, self::$demo)['outcome'],
+                ...RowReport::person($one, self::$demo)['problems'],
             ],
             $outcomes,
         );
@@ -229,7 +229,10 @@ Ben Odd,\"bell\x07\"\r\nCal Odd,\"" .
                 ['phones: This holds characters that cannot be shown. Type it again as plain text.'],
                 ['phones: Nobody has more than 30 phones.'],
             ],
-            array_map(static fn(PersonOutcome $one): array => RowReport::person($one)['problems'], $outcomes),
+            array_map(
+                static fn(PersonOutcome $one): array => RowReport::person($one, self::$demo)['problems'],
+                $outcomes,
+            ),
         );
     }
 
@@ -289,7 +292,7 @@ END:VCARD
             [
                 'outside: "+33-01-23-45-67" is too short for a phone number. Check the digits, and type the area code too.',
             ],
-            RowReport::person($outcomes[0])['problems'],
+            RowReport::person($outcomes[0], self::$demo)['problems'],
             'The second number of the example is one digit short of any in France.',
         );
         self::assertSame('+447700900177', $outcomes[1]->person?->reach->phones[0]->number());
@@ -303,9 +306,10 @@ END:VCARD
                 'line' => 1,
                 'name' => 'Ada Hall',
                 'outcome' => 'refused',
+                'changes' => [],
                 'problems' => ['phones: There is no number and no phone.'],
             ],
-            RowReport::person($outcomes[0]),
+            RowReport::person($outcomes[0], self::$demo),
         );
         $this->expectException(InvalidData::class);
         $this->expectExceptionMessage('cards-missing');
@@ -361,7 +365,11 @@ LUCIE VASSEUR,,,Desk phone,,+33 6 39 98 01 03,lost property MAILBOX',
                 continue;
             }
             foreach (self::outcomes($rows) as $one) {
-                $told .= Told::json(RowReport::person($one)) . "\n  " . Told::json($one->person?->toJson()) . "\n\n";
+                $told .=
+                    Told::json(RowReport::person($one, self::$demo)) .
+                    "\n  " .
+                    Told::json($one->person?->toJson()) .
+                    "\n\n";
             }
         }
         Told::same(__DIR__ . '/rows.txt', $told);

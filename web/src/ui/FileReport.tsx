@@ -5,10 +5,14 @@ export interface FileRow {
     line: number;
     name: string;
     outcome: 'added' | 'changed' | 'unchanged' | 'refused';
+    /** What is in a column now, and what will be. */
+    changes: string[];
     problems: string[];
 }
 
 const MOST_LISTED = 100;
+/** What somebody must look at comes first. */
+const ORDER = { refused: 0, changed: 1, added: 2, unchanged: 3 };
 
 /** What a file would do, row by row, before it is taken over. */
 export function FileReport({
@@ -58,12 +62,13 @@ export function FileReport({
             )}
             <ul className="import-list report">
                 {rows
-                    .toSorted((a, b) => b.problems.length - a.problems.length)
+                    .toSorted((a, b) => ORDER[a.outcome] - ORDER[b.outcome])
                     .slice(0, MOST_LISTED)
                     .map((one) => (
                         <li key={one.line}>
                             <span className="quiet figures">line {one.line}</span> {one.name || 'Without a name'}:{' '}
                             {one.outcome}
+                            {one.changes.length > 0 && <span className="quiet"> {one.changes.join('; ')}</span>}
                             {one.problems.length > 0 && <span className="alarm"> {one.problems.join(' ')}</span>}
                         </li>
                     ))}
