@@ -100,14 +100,17 @@ test('many numbers are pointed elsewhere at once, and brought in as a table', as
     await page.getByLabel('File of numbers').setInputFiles({
         name: 'numbers.csv',
         mimeType: 'text/csv',
-        buffer: Buffer.from('number,label,target\n01632 960180,Coaches,Coach line\n12,Short,\n'),
+        buffer: Buffer.from(
+            'number;label;target\n01632 960180;Coaches;Coach line\n12;Short;\n01632 960110;Bookings;Fax line\n',
+        ),
     });
     const dialog = page.getByRole('dialog');
     await expect(dialog).toContainText('target: Nothing has the name “Coach line”.');
+    await expect(dialog).toContainText('Bookings: changed target: “Bookings line” becomes “Fax line”');
     await dialog.getByRole('checkbox', { name: 'Make a journey for a target' }).check();
     await expect(dialog).toContainText('Makes Coach line.');
     await dialog.getByRole('checkbox', { name: 'Leave out the 1 with problems' }).check();
-    await dialog.getByRole('button', { name: 'Take over 1' }).click();
+    await dialog.getByRole('button', { name: 'Take over 2' }).click();
     await expect(rows).toHaveCount(51);
     await expect(rows.filter({ hasText: 'Coach line' })).toContainText('Ran out of steps');
 });
