@@ -190,6 +190,7 @@ final class DemoToldTest extends TestCase
                     array_map(Told::json(...), $before->toJson()),
                 ),
             ] + $preview->toJson();
+        self::assertSame($preview->result->toJson(), $preview->toJson()['element']);
         $told['element'] = array_map(static fn(string $json): string => substr($json, -600), $told['element']);
 
         return implode(
