@@ -35,7 +35,7 @@ final readonly class Circumstances
             self::queues($in->field('queues')),
             self::channelsTaken($in->field('lines')),
             array_map(
-                static fn(Input $item): string => $item->text(80),
+                static fn(Input $item): string => $item->text(Limits::ID),
                 $in->field('down')->items(Limits::ASSUMPTIONS),
             ),
             $in->field('withoutOverrides')->flag(false),

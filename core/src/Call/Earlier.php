@@ -34,7 +34,7 @@ final readonly class Earlier
         $last = $idle = $calls = [];
         foreach ($in->field('last')->items(Limits::MEMBERS) as $item) {
             $item->onlyFields(['team', 'who']);
-            $last[$item->field('team')->once($last)] = $item->field('who')->text(160);
+            $last[$item->field('team')->once($last)] = $item->field('who')->text(Limits::TARGET);
         }
         foreach ($in->field('members')->items(Limits::ASSUMPTIONS) as $item) {
             $item->onlyFields(['who', 'idle', 'calls']);

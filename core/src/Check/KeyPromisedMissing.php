@@ -6,6 +6,7 @@ namespace Meandros\Core\Check;
 
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Journey;
+use Meandros\Core\Reading\Limits;
 use Meandros\Core\Script\MenuKeys;
 
 /**
@@ -28,7 +29,11 @@ final class KeyPromisedMissing implements Check
                 foreach ($promised as $one) {
                     if (!$menu->has($one->key) && !isset($told[$one->key])) {
                         $told[$one->key] = true;
-                        $exit = ['on' => $one->key, 'label' => mb_substr($one->destination, 0, 80), 'steps' => []];
+                        $exit = [
+                            'on' => $one->key,
+                            'label' => mb_substr($one->destination, 0, Limits::LABEL),
+                            'steps' => [],
+                        ];
                         yield Finding::warning(
                             $element,
                             $menu->place . '/exits',

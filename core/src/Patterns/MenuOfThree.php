@@ -6,6 +6,7 @@ namespace Meandros\Core\Patterns;
 
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Reading\Limits;
 
 /** A menu with three keys, and somewhere for whoever presses none. */
 final class MenuOfThree implements Pattern
@@ -27,7 +28,7 @@ final class MenuOfThree implements Pattern
         foreach (['1' => 'one', '2' => 'two', '3' => 'three'] as $key => $name) {
             $exits[] = [
                 'on' => (string) $key,
-                'label' => mb_substr($plan->find($answers[$name])?->name() ?? '', 0, 80),
+                'label' => mb_substr($plan->find($answers[$name])?->name() ?? '', 0, Limits::LABEL),
                 'steps' => [Leads::to($plan, $answers[$name])],
             ];
         }

@@ -6,6 +6,7 @@ namespace Meandros\Core\Plan;
 
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /**
  * What a call may go to: an element, a single phone of a person, a number in E.164, or the end of the call. In JSON it
@@ -89,7 +90,7 @@ final readonly class Target
     /** @param \Closure(self): bool $fits */
     private static function readIf(Input $in, \Closure $fits): ?self
     {
-        $text = $in->isGiven() ? $in->optionalExactText(160) : '';
+        $text = $in->isGiven() ? $in->optionalExactText(Limits::TARGET) : '';
         if ('' === $text) {
             return null;
         }

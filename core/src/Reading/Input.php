@@ -273,7 +273,7 @@ final readonly class Input
      */
     public function once(array $taken): string
     {
-        $name = $this->exactText(160);
+        $name = $this->exactText(Limits::TARGET);
         if ('' !== $name && isset($taken[$name])) {
             $this->complain('name-twice', ['name' => self::quote($name)]);
         }
@@ -375,7 +375,7 @@ final readonly class Input
     /** An id of another element; an empty text or null means that nothing is chosen yet. */
     public function reference(): ?string
     {
-        $id = $this->isGiven() ? $this->optionalText(80) : '';
+        $id = $this->isGiven() ? $this->optionalText(Limits::ID) : '';
 
         return '' === $id ? null : $id;
     }

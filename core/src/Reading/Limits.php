@@ -10,6 +10,15 @@ final class Limits
     public const ELEMENTS = 12_000;
     /** Characters of a name. */
     public const NAME = 200;
+    /** Of a short name: of a state, a rule or a season. */
+    public const SHORT_NAME = 60;
+    /** Of what stands at an exit, a caller or a tag. */
+    public const LABEL = 80;
+    /** Of an id, and of an id with a part of its element. */
+    public const ID = 80;
+    public const TARGET = 160;
+    /** Of what an exit or a state is known by. */
+    public const KEY = 64;
     /** Characters of why something is as it is. */
     public const WHY = 1000;
 

@@ -6,6 +6,7 @@ namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** When it holds: which phones ring, in which stages, and what happens if nobody answers, all are busy or out of reach. */
 final readonly class AnsweringRule
@@ -26,7 +27,7 @@ final readonly class AnsweringRule
 
         return new self(
             $in->field('id')->id(),
-            $in->field('name')->text(60),
+            $in->field('name')->text(Limits::SHORT_NAME),
             RuleTerm::fromJson($in),
             RuleRinging::fromJson($in, $phones),
             RuleOutcome::all($in),

@@ -8,6 +8,7 @@ use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
 use Meandros\Core\Value\Lists;
 
 /** Callers who are recognised: one number, all that begin alike, a country, or a kind. */
@@ -38,7 +39,7 @@ final readonly class CallerEntry
             $field->complain('not-a-country', ['country' => $match]);
         }
 
-        return new self($match, $in->field('name')->optionalText(), $in->field('label')->optionalText(80));
+        return new self($match, $in->field('name')->optionalText(), $in->field('label')->optionalText(Limits::LABEL));
     }
 
     private static function isOne(string $match): bool

@@ -33,7 +33,7 @@ final readonly class Mailbox implements TakesCalls
     {
         $in->onlyFields([...About::FIELDS, 'owners', 'keys', ...MailboxGreetings::FIELDS, ...MailboxMessages::FIELDS]);
         $owners = array_map(
-            static fn(Input $item): string => $item->text(80),
+            static fn(Input $item): string => $item->text(Limits::ID),
             $in->field('owners')->items(Limits::OWNERS),
         );
 

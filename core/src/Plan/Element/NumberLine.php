@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Json\DateReader;
 use Meandros\Core\Plan\Language;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 use Meandros\Core\Time\CivilDate;
 
 /** The line that a number is on: where it ends, what is spoken there, and what it tells. */
@@ -27,7 +28,7 @@ final readonly class NumberLine
     public static function fromJson(Input $in): self
     {
         return new self(
-            $in->field('site')->text(80),
+            $in->field('site')->text(Limits::ID),
             Language::read($in->field('language')),
             $in->field('tellsCaller')->flag(true),
             self::readDate($in->field('keptUntil')),

@@ -50,7 +50,7 @@ final readonly class OutsideLine implements Element
 
         return new self(
             About::fromJson($in),
-            $in->field('site')->text(80),
+            $in->field('site')->text(Limits::ID),
             $prefix,
             array_values($inOrder),
             $in->field('channels')->whole(1, 10000, 'calls', 2),

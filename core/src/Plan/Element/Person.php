@@ -15,6 +15,7 @@ use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 use Meandros\Core\Value\Copied;
 use Meandros\Core\Value\Lists;
 
@@ -47,7 +48,7 @@ final readonly class Person implements TakesCalls, AtSite
 
         return new self(
             About::fromJson($in),
-            $in->field('site')->text(80),
+            $in->field('site')->text(Limits::ID),
             KnownBy::fromJson($in),
             ReachedBy::fromJson($in),
         );

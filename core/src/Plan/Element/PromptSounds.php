@@ -33,7 +33,7 @@ final readonly class PromptSounds
         }
         foreach ($in->field('inUse')->entries(Limits::LANGUAGES * ScriptPart::MOST) as $key => $item) {
             ScriptPart::check((string) $key, $item);
-            $id = $item->exactText(80);
+            $id = $item->exactText(Limits::ID);
             if (($takes[$id] ?? null)?->of->key() !== (string) $key) {
                 $item->complain('no-such-take', ['take' => Input::quote($id), 'part' => (string) $key]);
             }

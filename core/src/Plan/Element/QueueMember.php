@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** Somebody who may take calls of a queue. */
 final readonly class QueueMember
@@ -25,7 +26,7 @@ final readonly class QueueMember
         $in->onlyFields(['who', 'tier', 'on', 'calls']);
 
         return new self(
-            $in->field('who')->text(80),
+            $in->field('who')->text(Limits::ID),
             $in->field('tier')->whole(1, self::MOST_TIERS, 'the tier', 1),
             $in->field('on')->flag(true),
             $in->field('calls')->whole(1, self::MOST_CALLS, 'calls', 1),

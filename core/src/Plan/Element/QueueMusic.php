@@ -26,7 +26,10 @@ final readonly class QueueMusic
         $in->onlyFields(['pieces', 'shuffled']);
 
         return new self(
-            array_map(static fn(Input $item): string => $item->text(80), $in->field('pieces')->items(Limits::PIECES)),
+            array_map(
+                static fn(Input $item): string => $item->text(Limits::ID),
+                $in->field('pieces')->items(Limits::PIECES),
+            ),
             $in->field('shuffled')->flag(false),
         );
     }

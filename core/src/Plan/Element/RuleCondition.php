@@ -39,7 +39,7 @@ final readonly class RuleCondition
         $in->onlyFields(['hours', 'states', 'windows', 'statuses', 'via', 'callers']);
         $statuses = $callers = $states = [];
         foreach ($in->field('states')->items(Limits::STATES) as $item) {
-            $states[] = $state = $item->exactText(64);
+            $states[] = $state = $item->exactText(Limits::KEY);
             if (\count(array_keys($states, $state, true)) > 1) {
                 $item->complain('state-twice');
             }

@@ -31,10 +31,10 @@ final readonly class RuleStage
         $in->onlyFields(['phones', 'teams', 'after', 'seconds']);
         $phones = $teams = [];
         foreach ($in->field('teams')->items(Limits::TEAMS) as $item) {
-            $teams[] = $item->text(80);
+            $teams[] = $item->text(Limits::ID);
         }
         foreach ($in->field('phones')->items(Limits::PHONES) as $item) {
-            $phone = $item->exactText(64);
+            $phone = $item->exactText(Limits::KEY);
             if (!Lists::has($known, $phone)) {
                 $item->complain([] === $known ? 'no-phone-yet' : 'no-such-phone', [
                     'phone' => $phone,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** A state that hours can be in. Its key is stable: journeys branch on it, and its name may change. */
 final readonly class State
@@ -15,7 +16,11 @@ final readonly class State
     {
         $in->onlyFields(['key', 'name', 'open']);
 
-        return new self($in->field('key')->id(), $in->field('name')->text(60), $in->field('open')->flag(false));
+        return new self(
+            $in->field('key')->id(),
+            $in->field('name')->text(Limits::SHORT_NAME),
+            $in->field('open')->flag(false),
+        );
     }
 
     /** @return array{key: string, name: string, open: bool} */

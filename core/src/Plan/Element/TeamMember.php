@@ -6,6 +6,7 @@ namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** Somebody in a team: a person, a single phone of a person, or a number outside. */
 final readonly class TeamMember
@@ -46,7 +47,7 @@ final readonly class TeamMember
 
     private static function who(Input $in): Target
     {
-        ($in->isGiven() && '' !== $in->optionalText(160)) || $in->complain('nobody-chosen');
+        ($in->isGiven() && '' !== $in->optionalText(Limits::TARGET)) || $in->complain('nobody-chosen');
 
         return Target::readOrPhone($in) ?? Target::end();
     }

@@ -40,7 +40,7 @@ final readonly class ExpectedCalls
     private static function ids(Input $in, int $most): array
     {
         return array_values(
-            array_unique(array_map(static fn(Input $item): string => $item->text(80), $in->items($most))),
+            array_unique(array_map(static fn(Input $item): string => $item->text(Limits::ID), $in->items($most))),
         );
     }
 

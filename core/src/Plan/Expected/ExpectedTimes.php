@@ -35,7 +35,7 @@ final readonly class ExpectedTimes
         $in->onlyFields(['hours', 'states', 'calendar', 'windows']);
         $states = [];
         foreach ($in->field('states')->items(Limits::STATES) as $item) {
-            $states[] = $item->exactText(64);
+            $states[] = $item->exactText(Limits::KEY);
         }
         $hours = $in->field('hours')->reference();
         if (null === $hours && [] !== $states) {

@@ -7,6 +7,7 @@ namespace Meandros\Core\Plan\Expected;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Reference;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** Callers do not hear a prompt. */
 final readonly class HearsNever implements Promise
@@ -19,7 +20,7 @@ final readonly class HearsNever implements Promise
     {
         $in->onlyFields(['that', 'prompt']);
 
-        return new self($in->field('prompt')->text(80));
+        return new self($in->field('prompt')->text(Limits::ID));
     }
 
     public function toJson(): array

@@ -89,7 +89,7 @@ final readonly class BandReader
     /** The key of a state of these hours. */
     public function state(Input $in): string
     {
-        $state = $in->exactText(64);
+        $state = $in->exactText(Limits::KEY);
         if ('' !== $state && !Lists::has($this->stateKeys, $state)) {
             $in->complain('not-a-state', ['state' => Input::quote($state), 'choices' => $this->stateKeys]);
         }

@@ -42,7 +42,7 @@ final class HoursReader
 
         return new Hours(
             About::fromJson($in),
-            new Clock($in->field('site')->text(80), $zone),
+            new Clock($in->field('site')->text(Limits::ID), $zone),
             new HoursStates($states, $bands->state($in->field('default')), self::codes($in->field('codes'), $bands)),
             new HoursDays(
                 $bands->week($in->field('week')),
@@ -84,7 +84,7 @@ final class HoursReader
         $seasons = [];
         foreach ($in->items(Limits::SEASONS) as $item) {
             $item->onlyFields(['name', 'from', 'to', 'week']);
-            $name = $item->field('name')->text(60);
+            $name = $item->field('name')->text(Limits::SHORT_NAME);
             $span = DateReader::span($item);
             $week = $bands->week($item->field('week'));
             if (null === $span) {
@@ -127,7 +127,7 @@ final class HoursReader
                 $exceptions[$holiday] =
                     null === $exception->field('state')->reference() ? null : $bands->state($exception->field('state'));
             }
-            $calendar = $item->field('calendar')->text(80);
+            $calendar = $item->field('calendar')->text(Limits::ID);
             if (isset($uses[$calendar])) {
                 $item->field('calendar')->complain('calendar-twice');
             }

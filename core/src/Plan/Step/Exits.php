@@ -21,7 +21,7 @@ final readonly class Exits
         $exits = [];
         foreach ($in->items(Limits::EXITS) as $item) {
             $item->onlyFields(['on', 'label', 'steps']);
-            $on = $item->field('on')->exactText(64);
+            $on = $item->field('on')->exactText(Limits::KEY);
             if (null !== $allowed && !Lists::has($allowed, $on)) {
                 $item->field('on')->complain('not-an-exit', ['exit' => $on, 'choices' => $allowed]);
             }
@@ -30,7 +30,7 @@ final readonly class Exits
             }
             $exits[$on] = new StepExit(
                 $on,
-                $item->field('label')->optionalText(80),
+                $item->field('label')->optionalText(Limits::LABEL),
                 StepList::fromJson($item->field('steps')),
             );
         }

@@ -41,7 +41,10 @@ final readonly class MenuDialling
         return new self(
             $scope,
             $in->field('site')->reference(),
-            array_map(static fn(Input $item): string => $item->text(80), $in->field('people')->items(Limits::MEMBERS)),
+            array_map(
+                static fn(Input $item): string => $item->text(Limits::ID),
+                $in->field('people')->items(Limits::MEMBERS),
+            ),
             $in->field('digitSeconds')->whole(1, 10, 'seconds', 3),
             $in->field('hours')->reference(),
         );

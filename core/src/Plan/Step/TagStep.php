@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Language;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Reading\Input;
+use Meandros\Core\Reading\Limits;
 
 /** Changes what the call carries from here on: what the answerer sees and hears of it, its language, its urgency in queues. */
 final readonly class TagStep implements Step
@@ -31,7 +32,7 @@ final readonly class TagStep implements Step
         return new self(
             AboutStep::fromJson($in),
             new Tag(
-                self::words($in->field('label'), 80),
+                self::words($in->field('label'), Limits::LABEL),
                 $language->isGiven() ? Language::read($language) : null,
                 $given,
                 self::words($in->field('tone'), 40),
