@@ -52,7 +52,7 @@ final class DrawnEndingsTest extends TestCase
         $who = static fn(Ending $one): string => trim($one->kind->value . ' ' . $one->who);
 
         return implode("\n", [
-            '# ' . $seed,
+            \sprintf('# %d, in %d places', $seed, $endings->places),
             ...array_map(
                 static fn(PossibleEnding $one, array $by): string => \sprintf(
                     "%s: %d to %s s\n  %s\n  %s",

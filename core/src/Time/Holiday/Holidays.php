@@ -45,7 +45,7 @@ final class Holidays
     private function ofYear(int $year): array
     {
         return $this->years[$year] ??= $this->substituted(
-            iterator_to_array($this->named($year), false),
+            [...$this->named($year)],
             $this->taken($year) + $this->substitutesBefore($year),
         );
     }
@@ -59,10 +59,7 @@ final class Holidays
     private function substitutesBefore(int $year): array
     {
         $taken = [];
-        foreach (
-            $this->substituted(iterator_to_array($this->named($year - 1), false), $this->taken($year - 1))
-            as $occasion
-        ) {
+        foreach ($this->substituted([...$this->named($year - 1)], $this->taken($year - 1)) as $occasion) {
             if (null !== $occasion->insteadOf) {
                 $taken[$occasion->day] = true;
             }
@@ -71,7 +68,7 @@ final class Holidays
         return $taken;
     }
 
-    /** @return iterable<Occasion> as the rules name them */
+    /** @return iterable<int, Occasion> as the rules name them */
     private function named(int $year): iterable
     {
         foreach ($this->entries as $holiday) {
