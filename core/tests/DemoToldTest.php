@@ -111,6 +111,18 @@ final class DemoToldTest extends TestCase
         'fr-th 9-10',
         'weekdays-su 9-10',
         'mo 9-12 and 1-2',
+        'mo 9-12 and 13-14',
+        'mo 9-12, 01-02',
+        'mo-fr 9-5',
+        'mo 9-05',
+        'mo 9am-5',
+        'mo 9-5am',
+        'mo 12-1',
+        'mo 22-6',
+        'mo 13-1',
+        'mo 10pm-2',
+        'mo 9:30-12, 1:30-5:30',
+        'mo 2pm-5pm, 9-12',
         'we 6pm-2am open; th 2-3',
     ];
 

@@ -6,7 +6,8 @@ namespace Meandros\Core\Time;
 
 /**
  * Bands as people type them: `mo-fr 9-12, 13-17:30 open; sa 9-12:30`. Days are two letters or more, times as on a
- * clock face (9, 930, 9:30, 9.30, 9h30, 5:30pm); an end that is not after its start lies on the next day.
+ * clock face (9, 930, 9:30, 9.30, 9h30, 5:30pm). An end that is not after its start lies on the next day, as in 22-6; where the
+ * afternoon may be meant, as in 9-5 or 9-12, 1-5, it is asked which.
  */
 final readonly class WeekText
 {
@@ -20,6 +21,9 @@ final readonly class WeekText
         'su' => 'sunday',
     ];
     private const GROUPS = ['daily' => [0, 6], 'weekdays' => [0, 4], 'weekend' => [5, 6], 'weekends' => [5, 6]];
+    /** Before it hardly anything opens. */
+    private const MORNING = 8 * 3600;
+    private const AFTERNOON = 13 * 3600;
     private const TIME = '(\d{1,2})(?:[:.h]?(\d{2})|h)?\s*(am|pm)?';
 
     /** @param array<string, string> $states what each state is called, by key; the first is meant when none is named */
@@ -105,6 +109,16 @@ final readonly class WeekText
         while (1 === preg_match('/^' . self::TIME . '-' . self::TIME . '[\s,]*(?:and\s+)?(.*)$/sD', $rest, $part)) {
             $from = self::seconds($part[1], $part[2], $part[3]);
             $to = self::seconds($part[4], $part[5], $part[6]);
+            $before = end($times) ?: [0, 0];
+            if ($from < min($before[0], self::MORNING) && self::isOfEitherHalf($part[1], $part[3])) {
+                throw self::whichHalf(
+                    $from,
+                    \sprintf('%s does not come after %s', self::clock($from), self::clock($before[0])),
+                );
+            }
+            if ($to <= $from && $from < self::AFTERNOON && self::isOfEitherHalf($part[4], $part[6])) {
+                throw self::whichHalf($to, \sprintf('%s does not come after %s', self::clock($to), self::clock($from)));
+            }
             $times[] = [$from, $to <= $from ? $to + TimeOfDay::DAY : $to];
             $rest = $part[7];
         }
@@ -129,6 +143,32 @@ final readonly class WeekText
         return array_map(static fn(array $time): Band => new Band($time[0], $time[1], $state), $times);
     }
 
+    /** Whether an hour may be one of the morning or of the afternoon: 5, and not 05, 17 or 5pm. */
+    private static function isOfEitherHalf(string $hour, string $half): bool
+    {
+        return '' === $half && !str_starts_with($hour, '0') && (int) $hour <= 12;
+    }
+
+    private static function whichHalf(int $time, string $why): \InvalidArgumentException
+    {
+        $later = ($time + 12 * 3600) % TimeOfDay::DAY;
+
+        return new \InvalidArgumentException(
+            \sprintf(
+                '%s. Write %s for the afternoon, or %s for the morning.',
+                $why,
+                self::clock($later),
+                self::clock($time),
+            ),
+        );
+    }
+
+    /** As a whole day has it: 09:00, and not 9. */
+    private static function clock(int $time): string
+    {
+        return TimeOfDay::format($time % TimeOfDay::DAY);
+    }
+
     private static function seconds(string $hour, string $minute, string $half): int
     {
         [$hours, $minutes] = [(int) $hour, (int) $minute];
@@ -138,9 +178,10 @@ final readonly class WeekText
         if ($minutes > 59 || $hours * 60 + $minutes > 24 * 60 || ('' !== $half && (int) $hour > 12)) {
             throw new \InvalidArgumentException(
                 \sprintf(
-                    'There is no time %s%s. Write hours from 0 to 24, such as 9, 9:30 or 17:30.',
+                    'There is no time %s%s%s. Write hours from 0 to 24, such as 9, 9:30 or 17:30.',
                     $hour,
                     '' === $minute ? '' : ':' . $minute,
+                    $half,
                 ),
             );
         }
