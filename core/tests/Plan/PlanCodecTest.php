@@ -6,6 +6,7 @@ namespace Meandros\Core\Tests\Plan;
 
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Reading\Limits;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\ProblemWords;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -335,5 +336,21 @@ final class PlanCodecTest extends TestCase
         yield ['{"meandros": 2, "name": "x", "elements": []}', '/meandros: not-this-format'];
         yield [str_repeat('[', 1000), '/: not-a-plan-file'];
         yield ['{"meandros": 1, "name": "x", "elements": {"a": 1}}', '/elements: not-a-list'];
+        $list = ['kind' => 'callers', 'id' => 'clr_a', 'name' => 'Callers', 'entries' => '+441632960150'];
+        $plan = static fn(array ...$elements): string => (string) json_encode([
+            'meandros' => 1,
+            'name' => 'x',
+            'elements' => $elements,
+        ]);
+        yield [$plan($list, $list), '/elements/1/id: element-id-twice'];
+        $scripts = array_fill_keys(
+            array_map(
+                static fn(int $i): string => \chr(97 + intdiv($i, 26)) . \chr(97 + ($i % 26)),
+                range(0, Limits::LANGUAGES),
+            ),
+            'Hello.',
+        );
+        $prompt = ['kind' => 'prompt', 'id' => 'prm_a', 'name' => 'Hello', 'scripts' => $scripts];
+        yield [$plan($prompt), '/elements/0/scripts: too-many-entries'];
     }
 }

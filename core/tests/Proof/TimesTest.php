@@ -75,6 +75,15 @@ final class TimesTest extends TestCase
         $times = self::of($all);
         self::assertSame(['tu we fr 32400 +0 43200, 39 times from 2027-06-01 to 2027-08-27'], self::told($times));
         self::assertSame(['2027-02-02', '2027-11-05'], array_map(CivilDate::format(...), $times->days));
+        self::assertSame(
+            'Tue, Wed, Fri 09:00–12:00 from Tue 1 Jun 2027 to Fri 27 Aug 2027; on 2 other days, the first on Tue 2 Feb 2027',
+            TimesWords::of($times),
+        );
+        self::assertSame(
+            'mar., mer., ven. 09:00–12:00 du mar. 1 juin 2027 au ven. 27 août 2027 ; 2 autres jours, le premier le mar. 2 févr. 2027',
+            str_replace(["\u{a0}", "\u{202f}"], ' ', TimesWords::of($times, language: 'fr')),
+        );
+        self::assertStringEndsWith('; on Tue 2 Feb 2027 and Fri 5 Nov 2027', TimesWords::of($times, days: 2));
     }
 
     public function testSeasonsThatEndFarApartAreToldApart(): void
