@@ -24,6 +24,23 @@ final class DrawnToldTest extends TestCase
     private const EACH = 4;
     private const AT = '--at 2027-05-10T10:30';
 
+    /** What is promised of calls to all numbers, at times of their hours or of the clock. */
+    private const PROMISES = [
+        ['that' => 'rings', 'who' => null, 'within' => 12],
+        ['that' => 'rings', 'who' => 'ann', 'within' => null],
+        ['that' => 'never rings', 'who' => 'ben'],
+        ['that' => 'ends with', 'outcomes' => ['message', 'person']],
+        ['that' => 'is over within', 'seconds' => 45],
+        ['that' => 'hears', 'prompt' => 'prm_b'],
+        ['that' => 'never hears', 'prompt' => 'prm_a'],
+    ];
+    private const ALWAYS = ['hours' => null, 'states' => [], 'calendar' => null, 'windows' => []];
+    private const TIMES = [
+        self::ALWAYS,
+        ['hours' => 'hrs_a', 'states' => ['open']] + self::ALWAYS,
+        ['windows' => [['days' => ['mo', 'sa'], 'from' => '08:30', 'to' => '13:00']]] + self::ALWAYS,
+    ];
+
     #[DataProvider('kinds')]
     public function testIt(string $kind): void
     {
@@ -52,6 +69,7 @@ final class DrawnToldTest extends TestCase
             $from = 0 === $i % 2 ? ' --from +441632960777' : '';
             $told .= self::said("trace PLAN --to +441632960100$from $at --assume BY", ['PLAN' => $plan, 'BY' => $by]);
         }
+        $told .= self::said('check PLAN --days 9 ' . self::AT, ['PLAN' => self::promised($plan)]);
         $told .= self::said('coverage PLAN --to +441632960100 --days 40 ' . self::AT, ['PLAN' => $plan]);
         if (null !== $before) {
             $both = ['BEFORE' => $before, 'PLAN' => $plan];
@@ -60,6 +78,24 @@ final class DrawnToldTest extends TestCase
         }
 
         return $told;
+    }
+
+    private static function promised(Plan $plan): Plan
+    {
+        foreach (self::PROMISES as $i => $promise) {
+            $plan = $plan->with(
+                PlanCodec::element([
+                    'id' => 'exp_' . $i,
+                    'kind' => 'expectation',
+                    'name' => 'Promise ' . $i,
+                    'calls' => ['to' => [], 'from' => [], 'keys' => [null, [], ['1']][intdiv($i, 3)]],
+                    'when' => self::TIMES[$i % 3],
+                    'promise' => $promise,
+                ]),
+            );
+        }
+
+        return $plan;
     }
 
     private static function found(Plan $plan): string
