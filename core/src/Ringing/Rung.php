@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Ringing;
 
+use Meandros\Core\Value\Lists;
+
 /** What became of one phone: when it rang, and how that ended. */
 final readonly class Rung
 {
@@ -44,6 +46,22 @@ final readonly class Rung
         public string $outcome,
         public Carried $carried = new Carried(),
     ) {}
+
+    /** Whether it was to ring, be it that it was refused in the same second. */
+    public function isDialled(): bool
+    {
+        return Lists::has(
+            [
+                self::ANSWERED,
+                self::NOT_ANSWERED,
+                self::TAKEN_ELSEWHERE,
+                self::REFUSED,
+                self::OWN_MAILBOX,
+                self::MAILBOX_TURNED_AWAY,
+            ],
+            $this->outcome,
+        );
+    }
 
     public function later(int $seconds): self
     {

@@ -82,6 +82,22 @@ final class EndingsLawTest extends TestCase
         self::assertGreaterThan($count / 4, $complete);
     }
 
+    public function testPeopleOfTwoPhonesThatAreRungAgainAtOnce(): void
+    {
+        mt_srand(Soak::seed());
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $checked = 0;
+        for ($i = 0, $count = Soak::count(60); $i < $count; ++$i) {
+            $plan = PeopleOfTwoPhones::plan();
+            $endings = Endings::of($plan, $call);
+            self::reproduce($plan, $call, $endings);
+            for ($j = 0; [] === $endings->notTried && $j < 60; ++$j) {
+                $checked += self::contains($plan, $call, $endings, DrawnAssumptions::of(PeopleOfTwoPhones::PHONES));
+            }
+        }
+        self::assertGreaterThan($count * 50, $checked);
+    }
+
     #[DataProvider('numbers')]
     public function testTheDemo(string $number): void
     {

@@ -65,6 +65,66 @@ final class EndingsTest extends TestCase
         self::assertSame(['answered', 'ann', 19], [$trace->ending->kind->value, $trace->ending->who, $trace->seconds]);
     }
 
+    /**
+     * @param array<string, mixed> $team   what it has other than usual
+     * @param string               $ending that takes phones which do one thing each
+     */
+    #[TestWith([['pattern' => 'one after the other', 'members' => ['cid', 'ann', 'ben']], 'message refused 0 15'])]
+    #[TestWith([['skipBusy' => true], 'ran out of steps  8 16'])]
+    public function testPhonesThatAreRungAgainAtOnceDoOneThingEach(array $team, string $ending): void
+    {
+        $builder = (new PlanBuilder())
+            ->person('ann', ['desk', 'lap'])
+            ->person('ben')
+            ->person('cid');
+        $usual = $builder->team('team', $team['members'] ?? ['ann'], memberSeconds: 10)->element('team');
+        unset($team['members']);
+        $exits = [];
+        foreach (['busy', 'refused', 'unreachable'] as $i => $on) {
+            $builder->mailbox($on);
+            $exits[] = ['on' => $on, 'steps' => [['id' => 'm' . $i, 'do' => 'message', 'mailbox' => $on]]];
+        }
+        $steps = [
+            ['id' => 's1', 'do' => 'ring', 'target' => 'team', 'seconds' => 8],
+            ['id' => 's2', 'do' => 'ring', 'target' => 'ann', 'seconds' => 8, 'exits' => $exits],
+        ];
+        $plan = $builder
+            ->with($team + $usual)
+            ->journey('jrn_main', $steps)
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertSame([], $endings->notTried);
+        self::assertContains($ending, self::told($endings));
+        self::reproduce($plan, PlanBuilder::trial('2026-11-23T10:30'), $endings);
+    }
+
+    public function testAPhoneThatIsBusyEndsTheWaitForItsTurn(): void
+    {
+        $stage = static fn(string $phone, int $after): array => [
+            'phones' => [$phone],
+            'teams' => [],
+            'after' => $after,
+            'seconds' => 8,
+        ];
+        $ann = (new PlanBuilder())->person('ann', ['desk', 'lap'])->element('ann');
+        $rule = [
+            'id' => 'rule',
+            'name' => 'Desk first',
+            'when' => ['via' => 'any'],
+            'stages' => [$stage('desk', 0), $stage('lap', 5)],
+            'next' => ['nobody' => null, 'busy' => null, 'unreachable' => null],
+        ];
+        $ring = ['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20];
+        $refused = ['exits' => [['on' => 'refused', 'steps' => [['id' => 's2', 'do' => 'end']]]]];
+        $plan = (new PlanBuilder())
+            ->with(['rules' => [$rule]] + $ann)
+            ->journey('jrn_main', [$ring + $refused])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        // Where the desk phone refuses, it is over at once if the laptop is busy, and not before its turn if it is not.
+        self::assertContains('ended by plan  0 12', self::told($endings));
+    }
+
     public function testAQueueEndsWithEachAgentWithAMessageAndByItsKey(): void
     {
         $plan = (new PlanBuilder())

@@ -9,6 +9,7 @@ use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Queue;
+use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Target;
 use Meandros\Core\Proof\NotTried;
@@ -160,8 +161,8 @@ final class Explorer
     /**
      * Of phones that were looked at in the second in which the step is over, and may be rung again.
      *
-     * @return array{array<string, PhoneAssumption>, array<string, int>, array<string, true>} what they did, those that could be reached,
-     *                                                                                        and those that rang together with others
+     * @return array{array<string, PhoneAssumption>, array<string, int>, array<string, list<string>>} what they did, those that could be reached,
+     *                                                                                                and with which others phones rang together
      */
     private function still(Run $run, Stand $stand): array
     {
@@ -173,7 +174,11 @@ final class Explorer
         }
         foreach ($run->walk->events() as $event) {
             $phones = $event->second === $second ? $this->phonesAt($event->happening) : [];
-            $together += \count($phones) > 1 ? array_fill_keys($phones, true) : [];
+            // No other ringing is of all of them where one may speak for others.
+            $with = $this->isPlain($event->happening) ? $phones : [...$phones, ''];
+            $together += \count($phones) > 1 ? array_fill_keys($phones, $with) : [];
+            $rings = $event->happening instanceof Ringing ? $this->wouldRing($event->happening) : [];
+            $rang = array_fill_keys(array_intersect($phones, $rings), true) + $rang;
         }
         $now = [];
         foreach (array_keys($looked) as $phone) {
@@ -309,6 +314,9 @@ final class Explorer
             if ($what instanceof SentOn && null !== $what->number) {
                 $looked[$what->number] = $event->second;
             }
+            foreach ($what instanceof Ringing ? $this->onACall($what) : [] as $phone) {
+                $looked[$phone] = max($looked[$phone] ?? 0, $event->second);
+            }
         }
 
         return $looked;
@@ -320,9 +328,14 @@ final class Explorer
         $open = [];
         foreach ($walk->events() as $event) {
             $second = $event->second - $stand->walk->second();
-            foreach ($this->phonesAt($event->happening) as $phone) {
+            $phones = $this->phonesAt($event->happening);
+            foreach ($phones as $phone) {
                 $isKept = 0 === $second && isset($stand->now[$phone]);
-                $this->looksAgain = $this->looksAgain || ($isKept && isset($stand->together[$phone]));
+                $this->looksAgain =
+                    $this->looksAgain ||
+                    ($isKept &&
+                        isset($stand->together[$phone]) &&
+                        !($this->isPlain($event->happening) && [] === array_diff($stand->together[$phone], $phones)));
                 $isKept || ($open[$phone] ??= $second);
             }
         }
@@ -336,15 +349,69 @@ final class Explorer
         return $open;
     }
 
+    /**
+     * Whether it is the same for phones that ring together if all of them do one thing, or one each: none speaks for others, and no rule
+     * has them ring at seconds of their own.
+     */
+    private function isPlain(Happening $what): bool
+    {
+        if (!($what instanceof Ringing) || null !== $what->why->choice?->rule) {
+            return false;
+        }
+        $speak = array_filter($what->rung, static fn(Rung $one): bool => $one->phone->owner->refusesForAll);
+
+        return [] === $speak &&
+            !$this->skipsBusy($what) &&
+            true !== $this->plan->get(Team::class, $what->target?->element)?->manners->followRules;
+    }
+
     /** @return list<string> of which it is looked at what they do */
     private function phonesAt(Happening $what): array
     {
         return match (true) {
-            $what instanceof Ringing => array_map(static fn(Rung $rung): string => $rung->phone->id, $what->rung),
+            $what instanceof Ringing => [
+                ...array_map(static fn(Rung $rung): string => $rung->phone->id, $what->rung),
+                ...$this->onACall($what),
+            ],
             $what instanceof QueueEntered => $this->agentsPhones($what->queue),
             $what instanceof SentOn => null === $what->number ? [] : [$what->number],
             default => [],
         };
+    }
+
+    /** @return list<string> phones that do not ring, and of which it is known that they are not busy */
+    private function wouldRing(Ringing $what): array
+    {
+        $silent = array_filter(
+            $what->isDialled() ? [] : $what->rung,
+            static fn(Rung $one): bool => Rung::NOT_REACHED === $one->outcome,
+        );
+
+        return [
+            ...array_map(static fn(Rung $one): string => $one->phone->id, array_values($silent)),
+            ...$this->onACall($what),
+        ];
+    }
+
+    /** @return list<string> phones that do not ring, but keep others of their owner's from ringing where they are busy */
+    private function onACall(Ringing $what): array
+    {
+        $rung = array_fill_keys(array_map(static fn(Rung $one): string => $one->phone->id, $what->rung), true);
+        $phones = [];
+        foreach ($this->skipsBusy($what) ? $what->rung : [] as $one) {
+            $person = $one->phone->owner->person;
+            foreach ($this->plan->get(Person::class, $person)->reach->phones ?? [] as $phone) {
+                $id = Target::phone((string) $person, $phone->id)->text();
+                isset($rung[$id]) || ($phones[$id] = $id);
+            }
+        }
+
+        return array_values($phones);
+    }
+
+    private function skipsBusy(Ringing $what): bool
+    {
+        return true === $this->plan->get(Team::class, $what->target?->element)?->manners->skipBusy;
     }
 
     /** @return list<string> */

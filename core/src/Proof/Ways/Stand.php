@@ -35,7 +35,7 @@ final class Stand
      * @param Acts                           $acts     by which the call came here that was the first to
      * @param array<string, PhoneAssumption> $now      what phones did in the very second in which calls come here, by phone
      * @param array<string, int>             $reached  phones that could be reached then
-     * @param array<string, true>            $together of those in `now`, the ones that rang together with others
+     * @param array<string, list<string>>    $together with which others those in `now` rang together
      */
     public function __construct(
         public readonly Walk $walk,

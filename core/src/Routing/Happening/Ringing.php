@@ -50,6 +50,12 @@ final readonly class Ringing implements Happening
         ];
     }
 
+    /** Whether any phone was to ring. */
+    public function isDialled(): bool
+    {
+        return [] !== array_filter($this->rung, static fn(Rung $rung): bool => $rung->isDialled());
+    }
+
     /** Whether phones answered by themselves. */
     public function isAnnouncement(): bool
     {

@@ -10,6 +10,7 @@ use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Run;
+use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Ringing\RingResult;
 use Meandros\Core\Ringing\Rung;
@@ -26,9 +27,6 @@ final class PhonesRing implements Question
     use Usual;
 
     private const LATEST = \PHP_INT_MAX;
-    private const FIRST = [Behaviour::Busy, 0];
-
-    private const AT_ONCE = [Behaviour::Busy, Behaviour::Unreachable, Behaviour::Refuses];
 
     public function about(Asking $at): ?string
     {
@@ -42,24 +40,44 @@ final class PhonesRing implements Question
                 $at->what->target?->text(),
                 implode(' ', array_keys($open)),
                 implode(' ', $kept),
-                self::soFar($at->what, $open),
+                $this->soFar($at, $open),
             );
     }
 
     /**
-     * The exit by which the call would go on, as far as the others are concerned.
+     * The exit by which the call would go on, as far as the others are concerned; and whether any of them may be looked at again in the
+     * very second.
      *
      * @param array<string, Rung> $open
      */
-    private static function soFar(Ringing $what, array $open): string
+    private function soFar(Asking $at, array $open): string
     {
+        \assert($at->what instanceof Ringing);
         $others = array_filter(
-            $what->rung,
+            $at->what->rung,
             static fn(Rung $one): bool => !isset($open[$one->phone->id]) && Rung::NOT_REACHED !== $one->outcome,
         );
-        $rang = array_values(array_filter($others, static fn(Rung $one): bool => null !== $one->times->rings));
+        $rang = array_values(array_filter($others, static fn(Rung $one): bool => $one->isDialled()));
 
-        return [] === $others || null !== $what->why->turn ? '' : RingResult::exit($rang, array_values($others));
+        if ([] === $others || null !== $at->what->why->turn) {
+            return '';
+        }
+        $again = array_filter($others, static fn(Rung $one): bool => $at->later()->rings($one->phone->id));
+
+        return RingResult::exit($rang, array_values($others)) .
+            (0 === $this->since($at)
+                ? implode(
+                    ' ',
+                    array_map(
+                        static fn(Rung $one): string => $one->phone->id .
+                            ' ' .
+                            $one->outcome .
+                            ' ' .
+                            $at->acts->does($one->phone->id)?->does->value,
+                        $again,
+                    ),
+                )
+                : '');
     }
 
     public function answers(Asking $at): array
@@ -112,7 +130,11 @@ final class PhonesRing implements Question
             $like[] = [self::whose($rung), $windows[$phone]];
             $isLike || array_push($answers, ...self::answered($at, $phone, $at->run, $answers[0]));
         }
-        $with = self::others($at, $open) ?? self::FIRST;
+        // Where one busy phone keeps all of somebody's from ringing, others are out of reach.
+        $with = self::others($at, $open) ?? [
+            OneThingEach::skipsBusy($at) ? Behaviour::Unreachable : Behaviour::Busy,
+            0,
+        ];
         $open = self::whoMatters($at, $open);
         foreach (self::together($at, $open) as $all) {
             $may =
@@ -121,20 +143,24 @@ final class PhonesRing implements Question
                     : $open;
             $alike = self::LATEST === $all[1] ? self::asLateAsTheyCan($at, $may) : self::alike($may, ...$all);
             $answers[] = Acts::ringing($alike, $at->since)->then(self::ringOn($at, array_diff_key($open, $alike)));
-            $isAlone =
-                \count($open) > 1 && $all === $with && !self::areApart($at, $windows, $answers[\count($answers) - 1]);
+            $isAlone = \count($open) > 1 && $all === $with && !self::areApart($at, $open, $windows);
             foreach ($isAlone ? array_keys($open) : [] as $phone) {
                 $others = array_diff_key($alike, [$phone => true]);
                 $rings = Acts::ringing($others, $at->since)->then(self::ringOn($at, array_diff_key($open, $others)));
                 $answers[] = $rings;
                 $run = $at->try($rings);
-                if (self::window($at, $run, $phone) !== $windows[$phone]) {
+                $window = self::window($at, $run, $phone);
+                if ($window !== $windows[$phone]) {
                     array_push($answers, ...self::answered($at, $phone, $run, $rings));
+                }
+                foreach (array_unique([0, max(0, ($window[1] ?? 0) - 1)]) as $after) {
+                    $refuses = [$phone => new PhoneAssumption($phone, Behaviour::Refuses, $after)];
+                    $answers[] = $rings->then(Acts::ringing($refuses, $at->since));
                 }
             }
         }
 
-        array_push($answers, ...self::mixed($at, $open));
+        array_push($answers, ...OneThingEach::of($at, $open));
         $kept = Acts::settling($this->kept($at));
 
         return array_map(static fn(Acts $one): Acts => $kept->then($one), $answers);
@@ -143,16 +169,17 @@ final class PhonesRing implements Question
     /** It is all the same by which of their phones in the company somebody answers, where they ring alike. */
     private static function whose(Rung $rung): string
     {
-        return null === $rung->phone->outside ? explode('/', $rung->phone->id)[0] : $rung->phone->id;
+        return null === $rung->phone->outside ? OneThingEach::owner($rung->phone->id) : $rung->phone->id;
     }
 
     /**
      * Whether it makes no difference to any of the phones what the others do: all ring from the first second to the last one, and
-     * none takes their place where all of them are busy.
+     * where none of them does, or all refuse at once, it is over at once.
      *
+     * @param array<string, Rung>                 $open
      * @param array<string, array{int, int}|null> $windows
      */
-    private static function areApart(Asking $at, array $windows, Acts $busy): bool
+    private static function areApart(Asking $at, array $open, array $windows): bool
     {
         \assert($at->what instanceof Ringing);
         $began = $at->stand()->walk->second() + $at->since;
@@ -161,13 +188,19 @@ final class PhonesRing implements Question
                 return false;
             }
         }
-        foreach ($at->try($busy)->walk->rung->all() as $rung) {
-            if (!isset($windows[$rung->phone->id]) && null !== $rung->times->rings && $rung->times->from >= $began) {
+        foreach ([Behaviour::Busy, Behaviour::Refuses] as $does) {
+            $over = self::again($at, Acts::ringing(self::alike($open, $does, 0), $at->since));
+            if (!($over?->what instanceof Ringing) || $over->what->seconds > 0) {
                 return false;
             }
         }
 
         return true;
+    }
+
+    public function untried(Asking $at): ?Untried
+    {
+        return OneThingEach::areTooMany($at, $this->open($at)) ? Untried::TooManyWays : null;
     }
 
     /** Of phones that ring one after the other, the first of those of which it is open what they do. */
@@ -176,34 +209,6 @@ final class PhonesRing implements Question
         $dialled = array_map(static fn(Rung $rung): int => $rung->times->from, array_values($this->open($at)));
 
         return [] === $dialled ? $at->since : min($dialled) - $at->stand()->walk->second();
-    }
-
-    /**
-     * Where phones are looked at again in the very second in which none of them takes the call, it matters what each of them did.
-     *
-     * @param array<string, Rung> $open
-     *
-     * @return list<Acts>
-     */
-    private static function mixed(Asking $at, array $open): array
-    {
-        $answers = [];
-        $again =
-            $at->later()->mixes && \count($open) > 1 ? array_filter(array_keys($open), $at->later()->rings(...)) : [];
-        foreach ($again as $phone) {
-            foreach (self::AT_ONCE as $does) {
-                foreach (self::AT_ONCE as $others) {
-                    $alike = [$phone => $open[$phone]];
-                    $does === $others ||
-                        ($answers[] = Acts::ringing(
-                            self::alike($alike, $does, 0) + self::alike($open, $others, 0),
-                            $at->since,
-                        ));
-                }
-            }
-        }
-
-        return $answers;
     }
 
     /**
@@ -238,7 +243,7 @@ final class PhonesRing implements Question
         return [] === $open
             ? []
             : [
-                self::FIRST,
+                [Behaviour::Busy, 0],
                 [Behaviour::Unreachable, 0],
                 [Behaviour::Refuses, 0],
                 ...$isLater ? [[Behaviour::Refuses, 1]] : [],
@@ -271,10 +276,15 @@ final class PhonesRing implements Question
     {
         \assert($at->what instanceof Ringing);
         $open = [];
+        // Then it is told by those whose turn never came whether they are busy.
+        $nobodyRang = !$at->what->isDialled();
         foreach ($at->what->rung as $rung) {
             $phone = $rung->phone->id;
             $mayDoElse = null === $at->what->why->turn && $at->acts->mayDoElse($phone, $at->since);
-            $isOpen = $mayDoElse || (null !== $rung->times->rings && !$at->acts->says($phone));
+            $isOpen =
+                $mayDoElse ||
+                ((null !== $rung->times->rings || ($nobodyRang && Rung::NOT_REACHED === $rung->outcome)) &&
+                    !$at->acts->says($phone));
             $isOpen && !self::isKept($at, $phone) && ($open[$phone] = $rung);
         }
 
@@ -393,7 +403,7 @@ final class PhonesRing implements Question
      *
      * @return array<string, PhoneAssumption>
      */
-    private static function alike(array $open, Behaviour $does, int $seconds): array
+    public static function alike(array $open, Behaviour $does, int $seconds): array
     {
         $alike = [];
         foreach ($open as $phone => $rung) {

@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways\Question;
+
+use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Call\PhoneAssumption;
+use Meandros\Core\Plan\Element\Team;
+use Meandros\Core\Proof\Ways\Acts;
+use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Happening\Ringing;
+
+/**
+ * Where phones that ring together are looked at again in the very second in which none of them takes the call, it matters what each of
+ * them did.
+ */
+final class OneThingEach
+{
+    private const AT_ONCE = [Behaviour::Busy, Behaviour::Unreachable, Behaviour::Refuses];
+    /** Of those that are looked at again, which may do each of the three. */
+    private const MOST = 4;
+
+    /** Whether one busy phone keeps all of somebody's from ringing. */
+    public static function skipsBusy(Asking $at): bool
+    {
+        \assert($at->what instanceof Ringing);
+
+        return true === $at->plan()->get(Team::class, $at->what->target?->element)?->manners->skipBusy;
+    }
+
+    /** @return string the person of a phone */
+    public static function owner(string $phone): string
+    {
+        return explode('/', $phone)[0];
+    }
+
+    /** @param array<string, Rung> $open */
+    public static function areTooMany(Asking $at, array $open): bool
+    {
+        return $at->later()->mixes && \count(self::again($at, $open)) > self::MOST;
+    }
+
+    /**
+     * @param array<string, Rung> $open
+     *
+     * @return list<Acts>
+     */
+    public static function of(Asking $at, array $open): array
+    {
+        if (!$at->later()->mixes || \count($open) < 2) {
+            return [];
+        }
+        $ways = self::areTooMany($at, $open) ? self::oneAndOthers($at, $open) : self::eachOfThem($at, $open);
+
+        return array_map(static fn(array $way): Acts => Acts::ringing($way, $at->since), [
+            ...$ways,
+            ...self::oneForAll($at, $open),
+        ]);
+    }
+
+    /**
+     * @param array<string, Rung> $open
+     *
+     * @return list<string> phones that are looked at again
+     */
+    private static function again(Asking $at, array $open): array
+    {
+        return array_values(array_filter(array_keys($open), $at->later()->rings(...)));
+    }
+
+    /**
+     * @param array<string, Rung> $open
+     *
+     * @return list<array<string, PhoneAssumption>>
+     */
+    private static function oneAndOthers(Asking $at, array $open): array
+    {
+        $ways = [];
+        foreach (self::again($at, $open) as $phone) {
+            foreach (self::AT_ONCE as $does) {
+                foreach (self::AT_ONCE as $others) {
+                    $ways[] = self::one($open, $phone, $does) + PhonesRing::alike($open, $others, 0);
+                }
+            }
+        }
+
+        return $ways;
+    }
+
+    /**
+     * @param array<string, Rung> $open
+     *
+     * @return list<array<string, PhoneAssumption>>
+     */
+    private static function eachOfThem(Asking $at, array $open): array
+    {
+        $again = self::again($at, $open);
+        $ways = array_map(
+            static fn(Behaviour $does): array => PhonesRing::alike(array_diff_key($open, array_flip($again)), $does, 0),
+            \count($again) < \count($open) ? self::AT_ONCE : [Behaviour::Busy],
+        );
+        foreach ($again as $phone) {
+            $next = [];
+            foreach ($ways as $way) {
+                foreach (self::AT_ONCE as $does) {
+                    $next[] = $way + self::one($open, $phone, $does);
+                }
+            }
+            $ways = $next;
+        }
+
+        return [] === $again ? [] : $ways;
+    }
+
+    /**
+     * Where one phone speaks for all of somebody's, it stays open what the others would do, which may be rung later.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<array<string, PhoneAssumption>>
+     */
+    private static function oneForAll(Asking $at, array $open): array
+    {
+        $first = $last = [];
+        foreach (array_keys($open) as $phone) {
+            $first[self::owner($phone)] ??= $phone;
+            $last[self::owner($phone)] = $phone;
+        }
+        $skipsBusy = self::skipsBusy($at);
+        $says = static fn(string $phone): Behaviour => !$skipsBusy && $open[$phone]->phone->owner->refusesForAll
+            ? Behaviour::Refuses
+            : Behaviour::Busy;
+        $speak = array_filter(
+            self::again($at, $open),
+            static fn(string $phone): bool => $first[self::owner($phone)] !== $last[self::owner($phone)] &&
+                ($skipsBusy || $open[$phone]->phone->owner->refusesForAll),
+        );
+        $ways = [];
+        foreach ([] === $speak ? [] : [$first, $last] as $some) {
+            $ways[] = array_merge(
+                ...array_map(
+                    static fn(string $phone): array => self::one($open, $phone, $says($phone)),
+                    array_values($some),
+                ),
+            );
+        }
+        foreach ($speak as $phone) {
+            $others = array_filter(
+                $open,
+                static fn(string $one): bool => self::owner($one) !== self::owner($phone),
+                \ARRAY_FILTER_USE_KEY,
+            );
+            foreach ([] === $others ? [Behaviour::Busy] : self::AT_ONCE as $does) {
+                $ways[] = self::one($open, $phone, $says($phone)) + PhonesRing::alike($others, $does, 0);
+            }
+        }
+
+        return $ways;
+    }
+
+    /**
+     * @param array<string, Rung> $open
+     *
+     * @return array<string, PhoneAssumption>
+     */
+    private static function one(array $open, string $phone, Behaviour $does): array
+    {
+        return PhonesRing::alike([$phone => $open[$phone]], $does, 0);
+    }
+}
