@@ -8,6 +8,7 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\QueueState;
 use Meandros\Core\Plan\Element\Queue;
+use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Walk;
@@ -32,6 +33,9 @@ final class Again
             $what = $event->happening;
             $whom = $what instanceof Ringing ? (string) $what->target?->text() : '';
             $isAgent = $what instanceof Ringing && null !== $what->why->turn;
+            if (!$isAgent && $what instanceof Ringing && self::ringsTwice($what)) {
+                return Untried::PhoneAgain;
+            }
             foreach ($what instanceof Ringing ? $what->rung : [] as $rung) {
                 $kept = $stand->now[$rung->phone->id] ?? null;
                 if (Behaviour::Rings === $kept?->does && $event->second === $stand->walk->second()) {
@@ -50,6 +54,15 @@ final class Again
         }
 
         return null;
+    }
+
+    /** Whether a phone fell silent, and was rung once more. */
+    private static function ringsTwice(Ringing $what): bool
+    {
+        $rings = array_filter($what->rung, static fn(Rung $one): bool => null !== $one->times->rings);
+
+        return \count(array_unique(array_map(static fn(Rung $one): string => $one->phone->id, $rings))) <
+            \count($rings);
     }
 
     /**

@@ -6,11 +6,14 @@ namespace Meandros\Core\Proof\Ways\Question;
 
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\PhoneAssumption;
+use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Team;
+use Meandros\Core\Plan\Target;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\Ringing;
+use Meandros\Core\Value\Lists;
 
 /**
  * Where phones that ring together are looked at again in the very second in which none of them takes the call, it matters what each of
@@ -154,6 +157,36 @@ final class OneThingEach
             );
             foreach ([] === $others ? [Behaviour::Busy] : self::AT_ONCE as $does) {
                 $ways[] = self::one($open, $phone, $says($phone)) + PhonesRing::alike($others, $does, 0);
+            }
+        }
+
+        return [...$ways, ...$skipsBusy ? self::onAnother($at, $open) : []];
+    }
+
+    /**
+     * Somebody is on a call by a phone that does not ring.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<array<string, PhoneAssumption>>
+     */
+    private static function onAnother(Asking $at, array $open): array
+    {
+        \assert($at->what instanceof Ringing);
+        $rung = array_map(static fn(Rung $one): string => $one->phone->id, $at->what->rung);
+        $ways = [];
+        foreach (array_unique(array_map(self::owner(...), array_keys($open))) as $person) {
+            $others = array_filter(
+                $open,
+                static fn(string $one): bool => self::owner($one) !== $person,
+                \ARRAY_FILTER_USE_KEY,
+            );
+            foreach ($at->plan()->get(Person::class, $person)->reach->phones ?? [] as $phone) {
+                $id = Target::phone($person, $phone->id)->text();
+                $isOpen = !Lists::has($rung, $id) && !$at->acts->says($id) && !isset($at->stand()->now[$id]);
+                foreach ($isOpen ? self::AT_ONCE : [] as $does) {
+                    $ways[] = [$id => new PhoneAssumption($id, Behaviour::Busy)] + PhonesRing::alike($others, $does, 0);
+                }
             }
         }
 
