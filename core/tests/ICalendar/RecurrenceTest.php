@@ -162,6 +162,11 @@ final class RecurrenceTest extends TestCase
             'FREQ=YEARLY;BYWEEKNO=20;BYDAY=MO',
             '1997 May 12 1998 May 11 1999 May 17',
         ];
+        yield 'Monday of the last week, as python-dateutil 2.9 has it' => [
+            '19981228',
+            'FREQ=YEARLY;BYWEEKNO=-1;BYDAY=MO;COUNT=4',
+            '1998 Dec 28 1999 Dec 27 2000 Dec 25 2001 Dec 24',
+        ];
         yield 'every Thursday in March' => [
             '19970313',
             'FREQ=YEARLY;BYMONTH=3;BYDAY=TH',

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Recording;
 
 use Meandros\Core\Paper\SheetOnPaper;
+use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Recording\FileNames;
 use Meandros\Core\Recording\RecordingSheet;
 use Meandros\Core\Recording\SheetWish;
+use Meandros\Core\Recording\TakeState;
 use Meandros\Core\Recording\Wanted;
 use Meandros\Core\Tests\PlanBuilder;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -110,6 +112,16 @@ final class RecordingSheetTest extends TestCase
         self::assertSame(
             [['blanks.en', 1, 'open'], ['blanks-part-2.en', 2, 'again']],
             array_map(static fn(Wanted $row): array => [$row->file, $row->part->number, $row->part->words], $parts),
+        );
+    }
+
+    public function testWhatIsToldOfAllPartsIsWhatWantsMostLookingAfter(): void
+    {
+        $prompt = self::plan()->get(Prompt::class, 'prm_closed');
+        self::assertNotNull($prompt);
+        self::assertSame(
+            [TakeState::OtherWords, TakeState::None],
+            [TakeState::ofScript($prompt, 'en'), TakeState::ofScript($prompt, 'fr')],
         );
     }
 
