@@ -73,6 +73,15 @@ final readonly class Person implements TakesCalls, AtSite
         );
     }
 
+    /** @return list<string> as a target is written: "per_x/desk" */
+    public function phoneIds(): array
+    {
+        return array_map(
+            fn(Phone $phone): string => Target::phone($this->about->id, $phone->id)->text(),
+            $this->reach->phones,
+        );
+    }
+
     public function phone(string $id): ?Phone
     {
         foreach ($this->reach->phones as $phone) {

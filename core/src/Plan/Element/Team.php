@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Plan\Element;
 
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Plan\TakesCalls;
@@ -86,6 +87,12 @@ final readonly class Team implements TakesCalls
     public function ringing(): array
     {
         return array_filter($this->members, static fn(TeamMember $member): bool => $member->on);
+    }
+
+    /** @return TeamManners|null of the team that a call rings; null where it is none */
+    public static function mannersOf(Plan $plan, ?Target $target): ?TeamManners
+    {
+        return $plan->get(self::class, $target?->element)?->manners;
     }
 
     public function directSteps(): StepList

@@ -7,17 +7,13 @@ namespace Meandros\Core\Proof\Ways;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\PhoneAssumption;
-use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Queue;
-use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Plan;
-use Meandros\Core\Plan\Target;
 use Meandros\Core\Proof\NotTried;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
-use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\SentOn;
@@ -50,6 +46,7 @@ final class Explorer
     private int $happened = 0;
     private readonly Remaining $remaining;
     private readonly Questions $questions;
+    private readonly LookedAt $lookedAt;
 
     /**
      * @param bool $bySecond whether calls that come at other seconds stand at other places
@@ -64,6 +61,7 @@ final class Explorer
     ) {
         $this->remaining = new Remaining($plan);
         $this->questions = new Questions();
+        $this->lookedAt = new LookedAt($plan);
     }
 
     /** @return string the key of where it begins */
@@ -173,11 +171,11 @@ final class Explorer
             $rung->times->from === $second && ($rang[$rung->phone->id] = null !== $rung->times->rings);
         }
         foreach ($run->walk->events() as $event) {
-            $phones = $event->second === $second ? $this->phonesAt($event->happening) : [];
+            $phones = $event->second === $second ? $this->lookedAt->phones($event->happening) : [];
             // No other ringing is of all of them where one may speak for others.
-            $with = $this->isPlain($event->happening) ? $phones : [...$phones, ''];
+            $with = $this->lookedAt->isPlain($event->happening) ? $phones : [...$phones, ''];
             $together += \count($phones) > 1 ? array_fill_keys($phones, $with) : [];
-            $rings = $event->happening instanceof Ringing ? $this->wouldRing($event->happening) : [];
+            $rings = $event->happening instanceof Ringing ? $this->lookedAt->wouldRing($event->happening) : [];
             $rang = array_fill_keys(array_intersect($phones, $rings), true) + $rang;
         }
         $now = [];
@@ -235,7 +233,7 @@ final class Explorer
     private function looksAtOnce(Run $run, Stand $stand): bool
     {
         foreach ($run->walk->events() as $event) {
-            if ($event->second === $stand->walk->second() && [] !== $this->phonesAt($event->happening)) {
+            if ($event->second === $stand->walk->second() && [] !== $this->lookedAt->phones($event->happening)) {
                 return true;
             }
         }
@@ -308,13 +306,13 @@ final class Explorer
             $looks =
                 $what instanceof QueueEntered &&
                 true === $this->plan->get(Queue::class, $what->queue)?->callers->admission->needsAgent;
-            foreach ($looks ? $this->agentsPhones($what->queue) : [] as $phone) {
+            foreach ($looks ? $this->lookedAt->ofAgents($what->queue) : [] as $phone) {
                 $looked[$phone] = max($looked[$phone] ?? 0, $event->second);
             }
             if ($what instanceof SentOn && null !== $what->number) {
                 $looked[$what->number] = $event->second;
             }
-            foreach ($what instanceof Ringing ? $this->onACall($what) : [] as $phone) {
+            foreach ($what instanceof Ringing ? $this->lookedAt->onACall($what) : [] as $phone) {
                 $looked[$phone] = max($looked[$phone] ?? 0, $event->second);
             }
         }
@@ -328,14 +326,17 @@ final class Explorer
         $open = [];
         foreach ($walk->events() as $event) {
             $second = $event->second - $stand->walk->second();
-            $phones = $this->phonesAt($event->happening);
+            $phones = $this->lookedAt->phones($event->happening);
             foreach ($phones as $phone) {
                 $isKept = 0 === $second && isset($stand->now[$phone]);
                 $this->looksAgain =
                     $this->looksAgain ||
                     ($isKept &&
                         isset($stand->together[$phone]) &&
-                        !($this->isPlain($event->happening) && [] === array_diff($stand->together[$phone], $phones)));
+                        !(
+                            $this->lookedAt->isPlain($event->happening) &&
+                            [] === array_diff($stand->together[$phone], $phones)
+                        ));
                 $isKept || ($open[$phone] ??= $second);
             }
         }
@@ -347,84 +348,6 @@ final class Explorer
         }
 
         return $open;
-    }
-
-    /**
-     * Whether it is the same for phones that ring together if all of them do one thing, or one each: none speaks for others, and no rule
-     * has them ring at seconds of their own.
-     */
-    private function isPlain(Happening $what): bool
-    {
-        if (!($what instanceof Ringing) || null !== $what->why->choice?->rule) {
-            return false;
-        }
-        $speak = array_filter($what->rung, static fn(Rung $one): bool => $one->phone->owner->refusesForAll);
-
-        return [] === $speak &&
-            !$this->skipsBusy($what) &&
-            true !== $this->plan->get(Team::class, $what->target?->element)?->manners->followRules;
-    }
-
-    /** @return list<string> of which it is looked at what they do */
-    private function phonesAt(Happening $what): array
-    {
-        return match (true) {
-            $what instanceof Ringing => [
-                ...array_map(static fn(Rung $rung): string => $rung->phone->id, $what->rung),
-                ...$this->onACall($what),
-            ],
-            $what instanceof QueueEntered => $this->agentsPhones($what->queue),
-            $what instanceof SentOn => null === $what->number ? [] : [$what->number],
-            default => [],
-        };
-    }
-
-    /** @return list<string> phones that do not ring, and of which it is known that they are not busy */
-    private function wouldRing(Ringing $what): array
-    {
-        $silent = array_filter(
-            $what->isDialled() ? [] : $what->rung,
-            static fn(Rung $one): bool => Rung::NOT_REACHED === $one->outcome,
-        );
-
-        return [
-            ...array_map(static fn(Rung $one): string => $one->phone->id, array_values($silent)),
-            ...$this->onACall($what),
-        ];
-    }
-
-    /** @return list<string> phones that do not ring, but keep others of their owner's from ringing where they are busy */
-    private function onACall(Ringing $what): array
-    {
-        $rung = array_fill_keys(array_map(static fn(Rung $one): string => $one->phone->id, $what->rung), true);
-        $phones = [];
-        foreach ($this->skipsBusy($what) ? $what->rung : [] as $one) {
-            $person = $one->phone->owner->person;
-            foreach ($this->plan->get(Person::class, $person)->reach->phones ?? [] as $phone) {
-                $id = Target::phone((string) $person, $phone->id)->text();
-                isset($rung[$id]) || ($phones[$id] = $id);
-            }
-        }
-
-        return array_values($phones);
-    }
-
-    private function skipsBusy(Ringing $what): bool
-    {
-        return true === $this->plan->get(Team::class, $what->target?->element)?->manners->skipBusy;
-    }
-
-    /** @return list<string> */
-    private function agentsPhones(?string $queue): array
-    {
-        $phones = [];
-        foreach (Queue::askedIn($this->plan, $queue) as $member) {
-            foreach ($this->plan->get(Person::class, $member->who)->reach->phones ?? [] as $phone) {
-                $phones[] = Target::phone($member->who, $phone->id)->text();
-            }
-        }
-
-        return $phones;
     }
 
     /** Of a place; names it, and those that differ in nothing but what phones did in the second in which calls come there. */

@@ -13,7 +13,6 @@ use Meandros\Core\Plan\Element\PickUp;
 use Meandros\Core\Plan\Element\RuleStage;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Element\TeamMember;
-use Meandros\Core\Plan\Target;
 use Meandros\Core\Ringing\Reach;
 use Meandros\Core\Ringing\RingMember;
 use Meandros\Core\Ringing\RingPhone;
@@ -210,8 +209,8 @@ final readonly class Members
     private function isOnACall(Person $person): bool
     {
         $assumptions = $this->walk->assumed();
-        foreach ($person->reach->phones as $phone) {
-            $does = $assumptions->of([Target::phone($person->id(), $phone->id)->text(), $person->id()])->does;
+        foreach ($person->phoneIds() as $phone) {
+            $does = $assumptions->of([$phone, $person->id()])->does;
             if (Behaviour::Busy === $does || Behaviour::OnACall === $does) {
                 return true;
             }

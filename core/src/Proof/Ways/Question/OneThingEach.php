@@ -8,7 +8,6 @@ use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Team;
-use Meandros\Core\Plan\Target;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Ringing\Rung;
@@ -30,7 +29,7 @@ final class OneThingEach
     {
         \assert($at->what instanceof Ringing);
 
-        return true === $at->plan()->get(Team::class, $at->what->target?->element)?->manners->skipBusy;
+        return true === Team::mannersOf($at->plan(), $at->what->target)?->skipBusy;
     }
 
     /** @return string the person of a phone */
@@ -181,8 +180,7 @@ final class OneThingEach
                 static fn(string $one): bool => self::owner($one) !== $person,
                 \ARRAY_FILTER_USE_KEY,
             );
-            foreach ($at->plan()->get(Person::class, $person)->reach->phones ?? [] as $phone) {
-                $id = Target::phone($person, $phone->id)->text();
+            foreach ($at->plan()->get(Person::class, $person)?->phoneIds() ?? [] as $id) {
                 $isOpen = !Lists::has($rung, $id) && !$at->acts->says($id) && !isset($at->stand()->now[$id]);
                 foreach ($isOpen ? self::AT_ONCE : [] as $does) {
                     $ways[] = [$id => new PhoneAssumption($id, Behaviour::Busy)] + PhonesRing::alike($others, $does, 0);
