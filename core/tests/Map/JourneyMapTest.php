@@ -56,6 +56,15 @@ final class JourneyMapTest extends TestCase
         );
     }
 
+    public function testStepsBelowEachOtherAreAsWideAsOne(): void
+    {
+        $builder = (new PlanBuilder())->mailbox('mbx')->prompt('prm', 2);
+        $say = static fn(int $i): array => ['id' => 'say' . $i, 'do' => 'say', 'prompt' => 'prm'];
+        $plan = $builder->journey('jrn_main', array_map($say, range(1, 5)))->plan();
+        // With a margin of 16 on either side.
+        self::assertSame(16 + JourneyMap::BOX_WIDTH + 16, self::map($plan)->width());
+    }
+
     public function testRandomJourneys(): void
     {
         mt_srand(Soak::seed());
