@@ -88,6 +88,7 @@ test('a journey is copied with its hours and queue for another site, as one edit
 test('whoever presses twice does it once', async ({ page }) => {
     await page.goto(address('/journeys/jrn_fax'));
     await page.getByRole('button', { name: 'Duplicate' }).click();
+    await expect(page.getByLabel('Name of the copy')).toBeFocused();
     await page.keyboard.press('Enter');
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Fax line, copy');
     await page.getByRole('button', { name: 'Delete', exact: true }).dblclick();
