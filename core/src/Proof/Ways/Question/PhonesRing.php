@@ -45,7 +45,7 @@ final class PhonesRing implements Question
     }
 
     /**
-     * The exit by which the call would go on, as far as the others are concerned; and whether any of them may be looked at again in the
+     * The exit by which the call would go on, as far as the others are concerned; and what those did that may be looked at again in the
      * very second.
      *
      * @param array<string, Rung> $open
