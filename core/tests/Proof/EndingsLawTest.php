@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Endings;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Tests\Soak;
+use Meandros\Core\Wording\EndingsReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -98,6 +99,28 @@ final class EndingsLawTest extends TestCase
         self::assertGreaterThan($count * 50, $checked);
     }
 
+    public function testTheDemoWithSomeSettingsDrawnAnew(): void
+    {
+        mt_srand(Soak::seed());
+        $demo = new ChangedDemo(json_decode(self::text(), true, 64, \JSON_THROW_ON_ERROR));
+        $checked = 0;
+        for ($i = 0, $count = Soak::count(25); $i < $count; ++$i) {
+            [$plan, $call, $phones] = $demo->drawn() ?? [null, null, []];
+            if (null === $plan) {
+                continue;
+            }
+            $endings = Endings::of($plan, $call);
+            self::reproduce($plan, $call, $endings);
+            $ways = EndingsReport::of($endings, $plan)['endings'];
+            $ways = [...array_column($ways, 'leastBy'), ...array_column($ways, 'mostBy')];
+            for ($j = 0; [] === $endings->notTried && $j < 40; ++$j) {
+                $by = ChangedDemo::near($ways[mt_rand(0, \count($ways) - 1)], $phones);
+                $checked += self::contains($plan, $call, $endings, $by);
+            }
+        }
+        self::assertGreaterThan($count * 20, $checked);
+    }
+
     #[DataProvider('numbers')]
     public function testTheDemo(string $number): void
     {
@@ -124,6 +147,11 @@ final class EndingsLawTest extends TestCase
 
     private static function demo(): Plan
     {
-        return PlanCodec::decode((string) file_get_contents(__DIR__ . '/../../../demo/ternwick-ferries.json'));
+        return PlanCodec::decode(self::text());
+    }
+
+    private static function text(): string
+    {
+        return (string) file_get_contents(__DIR__ . '/../../../demo/ternwick-ferries.json');
     }
 }

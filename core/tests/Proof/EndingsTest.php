@@ -12,6 +12,7 @@ use Meandros\Core\Proof\StepOutlook;
 use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\EndingsReport;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -449,6 +450,91 @@ final class EndingsTest extends TestCase
             array_column(EndingsReport::of($endings, $plan)['endings'], 'words'),
         );
         self::reproduce($plan, $call, $endings);
+    }
+
+    /** @param list<string> $told */
+    #[DataProvider('mobiles')]
+    public function testWhoHasAMobile(string $pattern, int $seconds, bool $isAsked, int $ownMailbox, array $told): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ben')
+            ->with([
+                'id' => 'ann',
+                'kind' => 'person',
+                'name' => 'Ann',
+                'extension' => '',
+                'site' => 'sit_harbour',
+                'phones' => [
+                    [
+                        'id' => 'mobile',
+                        'type' => 'outside',
+                        'label' => 'Mobile',
+                        'number' => '+447700900123',
+                        'askFirst' => $isAsked,
+                        'ownMailbox' => $ownMailbox,
+                        'mailboxWhenBusy' => false,
+                        'setUp' => 3,
+                    ],
+                ],
+            ])
+            ->team('team', ['ben', 'ann'], $pattern, 12)
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => 'team', 'seconds' => $seconds]])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $endings = Endings::of($plan, $call);
+        self::assertSame([$told, []], [self::told($endings), $endings->notTried]);
+        self::reproduce($plan, $call, $endings);
+    }
+
+    /** @return iterable<string, array{string, int, bool, int, list<string>}> */
+    public static function mobiles(): iterable
+    {
+        yield 'asked before its own mailbox is, 10 s after it rings' => [
+            'all at once',
+            30,
+            true,
+            10,
+            ['ran out of steps  0 30', 'answered ben 0 29', 'answered ann 7 17', 'caller gave up  1 30'],
+        ];
+        yield 'refused, so that others ring on' => [
+            'all at once',
+            30,
+            false,
+            10,
+            [
+                'answered ben 0 29',
+                'ran out of steps  0 30',
+                'own mailbox ann 3 13',
+                'answered ann 3 13',
+                'caller gave up  1 30',
+            ],
+        ];
+        yield 'its turn is cut short before it rings, unless it comes sooner' => [
+            'one after the other',
+            14,
+            true,
+            10,
+            ['ran out of steps  0 23', 'answered ben 0 11', 'answered ann 7 17', 'caller gave up  1 23'],
+        ];
+    }
+
+    public function testAPhoneOnWhichItIsAskedFirstIsNoOther(): void
+    {
+        $phone = static fn(string $id, bool $isAsked): array => [
+            'id' => $id,
+            'type' => 'desk',
+            'label' => $id,
+            'askFirst' => $isAsked,
+        ];
+        $ann = ['id' => 'ann', 'kind' => 'person', 'name' => 'Ann', 'extension' => '', 'site' => 'sit_harbour'];
+        $plan = (new PlanBuilder())
+            ->with(['phones' => [$phone('home', true), $phone('desk', false)]] + $ann)
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20]])
+            ->plan();
+        self::assertContains(
+            'answered ann 0 23',
+            self::told(Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'))),
+        );
     }
 
     public function testAMailboxThatTakesNoMessagesMakesItsAnnouncement(): void

@@ -130,6 +130,7 @@ final class PhonesRing implements Question
             $like[] = [self::whose($rung), $windows[$phone]];
             $isLike || array_push($answers, ...self::answered($at, $phone, $at->run, $answers[0]));
         }
+        array_push($answers, ...self::whereOthersRingLonger($at, $open, $windows));
         // Where one busy phone keeps all of somebody's from ringing, others are out of reach.
         $with = self::others($at, $open) ?? [
             OneThingEach::skipsBusy($at) ? Behaviour::Unreachable : Behaviour::Busy,
@@ -153,7 +154,7 @@ final class PhonesRing implements Question
                 if ($window !== $windows[$phone]) {
                     array_push($answers, ...self::answered($at, $phone, $run, $rings));
                 }
-                foreach (array_unique([0, max(0, ($window[1] ?? 0) - 1)]) as $after) {
+                foreach (array_unique([0, $window[1] ?? 0]) as $after) {
                     $refuses = [$phone => new PhoneAssumption($phone, Behaviour::Refuses, $after)];
                     $answers[] = $rings->then(Acts::ringing($refuses, $at->since));
                 }
@@ -166,10 +167,37 @@ final class PhonesRing implements Question
         return array_map(static fn(Acts $one): Acts => $kept->then($one), $answers);
     }
 
+    /**
+     * Where some refuse, others ring longer than where all ring on, or come up at all.
+     *
+     * @param array<string, Rung>                 $open
+     * @param array<string, array{int, int}|null> $windows
+     *
+     * @return list<Acts>
+     */
+    private static function whereOthersRingLonger(Asking $at, array $open, array $windows): array
+    {
+        $answers = [];
+        foreach (RingsLonger::where($at, $open) as $refuse) {
+            $others = array_diff_key($open, $refuse);
+            $rings = Acts::ringing($refuse, $at->since)->then(self::ringOn($at, $others));
+            $answers[] = $rings;
+            $run = $at->try($rings);
+            foreach (array_keys($others) as $phone) {
+                self::window($at, $run, $phone) === $windows[$phone] ||
+                    array_push($answers, ...self::answered($at, $phone, $run, $rings));
+            }
+        }
+
+        return $answers;
+    }
+
     /** It is all the same by which of their phones in the company somebody answers, where they ring alike. */
     private static function whose(Rung $rung): string
     {
-        return null === $rung->phone->outside ? OneThingEach::owner($rung->phone->id) : $rung->phone->id;
+        $isAlike = null === $rung->phone->outside && !$rung->phone->manner->askFirst;
+
+        return $isAlike ? OneThingEach::owner($rung->phone->id) : $rung->phone->id;
     }
 
     /**
@@ -184,7 +212,7 @@ final class PhonesRing implements Question
         \assert($at->what instanceof Ringing);
         $began = $at->stand()->walk->second() + $at->since;
         foreach ($windows as $window) {
-            if ($window !== [$began, $at->what->limitSeconds]) {
+            if ($window !== [$began, $at->what->limitSeconds - 1]) {
                 return false;
             }
         }
@@ -316,26 +344,35 @@ final class PhonesRing implements Question
     }
 
     /**
-     * @return array{int, int}|null the second at which it begins to ring, from when it is asked on, and for how many it does in all;
-     *                              null where it does not
+     * @return array{int, int}|null the second at which it begins to ring, from when it is asked on, and the last second of its ringing
+     *                              in all at which something may be done; null where it does not
      */
     private static function window(Asking $at, Run $run, string $phone): ?array
     {
         $first = null;
-        $seconds = 0;
+        $rang = $last = 0;
         $since = $at->stand()->walk->second() + $at->since;
         foreach ($run->walk->rung->all() as $rung) {
             if ($rung->phone->id === $phone && null !== $rung->times->rings && $rung->times->from >= $since) {
                 $first ??= $rung->times->rings;
-                $seconds += $rung->times->seconds();
+                $last = $rang + self::last($rung);
+                $rang += $rung->times->seconds();
             }
         }
 
-        return null === $first ? null : [$first, $seconds];
+        return null === $first ? null : [$first, $last];
+    }
+
+    /** The last second of its ringing at which something may be done: the one in which its own mailbox picks up, be it asked or not. */
+    public static function last(Rung $rung): int
+    {
+        $mailbox = $rung->phone->outside?->mailbox->after ?? \PHP_INT_MAX;
+
+        return min($mailbox, max(0, $rung->times->seconds() - 1));
     }
 
     /**
-     * It is answered, at once and in the last second: or in the very one in which a phone's own mailbox would take the call.
+     * It is answered, at once and in the last second: or in the very one in which another phone's own mailbox would take the call.
      *
      * @param Run $run in which it is not
      *
@@ -344,10 +381,10 @@ final class PhonesRing implements Question
     private static function answered(Asking $at, string $phone, Run $run, Acts $others): array
     {
         $window = self::window($at, $run, $phone);
-        $seconds = $window[1] ?? 0;
-        $tie = EndingKind::OwnMailbox === $run->ending?->kind ? [$seconds] : [];
+        $last = $window[1] ?? 0;
+        $tie = EndingKind::OwnMailbox === $run->ending?->kind ? [$last + 1] : [];
         $answers = [];
-        foreach (null === $window ? [] : array_unique([0, max(0, $seconds - 1), ...$tie]) as $after) {
+        foreach (null === $window ? [] : array_unique([0, $last, ...$tie]) as $after) {
             $answers[] = $others->then(
                 Acts::ringing([$phone => new PhoneAssumption($phone, Behaviour::Answers, $after)], $at->since),
             );
@@ -375,21 +412,22 @@ final class PhonesRing implements Question
     /**
      * All of them refuse. Where one rings after another, it has the longer the sooner those before it refuse.
      *
-     * @param array<string, Rung> $open
+     * @param array<string, Rung>            $open
+     * @param array<string, PhoneAssumption> $others what others do meanwhile
      *
-     * @return array<string, PhoneAssumption>
+     * @return array<string, PhoneAssumption> with them
      */
-    private static function asLateAsTheyCan(Asking $at, array $open): array
+    public static function asLateAsTheyCan(Asking $at, array $open, array $others = []): array
     {
         uasort($open, static fn(Rung $one, Rung $other): int => $one->times->from <=> $other->times->from);
-        $alike = [];
+        $alike = $others;
         $first = reset($open) ?: null;
         foreach ($open as $phone => $rung) {
-            $window =
-                $rung->times->from === $first?->times->from
-                    ? $rung->times->seconds()
+            $last =
+                [] === $others && $rung->times->from === $first?->times->from
+                    ? self::last($rung)
                     : self::window($at, $at->try(Acts::ringing($alike, $at->since)), $phone)[1] ?? 0;
-            $alike[$phone] = new PhoneAssumption($phone, Behaviour::Refuses, max(0, $window - 1));
+            $alike[$phone] = new PhoneAssumption($phone, Behaviour::Refuses, $last);
         }
 
         return $alike;
@@ -407,7 +445,7 @@ final class PhonesRing implements Question
     {
         $alike = [];
         foreach ($open as $phone => $rung) {
-            $after = Behaviour::Refuses === $does ? min($seconds, max(0, $rung->times->seconds() - 1)) : null;
+            $after = Behaviour::Refuses === $does ? min($seconds, self::last($rung)) : null;
             $alike[$phone] = new PhoneAssumption($phone, $does, $after);
         }
 

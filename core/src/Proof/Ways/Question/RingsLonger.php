@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways\Question;
+
+use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Call\PhoneAssumption;
+use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Happening\Ringing;
+use Meandros\Core\Value\Lists;
+
+/** Which phones have to refuse for others to ring longer than where all ring on, or to come up at all. */
+final class RingsLonger
+{
+    /**
+     * @param array<string, Rung> $open phones of which it is open what they do
+     *
+     * @return list<non-empty-array<string, PhoneAssumption>> what those do that refuse
+     */
+    public static function where(Asking $at, array $open): array
+    {
+        \assert($at->what instanceof Ringing);
+
+        return [
+            ...\count($open) > 1 ? self::mailboxesAreRefused($at, $open) : [],
+            ...self::turnsComeSooner($at->what, $open),
+        ];
+    }
+
+    /**
+     * Ringing is over when a phone's own mailbox takes the call, unless it is refused: all of those that would, or all but one.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<non-empty-array<string, PhoneAssumption>>
+     */
+    private static function mailboxesAreRefused(Asking $at, array $open): array
+    {
+        $lose = array_filter(
+            $open,
+            static fn(Rung $one): bool => null !== $one->phone->outside?->mailbox && !$one->phone->manner->askFirst,
+        );
+        $owners = array_map(static fn(Rung $one): ?string => $one->phone->owner->person, $lose);
+        $ways = [];
+        foreach ([null, ...array_keys($lose)] as $but) {
+            // Others may refuse for a mobile that hands on what it refuses itself.
+            $refuse = array_filter(
+                $open,
+                static fn(Rung $one): bool => $one->phone->id !== $but &&
+                    (isset($lose[$one->phone->id]) ||
+                        ($one->phone->owner->refusesForAll &&
+                            Lists::has(array_diff_key($owners, [$but => true]), $one->phone->owner->person))),
+            );
+            if ([] !== $refuse) {
+                $atOnce = PhonesRing::alike($refuse, Behaviour::Refuses, 0);
+                $ways[] = $atOnce;
+                $ways[] = PhonesRing::asLateAsTheyCan($at, $refuse);
+                $ways[] = PhonesRing::asLateAsTheyCan($at, array_diff_key($open, $refuse), $atOnce);
+            }
+        }
+
+        return array_values(array_filter($ways));
+    }
+
+    /**
+     * Whose turn is cut short while their phone outside is not ringing yet comes up where those before refuse some seconds sooner.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<non-empty-array<string, PhoneAssumption>>
+     */
+    private static function turnsComeSooner(Ringing $what, array $open): array
+    {
+        $ways = [];
+        foreach ($what->rung as $rung) {
+            $setUp = $rung->phone->outside->setUp ?? 0;
+            $isCut = null === $rung->times->rings && $rung->isDialled() && $rung->times->from < $rung->times->until;
+            $before = array_filter(
+                $open,
+                static fn(Rung $one): bool => $isCut && $one->times->until === $rung->times->from,
+            );
+            $sooner = $rung->times->from + $setUp - $rung->times->until;
+            $way = [];
+            foreach ($before as $phone => $one) {
+                $after = PhonesRing::last($one) - $sooner;
+                $after < 0 || ($way[$phone] = new PhoneAssumption($phone, Behaviour::Refuses, $after));
+            }
+            [] === $way || ($ways[] = $way);
+        }
+
+        return $ways;
+    }
+}
