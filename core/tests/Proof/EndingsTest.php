@@ -458,31 +458,51 @@ final class EndingsTest extends TestCase
     {
         $plan = (new PlanBuilder())
             ->person('ben')
-            ->with([
-                'id' => 'ann',
-                'kind' => 'person',
-                'name' => 'Ann',
-                'extension' => '',
-                'site' => 'sit_harbour',
-                'phones' => [
-                    [
-                        'id' => 'mobile',
-                        'type' => 'outside',
-                        'label' => 'Mobile',
-                        'number' => '+447700900123',
-                        'askFirst' => $isAsked,
-                        'ownMailbox' => $ownMailbox,
-                        'mailboxWhenBusy' => false,
-                        'setUp' => 3,
-                    ],
-                ],
-            ])
+            ->with(self::withAMobile($isAsked, $ownMailbox))
             ->team('team', ['ben', 'ann'], $pattern, 12)
             ->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => 'team', 'seconds' => $seconds]])
             ->plan();
         $call = PlanBuilder::trial('2026-11-23T10:30');
         $endings = Endings::of($plan, $call);
         self::assertSame([$told, []], [self::told($endings), $endings->notTried]);
+        self::reproduce($plan, $call, $endings);
+    }
+
+    /** @return array<string, mixed> Ann */
+    private static function withAMobile(bool $isAsked, int $ownMailbox): array
+    {
+        return [
+            'id' => 'ann',
+            'kind' => 'person',
+            'name' => 'Ann',
+            'extension' => '',
+            'site' => 'sit_harbour',
+            'phones' => [
+                [
+                    'id' => 'mobile',
+                    'type' => 'outside',
+                    'label' => 'Mobile',
+                    'number' => '+447700900123',
+                    'askFirst' => $isAsked,
+                    'ownMailbox' => $ownMailbox,
+                    'mailboxWhenBusy' => false,
+                    'setUp' => 3,
+                ],
+            ],
+        ];
+    }
+
+    /** Out of reach, her mobile hands the call on at once; its mailbox is asked for 10 s, be the wait over or not. */
+    public function testAQueueWaitsForWhoIsAsked(): void
+    {
+        $plan = (new PlanBuilder())
+            ->with(self::withAMobile(true, 10))
+            ->with(['waiting' => ['longestSeconds' => 30]] + self::QUEUE)
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'queue', 'queue' => 'que']])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $endings = Endings::of($plan, $call);
+        self::assertSame(['ran out of steps  0 39', 'answered ann 7 33', 'caller gave up  1 39'], self::told($endings));
         self::reproduce($plan, $call, $endings);
     }
 

@@ -106,12 +106,14 @@ final readonly class FreeAgent
                 continue;
             }
             null === $rung->phone->outside && ($like[] = $ringing);
+            if (null !== $rung->times->askedAt) {
+                $pickedUp = (int) $rung->times->rings + ($rung->phone->outside?->mailbox->after ?? 0);
+                array_push($takes, ...$this->ifTaken($this->take($settled, $pickedUp, $this->soonest())));
+            }
             foreach (null === $rung->phone->outside?->mailbox ? self::ANSWERS : self::WITH_MAILBOX as $does) {
                 $acts = Acts::ringing([$phone => new PhoneAssumption($phone, $does)], $first);
                 $take = $this->take($settled->then($acts), (int) $rung->times->rings, $first);
-                if (Behaviour::Answers === $does || $this->isTaken($take)) {
-                    $takes[] = $take;
-                }
+                array_push($takes, ...Behaviour::Answers === $does ? [$take] : $this->ifTaken($take));
             }
         }
 
@@ -133,16 +135,23 @@ final readonly class FreeAgent
     }
 
     /**
-     * Whether a phone's own mailbox takes the call: where it does not, it is as if the agent was not free. Whoever is called back is
-     * not there to be handed over.
+     * Where a phone's own mailbox does not take the call, it is as if the agent was not free: unless it is asked until the wait would be
+     * over. Whoever is called back is not there to be handed over.
      *
      * @param array{soon: Acts, late: Acts} $take
+     *
+     * @return list<array{soon: Acts, late: Acts}> that, or none
      */
-    private function isTaken(array $take): bool
+    private function ifTaken(array $take): array
     {
-        return !($this->at->what instanceof QueueEntered) ||
-            null !== $this->at->try($take['soon'])->ending ||
-            null !== $this->at->try($take['late'])->ending;
+        if (!($this->at->what instanceof QueueEntered)) {
+            return [$take];
+        }
+        $late = $this->at->try($take['late']);
+
+        return null !== $this->at->try($take['soon'])->ending || null !== $late->ending || $late->seconds > $this->until
+            ? [$take]
+            : [];
     }
 
     /** Who did something else in the second in which the call comes here may ring in the next one. */
