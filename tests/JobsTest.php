@@ -81,6 +81,18 @@ final class JobsTest extends ApiTestCase
         (new Progress($database, $id))->at(2, 10);
     }
 
+    public function testOneAtWhichTheWorkerDiesAgainAndAgainIsGivenUp(): void
+    {
+        $database = self::getContainer()->get('doctrine')->getConnection();
+        $id = $database->fetchOne(
+            "INSERT INTO job (kind, label, state, input, who, made_at, begun) VALUES ('people', 'X', 'running', '{}', 'demo', now(), 3) RETURNING id",
+        );
+        self::getContainer()->get(Jobs::class)->run(new RunJob($id));
+        $job = $this->send('GET', '/api/jobs/' . $id);
+        self::assertSame('failed', $job['state']);
+        self::assertStringContainsString('The worker stopped each time', $job['problems'][0]['detail']);
+    }
+
     public function testOneThatWaitsIsGivenUpAtOnce(): void
     {
         $database = self::getContainer()->get('doctrine')->getConnection();

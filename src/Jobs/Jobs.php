@@ -23,6 +23,8 @@ final readonly class Jobs
     private const COLUMNS = 'id, kind, label, state, done, of, result, problems';
     /** Ended ones that are kept. */
     private const KEPT = 100;
+    /** As a worker that is stopped on purpose dies too. */
+    private const MOST_BEGUN = 3;
 
     /** @param iterable<JobKind> $kinds */
     public function __construct(
@@ -92,12 +94,19 @@ final readonly class Jobs
     #[AsMessageHandler]
     public function run(RunJob $message): void
     {
-        /** @var array{kind: string, input: string}|false $row */
+        /** @var array{kind: string, input: string, begun: int}|false $row */
         $row = $this->database->fetchAssociative(
-            "UPDATE job SET state = 'running' WHERE id = ? AND state IN ('waiting', 'running') RETURNING kind, input",
+            "UPDATE job SET state = 'running', begun = begun + 1 WHERE id = ? AND state IN ('waiting', 'running') RETURNING kind, input, begun",
             [$message->job],
         );
         if (false === $row) {
+            return;
+        }
+        if ($row['begun'] > self::MOST_BEGUN) {
+            // Others wait behind it.
+            $problem = new Problem('', 'worker-died', ['times' => self::MOST_BEGUN]);
+            $this->end($message->job, JobState::Failed, null, [$problem]);
+
             return;
         }
         try {

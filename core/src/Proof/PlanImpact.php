@@ -126,41 +126,60 @@ final class PlanImpact
     private function look(array $phones, \Closure $goOn): array
     {
         $found = $known = [];
+        $left = 0;
         foreach ($this->numbers as $i => [$was, $is]) {
             $alike = AllNumbers::alike($was) . ' ' . AllNumbers::alike($is);
             if (!isset($known[$alike]) && !$goOn($i)) {
-                return [$found, \count($this->numbers) - $i];
+                return [$found, $left + \count($this->numbers) - $i];
             }
-            $changes = $known[$alike] ??= Impact::worstFirst([
-                ...Impact::between($this->coverageBefore->of($was), $this->coverageAfter->of($is)),
-                ...$this->byKeys($was, $is),
-                ...array_merge(...array_map(fn(Behaviour $does): array => $this->byKeys($was, $is, $does), $phones)),
-            ]);
+            [$changes, $isAll] = $known[$alike] ??= $this->changes($was, $is, $phones);
             if ([] !== $changes) {
                 $found[] = new Changed($is, $changes);
             }
+            $left += $isAll ? 0 : 1;
         }
 
-        return [$found, 0];
+        return [$found, $left];
+    }
+
+    /**
+     * @param list<Behaviour> $phones
+     *
+     * @return array{list<Change>, bool} the worst first; and whether these are all
+     */
+    private function changes(Number $was, Number $is, array $phones): array
+    {
+        $changes = Impact::between($this->coverageBefore->of($was), $this->coverageAfter->of($is));
+        $areAll = true;
+        foreach ([null, ...$phones] as $does) {
+            [$byKeys, $isAll] = $this->byKeys($was, $is, $does);
+            array_push($changes, ...$byKeys);
+            $areAll = $areAll && $isAll;
+        }
+
+        return [Impact::worstFirst($changes), $areAll];
     }
 
     /**
      * Those that callers notice who press something, or are told apart, and nobody else; or those that everybody notices only
      * where phones do something else than ring on.
      *
-     * @return list<Change>
+     * @return array{list<Change>, bool} and whether these are all
      */
-    private function byKeys(Number $was, Number $is, ?Behaviour $phones = null): array
+    private function byKeys(Number $was, Number $is, ?Behaviour $phones): array
     {
         if (null === $this->fares) {
-            return [];
+            return [[], true];
         }
         [$before, $after] = $this->fares;
         $changes = [];
+        $areAll = true;
         foreach ($after->callers([], $is) as $i => $caller) {
             $known = [];
-            $pressed = [$before->presses($was, $caller, $phones)[0], $after->presses($is, $caller, $phones)[0]];
-            foreach (array_merge(...$pressed) as $keys) {
+            [$pressed, $isAll] = $before->presses($was, $caller, $phones);
+            [$now, $isAllNow] = $after->presses($is, $caller, $phones);
+            $areAll = $areAll && $isAll && $isAllNow;
+            foreach ([...$pressed, ...$now] as $keys) {
                 $known[implode(' ', $keys)] ??= $keys;
             }
             foreach ($known as $keys) {
@@ -177,7 +196,7 @@ final class PlanImpact
             }
         }
 
-        return $changes;
+        return [$changes, $areAll];
     }
 
     /**

@@ -28,7 +28,7 @@ use Meandros\Core\Value\Lists;
 final class Walk
 {
     /** Steps that it may come to again; those that it comes to for the first time are not counted. */
-    public const MOST_REPEATS = 250;
+    public const MOST_REPEATS = 100;
 
     private ?string $journey = null;
     private ?string $step = null;

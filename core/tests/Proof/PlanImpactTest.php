@@ -328,4 +328,36 @@ final class PlanImpactTest extends TestCase
             $report,
         );
     }
+
+    /** Two journeys go to each other at lunch: what is pressed there when the call comes back is not followed, else there is no end of it. */
+    public function testJourneysThatGoToEachOther(): void
+    {
+        $menu = static fn(string $id): array => [
+            'id' => $id,
+            'do' => 'menu',
+            'prompt' => 'prm',
+            'wait' => 5,
+            'tries' => 1,
+            'exits' => [['on' => '1', 'steps' => []], ['on' => '2', 'steps' => []]],
+        ];
+        $go = static fn(string $journey): array => ['id' => 'go', 'do' => 'go', 'journey' => $journey];
+        $plan = (new PlanBuilder())
+            ->prompt('prm', 4)
+            ->hours('hrs', [['days' => ['mo'], 'from' => '12:00', 'to' => '13:00', 'state' => 'lunch']])
+            ->journey('jrn_lunch', [$menu('lunch'), $go('jrn_main')])
+            ->journey('jrn_main', [
+                [
+                    'id' => 'hours',
+                    'do' => 'hours',
+                    'hours' => 'hrs',
+                    'exits' => [['on' => 'lunch', 'steps' => [['id' => 'in'] + $go('jrn_lunch')]]],
+                ],
+                $menu('main'),
+            ])
+            ->plan();
+        $from = Moment::parse('2026-11-23T00:00', 'Europe/London');
+        $fares = new Fares($plan, $from, $from + 86_400);
+        $presses = $fares->presses($plan->all(Number::class)[0], Caller::withheld());
+        self::assertSame([[[], ['1'], ['2'], ['1', '1'], ['1', '2'], ['2', '1'], ['2', '2']], true], $presses);
+    }
 }

@@ -101,7 +101,7 @@ final class RouterTest extends TestCase
         ]);
         $trace = $plan->call();
         self::assertSame(EndingKind::LoopStopped, $trace->ending->kind);
-        self::assertCount(251, $trace->passage->visits);
+        self::assertCount(101, $trace->passage->visits);
     }
 
     public function testANumberMayPointStraightAtAPerson(): void

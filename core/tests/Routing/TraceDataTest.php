@@ -297,7 +297,7 @@ final class TraceDataTest extends TestCase
             [7, ['lastStep' => 'ask', 'stop' => null, 'limit' => 7]],
             $last($patient->call(['patience' => 7])),
         );
-        self::assertSame([630, ['lastStep' => 'again', 'stop' => 'steps', 'limit' => 250]], $last($patient->call()));
+        self::assertSame([255, ['lastStep' => 'again', 'stop' => 'steps', 'limit' => 100]], $last($patient->call()));
         $person = static fn(string $id, string $to): array => [
             'id' => $id,
             'kind' => 'person',

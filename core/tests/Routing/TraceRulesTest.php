@@ -91,12 +91,12 @@ final class TraceRulesTest extends TestCase
         ]);
         $trace = $builder->call();
         self::assertSame(
-            ['loop stopped', 126],
+            ['loop stopped', 51],
             [$trace->ending->kind->value, $trace->seconds],
-            'Two steps for the first time, and 250 times one of them again: the last is not taken.',
+            'Two steps for the first time, and 100 times one of them again: the last is not taken.',
         );
         self::assertContains(
-            'It came to steps that it had been through 250 times.',
+            'It came to steps that it had been through 100 times.',
             array_column(TraceReport::of($trace, $builder->plan(), 'UTC')['events'], 'reason'),
         );
     }
@@ -125,7 +125,7 @@ final class TraceRulesTest extends TestCase
     {
         yield [60, 600];
         yield [250, 500];
-        yield [100, 237];
+        yield [300, 237];
     }
 
     public function testAnExitWithoutStepsIsNoChange(): void

@@ -28,6 +28,8 @@ final class Fares
 {
     /** Of one number and caller. */
     private const MOST_PRESSES = 500;
+    /** Happenings in all calls that are kept: beyond that those to other numbers are given up. Calls that go round hold many. */
+    private const MOST_KEPT = 300_000;
 
     public readonly PlanHours $hours;
     private readonly Router $router;
@@ -37,6 +39,8 @@ final class Fares
     /** @var array<string, Courses> the same, of the number that was looked at last */
     private array $courses = [];
     private string $current = '';
+    /** Happenings in all calls that are kept. */
+    private int $kept = 0;
     /** @var array<string, array{list<list<string>>, bool}> keys that may be pressed, and whether these are all, by number and caller */
     private array $presses = [];
 
@@ -98,7 +102,8 @@ final class Fares
         /** @var array<string, list<string>> $found by themselves */
         $found = ['' => []];
         $next = [[]];
-        while (null !== ($keys = array_shift($next)) && \count($found) < self::MOST_PRESSES) {
+        while ([] !== $next && \count($found) < self::MOST_PRESSES) {
+            $keys = array_shift($next);
             $courses = $this->coverage($number, $caller, $keys, $phones)->courses;
             foreach (array_combine(array_map(spl_object_id(...), $courses), $courses) as $course) {
                 foreach (Presses::after($course, $keys) as $more) {
@@ -119,11 +124,17 @@ final class Fares
      */
     public function coverage(Number $number, Caller $caller, array $keys, ?Behaviour $phones = null): Coverage
     {
-        return $this->known[self::name($number, $caller, $keys, $phones)] ??= Coverage::over(
-            $this->made($number, $caller, $keys, $phones),
-            $this->from,
-            $this->until,
-        );
+        $name = self::name($number, $caller, $keys, $phones);
+        if (isset($this->known[$name])) {
+            return $this->known[$name];
+        }
+        $courses = $this->made($number, $caller, $keys, $phones);
+        $coverage = Coverage::over($courses, $this->from, $this->until);
+        foreach ($courses->all() as $course) {
+            $this->kept += \count($course->trace->passage->events);
+        }
+
+        return $this->known[$name] = $coverage;
     }
 
     /**
@@ -148,6 +159,9 @@ final class Fares
         // Traces are large: those of one number are kept at a time.
         if (AllNumbers::alike($number) !== $this->current) {
             [$this->current, $this->courses] = [AllNumbers::alike($number), []];
+            if ($this->kept > self::MOST_KEPT) {
+                [$this->known, $this->presses, $this->kept] = [[], [], 0];
+            }
         }
 
         return $this->courses[self::name($number, $caller, $keys, $phones)] ??= new Courses(

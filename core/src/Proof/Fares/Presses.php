@@ -6,6 +6,7 @@ namespace Meandros\Core\Proof\Fares;
 
 use Meandros\Core\Plan\Step\MenuStep;
 use Meandros\Core\Proof\Course;
+use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Happening\Asked;
 
 /** What callers may press at the next menu that hears nothing from them. */
@@ -18,7 +19,7 @@ final class Presses
      */
     public static function after(Course $course, array $keys): array
     {
-        $menus = $next = [];
+        $menus = [];
         $pressed = 0;
         foreach ($course->trace->passage->events as $event) {
             if (!($event->happening instanceof Asked)) {
@@ -26,22 +27,34 @@ final class Presses
             }
             $menu = $event->journey . ' ' . $event->step;
             if (!$event->happening->pressed->isNothing()) {
+                if (self::isBackAt($course, $event)) {
+                    return [];
+                }
                 ++$pressed;
                 $menus[$menu] = true;
-            } elseif ($pressed < \count($keys)) {
+            } elseif ($pressed < \count($keys) || isset($menus[$menu])) {
                 return [];
-            } elseif (isset($menus[$menu])) {
-                return $next;
             } else {
-                foreach (self::at($event->happening->menu) as $more) {
-                    $next[] = [...$keys, ...$more];
-                }
-
-                return $next;
+                return array_map(
+                    static fn(array $more): array => [...$keys, ...$more],
+                    self::at($event->happening->menu),
+                );
             }
         }
 
         return [];
+    }
+
+    /** Whether the call was at the menu before, and came back. */
+    private static function isBackAt(Course $course, Event $event): bool
+    {
+        $visits = 0;
+        foreach ($course->trace->passage->visits as $visit) {
+            $isThere = $visit->journey === $event->journey && $visit->step === $event->step;
+            $visits += $isThere && $visit->from <= $event->second ? 1 : 0;
+        }
+
+        return $visits > 1;
     }
 
     /** @param list<string> $keys whether all of them were asked for */

@@ -388,6 +388,9 @@ return [
     'kind-changes.remedy' => 'Keep "{kind}", or add a new element.',
     'list-grows-too-long' => 'The list would have {entries} entries.',
     'list-grows-too-long.remedy' => 'Keep it to {most}: make a second list.',
+    'worker-died' =>
+        'The worker stopped each time it was at this, {times} times: it needs more memory than there is, or its log says why.',
+    'worker-died.remedy' => 'Try it with less at a time.',
     'server-fault' => 'Something went wrong on the server, and is in its log.',
     'server-fault.remedy' => 'Try it again.',
     'number-has-too-few-digits' => '"{number}" is too short for a phone number.',
