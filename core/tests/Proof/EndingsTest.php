@@ -538,6 +538,42 @@ final class EndingsTest extends TestCase
         ];
     }
 
+    /** Who is not signed in is not looked at by the queue: in that very second their phones may be out of reach, or not. */
+    public function testWhoIsNotSignedInMayBeOutOfReach(): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->person('cid')
+            ->with(
+                ['members' => [['who' => 'ann', 'tier' => 1], ['who' => 'ben', 'tier' => 1]]] +
+                    self::QUEUE + [
+                        'admission' => ['needsAgent' => true],
+                    ],
+            )
+            ->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'queue', 'queue' => 'que'],
+                [
+                    'id' => 's2',
+                    'do' => 'ring',
+                    'target' => 'ben',
+                    'seconds' => 10,
+                    'exits' => [
+                        [
+                            'on' => 'unreachable',
+                            'steps' => [['id' => 's3', 'do' => 'ring', 'target' => 'cid', 'seconds' => 10]],
+                        ],
+                    ],
+                ],
+            ])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertStringStartsWith(
+            'answered cid 0 ',
+            implode('', array_filter(self::told($endings), static fn(string $one): bool => str_contains($one, 'cid'))),
+        );
+    }
+
     public function testAPhoneOnWhichItIsAskedFirstIsNoOther(): void
     {
         $phone = static fn(string $id, bool $isAsked): array => [

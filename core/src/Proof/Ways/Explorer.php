@@ -306,8 +306,11 @@ final class Explorer
             $looks =
                 $what instanceof QueueEntered &&
                 true === $this->plan->get(Queue::class, $what->queue)?->callers->admission->needsAgent;
-            foreach ($looks ? $this->lookedAt->ofAgents($what->queue) : [] as $phone) {
-                $looked[$phone] = max($looked[$phone] ?? 0, $event->second);
+            $agents = $looks ? $walk->assumptions->circumstances->queues[$what->queue]->agents ?? [] : [];
+            foreach ($looks ? $this->lookedAt->phones($what) : [] as $phone) {
+                if (true === ($agents[explode('/', $phone)[0]]->signedIn ?? true)) {
+                    $looked[$phone] = max($looked[$phone] ?? 0, $event->second);
+                }
             }
             if ($what instanceof SentOn && null !== $what->number) {
                 $looked[$what->number] = $event->second;

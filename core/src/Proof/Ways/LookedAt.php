@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Step\QueueStep;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\QueueEntered;
@@ -27,7 +28,8 @@ final readonly class LookedAt
                 ...array_map(static fn(Rung $rung): string => $rung->phone->id, $what->rung),
                 ...$this->onACall($what),
             ],
-            $what instanceof QueueEntered => $this->ofAgents($what->queue),
+            // Where nobody is signed in it ends with that.
+            $what instanceof QueueEntered => QueueStep::NO_AGENTS === $what->exit ? [] : $this->ofAgents($what->queue),
             $what instanceof SentOn => null === $what->number ? [] : [$what->number],
             default => [],
         };
