@@ -29,13 +29,19 @@ use Meandros\Core\Reading\Problem;
  */
 final class NumberImport
 {
+    private const BLOCK = '–';
+
     /** @var ByName<TakesCalls> also the journeys that are made */
     private readonly ByName $targets;
     /** @var ByName<Site> */
     private readonly ByName $sites;
     /** @var array<string, Site> the first in each country */
     private array $countries = [];
-    /** @var array<string, int> lines by number */
+    /** @var array<string, Number> single numbers, beginnings, and blocks by their first number */
+    private array $known = [];
+    /** @var array<string, true> the same, that have a row */
+    private array $listed = [];
+    /** @var array<string, int> lines by the same */
     private array $lines = [];
 
     /** @param \Closure(Kind): string $newId */
@@ -49,6 +55,9 @@ final class NumberImport
             $this->countries[$site->place->country] ??= $site;
         }
         $this->targets = new ByName($plan->all(TakesCalls::class));
+        foreach ($plan->all(Number::class) as $one) {
+            $this->known[$one->range->number . (null === $one->range->block ? '' : self::BLOCK)] ??= $one;
+        }
     }
 
     /**
@@ -59,7 +68,43 @@ final class NumberImport
      */
     public static function outcomes(Plan $plan, array $rows, bool $makesJourneys, \Closure $newId): array
     {
-        return array_map((new self($plan, $makesJourneys, $newId))->outcome(...), $rows);
+        $import = new self($plan, $makesJourneys, $newId);
+        foreach ($rows as $row) {
+            try {
+                $import->listed[self::named($import->typed($row), $row)] = true;
+            } catch (InvalidData) {
+                // It is said of the row itself.
+            }
+        }
+
+        return array_map($import->outcome(...), $rows);
+    }
+
+    /** @throws InvalidData */
+    private function typed(NumberRow $row): TypedNumber
+    {
+        $site = '' === $row->site ? null : $this->sites->first($row->site);
+        $countries = null === $site ? array_keys($this->countries) : [$site->place->country];
+        if (\count($countries) > 1 && 1 === preg_match('/^[^+].*\*$/D', $row->range->number)) {
+            // Nothing in a beginning says in which of them it is dialled so.
+            throw InvalidData::at('/number', 'beginning-of-which-country', [
+                'number' => Input::quote($row->range->number),
+                'countries' => $countries,
+            ]);
+        }
+
+        return TypedNumber::in($countries, $row->range->number);
+    }
+
+    /** A number is told from the block that begins with it: it may be there by itself. */
+    private static function named(TypedNumber $typed, NumberRow $row): string
+    {
+        return $typed->number . ('' === ($row->range->last ?? '') ? '' : self::BLOCK);
+    }
+
+    private static function other(string $named): string
+    {
+        return str_ends_with($named, self::BLOCK) ? substr($named, 0, -\strlen(self::BLOCK)) : $named . self::BLOCK;
     }
 
     private function outcome(NumberRow $row): NumberOutcome
@@ -69,33 +114,26 @@ final class NumberImport
         if ('' !== $row->site && null === $site) {
             $problems['site'] = new Problem('/site', 'no-such-site', ['name' => $row->site]);
         }
-        $countries = null === $site ? array_keys($this->countries) : [$site->place->country];
-        if (\count($countries) > 1 && 1 === preg_match('/^[^+].*\*$/D', $row->range->number)) {
-            // Nothing in a beginning says in which of them it is dialled so.
-            $problems['number'] = new Problem('/number', 'beginning-of-which-country', [
-                'number' => Input::quote($row->range->number),
-                'countries' => $countries,
-            ]);
-
-            return new NumberOutcome($row, null, null, $problems);
-        }
         try {
-            $typed = TypedNumber::in($countries, $row->range->number);
+            $typed = $this->typed($row);
         } catch (InvalidData $invalid) {
             return new NumberOutcome($row, null, null, ['number' => $invalid->problems[0]] + $problems);
         }
         $number = $typed->number;
-        if (isset($this->lines[$number])) {
+        $named = self::named($typed, $row);
+        if (isset($this->lines[$named])) {
             return new NumberOutcome(
                 $row,
                 null,
                 null,
-                ['number' => new Problem('/number', 'number-in-file', ['line' => $this->lines[$number]])] + $problems,
+                ['number' => new Problem('/number', 'number-in-file', ['line' => $this->lines[$named]])] + $problems,
             );
         }
-        $this->lines[$number] = $row->line;
-        $same = $this->plan->dialled($number);
-        $same = $same instanceof Number ? $same : null;
+        $this->lines[$named] = $row->line;
+        // A number may become a block, or a block a number, but not where the other has a row of its own.
+        $same =
+            $this->known[$named] ??
+            (isset($this->listed[self::other($named)]) ? null : $this->known[self::other($named)] ?? null);
         $site ??= $this->plan->get(Site::class, $same?->line->site) ?? ($this->countries[$typed->country] ?? null);
         if (null === $site) {
             $problems['site'] = new Problem('/site', 'no-site-yet');

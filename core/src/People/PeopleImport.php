@@ -127,7 +127,7 @@ final class PeopleImport
                 $problems['outside'] = $invalid->problems[0];
             }
         }
-        if ([] === $phones && [] === $problems) {
+        if ([] === $phones && null === $same && [] === $problems) {
             $problems['phones'] = new Problem('/phones', 'row-without-phone');
         }
         if ([] !== $problems || null === $site) {

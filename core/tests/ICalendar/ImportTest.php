@@ -105,6 +105,7 @@ final class ImportTest extends TestCase
         $result = self::import(
             self::event('DTSTART;VALUE=DATE:20261225', 'SUMMARY:Christmas Day', 'RRULE:FREQ=YEARLY'),
             self::event('DTSTART;VALUE=DATE:20260504', 'SUMMARY:May holiday', 'RRULE:FREQ=YEARLY;BYMONTH=5;BYDAY=1MO'),
+            self::event('DTSTART;VALUE=DATE:20260330', 'SUMMARY:Fifth', 'RRULE:FREQ=YEARLY;BYMONTH=3;BYDAY=5MO'),
             self::event('DTSTART;VALUE=DATE:20260403', 'SUMMARY:Good Friday'),
             self::event('DTSTART;VALUE=DATE:20270326', 'SUMMARY:Good Friday'),
             self::event('DTSTART;VALUE=DATE:20260720', 'DTEND;VALUE=DATE:20260801', 'SUMMARY:Dry dock'),
@@ -119,6 +120,7 @@ final class ImportTest extends TestCase
             [
                 'Christmas Day (every 25 December)',
                 'May holiday (first Monday of May)',
+                'Fifth (fifth Monday of March)',
                 'Good Friday (Fri 3 Apr 2026, Fri 26 Mar 2027)',
                 'Dry dock (Mon 20 Jul 2026 to Fri 31 Jul 2026)',
                 'Christmas Eve (Thu 24 Dec 2026, 13:00–17:00)',

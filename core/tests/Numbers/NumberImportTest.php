@@ -15,6 +15,7 @@ use Meandros\Core\Tests\Told;
 use Meandros\Core\Wording\ProblemWords;
 use Meandros\Core\Wording\RowReport;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Rows of a file of numbers, held against a plan by hand: one number, a site in England and one in France. */
@@ -93,6 +94,37 @@ final class NumberImportTest extends TestCase
                 'refused number: "hello" is not a phone number. Type it as you would dial it, or in international form with a plus sign.',
             ],
         ];
+    }
+
+    /** @param list<string> $told ids of those that are changed, or new, with the last number of a block */
+    #[TestWith(["number,label\n01632 960205,Ann\n", ['new -']])]
+    #[TestWith(["number,last,label\n01632 960205,,Ann\n", ['new -']])]
+    #[TestWith(["number,last,label\n01632 960200,,Ann\n", ['num_block -']])]
+    #[TestWith(["number,label\n01632 960200,Direct\n", ['num_block +441632960299']])]
+    #[TestWith(["number,last\n01632 960200,01632 960249\n01632 960200,\n", ['num_block +441632960249', 'new -']])]
+    #[TestWith(["number,last\n01632 960100,01632 960109\n", ['num_main +441632960109']])]
+    public function testANumberIsNoBlockThatBeginsWithItOrHoldsIt(string $file, array $told): void
+    {
+        $block = ['id' => 'num_block', 'kind' => 'number', 'name' => 'Block', 'number' => '+441632960200'];
+        $plan = self::plan()->with(
+            ['site' => 'sit_harbour', 'language' => 'en', 'block' => ['last' => '+441632960299', 'extension' => '']] +
+                $block,
+        );
+        $outcomes = NumberImport::outcomes(
+            $plan->plan(),
+            NumberTable::read($file),
+            false,
+            static fn(): string => 'num_new',
+        );
+        self::assertSame(
+            $told,
+            array_map(
+                static fn(NumberOutcome $one): string => ($one->before?->id() ?? 'new') .
+                    ' ' .
+                    ($one->number?->range->block->last ?? '-'),
+                $outcomes,
+            ),
+        );
     }
 
     public function testBlocksAndBeginnings(): void
