@@ -15,8 +15,11 @@ use Meandros\Core\Proof\Ways\Routes;
 use Meandros\Core\Proof\Ways\Stand;
 use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Reading\InvalidData;
+use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Itinerary;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\Trace;
+use Meandros\Core\Routing\Walk;
 
 /**
  * Every way in which a call can end at its moment, whatever callers press, whoever answers, is busy, unreachable or refuses,
@@ -53,31 +56,57 @@ final readonly class Endings
         if (null === $begin) {
             return new self([], [], 0, []);
         }
-        $unsteady = null;
-        $mixes = false;
-        foreach ([false, true] as $bySecond) {
-            do {
-                $explorer = new Explorer($router, $plan, $given, $bySecond, $mixes);
-                $start = $explorer->explore(new Stand($begin[0], $begin[1], new Acts()));
-                $isEnough = $mixes || !$explorer->looksAgain;
-                $mixes = !$isEnough;
-            } while (!$isEnough);
-            $routes = new Routes($explorer->stands, $start);
-            $endings = $routes->endings($given);
-            // Those that come earlier and later to something that changes while calls go on fare differently.
-            $unsteady ??= $routes->unsteady();
+        $explored = static fn(bool $bySecond): Explorer => self::explored($plan, $begin, $given, $router, $bySecond);
+        $explorer = $explored(false);
+        $routes = new Routes($explorer->stands, $explorer->start);
+        $endings = $routes->endings($given);
+        $unsteady = $routes->unsteady();
+        $notTried = $explorer->notTried;
+        if ([] !== $unsteady) {
             $trace = static fn(Assumptions $by): Trace => $router->trace($plan, $call, $by, $live);
-            if ([] === $unsteady || ([] !== $explorer->notTried && self::areTrue($endings, $trace))) {
-                break;
+            $areSo = self::thatAreSo($endings, $trace);
+            if ([] === $notTried || !self::areAlike($areSo, $endings)) {
+                // Those that come earlier and later to something that changes while calls go on fare differently.
+                $bySecond = $explored(true);
+                $more = (new Routes($bySecond->stands, $bySecond->start))->endings($given);
+                $endings = self::thatAreSo([...$endings, ...$more], $trace);
+                $notTried += array_filter(
+                    $bySecond->notTried,
+                    static fn(NotTried $one): bool => Untried::TooManyWays !== $one->why,
+                );
+                $explorer = $bySecond->isSpent() ? $explorer : $bySecond;
             }
         }
 
         return new self(
             $endings,
-            [...array_values($explorer->notTried), ...self::changing($unsteady)],
+            [...array_values($notTried), ...self::changing($unsteady)],
             \count($explorer->stands),
             (new Outlook($explorer->stands))->steps(),
         );
+    }
+
+    /**
+     * Where phones that rang together are looked at again in the same second, once more: it matters what each of them did.
+     *
+     * @param array{Walk, Itinerary} $begin
+     */
+    private static function explored(
+        Plan $plan,
+        array $begin,
+        Assumptions $given,
+        Router $router,
+        bool $bySecond,
+    ): Explorer {
+        foreach ([false, true] as $mixes) {
+            $explorer = new Explorer($router, $plan, $given, $bySecond, $mixes);
+            $explorer->explore(new Stand($begin[0], $begin[1], new Acts()));
+            if (!$explorer->looksAgain) {
+                break;
+            }
+        }
+
+        return $explorer;
     }
 
     /**
@@ -97,25 +126,49 @@ final readonly class Endings
     }
 
     /**
-     * Where not all is tried in any case, it is enough that what is listed is so.
-     *
      * @param list<PossibleEnding>         $endings
      * @param \Closure(Assumptions): Trace $trace
+     *
+     * @return list<PossibleEnding> each once, at its soonest and its latest of those at which it is so
      */
-    private static function areTrue(array $endings, \Closure $trace): bool
+    private static function thatAreSo(array $endings, \Closure $trace): array
     {
+        $found = [];
         foreach ($endings as $one) {
+            $key = Stand::keyOf($one->ending);
             foreach ([[$one->leastBy, $one->least], [$one->mostBy, $one->most]] as [$by, $seconds]) {
                 $call = $trace($by);
-                $isSo =
-                    Stand::keyOf($call->ending) === Stand::keyOf($one->ending) &&
-                    (null === $seconds || $call->seconds === $seconds);
-                if (!$isSo) {
-                    return false;
+                if (Stand::keyOf($call->ending) === $key && (null === $seconds || $call->seconds === $seconds)) {
+                    $found[$key][] = [$one->ending, $call->seconds, $by, null === $seconds];
                 }
             }
         }
+        $areSo = [];
+        foreach ($found as $times) {
+            usort($times, static fn(array $a, array $b): int => $a[1] <=> $b[1]);
+            $isEndless = [] !== array_filter(array_column($times, 3));
+            [$first, $last] = [$times[0], $times[\count($times) - 1]];
+            $areSo[] = new PossibleEnding($first[0], $first[1], $first[2], $isEndless ? null : $last[1], $last[2]);
+        }
+        // Callers may give up in all of them.
+        $place = static fn(PossibleEnding $one): array => [
+            EndingKind::CallerGaveUp === $one->ending->kind,
+            $one->least,
+        ];
+        usort($areSo, static fn(PossibleEnding $a, PossibleEnding $b): int => $place($a) <=> $place($b));
 
-        return true;
+        return $areSo;
+    }
+
+    /**
+     * @param list<PossibleEnding> $some
+     * @param list<PossibleEnding> $others
+     */
+    private static function areAlike(array $some, array $others): bool
+    {
+        $told = static fn(PossibleEnding $one): string => Stand::keyOf($one->ending) . " $one->least $one->most";
+        [$these, $those] = [array_map($told, $some), array_map($told, $others)];
+
+        return [] === array_diff($these, $those) && [] === array_diff($those, $these);
     }
 }

@@ -29,8 +29,12 @@ final class Explorer
 {
     /** Of all steps together. */
     private const MOST_RUNS = 20_000;
+    /** There are many more places then, and it is said in any case that not all is tried. */
+    private const MOST_BY_SECOND = 5_000;
     private const MOST_HAPPENINGS = 150_000;
 
+    /** The key of where it begins. */
+    public string $start = '';
     /** @var array<string, Stand> by key, in the order in which they were found */
     public array $stands = [];
     /** @var array<string, NotTried> what callers and phones may do that was not among the choices, by where that is and why */
@@ -64,10 +68,9 @@ final class Explorer
         $this->lookedAt = new LookedAt($plan);
     }
 
-    /** @return string the key of where it begins */
-    public function explore(Stand $first): string
+    public function explore(Stand $first): void
     {
-        $start = $this->key($first);
+        $this->start = $start = $this->key($first);
         $this->stands[$start] = $first;
         $this->alike[$first->place] = 1;
         $next = [$start];
@@ -90,8 +93,6 @@ final class Explorer
                 break;
             }
         }
-
-        return $start;
     }
 
     /** @return array<string, Stand> that were not known, by key */
@@ -203,9 +204,11 @@ final class Explorer
         ];
     }
 
-    private function isSpent(): bool
+    /** Whether as much was tried as may be. */
+    public function isSpent(): bool
     {
-        return $this->runs >= self::MOST_RUNS || $this->happened >= self::MOST_HAPPENINGS;
+        return $this->runs >= ($this->bySecond ? self::MOST_BY_SECOND : self::MOST_RUNS) ||
+            $this->happened >= self::MOST_HAPPENINGS;
     }
 
     /** @throws TooMuchWork when as much was tried as may be */
