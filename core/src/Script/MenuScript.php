@@ -172,8 +172,10 @@ final class MenuScript
         foreach ($named as $one) {
             $last = $mentions[\count($mentions) - 1]['to'] ?? 0;
             $after = substr($sentence, $one['to']);
+            $before = substr($sentence, $last, $one['from'] - $last);
+            // A number with nothing before it is none of a key: "for two or more cars, press 1".
             $goesOn = $isBefore
-                ? $this->closes($after) && $this->beginsWithDestination(substr($sentence, $last, $one['from'] - $last))
+                ? $this->closes($after) && $this->beginsWithDestination($before) && '' !== $this->clean($before)
                 : $this->leadsOn($after);
             if ($one['verb'] || $goesOn) {
                 $mentions[] = $one;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 // Menu scripts with what they promise, written by hand: the language, the script, and the destination by key.
 return [
+    ['en', 'For two or more cars, press one.', ['1' => 'two or more cars']],
+    ['fr', 'Pour deux voitures ou plus, tapez 1.', ['1' => 'deux voitures ou plus']],
     [
         'en',
         'For bookings, press 1. For freight, press 2. For everything else, press 0.',
