@@ -13,6 +13,7 @@ use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Tests\Soak;
 use Meandros\Core\Wording\EndingsReport;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Two laws: whatever is assumed, a call ends in one of the endings that are listed, within its times; and each is reproduced by what it takes. */
@@ -83,17 +84,24 @@ final class EndingsLawTest extends TestCase
         self::assertGreaterThan($count / 4, $complete);
     }
 
-    public function testPeopleOfTwoPhonesThatAreRungAgainAtOnce(): void
+    #[TestWith([false])]
+    #[TestWith([true])]
+    public function testPeopleOfTwoPhonesThatAreRungAgainAtOnce(bool $queue): void
     {
         mt_srand(Soak::seed());
         $call = PlanBuilder::trial('2026-11-23T10:30');
         $checked = 0;
         for ($i = 0, $count = Soak::count(60); $i < $count; ++$i) {
-            $plan = PeopleOfTwoPhones::plan();
+            $plan = PeopleOfTwoPhones::plan($queue);
             $endings = Endings::of($plan, $call);
             self::reproduce($plan, $call, $endings);
             for ($j = 0; [] === $endings->notTried && $j < 60; ++$j) {
-                $checked += self::contains($plan, $call, $endings, DrawnAssumptions::of(PeopleOfTwoPhones::PHONES));
+                $checked += self::contains(
+                    $plan,
+                    $call,
+                    $endings,
+                    DrawnAssumptions::of(PeopleOfTwoPhones::PHONES, $queue ? ['ann', 'ben'] : []),
+                );
             }
         }
         self::assertGreaterThan($count * 50, $checked);

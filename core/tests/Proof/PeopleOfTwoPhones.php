@@ -17,7 +17,8 @@ final class PeopleOfTwoPhones
 
     private function __construct() {}
 
-    public static function plan(): Plan
+    /** @param bool $queue whether Ann and Ben are agents of a queue too, to which calls come somewhere on the way */
+    public static function plan(bool $queue = false): Plan
     {
         $self = new self();
         $builder = new PlanBuilder();
@@ -41,7 +42,37 @@ final class PeopleOfTwoPhones
             $last['exits'][] = ['on' => $on, 'steps' => [$self->message(['mbx_a', 'mbx_b', 'mbx_c'][$i])]];
         }
 
-        return $builder->journey('jrn_main', [$first, $last])->plan();
+        $steps = [$first, $last];
+        if ($queue) {
+            $builder->with(self::queue());
+            array_splice($steps, mt_rand(0, 2), 0, [['id' => 'que', 'do' => 'queue', 'queue' => 'que']]);
+            $steps[] = $self->message('mbx');
+        }
+
+        return $builder->journey('jrn_main', $steps)->plan();
+    }
+
+    /** @return array<string, mixed> */
+    private static function queue(): array
+    {
+        return [
+            'id' => 'que',
+            'kind' => 'queue',
+            'name' => 'Queue',
+            'members' => [['who' => 'ann', 'tier' => 1], ['who' => 'ben', 'tier' => mt_rand(1, 2)]],
+            'asking' => [
+                'order' => self::oneOf(['in order', 'all at once', 'longest idle first']),
+                'alertSeconds' => mt_rand(5, 20),
+                'widenSeconds' => mt_rand(5, 20),
+                'spillsOver' => 0 === mt_rand(0, 1),
+            ],
+            'waiting' => ['longestSeconds' => mt_rand(20, 90), 'leaveKey' => self::oneOf([null, '1'])],
+            'admission' => [
+                'needsAgent' => 0 === mt_rand(0, 1),
+                'mostWaiting' => self::oneOf([null, mt_rand(1, 5)]),
+                'mostExpectedSeconds' => self::oneOf([null, mt_rand(100, 600)]),
+            ],
+        ];
     }
 
     /** @return array<string, mixed> */

@@ -154,7 +154,7 @@ final class PhonesRing implements Question
                 if ($window !== $windows[$phone]) {
                     array_push($answers, ...self::answered($at, $phone, $run, $rings));
                 }
-                foreach (array_unique([0, $window[1] ?? 0]) as $after) {
+                foreach (array_unique([...self::soonest($at, $open), $window[1] ?? 0]) as $after) {
                     $refuses = [$phone => new PhoneAssumption($phone, Behaviour::Refuses, $after)];
                     $answers[] = $rings->then(Acts::ringing($refuses, $at->since));
                 }
@@ -265,18 +265,24 @@ final class PhonesRing implements Question
      */
     private static function together(Asking $at, array $open): array
     {
-        $ringAgain = array_filter(array_keys($open), $at->later()->rings(...));
-        $isLater = [] !== $ringAgain || \count($at->soonest(0, 1)) > 1;
+        $refuses = array_map(static fn(int $after): array => [Behaviour::Refuses, $after], [
+            ...self::soonest($at, $open),
+            self::LATEST,
+        ]);
 
-        return [] === $open
-            ? []
-            : [
-                [Behaviour::Busy, 0],
-                [Behaviour::Unreachable, 0],
-                [Behaviour::Refuses, 0],
-                ...$isLater ? [[Behaviour::Refuses, 1]] : [],
-                [Behaviour::Refuses, self::LATEST],
-            ];
+        return [] === $open ? [] : [[Behaviour::Busy, 0], [Behaviour::Unreachable, 0], ...$refuses];
+    }
+
+    /**
+     * @param array<string, Rung> $open
+     *
+     * @return non-empty-list<int> seconds of ringing after which they are refused first: at once, and in another second, where that may matter
+     */
+    private static function soonest(Asking $at, array $open): array
+    {
+        $ringAgain = array_filter(array_keys($open), $at->later()->rings(...));
+
+        return [] !== $ringAgain || \count($at->soonest(0, 1)) > 1 ? [0, 1] : [0];
     }
 
     /**
