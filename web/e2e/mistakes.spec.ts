@@ -35,6 +35,8 @@ test('two windows on one person: the later change is not lost, and does not over
     await page.goto(address('/people/per_dana'));
     const other = await context.newPage();
     await other.goto(address('/people/per_dana'));
+    // It has them as they were, before they are changed.
+    await expect(other.getByLabel('Extension')).toHaveValue('201');
     await page.getByLabel('Extension').fill('288');
     await page.getByLabel('Extension').press('Enter');
     await saved(page);

@@ -62,7 +62,7 @@ final readonly class LookedAt
     }
 
     /** @return list<string> */
-    public function ofAgents(?string $queue): array
+    private function ofAgents(?string $queue): array
     {
         $phones = [];
         foreach (Queue::askedIn($this->plan, $queue) as $member) {
