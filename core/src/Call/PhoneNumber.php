@@ -82,6 +82,12 @@ final class PhoneNumber
         return $util->isValidNumber($util->parse($e164));
     }
 
+    /** Whether a number, or a beginning of numbers, has the code of a country: others may have the same. */
+    public static function isOf(string $e164, string $country): bool
+    {
+        return str_starts_with($e164, '+' . PhoneNumberUtil::getInstance()->getCountryCodeForRegion($country));
+    }
+
     /** A beginning of numbers as it is dialled in a country, in international form: "020" is "+4420". */
     public static function beginning(string $digits, string $country): string
     {

@@ -147,8 +147,8 @@ final class NumberImport
                 'code' => Input::quote($row->language),
             ]);
         }
-        $block = null === $row->range->last ? $same?->range->block : $this->block($row, $number, $site, $problems);
-        if (null === $block && '' !== $row->range->extension && !isset($problems['last'])) {
+        $block = self::block($row, $number, $same?->range->block, $site, $problems);
+        if (null === $block && '' !== ($row->range->extension ?? '') && !isset($problems['last'])) {
             $problems['extension'] ??= new Problem('/extension', 'extension-without-block');
         }
         [$target, $made] = null === $row->target ? [$same?->target, null] : $this->target($row->target, $problems);
@@ -169,17 +169,26 @@ final class NumberImport
         return new NumberOutcome($row, $new, $same, [], null !== $same && $same->toJson() === $new->toJson(), $made);
     }
 
-    /** @param array<string, Problem> $problems */
-    private function block(NumberRow $row, string $number, ?Site $site, array &$problems): ?NumberBlock
-    {
-        if ('' === $row->range->last) {
+    /**
+     * @param NumberBlock|null       $was      which holds where the file has no such column
+     * @param array<string, Problem> $problems
+     */
+    private static function block(
+        NumberRow $row,
+        string $number,
+        ?NumberBlock $was,
+        ?Site $site,
+        array &$problems,
+    ): ?NumberBlock {
+        $last = $row->range->last ?? ($was->last ?? '');
+        if ('' === $last) {
             return null;
         }
         try {
-            $last = PhoneNumber::parse((string) $row->range->last, $site->place->country ?? PhoneNumber::ANYWHERE);
+            $last = PhoneNumber::parse($last, $site->place->country ?? PhoneNumber::ANYWHERE);
 
             return Input::read(
-                ['last' => $last, 'extension' => $row->range->extension],
+                ['last' => $last, 'extension' => $row->range->extension ?? ($was->extension ?? '')],
                 static fn(Input $in): ?NumberBlock => NumberBlock::fromJson($in, $number),
             );
         } catch (InvalidData $invalid) {

@@ -27,7 +27,7 @@ final class NumberTable
         foreach (self::table()->read($text, Limits::ELEMENTS) as $line => $cells) {
             $rows[] = new NumberRow(
                 $line,
-                new RowRange($cells['number'], $cells['last'] ?? null, $cells['extension'] ?? ''),
+                new RowRange($cells['number'], $cells['last'] ?? null, $cells['extension'] ?? null),
                 $cells['label'] ?? '',
                 $cells['site'] ?? '',
                 $cells['language'] ?? '',

@@ -9,7 +9,7 @@ final readonly class RowRange
 {
     /**
      * @param string|null $last      of a block; null where the file has no such column
-     * @param string      $extension that the first number is for
+     * @param string|null $extension that the first number is for; null where the file has no such column
      */
-    public function __construct(public string $number, public ?string $last, public string $extension) {}
+    public function __construct(public string $number, public ?string $last, public ?string $extension) {}
 }

@@ -17,7 +17,8 @@ final readonly class TypedNumber
     private function __construct(public string $number, public string $country) {}
 
     /**
-     * As it is dialled in the first country in which such numbers are given out, else in the first in which it could be one.
+     * As it is dialled in the first country in which such numbers are given out, else in the first in which it could be one: in one
+     * whose code it has, where there is any.
      *
      * @param list<string> $countries
      *
@@ -26,18 +27,20 @@ final readonly class TypedNumber
     public static function in(array $countries, string $text): self
     {
         $invalid = $possible = null;
+        $isPossible = false;
         foreach ([] === $countries ? [PhoneNumber::ANYWHERE] : array_unique($countries) as $country) {
             try {
-                if (str_ends_with($text, '*')) {
-                    $digits = (string) preg_replace('/[^0-9+]/', '', $text);
-
-                    return new self(PhoneNumber::beginning($digits, $country) . '*', $country);
-                }
-                $typed = new self(PhoneNumber::parse($text, $country), $country);
-                if (PhoneNumber::isGivenOut($typed->number)) {
+                $isBeginning = str_ends_with($text, '*');
+                $number = $isBeginning
+                    ? PhoneNumber::beginning((string) preg_replace('/[^0-9+]/', '', $text), $country) . '*'
+                    : PhoneNumber::parse($text, $country);
+                $typed = new self($number, $country);
+                $isOwn = PhoneNumber::isOf($number, $country);
+                if ($isOwn && ($isBeginning || PhoneNumber::isGivenOut($number))) {
                     return $typed;
                 }
-                $possible ??= $typed;
+                $possible = $isOwn && !$isPossible ? $typed : $possible ?? $typed;
+                $isPossible = $isPossible || $isOwn;
             } catch (InvalidData $none) {
                 $invalid ??= $none;
             }

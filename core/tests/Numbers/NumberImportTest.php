@@ -96,19 +96,24 @@ final class NumberImportTest extends TestCase
         ];
     }
 
-    /** @param list<string> $told ids of those that are changed, or new, with the last number of a block */
+    /** @param list<string> $told ids of those that are changed, or new, with the last number of a block and its extension */
+    #[TestWith(["number,extension\n01632 960200,300\n", ['num_block +441632960299 300']])]
+    #[TestWith(["number,extension\n01632 960205,300\n", ['new -']])]
     #[TestWith(["number,label\n01632 960205,Ann\n", ['new -']])]
     #[TestWith(["number,last,label\n01632 960205,,Ann\n", ['new -']])]
     #[TestWith(["number,last,label\n01632 960200,,Ann\n", ['num_block -']])]
-    #[TestWith(["number,label\n01632 960200,Direct\n", ['num_block +441632960299']])]
-    #[TestWith(["number,last\n01632 960200,01632 960249\n01632 960200,\n", ['num_block +441632960249', 'new -']])]
+    #[TestWith(["number,label\n01632 960200,Direct\n", ['num_block +441632960299 200']])]
+    #[TestWith(["number,last\n01632 960200,01632 960249\n01632 960200,\n", ['num_block +441632960249 200', 'new -']])]
     #[TestWith(["number,last\n01632 960100,01632 960109\n", ['num_main +441632960109']])]
     public function testANumberIsNoBlockThatBeginsWithItOrHoldsIt(string $file, array $told): void
     {
         $block = ['id' => 'num_block', 'kind' => 'number', 'name' => 'Block', 'number' => '+441632960200'];
         $plan = self::plan()->with(
-            ['site' => 'sit_harbour', 'language' => 'en', 'block' => ['last' => '+441632960299', 'extension' => '']] +
-                $block,
+            [
+                'site' => 'sit_harbour',
+                'language' => 'en',
+                'block' => ['last' => '+441632960299', 'extension' => '200'],
+            ] + $block,
         );
         $outcomes = NumberImport::outcomes(
             $plan->plan(),
@@ -121,7 +126,11 @@ final class NumberImportTest extends TestCase
             array_map(
                 static fn(NumberOutcome $one): string => ($one->before?->id() ?? 'new') .
                     ' ' .
-                    ($one->number?->range->block->last ?? '-'),
+                    trim(
+                        ($one->number?->range->block->last ?? '-') .
+                            ' ' .
+                            ($one->number?->range->block->extension ?? ''),
+                    ),
                 $outcomes,
             ),
         );

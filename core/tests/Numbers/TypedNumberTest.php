@@ -36,7 +36,9 @@ final class TypedNumberTest extends TestCase
             '+441632960123',
             'GB',
         ];
-        yield 'in international form' => [['GB', 'FR'], '+33 2 61 91 01 77', '+33261910177', 'GB'];
+        yield 'in international form' => [['GB', 'FR'], '+33 2 61 91 01 77', '+33261910177', 'FR'];
+        yield 'of another country' => [['GB', 'FR'], '+32 2 550 01 00', '+3225500100', 'GB'];
+        yield 'what numbers of the second begin with' => [['GB', 'FR'], '+3326191*', '+3326191*', 'FR'];
         yield 'nowhere' => [[], '+44 1632 960123', '+441632960123', PhoneNumber::ANYWHERE];
         yield 'what numbers begin with' => [['GB', 'FR'], '01632 9609*', '+4416329609*', 'GB'];
     }
