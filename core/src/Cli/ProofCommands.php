@@ -197,7 +197,7 @@ final class ProofCommands
             $text .= 0 === $i ? "There may be others, or sooner and later ones:\n" : '';
             $text .= \sprintf(
                 "  %s%s\n",
-                null === $one['journey'] ? '' : $one['journey'] . ' ' . $one['step'] . ': ',
+                null === $one['journey'] ? '' : implode(' ', [$one['journey'], $one['step'], $one['line']]) . ': ',
                 $one['words'],
             );
         }

@@ -8,6 +8,7 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Call\QueueState;
+use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Endings;
 use Meandros\Core\Proof\NotTried;
@@ -15,17 +16,18 @@ use Meandros\Core\Proof\PossibleEnding;
 use Meandros\Core\Proof\StepOutlook;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Typing\StepLines;
 
 /** Every way in which a call can end as JSON: the data, and beside it the words. */
 final class EndingsReport
 {
-    /** @return array{notTried: list<array{why: string, words: string, journey: string|null, step: string|null}>, places: int, endings: list<array{ending: array<string, string|null>, words: string, least: int, leastBy: array<string, mixed>, most: int|null, mostBy: array<string, mixed>}>, steps: list<array{journey: string, step: string, endings: list<string>, most: int|null}>} */
+    /** @return array{notTried: list<array{why: string, words: string, journey: string|null, step: string|null, line: string|null}>, places: int, endings: list<array{ending: array<string, string|null>, words: string, least: int, leastBy: array<string, mixed>, most: int|null, mostBy: array<string, mixed>}>, steps: list<array{journey: string, step: string, endings: list<string>, most: int|null}>} */
     public static function of(Endings $endings, Plan $plan): array
     {
         $names = new Names($plan);
 
         return [
-            'notTried' => array_map(self::notTried(...), $endings->notTried),
+            'notTried' => array_map(static fn(NotTried $one): array => self::notTried($one, $plan), $endings->notTried),
             'places' => $endings->places,
             'endings' => array_map(
                 static fn(PossibleEnding $one): array => [
@@ -53,14 +55,20 @@ final class EndingsReport
         ];
     }
 
-    /** @return array{why: string, words: string, journey: string|null, step: string|null} */
-    private static function notTried(NotTried $one): array
+    /** @return array{why: string, words: string, journey: string|null, step: string|null, line: string|null} the step also as it is typed */
+    private static function notTried(NotTried $one, Plan $plan): array
     {
+        $line = null;
+        foreach ($plan->get(Journey::class, (string) $one->journey)?->steps->everyStep('') ?? [] as $step) {
+            $line = $step->id() === $one->step ? StepLines::write($step, $plan) : $line;
+        }
+
         return [
             'why' => $one->why->value,
             'words' => Catalog::of('endings')->say('untried.' . $one->why->value),
             'journey' => $one->journey,
             'step' => $one->step,
+            'line' => $line,
         ];
     }
 

@@ -80,12 +80,13 @@ function NotTried({ all }: { all: Endings['notTried'] }) {
         <div className="about">
             There may be others, or sooner and later ones:
             <ul>
-                {all.map(({ why, words, journey, step }) => (
+                {all.map(({ why, words, journey, step, line }) => (
                     <li key={`${why} ${journey} ${step}`}>
                         {journey && (
                             <>
                                 <Link to={{ pathname: `/journeys/${journey}`, search, hash: step ?? '' }}>
                                     {plan?.get('journey', journey)?.name ?? journey}
+                                    {line && `, “${line}”`}
                                 </Link>
                                 {': '}
                             </>
