@@ -51,6 +51,14 @@ test('a number that is dialled in the other country belongs to the site there', 
     await page.getByRole('textbox', { name: 'New number' }).press('Enter');
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('+33 2 61 91 01 77');
     await expect(page.locator('.field', { hasText: 'Its country says' })).toContainText('Port-Saint-Aubert');
+    await page.getByRole('textbox', { name: 'New number' }).fill('+33 2 61 91 01 79');
+    await page.getByRole('textbox', { name: 'New number' }).press('Enter');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('+33 2 61 91 01 79');
+    await expect(page.locator('.field', { hasText: 'Its country says' })).toContainText('Port-Saint-Aubert');
+    // The first number of a block, by itself.
+    await page.getByRole('textbox', { name: 'New number' }).fill('01632 960200');
+    await page.getByRole('textbox', { name: 'New number' }).press('Enter');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('+44 1632 960200');
     // Where a site is chosen, it is dialled there.
     await choose(page, 'Site of the new number', 'Ternwick Harbour');
     await page.getByRole('textbox', { name: 'New number' }).fill('02 61 91 01 78');

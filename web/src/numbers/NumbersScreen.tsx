@@ -164,7 +164,7 @@ function NumberAdder() {
             }
         });
         if (!read) return;
-        const taken = plan?.all('number').find((one) => one.number === read.number);
+        const taken = plan?.all('number').find((one) => one.number === read.number && !one.block);
         if (taken) {
             setRefused(`${read.international} is here already, as “${taken.name}”.`);
             return;
