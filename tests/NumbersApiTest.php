@@ -145,7 +145,9 @@ final class NumbersApiTest extends ApiTestCase
         );
         $this->send('POST', '/api/plans/draft/numbers/import', ['text' => $text, 'makes' => true]);
         $this->assertStatus(422);
-        $this->send('POST', '/api/plans/draft/numbers/import', ['text' => $text, 'makes' => true, 'leaveOut' => true]);
+        $body = ['text' => $text, 'makes' => true, 'leaveOut' => true];
+        // Without the rows that are left out, and the journey that is made.
+        self::assertSame('Bring in 3 numbers', $this->send('POST', '/api/plans/draft/numbers/import', $body)['label']);
         $plan = $this->send('GET', '/api/plans/draft')['elements'];
         $of = static fn(string $name): array => array_values(
             array_filter($plan, static fn(array $one): bool => $one['name'] === $name),

@@ -185,7 +185,12 @@ final readonly class NumbersController
                         throw new InvalidData($problems);
                     }
 
-                    return PlannedEdit::of(\sprintf('Bring in %d numbers', \count($rows)), $elements);
+                    $numbers = \count(array_filter($elements, static fn(Element $one): bool => $one instanceof Number));
+
+                    return PlannedEdit::of(
+                        1 === $numbers ? 'Bring in a number' : \sprintf('Bring in %d numbers', $numbers),
+                        $elements,
+                    );
                 })
                 ->toJson(),
         );

@@ -96,7 +96,7 @@ export function ImpactSection({ title, before, after }: { title: string; before?
                 </Button>
             )}
             {data && data.left > 0 && (
-                <p className="quiet">There was no time to look at {count(data.left)} more: this is not all.</p>
+                <p className="quiet">Not looked at in full: {count(data.left)}. This is not all.</p>
             )}
         </section>
     );
