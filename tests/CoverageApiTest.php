@@ -61,7 +61,7 @@ final class CoverageApiTest extends ApiTestCase
             $call = ['to' => self::BERTHS, 'at' => '2027-03-31T10:00'];
             $job = $this->send('POST', '/api/coverage-board', ['call' => $call, 'year' => 2027]);
 
-            return array_column($job['result']['numbers'], null, 'id');
+            return array_column($job['result']['numbers'], null, 'name');
         };
         $before = $board();
         $week = $this->element('hrs_reception')['week'];
@@ -76,10 +76,10 @@ final class CoverageApiTest extends ApiTestCase
             ] + array_diff_key($this->element('num_sailings'), ['id' => 1]),
         );
         $after = $board();
-        self::assertCount(51, $after);
-        self::assertSame($before['num_gare'], $after['num_gare']);
-        self::assertSame(40.5 * 3600, (float) $after['num_exception_berths']['usualWeek']);
-        self::assertGreaterThan(0, $after['num_sailings']['usualWeek']);
+        self::assertCount(\count($before) + 1, $after);
+        self::assertSame($before['Gare maritime'], $after['Gare maritime']);
+        self::assertSame(40.5 * 3600, (float) $after['Berth telephones']['usualWeek']);
+        self::assertGreaterThan(0, $after['Sailing information']['usualWeek']);
         // Another process has nothing kept.
         self::getContainer()->reset();
         $this->undo();
@@ -89,6 +89,39 @@ final class CoverageApiTest extends ApiTestCase
         $this->undo();
         $this->undo();
         self::assertEquals($before, $board());
+    }
+
+    public function testNumbersOfABlockAreLookedAtOneByOne(): void
+    {
+        $board = function (): array {
+            $call = ['to' => self::BERTHS, 'at' => '2027-03-31T10:00'];
+            $job = $this->send('POST', '/api/coverage-board', ['call' => $call, 'year' => 2027]);
+
+            return array_filter(
+                array_column($job['result']['numbers'], 'usualWeek', 'number'),
+                static fn(string $number): bool => str_starts_with($number, '+4416329602'),
+                \ARRAY_FILTER_USE_KEY,
+            );
+        };
+        [$first, $olives] = ['+441632960200', '+441632960220'];
+        $before = $board();
+        self::assertSame([48 * 3600, 9 * 3600], [$before[$first], $before[$olives]]);
+        // Nobody has the first one any more: it stands for those of nobody.
+        $this->change('per_reception', ['extension' => '230']);
+        $this->change('per_olive', ['rules' => []]);
+        $after = $board();
+        self::assertSame([$olives => 168 * 3600, '+441632960230' => 48 * 3600], array_diff_assoc($after, $before));
+        self::assertSame(
+            ['Direct lines', 'Direct lines (Bea Longstaff)', 'Direct lines (Olive Marsh)'],
+            array_column($this->send('GET', '/api/impact')['numbers'], 'name'),
+        );
+        $rung = $this->send('GET', '/api/plans/draft/rung/per_olive?year=2027');
+        self::assertContains($olives, array_column($rung['lines'], 'number'));
+        $answers = $this->send('POST', '/api/number-answers', [
+            'call' => ['to' => self::BERTHS, 'at' => '2027-03-31T10:00'],
+            'numbers' => ['num_direct'],
+        ]);
+        self::assertSame($first, $answers['answers']['num_direct']['number']);
     }
 
     public function testWhatTheDraftChangesForCallers(): void

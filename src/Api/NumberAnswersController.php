@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Server\Api;
 
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Proof\EachNumber;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\Router;
@@ -52,13 +53,11 @@ final readonly class NumberAnswersController
         foreach ($ids as $id) {
             $number = $asked->plan->get(Number::class, $id);
             if (null !== $number) {
-                $trace = $this->router->trace(
-                    $asked->plan,
-                    $asked->call->to($number->range->example()),
-                    $asked->assumptions,
-                    $live,
-                );
+                // What a block shows to lead to is where its free numbers do.
+                $dialled = (EachNumber::toTarget($asked->plan, $number)[0] ?? $number)->range->example();
+                $trace = $this->router->trace($asked->plan, $asked->call->to($dialled), $asked->assumptions, $live);
                 $answers[$id] = [
+                    'number' => $dialled,
                     'ending' => $trace->ending->kind->value,
                     'sentence' => AnswerSentence::of($trace, $asked->plan),
                     'seconds' => $trace->seconds,

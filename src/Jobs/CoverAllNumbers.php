@@ -12,6 +12,7 @@ use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\AllNumbers;
+use Meandros\Core\Proof\EachNumber;
 use Meandros\Core\Proof\Totals;
 use Meandros\Core\Proof\Touched;
 use Meandros\Core\Time\YearPicture;
@@ -29,7 +30,7 @@ final class CoverAllNumbers implements JobKind
     public const NAME = 'coverage';
     private const DRAFT = 'draft';
 
-    /** @var array{asked: string, revision: int, totals: array<string, array<string, mixed>>}|null of the draft as it was then, by number */
+    /** @var array{asked: string, revision: int, totals: array<string, array<string, mixed>>}|null of the draft as it was then, by what is dialled and where it leads */
     private ?array $kept = null;
 
     public function __construct(
@@ -61,44 +62,47 @@ final class CoverAllNumbers implements JobKind
 
         return [
             'year' => $input['year'],
-            'numbers' => array_map(
-                static fn(string $id, array $one): array => ['id' => $id] + $one,
-                array_keys($totals),
-                $totals,
-            ),
+            'numbers' => array_values($totals),
         ];
     }
 
     /**
      * @param array{in: string, year: int, from: string} $input
-     * @param array<string, array<string, mixed>>        $known totals that are still so, by number
+     * @param array<string, array<string, mixed>>        $known totals that are still so
      *
-     * @return array<string, array<string, mixed>> totals by number
+     * @return array<string, array<string, mixed>> totals of each number, by what is dialled and where it leads
      */
     private function totals(Plan $plan, array $input, LiveState $live, array $known, Progress $progress): array
     {
         $call = new TrialCall('', Caller::parse($input['from'], PhoneNumber::ANYWHERE), 0);
         /** @var array<string, AllNumbers> $all by zone, in each of which the year is another stretch */
         $all = [];
-        $numbers = $plan->all(Number::class);
+        $numbers = array_merge(
+            ...array_map(static fn(Number $one): array => EachNumber::of($plan, $one), $plan->all(Number::class)),
+        );
         $totals = $alike = [];
         foreach ($numbers as $i => $number) {
-            if (isset($known[$number->id()])) {
-                $totals[$number->id()] = $known[$number->id()];
+            $zone = $plan->zoneOf($number->line->site);
+            $fares = $zone . ' ' . AllNumbers::alike($number);
+            $dialled = $number->range->number;
+            // Whose a number of a block is may be another's now, though nobody changed the block.
+            $name = $dialled . ' ' . $fares;
+            $shown = ['id' => $number->id(), 'name' => $number->name(), 'number' => $dialled];
+            if (isset($known[$name])) {
+                $totals[$name] = $shown + $known[$name];
                 continue;
             }
             $progress->at($i, \count($numbers));
-            $zone = $plan->zoneOf($number->line->site);
             [$from, $until] = YearPicture::instants($zone, $input['year']);
             $all[$zone] ??= new AllNumbers($plan, $call, $from, $until, live: $live);
-            $name = $zone . ' ' . AllNumbers::alike($number);
-            $totals[$number->id()] = $alike[$name] ??= Totals::of($all[$zone]->of($number), $zone)->toJson();
+            $alike[$fares] ??= Totals::of($all[$zone]->of($number), $zone)->toJson();
+            $totals[$name] = $shown + $alike[$fares];
         }
 
         return $totals;
     }
 
-    /** @return array<string, array<string, mixed>> what was found before and cannot be otherwise now, by number */
+    /** @return array<string, array<string, mixed>> what was found before and cannot be otherwise now */
     private function known(Plan $plan, string $asked): array
     {
         if (null === $this->kept || $asked !== $this->kept['asked']) {
@@ -112,6 +116,11 @@ final class CoverAllNumbers implements JobKind
             ]),
         );
 
-        return array_diff_key($this->kept['totals'], Touched::numbers($plan, $changed));
+        $touched = Touched::numbers($plan, $changed);
+
+        return array_filter(
+            $this->kept['totals'],
+            static fn(array $one): bool => \is_string($one['number']) && !isset($touched[$one['number']]),
+        );
     }
 }

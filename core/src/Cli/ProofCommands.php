@@ -98,11 +98,12 @@ final class ProofCommands
         $until = $call->instant + Given::days($options) * self::DAY;
         $all = static fn(Plan $plan): AllNumbers => new AllNumbers($plan, $call, $call->instant, $until);
         $fares = static fn(Plan $plan): Fares => new Fares($plan, $call->instant, $until);
-        $numbers = PlanImpact::numbers($before, $after);
-        if ($options->has('to')) {
-            $only = $after->dialled($call->dialled)?->id();
-            $numbers = array_values(array_filter($numbers, static fn(array $one): bool => $one[1]->id() === $only));
+        if ($options->has('to') && !str_starts_with($call->dialled, '+')) {
+            throw new \InvalidArgumentException('--to: a number that is dialled from outside.');
         }
+        $numbers = $options->has('to')
+            ? array_filter([PlanImpact::pair($before, $after, $call->dialled)])
+            : PlanImpact::numbers($before, $after);
         $impact = new PlanImpact($numbers, $all($before), $all($after), [$fares($before), $fares($after)]);
         $words = new ChangeWords($after, $before);
         $lookedUp = new LookedUp(new PlanHours($after), $call->instant, $until);

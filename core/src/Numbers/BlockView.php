@@ -24,11 +24,7 @@ final class BlockView
     {
         $rows = [];
         $block = $number->range->block;
-        for (
-            $one = $number->range->number, $i = $block?->size() ?? 0;
-            $i > 0;
-            --$i, $one = '+' . ((int) substr($one, 1) + 1)
-        ) {
+        foreach ($block?->numbers() ?? [] as $one) {
             $taker = $plan->dialled($one);
             $extension = $block?->extensionOf($one);
             $person = null === $extension ? null : $plan->dialled($extension);

@@ -9,7 +9,9 @@ use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Site;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Coverage;
+use Meandros\Core\Proof\EachNumber;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Promised\Holding;
 use Meandros\Core\Proof\Totals;
@@ -89,16 +91,15 @@ final readonly class Brief
         $coverage = $this->fares->coverage($numbers[0], Caller::withheld(), []);
         $totals = Totals::of($coverage, $zone);
         $names = array_map(
-            static fn(Number $one): string => \sprintf(
-                '%s, %s',
-                $one->name(),
-                PhoneNumber::international($one->range->example()),
-            ),
+            fn(Number $one): string => $this->words->say($this->standsForOthers($one) ? 'brief.such' : 'brief.number', [
+                'name' => $one->name(),
+                'number' => PhoneNumber::international($one->range->example()),
+            ]),
             \array_slice($numbers, 0, self::NAMED),
         );
         $more = \count($numbers) - \count($names);
         $lines = $this->calls->lines($numbers[0], $zone);
-        $was = $other?->fares->plan->get(Number::class, $numbers[0]->id());
+        $was = null === $other ? null : self::same($other->fares->plan, $numbers[0]);
 
         return new Chapter(
             new Heading($this->heading($numbers)),
@@ -115,6 +116,22 @@ final readonly class Brief
                 : self::marked(null === $was ? [] : $other->calls->lines($was, $zone), $lines),
             picture: WeekPicture::of($coverage, self::monday($coverage, $zone), $zone),
         );
+    }
+
+    /** Whether it is one of many that lead to the same. */
+    private function standsForOthers(Number $number): bool
+    {
+        $own = $this->fares->plan->get(Number::class, $number->id());
+
+        return true === $own?->range->isMany() && $own->target?->element === $number->target?->element;
+    }
+
+    /** The number in another plan, whatever is dialled for it there; one of many that begin alike, or of a block, by what is dialled. */
+    private static function same(Plan $plan, Number $number): ?Number
+    {
+        $own = $plan->get(Number::class, $number->id());
+
+        return true === $own?->range->isMany() ? EachNumber::in($plan, $number->range->number) : $own;
     }
 
     /**

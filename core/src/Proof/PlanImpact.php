@@ -36,16 +36,41 @@ final class PlanImpact
     public static function numbers(Plan $before, Plan $after, ?array $ids = null): array
     {
         $ids ??= self::differing($before, $after);
+        $touched = Touched::numbers($before, $ids) + Touched::numbers($after, $ids);
+        $dialled = array_keys($touched);
+        foreach (array_unique(array_map(static fn(Number $one): string => $one->id(), $touched)) as $id) {
+            array_push($dialled, ...EachNumber::toTargets($before, $after, $id));
+        }
         $numbers = [];
-        foreach (Touched::numbers($before, $ids) + Touched::numbers($after, $ids) as $number) {
-            [$was, $is] = [self::counterpart($before, $number), self::counterpart($after, $number)];
-            if (null !== $was && null !== $is) {
-                $numbers[$is->name() . ' ' . $is->id()] = [$was, $is];
+        foreach (array_unique($dialled) as $one) {
+            $pair = self::pair($before, $after, $one);
+            if (null !== $pair) {
+                $numbers[\sprintf('%s %s', $pair[1]->name(), $one)] = $pair;
             }
         }
         ksort($numbers);
 
         return array_values($numbers);
+    }
+
+    /**
+     * Those for which the same is dialled.
+     *
+     * @param string $dialled E.164
+     *
+     * @return array{Number, Number}|null before and after; null where one of them is in one of the plans only
+     */
+    public static function pair(Plan $before, Plan $after, string $dialled): ?array
+    {
+        [$was, $is] = [EachNumber::in($before, $dialled), EachNumber::in($after, $dialled)];
+        [$gone, $come] = [$before->get(Number::class, $was?->id()), $after->get(Number::class, $is?->id())];
+        $areInBoth =
+            null !== $gone &&
+            null !== $come &&
+            null !== self::counterpart($after, $gone) &&
+            null !== self::counterpart($before, $come);
+
+        return $areInBoth && null !== $was && null !== $is ? [$was, $is] : null;
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof;
 
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Plan;
 
 /** The numbers whose calls may come to an element: found backwards, from who mentions it to who mentions those. */
@@ -13,26 +14,37 @@ final class Touched
     /**
      * @param list<string> $ids of elements
      *
-     * @return array<string, Number> by id
+     * @return array<string, Number> by what is dialled, E.164: of blocks and beginnings one by one, as EachNumber takes them apart
      */
     public static function numbers(Plan $plan, array $ids): array
     {
         $numbers = $seen = [];
-        $next = $ids;
+        /** @var list<array{string, string|null}> $next ids, and by which it was found */
+        $next = array_map(static fn(string $id): array => [$id, null], $ids);
         for ($i = 0; isset($next[$i]); ++$i) {
-            $id = $next[$i];
-            if (isset($seen[$id])) {
+            [$id, $by] = $next[$i];
+            $element = $plan->find($id);
+            // Calls to the people of a block come to nothing that stands behind its target.
+            $isByTarget = $element instanceof Number && null !== $by && $element->target?->element === $by;
+            if (isset($seen[(int) $isByTarget][$id])) {
                 continue;
             }
-            $seen[$id] = true;
-            $element = $plan->find($id);
-            $isNumber = $element instanceof Number;
-            if ($isNumber) {
-                $numbers[$id] = $element;
+            $seen[(int) $isByTarget][$id] = true;
+            $dialled = match (true) {
+                $isByTarget => EachNumber::toTarget($plan, $element),
+                $element instanceof Number => EachNumber::of($plan, $element),
+                $element instanceof Person => EachNumber::toPerson($plan, $element),
+                default => [],
+            };
+            foreach ($dialled as $one) {
+                $numbers[$one->range->number] = $one;
+                // A number is shown by its id; calls come back in by what is dialled.
+                foreach ($plan->mentioning($one->range->number) as $user) {
+                    $next[] = [$user->id(), null];
+                }
             }
-            // A number is shown by its id; calls come back in by what is dialled.
-            foreach ($plan->mentioning($isNumber ? $element->range->number : $id) as $user) {
-                $next[] = $user->id();
+            foreach ($element instanceof Number ? [] : $plan->mentioning($id) as $user) {
+                $next[] = [$user->id(), $id];
             }
         }
 

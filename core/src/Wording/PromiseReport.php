@@ -71,7 +71,7 @@ final readonly class PromiseReport
     {
         $ways = [];
         foreach ($held->breaches as $one) {
-            $numbers = array_map(static fn(Number $number): string => $number->id(), $one->numbers);
+            $numbers = array_map(static fn(Number $number): string => $number->range->number, $one->numbers);
             $same = [$numbers, $one->caller->text, $one->phones, $one->intervals, $this->what($one)];
             $ways[serialize($same)][] = $one;
         }

@@ -94,6 +94,8 @@ final class CommandTest extends TestCase
         [$code, , $err] = self::meandros('impact', self::DEMO, self::DEMO, '--from', '+441632960777', ...$at);
         self::assertSame(2, $code);
         self::assertStringContainsString('--from: leave it out', $err);
+        [$code, , $err] = self::meandros('impact', self::DEMO, self::DEMO, '--to', '220', '--at', '2027-01-01T00:00');
+        self::assertSame([2, "meandros: --to: a number that is dialled from outside.\n"], [$code, $err]);
         [$code, , $err] = self::meandros('coverage', self::DEMO, '--days', '0', ...$at);
         self::assertSame([2, "meandros: --days: a whole number from 1 to 1100.\n"], [$code, $err]);
     }

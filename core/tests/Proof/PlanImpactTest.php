@@ -240,7 +240,12 @@ final class PlanImpactTest extends TestCase
             [$zebra, $all],
             ['+ Zebra: a number of its own: its calls were those of All'],
         ];
-        yield 'the rest of a block is taken by what begins so' => [[$block, $all], [$shorter, $all], [], ['Block']];
+        yield 'the rest of a block is taken by what begins so' => [
+            [$block, $all],
+            [$shorter, $all],
+            [],
+            ['All', 'Block'],
+        ];
     }
 
     /** @param list<array<string, mixed>> $numbers */

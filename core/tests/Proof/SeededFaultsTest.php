@@ -75,8 +75,9 @@ final class SeededFaultsTest extends TestCase
     {
         $plan = PlanCodec::fromData(self::demo());
         self::assertSame(['key-promised-missing'], self::findings($plan), 'It shows what a finding is.');
-        self::assertSame(['number-runs-out'], self::yearFindings($plan), 'It is put aside.');
+        self::assertSame(['direct-line-runs-out', 'number-runs-out'], self::yearFindings($plan), 'They are put aside.');
         self::assertNotNull($plan->settings()->silence('num_paris', 'number-runs-out', 21_000));
+        self::assertNotNull($plan->settings()->silence('per_dana', 'direct-line-runs-out', 21_000));
         self::assertSame(['exp_port_sleeps'], self::broken($plan), 'It shows what is broken.');
         self::assertSame([], self::impact($plan));
     }

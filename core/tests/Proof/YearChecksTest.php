@@ -53,6 +53,15 @@ final class YearChecksTest extends TestCase
             self::harbour()->with(['target' => 'team'] + self::NUMBER),
             ['num_main /target Where nobody answers, calls end for want of a step: callers hear it go dead.'],
         ];
+        $block = ['block' => ['last' => '+441632960209', 'extension' => '210']];
+        yield 'no step where a direct line leads' => [
+            self::harbour()
+                ->with(['id' => 'dan', 'name' => 'Dan', 'extension' => '213'] + self::ANN)
+                ->with($block + ['id' => 'num_direct', 'number' => '+441632960200'] + self::NUMBER),
+            [
+                'dan /mailbox Where nobody answers calls to +44 1632 960203, they end for want of a step: callers hear it go dead.',
+            ],
+        ];
         $unlisted = ['extension' => ''] + self::ANN;
         yield 'somebody whom no number and no extension rings' => [
             self::harbour()->with(['id' => 'dan', 'name' => 'Dan'] + $unlisted),
@@ -336,8 +345,8 @@ final class YearChecksTest extends TestCase
         );
         self::assertEqualsCanonicalizing(array_values($checks), YearChecks::ALL);
         $codes = array_unique(array_map(static fn(Finding $one): string => $one->code, self::findings()));
-        // One of them tells two things apart.
-        self::assertCount(\count(YearChecks::ALL) + 1, $codes);
+        // One of them tells three things apart.
+        self::assertCount(\count(YearChecks::ALL) + 2, $codes);
     }
 
     private const NUMBER = [

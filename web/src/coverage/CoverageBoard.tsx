@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
-import type { CoverageTotals, NumberElement } from '../api/types';
+import type { CoverageTotals } from '../api/types';
 import { patternFill } from '../hours/StatePattern';
 import { toTrialCall } from '../moment/trialCall';
 import { useMoment } from '../moment/useMoment';
@@ -12,10 +12,8 @@ import { isAtWork, useJob } from '../ui/useJob';
 import styles from './coverage.module.css';
 import { hoursOf, REACHES } from './reach';
 
-interface Line {
-    number: NumberElement;
-    totals: CoverageTotals;
-}
+/** A number that people dial; of a block, one of its own. */
+type Line = CoverageTotals & { id: string; name: string; number: string };
 
 /** All numbers over the year, in figures, those for which least is done first. Looked through in the background. */
 export function CoverageBoard({ year }: { year: number }) {
@@ -26,11 +24,7 @@ export function CoverageBoard({ year }: { year: number }) {
         start({ year, stamp: plan?.stamp }, () =>
             ask(api.POST('/api/coverage-board', { body: { call: toTrialCall(moment), year } })),
         );
-    const found = job?.state === 'done' ? (job.result as { numbers: (CoverageTotals & { id: string })[] }).numbers : [];
-    const lines = found.flatMap((totals) => {
-        const number = plan?.get('number', totals.id);
-        return number ? [{ number, totals }] : [];
-    });
+    const lines = job?.state === 'done' ? (job.result as { numbers: Line[] }).numbers : [];
     const isOld = started && (started.year !== year || started.stamp !== plan?.stamp);
     return (
         <section className="sheet" aria-label="All numbers over the year">
@@ -57,31 +51,31 @@ function Table({ lines }: { lines: Line[] }) {
         {
             title: 'Number',
             width: 220,
-            by: ({ number }) => number.name,
-            cell: ({ number }) => <Link to={{ pathname: `/numbers/${number.id}`, search }}>{number.name}</Link>,
+            by: ({ name }) => name,
+            cell: ({ id, name }) => <Link to={{ pathname: `/numbers/${id}`, search }}>{name}</Link>,
         },
         {
             title: 'Somebody in a usual week',
             width: 150,
-            by: ({ totals }) => totals.usualWeek,
-            cell: ({ totals }) => <span className="figures">{hoursOf(totals.usualWeek)}</span>,
+            by: ({ usualWeek }) => usualWeek,
+            cell: ({ usualWeek }) => <span className="figures">{hoursOf(usualWeek)}</span>,
         },
         {
             title: 'Days with nobody',
             width: 120,
-            by: ({ totals }) => totals.daysWithout,
-            cell: ({ totals }) => <span className="figures">{totals.daysWithout}</span>,
+            by: ({ daysWithout }) => daysWithout,
+            cell: ({ daysWithout }) => <span className="figures">{daysWithout}</span>,
         },
-        { title: 'Of the year', cell: ({ totals }) => <Shares totals={totals} /> },
+        { title: 'Of the year', cell: (totals) => <Shares totals={totals} /> },
         {
             title: 'Above',
             width: 90,
-            cell: ({ number }) => (
+            cell: ({ name, number }) => (
                 <Button
                     size="small"
                     type="text"
-                    aria-label={`Show ${number.name} above`}
-                    onClick={() => change({ to: number.number.replace('*', '0') })}
+                    aria-label={`Show ${name} above`}
+                    onClick={() => change({ to: number })}
                 >
                     Show
                 </Button>
@@ -93,7 +87,7 @@ function Table({ lines }: { lines: Line[] }) {
             label="Numbers and who takes their calls"
             rows={lines}
             columns={columns}
-            rowKey={({ number }) => number.id}
+            rowKey={({ number }) => number}
             sortedBy="Somebody in a usual week"
             empty="There is no number."
         />

@@ -85,7 +85,7 @@ export function ImpactSection({ title, before, after }: { title: string; before?
             )}
             <ul className={styles.groups}>
                 {shown.map((group) => (
-                    <li key={group[0]?.id}>
+                    <li key={group[0]?.number}>
                         <Group group={group} />
                     </li>
                 ))}

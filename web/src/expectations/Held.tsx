@@ -36,7 +36,7 @@ export function Held({ held, inFull }: { held: HeldExpectation; inFull: InFull }
             )}
             <ol className={styles.breaches}>
                 {held.breaches.map((one) => (
-                    <li key={one.numbers[0]?.id + one.keys.join() + one.caller + one.phones + one.what + one.when}>
+                    <li key={one.numbers[0]?.number + one.keys.join() + one.caller + one.phones + one.what + one.when}>
                         <BreachEntry breach={one} />
                     </li>
                 ))}

@@ -141,8 +141,9 @@ function useColumns(plan: PlanIndex | undefined): Column<Line>[] {
             cell: ({ number, answer }) =>
                 answer ? (
                     <>
+                        {number.block?.extension && 'A free one: '}
                         {answer.sentence}{' '}
-                        <Button size="small" type="link" onClick={() => change({ to: number.number, zone: '' })}>
+                        <Button size="small" type="link" onClick={() => change({ to: answer.number, zone: '' })}>
                             Try it
                         </Button>
                     </>

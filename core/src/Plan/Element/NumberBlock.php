@@ -59,6 +59,14 @@ final readonly class NumberBlock
         return self::value($this->last) - self::value($this->first) + 1;
     }
 
+    /** @return iterable<string> E.164, in order */
+    public function numbers(): iterable
+    {
+        for ($value = self::value($this->first), $last = self::value($this->last); $value <= $last; ++$value) {
+            yield '+' . $value;
+        }
+    }
+
     public function contains(string $number): bool
     {
         return \strlen($number) === \strlen($this->first) &&

@@ -18,6 +18,7 @@ use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
+use Meandros\Core\Proof\EachNumber;
 use Meandros\Core\Routing\Router;
 
 /**
@@ -41,6 +42,8 @@ final class Fares
     private string $current = '';
     /** Happenings in all calls that are kept. */
     private int $kept = 0;
+    /** @var array<string, list<Number>> that people dial, by the number of the plan */
+    private array $dialled = [];
     /** @var array<string, array{list<list<string>>, bool}> keys that may be pressed, and whether these are all, by number and caller */
     private array $presses = [];
 
@@ -62,7 +65,7 @@ final class Fares
     /**
      * @param list<string> $ids none for every number
      *
-     * @return array<string, non-empty-list<Number>> those to which calls fare alike, together
+     * @return array<string, non-empty-list<Number>> as EachNumber takes them apart: those to which calls fare alike, together
      */
     public function numbers(array $ids = []): array
     {
@@ -71,7 +74,9 @@ final class Fares
             $number = $one instanceof Number ? $one : $this->plan->get(Number::class, $one);
             // One that was given up reaches nobody, and nothing is expected of it.
             if (null !== $number && null === $number->line->keptUntil) {
-                $numbers[AllNumbers::alike($number)][] = $number;
+                foreach ($this->dialled[$number->id()] ??= EachNumber::of($this->plan, $number) as $dialled) {
+                    $numbers[AllNumbers::alike($dialled)][] = $dialled;
+                }
             }
         }
 

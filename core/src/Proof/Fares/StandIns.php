@@ -22,7 +22,7 @@ final class StandIns
     private const ENTRIES = 20;
 
     private readonly CallerLookup $lookup;
-    /** @var array<string, array<string, Number>> numbers whose calls may be looked up in a list, by its id */
+    /** @var array<string, array<string, Number>> numbers whose calls may be looked up in a list, by its id and what is dialled */
     private array $touched = [];
 
     public function __construct(private readonly Plan $plan)
@@ -53,7 +53,7 @@ final class StandIns
         $ids = [];
         foreach ($this->plan->all(CallerList::class) as $list) {
             $this->touched[$list->id()] ??= Touched::numbers($this->plan, [$list->id()]);
-            isset($this->touched[$list->id()][$number->id()]) && ($ids[] = $list->id());
+            isset($this->touched[$list->id()][$number->range->number]) && ($ids[] = $list->id());
         }
 
         return $ids;

@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Year;
 
+use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Check\Finding;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Routing\EndingKind;
 
 /** Calls that nobody answers end because no step is left: hanging up was nobody's decision. */
 final class CallsRunOut implements YearCheck
 {
-    /** @var array<string, Number> the first number, by the journey in which it happens, else by the number */
+    /** @var array<string, Number> the first number, by the journey in which it happens, else by what is dialled */
     private array $where = [];
 
     public function see(Seen $seen, Fares $fares): void
@@ -21,7 +24,7 @@ final class CallsRunOut implements YearCheck
         $trace = $seen->course->trace;
         if (EndingKind::RanOut === $trace->ending->kind) {
             $last = $trace->passage->visits[\count($trace->passage->visits) - 1] ?? null;
-            $this->where[$last->journey ?? $seen->numbers[0]->id()] ??= $seen->numbers[0];
+            $this->where[$last->journey ?? $seen->numbers[0]->range->number] ??= $seen->numbers[0];
         }
     }
 
@@ -29,9 +32,26 @@ final class CallsRunOut implements YearCheck
     {
         foreach ($this->where as $id => $number) {
             $journey = $fares->plan->get(Journey::class, $id);
-            yield null === $journey
-                ? Finding::warning($number, '/target', 'number-runs-out')
-                : Finding::warning($journey, '/steps', 'calls-run-out', ['number' => $number->name()]);
+            $person = $this->whose($number, $fares->plan);
+            yield match (true) {
+                null !== $journey => Finding::warning($journey, '/steps', 'calls-run-out', [
+                    'number' => $number->name(),
+                ]),
+                null !== $person => Finding::warning($person, '/mailbox', 'direct-line-runs-out', [
+                    'number' => PhoneNumber::international($number->range->number),
+                ]),
+                default => Finding::warning($number, '/target', 'number-runs-out'),
+            };
         }
+    }
+
+    /** Who has a number of a block by the extension. */
+    private function whose(Number $number, Plan $plan): ?Person
+    {
+        $target = $number->target?->element;
+
+        return $plan->get(Number::class, $number->id())?->target?->element === $target
+            ? null
+            : $plan->get(Person::class, $target);
     }
 }

@@ -24,6 +24,9 @@ return [
     'number-reaches-nobody' =>
         'Calls come to nobody and nothing, whatever callers press, at any time of the coming year.',
     'number-reaches-nobody.remedy' => 'Let them go to somebody, to a mailbox or to an announcement.',
+    'direct-line-runs-out' =>
+        'Where nobody answers calls to {number}, they end for want of a step: callers hear it go dead.',
+    'direct-line-runs-out.remedy' => 'Choose a mailbox, or add a rule that says what happens then.',
     'number-runs-out' => 'Where nobody answers, calls end for want of a step: callers hear it go dead.',
     'number-runs-out.remedy' => 'Send calls to a journey that says what happens then, such as a message.',
     'calls-run-out' => 'Calls, such as those to {number}, come to the end of the steps and are cut off.',

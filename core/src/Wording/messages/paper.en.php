@@ -22,6 +22,8 @@ return [
     'brief.edition' => 'edition {edition}',
     'brief.beside' => '{which}, beside {before}',
     'brief.about' => '{which}. The year from {date} on.',
+    'brief.number' => '{name}, {number}',
+    'brief.such' => '{name}, such as {number}',
     'brief.reached' =>
         'In a usual week somebody may be reached for {hours} hours. On {without} of {days} days nobody can be reached at all.',
     'brief.exact' =>

@@ -22,6 +22,8 @@ return [
     'brief.edition' => 'édition {edition}',
     'brief.beside' => "{which}, à côté de\u{a0}: {before}",
     'brief.about' => '{which}. L’année à partir du {date}.',
+    'brief.number' => '{name}, {number}',
+    'brief.such' => '{name}, par exemple {number}',
     'brief.reached' =>
         'Dans une semaine ordinaire, quelqu’un peut être joint pendant {hours} heures. {without} jours sur {days}, personne ne peut être joint.',
     'brief.exact' =>
