@@ -45,7 +45,7 @@ final class PlanImpact
         foreach (array_unique($dialled) as $one) {
             $pair = self::pair($before, $after, $one);
             if (null !== $pair) {
-                $numbers[\sprintf('%s %s', $pair[1]->name(), $one)] = $pair;
+                $numbers[$pair[1]->name() . "\n" . $one] = $pair;
             }
         }
         ksort($numbers);

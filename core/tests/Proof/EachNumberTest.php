@@ -91,12 +91,12 @@ final class EachNumberTest extends TestCase
     {
         $plan = self::plan();
         self::assertSame(
-            ['+441632960205 block (Ann)', '+441632960201 block'],
+            ['+441632960201 block', '+441632960205 block (Ann)'],
             self::changed($plan, self::plan(['205' => 'ann', '203' => 'ben'])),
         );
         // Ann has the one that stood for those of nobody, and these go elsewhere: another stands for them.
         self::assertSame(
-            ['+441632960200 block (Ann)', '+441632960201 block', '+441632960202 block'],
+            ['+441632960201 block', '+441632960202 block', '+441632960200 block (Ann)'],
             self::changed($plan, self::plan(['200' => 'ann', '203' => 'ben'], target: 'mbx')),
         );
         // Its last ones are taken by what begins so.
