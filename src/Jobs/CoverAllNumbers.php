@@ -9,7 +9,9 @@ use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveState;
+use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\OutsideLine;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\EachNumber;
@@ -53,7 +55,14 @@ final class CoverAllNumbers implements JobKind
         $plan = $draft->plan ?? $this->plans->get($input['in']);
         $live = $this->live->state($plan, $this->now->second());
         // A database that was brought back from a copy counts its revisions anew.
-        $asked = serialize([$input, $live, $this->database->fetchOne('SELECT incarnation FROM draft')]);
+        // What nobody mentions may go, and calls depend on it.
+        $unmentioned = [...$plan->all(OutsideLine::class), ...array_values($plan->mentioning(Number::MANY))];
+        $asked = serialize([
+            $input,
+            $live,
+            $this->database->fetchOne('SELECT incarnation FROM draft'),
+            array_map(static fn(Element $one): string => $one->id(), $unmentioned),
+        ]);
         $known = null === $draft ? [] : $this->known($plan, $asked);
         $totals = $this->totals($plan, $input, $live, $known, $progress);
         if (null !== $draft) {

@@ -43,7 +43,11 @@ final class Touched
                     $next[] = [$user->id(), null];
                 }
             }
-            foreach ($element instanceof Number ? [] : $plan->mentioning($id) as $user) {
+            $users = $element instanceof Number ? [] : $plan->mentioning($id);
+            if (null !== $element && !$isByTarget) {
+                array_push($users, ...CallsOutside::dependingOn($plan, $element));
+            }
+            foreach ($users as $user) {
                 $next[] = [$user->id(), $id];
             }
         }

@@ -41,7 +41,10 @@ final class ChangedDemo
         $elements = $this->elements;
         $plan = PlanCodec::fromData($this->demo);
         for ($left = mt_rand(1, 8); $left > 0; --$left) {
-            $changed = $this->changed($elements);
+            do {
+                $i = mt_rand(0, \count($elements) - 1);
+            } while (mt_rand(1, 8) > (self::OFTEN[$elements[$i]['kind']] ?? 0));
+            $changed = $this->changed($elements, $i);
             try {
                 $plan = PlanCodec::fromData(['elements' => $changed] + $this->demo);
                 $elements = $changed;
@@ -73,6 +76,24 @@ final class ChangedDemo
         return [$plan, new TrialCall($number->range->number, Caller::parse('', 'GB'), $instant), $phones];
     }
 
+    /** The demo plan with one element changed, of any kind as often as of another. */
+    public function withOneChanged(): Plan
+    {
+        do {
+            $kind = self::oneOf(array_values(array_unique(array_column($this->elements, 'kind'))));
+            $i = self::oneOf(array_keys(array_column($this->elements, 'kind'), $kind, true));
+            $changed = $this->changed($this->elements, $i);
+            try {
+                $plan =
+                    $changed === $this->elements ? null : PlanCodec::fromData(['elements' => $changed] + $this->demo);
+            } catch (InvalidData) {
+                $plan = null;
+            }
+        } while (null === $plan);
+
+        return $plan;
+    }
+
     /** @param array<array-key, mixed> $in */
     private function collect(array $in): void
     {
@@ -87,11 +108,8 @@ final class ChangedDemo
      *
      * @return list<array<string, mixed>>
      */
-    private function changed(array $elements): array
+    private function changed(array $elements, int $i): array
     {
-        do {
-            $i = mt_rand(0, \count($elements) - 1);
-        } while (mt_rand(1, 8) > (self::OFTEN[$elements[$i]['kind']] ?? 0));
         $places = [];
         $at = &$elements[$i];
         // Down to a field, or to one further down.
