@@ -167,19 +167,19 @@ test('settings of the plan', async ({ page }) => {
 test('a finding is put aside with a reason and an end, and told again', async ({ page }) => {
     await page.goto(address('/editions'));
     const found = page.getByRole('region', { name: 'Worth a look' });
-    await expect(found.getByText('One more is known')).toBeVisible();
+    await expect(found.getByText('2 more are known')).toBeVisible();
     await found.getByRole('button', { name: /^Put aside: Port-Saint-Aubert terminal/ }).press('Enter');
     await page.getByLabel('Why this may stay').fill('It is recorded anew in spring');
     await page.getByLabel('Until', { exact: true }).fill('2090-04-01');
     await axeClean(page);
     await page.getByRole('button', { name: 'Put it aside' }).press('Enter');
-    await found.getByText('2 more are known').click();
+    await found.getByText('3 more are known').click();
     const known = found
         .getByRole('listitem')
         .filter({ hasText: 'It is recorded anew in spring, until Sat 1 Apr 2090' });
     await expect(known).toBeVisible();
     await known.getByRole('button', { name: 'Tell it again' }).press('Enter');
-    await expect(found.getByText('One more is known')).toBeVisible();
+    await expect(found.getByText('2 more are known')).toBeVisible();
     await expect(found.getByRole('button', { name: /^Put aside: Port-Saint-Aubert terminal/ })).toBeVisible();
 });
 
