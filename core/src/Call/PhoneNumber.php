@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Call;
 
 use libphonenumber\NumberParseException;
+use libphonenumber\PhoneNumber as LibPhoneNumber;
 use libphonenumber\PhoneNumberFormat;
 use libphonenumber\PhoneNumberUtil;
 use libphonenumber\ShortNumberInfo;
@@ -65,13 +66,24 @@ final class PhoneNumber
             ValidationResult::TOO_LONG => 'number-has-too-many-digits',
             ValidationResult::INVALID_COUNTRY_CODE => 'number-of-unknown-country',
             ValidationResult::INVALID_LENGTH => 'number-of-wrong-length',
-            ValidationResult::IS_POSSIBLE => null,
+            ValidationResult::IS_POSSIBLE => self::keepsItsPrefix($number) ? 'number-has-too-few-digits' : null,
         };
         if (null !== $reason || $number->hasExtension()) {
             throw InvalidData::at('', $reason ?? 'number-with-extension', ['number' => Input::quote($text)]);
         }
 
         return $util->format($number, PhoneNumberFormat::E164);
+    }
+
+    /** Whether libphonenumber left the prefix of calls within a country, as what follows is too short: no number begins so there. */
+    private static function keepsItsPrefix(LibPhoneNumber $number): bool
+    {
+        $util = PhoneNumberUtil::getInstance();
+        $country = $util->getRegionCodeForCountryCode($number->getCountryCode() ?? 0);
+
+        return true === $number->isItalianLeadingZero() &&
+            '0' === $util->getMetadataForRegion($country)?->getNationalPrefix() &&
+            !$util->isValidNumber($number);
     }
 
     /** Whether its range is given out to anybody, by libphonenumber: those reserved for fiction are not. */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Call;
 
+use libphonenumber\PhoneNumberFormat;
+use libphonenumber\PhoneNumberType;
+use libphonenumber\PhoneNumberUtil;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Reading\InvalidData;
@@ -72,9 +75,31 @@ final class PhoneNumberTest extends TestCase
         yield ['hello', '/: not-a-number {"number":"hello"}'];
         yield ['', '/: not-a-number'];
         yield ['12', '/: number-has-too-few-digits'];
+        // Without its zero the rest is too short for libphonenumber, which would take the zero for a part of the number.
+        yield ['01632 9602', '/: number-has-too-few-digits'];
+        yield ['07700 9001', '/: number-has-too-few-digits'];
         yield ['01632 960 123 456 789', 'number-has-too-many-digits'];
         yield ['+999 1234567', '/: not-a-number'];
         yield ['01632 960123 ext. 5', '/: number-with-extension'];
+    }
+
+    /** Libphonenumber's own example of each country's fixed lines, mobiles and free numbers, those with leading zeros among them. */
+    public function testExamplesOfEveryCountryAreTakenInTheirOwnForm(): void
+    {
+        $util = PhoneNumberUtil::getInstance();
+        $zeros = 0;
+        foreach (PhoneNumber::countries() as $country) {
+            foreach ([PhoneNumberType::FIXED_LINE, PhoneNumberType::MOBILE, PhoneNumberType::TOLL_FREE] as $type) {
+                $example = $util->getExampleNumberForType($country, $type);
+                if (null !== $example) {
+                    $typed = $util->format($example, PhoneNumberFormat::NATIONAL);
+                    $e164 = $util->format($example, PhoneNumberFormat::E164);
+                    self::assertSame($e164, PhoneNumber::parse($typed, $country), "$country $typed");
+                    $zeros += true === $example->isItalianLeadingZero() ? 1 : 0;
+                }
+            }
+        }
+        self::assertGreaterThan(5, $zeros);
     }
 
     public function testABeginningIsReadByTheCountryWhereThereIsOne(): void
