@@ -52,13 +52,13 @@ final class StepLines
         return null;
     }
 
-    /** The line that gives a step, without what stands in its exits. */
+    /** The line that gives a step, without what stands in its exits; of one that is not filled in yet what there is of it. */
     public static function write(Step $step, Plan $plan): ?string
     {
         foreach (self::kinds() as $class) {
             $line = (new $class())->write($step, $plan);
             if (null !== $line) {
-                return $line;
+                return rtrim($line);
             }
         }
 
