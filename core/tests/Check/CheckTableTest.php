@@ -821,6 +821,12 @@ final class CheckTableTest extends TestCase
                 'jrn_main /steps/0 Step “ring Ann” is over after 21 s, before stage 1 of the rule “One” has rung for its 10 s.',
             ],
         ];
+        yield 'a stage after a second' => [
+            $step(['seconds' => 20], [[0, 10], [1, 30]]),
+            [
+                'jrn_main /steps/0 Step “ring Ann” is over after 20 s, before stage 2 of the rule “One” has rung for its 30 s.',
+            ],
+        ];
         yield 'when the step is over already' => [
             $step(['seconds' => 20], [[20, 10]]),
             ['jrn_main /steps/0 Step “ring Ann” is over after 20 s, before stage 1 of the rule “One” starts.'],

@@ -48,6 +48,7 @@ final class SpokenTest extends TestCase
         yield ['en', '2026-11-24', '00:00', 'tomorrow at midnight'];
         yield ['en', '2026-11-24', '06:59', 'tomorrow at six fifty-nine in the morning'];
         yield ['en', '2026-11-24', '07:05', 'tomorrow at seven oh five'];
+        yield ['en', '2026-11-24', '07:10', 'tomorrow at seven ten'];
         yield ['en', '2026-11-24', '18:50', 'tomorrow at six fifty'];
         yield ['en', '2026-11-24', '19:00', 'tomorrow at seven in the evening'];
         yield ['en', '2026-11-24', '12:30', 'tomorrow at half past twelve'];

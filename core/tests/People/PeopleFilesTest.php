@@ -195,6 +195,12 @@ final class PeopleFilesTest extends TestCase
         self::assertSame($name, PeopleTable::read($table)[0]->name);
     }
 
+    public function testNamesThatOnlyLookLikeItComeInAsTheyAre(): void
+    {
+        $read = PeopleTable::read("name,desk\n't Veer,Desk\nA-1 Desk,Desk\n");
+        self::assertSame(["'t Veer", 'A-1 Desk'], array_map(static fn(PersonRow $row): string => $row->name, $read));
+    }
+
     /** @return iterable<array{string}> OWASP, "CSV Injection": what a cell must not begin with; and what would look like the cure */
     public static function formulas(): iterable
     {

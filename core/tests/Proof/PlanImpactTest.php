@@ -306,7 +306,8 @@ final class PlanImpactTest extends TestCase
             [new Fares($before, $from, $until), new Fares($after, $from, $until)],
         );
         $goOn = static fn(): bool => true;
-        [$found] = $isInFull ? $impact->findWhateverPhonesDo($goOn) : $impact->find($goOn);
+        [$found, $left] = $isInFull ? $impact->findWhateverPhonesDo($goOn) : $impact->find($goOn);
+        self::assertSame(0, $left);
         $report = [];
         foreach ($found as $one) {
             array_push(

@@ -123,6 +123,8 @@ final class RecordingSheetTest extends TestCase
             [TakeState::OtherWords, TakeState::None],
             [TakeState::ofScript($prompt, 'en'), TakeState::ofScript($prompt, 'fr')],
         );
+        $welcome = self::plan()->get(Prompt::class, 'prm_welcome');
+        self::assertSame(TakeState::Recorded, null === $welcome ? null : TakeState::ofScript($welcome, 'en'));
     }
 
     public function testASheetOnPaper(): void

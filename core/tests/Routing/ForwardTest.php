@@ -68,6 +68,14 @@ final class ForwardTest extends TestCase
             $not,
             'No outside line may carry the call, or all channels are taken.',
         ];
+        yield 'the only channel of another site' => [
+            self::plan()
+                ->with(['channels' => 1, 'site' => 'sit_quay'] + $line('one', 'mobile'))
+                ->with(['id' => 'sit_quay', 'name' => 'Quay'] + self::plan()->element('sit_harbour')),
+            [],
+            $sent,
+            'For good, by One.',
+        ];
         yield 'busy' => [self::plan(), $does('busy'), $not, 'It is busy.'];
         yield 'out of reach' => [self::plan(), $does('unreachable'), $not, 'It cannot be reached.'];
         yield 'the exit' => [

@@ -101,6 +101,11 @@ final class HolidaysTest extends TestCase
             '39 days after Easter',
             ['2026-05-14', '2027-05-06', '2028-05-25'],
         ];
+        yield 'Easter Monday' => [
+            ['rule' => ['on' => 'easter', 'days' => 1, 'church' => 'western']],
+            'the day after Easter',
+            ['2026-04-06', '2027-03-29', '2028-04-17'],
+        ];
         yield 'Orthodox Easter' => [
             ['rule' => ['on' => 'easter', 'days' => 0, 'church' => 'orthodox']],
             'Orthodox Easter Sunday',
