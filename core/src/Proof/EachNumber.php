@@ -8,7 +8,7 @@ use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\NumberRange;
 use Meandros\Core\Plan\Element\Person;
-use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\OwnNumber;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Routing\InBlock;
 
@@ -49,11 +49,10 @@ final class EachNumber
     public static function toPerson(Plan $plan, Person $person): array
     {
         $numbers = [];
-        /** @var Number $many nothing else mentions it */
-        foreach ($plan->mentioning(Number::MANY, Kind::Number) as $many) {
-            $dialled = $many->range->block?->numberOf($person->known->extension);
-            if (null !== $dialled && self::isOf($plan, $many, $dialled)) {
-                $numbers[] = self::at($plan, $many, $dialled);
+        foreach (OwnNumber::blocksFor($plan, $person->known->extension) as $block) {
+            $dialled = $block->range->block?->numberOf($person->known->extension);
+            if (null !== $dialled && self::isOf($plan, $block, $dialled)) {
+                $numbers[] = self::at($plan, $block, $dialled);
             }
         }
 

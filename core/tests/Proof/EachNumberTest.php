@@ -16,6 +16,7 @@ use Meandros\Core\Proof\EachNumber;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Promised\Holding;
+use Meandros\Core\Proof\Promised\Suggestion;
 use Meandros\Core\Proof\Rung;
 use Meandros\Core\Proof\Touched;
 use Meandros\Core\Routing\Router;
@@ -102,6 +103,14 @@ final class EachNumberTest extends TestCase
         // Its last ones are taken by what begins so.
         self::assertSame(['+441632960205 all'], self::changed($plan, self::plan(block: self::SHORTER)));
         self::assertSame(['+441632960205 block'], self::changed(self::plan(block: self::SHORTER), $plan));
+    }
+
+    public function testNothingIsExpectedOfOneAlone(): void
+    {
+        foreach (['+441632960201' => true, '+441632960301' => false] as $dialled => $isForMany) {
+            $trace = (new Router())->trace(self::plan(), PlanBuilder::trial(self::AT, $dialled), new Assumptions());
+            self::assertSame($isForMany, null === Suggestion::of($trace, self::plan()), $dialled);
+        }
     }
 
     public function testPromisesAndWhoIsRung(): void

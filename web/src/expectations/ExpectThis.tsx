@@ -15,7 +15,9 @@ export function ExpectThis() {
     const { add } = useEdit();
     const told = useWrite();
     const go = useGo();
-    if (moment.in !== 'draft' || !plan?.all('number').some((one) => one.number === moment.to)) return null;
+    // A promise is kept by a whole number: those of a block for extensions lead to many.
+    const number = plan?.all('number').find((one) => one.number === moment.to);
+    if (moment.in !== 'draft' || !number || number.block?.extension) return null;
     const expect = async () => {
         const suggested = await told(() => ask(api.POST('/api/expected', { body: toTrialCall(moment) })));
         const made = suggested && (await add(suggested as unknown as Omit<Element, 'id'>));

@@ -30,11 +30,11 @@ final class Suggestion
     /** Seconds of a promise are told in whole steps. */
     private const STEP = 10;
 
-    /** @return Expectation|null null where the call was to no number */
+    /** @return Expectation|null null where the call was to no number, or to one of a block of which others lead elsewhere */
     public static function of(Trace $trace, Plan $plan): ?Expectation
     {
         $number = $plan->dialled($trace->call->dialled);
-        if (!($number instanceof Number)) {
+        if (!($number instanceof Number) || '' !== $number->range->extension()) {
             return null;
         }
         $keys = $lists = [];
