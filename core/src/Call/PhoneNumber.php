@@ -66,7 +66,9 @@ final class PhoneNumber
             ValidationResult::TOO_LONG => 'number-has-too-many-digits',
             ValidationResult::INVALID_COUNTRY_CODE => 'number-of-unknown-country',
             ValidationResult::INVALID_LENGTH => 'number-of-wrong-length',
-            ValidationResult::IS_POSSIBLE => self::keepsItsPrefix($number) ? 'number-has-too-few-digits' : null,
+            ValidationResult::IS_POSSIBLE => !str_contains($text, '+') && self::keepsItsPrefix($number)
+                ? 'number-has-too-few-digits'
+                : null,
         };
         if (null !== $reason || $number->hasExtension()) {
             throw InvalidData::at('', $reason ?? 'number-with-extension', ['number' => Input::quote($text)]);
