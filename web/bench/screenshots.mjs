@@ -57,7 +57,7 @@ for (const [name, path, colorScheme, until] of views) {
     await page.getByText('Looking through').first().waitFor({ state: 'detached' });
     if (name === 'paper') {
         await page.getByText('In brief: who answers when').click();
-        await page.frameLocator('iframe').getByRole('heading', { name: 'Berth telephones' }).waitFor();
+        await page.frameLocator('iframe').getByRole('heading', { name: 'Direct lines (Dana Whitlock)' }).waitFor();
         await page.waitForTimeout(500);
     }
     if (until) await page.locator(until).first().scrollIntoViewIfNeeded();
