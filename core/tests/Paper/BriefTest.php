@@ -162,6 +162,44 @@ final class BriefTest extends TestCase
         );
     }
 
+    public function testNumbersOfABlockAreToldOneByOneAndComparedByWhatIsDialled(): void
+    {
+        $plan = static fn(string $target): Plan => (new PlanBuilder())
+            ->person('ann')
+            ->mailbox('mbx')
+            ->mailbox('box')
+            ->with(['extension' => '203', 'name' => 'Ann'] + (new PlanBuilder())->person('ann')->element('ann'))
+            ->with([
+                'id' => 'num_direct',
+                'kind' => 'number',
+                'name' => 'Direct',
+                'number' => '+441632960200',
+                'site' => 'sit_harbour',
+                'target' => $target,
+                'block' => ['last' => '+441632960209', 'extension' => '200'],
+            ])
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'end']])
+            ->plan();
+        $told = [];
+        foreach (self::brief($plan('box'), $plan('mbx'))->chapters as $chapter) {
+            $told[$chapter->sentences[0]] = array_map(
+                static fn(Line $line): array => [$line->mark, $line->text],
+                $chapter->lines,
+            );
+        }
+        self::assertSame(
+            [
+                'Direct, such as +44 1632 960200' => [
+                    [Line::REMOVED, 'Always: a message with mbx.'],
+                    [Line::ADDED, 'Always: a message with box.'],
+                ],
+                'Direct (Ann), +44 1632 960203' => [[null, 'Always: rings Ann.']],
+                'Main line, +44 1632 960100' => [[null, 'Always: nobody: the call ends.']],
+            ],
+            $told,
+        );
+    }
+
     public function testAsMarkdown(): void
     {
         $markdown = Markdown::of(self::brief(self::plan('16:00'), self::plan('17:00')));
