@@ -64,7 +64,7 @@ final readonly class Entry
         $target = null === $inBlock ? $number->target : $inBlock->target;
 
         return new self(
-            new EntryPoint($number->id(), $number->name(), $number->line->language, $number->line->site),
+            new EntryPoint($number->id(), $number->name(), $number->line->language, $number->line->site, $dialled),
             $target,
             self::direct($plan, $target),
             new EntryLine($number->line->tellsCaller, $inBlock, $number->line->keptUntil),

@@ -82,6 +82,7 @@ final class EachNumberTest extends TestCase
         $touched = static fn(string $id): array => array_keys(Touched::numbers(self::plan(), [$id]));
         self::assertSame(['+441632960201', '+441632960300'], $touched('ann'));
         self::assertSame(['+441632960200'], $touched('jrn'));
+        self::assertSame([], $touched('dot'), 'Another number takes the one for the extension.');
         // The main line rings Ben by his direct one.
         $bens = ['+441632960203', '+441632960100'];
         self::assertSame($bens, $touched('ben'));

@@ -11,6 +11,7 @@ use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Wording\AnswerSentence;
 use Meandros\Core\Wording\EventWords;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Callers who keep their place and are called back; each second worked out by hand. */
@@ -243,7 +244,9 @@ final class CallbackTest extends TestCase
         self::assertNotContains('callback offered', $kinds($plan->with($line), self::FROM), 'No line may carry it.');
     }
 
-    public function testTheLineAndTheNumberShown(): void
+    #[TestWith([PlanBuilder::NUMBER, '+44 1632 960100'])]
+    #[TestWith(['+441632960203', '+44 1632 960203'])]
+    public function testTheLineAndTheNumberShown(string $dialled, string $shown): void
     {
         $plan = self::waiting(['offer' => ['key' => '5'], 'calls' => ['tries' => 1, 'line' => 'two']])
             ->with([
@@ -263,12 +266,22 @@ final class CallbackTest extends TestCase
                 'prefix' => '',
                 'destinations' => ['national', 'local'],
                 'channels' => 1,
+            ])
+            ->with([
+                'id' => 'num_block',
+                'kind' => 'number',
+                'name' => 'Block',
+                'number' => '+441632960200',
+                'site' => 'sit_harbour',
+                'target' => 'jrn_main',
+                'block' => ['last' => '+441632960209', 'extension' => ''],
             ]);
         $trace = $plan->call(
             [
                 'queues' => [['queue' => 'que', 'free' => 100, 'keeps' => 60]],
                 'phones' => [['who' => '*', 'does' => 'answers', 'after' => 4]],
             ],
+            to: $dialled,
             from: self::FROM,
         );
         $tried = array_values(
@@ -278,7 +291,7 @@ final class CallbackTest extends TestCase
             ),
         )[0];
         self::assertSame(
-            'Try 1 of 1, by Two, showing +44 1632 960100.',
+            'Try 1 of 1, by Two, showing ' . $shown . '.',
             (new EventWords($plan->plan()))->because($tried->happening),
         );
     }

@@ -47,15 +47,12 @@ final readonly class CallbackRoute
         if ([] === $may && $walk->lines->areKnown()) {
             return null;
         }
-        $shown =
-            $walk->plan->get(Number::class, $calls->shows) ??
-            $walk->plan->get(Number::class, $walk->arrival()->at->element);
 
         return new self(
             $queue->callers->callback->offer,
             $caller->text,
             ($may[0] ?? null)?->id(),
-            $shown?->range->number,
+            $walk->plan->get(Number::class, $calls->shows)->range->number ?? $walk->arrival()->at->number,
         );
     }
 }
