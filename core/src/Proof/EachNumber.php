@@ -81,6 +81,12 @@ final class EachNumber
         $found = [];
         foreach ($areAlike ? [$was] : array_filter([$was, $is]) as $number) {
             foreach ($number->range->isMany() ? self::dialled($number) : [] as $dialled) {
+                // Whose it is is known sooner than which number takes it.
+                $isSomebodys =
+                    self::isSomebodys($before, $number, $dialled) || self::isSomebodys($after, $number, $dialled);
+                if ($areAlike && $isSomebodys) {
+                    continue;
+                }
                 $owners = [];
                 foreach ([$before, $after] as $plan) {
                     $owner = $plan->dialled($dialled);

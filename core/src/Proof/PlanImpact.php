@@ -36,9 +36,16 @@ final class PlanImpact
     public static function numbers(Plan $before, Plan $after, ?array $ids = null): array
     {
         $ids ??= self::differing($before, $after);
-        $touched = Touched::numbers($before, $ids) + Touched::numbers($after, $ids);
-        $dialled = array_keys($touched);
-        foreach (array_unique(array_map(static fn(Number $one): string => $one->id(), $touched)) as $id) {
+        $dialled = $toTarget = [];
+        foreach ([$before, $after] as $plan) {
+            foreach (Touched::numbers($plan, $ids) as $number => $one) {
+                $dialled[] = $number;
+                if ($one->target?->element === $plan->get(Number::class, $one->id())?->target?->element) {
+                    $toTarget[$one->id()] = $one->id();
+                }
+            }
+        }
+        foreach ($toTarget as $id) {
             array_push($dialled, ...EachNumber::toTargets($before, $after, $id));
         }
         $numbers = [];
