@@ -80,12 +80,13 @@ final class PhoneNumber
     /** Whether libphonenumber left the prefix of calls within a country, as what follows is too short: no number begins so there. */
     private static function keepsItsPrefix(LibPhoneNumber $number): bool
     {
+        if (true !== $number->isItalianLeadingZero()) {
+            return false;
+        }
         $util = PhoneNumberUtil::getInstance();
         $country = $util->getRegionCodeForCountryCode($number->getCountryCode() ?? 0);
 
-        return true === $number->isItalianLeadingZero() &&
-            '0' === $util->getMetadataForRegion($country)?->getNationalPrefix() &&
-            !$util->isValidNumber($number);
+        return '0' === $util->getMetadataForRegion($country)?->getNationalPrefix() && !$util->isValidNumber($number);
     }
 
     /** Whether its range is given out to anybody, by libphonenumber: those reserved for fiction are not. */
