@@ -259,6 +259,8 @@ final class CoverageApiTest extends ApiTestCase
         self::assertSame('20270102T120000Z', (string) $events[0]->DTEND);
         $page = $this->send('GET', $path . 'html?year=2027')['text'];
         self::assertStringContainsString('Who takes the calls to Berth telephones in 2027', $page);
+        $direct = $this->send('GET', '/api/plans/draft/numbers/num_direct/coverage.html?year=2027')['text'];
+        self::assertStringContainsString('Who takes the calls to Direct lines (Bea Longstaff) in 2027', $direct);
         $this->send('GET', $path . 'pdf?year=2027');
         self::assertStringStartsWith('%PDF', (string) $this->answer()->getContent());
         $this->send('GET', '/api/plans/draft/numbers/num_none/coverage.csv?year=2027');

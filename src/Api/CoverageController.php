@@ -15,6 +15,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
+use Meandros\Core\Proof\EachNumber;
 use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Proof\Rung;
 use Meandros\Core\Reading\Input;
@@ -147,6 +148,8 @@ final readonly class CoverageController
     {
         $plan = $this->plans->get($which);
         $number = $plan->get(Number::class, $id) ?? throw new NotFound('There is no such number in this plan.');
+        // Of a block the first one, which the bar calls.
+        $number = EachNumber::in($plan, $number->range->example()) ?? $number;
         $year = self::year($request);
         $zone = $plan->zoneOf($number->line->site);
         [$from, $until] = YearPicture::instants($zone, $year);

@@ -41,6 +41,21 @@ final class YearChecksTest extends TestCase
                 'num_main /target Calls come to nobody and nothing, whatever callers press, at any time of the coming year.',
             ],
         ];
+        $nobodys = ['block' => ['last' => '+441632960209', 'extension' => '210'], 'target' => 'jrn_main'];
+        yield 'nobody, by any number of a block' => [
+            self::harbour()
+                ->journey('jrn_main', $end)
+                ->journey('jrn_rest', [])
+                ->with(['id' => 'dan', 'name' => 'Dan', 'extension' => '213', 'phones' => []] + self::ANN)
+                ->with(
+                    $nobodys + ['id' => 'num_direct', 'name' => 'Direct', 'number' => '+441632960200'] + self::NUMBER,
+                ),
+            [
+                'num_main /target Calls come to nobody and nothing, whatever callers press, at any time of the coming year.',
+                'num_direct /target Calls come to nobody and nothing, whatever callers press, at any time of the coming year.',
+                'dan /mailbox Where nobody answers calls to +44 1632 960203, they end for want of a step: callers hear it go dead.',
+            ],
+        ];
         yield 'a fax line is for machines' => [
             self::harbour()->journey('jrn_main', [['id' => 'f1', 'do' => 'fax', 'mailbox' => 'mbx'], ...$end]),
             [],

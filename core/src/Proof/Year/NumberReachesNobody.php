@@ -14,7 +14,7 @@ use Meandros\Core\Routing\Happening\FaxLookedFor;
 /** A number whose calls never come to anybody or anything, whatever callers press. */
 final class NumberReachesNobody implements YearCheck, OfWhatNeverHappens
 {
-    /** @var array<string, array{Number, bool}> whether its calls come to nothing so far, by number */
+    /** @var array<string, bool> whether its calls come to nothing so far, those to all of a block, by number of the plan */
     private array $numbers = [];
 
     public function see(Seen $seen, Fares $fares): void
@@ -27,14 +27,15 @@ final class NumberReachesNobody implements YearCheck, OfWhatNeverHappens
                     static fn(Event $event): bool => $event->happening instanceof FaxLookedFor,
                 );
         foreach ($seen->numbers as $number) {
-            $this->numbers[$number->id()] = [$number, ($this->numbers[$number->id()][1] ?? true) && $isNothing];
+            $this->numbers[$number->id()] = ($this->numbers[$number->id()] ?? true) && $isNothing;
         }
     }
 
     public function found(Fares $fares): iterable
     {
-        foreach ($this->numbers as [$number, $isNothing]) {
-            if ($isNothing && null !== $number->target) {
+        foreach ($this->numbers as $id => $isNothing) {
+            $number = $fares->plan->get(Number::class, $id);
+            if ($isNothing && null !== $number?->target) {
                 yield Finding::warning($number, '/target', 'number-reaches-nobody');
             }
         }
