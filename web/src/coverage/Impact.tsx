@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { Impact } from '../api/types';
 import { allPhones, allPhonesInWords } from '../moment/allPhones';
 import { useMoment } from '../moment/useMoment';
+import { usePlan } from '../plan/usePlan';
 import { LookingThrough } from '../ui/LookingThrough';
 import { WhateverPhonesDo } from '../ui/WhateverPhonesDo';
 import { momentWords } from '../ui/when';
@@ -126,12 +127,15 @@ function byWhom({ keys, from, phones }: Changed['changes'][number]): string {
 
 function Group({ group }: { group: Changed[] }) {
     const [isWhole, setIsWhole] = useState(false);
+    const plan = usePlan();
     const [first] = group;
     if (!first) return null;
+    // Of a block, or of all that begin alike, it is told which.
+    const isOneOfMany = (one: Changed) => ![undefined, one.number].includes(plan?.get('number', one.id)?.number);
     const shown = isWhole ? first.changes : first.changes.slice(0, FIRST_CHANGES);
     return (
         <>
-            <b>{names(group.map((one) => one.name))}</b>
+            <b>{names(group.map((one) => (isOneOfMany(one) ? `${one.name}, ${one.number}` : one.name)))}</b>
             <ul>
                 {shown.map((one) => (
                     <li key={one.severity + one.what + one.keys.join() + one.from + one.phones.join()}>
