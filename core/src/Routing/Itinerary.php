@@ -171,6 +171,16 @@ final readonly class Itinerary
         );
     }
 
+    /** Equal for two at which the same step comes next, whatever comes after it. */
+    public function nextKey(): string
+    {
+        $inner = $this->frames[\count($this->frames) - 1];
+
+        return null === $inner->owner?->since
+            ? $inner->name . ':' . $inner->at
+            : $inner->journey . ' ' . serialize($inner->step());
+    }
+
     /**
      * Into another journey: in place of the one that it is in, unless it comes back.
      *

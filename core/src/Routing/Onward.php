@@ -47,6 +47,14 @@ final readonly class Onward
         return new self(part: $part);
     }
 
+    /** Equal for two that lead to the same from the same step. */
+    public function key(): string
+    {
+        $part = null === $this->part ? null : [$this->part->name, $this->part->exit];
+
+        return serialize([$this->exit, $this->toward, $this->ending, $this->otherwise, $this->again, $part]);
+    }
+
     /** @param int $up menus further up than the one that the step stands in */
     public static function again(int $up): self
     {

@@ -18,6 +18,7 @@ use Meandros\Core\Plan\Element\OverrideEnd;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
+use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Reading\InvalidData;
@@ -37,10 +38,12 @@ final class Router
     private ?PlanHours $hours = null;
     private ?Lines $lines = null;
     private ?Phones $phones = null;
+    private readonly Hearing $hearing;
 
     public function __construct(private readonly PhoneRanges $ranges = new KnownRanges())
     {
         $this->walkers = new Walkers();
+        $this->hearing = new Hearing();
     }
 
     /**
@@ -130,7 +133,7 @@ final class Router
             $this->phones = new Phones($this->lines);
         }
 
-        $surroundings = new Surroundings($plan, $live, $hours, $this->lines, $this->phones);
+        $surroundings = new Surroundings($plan, $live, $hours, $this->lines, $this->phones, $this->hearing);
 
         return new Walk($call, $assumptions, $surroundings, $arrival, $this->comeBackIn(...), $work);
     }
@@ -201,10 +204,8 @@ final class Router
      */
     public function step(Walk $walk, Itinerary $way): Itinerary
     {
-        [$journey, $step] = $way->next() ?? throw new \LogicException('The call is over.');
-        $within = $way->within();
-        null === $within && $walk->enter($journey, $step->id());
-        $since = $within ?? $walk->second();
+        $step = self::enter($walk, $way);
+        $since = $way->within() ?? $walk->second();
         try {
             $onward = $this->walkers->take($step, $walk);
         } catch (CallOver | TimeUp $over) {
@@ -218,6 +219,26 @@ final class Router
         }
 
         return $next;
+    }
+
+    /**
+     * Takes the step that comes next, and leaves it open where the call is then.
+     *
+     * @throws CallOver
+     * @throws TimeUp
+     */
+    public function take(Walk $walk, Itinerary $way): Onward
+    {
+        return $this->walkers->take(self::enter($walk, $way), $walk);
+    }
+
+    /** @throws CallOver */
+    private static function enter(Walk $walk, Itinerary $way): Step
+    {
+        [$journey, $step] = $way->next() ?? throw new \LogicException('The call is over.');
+        null === $way->within() && $walk->enter($journey, $step->id());
+
+        return $step;
     }
 
     /** @throws CallOver */

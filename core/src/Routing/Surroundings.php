@@ -19,5 +19,6 @@ final readonly class Surroundings
         public PlanHours $hours,
         public Lines $lines,
         public Phones $phones,
+        public Hearing $hearing,
     ) {}
 }

@@ -45,6 +45,8 @@ final class Walk
     /** @var array{string|null, string|null, \Closure(): Ending}|null where it was, and what goes on once the caller has hung up */
     private ?array $afterwards = null;
     private ?HungUp $hungUp = null;
+    private bool $usesLanguage = false;
+    private bool $usesTag = false;
     private ?Hours $lastHours = null;
     private ?Ringing $lastRinging = null;
     /** @var (\Closure(int): Waits)|null */
@@ -98,6 +100,26 @@ final class Walk
         return $this->arrival;
     }
 
+    /** The language that the call is in. */
+    public function language(): string
+    {
+        $this->usesLanguage = true;
+
+        return $this->arrival->language;
+    }
+
+    /** Whether anything that happened so far may be otherwise in another language. */
+    public function usesLanguage(): bool
+    {
+        return $this->usesLanguage;
+    }
+
+    /** Whether it counts by what the call has its language: something was put on it, or it came in once more. */
+    public function usesTag(): bool
+    {
+        return $this->usesTag;
+    }
+
     /**
      * Lets it come in by one of our own numbers, as a call from inside.
      *
@@ -132,6 +154,7 @@ final class Walk
                 throw CallOver::stopped(Stop::Number);
             }
         }
+        $this->usesTag = true;
         $this->earlier[] = $this->arrival;
         $this->arrival = $arrival->tagged($this->arrival->tag);
     }
@@ -139,6 +162,7 @@ final class Walk
     /** What the call carries changes, from here on. */
     public function tag(Tag $tag): void
     {
+        $this->usesTag = true;
         $this->arrival = $this->arrival->tagged($tag);
     }
 
@@ -254,7 +278,7 @@ final class Walk
             $this->journey,
             $this->step,
             $happening,
-            $this->arrival()->shown,
+            $this->arrival->shown,
         );
     }
 
@@ -275,12 +299,15 @@ final class Walk
      */
     public function hear(?Prompt $prompt, ?string $name = null): Heard
     {
-        $wanted = $this->arrival()->language;
-        $language = $prompt?->languageFor($wanted) ?? $wanted;
         if (null === $prompt) {
-            return new Heard(null, $language, 0);
+            return new Heard(null, $this->arrival->language, 0);
         }
-        $filled = [] === $prompt->script($language)->blanks() ? [] : $this->fill($prompt, $language, $name);
+        $language = $prompt->languageFor($this->language());
+        $heard = $this->surroundings->hearing->of($prompt, $language);
+        if (null !== $heard) {
+            return $heard;
+        }
+        $filled = $this->fill($prompt, $language, $name);
 
         return new Heard(
             $prompt->id(),
@@ -307,7 +334,7 @@ final class Walk
             $this->pass($seconds ?? $heard->seconds);
         } catch (CallOver | Interrupted $over) {
             if ($this->second() > $start) {
-                $this->note(Said::partly($heard, $this->arrival()->language, $this->second() - $start), $start);
+                $this->note(Said::partly($heard, $this->arrival->language, $this->second() - $start), $start);
             }
             throw $over;
         }
@@ -330,12 +357,10 @@ final class Walk
     {
         $hours = $this->plan->get(Hours::class, $prompt->hours) ?? $this->lastHours;
         $zone =
-            null === $hours
-                ? $this->plan->zoneOf($this->arrival()->at->site)
-                : $this->surroundings->hours->zone($hours);
+            null === $hours ? $this->plan->zoneOf($this->arrival->at->site) : $this->surroundings->hours->zone($hours);
         $rang = $this->lastRinging()?->target;
         $name ??= null === $rang?->element ? null : $this->plan->find($rang->element)?->name();
-        $facts = new CallFacts($hours, $zone, $name ?? $this->arrival()->shown->label, $this->wait());
+        $facts = new CallFacts($hours, $zone, $name ?? $this->arrival->shown->label, $this->wait());
         $second = $this->second();
 
         return $this->lookups->fill(new BlanksLookup($prompt, $language, $facts, $second), $second);
@@ -426,6 +451,15 @@ final class Walk
         return $copy;
     }
 
+    /** The same call, where it came in as another one did. */
+    public function arrived(Arrival $arrival): self
+    {
+        $copy = clone $this;
+        $copy->arrival = $arrival;
+
+        return $copy;
+    }
+
     /** @return list<Event> in the order in which they came about */
     public function events(): array
     {
@@ -433,7 +467,7 @@ final class Walk
     }
 
     /**
-     * Equal for calls that go on alike but for the phones that rang before, and the second.
+     * Equal for calls that go on alike but for the phones that rang before, the second, and the language that was put on them.
      *
      * @param list<string> $exits    of the last ringing that count: they choose greetings
      * @param bool         $withName whether it counts who rang: prompts say the name
@@ -441,10 +475,11 @@ final class Walk
     public function condition(array $exits, bool $withName): string
     {
         $rang = $this->lastRinging;
+        $tag = $this->arrival->tag;
 
         return serialize([
-            $this->arrival()->at->element,
-            $this->arrival()->tag,
+            $this->arrival->at->element,
+            [$tag->label, $tag->urgency, $tag->tone, $tag->note],
             $this->clock->isAnswered(),
             $this->lastHours?->id(),
             null !== $rang && Lists::has($exits, $rang->exit) ? $rang->exit : null,
@@ -464,7 +499,7 @@ final class Walk
             new Passage($this->events, $this->visits, $this->rung->all()),
             $ending,
             $this->second(),
-            $this->arrival()->shown,
+            $this->arrival->shown,
             $this->lookups->holds(),
         );
     }

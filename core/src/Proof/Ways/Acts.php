@@ -129,6 +129,12 @@ final readonly class Acts
         );
     }
 
+    /** But for what phones do. */
+    public function withoutPhones(): self
+    {
+        return [] === $this->phones ? $this : new self($this->keys, $this->meanwhile, [], $this->stated);
+    }
+
     private function isNothing(): bool
     {
         return [] === $this->phones &&

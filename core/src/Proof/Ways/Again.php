@@ -37,7 +37,7 @@ final class Again
                 return Untried::PhoneAgain;
             }
             foreach ($what instanceof Ringing ? $what->rung : [] as $rung) {
-                $kept = $stand->now[$rung->phone->id] ?? null;
+                $kept = $stand->justNow->did[$rung->phone->id] ?? null;
                 if (Behaviour::Rings === $kept?->does && $event->second === $stand->walk->second()) {
                     return Untried::PhoneAgain;
                 }

@@ -11,8 +11,12 @@ use Meandros\Core\Routing\Heeded;
 use Meandros\Core\Routing\HungUp;
 
 /** Something that happened in a run of one step, at which it may be open what is done. */
-final readonly class Asking
+final class Asking
 {
+    /** Whether it is the soonest, and the latest, of those that came alike: keys are pressed as soon as can be after the one, and as late after the other. */
+    public bool $isSoonest = true;
+    public bool $isLatest = true;
+
     /**
      * @param Acts                    $acts  by which the run came here, since the step began
      * @param Happening|Heeded|HungUp $what  happened
@@ -20,12 +24,12 @@ final readonly class Asking
      * @param int                     $place how many times the same was asked for before, at this step
      */
     public function __construct(
-        private Choices $choices,
-        public Run $run,
-        public Acts $acts,
-        public Happening|Heeded|HungUp $what,
-        public int $since,
-        public int $place,
+        private readonly Choices $choices,
+        public readonly Run $run,
+        public readonly Acts $acts,
+        public readonly Happening|Heeded|HungUp $what,
+        public readonly int $since,
+        public readonly int $place,
     ) {}
 
     /** How the step is taken where more is done. */
@@ -60,7 +64,7 @@ final readonly class Asking
      */
     public function soonest(int $first, int $last): array
     {
-        return 0 === $this->since + $first && 1 <= $last && [] !== $this->stand()->now ? [0, 1] : [$first];
+        return 0 === $this->since + $first && 1 <= $last && [] !== $this->stand()->justNow->did ? [0, 1] : [$first];
     }
 
     public function later(): Later

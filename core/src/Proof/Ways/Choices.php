@@ -152,7 +152,10 @@ final class Choices
             $this->came[$shape] = min($first, $this->came[$shape] ?? $first);
             $seen[$key] = [min($first, $soonest), max($last, $latest)];
             foreach (array_unique([$first, $last]) as $second) {
-                if ($second < $soonest || $second > $latest) {
+                [, $asking] = $bySecond[$second];
+                $asking->isSoonest = $second === $first && $second < $soonest;
+                $asking->isLatest = $second === $last && $second > $latest;
+                if ($asking->isSoonest || $asking->isLatest) {
                     $unseen[] = $bySecond[$second];
                 }
             }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Ways;
 
+use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Element\Team;
@@ -14,6 +16,7 @@ use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\SentOn;
+use Meandros\Core\Routing\Walk;
 
 /** At what happens, of which phones it is looked at what they do. */
 final readonly class LookedAt
@@ -85,5 +88,69 @@ final readonly class LookedAt
         $manners = Team::mannersOf($this->plan, $what->target);
 
         return [] === $speak && true !== $manners?->skipBusy && true !== $manners?->followRules;
+    }
+
+    /** What those phones did that were looked at in the second in which a step was over. */
+    public function justNow(Walk $walk, Acts $acts, JustNow $before): JustNow
+    {
+        $second = $walk->second();
+        $looked = array_filter($this->looked($walk), static fn(int $one): bool => $one === $second);
+        if ([] === $looked) {
+            return new JustNow();
+        }
+        $rang = $together = [];
+        foreach ($walk->rung->all() as $rung) {
+            $rung->times->from === $second && ($rang[$rung->phone->id] = null !== $rung->times->rings);
+        }
+        foreach ($walk->events() as $event) {
+            if ($event->second !== $second) {
+                continue;
+            }
+            $phones = $this->phones($event->happening);
+            // No other ringing is of all of them where one may speak for others.
+            $with = $this->isPlain($event->happening) ? $phones : [...$phones, ''];
+            $together += \count($phones) > 1 ? array_fill_keys($phones, $with) : [];
+            $rings = $event->happening instanceof Ringing ? $this->wouldRing($event->happening) : [];
+            $rang = array_fill_keys(array_intersect($phones, $rings), true) + $rang;
+        }
+        $did = [];
+        foreach (array_keys($looked) as $phone) {
+            $one = $acts->does($phone) ?? ($before->did[$phone] ?? null);
+            if (null !== $one && (Behaviour::Rings !== $one->does || ($rang[$phone] ?? false))) {
+                $did[$phone] = new PhoneAssumption($one->who, $one->does, $one->afterSeconds);
+            }
+        }
+
+        return new JustNow($did, array_diff_key($looked, $did), $together);
+    }
+
+    /** @return array<string, int> the second at which it was last looked at what a phone does, by phone */
+    private function looked(Walk $walk): array
+    {
+        $looked = [];
+        foreach ($walk->rung->all() as $rung) {
+            $looked[$rung->phone->id] = $rung->times->from;
+        }
+        foreach ($walk->events() as $event) {
+            $what = $event->happening;
+            // Some queues are entered only while an agent can be reached.
+            $looks =
+                $what instanceof QueueEntered &&
+                true === $this->plan->get(Queue::class, $what->queue)?->callers->admission->needsAgent;
+            $agents = $looks ? $walk->assumptions->circumstances->queues[$what->queue]->agents ?? [] : [];
+            foreach ($looks ? $this->phones($what) : [] as $phone) {
+                if (true === ($agents[explode('/', $phone)[0]]->signedIn ?? true)) {
+                    $looked[$phone] = max($looked[$phone] ?? 0, $event->second);
+                }
+            }
+            if ($what instanceof SentOn && null !== $what->number) {
+                $looked[$what->number] = $event->second;
+            }
+            foreach ($what instanceof Ringing ? $this->onACall($what) : [] as $phone) {
+                $looked[$phone] = max($looked[$phone] ?? 0, $event->second);
+            }
+        }
+
+        return $looked;
     }
 }

@@ -24,20 +24,37 @@ use Meandros\Core\Routing\PlaceKept;
 /** What calls may still come to from a place: elements that its remaining steps mention, and what those mention. */
 final class Remaining
 {
+    /** @var array<string, array<string, true>> by where a call is in its journeys */
+    private array $of = [];
     /** @var array<string, array<string, true>> by the name of a list and the place in it */
     private array $known = [];
     /** @var array<string, array<string, true>> by element, or number outside */
     private array $behind = [];
     /** @var array<string, WhoRang> by element */
     private array $says = [];
+    /** @var \WeakMap<Step, list<string>> */
+    private \WeakMap $mentions;
 
-    public function __construct(private readonly Plan $plan) {}
+    public function __construct(private readonly Plan $plan)
+    {
+        $this->mentions = new \WeakMap();
+    }
 
     /** @return array<string, true> by id, or number outside */
     public function of(Itinerary $way): array
     {
+        return $this->of[$way->key()] ??= $this->ofAll($way->frames);
+    }
+
+    /**
+     * @param list<Frame> $frames
+     *
+     * @return array<string, true>
+     */
+    private function ofAll(array $frames): array
+    {
         $mentioned = [];
-        foreach ($way->frames as $frame) {
+        foreach ($frames as $frame) {
             $mentioned += $this->known[$frame->name . ':' . $frame->at] ??= $this->behind($frame);
         }
 
@@ -70,11 +87,8 @@ final class Remaining
             }
             $mentioned += $this->behind(new Frame('', $last->journey, $exit->steps));
         }
-        foreach ([...$frames, $last->movedTo($last->at + 1)] as $frame) {
-            $mentioned += $this->known[$frame->name . ':' . $frame->at] ??= $this->behind($frame);
-        }
 
-        return $mentioned;
+        return $mentioned + $this->ofAll([...$frames, $last->movedTo($last->at + 1)]);
     }
 
     /** @param array<string, true> $remaining what is said among it that may depend on who rang last */
@@ -171,6 +185,12 @@ final class Remaining
 
     /** @return list<string> elements by id, and numbers outside, which are none */
     public function mentions(Step $step): array
+    {
+        return $this->mentions[$step] ??= $this->mentionedAt($step);
+    }
+
+    /** @return list<string> */
+    private function mentionedAt(Step $step): array
     {
         $ids = array_map(static fn(Reference $one): string => $one->id, $step->references(''));
         $taken = $step->takenBy();

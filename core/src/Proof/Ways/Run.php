@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Ways;
 
 use Meandros\Core\Routing\Ending;
-use Meandros\Core\Routing\Itinerary;
+use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\Walk;
 
 /** One step, taken in one way. */
@@ -14,13 +14,14 @@ final readonly class Run
     /**
      * @param Acts        $acts   with as many presses as the step asked for
      * @param Walk        $walk   after it
-     * @param Ending|null $ending where it ended the call
+     * @param Onward      $onward where it goes from the step, if that did not end it
+     * @param Ending|null $ending where the step ended the call
      * @param int         $there  seconds for which callers are there who may give up
      */
     public function __construct(
         public Acts $acts,
         public Walk $walk,
-        public Itinerary $way,
+        public Onward $onward,
         public int $seconds,
         public ?Ending $ending,
         public int $there,

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Ways;
 
-use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\Itinerary;
@@ -24,26 +23,20 @@ final class Stand
     public string $key = '';
     /** From which it was come to first. */
     public ?self $before = null;
-    /** Equal for those that differ in nothing but what phones did in the second in which calls come there. */
-    public string $place = '';
+    /** What calls carry that stand here; empty where that was not asked yet. */
+    public string $carries = '';
+    private ?string $did = null;
     /** How long callers are there who may give up, until calls end; null where none does. */
     public ?Leg $there = null;
     /** @var array{int, int} seconds of the call between which whatever is looked up at the step is the same: the first, and the first after */
     private array $same = [\PHP_INT_MIN, \PHP_INT_MAX];
 
-    /**
-     * @param Acts                           $acts     by which the call came here that was the first to
-     * @param array<string, PhoneAssumption> $now      what phones did in the very second in which calls come here, by phone
-     * @param array<string, int>             $reached  phones that could be reached then
-     * @param array<string, list<string>>    $together with which others those in `now` rang together
-     */
+    /** @param Acts $acts by which the call came here that was the first to, but for what phones did */
     public function __construct(
         public readonly Walk $walk,
         public readonly Itinerary $way,
         public readonly Acts $acts,
-        public readonly array $now = [],
-        public readonly array $reached = [],
-        public readonly array $together = [],
+        public readonly JustNow $justNow = new JustNow(),
     ) {}
 
     /** @param bool $afterRounds whether calls may go round at the step before, as often as they like */
@@ -61,9 +54,9 @@ final class Stand
     }
 
     /** Callers are there for so long, be it that something goes on after they have hung up. */
-    public function stays(Leg $there): void
+    public function stays(?Leg $there): void
     {
-        $this->there = $this->there?->or($there) ?? $there;
+        $this->there = null === $there ? $this->there : $this->there?->or($there) ?? $there;
     }
 
     /** @return string|null the key of a place before this one that is the same at another second: calls go round */
@@ -76,6 +69,12 @@ final class Stand
         }
 
         return null;
+    }
+
+    /** Equal for those at which phones did the same in the very second in which calls come there. */
+    public function did(): string
+    {
+        return $this->did ??= $this->justNow->key();
     }
 
     /** @param array{int, int} $seconds of the call between which what was looked up at the step is the same */

@@ -10,6 +10,7 @@ use Meandros\Core\Directory\Search;
 use Meandros\Core\Directory\Stop;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Prompt;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\DirectoryStep;
 use Meandros\Core\Routing\Answering\Dialler;
@@ -28,12 +29,15 @@ final class DirectoryWalker implements StepWalker
     private const NAME_SECONDS = 2;
     private const KEY_SECONDS = 1;
 
+    /** @var array{Plan, DirectoryStep, Directory}|null where people were looked for last */
+    private ?array $last = null;
+
     public function take(Step $step, Walk $walk): Onward
     {
         \assert($step instanceof DirectoryStep);
         $prompt = $walk->plan->get(Prompt::class, $step->asks->prompt);
         for ($try = 1; ; ++$try) {
-            $search = self::ask($step, $walk->hear($prompt), $try, $walk);
+            $search = $this->ask($step, $walk->hear($prompt), $try, $walk);
             $exit = null === $search ? DirectoryStep::NOTHING : DirectoryStep::NOBODY;
             if (DirectoryStep::HELP === $search?->typed) {
                 return Onward::by(DirectoryStep::HELP);
@@ -59,7 +63,7 @@ final class DirectoryWalker implements StepWalker
      *
      * @throws CallOver
      */
-    private static function ask(DirectoryStep $step, Heard $heard, int $try, Walk $walk): ?Search
+    private function ask(DirectoryStep $step, Heard $heard, int $try, Walk $walk): ?Search
     {
         $start = $walk->second();
         $press = $walk->keys->atMenu();
@@ -69,7 +73,7 @@ final class DirectoryWalker implements StepWalker
         $search =
             '' === $keys || $at >= $heard->seconds + $step->asks->waitSeconds
                 ? null
-                : self::search($step, $keys, $walk);
+                : $this->search($step, $keys, $walk);
         $seconds = null === $search ? $step->asks->waitSeconds : self::spellingSeconds($search, $step);
         $walk->listen($heard, null === $search ? null : min($at, $heard->seconds));
         $walk->note(new NameSpelled($heard, $search, $step, $try, $seconds, null === $search ? null : $at), $start);
@@ -78,11 +82,20 @@ final class DirectoryWalker implements StepWalker
         return $search;
     }
 
-    private static function search(DirectoryStep $step, string $keys, Walk $walk): Search
+    private function search(DirectoryStep $step, string $keys, Walk $walk): Search
     {
         return str_starts_with($keys, DirectoryStep::HELP)
             ? new Search(DirectoryStep::HELP, [], Stop::One)
-            : (new Directory($walk->plan, $step->spelling, $step->dial))->read($keys);
+            : $this->directory($step, $walk->plan)->read($keys);
+    }
+
+    private function directory(DirectoryStep $step, Plan $plan): Directory
+    {
+        if (null === $this->last || $this->last[0] !== $plan || $this->last[1] !== $step) {
+            $this->last = [$plan, $step, new Directory($plan, $step->spelling, $step->dial)];
+        }
+
+        return $this->last[2];
     }
 
     /** A second for each key after the first, then as long as another may follow. */

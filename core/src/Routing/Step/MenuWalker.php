@@ -53,7 +53,7 @@ final class MenuWalker implements StepWalker
     private static function heed(MenuStep $step, KeyPress $press, ?int $at, Walk $walk, bool $isPerson): Pressed
     {
         if (null !== $press->says) {
-            $said = Spoken::understand($press->says, $step->manner->words, $walk->arrival()->language);
+            $said = Spoken::understand($press->says, $step->manner->words, $walk->language());
 
             return new Pressed(
                 $said->key,

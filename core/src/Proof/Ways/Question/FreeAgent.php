@@ -44,7 +44,8 @@ final readonly class FreeAgent
         private int $until,
     ) {
         $isTheirs = static fn(string $phone): bool => str_starts_with($phone, $who . '/');
-        $this->kept = 0 === $at->since ? array_filter($at->stand()->now, $isTheirs, \ARRAY_FILTER_USE_KEY) : [];
+        $this->kept =
+            0 === $at->since ? array_filter($at->stand()->justNow->did, $isTheirs, \ARRAY_FILTER_USE_KEY) : [];
         $last = $until - $queue->agents->asking->alertSeconds;
         $run = $at->try($free(max($this->soonest(), $last)));
         $phones = $this->ringing($run, $isTheirs);

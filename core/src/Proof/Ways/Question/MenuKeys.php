@@ -46,11 +46,10 @@ final class MenuKeys implements Question
         $isLast = $menu->asks->tries === $at->what->try;
         foreach ([...$known, ...$wrong] as $i => [$soon, $late]) {
             $isWrong = $i >= \count($known);
-            foreach ($isFirst || $isWrong ? $at->soonest($first, $last) : [] as $after) {
+            foreach ($at->isSoonest && ($isFirst || $isWrong) ? $at->soonest($first, $last) : [] as $after) {
                 $answers[] = Acts::pressing(new KeyPress($soon, $after));
             }
-            $isOther = [$late, $last] !== [$soon, $first] || !$isFirst;
-            if (($isLast || $isWrong) && $isOther) {
+            if ($at->isLatest && ($isLast || $isWrong)) {
                 $answers[] = Acts::pressing(new KeyPress($late, $last));
             }
         }

@@ -54,10 +54,10 @@ final class NameChosen implements Question
         $isLast = $at->what->step->asks->tries === $try;
         foreach ([self::NOBODY, DirectoryStep::HELP, ...range(1, \count($at->what->people))] as $key) {
             $isNobody = self::NOBODY === $key;
-            if (1 === $try || $isNobody) {
+            if ($at->isSoonest && (1 === $try || $isNobody)) {
                 $answers[] = Acts::pressing(new KeyPress((string) $key, 0));
             }
-            if ($isLast || $isNobody) {
+            if ($at->isLatest && ($isLast || $isNobody)) {
                 $answers[] = Acts::pressing(new KeyPress((string) $key, $last));
             }
         }

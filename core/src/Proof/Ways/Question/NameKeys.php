@@ -9,6 +9,7 @@ use Meandros\Core\Directory\Directory;
 use Meandros\Core\Directory\Search;
 use Meandros\Core\Directory\Stop;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Spelled;
 use Meandros\Core\Plan\Step\DirectoryStep;
 use Meandros\Core\Proof\Ways\Acts;
@@ -29,6 +30,9 @@ final class NameKeys implements Question
     /** Keys that can be stated at once leave room for two more. */
     private const LONGEST = 22;
 
+    /** @var array{Plan, DirectoryStep, list<array{string, string, bool}>}|null what may be spelled at the directory that was asked about last */
+    private ?array $last = null;
+
     public function about(Asking $at): ?string
     {
         \assert($at->what instanceof NameSpelled);
@@ -48,11 +52,11 @@ final class NameKeys implements Question
         $isFirst = 1 === $at->what->try;
         $isLast = $step->asks->tries === $at->what->try;
         $help = [DirectoryStep::HELP, DirectoryStep::HELP, true];
-        foreach ([$help, ...self::spelled($at, $step)] as [$soon, $late, $leads]) {
-            if ($isFirst || !$leads) {
+        foreach ([$help, ...$this->spelled($at->plan(), $step)] as [$soon, $late, $leads]) {
+            if ($at->isSoonest && ($isFirst || !$leads)) {
                 $answers[] = Acts::pressing(new KeyPress($soon, 0));
             }
-            if ($isLast || !$leads) {
+            if ($at->isLatest && ($isLast || !$leads)) {
                 $answers[] = Acts::pressing(new KeyPress($late, $last));
             }
         }
@@ -73,11 +77,21 @@ final class NameKeys implements Question
     }
 
     /** @return list<array{string, string, bool}> for all that they can stand for: keys that take the fewest seconds, and the most; and whether that is one person */
-    private static function spelled(Asking $at, DirectoryStep $step): array
+    private function spelled(Plan $plan, DirectoryStep $step): array
     {
-        $directory = new Directory($at->plan(), $step->spelling, $step->dial);
+        if (null === $this->last || $this->last[0] !== $plan || $this->last[1] !== $step) {
+            $this->last = [$plan, $step, self::whatMaySpell($plan, $step)];
+        }
+
+        return $this->last[2];
+    }
+
+    /** @return list<array{string, string, bool}> */
+    private static function whatMaySpell(Plan $plan, DirectoryStep $step): array
+    {
+        $directory = new Directory($plan, $step->spelling, $step->dial);
         $found = [];
-        foreach (self::begun($at, $step) as $keys) {
+        foreach (self::begun($plan, $step) as $keys) {
             $search = $directory->read($keys);
             $seconds = self::seconds($search, $step);
             $whom = implode(' ', array_map(static fn(Person $person): string => $person->id(), $search->people));
@@ -95,10 +109,10 @@ final class NameKeys implements Question
     }
 
     /** @return list<string> every beginning of what spells somebody, as it is and with each key more; with # and without */
-    private static function begun(Asking $at, DirectoryStep $step): array
+    private static function begun(Plan $plan, DirectoryStep $step): array
     {
         $begun = ['1' => true, '2' => true];
-        foreach (Reachable::people($at->plan(), $step->dial) as $person) {
+        foreach (Reachable::people($plan, $step->dial) as $person) {
             foreach ($step->spelling->parts() as $part) {
                 foreach (Spelled::keys($person, $part) as $keys) {
                     for ($length = 1; $length <= min(\strlen($keys), self::LONGEST); ++$length) {

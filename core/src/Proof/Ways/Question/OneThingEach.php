@@ -181,7 +181,7 @@ final class OneThingEach
                 \ARRAY_FILTER_USE_KEY,
             );
             foreach ($at->plan()->get(Person::class, $person)?->phoneIds() ?? [] as $id) {
-                $isOpen = !Lists::has($rung, $id) && !$at->acts->says($id) && !isset($at->stand()->now[$id]);
+                $isOpen = !Lists::has($rung, $id) && !$at->acts->says($id) && !isset($at->stand()->justNow->did[$id]);
                 foreach ($isOpen ? self::AT_ONCE : [] as $does) {
                     $ways[] = [$id => new PhoneAssumption($id, Behaviour::Busy)] + PhonesRing::alike($others, $does, 0);
                 }

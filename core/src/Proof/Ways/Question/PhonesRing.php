@@ -140,7 +140,7 @@ final class PhonesRing implements Question
         foreach (self::together($at, $open) as $all) {
             $may =
                 Behaviour::Unreachable === $all[0] && 0 === $at->since
-                    ? array_diff_key($open, $at->stand()->reached)
+                    ? array_diff_key($open, $at->stand()->justNow->reached)
                     : $open;
             $alike = self::LATEST === $all[1] ? self::asLateAsTheyCan($at, $may) : self::alike($may, ...$all);
             $answers[] = Acts::ringing($alike, $at->since)->then(self::ringOn($at, array_diff_key($open, $alike)));
@@ -346,7 +346,7 @@ final class PhonesRing implements Question
 
     private static function isKept(Asking $at, string $phone): bool
     {
-        return 0 === $at->since && isset($at->stand()->now[$phone]);
+        return 0 === $at->since && isset($at->stand()->justNow->did[$phone]);
     }
 
     /**

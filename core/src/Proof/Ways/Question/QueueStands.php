@@ -228,7 +228,9 @@ final class QueueStands implements Question
         );
 
         return Acts::ringing(
-            0 === $at->since ? array_diff_key($gone, $at->stand()->now, $at->stand()->reached) : $gone,
+            0 === $at->since
+                ? array_diff_key($gone, $at->stand()->justNow->did, $at->stand()->justNow->reached)
+                : $gone,
             $at->since,
         );
     }
