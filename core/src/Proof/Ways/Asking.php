@@ -16,6 +16,8 @@ final class Asking
     /** Whether it is the soonest, and the latest, of those that came alike: keys are pressed as soon as can be after the one, and as late after the other. */
     public bool $isSoonest = true;
     public bool $isLatest = true;
+    /** The soonest of those that came alike, where this one comes later. */
+    public ?self $soonest = null;
 
     /**
      * @param Acts                    $acts  by which the run came here, since the step began
@@ -41,7 +43,10 @@ final class Asking
     /** The same in another run, where more is done. */
     public function at(Run $run, Acts $more, Happening $what, ?int $since = null): self
     {
-        return new self($this->choices, $run, $this->acts->then($more), $what, $since ?? $this->since, $this->place);
+        $at = new self($this->choices, $run, $this->acts->then($more), $what, $since ?? $this->since, $this->place);
+        [$at->isSoonest, $at->isLatest] = [$this->isSoonest, $this->isLatest];
+
+        return $at;
     }
 
     public function stand(): Stand

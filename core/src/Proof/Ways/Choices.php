@@ -127,7 +127,7 @@ final class Choices
      * where they were go round: that is not followed.
      *
      * @param array<string, non-empty-array<int, array{string, Asking}>> $next
-     * @param array<string, array{int, int}>                             $seen the soonest and the latest so far
+     * @param array<string, array{int, int, Asking}>                     $seen the soonest and the latest so far, and the soonest itself
      *
      * @return list<array{string, Asking}>
      */
@@ -136,7 +136,7 @@ final class Choices
         $unseen = [];
         foreach ($next as $key => $bySecond) {
             [$first, $last] = [min(array_keys($bySecond)), max(array_keys($bySecond))];
-            [$soonest, $latest] = $seen[$key] ?? [\PHP_INT_MAX, -1];
+            [$soonest, $latest] = $seen[$key] ?? [\PHP_INT_MAX, -1, null];
             if ($first >= $soonest && $last <= $latest) {
                 continue;
             }
@@ -150,11 +150,16 @@ final class Choices
                 $last = $first;
             }
             $this->came[$shape] = min($first, $this->came[$shape] ?? $first);
-            $seen[$key] = [min($first, $soonest), max($last, $latest)];
+            $seen[$key] = [
+                min($first, $soonest),
+                max($last, $latest),
+                $first < $soonest ? $bySecond[$first][1] : $seen[$key][2],
+            ];
             foreach (array_unique([$first, $last]) as $second) {
                 [, $asking] = $bySecond[$second];
                 $asking->isSoonest = $second === $first && $second < $soonest;
                 $asking->isLatest = $second === $last && $second > $latest;
+                $asking->soonest = $asking->isSoonest ? null : $seen[$key][2];
                 if ($asking->isSoonest || $asking->isLatest) {
                     $unseen[] = $bySecond[$second];
                 }

@@ -163,7 +163,11 @@ final readonly class LastRounds
                     $this->ringing->why,
                 );
 
-                return [$before, $this->at->at($this->at->try($acts), $before, $what, $start)];
+                $last = $this->at->at($this->at->try($acts), $before, $what, $start);
+                // Somebody may take the call sooner in a round before.
+                [$last->isSoonest, $last->isLatest] = [false, true];
+
+                return [$before, $last];
             }
         }
 

@@ -390,7 +390,8 @@ final class PhonesRing implements Question
         $last = $window[1] ?? 0;
         $tie = EndingKind::OwnMailbox === $run->ending?->kind ? [$last + 1] : [];
         $answers = [];
-        foreach (null === $window ? [] : array_unique([0, $last, ...$tie]) as $after) {
+        $seconds = [...$at->isSoonest ? [0] : [], ...$at->isLatest ? [$last, ...$tie] : []];
+        foreach (null === $window ? [] : array_unique($seconds) as $after) {
             $answers[] = $others->then(
                 Acts::ringing([$phone => new PhoneAssumption($phone, Behaviour::Answers, $after)], $at->since),
             );

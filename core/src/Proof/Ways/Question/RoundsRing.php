@@ -33,6 +33,10 @@ final readonly class RoundsRing implements Question
     {
         $settled = Acts::settling([(string) $this->about($at)]);
         $answers = [$settled];
+        if (null !== $at->soonest && true === LastRounds::of($at->soonest)?->areAll) {
+            // Last rounds are over when the time is: they are the same for those who came sooner.
+            return $answers;
+        }
         foreach (LastRounds::of($at)->all ?? [] as [$before, $last]) {
             foreach ((new PhonesRing())->whatTheyDo($last) as $acts) {
                 $answers[] = $settled->then($before)->then($acts);
