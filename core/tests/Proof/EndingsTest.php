@@ -851,6 +851,57 @@ final class EndingsTest extends TestCase
         self::assertContains('ended by plan  21 60', self::told($endings));
     }
 
+    /** Ann is dialled, and refuses; that she is rung again where nobody answers is known by then: a second later she may ring on. */
+    public function testWhoWasDialledIsRungAgainASecondLater(): void
+    {
+        $again = [
+            'id' => 's2',
+            'do' => 'ring',
+            'target' => 'ann',
+            'seconds' => 20,
+            'exits' => [['on' => 'nobody', 'steps' => [['id' => 's3', 'do' => 'end']]]],
+        ];
+        $plan = (new PlanBuilder())
+            ->with([
+                'id' => 'ann',
+                'kind' => 'person',
+                'name' => 'Ann',
+                'extension' => '201',
+                'site' => 'sit_harbour',
+                'mailbox' => null,
+                'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'desk']],
+            ])
+            ->prompt('prm', 4)
+            ->mailbox('mbx')
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'menu',
+                    'prompt' => 'prm',
+                    'wait' => 5,
+                    'tries' => 1,
+                    'dial' => [
+                        'scope' => 'everybody',
+                        'site' => null,
+                        'people' => [],
+                        'digitSeconds' => 3,
+                        'hours' => null,
+                    ],
+                    'exits' => [['on' => 'dialled', 'steps' => [$again]]],
+                ],
+                ['id' => 's4', 'do' => 'message', 'mailbox' => 'mbx'],
+            ])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $endings = Endings::of($plan, $call);
+        self::assertSame([], $endings->notTried);
+        self::assertSame(
+            ['message mbx 0 57', 'answered ann 2 57', 'ended by plan  23 58', 'caller gave up  1 58'],
+            self::told($endings),
+        );
+        self::reproduce($plan, $call, $endings);
+    }
+
     /** Whoever was busy in the second in which the call comes to the queue is in reach. */
     public function testABusyAgentIsNotOutOfReachInTheSameSecond(): void
     {

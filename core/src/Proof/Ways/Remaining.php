@@ -20,6 +20,7 @@ use Meandros\Core\Proof\Ways\Question\Reachable;
 use Meandros\Core\Routing\Frame;
 use Meandros\Core\Routing\Itinerary;
 use Meandros\Core\Routing\PlaceKept;
+use Meandros\Core\Value\Lists;
 
 /** What calls may still come to from a place: elements that its remaining steps mention, and what those mention. */
 final class Remaining
@@ -122,9 +123,16 @@ final class Remaining
             null !== $journey && self::goesBack($journey->steps)
                 ? $journey->steps
                 : new StepList(\array_slice($frame->list->steps, $frame->at));
+        $lists = [$steps];
+        // After a part of a step its exits come.
+        foreach (null === $frame->owner?->since ? [] : $frame->owner->step->exits()->items as $exit) {
+            Lists::has([null, $exit->on], $frame->owner?->exit) && ($lists[] = $exit->steps);
+        }
         $next = [];
-        foreach ($steps->everyStep('') as $step) {
-            array_push($next, ...$this->mentions($step));
+        foreach ($lists as $list) {
+            foreach ($list->everyStep('') as $step) {
+                array_push($next, ...$this->mentions($step));
+            }
         }
 
         return $this->behindAll($next);
