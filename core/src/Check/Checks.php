@@ -17,6 +17,7 @@ final class Checks
         FreeNumbersLeadNowhere::class,
         GivenUpNumberRings::class,
         OwnNumberMissing::class,
+        BeginningShown::class,
         UnfinishedStep::class,
         UnreachableStep::class,
         MenuWithoutKeys::class,

@@ -409,6 +409,16 @@ final class CheckTableTest extends TestCase
             $shows(['shows' => 'own', 'extension' => '314'], $block('200') + $toMailbox),
             ['ann /shows Calls to outside show their own number, and there is none.'],
         ];
+        $begins = ['number' => '+4416329602*'] + $toMailbox;
+        $are =
+            'Calls to outside are to show +4416329602*: these are all numbers that begin so, and a call can show but one.';
+        yield 'shows all that begin so' => [$shows(['shows' => 'num_more'], $begins), ['ann /shows ' . $are]];
+        yield 'a step shows them' => [
+            $number($begins)->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'forward', 'number' => '+441632960987', 'shows' => 'num_more'],
+            ]),
+            ['jrn_main /steps/0/shows ' . $are],
+        ];
     }
 
     /** @return iterable<string, array{PlanBuilder, list<string>}> which rule makes another one never hold, and who calls come back to */

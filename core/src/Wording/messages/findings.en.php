@@ -14,6 +14,9 @@ return [
     'own-number-missing' => 'Calls to outside show their own number, and there is none.',
     'own-number-missing.remedy' => 'Give them a number, or show another one.',
     'own-number-missing.fix' => 'Withhold it',
+    'beginning-shown' =>
+        'Calls to outside are to show {number}: these are all numbers that begin so, and a call can show but one.',
+    'beginning-shown.remedy' => 'Choose a single number, or none.',
     'unfinished-step' =>
         'This step has {field, select, prompt {no prompt} hours {no hours} target {no one to ring} mailbox {no mailbox} journey {no journey} queue {no queue} label {nothing to change} callers {no list of callers} number {no number to send calls to} site {no site} other {something missing:}} yet.',
     'unfinished-step.remedy' => 'Choose one, or remove the step.',
