@@ -151,6 +151,8 @@ final class EndingsLawTest extends TestCase
         yield ['+441632960110'];
         yield ['+441632960100'];
         yield ['+441632960101'];
+        yield ['+442079460130'];
+        yield ['+33261910100'];
     }
 
     private static function demo(): Plan
