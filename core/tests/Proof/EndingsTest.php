@@ -69,15 +69,27 @@ final class EndingsTest extends TestCase
     /**
      * @param array<string, mixed> $team   what it has other than usual
      * @param string               $ending that takes phones which do one thing each
+     * @param string               $again  who is rung after the team
      */
     #[TestWith([['pattern' => 'one after the other', 'members' => ['cid', 'ann', 'ben']], 'message refused 0 15'])]
     #[TestWith([['skipBusy' => true], 'ran out of steps  8 16'])]
-    public function testPhonesThatAreRungAgainAtOnceDoOneThingEach(array $team, string $ending): void
-    {
+    #[
+        TestWith([
+            ['skipBusy' => true, 'pattern' => 'one after the other', 'members' => ['ann/desk', 'ben']],
+            'ran out of steps  8 16',
+            'desk',
+        ]),
+    ]
+    public function testPhonesThatAreRungAgainAtOnceDoOneThingEach(
+        array $team,
+        string $ending,
+        string $again = 'ann',
+    ): void {
         $builder = (new PlanBuilder())
             ->person('ann', ['desk', 'lap'])
             ->person('ben')
             ->person('cid');
+        $builder->team('desk', ['ann/desk']);
         $usual = $builder->team('team', $team['members'] ?? ['ann'], memberSeconds: 10)->element('team');
         unset($team['members']);
         $exits = [];
@@ -87,7 +99,7 @@ final class EndingsTest extends TestCase
         }
         $steps = [
             ['id' => 's1', 'do' => 'ring', 'target' => 'team', 'seconds' => 8],
-            ['id' => 's2', 'do' => 'ring', 'target' => 'ann', 'seconds' => 8, 'exits' => $exits],
+            ['id' => 's2', 'do' => 'ring', 'target' => $again, 'seconds' => 8, 'exits' => $exits],
         ];
         $plan = $builder
             ->with($team + $usual)

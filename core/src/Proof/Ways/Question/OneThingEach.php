@@ -51,15 +51,17 @@ final class OneThingEach
      */
     public static function of(Asking $at, array $open): array
     {
-        if (!$at->later()->mixes || \count($open) < 2) {
+        if (!$at->later()->mixes || [] === $open) {
             return [];
         }
-        $ways = self::areTooMany($at, $open) ? self::oneAndOthers($at, $open) : self::eachOfThem($at, $open);
+        $ways = match (true) {
+            \count($open) < 2 => [],
+            self::areTooMany($at, $open) => [...self::oneAndOthers($at, $open), ...self::oneForAll($at, $open)],
+            default => [...self::eachOfThem($at, $open), ...self::oneForAll($at, $open)],
+        };
+        array_push($ways, ...self::skipsBusy($at) ? self::onAnother($at, $open) : []);
 
-        return array_map(static fn(array $way): Acts => Acts::ringing($way, $at->since), [
-            ...$ways,
-            ...self::oneForAll($at, $open),
-        ]);
+        return array_map(static fn(array $way): Acts => Acts::ringing($way, $at->since), $ways);
     }
 
     /**
@@ -159,7 +161,7 @@ final class OneThingEach
             }
         }
 
-        return [...$ways, ...$skipsBusy ? self::onAnother($at, $open) : []];
+        return $ways;
     }
 
     /**
