@@ -7,7 +7,11 @@ namespace Meandros\Core\Tests\Wording;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Plan\Element\DialCode;
+use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Element\Queue;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step;
@@ -31,6 +35,7 @@ final class TracesToldTest extends TestCase
     private const FILE = __DIR__ . '/traces.en.txt';
     private const DRAWN = 30;
     private const BLANK = 'nothing chosen yet in a step of the kind ';
+    private const MISSED = 'an agent who misses calls of a queue that signs out after one';
     private const MOMENTS = ['2026-11-23T10:30', '2026-11-23T12:40', '2026-11-28T20:00', '2026-12-25T11:00'];
 
     private static ?Plan $demo = null;
@@ -82,6 +87,12 @@ final class TracesToldTest extends TestCase
                 yield $number->range->example() . ' ' . $at . ' ' . $i;
             }
         }
+        foreach (self::dialledInside() as $text => $from) {
+            foreach (self::MOMENTS as $i => $at) {
+                yield \sprintf('%s %s %d %s', $text, $at, $i, 1 === $i ? '' : $from);
+            }
+        }
+        yield self::MISSED;
         foreach (array_keys(Step::KINDS) as $kind) {
             yield self::BLANK . $kind;
         }
@@ -90,6 +101,25 @@ final class TracesToldTest extends TestCase
                 yield $kind . ', ' . $seed;
             }
         }
+    }
+
+    /** @return array<array-key, string> codes and extensions of the demo, and the extension from which they are dialled */
+    private static function dialledInside(): array
+    {
+        $extensions = array_filter(
+            array_map(static fn(Person $one): string => $one->known->extension, self::demo()->all(Person::class)),
+        );
+        $dialled = array_combine($extensions, [...\array_slice($extensions, 1), $extensions[0]]);
+        foreach (self::demo()->all(Hours::class) as $hours) {
+            $codes = array_map(static fn(DialCode $one): string => $one->code, $hours->states->codes);
+            $dialled += array_fill_keys($codes, $extensions[0]);
+        }
+        foreach (self::demo()->all(Queue::class) as $queue) {
+            $agent = self::demo()->get(Person::class, $queue->agents->members[0]->who ?? null);
+            $dialled += array_fill_keys($queue->agents->duty->codes(), (string) $agent?->known->extension);
+        }
+
+        return $dialled;
     }
 
     /** @return list<string> of each sentence and each part of one, of each field of data: the same where they differ in figures and names only */
@@ -137,7 +167,7 @@ final class TracesToldTest extends TestCase
     /** @return list<string> the sentence, phones, steps, what happened */
     private static function told(string $name): array
     {
-        [$plan, $call, $assumptions] = str_starts_with($name, '+') ? self::ofDemo($name) : self::drawn($name);
+        [$plan, $call, $assumptions] = 1 === preg_match('/^[+*0-9]/', $name) ? self::ofDemo($name) : self::drawn($name);
         $trace = (new Router())->trace($plan, $call, $assumptions);
         $told = TraceReport::of($trace, $plan, 'Europe/London');
         $parts = [
@@ -162,13 +192,13 @@ final class TracesToldTest extends TestCase
     /** @return array{Plan, TrialCall, Assumptions} */
     private static function ofDemo(string $name): array
     {
-        [$number, $at, $seed] = explode(' ', $name);
+        [$number, $at, $seed, $from] = [...explode(' ', $name), ''];
         mt_srand((int) $seed + (int) substr($number, -4));
         $phones = DrawnAssumptions::phones(self::demo());
 
         return [
             self::demo(),
-            new TrialCall($number, Caller::parse('', 'GB'), (int) strtotime($at . ':00+00:00')),
+            new TrialCall($number, Caller::parse($from, 'GB'), (int) strtotime($at . ':00+00:00')),
             '0' === $seed ? new Assumptions() : DrawnAssumptions::of($phones),
         ];
     }
@@ -181,6 +211,17 @@ final class TracesToldTest extends TestCase
             $plan = (new PlanBuilder())->journey('jrn_main', [$step])->plan();
 
             return [$plan, PlanBuilder::trial('2026-11-23T10:00'), new Assumptions()];
+        }
+        if (self::MISSED === $name) {
+            $queue = ['id' => 'que', 'kind' => 'queue', 'name' => 'Desk', 'members' => [['who' => 'ann']]];
+            $plan = (new PlanBuilder())
+                ->person('ann')
+                ->with(['duty' => ['signOutAfter' => 1]] + $queue)
+                ->journey('jrn_main', [['id' => 's1', 'do' => 'queue', 'queue' => 'que']])
+                ->plan();
+            $free = Assumptions::fromData(['queues' => [['queue' => 'que', 'free' => 0]]]);
+
+            return [$plan, PlanBuilder::trial('2026-11-23T10:00'), $free];
         }
         [$kind, $seed] = explode(', ', $name);
         $drawn = DrawnCalls::of($kind, (int) $seed);
