@@ -208,6 +208,13 @@ final class CheckTableTest extends TestCase
             $box(['takesMessages' => false]),
             ['mbx /greeting This mailbox takes no messages and has nothing to say: the call ends in silence.'],
         ];
+        yield 'nor has it once its owner is back' => [
+            $box([
+                'takesMessages' => false,
+                'away' => ['greeting' => 'prm', 'until' => '2026-12-01T08:00'],
+            ]),
+            ['mbx /greeting This mailbox takes no messages and has nothing to say: the call ends in silence.'],
+        ];
         yield 'its name is something to say' => [$box(['takesMessages' => false, 'nameRecording' => 'prm']), []];
         $away = static fn(string $until): array => ['away' => ['greeting' => 'prm', 'until' => $until]];
         yield 'away for another minute' => [$box($away('2026-11-23T12:01')), []];

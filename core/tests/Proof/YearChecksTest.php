@@ -287,8 +287,8 @@ final class YearChecksTest extends TestCase
     public function testAForgottenOverride(): void
     {
         $from = Moment::parse('2027-01-04T08:00', 'Europe/London');
-        $override = static fn(?int $until): LiveState => new LiveState([
-            new Override('ovr', 'hrs', 'closed', $from - 60, $until, new ForcedBy('Ann', 'Ice')),
+        $override = static fn(?int $until, int $since = 60): LiveState => new LiveState([
+            new Override('ovr', 'hrs', 'closed', $from - $since, $until, new ForcedBy('Ann', 'Ice')),
         ]);
         $plan = self::harbour()->plan();
         self::assertSame(
@@ -296,6 +296,8 @@ final class YearChecksTest extends TestCase
             self::messages(self::look($plan, $override(null), $from)[0]),
         );
         self::assertSame([], self::messages(self::look($plan, $override($from + 3600), $from)[0]));
+        // One that is still to come is not forgotten yet.
+        self::assertSame([], self::messages(self::look($plan, $override(null, -60), $from)[0]));
     }
 
     public function testWhereThereWasNoTimeNothingIsSaidOfWhatNeverHappens(): void

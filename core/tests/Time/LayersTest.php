@@ -93,6 +93,11 @@ final class LayersTest extends TestCase
             'holiday',
             'Christmas Eve (Thu 24 Dec 2026) is a holiday of House rules from 13:00 to 24:00, until Fri 25 Dec 2026 00:00.',
         ];
+        yield 'a holiday of eight hours' => [
+            '2027-02-01T11:00',
+            'holiday',
+            'Stocktaking (Mon 1 Feb 2027) is a holiday of House rules from 08:00 to 16:00, until Mon 1 Feb 2027 16:00.',
+        ];
         yield 'a special day over a holiday' => [
             '2027-01-01T11:00',
             'open',
@@ -310,6 +315,12 @@ final class LayersTest extends TestCase
                     'Christmas Eve',
                     ['on' => 'yearly', 'date' => '12-24'],
                     ['part' => ['from' => '13:00', 'to' => '24:00']],
+                ),
+                $rule(
+                    'count',
+                    'Stocktaking',
+                    ['on' => 'yearly', 'date' => '02-01'],
+                    ['part' => ['from' => '08:00', 'to' => '16:00']],
                 ),
             ],
         ]);
