@@ -471,13 +471,21 @@ printf(
 // On a Monday in the morning, when all of it is open.
 $busy = (int) gmmktime(10, 0, 0, 11, 23, 2026);
 $largest = ['the main line' => '+441632960100', 'the head office' => '+442079460130', 'the port' => '+33261910100'];
-foreach ($largest as $name => $number) {
+/** @return array{Endings, list<float>} and milliseconds, of five times */
+$ending = static function (Plan $plan, string $number) use ($busy, $router): array {
+    $endings = null;
     $ways = [];
     for ($i = 0; $i < 5; ++$i) {
         $t = hrtime(true);
         $endings = Endings::of($plan, new TrialCall($number, Caller::parse('', 'GB'), $busy), router: $router);
         $ways[] = (hrtime(true) - $t) / 1e6;
     }
+    assert(null !== $endings);
+
+    return [$endings, $ways];
+};
+foreach ($largest as $name => $number) {
+    [$endings, $ways] = $ending($plan, $number);
     printf(
         "ends    of %s, %d endings over %d places: %s; median %s\n",
         $name,
@@ -487,6 +495,14 @@ foreach ($largest as $name => $number) {
         bar(part($ways, 0.5), $decoded, 60, 'json'),
     );
 }
+[$endings, $ways] = $ending($wide, $largest['the head office']);
+printf(
+    "        of the head office among %s elements, some of whose people are tried, %d endings over %d places: %s\n",
+    number_format(count($wide->elements())),
+    count($endings->endings),
+    $endings->places,
+    figures($ways),
+);
 $elements = $plan->elements();
 $made = madeUpJourney($elements);
 $t = hrtime(true);

@@ -14,8 +14,10 @@ use Meandros\Core\Plan\Step\NameSpelling;
 /** Finds people by the keys that callers press, one after the other, until it is clear who is meant. */
 final class Directory
 {
-    /** @var array<string, list<Person>> by the first keys */
-    private array $beginning = [];
+    /** @var array<string, list<Person>> whom it can still be, by keys so far: the next caller may press the same */
+    private array $people = [];
+    /** @var array<string, list<Person>> who is meant if no other key follows, by keys */
+    private array $meant = [];
     /** @var array<string, list<string>> keys by which people are found, by id */
     private array $spelled = [];
 
@@ -37,20 +39,20 @@ final class Directory
             $isOver = '#' === $keys[$used - 1];
             $typed = substr($keys, 0, $isOver ? $used - 1 : $used);
             if (\strlen($typed) >= Spelled::FEWEST && !$isOver) {
-                $people =
+                $people = $this->people[$typed] ??=
                     Spelled::FEWEST === \strlen($typed)
-                        ? ($this->beginning[$typed] ??= $this->beginning($typed))
+                        ? $this->beginning($typed)
                         : array_values(
                             array_filter($people, fn(Person $person): bool => $this->begins($person, $typed)),
                         );
             }
             $stop = $isOver ? Stop::Hash : $this->stop($typed, $people);
             if (null !== $stop) {
-                return new Search($typed, $this->meant($typed, $people), $stop);
+                return new Search($typed, ($this->meant[$typed] ??= $this->meant($typed, $people)), $stop);
             }
         }
 
-        return new Search($keys, $this->meant($keys, $people), Stop::Silence);
+        return new Search($keys, ($this->meant[$keys] ??= $this->meant($keys, $people)), Stop::Silence);
     }
 
     /** @param list<Person> $people whom it can still be */
