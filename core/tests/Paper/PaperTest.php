@@ -209,12 +209,13 @@ final class PaperTest extends TestCase
                 ],
                 'rules' => [['id' => 'one', 'name' => 'Weekends'], ['id' => 'two', 'name' => 'Off', 'on' => false]],
             ])
+            ->person('ben', [])
             ->team('team', ['ann/desk', ['who' => 'ann', 'on' => false]], 'widening')
             ->with([
                 'id' => 'que',
                 'kind' => 'queue',
                 'name' => 'Queue',
-                'members' => [['who' => 'ann']],
+                'members' => [['who' => 'ann'], ['who' => 'ben', 'on' => false]],
                 'waiting' => ['longestSeconds' => 240],
                 'promise' => ['percent' => 90, 'seconds' => 15],
             ])
@@ -222,7 +223,10 @@ final class PaperTest extends TestCase
         $tables = self::chapter(PaperOfPlan::of($plan, 'en', '', self::DAY), 'Who answers')->tables;
         self::assertSame(
             [
-                [['Ann', '201', '—', 'Desk, Mobile +44 7700 900101', 'Weekends', 'Desk mailbox']],
+                [
+                    ['Ann', '201', '—', 'Desk, Mobile +44 7700 900101', 'Weekends', 'Desk mailbox'],
+                    ['Ben', '—', '—', '—', '—', '—'],
+                ],
                 [['team', 'widening', 'Ann, Desk']],
                 [['Queue', 'longest idle first', 'Ann', '240 s', '90 % within 15 s']],
                 [['Desk mailbox', 'Ann', 'desk@ternwick.example', '“word word”']],

@@ -20,6 +20,8 @@ final class PlanCodecTest extends TestCase
     {
         $json = (string) file_get_contents(self::DEMO);
         self::assertSame($json, PlanCodec::encode(PlanCodec::decode($json), true));
+        $plan = (new PlanBuilder())->with(['id' => 'jrn', 'kind' => 'journey', 'name' => 'Quai <B> & “C”'])->plan();
+        self::assertStringContainsString('"name":"Quai <B> & “C”"', PlanCodec::encode($plan));
     }
 
     public function testAQueueOfAnEarlierVersionKeepsItsMusic(): void

@@ -149,6 +149,7 @@ final class StepLinesTest extends TestCase
             13,
             ['if Desk hours open', 'if Desk hours lunch', 'if Desk hours closed'],
         ];
+        yield ['if lunch', 'Something is missing at the end.', 8, []];
         yield ['forward somewhere', 'This is not understood.', 7, []];
     }
 
