@@ -59,11 +59,11 @@ final readonly class Endings
         $explored = static fn(bool $bySecond): Explorer => self::explored($plan, $begin, $given, $router, $bySecond);
         $explorer = $explored(false);
         $routes = new Routes($explorer->stands, $explorer->start);
-        $endings = $routes->endings($given);
+        $trace = static fn(Assumptions $by): Trace => $router->trace($plan, $call, $by, $live);
+        $endings = self::withPlainGivingUp($routes->endings($given), $given, $trace);
         $unsteady = $routes->unsteady();
         $notTried = $explorer->notTried;
         if ([] !== $unsteady) {
-            $trace = static fn(Assumptions $by): Trace => $router->trace($plan, $call, $by, $live);
             $areSo = self::thatAreSo($endings, $trace);
             if ([] === $notTried || !self::areAlike($areSo, $endings)) {
                 // Those that come earlier and later to something that changes while calls go on fare differently.
@@ -83,6 +83,27 @@ final readonly class Endings
             [...array_values($notTried), ...self::changing($unsteady)],
             \count($explorer->stands),
             (new Outlook($explorer->stands))->steps(),
+        );
+    }
+
+    /**
+     * Whoever gives up after a second has done nothing else, where the call goes on for so long then.
+     *
+     * @param list<PossibleEnding>         $endings
+     * @param \Closure(Assumptions): Trace $trace
+     *
+     * @return list<PossibleEnding>
+     */
+    private static function withPlainGivingUp(array $endings, Assumptions $given, \Closure $trace): array
+    {
+        $by = (new Acts())->inShort($given, 1);
+
+        return array_map(
+            static fn(PossibleEnding $one): PossibleEnding => EndingKind::CallerGaveUp === $one->ending->kind &&
+            EndingKind::CallerGaveUp === $trace($by)->ending->kind
+                ? new PossibleEnding($one->ending, 1, $by, $one->most, $one->mostBy)
+                : $one,
+            $endings,
         );
     }
 
