@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Tests\Proof;
+
+use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Proof\Endings;
+use Meandros\Core\Tests\PlanBuilder;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+/** A step to which calls come in two ways is taken once for both where they are alike, and by itself where something counts that differs. */
+final class TakenTest extends TestCase
+{
+    use HoldsEndings;
+
+    /** @param list<string> $told */
+    #[TestWith([1, 2, ['ran out of steps  0 14', 'ended by plan  20 24']])]
+    #[TestWith([2, 1, ['ran out of steps  0 24', 'ended by plan  10 14']])]
+    public function testInAnotherLanguageItTakesLonger(int $one, int $other, array $told): void
+    {
+        $in = static fn(string $language): array => ['id' => $language, 'do' => 'tag', 'language' => $language];
+        $plan = self::plan([$one => [$in('fr')], $other => [$in('en')]], [self::say('long')])->with([
+            'id' => 'long',
+            'kind' => 'prompt',
+            'name' => 'Long',
+            'scripts' => ['en' => str_repeat('word ', 25), 'fr' => str_repeat('mot ', 50)],
+        ]);
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        self::assertSame([...$told, 'caller gave up  1 24'], self::held($plan, $call));
+    }
+
+    /**
+     * They are open for those who come in the very second, and closed for those who come before.
+     *
+     * @param list<string> $told
+     */
+    #[TestWith([1, 2, ['ran out of steps  0 34', 'ended by plan  10 14']])]
+    #[TestWith([2, 1, ['ran out of steps  0 14', 'ended by plan  30 34']])]
+    public function testHoursChangeInBetween(int $one, int $other, array $told): void
+    {
+        $hours = [
+            'id' => 'hours',
+            'do' => 'hours',
+            'hours' => 'hrs_desk',
+            'exits' => [['on' => 'closed', 'steps' => [self::say('late')]]],
+        ];
+        $plan = self::plan([$one => [], $other => [self::say('long')]], [$hours])
+            ->prompt('late', 10)
+            ->prompt('long', 30)
+            ->hours('hrs_desk', [['days' => ['mo'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']]);
+        $call = PlanBuilder::trial('2026-11-23T08:59:30');
+        self::assertSame([...$told, 'caller gave up  1 34'], self::held($plan, $call));
+    }
+
+    /** Whoever keeps a place goes on with what comes after, and is called back from there. */
+    #[TestWith([1, 2])]
+    #[TestWith([2, 1])]
+    public function testWhatComesAfterAKeptPlace(int $one, int $other): void
+    {
+        $queue = [
+            'id' => 'que',
+            'kind' => 'queue',
+            'name' => 'Desk',
+            'members' => [['who' => 'ann']],
+            'waiting' => ['longestSeconds' => 20, 'announceSeconds' => 0],
+            'admission' => ['needsAgent' => false],
+            'callback' => [
+                'offer' => ['key' => '5', 'afterSeconds' => 5],
+                'calls' => ['tries' => 1, 'ringSeconds' => 10],
+                'window' => ['keptMinutes' => 1],
+            ],
+        ];
+        $after = [$one => [], $other => [self::say('long')]];
+        $exit = static fn(string $on): array => ['on' => $on, 'steps' => [['id' => $on, 'do' => 'end']]];
+        $exits = [['on' => '3', 'steps' => [['id' => 'again', 'do' => 'again']]], $exit('nothing'), $exit('wrong')];
+        $thanks = ['id' => 'thanks', 'do' => 'go', 'journey' => 'thanks', 'comesBack' => false];
+        $in = [
+            'id' => 'in',
+            'do' => 'queue',
+            'queue' => 'que',
+            'exits' => [$exit('waited'), ['on' => 'callback', 'steps' => [$thanks]]],
+        ];
+        $plan = self::plan([1 => [], 2 => []], [$in], $after, $exits)
+            ->prompt('long', 30)
+            ->journey('thanks', [self::say('prm')])
+            ->person('ann')
+            ->with($queue);
+        self::assertSame(
+            ['ended by plan  0 -', 'answered ann 0 -', 'callback in vain que 16 -', 'caller gave up  1 -'],
+            self::held($plan, PlanBuilder::trial('2026-11-23T10:30', from: '+441632960777')),
+        );
+    }
+
+    /**
+     * @param array<array-key, list<array<string, mixed>>> $before by key, what comes before the step
+     * @param list<array<string, mixed>>                   $steps
+     * @param array<array-key, list<array<string, mixed>>> $after  by key, what comes after it
+     * @param list<array<string, mixed>>                   $exits  others of the menu
+     */
+    private static function plan(
+        array $before,
+        array $steps,
+        array $after = [
+            1 => [['id' => 'end', 'do' => 'end']],
+            2 => [],
+        ],
+        array $exits = [],
+    ): PlanBuilder {
+        foreach ($before as $key => $some) {
+            $go = ['id' => 'go' . $key, 'do' => 'go', 'journey' => 'step', 'comesBack' => true];
+            $exits[] = ['on' => (string) $key, 'steps' => [...$some, $go, ...$after[$key]]];
+        }
+
+        return (new PlanBuilder())
+            ->prompt('prm', 2)
+            ->journey('jrn_main', [
+                ['id' => 'menu', 'do' => 'menu', 'prompt' => 'prm', 'wait' => 3, 'tries' => 1, 'exits' => $exits],
+            ])
+            ->journey('step', $steps);
+    }
+
+    /** @return array<string, mixed> */
+    private static function say(string $prompt): array
+    {
+        return ['id' => $prompt, 'do' => 'say', 'prompt' => $prompt];
+    }
+
+    /** @return list<string> */
+    private static function held(PlanBuilder $builder, TrialCall $call): array
+    {
+        $plan = $builder->plan();
+        $endings = Endings::of($plan, $call);
+        self::assertSame([], $endings->notTried);
+        self::reproduce($plan, $call, $endings);
+        mt_srand(1);
+        for ($i = 0; $i < 300; ++$i) {
+            self::contains($plan, $call, $endings, DrawnAssumptions::of(['ann/desk'], ['ann']));
+        }
+
+        return self::told($endings);
+    }
+}
