@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Paper;
 
-use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Element\Number;
@@ -24,22 +23,26 @@ use Meandros\Core\Wording\PromiseWords;
  * A plan as a director reads and signs it: for each number what callers hear and who answers, by the states of hours, in sentences;
  * when the hours that were named are in which state; and what is promised. Beside another plan, what came and what went is marked.
  */
-final readonly class Brief
+final class Brief
 {
     private const NAMED = 6;
 
-    private CallsInBrief $calls;
+    private readonly CallsInBrief $calls;
+    private readonly Holding $holding;
+    /** @var array<string, bool> whether what is promised is kept, by expectation: of those that are about a number that was told of */
+    private array $areKept = [];
 
-    private function __construct(private Fares $fares, private PaperWords $words)
+    private function __construct(private readonly Fares $fares, private readonly PaperWords $words)
     {
         $this->calls = new CallsInBrief($fares, $words);
+        $this->holding = new Holding($fares);
     }
 
     /**
      * @param string           $about    which plan it is, in the language of the brief
      * @param list<string>     $ids      of numbers; none for all of them
      * @param Fares|null       $before   another plan over the same stretch
-     * @param \Closure(): bool $goOn     asked before each number; whether there is time for it
+     * @param \Closure(): bool $goOn     asked before each number, of either plan; whether there is time for it
      * @param string           $language one of PaperWords::LANGUAGES
      *
      * @return Paper|null null where there was no time
@@ -61,11 +64,18 @@ final readonly class Brief
                 return null;
             }
             $chapters[] = $self->chapter($numbers, $other);
+            $self->hold($numbers);
+        }
+        foreach ($before?->numbers($ids) ?? [] as $numbers) {
+            if (!$goOn()) {
+                return null;
+            }
+            $other?->hold($numbers);
         }
         usort($chapters, static fn(Chapter $a, Chapter $b): int => strnatcasecmp($a->heading->text, $b->heading->text));
         $zone = ($fares->plan->all(Site::class)[0] ?? null)->place->zone ?? 'UTC';
         $states = $self->states($other);
-        $promises = $self->promises($other);
+        $promises = $self->promises([] === $ids, $other);
         $day = CivilDate::ofLocalSecond(Zone::over($zone, $fares->from, $fares->from)->localOf($fares->from));
 
         return new Paper(
@@ -88,7 +98,7 @@ final readonly class Brief
     private function chapter(array $numbers, ?self $other): Chapter
     {
         $zone = $this->fares->plan->zoneOf($numbers[0]->line->site);
-        $coverage = $this->fares->coverage($numbers[0], Caller::withheld(), []);
+        $coverage = $this->fares->coverage($numbers[0], $this->fares->anybody(), []);
         $totals = Totals::of($coverage, $zone);
         $names = array_map(
             fn(Number $one): string => $this->words->say($this->standsForOthers($one) ? 'brief.such' : 'brief.number', [
@@ -114,7 +124,7 @@ final readonly class Brief
             lines: null === $other
                 ? $lines
                 : self::marked(null === $was ? [] : $other->calls->lines($was, $zone), $lines),
-            picture: WeekPicture::of($coverage, self::monday($coverage, $zone), $zone),
+            picture: self::picture($coverage, $zone),
         );
     }
 
@@ -146,13 +156,16 @@ final readonly class Brief
         return $target?->name() ?? $numbers[0]->name();
     }
 
-    /** The first whole week. */
-    private static function monday(Coverage $coverage, string $zoneName): int
+    /** Of the first whole week; null where there is none. */
+    private static function picture(Coverage $coverage, string $zoneName): ?WeekPicture
     {
         $zone = Zone::over($zoneName, $coverage->starts[0], $coverage->until);
         $day = CivilDate::ofLocalSecond($zone->localOf($coverage->starts[0])) + 1;
+        $monday = $day + ((7 - CivilDate::weekday($day)) % 7);
 
-        return $day + ((7 - CivilDate::weekday($day)) % 7);
+        return $zone->midnightOf($monday + 7) > $coverage->until
+            ? null
+            : WeekPicture::of($coverage, $monday, $zoneName);
     }
 
     /** @return list<Line> */
@@ -163,28 +176,45 @@ final readonly class Brief
         return null === $other ? $lines : self::marked($other->calls->states(), $lines);
     }
 
-    /** @return list<Line> */
-    private function promises(?self $other): array
+    /** @param non-empty-list<Number> $numbers */
+    private function hold(array $numbers): void
     {
-        $lines = $this->promised();
-
-        return null === $other ? $lines : self::marked($other->promised(), $lines);
+        foreach ($this->fares->plan->all(Expectation::class) as $one) {
+            // Once broken, it is broken.
+            $isKept = false === ($this->areKept[$one->id()] ?? null) ? null : $this->holding->isKeptOf($one, $numbers);
+            null === $isKept || ($this->areKept[$one->id()] = $isKept);
+        }
     }
 
     /** @return list<Line> */
-    private function promised(): array
+    private function promises(bool $isOfAll, ?self $other): array
     {
-        $holding = new Holding($this->fares);
+        $lines = $this->promised($isOfAll);
+
+        return null === $other ? $lines : self::marked($other->promised($isOfAll), $lines);
+    }
+
+    /**
+     * @param bool $isOfAll whether it is also told what is about no number, or else only what is about those that are told of
+     *
+     * @return list<Line>
+     */
+    private function promised(bool $isOfAll): array
+    {
         $promises = new PromiseWords($this->fares->plan, $this->words->language);
+        $told = array_filter(
+            $this->fares->plan->all(Expectation::class),
+            fn(Expectation $one): bool => $isOfAll || isset($this->areKept[$one->id()]),
+        );
 
         return array_map(
             fn(Expectation $one): Line => new Line(
-                $this->words->say(
-                    $holding->hold($one, static fn(): bool => true)->isKept() ? 'brief.kept' : 'brief.not-kept',
-                    ['name' => $one->name(), 'promise' => $promises->sentence($one)],
-                ),
+                $this->words->say($this->areKept[$one->id()] ?? true ? 'brief.kept' : 'brief.not-kept', [
+                    'name' => $one->name(),
+                    'promise' => $promises->sentence($one),
+                ]),
             ),
-            $this->fares->plan->all(Expectation::class),
+            array_values($told),
         );
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Paper;
 
-use Meandros\Core\Call\Caller;
 use Meandros\Core\Plan\Element\Hours;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Proof\Branch;
@@ -47,7 +46,7 @@ final class CallsInBrief
     public function lines(Number $number, string $zone): array
     {
         $told = $pressed = [];
-        foreach ($this->fares->presses($number, Caller::withheld())[0] as $keys) {
+        foreach ($this->fares->presses($number, $this->fares->anybody())[0] as $keys) {
             $lines = $this->told($number, $keys, $zone);
             $text = implode("\n", array_map(self::text(...), $lines));
             $told[$text] = $lines;
@@ -130,7 +129,7 @@ final class CallsInBrief
      */
     private function told(Number $number, array $keys, string $zone): array
     {
-        $coverage = $this->fares->coverage($number, Caller::withheld(), $keys);
+        $coverage = $this->fares->coverage($number, $this->fares->anybody(), $keys);
         [$lines, $of] = $this->courses->lines($coverage);
         $places = array_map(
             static fn(int $place): int => Presses::areTaken($lines[$place]->course, $keys) ? $place : self::UNTOLD,

@@ -11,6 +11,8 @@ final class GivenElements implements ElementSource
 {
     /** Worked out when it is first wanted. */
     private ?Mentions $mentions = null;
+    /** @var array<string, list<string>>|null ids by kind; as the mentions */
+    private ?array $ids = null;
 
     /** @param array<string, Element> $elements by id */
     public function __construct(private readonly array $elements) {}
@@ -27,12 +29,17 @@ final class GivenElements implements ElementSource
 
     public function ids(?Kind $kind = null): array
     {
-        $elements =
-            null === $kind
-                ? $this->elements
-                : array_filter($this->elements, static fn(Element $element): bool => $element->kind() === $kind);
+        if (null === $kind) {
+            return array_keys($this->elements);
+        }
+        if (null === $this->ids) {
+            $this->ids = [];
+            foreach ($this->elements as $id => $element) {
+                $this->ids[$element->kind()->value][] = $id;
+            }
+        }
 
-        return array_keys($elements);
+        return $this->ids[$kind->value] ?? [];
     }
 
     public function mentioning(string $text): array

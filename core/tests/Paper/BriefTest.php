@@ -91,6 +91,78 @@ final class BriefTest extends TestCase
         self::assertSame(['Main line', 'mbx'], $headings($plan), 'Many are called after what they lead to.');
     }
 
+    public function testOfOneNumberItIsToldWhatIsPromisedOfIt(): void
+    {
+        $number = static fn(string $id, string $last, string $target): array => [
+            'id' => $id,
+            'kind' => 'number',
+            'name' => $id,
+            'number' => '+4416329609' . $last,
+            'site' => 'sit_harbour',
+            'target' => $target,
+        ];
+        $promise = static fn(string $id, array $to): array => [
+            'id' => $id,
+            'kind' => 'expectation',
+            'name' => $id,
+            'calls' => ['to' => $to],
+            'promise' => ['that' => 'ends with', 'outcomes' => ['message']],
+        ];
+        $plan = static fn(string $ends): Plan => (new PlanBuilder())
+            ->mailbox('mbx')
+            ->journey('jrn_ends', [['id' => 's1', 'do' => 'end']])
+            ->with($number('num_box', '01', 'mbx'))
+            ->with($number('num_ends', '02', $ends))
+            ->with($promise('exp_any', []))
+            ->with($promise('exp_box', ['num_box']))
+            ->with($promise('exp_both', ['num_box', 'num_ends']))
+            ->with($promise('exp_ends', ['num_ends']))
+            ->plan();
+        $promised = static fn(array $ids, ?Plan $before = null): array => array_map(
+            static fn(Line $line): string => ($line->mark ?? '') .
+                strstr($line->text, ':', true) .
+                strrchr(rtrim($line->text, '.'), '.'),
+            \array_slice(self::brief($plan('jrn_ends'), $before, ids: $ids)->chapters, -1)[0]->lines,
+        );
+        self::assertSame(['exp_any', 'exp_box', 'exp_both'], $promised(['num_box']));
+        $ends = ['exp_any. This is not kept', 'exp_both. This is not kept', 'exp_ends. This is not kept'];
+        self::assertSame($ends, $promised(['num_ends']), 'Held against calls to it alone.');
+        self::assertEqualsCanonicalizing([...$ends, 'exp_box'], $promised([]));
+        $removed = Line::REMOVED;
+        $added = Line::ADDED;
+        self::assertEqualsCanonicalizing(
+            [
+                ...array_map(static fn(string $one): string => $added . $one, $ends),
+                "{$removed}exp_any",
+                "{$removed}exp_both",
+                "{$removed}exp_ends",
+            ],
+            $promised(['num_ends'], $plan('mbx')),
+        );
+    }
+
+    public function testItIsGivenUpWhereThereIsNoTime(): void
+    {
+        $fares = new Fares(self::plan('17:00'), 1_800_000_000, 1_800_000_000 + 86400);
+        foreach ([0 => true, 1 => true, 2 => false] as $looks => $isGivenUp) {
+            $goOn = static function () use (&$looks): bool {
+                return $looks-- > 0;
+            };
+            self::assertSame($isGivenUp, null === Brief::of($fares, '', [], $fares, $goOn));
+        }
+    }
+
+    public function testAPictureIsOfAWholeWeekOrThereIsNone(): void
+    {
+        // A Friday: the first whole week ends ten days later.
+        $from = Moment::parse('2027-01-01T00:00', 'Europe/London');
+        foreach ([-1 => true, 0 => false] as $seconds => $isNone) {
+            $fares = new Fares(self::plan('17:00'), $from, $from + 10 * 86400 + $seconds);
+            $picture = Brief::of($fares, '', [], null, static fn(): bool => true)?->chapters[0]->picture;
+            self::assertSame($isNone, null === $picture);
+        }
+    }
+
     public function testInFrench(): void
     {
         $markdown = Markdown::of(self::brief(self::plan('17:00'), null, 'fr'));
@@ -212,14 +284,15 @@ final class BriefTest extends TestCase
         self::assertStringContainsString("\n\nSignature: ____", $markdown);
     }
 
-    private static function brief(Plan $plan, ?Plan $before = null, string $language = 'en'): Paper
+    /** @param list<string> $ids */
+    private static function brief(Plan $plan, ?Plan $before = null, string $language = 'en', array $ids = []): Paper
     {
         $from = Moment::parse('2027-01-01T00:00', 'Europe/London');
         $fares = static fn(Plan $one): Fares => new Fares($one, $from, $from + 365 * 86400);
         $brief = Brief::of(
             $fares($plan),
             'The draft',
-            [],
+            $ids,
             null === $before ? null : $fares($before),
             static fn(): bool => true,
             $language,

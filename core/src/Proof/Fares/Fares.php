@@ -93,6 +93,12 @@ final class Fares
         return $this->callers->of($lists, $number);
     }
 
+    /** Somebody who is in no list of callers. */
+    public function anybody(): Caller
+    {
+        return $this->callers->ordinary();
+    }
+
     /**
      * @param Behaviour|null $phones what all of them do; null for ringing on
      *

@@ -24,6 +24,8 @@ final class StandIns
     private readonly CallerLookup $lookup;
     /** @var array<string, array<string, Number>> numbers whose calls may be looked up in a list, by its id and what is dialled */
     private array $touched = [];
+    /** Found when one is first wanted. */
+    private ?Caller $ordinary = null;
 
     public function __construct(private readonly Plan $plan)
     {
@@ -37,7 +39,7 @@ final class StandIns
      */
     public function of(array $lists, Number $number): array
     {
-        $callers = [] === $lists ? [$this->ordinary()] : [];
+        $callers = [] === $lists ? [($this->ordinary ??= $this->ordinary())] : [];
         foreach ([] === $lists ? $this->toldApart($number) : $lists as $id) {
             $list = $this->plan->get(CallerList::class, $id);
             $caller = null === $list ? null : $this->example($list);
@@ -60,20 +62,26 @@ final class StandIns
     }
 
     /** Somebody who is in no list; withheld, where there is nobody left. */
-    private function ordinary(): Caller
+    public function ordinary(): Caller
     {
+        return $this->ordinary ??= $this->unlisted() ?? Caller::withheld();
+    }
+
+    private function unlisted(): ?Caller
+    {
+        $lists = $this->plan->all(CallerList::class);
         foreach (self::NOBODYS as $number) {
             $caller = Caller::parse($number, PhoneNumber::ANYWHERE);
-            $isListed = false;
-            foreach ($this->plan->all(CallerList::class) as $list) {
-                $isListed = $isListed || null !== $this->lookup->find($list, $caller);
-            }
-            if (!$isListed) {
+            $isListed = array_filter(
+                $lists,
+                fn(CallerList $list): bool => null !== $this->lookup->find($list, $caller),
+            );
+            if ([] === $isListed) {
                 return $caller;
             }
         }
 
-        return Caller::withheld();
+        return null;
     }
 
     private function example(CallerList $list): ?Caller

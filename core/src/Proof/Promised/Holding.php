@@ -18,6 +18,9 @@ use Meandros\Core\Routing\EndingKind;
 /** Holds promises against every moment of a stretch: how the calls fare that they name. */
 final class Holding
 {
+    /** @var array<string, list<array{int, int}>> when promises hold, by expectation and site */
+    private array $times = [];
+
     public function __construct(private readonly Fares $fares) {}
 
     /**
@@ -42,6 +45,23 @@ final class Holding
     }
 
     /**
+     * Of calls to some numbers only, where phones ring on.
+     *
+     * @param list<Number> $numbers to which calls fare alike
+     *
+     * @return bool|null null where the promise is about none of them
+     */
+    public function isKeptOf(Expectation $expectation, array $numbers): ?bool
+    {
+        $to = $expectation->calls->to;
+        $named = array_values(
+            array_filter($numbers, static fn(Number $one): bool => [] === $to || \in_array($one->id(), $to, true)),
+        );
+
+        return [] === $named ? null : [] === $this->lookAt($expectation, $named, [null], [])[0];
+    }
+
+    /**
      * @param list<Behaviour|null> $phones what all of them do, each by itself; null for ringing on
      * @param \Closure(): bool     $goOn
      */
@@ -56,28 +76,10 @@ final class Holding
                 $left += \count($numbers);
                 continue;
             }
-            $times = PromisedTimes::of(
-                $expectation->when,
-                $numbers[0]->line->site,
-                $this->fares->plan,
-                $this->fares->hours,
-            )->within($this->fares->from, $this->fares->until);
-            foreach ([] === $times ? [] : $this->fares->callers($expectation->calls->from, $numbers[0]) as $caller) {
-                $applies = true;
-                foreach ($this->isUpTo($phones, $expectation, $numbers[0], $caller) ? $phones : [] as $does) {
-                    [$presses, $isAll] = $this->presses($expectation, $numbers[0], $caller, $does);
-                    $isComplete = $isComplete && $isAll;
-                    foreach ($presses as $keys) {
-                        // When it is broken where phones ring on is not told again for those that do not.
-                        $told = self::told($breaches, $numbers[0], $caller, $keys);
-                        $coverage = $this->fares->coverage($numbers[0], $caller, $keys, $does);
-                        $broken = $this->broken($expectation, $coverage, $keys, Intervals::without($times, $told));
-                        foreach ($broken as [$course, $intervals]) {
-                            $breaches[] = new Breach($numbers, $caller, $keys, $does, $course, $intervals);
-                        }
-                    }
-                }
-            }
+            [$found, $doesApply, $isAll] = $this->lookAt($expectation, $numbers, $phones, $breaches);
+            array_push($breaches, ...$found);
+            $applies = $applies || $doesApply;
+            $isComplete = $isComplete && $isAll;
         }
         usort(
             $breaches,
@@ -91,6 +93,50 @@ final class Holding
         return [null] === $phones
             ? new Held($expectation, $breaches, $applies, $isComplete, $left, false)
             : new Held($expectation, $breaches, $applies, $isComplete && 0 === $left, $sofar->left, true);
+    }
+
+    /**
+     * @param non-empty-list<Number> $numbers to which calls fare alike
+     * @param list<Behaviour|null>   $phones
+     * @param list<Breach>           $known   told already
+     *
+     * @return array{list<Breach>, bool, bool} others; whether it names any call to them, and whether all of these were looked at
+     */
+    private function lookAt(Expectation $expectation, array $numbers, array $phones, array $known): array
+    {
+        $number = $numbers[0];
+        $breaches = [];
+        [$applies, $isComplete] = [false, true];
+        $times = $this->times($expectation, $number->line->site);
+        foreach ([] === $times ? [] : $this->fares->callers($expectation->calls->from, $number) as $caller) {
+            $applies = true;
+            foreach ($this->isUpTo($phones, $expectation, $number, $caller) ? $phones : [] as $does) {
+                [$presses, $isAll] = $this->presses($expectation, $number, $caller, $does);
+                $isComplete = $isComplete && $isAll;
+                foreach ($presses as $keys) {
+                    // When it is broken where phones ring on is not told again for those that do not.
+                    $told = self::told([...$known, ...$breaches], $number, $caller, $keys);
+                    $coverage = $this->fares->coverage($number, $caller, $keys, $does);
+                    $broken = $this->broken($expectation, $coverage, $keys, Intervals::without($times, $told));
+                    foreach ($broken as [$course, $intervals]) {
+                        $breaches[] = new Breach($numbers, $caller, $keys, $does, $course, $intervals);
+                    }
+                }
+            }
+        }
+
+        return [$breaches, $applies, $isComplete];
+    }
+
+    /** @return list<array{int, int}> when the promise holds for calls to a site */
+    private function times(Expectation $expectation, string $site): array
+    {
+        return $this->times[$expectation->id() . ' ' . $site] ??= PromisedTimes::of(
+            $expectation->when,
+            $site,
+            $this->fares->plan,
+            $this->fares->hours,
+        )->within($this->fares->from, $this->fares->until);
     }
 
     /** @return array{list<list<string>>, bool} keys that are pressed, and whether these are all */
