@@ -6,6 +6,7 @@ namespace Meandros\Server\Tests;
 
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Json\PlanCodec;
+use Meandros\Server\Patience;
 use Symfony\Component\Process\Process;
 
 /** The plan on paper, and maps: as pages, and as PDF that poppler reads. */
@@ -51,6 +52,42 @@ final class PaperApiTest extends ApiTestCase
         $this->assertStatus(404);
         $problem = $this->send('GET', '/api/plans/draft/paper.html?language=de');
         self::assertSame([422, '/language'], [$problem['status'], $problem['errors'][0]['pointer']]);
+    }
+
+    public function testTheBriefOfANumberAndOfAllInTheBackground(): void
+    {
+        $this->request('GET', '/api/plans/draft/brief.md?number=num_sailings');
+        $markdown = (string) $this->answer()->getContent();
+        self::assertStringContainsString("\n## Sailing information\n", $markdown);
+        self::assertStringNotContainsString('Freight', $markdown, 'Nor what is promised of others.');
+        $this->send('GET', '/api/plans/draft/brief.html?number=nobody');
+        $this->assertStatus(404);
+
+        $job = $this->send('POST', '/api/plans/draft/brief/in-full?language=fr&before=live');
+        $this->assertStatus(202);
+        $job = $this->send('GET', '/api/jobs/' . $job['id']);
+        self::assertSame(['brief', 'done'], [$job['kind'], $job['state']]);
+        $this->request('GET', '/api/plans/draft/brief.md?language=fr&before=live');
+        self::assertSame((string) $this->answer()->getContent(), $job['result']['markdown']);
+        self::assertStringStartsWith('<!doctype html><html lang="fr">', $job['result']['html']);
+        foreach (
+            [
+                '99/brief/in-full' => 404,
+                'draft/brief/in-full?before=99' => 404,
+                'draft/brief/in-full?number=nobody' => 404,
+                'draft/brief/in-full?language=de' => 422,
+            ]
+            as $path => $status
+        ) {
+            $this->send('POST', '/api/plans/' . $path);
+            $this->assertStatus($status);
+        }
+    }
+
+    public function testNobodyIsKeptWaitingForWhatCannotBeDone(): void
+    {
+        self::assertTrue((new Patience(1.0))->forAll(3600.0)(0, 10));
+        self::assertFalse((new Patience(0.0))->forAll(3600.0)(9, 10), 'There is no time.');
     }
 
     public function testWhatStandsInNamesIsEscaped(): void

@@ -4,26 +4,25 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Api;
 
-use Meandros\Core\Paper\Brief;
 use Meandros\Core\Paper\Markdown;
 use Meandros\Core\Paper\PaperOfPlan;
 use Meandros\Core\Paper\PaperWords;
 use Meandros\Core\Plan\Behind;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
-use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Time\CivilDate;
-use Meandros\Core\Wording\Catalog;
-use Meandros\Core\Wording\Listed;
+use Meandros\Server\Jobs\Jobs;
+use Meandros\Server\Jobs\WriteBrief;
 use Meandros\Server\Now;
+use Meandros\Server\Paper\Briefs;
 use Meandros\Server\Paper\PaperPage;
 use Meandros\Server\Paper\Pdf;
 use Meandros\Server\Patience;
 use Meandros\Server\Storage\Editions;
-use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
+use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -36,14 +35,14 @@ final readonly class PaperController
 
     /** Seconds after which no further number is looked at. */
     private const WAITED = 20.0;
-    private const DAYS = 366;
 
     public function __construct(
         private Plans $plans,
         private Editions $editions,
         private Pdf $pdf,
         private Now $now,
-        private Live $live,
+        private Briefs $briefs,
+        private Jobs $jobs,
         private Patience $patience,
     ) {}
 
@@ -81,20 +80,14 @@ final readonly class PaperController
     #[Route('/api/plans/{which}/brief.{format}', requirements: ['format' => 'html|pdf|md'], methods: ['GET'])]
     public function brief(string $which, string $format, Request $request): Response
     {
-        [$number, $before] = [$request->query->getString('number'), $request->query->getString('before')];
         $language = self::language($request);
-        $fares = $this->fares($which);
-        if ('' !== $number && null === $fares->plan->get(Number::class, $number)) {
-            throw new NotFound('There is no such number in this plan.');
-        }
         $brief =
-            Brief::of(
-                $fares,
-                Listed::capital($this->about($which, $before, Catalog::of('paper', $language))),
-                '' === $number ? [] : [$number],
-                '' === $before ? null : $this->fares($before),
-                $this->patience->for(self::WAITED),
+            $this->briefs->write(
+                $which,
+                $request->query->getString('before'),
+                $request->query->getString('number'),
                 $language,
+                $this->patience->forAll(self::WAITED),
             ) ?? throw InvalidData::at('/number', 'brief-too-long');
 
         return match ($format) {
@@ -110,18 +103,28 @@ final readonly class PaperController
         };
     }
 
-    /** @throws NotFound */
-    private function fares(string $which): Fares
+    /**
+     * Writes the brief in the background, however many numbers there are.
+     *
+     * @throws InvalidData
+     * @throws NotFound
+     */
+    #[Route('/api/plans/{which}/brief/in-full', methods: ['POST'])]
+    public function briefInFull(string $which, Request $request): JsonResponse
     {
+        JsonBody::nothing($request);
+        [$number, $before] = [$request->query->getString('number'), $request->query->getString('before')];
         $plan = $this->plans->get($which);
-        $from = $this->now->second();
+        '' === $number || self::number($plan, $number);
+        '' === $before || $this->plans->get($before);
+        $job = $this->jobs->start(WriteBrief::NAME, 'Write the brief', [
+            'in' => $which,
+            'before' => $before,
+            'number' => $number,
+            'language' => self::language($request),
+        ]);
 
-        return new Fares(
-            $plan,
-            $from,
-            $from + self::DAYS * CivilDate::SECONDS_PER_DAY,
-            $this->live->state($plan, $from),
-        );
+        return new JsonResponse($job->toJson(), Response::HTTP_ACCEPTED);
     }
 
     /** @throws InvalidData */
@@ -134,19 +137,6 @@ final readonly class PaperController
             : throw InvalidData::at('/language', 'not-a-choice', ['choices' => PaperWords::LANGUAGES]);
     }
 
-    private function about(string $which, string $before, Catalog $words): string
-    {
-        $name = fn(string $one): string => match ($one) {
-            'draft' => $words->say('brief.draft'),
-            'live' => $words->say('brief.live', ['edition' => $this->editions->live() ?? 0]),
-            default => $words->say('brief.edition', ['edition' => $one]),
-        };
-
-        return '' === $before
-            ? $name($which)
-            : $words->say('brief.beside', ['which' => $name($which), 'before' => $name($before)]);
-    }
-
     /**
      * All of it, or what is behind one number.
      *
@@ -156,15 +146,18 @@ final readonly class PaperController
     private static function part(Plan $plan, string $id): Plan
     {
         if ('' !== $id) {
-            return Behind::of(
-                $plan,
-                $plan->get(Number::class, $id) ?? throw new NotFound('There is no such number in this plan.'),
-            );
+            return Behind::of($plan, self::number($plan, $id));
         }
         if ($plan->size() > self::MOST_ELEMENTS) {
             throw InvalidData::at('/number', 'paper-too-long', ['most' => self::MOST_ELEMENTS]);
         }
 
         return $plan;
+    }
+
+    /** @throws NotFound */
+    private static function number(Plan $plan, string $id): Number
+    {
+        return $plan->get(Number::class, $id) ?? throw new NotFound('There is no such number in this plan.');
     }
 }

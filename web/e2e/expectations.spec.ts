@@ -207,4 +207,27 @@ test('the plan in brief, beside what is live', async ({ page }) => {
     await page.getByText('In French').click();
     await expect(paper.locator('ins').first()).toContainText('un message à Reception mailbox');
     await axeClean(page, 'main');
+
+    // Where there are too many numbers to wait for, it is written in the background.
+    await page.route('**/brief.html?*', (route) =>
+        route.fulfill({
+            status: 422,
+            contentType: 'application/problem+json',
+            json: {
+                type: 'about:blank',
+                title: 'Too long',
+                status: 422,
+                detail: 'Too long',
+                errors: [{ pointer: '/number', code: 'brief-too-long', detail: 'Too long', remedy: '' }],
+            },
+        }),
+    );
+    await choose(page, 'What it is compared with', 'beside edition 1');
+    await expect(page.getByRole('link', { name: 'Keep as PDF' })).toHaveCount(0);
+    await axeClean(page, 'main');
+    await page.getByRole('button', { name: 'Write it in the background' }).press('Enter');
+    await expect(paper.locator('ins').first()).toContainText('un message à Reception mailbox');
+    const kept = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Keep as Markdown' }).press('Enter');
+    expect((await kept).suggestedFilename()).toBe('brief-draft-fr.md');
 });

@@ -1,57 +1,24 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Button, Radio, Select } from 'antd';
+import { Button } from 'antd';
 import { useRef, useState } from 'react';
-import { api, ask } from '../api/client';
-import { useEditions } from '../editions/useEditions';
 import { useMoment } from '../moment/useMoment';
-import { usePlan } from '../plan/usePlan';
-import { BY_LABEL } from '../ui/searched';
+import { keepFile } from '../ui/keepFile';
+import { BriefInBackground } from './BriefInBackground';
+import { type Choice, PaperChoices } from './PaperChoices';
 import styles from './paper.module.css';
-
-const LANGUAGES = [
-    { value: 'en', label: 'In English' },
-    { value: 'fr', label: 'In French' },
-] as const;
-
-type Language = (typeof LANGUAGES)[number]['value'];
-
-const KINDS_OF_PAPER = [
-    { value: 'paper', label: 'All of it, step by step' },
-    { value: 'brief', label: 'In brief: who answers when' },
-] as const;
-
-type KindOfPaper = (typeof KINDS_OF_PAPER)[number]['value'];
+import { useBriefInFull } from './useBriefInFull';
+import { usePaper } from './usePaper';
 
 /** The plan on paper: to read through, to explain, and to sign. */
 export function PaperScreen() {
     const { moment } = useMoment();
-    const plan = usePlan();
-    const editions = useEditions();
-    const [kind, setKind] = useState<KindOfPaper>('paper');
-    const [language, setLanguage] = useState<Language>('en');
-    const [number, setNumber] = useState<string | null>(null);
-    const [before, setBefore] = useState<string | null>(null);
+    const [choice, setChoice] = useState<Choice>({ kind: 'paper', language: 'en', number: null, before: null });
     const frame = useRef<HTMLIFrameElement>(null);
-    const isBrief = kind === 'brief';
-    const query = {
-        language,
-        ...(isBrief && before ? { before } : {}),
-        ...(number ? { number } : {}),
-    } as Record<string, string>;
-    const page = useQuery({
-        queryKey: ['paper', kind, moment.in, query, plan?.stamp],
-        queryFn: () => {
-            const path = { which: moment.in, format: 'html' as const };
-            return ask<unknown>(
-                isBrief
-                    ? api.GET('/api/plans/{which}/brief.{format}', { params: { path, query }, parseAs: 'text' })
-                    : api.GET('/api/plans/{which}/paper.{format}', { params: { path, query }, parseAs: 'text' }),
-            );
-        },
-        placeholderData: keepPreviousData,
-    });
-    const isWritten = page.isError || (page.isSuccess && !page.isPlaceholderData);
-    const file = (format: string) => `/api/plans/${moment.in}/${kind}.${format}?${new URLSearchParams(query)}`;
+    const { html, error, isWritten, isTooLong, file } = usePaper(choice);
+    const inFull = useBriefInFull(moment.in, choice);
+    const written = isTooLong ? inFull.written : undefined;
+    const page = written?.html ?? html;
+    const keepMarkdown = (text: string) =>
+        keepFile(new Blob([text], { type: 'text/markdown' }), `brief-${moment.in}-${choice.language}.md`);
     return (
         <div className="one">
             <section className="sheet" aria-label="On paper">
@@ -61,66 +28,29 @@ export function PaperScreen() {
                     to be signed.
                 </p>
                 <div className={`line-row wrap ${styles.acts}`}>
-                    <Radio.Group
-                        optionType="button"
-                        aria-label="Kind of paper"
-                        value={kind}
-                        options={[...KINDS_OF_PAPER]}
-                        onChange={(event) => setKind(event.target.value)}
-                    />
-                    <Radio.Group
-                        optionType="button"
-                        aria-label="Language of the paper"
-                        value={language}
-                        options={[...LANGUAGES]}
-                        onChange={(event) => setLanguage(event.target.value)}
-                    />
-                    <Select
-                        aria-label="What it is about"
-                        allowClear
-                        showSearch={BY_LABEL}
-                        style={{ width: 260 }}
-                        placeholder="the whole plan"
-                        value={number}
-                        options={(plan?.all('number') ?? []).map((one) => ({
-                            value: one.id,
-                            label: `Behind ${one.name}`,
-                        }))}
-                        onChange={(chosen?: string) => setNumber(chosen ?? null)}
-                    />
-                    {isBrief && (
-                        <Select
-                            aria-label="What it is compared with"
-                            allowClear
-                            style={{ width: 190 }}
-                            placeholder="by itself"
-                            value={before}
-                            options={[
-                                { value: 'live', label: 'beside what is live' },
-                                ...editions.map((one) => ({
-                                    value: String(one.number),
-                                    label: `beside edition ${one.number}`,
-                                })),
-                            ].filter((one) => one.value !== moment.in)}
-                            onChange={(chosen?: string) => setBefore(chosen ?? null)}
-                        />
+                    <PaperChoices choice={choice} onChange={(change) => setChoice({ ...choice, ...change })} />
+                    {page !== undefined && <Button onClick={() => frame.current?.contentWindow?.print()}>Print</Button>}
+                    {!isTooLong && <Button href={file('pdf')}>Keep as PDF</Button>}
+                    {!isTooLong && choice.kind === 'brief' && <Button href={file('md')}>Keep as Markdown</Button>}
+                    {written && (
+                        <>
+                            <Button onClick={() => keepMarkdown(written.markdown)}>Keep as Markdown</Button>
+                            <span className="quiet">To keep it as PDF, print it to a file.</span>
+                        </>
                     )}
-                    <Button onClick={() => frame.current?.contentWindow?.print()}>Print</Button>
-                    <Button href={file('pdf')}>Keep as PDF</Button>
-                    {isBrief && <Button href={file('md')}>Keep as Markdown</Button>}
                     <span className="quiet" role="status">
                         {isWritten ? '' : 'It is being written …'}
                     </span>
                 </div>
-                {page.error ? (
-                    <p className="notice alarm">{page.error.message}</p>
-                ) : (
+                {isTooLong && !written && <BriefInBackground brief={inFull} />}
+                {error && !isTooLong && <p className="notice alarm">{error.message}</p>}
+                {page !== undefined && (
                     <iframe
                         ref={frame}
                         className={styles.page}
                         title="The paper"
                         aria-busy={!isWritten}
-                        srcDoc={String(page.data ?? '')}
+                        srcDoc={page}
                     />
                 )}
             </section>

@@ -99,7 +99,7 @@ return [
     'not-to-come' => 'This moment is past.',
     'not-to-come.remedy' => 'Give one that is still to come, or publish at once.',
     'brief-too-long' => 'There are too many numbers to look at in time.',
-    'brief-too-long.remedy' => 'Ask for the brief of one number, or make it with the command line.',
+    'brief-too-long.remedy' => 'Ask for the brief of one number, or have it written in the background.',
     'outcome-missing' => 'It is not said with what calls may end.',
     'outcome-missing.remedy' => 'Choose at least one: somebody, a message, a number outside, an announcement.',
     'states-of-no-hours' => 'States are named, and no hours that have them.',
