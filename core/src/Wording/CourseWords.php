@@ -61,7 +61,7 @@ final readonly class CourseWords
         $who = Listed::each(array_map($this->names->of(...), $course->takes), 'then', $this->language);
 
         return match ($course->reach) {
-            Reach::Queue => $this->inTurn($course->takes, false),
+            Reach::Queue => $this->queued($course),
             Reach::Person, Reach::Outside, Reach::Message, Reach::Announcement => $this->catalog->say(
                 $course->reach->value,
                 ['who' => $who],
@@ -73,6 +73,18 @@ final readonly class CourseWords
                     default => 'nobody.ends',
                 },
             ),
+        };
+    }
+
+    private function queued(Course $course): string
+    {
+        $turn = $this->inTurn($course->takes, false);
+
+        return match ($course->trace->ending->kind) {
+            EndingKind::CallbackKept, EndingKind::CallbackInVain => $this->catalog->say('queue.callback', [
+                'turn' => $turn,
+            ]),
+            default => $turn,
         };
     }
 

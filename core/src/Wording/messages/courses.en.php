@@ -11,6 +11,7 @@ return [
     'nobody.loop' => 'nobody: goes round in a loop',
     'nobody.ran-out' => 'nobody: no step is left',
     'nobody.ends' => 'nobody: the call ends',
+    'queue.callback' => '{turn}, then waits to be called back',
     'turn.waits' => 'waits in {who}',
     'turn.rings' => 'rings {who}',
     'turn.leaves' => 'leaves a message with {who}',

@@ -11,6 +11,7 @@ return [
     'nobody.loop' => "personne\u{a0}: l’appel tourne en rond",
     'nobody.ran-out' => "personne\u{a0}: il ne reste aucune étape",
     'nobody.ends' => "personne\u{a0}: l’appel se termine",
+    'queue.callback' => '{turn}, puis attend d’être rappelé',
     'turn.waits' => 'attend dans {who}',
     'turn.rings' => 'fait sonner {who}',
     'turn.leaves' => 'laisse un message à {who}',
