@@ -27,6 +27,10 @@ export const test = base.extend<object, { kept: BrowserContext }>({
     kept: [
         async ({ browser }, use, info) => {
             const context = await contextOf(browser, info);
+            // Screens that no test opens are not fetched.
+            await context.addInitScript(() => {
+                Object.defineProperty(navigator, 'connection', { value: { saveData: true } });
+            });
             await use(context);
             await context.close();
         },

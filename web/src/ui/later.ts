@@ -26,8 +26,12 @@ async function untilItIsThere<P>(fetch: Fetch<P>): Promise<ComponentType<P>> {
     }
 }
 
+/** Whoever asks their browser to save data, as on the way by phone, gets no more than they look at. */
+const savesData = () => 'connection' in navigator && (navigator.connection as { saveData?: boolean }).saveData === true;
+
 /** Fetches what was left for later, one after the other, once the first answer is there: no click waits for code then. */
 export async function fetchTheRest(): Promise<void> {
+    if (savesData()) return;
     for (const fetch of fetches) {
         await new Promise((idle) =>
             'requestIdleCallback' in window ? requestIdleCallback(idle) : setTimeout(idle, 50),
