@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Cli;
 
+use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Paper\Brief;
 use Meandros\Core\Paper\Markdown;
 use Meandros\Core\Paper\PaperWords;
@@ -98,9 +99,7 @@ final class ProofCommands
         $until = $call->instant + Given::days($options) * self::DAY;
         $all = static fn(Plan $plan): AllNumbers => new AllNumbers($plan, $call, $call->instant, $until);
         $fares = static fn(Plan $plan): Fares => new Fares($plan, $call->instant, $until);
-        if ($options->has('to') && !str_starts_with($call->dialled, '+')) {
-            throw new \InvalidArgumentException('--to: a number that is dialled from outside.');
-        }
+        self::demandOutside($options, $call);
         $numbers = $options->has('to')
             ? array_filter([PlanImpact::pair($before, $after, $call->dialled)])
             : PlanImpact::numbers($before, $after);
@@ -161,6 +160,7 @@ final class ProofCommands
     {
         $plan = Given::plan($options);
         [$call] = Given::call($options, $plan, self::firstNumber($plan));
+        self::demandOutside($options, $call);
         $number = $options->has('to') ? $plan->dialled($call->dialled)?->id() : null;
         $until = $call->instant + Given::days($options) * self::DAY;
         $before = isset($options->arguments[1]) ? new Fares(Given::plan($options, 1), $call->instant, $until) : null;
@@ -204,6 +204,14 @@ final class ProofCommands
         }
 
         return $text;
+    }
+
+    /** Only numbers that are dialled from outside are looked at over a stretch of time. */
+    private static function demandOutside(Options $options, TrialCall $call): void
+    {
+        if ($options->has('to') && !str_starts_with($call->dialled, '+')) {
+            throw new \InvalidArgumentException('--to: a number that is dialled from outside.');
+        }
     }
 
     private static function firstNumber(Plan $plan): string

@@ -26,6 +26,7 @@ use Meandros\Core\Wording\PromiseWords;
 final class Brief
 {
     private const NAMED = 6;
+    private const YEAR = 365;
 
     private readonly CallsInBrief $calls;
     private readonly Holding $holding;
@@ -78,11 +79,16 @@ final class Brief
         $promises = $self->promises([] === $ids, $other);
         $day = CivilDate::ofLocalSecond(Zone::over($zone, $fares->from, $fares->from)->localOf($fares->from));
 
+        $days = intdiv($fares->until - $fares->from, CivilDate::SECONDS_PER_DAY);
+
         return new Paper(
             $language,
             $fares->plan->name,
-            $words->say('brief.about', ['which' => $about, 'date' => $words->date($day)]) .
-                ([] === $states ? '' : ' ' . $words->say('brief.exact')),
+            $words->say($days < self::YEAR ? 'brief.about-days' : 'brief.about', [
+                'which' => $about,
+                'date' => $words->date($day),
+                'days' => $days,
+            ]) . ([] === $states ? '' : ' ' . $words->say('brief.exact')),
             [
                 ...$chapters,
                 ...[] === $states ? [] : [new Chapter(new Heading($words->say('chapter.states')), lines: $states)],

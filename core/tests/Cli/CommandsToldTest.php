@@ -98,6 +98,7 @@ final class CommandsToldTest extends TestCase
             'coverage DEMO --to 201 --days 1.5 ' . self::AT,
             'impact DEMO ' . self::AT,
             'brief DEMO --language eo ' . self::AT,
+            'brief DEMO --to 202 ' . self::AT,
             'check DEMO',
         ];
         yield ['check', 'check DEMO --days 9 ' . self::AT, 'check DEMO --days 30 ' . self::AT . ' --json'];

@@ -22,6 +22,7 @@ return [
     'brief.edition' => 'edition {edition}',
     'brief.beside' => '{which}, beside {before}',
     'brief.about' => '{which}. The year from {date} on.',
+    'brief.about-days' => '{which}. {days, plural, one {The day} other {The # days}} from {date} on.',
     'brief.number' => '{name}, {number}',
     'brief.such' => '{name}, such as {number}',
     'brief.reached' =>

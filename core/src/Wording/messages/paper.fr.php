@@ -22,6 +22,7 @@ return [
     'brief.edition' => 'édition {edition}',
     'brief.beside' => "{which}, à côté de\u{a0}: {before}",
     'brief.about' => '{which}. L’année à partir du {date}.',
+    'brief.about-days' => '{which}. {days, plural, one {Un jour} other {# jours}} à partir du {date}.',
     'brief.number' => '{name}, {number}',
     'brief.such' => '{name}, par exemple {number}',
     'brief.reached' =>
