@@ -29,6 +29,10 @@ final class EditionSourceTest extends TestCase
             'Windows of a rule are no element.',
         );
         self::assertSame(0, $this->read);
+        self::assertSame($plan->names(Kind::Hours), $this->edition($name, $plan)->names(Kind::Hours));
+        self::assertSame($plan->names(Kind::Hours), $this->edition($name, $plan)->names(Kind::Hours));
+        self::assertSame(1, $this->read);
+        $this->read = 0;
         self::assertNull($this->edition($name, $plan)->find('hrs_of_the_draft'));
         self::assertSame(1, $this->read);
         self::assertNull($this->edition($name, $plan)->find('hrs_of_the_draft'));

@@ -76,6 +76,29 @@ final class SharedDraftTest extends ApiTestCase
         $this->assertStatus(422, 'The old extension reaches nobody.');
     }
 
+    public function testNamesAndMentionsAreReadAtOnceAndAreThoseOfTheDraft(): void
+    {
+        $typed = fn(string $text): array => $this->send('POST', '/api/typed-steps', [
+            'text' => $text,
+            'country' => 'GB',
+        ]);
+        self::assertSame('team_port', $typed('ring Port office')['step']['target'] ?? null);
+        $this->change('team_port', ['name' => 'Quay']);
+        self::assertSame('team_port', $typed('ring Quay')['step']['target'] ?? null);
+        self::assertSame('new:0', $typed('ring Port office')['step']['target'] ?? null, 'There is none of that name.');
+        $this->undo();
+        self::assertSame('team_port', $typed('ring Port office')['step']['target'] ?? null);
+
+        $whose = fn(): array => array_column(
+            $this->send('GET', '/api/plans/draft/numbers/num_direct/block')['numbers'],
+            'leads',
+            'extension',
+        );
+        self::assertSame('per_dana', $whose()['201'] ?? null);
+        $this->change('per_dana', ['extension' => '288']);
+        self::assertSame([null, 'per_dana'], [$whose()['201'], $whose()['288']]);
+    }
+
     public function testHoursFollowTheirElementsAndWhatIsForced(): void
     {
         $state = fn(): string => $this->send('GET', '/api/plans/draft/hours?at=2026-11-23T10:30')['states'][

@@ -51,6 +51,18 @@ final readonly class KeptElements implements ElementSource
         );
     }
 
+    public function names(Kind $kind): array
+    {
+        $names = [];
+        foreach ($this->ids($kind) as $id) {
+            $names[$id] = $this->find($id)?->name() ?? '';
+        }
+
+        return $names;
+    }
+
+    public function foresee(array $texts): void {}
+
     public function mentioning(string $text): array
     {
         return $this->mentions->of($text);

@@ -39,6 +39,8 @@ final class DraftSource implements ElementSource
     private array $mentions = [];
     /** @var array<string, list<string>> by kind */
     private array $ids = [];
+    /** @var array<string, array<string, string>> by kind and id */
+    private array $names = [];
     /** @var array{int, int, array<string, int>, int}|null of moved(); asked for when it is first wanted */
     private ?array $moves = null;
     /** How often something was missing that other processes had not put by. */
@@ -130,6 +132,31 @@ final class DraftSource implements ElementSource
         }
 
         return $this->ids[$key];
+    }
+
+    public function names(Kind $kind): array
+    {
+        /** @var array<string, string>|null $names */
+        $names = $this->names[$kind->value] ?? $this->kept('n.' . $kind->value);
+        if (null === $names) {
+            $names = $this->readNames($kind);
+            $this->keep('n.' . $kind->value, $names);
+        }
+
+        return $this->names[$kind->value] = $names;
+    }
+
+    public function foresee(array $texts): void
+    {
+        $missing = [];
+        foreach ($this->areAllMentions ? [] : $texts as $text) {
+            if (!isset($this->mentions[$text])) {
+                /** @var list<string>|null $kept */
+                $kept = $this->kept('m.' . $text);
+                null === $kept ? ($missing[] = $text) : ($this->mentions[$text] = $kept);
+            }
+        }
+        $this->mentions += $this->readMentions($missing);
     }
 
     public function mentioning(string $text): array
@@ -306,6 +333,23 @@ final class DraftSource implements ElementSource
         null === $kind || $this->keep('k.' . $kind->value, $ids);
 
         return $ids;
+    }
+
+    /** @return array<string, string> by id */
+    private function readNames(Kind $kind): array
+    {
+        $names = [];
+        $rows = $this->database->executeQuery(
+            'SELECT draft.revision, e.id, e.name FROM draft JOIN draft_element e ON e.kind = ? ORDER BY e.name, e.id',
+            [$kind->value],
+        );
+        /** @var array{int, string, string} $row */
+        foreach ($rows->iterateNumeric() as $row) {
+            $this->demand($row[0]);
+            $names[$row[1]] = $row[2];
+        }
+
+        return $names;
     }
 
     /**

@@ -78,6 +78,22 @@ final class EditionSource implements ElementSource
             );
     }
 
+    public function names(Kind $kind): array
+    {
+        $name = $this->name . '.n.' . $kind->value;
+        /** @var array<string, string>|null $kept */
+        $kept = $this->memory->get($name);
+        if (null === $kept) {
+            $kept = $this->document()->names($kind);
+            $this->memory->keep($name, $kept);
+        }
+
+        return $kept;
+    }
+
+    /** All that is mentioned is put by. */
+    public function foresee(array $texts): void {}
+
     public function mentioning(string $text): array
     {
         /** @var list<string>|null $kept */

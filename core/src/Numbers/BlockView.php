@@ -24,6 +24,7 @@ final class BlockView
     {
         $rows = [];
         $block = $number->range->block;
+        $plan->foresee($block?->dialled() ?? []);
         foreach ($block?->numbers() ?? [] as $one) {
             $taker = $plan->dialled($one);
             $extension = $block?->extensionOf($one);

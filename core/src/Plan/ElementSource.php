@@ -21,6 +21,12 @@ interface ElementSource
     /** @return list<string> ids, in the order in which they are listed; of every kind where none is named */
     public function ids(?Kind $kind = null): array;
 
+    /** @return array<string, string> what the elements of a kind are called, by id, in the same order; none of them is read for it */
+    public function names(Kind $kind): array;
+
+    /** @param list<string> $texts of which it will be asked who mentions them: whoever keeps that elsewhere fetches it at once */
+    public function foresee(array $texts): void;
+
     /**
      * @param string $text an element's id, something that can be dialled, or a number that is called
      *

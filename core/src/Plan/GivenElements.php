@@ -42,6 +42,18 @@ final class GivenElements implements ElementSource
         return $this->ids[$kind->value] ?? [];
     }
 
+    public function names(Kind $kind): array
+    {
+        $names = [];
+        foreach ($this->ids($kind) as $id) {
+            $names[$id] = $this->elements[$id]->name();
+        }
+
+        return $names;
+    }
+
+    public function foresee(array $texts): void {}
+
     public function mentioning(string $text): array
     {
         $this->mentions ??= Mentions::in($this->elements);

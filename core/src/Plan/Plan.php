@@ -100,6 +100,29 @@ final class Plan
         return $element instanceof $class ? $element : null;
     }
 
+    /**
+     * What the elements of a kind are called, without reading them.
+     *
+     * @return array<string, string> by id
+     */
+    public function names(Kind $kind): array
+    {
+        $changed = array_filter($this->changed, static fn(?Element $one): bool => $one?->kind() === $kind);
+
+        return [
+            ...array_map(static fn(Element $one): string => $one->name(), $changed),
+            ...array_diff_key($this->source->names($kind), $this->changed),
+        ];
+    }
+
+    /** @param list<string> $texts of which it will be asked who mentions them */
+    public function foresee(array $texts): void
+    {
+        $this->source->foresee(
+            array_values(array_filter($texts, fn(string $text): bool => !isset($this->mentioning[$text]))),
+        );
+    }
+
     /** What people call it; the id itself where nothing has it. */
     public function nameOf(string $id): string
     {

@@ -23,6 +23,8 @@ final class EachNumber
     /** @return list<Number> the number itself where it stands alone; none where others take all that it has */
     public static function of(Plan $plan, Number $number): array
     {
+        $plan->foresee($number->range->block?->dialled() ?? []);
+
         return $number->range->isMany()
             ? [...self::toTarget($plan, $number), ...self::toPeople($plan, $number)]
             : [$number];

@@ -166,8 +166,7 @@ final class Line
     {
         $best = null;
         $fit = [0, false];
-        foreach ($this->of($kinds) as $element) {
-            $name = $element->name();
+        foreach ($this->names($kinds) as $id => $name) {
             $typed = mb_substr($rest, 0, mb_strlen($name));
             $its = [mb_strlen($name), mb_strtolower($typed) === mb_strtolower($name)];
             if (
@@ -175,23 +174,23 @@ final class Line
                 PlainLetters::of($typed) === PlainLetters::of($name) &&
                 1 !== preg_match('/^[\p{L}\d]/u', substr($rest, \strlen($typed)))
             ) {
-                [$best, $fit] = [$element, $its];
+                [$best, $fit] = [$id, $its];
             }
         }
 
-        return $best;
+        return $this->plan->find($best);
     }
 
     /** @param list<Kind> $kinds */
     private function offerNames(string $part, array $kinds): void
     {
         $before = rtrim(substr($this->text, 0, $this->at));
-        foreach ($this->of($kinds) as $element) {
+        foreach ($this->names($kinds) as $name) {
             if (
                 \count($this->offers) < self::MOST_OFFERED &&
-                str_contains(PlainLetters::of($element->name()), PlainLetters::of($part))
+                str_contains(PlainLetters::of($name), PlainLetters::of($part))
             ) {
-                $this->offers[] = $before . ' ' . $element->name();
+                $this->offers[] = $before . ' ' . $name;
             }
         }
     }
@@ -199,12 +198,12 @@ final class Line
     /**
      * @param list<Kind> $kinds
      *
-     * @return iterable<Element>
+     * @return iterable<string, string> by id
      */
-    private function of(array $kinds): iterable
+    private function names(array $kinds): iterable
     {
         foreach ($kinds as $kind) {
-            yield from $this->plan->all($kind->elementClass());
+            yield from $this->plan->names($kind);
         }
     }
 }

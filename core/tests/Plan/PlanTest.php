@@ -45,6 +45,24 @@ final class PlanTest extends TestCase
         $plan->all(Prompt::class);
     }
 
+    public function testNamesAreThoseOfTheElementsAsTheyAre(): void
+    {
+        $plan = self::demo();
+        $team = $plan->find('team_port');
+        self::assertInstanceOf(Team::class, $team);
+        $renamed = PlanCodec::storedElement(str_replace('Port office', 'Quay', PlanCodec::encodeElement($team)));
+        foreach ([$plan, self::stored($plan)] as $one) {
+            $changed = $one->with($renamed)->without('team_lost');
+            $names = [];
+            foreach ($changed->all(Team::class) as $each) {
+                $names[$each->id()] = $each->name();
+            }
+            self::assertSame($names, $changed->names(Kind::Team));
+            self::assertSame('Quay', $names['team_port'] ?? null);
+            self::assertArrayNotHasKey('team_lost', $names);
+        }
+    }
+
     public function testWhatCannotBeReadIsToldAndTheRestGoesOn(): void
     {
         $plan = Plan::from('Broken inside', KeptElements::of(self::demo(), ['prm_broken' => [Kind::Prompt, '{}']]));

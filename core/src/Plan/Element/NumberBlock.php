@@ -67,6 +67,17 @@ final readonly class NumberBlock
         }
     }
 
+    /** @return list<string> its numbers and their extensions: what tells whose each is mentions one or the other */
+    public function dialled(): array
+    {
+        $dialled = [];
+        foreach ($this->numbers() as $number) {
+            array_push($dialled, $number, ...array_filter([$this->extensionOf($number)]));
+        }
+
+        return $dialled;
+    }
+
     public function contains(string $number): bool
     {
         return \strlen($number) === \strlen($this->first) &&
