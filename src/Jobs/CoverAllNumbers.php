@@ -13,6 +13,7 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\OutsideLine;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Alike;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\EachNumber;
 use Meandros\Core\Proof\Totals;
@@ -89,10 +90,11 @@ final class CoverAllNumbers implements JobKind
         $numbers = array_merge(
             ...array_map(static fn(Number $one): array => EachNumber::of($plan, $one), $plan->all(Number::class)),
         );
-        $totals = $alike = [];
+        $totals = $found = [];
+        $alike = new Alike($plan);
         foreach ($numbers as $i => $number) {
             $zone = $plan->zoneOf($number->line->site);
-            $fares = $zone . ' ' . AllNumbers::alike($number);
+            $fares = $zone . ' ' . $alike->of($number);
             $dialled = $number->range->number;
             // Whose a number of a block is may be another's now, though nobody changed the block.
             $name = $dialled . ' ' . $fares;
@@ -104,8 +106,8 @@ final class CoverAllNumbers implements JobKind
             $progress->at($i, \count($numbers));
             [$from, $until] = YearPicture::instants($zone, $input['year']);
             $all[$zone] ??= new AllNumbers($plan, $call, $from, $until, live: $live);
-            $alike[$fares] ??= Totals::of($all[$zone]->of($number), $zone)->toJson();
-            $totals[$name] = $shown + $alike[$fares];
+            $found[$fares] ??= Totals::of($all[$zone]->of($number), $zone)->toJson();
+            $totals[$name] = $shown + $found[$fares];
         }
 
         return $totals;

@@ -17,6 +17,7 @@ final class AllNumbers
     private const MOST_KEPT = 300;
 
     private readonly Router $router;
+    public readonly Alike $alike;
     /** @var array<string, Coverage> by what calls to them have in common */
     private array $known = [];
 
@@ -30,6 +31,7 @@ final class AllNumbers
         private readonly LiveState $live = new LiveState(),
     ) {
         $this->router = new Router();
+        $this->alike = new Alike($plan);
     }
 
     public function of(Number $number): Coverage
@@ -38,7 +40,7 @@ final class AllNumbers
             array_shift($this->known);
         }
 
-        return $this->known[self::alike($number)] ??= Coverage::over(
+        return $this->known[$this->alike->of($number)] ??= Coverage::over(
             new Courses(
                 $this->plan,
                 $this->call->to($number->range->example()),
@@ -49,19 +51,5 @@ final class AllNumbers
             $this->from,
             $this->until,
         );
-    }
-
-    /** Equal for numbers whose calls fare the same but for the label that is shown. */
-    public static function alike(Number $number): string
-    {
-        return null === $number->range->block
-            ? serialize([
-                $number->target,
-                $number->line->site,
-                $number->line->language,
-                $number->line->tellsCaller,
-                $number->line->keptUntil,
-            ])
-            : $number->id();
     }
 }

@@ -160,7 +160,7 @@ final class PlanImpact
         $found = $known = [];
         $left = 0;
         foreach ($this->numbers as $i => [$was, $is]) {
-            $alike = AllNumbers::alike($was) . ' ' . AllNumbers::alike($is);
+            $alike = $this->coverageBefore->alike->of($was) . ' ' . $this->coverageAfter->alike->of($is);
             if (!isset($known[$alike]) && !$goOn($i)) {
                 return [$found, $left + \count($this->numbers) - $i];
             }

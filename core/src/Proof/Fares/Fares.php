@@ -15,7 +15,7 @@ use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
-use Meandros\Core\Proof\AllNumbers;
+use Meandros\Core\Proof\Alike;
 use Meandros\Core\Proof\Courses;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\EachNumber;
@@ -35,6 +35,7 @@ final class Fares
     public readonly PlanHours $hours;
     private readonly Router $router;
     private readonly StandIns $callers;
+    private readonly Alike $alike;
     /** @var array<string, Coverage> by number, caller and keys */
     private array $known = [];
     /** @var array<string, Courses> the same, of the number that was looked at last */
@@ -60,6 +61,7 @@ final class Fares
         $this->router = new Router();
         $this->hours = $this->router->hoursOf($plan, $live->overrides);
         $this->callers = new StandIns($plan);
+        $this->alike = new Alike($plan);
     }
 
     /**
@@ -75,7 +77,7 @@ final class Fares
             // One that was given up reaches nobody, and nothing is expected of it.
             if (null !== $number && null === $number->line->keptUntil) {
                 foreach ($this->dialled[$number->id()] ??= EachNumber::of($this->plan, $number) as $dialled) {
-                    $numbers[AllNumbers::alike($dialled)][] = $dialled;
+                    $numbers[$this->alike->of($dialled)][] = $dialled;
                 }
             }
         }
@@ -106,7 +108,7 @@ final class Fares
      */
     public function presses(Number $number, Caller $caller, ?Behaviour $phones = null): array
     {
-        $name = self::name($number, $caller, [], $phones);
+        $name = $this->name($number, $caller, [], $phones);
         if (isset($this->presses[$name])) {
             return $this->presses[$name];
         }
@@ -135,7 +137,7 @@ final class Fares
      */
     public function coverage(Number $number, Caller $caller, array $keys, ?Behaviour $phones = null): Coverage
     {
-        $name = self::name($number, $caller, $keys, $phones);
+        $name = $this->name($number, $caller, $keys, $phones);
         if (isset($this->known[$name])) {
             return $this->known[$name];
         }
@@ -155,7 +157,7 @@ final class Fares
      */
     public function courses(Number $number, Caller $caller, array $keys): Courses
     {
-        $name = self::name($number, $caller, $keys, null);
+        $name = $this->name($number, $caller, $keys, null);
         if (!isset($this->courses[$name])) {
             unset($this->known[$name]);
             $this->coverage($number, $caller, $keys);
@@ -168,14 +170,14 @@ final class Fares
     private function made(Number $number, Caller $caller, array $keys, ?Behaviour $phones): Courses
     {
         // Traces are large: those of one number are kept at a time.
-        if (AllNumbers::alike($number) !== $this->current) {
-            [$this->current, $this->courses] = [AllNumbers::alike($number), []];
+        if ($this->alike->of($number) !== $this->current) {
+            [$this->current, $this->courses] = [$this->alike->of($number), []];
             if ($this->kept > self::MOST_KEPT) {
                 [$this->known, $this->presses, $this->kept] = [[], [], 0];
             }
         }
 
-        return $this->courses[self::name($number, $caller, $keys, $phones)] ??= new Courses(
+        return $this->courses[$this->name($number, $caller, $keys, $phones)] ??= new Courses(
             $this->plan,
             new TrialCall($number->range->example(), $caller, $this->from),
             new Assumptions(
@@ -188,8 +190,8 @@ final class Fares
     }
 
     /** @param list<string> $keys */
-    private static function name(Number $number, Caller $caller, array $keys, ?Behaviour $phones): string
+    private function name(Number $number, Caller $caller, array $keys, ?Behaviour $phones): string
     {
-        return implode(' ', [AllNumbers::alike($number), $caller->text, $phones?->value, ...$keys]);
+        return implode(' ', [$this->alike->of($number), $caller->text, $phones?->value, ...$keys]);
     }
 }
