@@ -25,6 +25,7 @@ final class HoursBook
     private array $blocks = [];
 
     private ?Timetable $known = null;
+    private ?HoursCompiler $compiler = null;
 
     /**
      * @param \Closure(): Timetable $hours asked for when something has to be compiled
@@ -112,7 +113,8 @@ final class HoursBook
     {
         $compiled = $this->shelf?->find($name);
         if (null === $compiled) {
-            $compiled = HoursCompiler::compile($this->hours(), $from, $until);
+            $this->compiler ??= new HoursCompiler($this->hours());
+            $compiled = $this->compiler->over($from, $until);
             $this->shelf?->keep($name, $compiled);
         }
 

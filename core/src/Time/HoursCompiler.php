@@ -16,16 +16,20 @@ use Meandros\Core\Time\Layer\WeekLayer;
  * Each local day is cut into pieces; a piece takes the state of the strongest span that covers it: special days over
  * holidays over the week; within a layer a date's own spans over those that run in from the date before, and both over
  * what holds on the whole date. Overrides, which know instants and no days, are laid over the result.
+ *
+ * What was found of ordinary days and of the holidays of a year is kept: whoever compiles one range after the other keeps the compiler.
  */
 final class HoursCompiler
 {
+    /** Over the range that is compiled. */
+    private Zone $zone;
     /** @var array<string, list<array{int, string, Decision, int}>> pieces of ordinary days, in seconds since midnight, as if they were day 0 */
     private array $ordinaryDays = [];
     private readonly WeekLayer $week;
     /** @var list<Layer> the weakest first; the week before them all */
     private readonly array $stronger;
 
-    private function __construct(private readonly Timetable $hours, private readonly Zone $zone)
+    public function __construct(private readonly Timetable $hours)
     {
         $this->week = new WeekLayer($hours);
         $this->stronger = [
@@ -36,11 +40,12 @@ final class HoursCompiler
 
     public static function compile(Timetable $hours, int $from, int $until): CompiledHours
     {
-        return (new self($hours, Zone::over($hours->zone, $from, $until)))->over($from, $until);
+        return (new self($hours))->over($from, $until);
     }
 
-    private function over(int $from, int $until): CompiledHours
+    public function over(int $from, int $until): CompiledHours
     {
+        $this->zone = Zone::over($this->hours->zone, $from, $until);
         $first = CivilDate::ofLocalSecond($this->zone->localOf($from));
         $last = CivilDate::ofLocalSecond($this->zone->localOf($until - 1));
         $begin = $this->zone->midnightOf($first);
