@@ -63,6 +63,8 @@ final readonly class KeptElements implements ElementSource
 
     public function foresee(array $texts): void {}
 
+    public function foreseeAll(): void {}
+
     public function mentioning(string $text): array
     {
         return $this->mentions->of($text);

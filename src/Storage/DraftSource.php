@@ -159,6 +159,11 @@ final class DraftSource implements ElementSource
         $this->mentions += $this->readMentions($missing);
     }
 
+    public function foreseeAll(): void
+    {
+        $this->ids();
+    }
+
     public function mentioning(string $text): array
     {
         if (isset($this->mentions[$text]) || $this->areAllMentions) {

@@ -94,6 +94,9 @@ final class EditionSource implements ElementSource
     /** All that is mentioned is put by. */
     public function foresee(array $texts): void {}
 
+    /** So is every element. */
+    public function foreseeAll(): void {}
+
     public function mentioning(string $text): array
     {
         /** @var list<string>|null $kept */

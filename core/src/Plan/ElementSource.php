@@ -27,6 +27,9 @@ interface ElementSource
     /** @param list<string> $texts of which it will be asked who mentions them: whoever keeps that elsewhere fetches it at once */
     public function foresee(array $texts): void;
 
+    /** Most of it will be asked for, as by calls to every number: whoever keeps it elsewhere fetches all of it at once. */
+    public function foreseeAll(): void;
+
     /**
      * @param string $text an element's id, something that can be dialled, or a number that is called
      *

@@ -54,6 +54,8 @@ final class GivenElements implements ElementSource
 
     public function foresee(array $texts): void {}
 
+    public function foreseeAll(): void {}
+
     public function mentioning(string $text): array
     {
         $this->mentions ??= Mentions::in($this->elements);

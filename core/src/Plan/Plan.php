@@ -123,6 +123,12 @@ final class Plan
         );
     }
 
+    /** Most of it will be asked for. */
+    public function foreseeAll(): void
+    {
+        $this->source->foreseeAll();
+    }
+
     /** What people call it; the id itself where nothing has it. */
     public function nameOf(string $id): string
     {

@@ -71,6 +71,7 @@ final class Fares
      */
     public function numbers(array $ids = []): array
     {
+        [] === $ids && $this->plan->foreseeAll();
         $numbers = [];
         foreach ([] === $ids ? $this->plan->all(Number::class) : $ids as $one) {
             $number = $one instanceof Number ? $one : $this->plan->get(Number::class, $one);
