@@ -39,7 +39,7 @@ final class StandIns
      */
     public function of(array $lists, Number $number): array
     {
-        $callers = [] === $lists ? [($this->ordinary ??= $this->ordinary())] : [];
+        $callers = [] === $lists ? [$this->ordinary()] : [];
         foreach ([] === $lists ? $this->toldApart($number) : $lists as $id) {
             $list = $this->plan->get(CallerList::class, $id);
             $caller = null === $list ? null : $this->example($list);
