@@ -51,6 +51,11 @@ final readonly class Course
         $this->key = hash('xxh128', serialize(self::noticed($trace)));
     }
 
+    public function takenBy(): TakenBy
+    {
+        return new TakenBy($this->reach, $this->takes, $this->trace->ending->kind);
+    }
+
     /** @return list<mixed> */
     private static function noticed(Trace $trace): array
     {

@@ -72,7 +72,7 @@ final readonly class ChangeWords
     /** Changes of which this is the same are told as one. */
     public function alike(Change $change): string
     {
-        $said = [$this->before->takes($change->before), $this->after->takes($change->after)];
+        $said = [$this->before->takes($change->before->takenBy()), $this->after->takes($change->after->takenBy())];
 
         return serialize(
             match ($change->severity) {
@@ -103,7 +103,7 @@ final readonly class ChangeWords
      */
     private static function begin(array $courses, CourseWords $words): string
     {
-        $said = array_unique(array_map(static fn(Course $one): string => $words->takes($one), $courses));
+        $said = array_unique(array_map(static fn(Course $one): string => $words->takes($one->takenBy()), $courses));
         $same = $courses[0]->takes;
         foreach ($courses as $course) {
             $same = array_intersect_assoc($same, $course->takes);
@@ -116,7 +116,10 @@ final readonly class ChangeWords
 
     private function change(Change $change): string
     {
-        [$before, $after] = [$this->before->takes($change->before), $this->after->takes($change->after)];
+        [$before, $after] = [
+            $this->before->takes($change->before->takenBy()),
+            $this->after->takes($change->after->takenBy()),
+        ];
 
         return match (true) {
             0 !== $change->moved => \sprintf(

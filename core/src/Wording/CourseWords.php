@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Course;
 use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Reach;
+use Meandros\Core\Proof\TakenBy;
 use Meandros\Core\Routing\EndingKind;
 
 /** Who or what takes calls, in a few words. */
@@ -30,7 +31,8 @@ final readonly class CourseWords
     {
         $intervals = $first = $places = $of = $known = [];
         foreach ($coverage->courses as $i => $course) {
-            $key = $known[$course->key] ??= $this->takes($course) . "\n" . implode("\n", $this->heard($course));
+            $key = $known[$course->key] ??=
+                $this->takes($course->takenBy()) . "\n" . implode("\n", $this->heard($course));
             $place = $places[$key] ??= \count($places);
             $first[$place] ??= $course;
             $of[] = $place;
@@ -46,7 +48,7 @@ final readonly class CourseWords
         foreach ($first as $place => $course) {
             $lines[] = new CoverageLine(
                 $course,
-                $this->takes($course),
+                $this->takes($course->takenBy()),
                 $this->heard($course),
                 $intervals[$place] ?? [[0, 0]],
             );
@@ -56,18 +58,18 @@ final readonly class CourseWords
     }
 
     /** "waits in Bookings, then rings Ann, then Bookings mailbox". */
-    public function takes(Course $course): string
+    public function takes(TakenBy $by): string
     {
-        $who = Listed::each(array_map($this->names->of(...), $course->takes), 'then', $this->language);
+        $who = Listed::each(array_map($this->names->of(...), $by->takes), 'then', $this->language);
 
-        return match ($course->reach) {
-            Reach::Queue => $this->queued($course),
+        return match ($by->reach) {
+            Reach::Queue => $this->queued($by),
             Reach::Person, Reach::Outside, Reach::Message, Reach::Announcement => $this->catalog->say(
-                $course->reach->value,
+                $by->reach->value,
                 ['who' => $who],
             ),
             Reach::Nobody => $this->catalog->say(
-                match ($course->trace->ending->kind) {
+                match ($by->ending) {
                     EndingKind::LoopStopped => 'nobody.loop',
                     EndingKind::RanOut => 'nobody.ran-out',
                     default => 'nobody.ends',
@@ -76,11 +78,11 @@ final readonly class CourseWords
         };
     }
 
-    private function queued(Course $course): string
+    private function queued(TakenBy $by): string
     {
-        $turn = $this->inTurn($course->takes, false);
+        $turn = $this->inTurn($by->takes, false);
 
-        return match ($course->trace->ending->kind) {
+        return match ($by->ending) {
             EndingKind::CallbackKept, EndingKind::CallbackInVain => $this->catalog->say('queue.callback', [
                 'turn' => $turn,
             ]),

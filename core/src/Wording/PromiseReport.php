@@ -63,7 +63,7 @@ final readonly class PromiseReport
     /** What becomes of the calls. */
     public function what(Breach $breach): string
     {
-        return $this->courses->takes($breach->course);
+        return $this->courses->takes($breach->by);
     }
 
     /** @return list<non-empty-list<Breach>> those together of which the same is told, whatever is pressed */

@@ -172,7 +172,7 @@ final class TracesToldTest extends TestCase
         $told = TraceReport::of($trace, $plan, 'Europe/London');
         $parts = [
             $told['sentence'],
-            'In short: ' . (new CourseWords($plan))->takes(new Course($trace)),
+            'In short: ' . (new CourseWords($plan))->takes((new Course($trace))->takenBy()),
             Told::json(['ending' => $told['ending'], 'holds' => $told['holds']]),
         ];
         foreach ([...(array) $told['rung'], ...(array) $told['visits']] as $one) {

@@ -7,7 +7,7 @@ namespace Meandros\Core\Proof\Promised;
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Plan\Element\Number;
-use Meandros\Core\Proof\Course;
+use Meandros\Core\Proof\TakenBy;
 
 /** Calls that do not keep a promise, all taking one course, and when. */
 final readonly class Breach
@@ -23,7 +23,7 @@ final readonly class Breach
         public Caller $caller,
         public array $keys,
         public ?Behaviour $phones,
-        public Course $course,
+        public TakenBy $by,
         public array $intervals,
     ) {}
 }

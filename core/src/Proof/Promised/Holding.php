@@ -119,7 +119,7 @@ final class Holding
                     $coverage = $this->fares->coverage($number, $caller, $keys, $does);
                     $broken = $this->broken($expectation, $coverage, $keys, Intervals::without($times, $told));
                     foreach ($broken as [$course, $intervals]) {
-                        $breaches[] = new Breach($numbers, $caller, $keys, $does, $course, $intervals);
+                        $breaches[] = new Breach($numbers, $caller, $keys, $does, $course->takenBy(), $intervals);
                     }
                 }
             }
