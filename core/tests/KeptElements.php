@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\ElementSource;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Mark;
 use Meandros\Core\Plan\Mentions;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Time\BlockShelf;
@@ -78,5 +79,15 @@ final readonly class KeptElements implements ElementSource
     public function fingerprint(): string
     {
         return hash('xxh128', serialize($this->kept));
+    }
+
+    public function mark(): null
+    {
+        return null;
+    }
+
+    public function changedSince(Mark $mark): null
+    {
+        return null;
     }
 }

@@ -7,6 +7,7 @@ namespace Meandros\Server\Proof;
 use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\Known;
 use Meandros\Core\Proof\Promised\Holding;
 use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Wording\PromiseReport;
@@ -18,12 +19,15 @@ use Meandros\Server\Storage\Live;
 final readonly class HeldPromises
 {
     private const DAYS = 366;
+    /** Where phones do something else than ring on it takes three times as long. */
+    private const PARTS = 4;
 
     public function __construct(
         private Live $live,
         private Now $now,
         private Patience $patience,
         private WorkedOut $workedOut,
+        private KnownNumbers $known,
     ) {}
 
     /**
@@ -63,17 +67,29 @@ final readonly class HeldPromises
     private function reports(Plan $plan, array $expectations, float $seconds): array
     {
         [$from, $until] = $this->stretch();
-        $report = new PromiseReport($plan, $from, $until);
-        $holding = new Holding(new Fares($plan, $from, $until, $this->live->state($plan, $from)));
+        $live = $this->live->state($plan, $from);
+        // The same whole days until tomorrow, so that what is found goes on being known.
+        $days = [self::day($from), self::day($until) + CivilDate::SECONDS_PER_DAY];
         $goOn = $this->patience->for($seconds);
+        $hold = static function (Known $known) use ($plan, $live, $days, $from, $until, $expectations, $goOn): array {
+            $holding = new Holding(new Fares($plan, ...[...$days, $live]), $known, $from, $until);
 
-        return array_map(static fn(Expectation $one): array => $report->of($holding->hold($one, $goOn)), $expectations);
+            return $holding->hold($expectations, $goOn);
+        };
+        $report = new PromiseReport($plan, $from, $until);
+
+        return array_map($report->of(...), $this->known->with('promises', $plan, $live, (string) $days[0], $hold));
+    }
+
+    private static function day(int $second): int
+    {
+        return $second - ($second % CivilDate::SECONDS_PER_DAY);
     }
 
     /**
      * All that may take its time: also where phones do something else than ring on, and for every number.
      *
-     * @param \Closure(int, int): void $progress is told how many expectations were looked at, and of how many
+     * @param \Closure(int, int): void $progress is told how much of it was looked at, and of how much
      *
      * @return list<array{state: string, ...}> one each
      */
@@ -81,19 +97,19 @@ final readonly class HeldPromises
     {
         [$from, $until] = $this->stretch();
         $holding = new Holding(new Fares($plan, $from, $until, $this->live->state($plan, $from)));
+        $isOn = static fn(int $part, int $parts): \Closure => static function (int $done, int $of) use (
+            $progress,
+            $part,
+            $parts,
+        ): bool {
+            $progress($part * $of + $parts * $done, self::PARTS * $of);
+
+            return true;
+        };
+        $held = $holding->hold($plan->all(Expectation::class), $isOn(0, 1));
         $report = new PromiseReport($plan, $from, $until);
-        $expectations = $plan->all(Expectation::class);
-        $reports = [];
-        foreach ($expectations as $i => $one) {
-            $goOn = static function () use ($progress, $i, $expectations): bool {
-                $progress($i, \count($expectations));
 
-                return true;
-            };
-            $reports[] = $report->of($holding->whateverPhonesDo($holding->hold($one, $goOn), $goOn));
-        }
-
-        return $reports;
+        return array_map($report->of(...), $holding->whateverPhonesDo($held, $isOn(1, self::PARTS - 1)));
     }
 
     /** @return array{int, int} from now on */

@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\ElementSource;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Mark;
 
 /**
  * The elements of the draft at one revision of it, fetched as they are wanted. Processes share what they read; it is taken
@@ -203,6 +204,30 @@ final class DraftSource implements ElementSource
         $this->demand($row[0]);
 
         return $row[1];
+    }
+
+    public function mark(): Mark
+    {
+        return new Mark($this->name, $this->revision);
+    }
+
+    public function changedSince(Mark $mark): ?array
+    {
+        if ($mark->of !== $this->name || $mark->at > $this->revision) {
+            return null;
+        }
+        $rows = $this->database->executeQuery(
+            'SELECT draft.revision, e.id FROM draft LEFT JOIN draft_element e ON e.revision > ?',
+            [$mark->at],
+        );
+        $ids = [];
+        /** @var array{int, string|null} $row */
+        foreach ($rows->iterateNumeric() as $row) {
+            $this->demand($row[0]);
+            null === $row[1] || ($ids[] = $row[1]);
+        }
+
+        return $ids;
     }
 
     /** What was wanted this time is what will be wanted after the next edit. */

@@ -7,6 +7,7 @@ namespace Meandros\Server\Storage;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\ElementSource;
 use Meandros\Core\Plan\Kind;
+use Meandros\Core\Plan\Mark;
 use Meandros\Core\Plan\Mentions;
 use Meandros\Core\Plan\Plan;
 
@@ -118,6 +119,16 @@ final class EditionSource implements ElementSource
     public function fingerprint(): string
     {
         return ($this->fingerprint)();
+    }
+
+    public function mark(): Mark
+    {
+        return new Mark($this->name, 0);
+    }
+
+    public function changedSince(Mark $mark): ?array
+    {
+        return $mark->of === $this->name ? [] : null;
     }
 
     private function document(): Plan

@@ -38,12 +38,14 @@ final class CheckCommand
         $reports = [];
         $text = '';
         $code = 0;
-        foreach ($plan->all(Expectation::class) as $expectation) {
-            $always = static fn(): bool => true;
-            $held = $holding->whateverPhonesDo($holding->hold($expectation, $always), $always);
+        $always = static fn(): bool => true;
+        foreach (
+            $holding->whateverPhonesDo($holding->hold($plan->all(Expectation::class), $always), $always)
+            as $held
+        ) {
             $code = $held->isKept() ? $code : 1;
             $reports[] = $one = $report->of($held);
-            $text .= \sprintf("%-9s  %s\n", $one['state'], $words->sentence($expectation));
+            $text .= \sprintf("%-9s  %s\n", $one['state'], $words->sentence($held->expectation));
             foreach ($report->ways($held) as $alike) {
                 $breach = $alike[0];
                 $text .= \sprintf(

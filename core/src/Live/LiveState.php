@@ -20,4 +20,28 @@ final readonly class LiveState
         public array $statuses = [],
         public array $signIns = [],
     ) {}
+
+    /** @return list<string> hours, people and queues of which another one says something else, by id */
+    public function differing(self $other): array
+    {
+        $hours = static function (self $of): array {
+            $forced = [];
+            foreach ($of->overrides as $one) {
+                $forced[$one->hours][] = $one;
+            }
+
+            return $forced;
+        };
+        $differing = [];
+        foreach (
+            [[$hours($this), $hours($other)], [$this->statuses, $other->statuses], [$this->signIns, $other->signIns]]
+            as [$here, $there]
+        ) {
+            foreach (array_keys($here + $there) as $id) {
+                serialize($here[$id] ?? null) === serialize($there[$id] ?? null) || ($differing[] = (string) $id);
+            }
+        }
+
+        return $differing;
+    }
 }

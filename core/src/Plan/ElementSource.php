@@ -47,4 +47,10 @@ interface ElementSource
 
     /** Sources that have the same one have the same elements. */
     public function fingerprint(): string;
+
+    /** @return Mark|null what the elements are now; null where nothing can be told of them later */
+    public function mark(): ?Mark;
+
+    /** @return list<string>|null ids of the elements that were written since, but not of those that are gone; null where that is not known */
+    public function changedSince(Mark $mark): ?array;
 }

@@ -75,4 +75,14 @@ final class GivenElements implements ElementSource
 
         return hash('xxh128', implode("\n", array_map(PlanCodec::encodeElement(...), $elements)));
     }
+
+    public function mark(): null
+    {
+        return null;
+    }
+
+    public function changedSince(Mark $mark): null
+    {
+        return null;
+    }
 }

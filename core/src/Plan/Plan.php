@@ -191,6 +191,18 @@ final class Plan
         );
     }
 
+    /** @return Mark|null what its elements are now; null where nothing can be told of them later */
+    public function mark(): ?Mark
+    {
+        return [] === $this->changed ? $this->source->mark() : null;
+    }
+
+    /** @return list<string>|null ids of the elements that were written since, but not of those that are gone; null where that is not known */
+    public function changedSince(Mark $mark): ?array
+    {
+        return [] === $this->changed ? $this->source->changedSince($mark) : null;
+    }
+
     /** What holds for all of it. */
     public function settings(): Settings
     {

@@ -128,7 +128,7 @@ final class EachNumberTest extends TestCase
         $always = static fn(): bool => true;
         $holding = new Holding(new Fares($plan, $from, $from + 60));
         $broken = [];
-        foreach ($holding->whateverPhonesDo($holding->hold($never, $always), $always)->breaches as $breach) {
+        foreach ($holding->whateverPhonesDo($holding->hold([$never], $always), $always)[0]->breaches as $breach) {
             $broken[] = array_map(static fn(Number $one): string => $one->name(), $breach->numbers);
         }
         self::assertSame([['block (Ann)', 'first']], $broken);

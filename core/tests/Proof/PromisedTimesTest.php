@@ -53,7 +53,7 @@ final class PromisedTimesTest extends TestCase
     private static function within(PlanBuilder $builder, ExpectedTimes $when): array
     {
         $plan = $builder->plan();
-        $times = PromisedTimes::of($when, 'sit_harbour', $plan, new PlanHours($plan));
+        $times = PromisedTimes::of($when, 'Europe/London', $plan, new PlanHours($plan));
 
         return array_map(
             static fn(array $one): array => [self::local($one[0]), self::local($one[1])],

@@ -241,8 +241,8 @@ final class PromisesTest extends TestCase
     {
         $plan = self::harbour();
         $from = Moment::parse(self::FROM, 'Europe/London');
-        $held = (new Holding(new Fares($plan, $from, $from + self::DAY)))->hold(
-            self::expectation(['that' => 'rings', 'who' => null], []),
+        [$held] = (new Holding(new Fares($plan, $from, $from + self::DAY)))->hold(
+            [self::expectation(['that' => 'rings', 'who' => null], [])],
             static fn(): bool => false,
         );
         self::assertSame(1, $held->left);
@@ -492,7 +492,7 @@ final class PromisesTest extends TestCase
         $holding = new Holding(new Fares($plan, $from, $from + 365 * self::DAY));
         $always = static fn(): bool => true;
 
-        return $holding->whateverPhonesDo($holding->hold($expectation, $always), $always);
+        return $holding->whateverPhonesDo($holding->hold([$expectation], $always), $always)[0];
     }
 
     private static function first(Held $held): ?string

@@ -28,7 +28,7 @@ export function Held({ held, inFull }: { held: HeldExpectation; inFull: InFull }
                     inFull={inFull}
                     isDone={held.phones !== 'ring on'}
                     button="Hold all expectations whatever phones do"
-                    label="How many expectations were looked at"
+                    label="How much was looked at"
                 />
             )}
             {held.left > 0 && (

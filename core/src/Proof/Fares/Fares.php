@@ -86,6 +86,12 @@ final class Fares
         return $numbers;
     }
 
+    /** Equal for numbers to which calls fare alike. */
+    public function alike(Number $number): string
+    {
+        return $this->alike->of($number);
+    }
+
     /**
      * @param list<string> $lists of callers, by id; none for anybody
      *

@@ -7,6 +7,7 @@ namespace Meandros\Core\Proof\Promised;
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Proof\Intervals;
 use Meandros\Core\Proof\TakenBy;
 
 /** Calls that do not keep a promise, all taking one course, and when. */
@@ -26,4 +27,20 @@ final readonly class Breach
         public TakenBy $by,
         public array $intervals,
     ) {}
+
+    /**
+     * The same of other numbers, within a stretch of time.
+     *
+     * @param non-empty-list<Number> $numbers to which calls fare alike
+     *
+     * @return self|null null where it is kept then
+     */
+    public function of(array $numbers, int $from, int $until): ?self
+    {
+        $within = Intervals::within($this->intervals, $from, $until);
+
+        return [] === $within
+            ? null
+            : new self($numbers, $this->caller, $this->keys, $this->phones, $this->by, $within);
+    }
 }

@@ -29,4 +29,48 @@ final readonly class Held
     {
         return [] === $this->breaches;
     }
+
+    /**
+     * With what was found of further numbers.
+     *
+     * @param list<Breach> $breaches
+     */
+    public function with(array $breaches, bool $applies, bool $isAll): self
+    {
+        return new self(
+            $this->expectation,
+            [...$this->breaches, ...$breaches],
+            $this->applies || $applies,
+            $this->isComplete && $isAll,
+            $this->left,
+            $this->whatever,
+        );
+    }
+
+    /** @param int $numbers that could not be looked at either */
+    public function leaving(int $numbers): self
+    {
+        return new self(
+            $this->expectation,
+            $this->breaches,
+            $this->applies,
+            $this->isComplete,
+            $this->left + $numbers,
+            $this->whatever,
+        );
+    }
+
+    public function inOrder(): self
+    {
+        $breaches = $this->breaches;
+        usort(
+            $breaches,
+            static fn(Breach $a, Breach $b): int => [$a->intervals[0][0], \count($a->keys)] <=> [
+                $b->intervals[0][0],
+                \count($b->keys),
+            ],
+        );
+
+        return new self($this->expectation, $breaches, $this->applies, $this->isComplete, $this->left, $this->whatever);
+    }
 }

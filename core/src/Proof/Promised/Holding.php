@@ -5,43 +5,77 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Promised;
 
 use Meandros\Core\Call\Behaviour;
-use Meandros\Core\Call\Caller;
 use Meandros\Core\Plan\Element\Expectation;
 use Meandros\Core\Plan\Element\Number;
-use Meandros\Core\Proof\Course;
-use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Fares\Fares;
-use Meandros\Core\Proof\Fares\Presses;
 use Meandros\Core\Proof\Intervals;
-use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Proof\Known;
 
 /** Holds promises against every moment of a stretch: how the calls fare that they name. */
-final class Holding
+final readonly class Holding
 {
-    /** @var array<string, list<array{int, int}>> when promises hold, by expectation and site */
-    private array $times = [];
+    private HoldingOfOne $one;
+    private int $from;
+    private int $until;
 
-    public function __construct(private readonly Fares $fares) {}
+    /**
+     * @param Known|null $known of calls over the whole stretch of the fares; null where nothing is known
+     * @param int|null   $from  first instant that matters; null for the first one of the fares
+     * @param int|null   $until first instant after those; null as well
+     */
+    public function __construct(
+        private Fares $fares,
+        private ?Known $known = null,
+        ?int $from = null,
+        ?int $until = null,
+    ) {
+        $this->one = new HoldingOfOne($fares);
+        $this->from = $from ?? $fares->from;
+        $this->until = $until ?? $fares->until;
+    }
 
     /**
      * Where phones ring on.
      *
-     * @param \Closure(): bool $goOn asked before each number; whether there is time for it
+     * @param list<Expectation>        $expectations
+     * @param \Closure(int, int): bool $goOn         asked before each number of which something is not known, first before those that are named: told how many were looked at, and of how many; whether there is time for it
+     *
+     * @return list<Held> one each
      */
-    public function hold(Expectation $expectation, \Closure $goOn): Held
+    public function hold(array $expectations, \Closure $goOn): array
     {
-        return $this->look(new Held($expectation, [], false, true, 0, false), [null], $goOn);
+        return $this->look(
+            array_map(static fn(Expectation $one): Held => new Held($one, [], false, true, 0, false), $expectations),
+            static fn(): array => [null],
+            $goOn,
+        );
     }
 
     /**
-     * Also where all phones do something else, as far as the promise must be kept then: it takes three times as long.
+     * Also where all phones do something else, as far as a promise must be kept then: it takes three times as long.
      *
-     * @param Held             $held where they ring on
-     * @param \Closure(): bool $goOn asked before each number; whether there is time for it
+     * @param list<Held>               $held where they ring on
+     * @param \Closure(int, int): bool $goOn as above
+     *
+     * @return list<Held> one each
      */
-    public function whateverPhonesDo(Held $held, \Closure $goOn): Held
+    public function whateverPhonesDo(array $held, \Closure $goOn): array
     {
-        return $this->look($held, Keepings::phones($held->expectation->promise), $goOn);
+        $found = $this->look($held, static fn(Expectation $one): array => Keepings::phones($one->promise), $goOn);
+
+        // It does not make a promise one that was not looked at.
+        return array_map(
+            static fn(Held $one, Held $before): Held => new Held(
+                $one->expectation,
+                $one->breaches,
+                $one->applies,
+                $one->isComplete && $one->left === $before->left,
+                $before->left,
+                true,
+            ),
+            $found,
+            $held,
+        );
     }
 
     /**
@@ -58,170 +92,94 @@ final class Holding
             array_filter($numbers, static fn(Number $one): bool => [] === $to || \in_array($one->id(), $to, true)),
         );
 
-        return [] === $named ? null : [] === $this->lookAt($expectation, $named, [null], [])[0];
+        return [] === $named
+            ? null
+            : [] === $this->cut($this->one->look($this->calls($expectation, $named, [null]), []), $named);
     }
 
     /**
-     * @param list<Behaviour|null> $phones what all of them do, each by itself; null for ringing on
-     * @param \Closure(): bool     $goOn
-     */
-    private function look(Held $sofar, array $phones, \Closure $goOn): Held
-    {
-        $expectation = $sofar->expectation;
-        $breaches = $sofar->breaches;
-        [$applies, $isComplete] = [$sofar->applies, $sofar->isComplete];
-        $left = 0;
-        foreach ([] === $phones ? [] : $this->fares->numbers($expectation->calls->to) as $numbers) {
-            if (!$goOn()) {
-                $left += \count($numbers);
-                continue;
-            }
-            [$found, $doesApply, $isAll] = $this->lookAt($expectation, $numbers, $phones, $breaches);
-            array_push($breaches, ...$found);
-            $applies = $applies || $doesApply;
-            $isComplete = $isComplete && $isAll;
-        }
-        usort(
-            $breaches,
-            static fn(Breach $a, Breach $b): int => [$a->intervals[0][0], \count($a->keys)] <=> [
-                $b->intervals[0][0],
-                \count($b->keys),
-            ],
-        );
-
-        // What phones do is looked at where there is time: it does not make a promise one that was not looked at.
-        return [null] === $phones
-            ? new Held($expectation, $breaches, $applies, $isComplete, $left, false)
-            : new Held($expectation, $breaches, $applies, $isComplete && 0 === $left, $sofar->left, true);
-    }
-
-    /**
-     * @param non-empty-list<Number> $numbers to which calls fare alike
-     * @param list<Behaviour|null>   $phones
-     * @param list<Breach>           $known   told already
+     * @param list<Held>                                  $sofar
+     * @param \Closure(Expectation): list<Behaviour|null> $phones what all of them do, each by itself; null for ringing on
+     * @param \Closure(int, int): bool                    $goOn
      *
-     * @return array{list<Breach>, bool, bool} others; whether it names any call to them, and whether all of these were looked at
+     * @return list<Held>
      */
-    private function lookAt(Expectation $expectation, array $numbers, array $phones, array $known): array
+    private function look(array $sofar, \Closure $phones, \Closure $goOn): array
     {
-        $number = $numbers[0];
-        $breaches = [];
-        [$applies, $isComplete] = [false, true];
-        $times = $this->times($expectation, $number->line->site);
-        foreach ([] === $times ? [] : $this->fares->callers($expectation->calls->from, $number) as $caller) {
-            $applies = true;
-            foreach ($this->isUpTo($phones, $expectation, $number, $caller) ? $phones : [] as $does) {
-                [$presses, $isAll] = $this->presses($expectation, $number, $caller, $does);
-                $isComplete = $isComplete && $isAll;
-                foreach ($presses as $keys) {
-                    // When it is broken where phones ring on is not told again for those that do not.
-                    $told = self::told([...$known, ...$breaches], $number, $caller, $keys);
-                    $coverage = $this->fares->coverage($number, $caller, $keys, $does);
-                    $broken = $this->broken($expectation, $coverage, $keys, Intervals::without($times, $told));
-                    foreach ($broken as [$course, $intervals]) {
-                        $breaches[] = new Breach($numbers, $caller, $keys, $does, $course->takenBy(), $intervals);
+        $groups = $this->groups($sofar, $phones);
+        $done = 0;
+        foreach ($groups as $group) {
+            $isTime = null;
+            foreach ($group as [$i, $numbers]) {
+                $held = $sofar[$i];
+                $calls = $this->calls($held->expectation, $numbers, $phones($held->expectation));
+                $told = [null] === $calls->phones ? [] : $held->breaches;
+                $look = fn(): Looked => $this->one->look($calls, $told);
+                // Whoever presses keys may dial somebody's extension or name, whom nothing on the way mentions.
+                $known = [] === ($held->expectation->calls->keys ?? []) ? $this->known : null;
+                $asked = null === $known ? '' : $this->one->asked($calls);
+                if (true === $known?->has($numbers[0], $asked) || ($isTime ??= $goOn($done, \count($groups)))) {
+                    $looked = $known?->of($numbers[0], $asked, $look) ?? $look();
+                    $sofar[$i] = $held->with($this->cut($looked, $numbers), [] !== $calls->callers, $looked->isAll);
+                } else {
+                    $sofar[$i] = $held->leaving(\count($numbers));
+                }
+            }
+            ++$done;
+        }
+
+        return array_values(array_map(static fn(Held $one): Held => $one->inOrder(), $sofar));
+    }
+
+    /**
+     * @param list<Held>                                  $sofar
+     * @param \Closure(Expectation): list<Behaviour|null> $phones
+     *
+     * @return list<non-empty-list<array{int, non-empty-list<Number>}>> for numbers to which calls fare alike: which promises name them, and which of them; first those that are named one by one
+     */
+    private function groups(array $sofar, \Closure $phones): array
+    {
+        $groups = [];
+        foreach ([false, true] as $ofAll) {
+            foreach ($sofar as $i => $held) {
+                $to = $held->expectation->calls->to;
+                if ($ofAll === ([] === $to) && [] !== $phones($held->expectation)) {
+                    foreach ($this->fares->numbers($to) as $alike => $numbers) {
+                        $groups[$alike][] = [$i, $numbers];
                     }
                 }
             }
         }
 
-        return [$breaches, $applies, $isComplete];
-    }
-
-    /** @return list<array{int, int}> when the promise holds for calls to a site */
-    private function times(Expectation $expectation, string $site): array
-    {
-        return $this->times[$expectation->id() . ' ' . $site] ??= PromisedTimes::of(
-            $expectation->when,
-            $site,
-            $this->fares->plan,
-            $this->fares->hours,
-        )->within($this->fares->from, $this->fares->until);
-    }
-
-    /** @return array{list<list<string>>, bool} keys that are pressed, and whether these are all */
-    private function presses(Expectation $expectation, Number $number, Caller $caller, ?Behaviour $phones): array
-    {
-        return null === $expectation->calls->keys
-            ? $this->fares->presses($number, $caller, $phones)
-            : [[$expectation->calls->keys], true];
+        return array_values($groups);
     }
 
     /**
-     * Whether it matters what phones do: where none rings, whatever is pressed, it does not.
-     *
-     * @param list<Behaviour|null> $phones
+     * @param non-empty-list<Number> $numbers
+     * @param list<Behaviour|null>   $phones
      */
-    private function isUpTo(array $phones, Expectation $expectation, Number $number, Caller $caller): bool
+    private function calls(Expectation $expectation, array $numbers, array $phones): PromisedCalls
     {
-        if ([null] === $phones) {
-            return true;
-        }
-        foreach ($this->presses($expectation, $number, $caller, null)[0] as $keys) {
-            foreach ($this->fares->coverage($number, $caller, $keys)->courses as $course) {
-                if ([] !== $course->trace->passage->rung || EndingKind::Forwarded === $course->trace->ending->kind) {
-                    return true;
-                }
-            }
-        }
+        $times = Intervals::within($this->one->times($expectation, $numbers[0]), $this->from, $this->until);
 
-        return false;
+        return new PromisedCalls(
+            $expectation,
+            $numbers[0],
+            [] === $times ? [] : $this->fares->callers($expectation->calls->from, $numbers[0]),
+            $phones,
+        );
     }
 
     /**
-     * @param list<Breach> $breaches
-     * @param list<string> $keys
+     * @param Looked                 $looked  at one of them, over the whole stretch of the fares
+     * @param non-empty-list<Number> $numbers to which calls fare alike
      *
-     * @return list<array{int, int}> when it is known already that the promise is broken
+     * @return list<Breach> in what matters of it
      */
-    private static function told(array $breaches, Number $number, Caller $caller, array $keys): array
+    private function cut(Looked $looked, array $numbers): array
     {
-        $told = [];
-        foreach ($breaches as $one) {
-            if ($one->numbers[0] === $number && $one->caller->text === $caller->text && $one->keys === $keys) {
-                array_push($told, ...$one->intervals);
-            }
-        }
+        $cut = array_map(fn(Breach $one): ?Breach => $one->of($numbers, $this->from, $this->until), $looked->breaches);
 
-        return $told;
-    }
-
-    /**
-     * @param list<string>          $keys
-     * @param list<array{int, int}> $times
-     *
-     * @return list<array{Course, non-empty-list<array{int, int}>}> courses that do not keep the promise, and when calls take them
-     */
-    private function broken(Expectation $expectation, Coverage $coverage, array $keys, array $times): array
-    {
-        /** @var array<string, bool> $isBroken by course */
-        $isBroken = [];
-        $found = [];
-        $at = 0;
-        foreach ($coverage->courses as $i => $course) {
-            $isBroken[$course->key] ??= $this->breaks($expectation, $course, $keys);
-            if (!$isBroken[$course->key]) {
-                continue;
-            }
-            [$since, $until] = [$coverage->starts[$i], $coverage->starts[$i + 1] ?? $coverage->until];
-            while (isset($times[$at]) && $times[$at][1] <= $since) {
-                ++$at;
-            }
-            for ($j = $at; isset($times[$j]) && $times[$j][0] < $until; ++$j) {
-                $found[$course->key][0] = $course;
-                $found[$course->key][1][] = [max($since, $times[$j][0]), min($until, $times[$j][1])];
-            }
-        }
-
-        return array_values($found);
-    }
-
-    /** @param list<string> $keys */
-    private function breaks(Expectation $expectation, Course $course, array $keys): bool
-    {
-        // Keys that nobody asks for are pressed by nobody; where they are promised to do something, that is broken.
-        $isCall = null !== $expectation->calls->keys || Presses::areTaken($course, $keys);
-
-        return $isCall && !Keepings::keeps($expectation->promise, $course);
+        return array_values(array_filter($cut));
     }
 }

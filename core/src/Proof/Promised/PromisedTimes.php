@@ -24,8 +24,8 @@ final readonly class PromisedTimes
     /** @param list<array{Hours, array<string, true>}> $conditions hours, with the states in which they must be */
     private function __construct(private array $conditions, private PlanHours $hours) {}
 
-    /** @param string $site at whose time windows and holidays begin */
-    public static function of(ExpectedTimes $when, string $site, Plan $plan, PlanHours $hours): self
+    /** @param string $zone IANA, by whose clock windows and holidays begin */
+    public static function of(ExpectedTimes $when, string $zone, Plan $plan, PlanHours $hours): self
     {
         $conditions = [];
         $of = $plan->get(Hours::class, $when->hours);
@@ -37,25 +37,25 @@ final readonly class PromisedTimes
         }
         if ([] !== $when->windows) {
             $conditions[] = [
-                self::made('windows ' . serialize($when->windows), $site, $when),
+                self::made('windows ' . serialize($when->windows), $zone, $when),
                 [BandReader::WINDOW => true],
             ];
         }
         if (null !== $when->calendar) {
             $holidays = new ExpectedTimes(calendar: $when->calendar);
-            $conditions[] = [self::made('holidays ' . $when->calendar, $site, $holidays), [BandReader::WINDOW => true]];
+            $conditions[] = [self::made('holidays ' . $when->calendar, $zone, $holidays), [BandReader::WINDOW => true]];
         }
 
         return new self($conditions, $hours);
     }
 
     /** Hours that are in when it is, and out else. */
-    private static function made(string $name, string $site, ExpectedTimes $when): Hours
+    private static function made(string $name, string $zone, ExpectedTimes $when): Hours
     {
         return new Hours(
             // No id of an element has a space.
-            new About($site . ' ' . $name, $name),
-            new Clock($site),
+            new About($zone . ' ' . $name, $name),
+            new Clock('', $zone),
             new HoursStates([new State(BandReader::WINDOW, 'in', true), new State(self::OUT, 'out', false)], self::OUT),
             new HoursDays(
                 $when->windows,

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof;
+
+use Meandros\Core\Live\LiveState;
+use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\OutsideLine;
+use Meandros\Core\Plan\Plan;
+
+/**
+ * What was found of the calls to each number, for whoever looks again. After an edit it is still so of the numbers that do not come
+ * to what was changed: they need not be looked at anew.
+ */
+final class Known
+{
+    /** @var array<string, array<string, mixed>> by what is dialled, and what was asked of it */
+    private array $found = [];
+    /** Equal where all that calls depend on and that nobody mentions is the same. */
+    private readonly string $around;
+    /** @var array<string, string> what is dialled, by number of the plan */
+    private readonly array $dialled;
+
+    /** @param string $asked whatever else it depends on */
+    public function __construct(Plan $plan, private readonly LiveState $live, string $asked)
+    {
+        $dialled = $many = [];
+        foreach ($plan->all(Number::class) as $number) {
+            $dialled[$number->id()] = $number->range->number;
+            $number->range->isMany() && ($many[$number->id()] = $number->range);
+        }
+        $lines = array_map(static fn(OutsideLine $line): string => $line->id(), $plan->all(OutsideLine::class));
+        $this->dialled = $dialled;
+        $this->around = hash('xxh128', serialize([$asked, $many, $lines]));
+    }
+
+    /**
+     * What is still so.
+     *
+     * @param list<string>|null $changed elements that are others now than they were then, by id; null where that is not known
+     */
+    public function since(Plan $plan, LiveState $live, string $asked, ?array $changed): self
+    {
+        $now = new self($plan, $live, $asked);
+        if (null === $changed || $now->around !== $this->around) {
+            return $now;
+        }
+        array_push($changed, ...$live->differing($this->live));
+        // Who called a number that is gone, or is another one now, calls outside now.
+        foreach (array_diff_assoc($this->dialled, $now->dialled) as $dialled) {
+            array_push($changed, ...array_keys($plan->mentioning($dialled)));
+        }
+        $now->found = array_diff_key($this->found, Touched::numbers($plan, $changed));
+
+        return $now;
+    }
+
+    public function has(Number $number, string $what): bool
+    {
+        return isset($this->found[$number->range->number][$what]);
+    }
+
+    /**
+     * @template T
+     *
+     * @param Number        $number as EachNumber takes them apart
+     * @param string        $what   is asked: all that it depends on but the calls
+     * @param \Closure(): T $look   not null
+     *
+     * @return T
+     */
+    public function of(Number $number, string $what, \Closure $look): mixed
+    {
+        /** @var T $found */
+        $found = $this->found[$number->range->number][$what] ??= $look();
+
+        return $found;
+    }
+}

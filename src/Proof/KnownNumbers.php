@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Server\Proof;
+
+use Meandros\Core\Live\LiveState;
+use Meandros\Core\Plan\Mark;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\Known;
+use Meandros\Server\Storage\SharedMemory;
+
+/**
+ * What was found of the calls to each number of a plan is kept by the processes of the server: whoever looks again looks at what
+ * edits touched meanwhile, and goes on where there was no more time.
+ */
+final readonly class KnownNumbers
+{
+    /** Bytes, packed, above which it is not kept: other things are as well. */
+    private const MOST = 4_000_000;
+
+    public function __construct(private SharedMemory $memory) {}
+
+    /**
+     * @template T
+     *
+     * @param string             $what  is looked for
+     * @param string             $asked whatever else it depends on
+     * @param \Closure(Known): T $look  keeps there what it finds
+     *
+     * @return T
+     */
+    public function with(string $what, Plan $plan, LiveState $live, string $asked, \Closure $look): mixed
+    {
+        $mark = $plan->mark();
+        if (null === $mark) {
+            return $look(new Known($plan, $live, $asked));
+        }
+        $name = "known $what of {$mark->of}";
+        /** @var array{Mark, string}|null $kept */
+        $kept = $this->memory->get($name);
+        $known = null === $kept ? null : unserialize((string) gzinflate($kept[1]));
+        $now =
+            null !== $kept && $known instanceof Known
+                ? $known->since($plan, $live, $asked, $plan->changedSince($kept[0]))
+                : new Known($plan, $live, $asked);
+        $found = $look($now);
+        $packed = (string) gzdeflate(serialize($now), 1);
+        \strlen($packed) <= self::MOST && $this->memory->keep($name, [$mark, $packed]);
+
+        return $found;
+    }
+}
