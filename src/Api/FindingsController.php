@@ -7,15 +7,10 @@ namespace Meandros\Server\Api;
 use Meandros\Core\Check\Checks;
 use Meandros\Core\Check\Finding;
 use Meandros\Core\Plan\Plan;
-use Meandros\Core\Proof\Fares\Fares;
-use Meandros\Core\Proof\Year\YearChecks;
 use Meandros\Core\Reading\Input;
-use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Wording\FindingWords;
 use Meandros\Server\Now;
-use Meandros\Server\Patience;
-use Meandros\Server\Proof\WorkedOut;
-use Meandros\Server\Storage\Live;
+use Meandros\Server\Proof\YearFindings;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -25,17 +20,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** What callers would not want: in the plan as it stands there, and in how all calls of a year fare. */
 final readonly class FindingsController
 {
-    /** Seconds after which no further number is looked at while somebody waits. */
-    private const WAITED = 8.0;
-    private const DAYS = 366;
-
-    public function __construct(
-        private Plans $plans,
-        private Live $live,
-        private Now $now,
-        private Patience $patience,
-        private WorkedOut $workedOut,
-    ) {}
+    public function __construct(private Plans $plans, private Now $now, private YearFindings $year) {}
 
     /**
      * Of the whole plan, or of one element: a screen that shows one asks for its own.
@@ -67,17 +52,7 @@ final readonly class FindingsController
     public function yearFindings(string $which): JsonResponse
     {
         $plan = $this->plans->get($which);
-        $from = $this->now->second();
-        $until = $from + self::DAYS * CivilDate::SECONDS_PER_DAY;
-        [$findings, $left] = $this->workedOut->of(
-            'findings',
-            [$plan],
-            fn(): array => YearChecks::in(
-                new Fares($plan, $from, $until, $this->live->state($plan, $from)),
-                $this->patience->for(self::WAITED),
-            ),
-            static fn(array $found): bool => 0 === $found[1],
-        );
+        [$findings, $left] = $this->year->in($plan);
 
         return new JsonResponse(['findings' => $this->reports($findings, $plan), 'left' => $left]);
     }

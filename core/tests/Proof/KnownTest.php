@@ -6,6 +6,7 @@ namespace Meandros\Core\Tests\Proof;
 
 use Meandros\Core\Call\SignIn;
 use Meandros\Core\Call\Status;
+use Meandros\Core\Check\Finding;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Live\LiveStatus;
 use Meandros\Core\Plan\Element;
@@ -18,10 +19,12 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Known;
 use Meandros\Core\Proof\Promised\Holding;
+use Meandros\Core\Proof\Year\YearChecks;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Tests\Soak;
 use Meandros\Core\Time\ForcedBy;
 use Meandros\Core\Time\Override;
+use Meandros\Core\Wording\FindingWords;
 use Meandros\Core\Wording\PromiseReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -49,8 +52,10 @@ final class KnownTest extends TestCase
             return true;
         };
         self::hold($before, $live, $known, $from, $until, $asked);
+        $seen = new Known($before, $live, '');
+        self::found($before, $live, $until, $seen);
         [$all, $looked] = [$looked, 0];
-        for ($i = 0, $count = Soak::count(12); $i < $count; ++$i) {
+        for ($i = 0, $count = Soak::count(6); $i < $count; ++$i) {
             $after = $demo->withOneChanged();
             $live = 0 === mt_rand(0, 1) ? self::live($after) : $live;
             $known = $known->since($after, $live, '', self::written($before, $after));
@@ -58,6 +63,8 @@ final class KnownTest extends TestCase
             $at = $from + ($i % 9) * (self::DAY >> 1) + mt_rand(0, 3600);
             $told = self::hold($after, $live, $known, $at, $until, $asked);
             self::assertSame(self::anew($after, $live, $at, $until), $told, "$i");
+            $seen = $seen->since($after, $live, '', self::written($before, $after));
+            self::assertSame(self::found($after, $live, $until), self::found($after, $live, $until, $seen), "$i");
             $broken += substr_count(serialize($told), '"broken"');
             $before = $after;
         }
@@ -107,6 +114,25 @@ final class KnownTest extends TestCase
             ),
             'num_main num_ann num_ben',
         ];
+    }
+
+    public function testANumberMoreIsFoundToReachNobodyLikeTheOthers(): void
+    {
+        $builder = (new PlanBuilder())->journey('jrn_main', [['id' => 's1', 'do' => 'end']]);
+        $number = ['id' => 'num_more', 'number' => '+441632960179', 'name' => 'More'];
+        [$before, $after] = [$builder->plan(), $builder->with($number + $builder->element('num_main'))->plan()];
+        $codes = static fn(Plan $plan, Known $known): array => array_column(
+            self::found($plan, new LiveState(), self::FROM + self::DAY, $known),
+            'code',
+            'id',
+        );
+        $known = new Known($before, new LiveState(), '');
+        self::assertSame(['num_main' => 'number-reaches-nobody'], $codes($before, $known));
+        $known = $known->since($after, new LiveState(), '', ['num_more']);
+        self::assertSame(
+            ['num_main' => 'number-reaches-nobody', 'num_more' => 'number-reaches-nobody'],
+            $codes($after, $known),
+        );
     }
 
     public function testWhatIsLiveTouchesWhoComesToIt(): void
@@ -213,6 +239,14 @@ final class KnownTest extends TestCase
             [new Override('1', $one->id(), $one->states->default, $from, $from + self::DAY, new ForcedBy('Ann', ''))],
             [$people[mt_rand(0, \count($people) - 1)]->id() => new LiveStatus(Status::Away, $from + 9000)],
         );
+    }
+
+    /** @return list<array<string, mixed>> what is found in how calls fare */
+    private static function found(Plan $plan, LiveState $live, int $until, ?Known $known = null): array
+    {
+        [$findings] = YearChecks::in(new Fares($plan, self::FROM, $until, $live), static fn(): bool => true, $known);
+
+        return array_map(static fn(Finding $one): array => FindingWords::report($one, null), $findings);
     }
 
     /** @return list<array<string, mixed>> */

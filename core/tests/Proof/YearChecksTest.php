@@ -358,7 +358,7 @@ final class YearChecksTest extends TestCase
         );
         $checks = array_filter(
             $classes,
-            static fn(string $class): bool => YearCheck::class !== $class && is_a($class, YearCheck::class, true),
+            static fn(string $class): bool => class_exists($class) && is_a($class, YearCheck::class, true),
         );
         self::assertEqualsCanonicalizing(array_values($checks), YearChecks::ALL);
         $codes = array_unique(array_map(static fn(Finding $one): string => $one->code, self::findings()));

@@ -14,7 +14,7 @@ use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Routing\EndingKind;
 
 /** Calls that nobody answers end because no step is left: hanging up was nobody's decision. */
-final class CallsRunOut implements YearCheck
+final class CallsRunOut implements CallCheck
 {
     /** @var array<string, Number> the first number, by the journey in which it happens, else by what is dialled */
     private array $where = [];
@@ -24,8 +24,14 @@ final class CallsRunOut implements YearCheck
         $trace = $seen->course->trace;
         if (EndingKind::RanOut === $trace->ending->kind) {
             $last = $trace->passage->visits[\count($trace->passage->visits) - 1] ?? null;
-            $this->where[$last->journey ?? $seen->numbers[0]->range->number] ??= $seen->numbers[0];
+            $this->where[$last->journey ?? $seen->number->range->number] ??= $seen->number;
         }
+    }
+
+    public function add(CallCheck $one, array $numbers): void
+    {
+        \assert($one instanceof self);
+        $this->where += $one->where;
     }
 
     public function found(Fares $fares): iterable

@@ -15,8 +15,6 @@ final class EdgesDifferByMinutes implements YearCheck
     /** Seconds that are nobody's intention (common practice: bands begin and end at five minutes). */
     private const NEAR = 240;
 
-    public function see(Seen $seen, Fares $fares): void {}
-
     public function found(Fares $fares): iterable
     {
         /** @var array<string, array<int, Hours>> $edges by site and weekday: the first hours with an edge there, by second */

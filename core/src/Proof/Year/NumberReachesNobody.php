@@ -12,22 +12,29 @@ use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Happening\FaxLookedFor;
 
 /** A number whose calls never come to anybody or anything, whatever callers press. */
-final class NumberReachesNobody implements YearCheck, OfWhatNeverHappens
+final class NumberReachesNobody implements CallCheck, OfWhatNeverHappens
 {
-    /** @var array<string, bool> whether its calls come to nothing so far, those to all of a block, by number of the plan */
+    private bool $isNothing = true;
+    /** @var array<string, bool> whether its calls come to nothing, those to all of a block, by number of the plan */
     private array $numbers = [];
 
     public function see(Seen $seen, Fares $fares): void
     {
-        $isNothing =
+        $this->isNothing =
+            $this->isNothing &&
             Reach::Nobody === $seen->course->reach &&
             [] ===
                 array_filter(
                     $seen->course->trace->passage->events,
                     static fn(Event $event): bool => $event->happening instanceof FaxLookedFor,
                 );
-        foreach ($seen->numbers as $number) {
-            $this->numbers[$number->id()] = ($this->numbers[$number->id()] ?? true) && $isNothing;
+    }
+
+    public function add(CallCheck $one, array $numbers): void
+    {
+        \assert($one instanceof self);
+        foreach ($numbers as $number) {
+            $this->numbers[$number->id()] = ($this->numbers[$number->id()] ?? true) && $one->isNothing;
         }
     }
 

@@ -13,9 +13,9 @@ use Meandros\Core\Routing\Happening\HoursRead;
 use Meandros\Core\Routing\Happening\Ringing;
 
 /** Hours say open, the journey rings somebody, and no phone of theirs rings. */
-final class OpenAndNobodyThere implements YearCheck
+final class OpenAndNobodyThere implements CallCheck
 {
-    /** @var array<string, array{Journey, string, array<string, string|int>}> the first one, by journey and target */
+    /** @var array<string, array{string, array<string, string|int>}> the first one with its journey, by journey and target */
     private array $found = [];
 
     public function see(Seen $seen, Fares $fares): void
@@ -41,25 +41,30 @@ final class OpenAndNobodyThere implements YearCheck
             }
         }
         foreach ($seen->course->reach->isSomebody() ? [] : $targets as $target => [$id, $hours]) {
-            $journey = $fares->plan->get(Journey::class, $id);
-            if (null !== $journey) {
-                $this->found["$id $target"] ??= [
-                    $journey,
-                    $target,
-                    [
-                        'hours' => $hours->name(),
-                        'who' => $fares->plan->find(explode('/', $target)[0])?->name() ?? $target,
-                        'first' => LocalClock::of($seen->instant(), $fares->hours->zone($hours)),
-                    ],
-                ];
-            }
+            $this->found["$id $target"] ??= [
+                $id,
+                [
+                    'hours' => $hours->name(),
+                    'who' => $fares->plan->find(explode('/', $target)[0])?->name() ?? $target,
+                    'first' => LocalClock::of($seen->instant(), $fares->hours->zone($hours)),
+                ],
+            ];
         }
+    }
+
+    public function add(CallCheck $one, array $numbers): void
+    {
+        \assert($one instanceof self);
+        $this->found += $one->found;
     }
 
     public function found(Fares $fares): iterable
     {
-        foreach ($this->found as [$journey, , $arguments]) {
-            yield Finding::warning($journey, '/steps', 'open-and-nobody-there', $arguments);
+        foreach ($this->found as [$id, $arguments]) {
+            $journey = $fares->plan->get(Journey::class, $id);
+            if (null !== $journey) {
+                yield Finding::warning($journey, '/steps', 'open-and-nobody-there', $arguments);
+            }
         }
     }
 }

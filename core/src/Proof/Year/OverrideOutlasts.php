@@ -13,8 +13,6 @@ use Meandros\Core\Proof\Fares\Fares;
 /** Hours are forced past the moment at which they would open, or close, by themselves. */
 final class OverrideOutlasts implements YearCheck
 {
-    public function see(Seen $seen, Fares $fares): void {}
-
     public function found(Fares $fares): iterable
     {
         $usual = new PlanHours($fares->plan);

@@ -11,7 +11,7 @@ use Meandros\Core\Plan\Kind;
 use Meandros\Core\Proof\Fares\Fares;
 
 /** Somebody with phones whom no call to any number rings, and who cannot be dialled either. */
-final class PersonNeverRung implements YearCheck, OfWhatNeverHappens
+final class PersonNeverRung implements CallCheck, OfWhatNeverHappens
 {
     /** @var array<string, true> by person */
     private array $rung = [];
@@ -28,6 +28,13 @@ final class PersonNeverRung implements YearCheck, OfWhatNeverHappens
         foreach ($seen->course->people as $person) {
             $this->rung[$person] = true;
         }
+    }
+
+    public function add(CallCheck $one, array $numbers): void
+    {
+        \assert($one instanceof self);
+        $this->steps->add($one->steps);
+        $this->rung += $one->rung;
     }
 
     public function found(Fares $fares): iterable

@@ -12,9 +12,9 @@ use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Routing\Happening\Ringing;
 
 /** Somebody is rung while none of the hours by which their own rules go is open, and no rule says so. */
-final class RungOutsideHours implements YearCheck
+final class RungOutsideHours implements CallCheck
 {
-    /** @var array<string, array{Person, array<string, string|int>}> the first time, by person */
+    /** @var array<string, array<string, string|int>> the first time, by person */
     private array $found = [];
 
     public function see(Seen $seen, Fares $fares): void
@@ -37,16 +37,19 @@ final class RungOutsideHours implements YearCheck
                 );
                 if ([] !== $own && [] === $open) {
                     $this->found[$person->id()] = [
-                        $person,
-                        [
-                            'hours' => implode(', ', array_map(static fn(Hours $one): string => $one->name(), $own)),
-                            'number' => $seen->numbers[0]->name(),
-                            'first' => LocalClock::of($instant, $fares->plan->zoneOf($person->site)),
-                        ],
+                        'hours' => implode(', ', array_map(static fn(Hours $one): string => $one->name(), $own)),
+                        'number' => $seen->number->name(),
+                        'first' => LocalClock::of($instant, $fares->plan->zoneOf($person->site)),
                     ];
                 }
             }
         }
+    }
+
+    public function add(CallCheck $one, array $numbers): void
+    {
+        \assert($one instanceof self);
+        $this->found += $one->found;
     }
 
     /** @return list<Hours> by which their rules go */
@@ -69,8 +72,11 @@ final class RungOutsideHours implements YearCheck
 
     public function found(Fares $fares): iterable
     {
-        foreach ($this->found as [$person, $arguments]) {
-            yield Finding::warning($person, '/rules', 'rung-outside-hours', $arguments);
+        foreach ($this->found as $id => $arguments) {
+            $person = $fares->plan->get(Person::class, $id);
+            if (null !== $person) {
+                yield Finding::warning($person, '/rules', 'rung-outside-hours', $arguments);
+            }
         }
     }
 }

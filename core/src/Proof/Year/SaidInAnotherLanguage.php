@@ -10,7 +10,7 @@ use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Routing\Happening\Said;
 
 /** Callers hear a prompt in another language than the call is in, for there is no script in theirs. */
-final class SaidInAnotherLanguage implements YearCheck
+final class SaidInAnotherLanguage implements CallCheck
 {
     /** @var array<string, array<string, string>> the first number, by prompt and the language that is missing */
     private array $missing = [];
@@ -20,8 +20,16 @@ final class SaidInAnotherLanguage implements YearCheck
         foreach ($seen->course->trace->passage->events as $event) {
             $said = $event->happening;
             if ($said instanceof Said && null !== $said->prompt && $said->language !== $said->wantedLanguage) {
-                $this->missing[$said->prompt][$said->wantedLanguage] ??= $seen->numbers[0]->name();
+                $this->missing[$said->prompt][$said->wantedLanguage] ??= $seen->number->name();
             }
+        }
+    }
+
+    public function add(CallCheck $one, array $numbers): void
+    {
+        \assert($one instanceof self);
+        foreach ($one->missing as $prompt => $languages) {
+            $this->missing[$prompt] = ($this->missing[$prompt] ?? []) + $languages;
         }
     }
 

@@ -11,12 +11,9 @@ use Meandros\Core\Proof\Course;
 /** How calls fare for one combination of what they look up: from a caller who stands for others, with some keys pressed. */
 final readonly class Seen
 {
-    /**
-     * @param non-empty-list<Number> $numbers to which calls fare so
-     * @param list<string>           $keys
-     */
+    /** @param list<string> $keys */
     public function __construct(
-        public array $numbers,
+        public Number $number,
         public Caller $caller,
         public array $keys,
         public Course $course,

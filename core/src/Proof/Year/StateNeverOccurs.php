@@ -13,8 +13,6 @@ use Meandros\Core\Proof\Fares\Fares;
 /** An exit for a state that the timetable of the hours names, and in which they never are in the year. What is only forced may be meant for a storm. */
 final class StateNeverOccurs implements YearCheck
 {
-    public function see(Seen $seen, Fares $fares): void {}
-
     public function found(Fares $fares): iterable
     {
         foreach ($fares->plan->all(Journey::class) as $journey) {
@@ -23,10 +21,10 @@ final class StateNeverOccurs implements YearCheck
                 if (null === $hours) {
                     continue;
                 }
-                $never = array_diff_key(self::named($hours), States::of($hours, $fares));
+                $named = self::named($hours);
                 foreach ($step->exits()->items as $i => $exit) {
-                    $state = isset($never[$exit->on]) ? $hours->states->find($exit->on) : null;
-                    if (null !== $state) {
+                    $state = isset($named[$exit->on]) ? $hours->states->find($exit->on) : null;
+                    if (null !== $state && !States::comes($hours, $exit->on, $fares)) {
                         yield Finding::warning($journey, "$place/exits/$i", 'state-never-occurs', [
                             'hours' => $hours->name(),
                             'state' => $state->name,

@@ -14,13 +14,27 @@ use Meandros\Core\Time\Override;
 /** The states that hours are in over a stretch of time by themselves, with nothing forced. */
 final class States
 {
+    /** Seconds that are looked through at a time: most states come within some weeks. */
+    private const STRIDE = 32 * 86400;
+
+    /** @var array<string, true> */
+    private array $seen = [];
+    private int $at;
+    private readonly HoursCompiler $usual;
+
+    private function __construct(Hours $hours, private readonly Fares $fares)
+    {
+        $this->usual = new HoursCompiler((new PlanHours($fares->plan))->timetable($hours));
+        $this->at = $fares->from;
+    }
+
     /** Whether the hours of a step come to the state, and nobody forces them into another. */
     public static function occurs(HoursStep $step, string $state, Fares $fares): bool
     {
         $hours = $fares->plan->get(Hours::class, $step->hours);
 
         return null !== $hours &&
-            isset(self::of($hours, $fares)[$state]) &&
+            self::comes($hours, $state, $fares) &&
             // What is forced will be lifted.
             [] ===
                 array_filter(
@@ -29,17 +43,25 @@ final class States
                 );
     }
 
-    /** @return array<string, true> */
-    public static function of(Hours $hours, Fares $fares): array
+    /** Whether hours come to the state. */
+    public static function comes(Hours $hours, string $state, Fares $fares): bool
     {
-        /** @var \WeakMap<Fares, array<string, array<string, true>>> $known */
+        /** @var \WeakMap<Fares, array<string, self>> $known */
         static $known = new \WeakMap();
-        if (!isset($known[$fares][$hours->id()])) {
-            $usual = (new PlanHours($fares->plan))->timetable($hours);
-            $states = HoursCompiler::compile($usual, $fares->from, $fares->until)->between($fares->from, $fares->until);
-            $known[$fares] = [$hours->id() => array_fill_keys($states, true)] + ($known[$fares] ?? []);
+        $of = ($known[$fares] ?? [])[$hours->id()] ?? new self($hours, $fares);
+        $known[$fares] = [$hours->id() => $of] + ($known[$fares] ?? []);
+
+        return $of->has($state);
+    }
+
+    private function has(string $state): bool
+    {
+        while (!isset($this->seen[$state]) && $this->at < $this->fares->until) {
+            $until = min($this->at + self::STRIDE, $this->fares->until);
+            $this->seen += array_fill_keys($this->usual->over($this->at, $until)->between($this->at, $until), true);
+            $this->at = $until;
         }
 
-        return $known[$fares][$hours->id()];
+        return isset($this->seen[$state]);
     }
 }

@@ -8,7 +8,7 @@ use Meandros\Core\Check\Finding;
 use Meandros\Core\Proof\Fares\Fares;
 
 /** A step that no call comes to at any time of the year, in a journey to which calls come. */
-final readonly class StepNeverReached implements YearCheck, OfWhatNeverHappens
+final readonly class StepNeverReached implements CallCheck, OfWhatNeverHappens
 {
     private StepsReached $steps;
 
@@ -20,6 +20,12 @@ final readonly class StepNeverReached implements YearCheck, OfWhatNeverHappens
     public function see(Seen $seen, Fares $fares): void
     {
         $this->steps->see($seen->course);
+    }
+
+    public function add(CallCheck $one, array $numbers): void
+    {
+        \assert($one instanceof self);
+        $this->steps->add($one->steps);
     }
 
     public function found(Fares $fares): iterable

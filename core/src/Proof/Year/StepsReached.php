@@ -36,6 +36,14 @@ final class StepsReached
         }
     }
 
+    public function add(self $other): void
+    {
+        foreach ($other->reached as $journey => $steps) {
+            $this->reached[$journey] = ($this->reached[$journey] ?? []) + $steps;
+        }
+        $this->asked += $other->asked;
+    }
+
     /** @return iterable<array{Journey, string}> steps no call comes to, but not those after them: journey and JSON Pointer */
     public function never(Fares $fares): iterable
     {

@@ -10,7 +10,7 @@ use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Routing\Happening\WaitedInVain;
 
 /** Callers may wait longer in queues, one after the other, than the settings of the plan call long. */
-final class WaitsTooLong implements YearCheck
+final class WaitsTooLong implements CallCheck
 {
     /** @var array<string, array{int, string}> the most seconds and the number, by the last queue */
     private array $waits = [];
@@ -26,7 +26,17 @@ final class WaitsTooLong implements YearCheck
             }
         }
         if (null !== $queue && $seconds > ($this->waits[$queue][0] ?? 0)) {
-            $this->waits[$queue] = [$seconds, $seen->numbers[0]->name()];
+            $this->waits[$queue] = [$seconds, $seen->number->name()];
+        }
+    }
+
+    public function add(CallCheck $one, array $numbers): void
+    {
+        \assert($one instanceof self);
+        foreach ($one->waits as $queue => $wait) {
+            if ($wait[0] > ($this->waits[$queue][0] ?? 0)) {
+                $this->waits[$queue] = $wait;
+            }
         }
     }
 

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Year;
 
+use Meandros\Core\Call\Caller;
 use Meandros\Core\Check\Finding;
 use Meandros\Core\Proof\Fares\Fares;
-use Meandros\Core\Proof\Fares\Presses;
+use Meandros\Core\Proof\Known;
 
 /** Everything that is looked for in how all calls of a year fare. */
 final class YearChecks
@@ -27,33 +28,30 @@ final class YearChecks
     ];
 
     /**
-     * @param \Closure(): bool $goOn asked before each number; whether there is time for it
+     * @param \Closure(): bool $goOn  asked before each number of which nothing is known; whether there is time for it
+     * @param Known|null       $known of calls over the same year; null where nothing is
      *
      * @return array{list<Finding>, int} what was found, and how many numbers could not be looked at: then nothing is said of what never happens
      */
-    public static function in(Fares $fares, \Closure $goOn): array
+    public static function in(Fares $fares, \Closure $goOn, ?Known $known = null): array
     {
         $checks = array_map(static fn(string $class): YearCheck => new $class(), self::ALL);
         $left = 0;
         $isAll = true;
-        foreach ($fares->numbers() as $numbers) {
-            if (!$goOn()) {
+        foreach ($fares->numbers() as $alike => $numbers) {
+            $callers = $fares->callers([], $numbers[0]);
+            $from = array_map(static fn(Caller $one): string => $one->text, $callers);
+            $asked = implode(' ', [hash('xxh128', $alike), ...$from]);
+            if (true !== $known?->has($numbers[0], $asked) && !$goOn()) {
                 $left += \count($numbers);
                 continue;
             }
-            foreach ($fares->callers([], $numbers[0]) as $caller) {
-                [$presses, $areAll] = $fares->presses($numbers[0], $caller);
-                $isAll = $isAll && $areAll;
-                foreach ($presses as $keys) {
-                    foreach ($fares->courses($numbers[0], $caller, $keys)->all() as $course) {
-                        if (Presses::areTaken($course, $keys)) {
-                            $seen = new Seen($numbers, $caller, $keys, $course);
-                            foreach ($checks as $check) {
-                                $check->see($seen, $fares);
-                            }
-                        }
-                    }
-                }
+            $look = static fn(): SeenOfOne => SeenOfOne::of($numbers[0], $callers, $fares, self::ALL);
+            $seen = $known?->of($numbers[0], $asked, $look) ?? $look();
+            $isAll = $isAll && $seen->isAll;
+            foreach ($seen->checks as $i => $check) {
+                $all = $checks[$i];
+                $all instanceof CallCheck && $all->add($check, $numbers);
             }
         }
         $findings = [];
