@@ -16,7 +16,7 @@ use Meandros\Server\Storage\SharedMemory;
  */
 final readonly class KnownNumbers
 {
-    /** Bytes, packed, above which it is not kept: other things are as well. */
+    /** Bytes, packed, above which all of it is looked at anew: other things are kept as well. */
     private const MOST = 4_000_000;
 
     public function __construct(private SharedMemory $memory) {}
@@ -46,7 +46,7 @@ final readonly class KnownNumbers
                 : new Known($plan, $live, $asked);
         $found = $look($now);
         $packed = (string) gzdeflate(serialize($now), 1);
-        \strlen($packed) <= self::MOST && $this->memory->keep($name, [$mark, $packed]);
+        $this->memory->keep($name, \strlen($packed) <= self::MOST ? [$mark, $packed] : null);
 
         return $found;
     }

@@ -5,8 +5,23 @@ import { expect, test } from './test';
 test.beforeEach(({ request }) => startOver(request));
 
 test('a promise that is broken, tried at its first moment and mended', async ({ page }) => {
+    // The first answer is not all; the next one comes when it may.
+    const goOn = Promise.withResolvers<void>();
+    let asked = 0;
+    await page.route('**/api/plans/draft/expectations', async (route) => {
+        if (++asked > 1) {
+            await goOn.promise;
+            return route.continue();
+        }
+        const { expectations } = await (await route.fetch()).json();
+        const left = { state: 'not looked at', left: 7, breaches: [], ways: 0 };
+        return route.fulfill({ json: { expectations: expectations.map((one: object) => ({ ...one, ...left })) } });
+    });
     await page.goto(address('/expectations'));
     const list = page.getByRole('region', { name: 'Expectations' });
+    await expect(list.getByText('being looked at').first()).toBeVisible();
+    await expect(page.getByText('Looking on: 7 of its numbers are left.')).toBeVisible();
+    goOn.resolve();
     await expect(list.getByRole('link').first()).toContainText('The port office is left in peace at night');
     await expect(list.getByRole('link').first()).toContainText('broken');
     await list.getByRole('link').first().press('Enter');

@@ -10,7 +10,9 @@ import { KINDS } from '../plan/kinds';
 import { useSettings } from '../plan/useSettings';
 import { Field } from '../ui/Field';
 import { FixButton } from '../ui/Findings';
+import { LeftToLook } from '../ui/LeftToLook';
 import { LookingThrough } from '../ui/LookingThrough';
+import { lookingOn, useAtWork } from '../ui/lookingOn';
 import { dateWords } from '../ui/when';
 
 const FIRST = 5;
@@ -26,7 +28,9 @@ export function FindingsSection() {
     const query = useQuery({
         queryKey: ['findings', 'year'],
         queryFn: () => ask(api.GET('/api/plans/{which}/year-findings', { params })),
+        refetchInterval: lookingOn(({ left }) => left),
     });
+    const isAtWork = useAtWork(query.isFetching);
     const year = query.data;
     const all = [...(year?.findings ?? []), ...(now?.findings ?? [])];
     const told = all.filter((one) => !one.silenced);
@@ -39,9 +43,7 @@ export function FindingsSection() {
             {grouped(told).map((group) => (
                 <Group key={group[0]?.code} group={group} />
             ))}
-            {year && year.left > 0 && (
-                <p className="quiet">There was no time to look at the calls to {year.left} numbers.</p>
-            )}
+            {year && <LeftToLook left={year.left} of="all numbers" isAtWork={isAtWork} />}
             {silenced.length > 0 && (
                 <details className="more">
                     <summary>

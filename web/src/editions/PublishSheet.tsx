@@ -94,7 +94,10 @@ function BrokenExpectations() {
                     {all.length === 0
                         ? 'Nothing is promised of calls yet.'
                         : `${all.length - broken.length - unseen.length} of ${all.length} are kept.`}
-                    {unseen.length > 0 && ` There was no time to look at ${unseen.length}.`}
+                    {unseen.length > 0 &&
+                        (query.isAtWork
+                            ? ` ${unseen.length} are being looked at.`
+                            : ` There was no time to look at ${unseen.length}.`)}
                 </p>
             )}
             <ul className="pending">

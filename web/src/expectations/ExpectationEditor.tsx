@@ -30,7 +30,7 @@ export function ExpectationEditor({
                 <PromiseFields {...props} />
             </div>
             <LookingThrough what="the coming year" query={{ data: held, error: query.error }} />
-            {held && <Held held={held} inFull={inFull} />}
+            {held && <Held held={held} inFull={inFull} isAtWork={query.isAtWork} />}
         </>
     );
 }

@@ -24,12 +24,12 @@ export function ExpectationsScreen() {
             rank={rank}
             note={(one) => {
                 const held = data?.get(one.id);
+                if (!held) return null;
+                const { mark, words } = STATES[held.state];
                 return (
-                    held && (
-                        <span className={held.state === 'broken' ? 'alarm' : 'quiet'}>
-                            {STATES[held.state].mark} {STATES[held.state].words}
-                        </span>
-                    )
+                    <span className={held.state === 'broken' ? 'alarm' : 'quiet'}>
+                        {mark} {held.state === 'not looked at' && query.isAtWork ? 'being looked at' : words}
+                    </span>
                 );
             }}
             editor={(props) => <ExpectationEditor {...props} query={query} inFull={inFull} />}

@@ -4,6 +4,7 @@ import type { HeldExpectation } from '../api/types';
 import { allPhones, allPhonesInWords } from '../moment/allPhones';
 import { NO_ACTS } from '../moment/trialCall';
 import { useMoment } from '../moment/useMoment';
+import { LeftToLook } from '../ui/LeftToLook';
 import { type InFull, WhateverPhonesDo } from '../ui/WhateverPhonesDo';
 import { momentWords } from '../ui/when';
 import styles from './expectations.module.css';
@@ -11,10 +12,10 @@ import styles from './expectations.module.css';
 type Breach = HeldExpectation['breaches'][number];
 
 /** What became of a promise: kept, or every way in which it is not. */
-export function Held({ held, inFull }: { held: HeldExpectation; inFull: InFull }) {
+export function Held({ held, inFull, isAtWork }: { held: HeldExpectation; inFull: InFull; isAtWork: boolean }) {
     return (
         <section aria-label="What became of it" aria-live="polite">
-            <h2>{TITLES[held.state]}</h2>
+            <h2>{isAtWork && held.state === 'not looked at' ? 'Being looked at' : TITLES[held.state]}</h2>
             {held.state === 'never due' && (
                 <p className="quiet">No call that it names comes in the next year: look at its numbers and times.</p>
             )}
@@ -31,9 +32,7 @@ export function Held({ held, inFull }: { held: HeldExpectation; inFull: InFull }
                     label="How much was looked at"
                 />
             )}
-            {held.left > 0 && (
-                <p className="quiet">There was no time to look at {held.left} of its numbers: this is not all.</p>
-            )}
+            <LeftToLook left={held.left} of="its numbers" isAtWork={isAtWork} />
             <ol className={styles.breaches}>
                 {held.breaches.map((one) => (
                     <li key={one.numbers[0]?.number + one.keys.join() + one.caller + one.phones + one.what + one.when}>

@@ -5,11 +5,14 @@ import type { HeldExpectation } from '../api/types';
 import { useLiveStamp } from '../moment/useLiveStamp';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import { lookingOn, useAtWork } from '../ui/lookingOn';
 import { useCalm } from '../ui/useCalm';
 import { useJob } from '../ui/useJob';
 
 /** Edits that follow one another so quickly are looked at together. */
 const AFTER_THE_EDIT = 600;
+
+const left = (held: Map<string, HeldExpectation>) => [...held.values()].reduce((sum, one) => sum + one.left, 0);
 
 const byId = (held: HeldExpectation[]) => new Map(held.map((one) => [one.id, one]));
 
@@ -37,8 +40,9 @@ export function useExpectations(which?: string) {
             ),
         enabled: Boolean(stamp),
         placeholderData: keepPreviousData,
+        refetchInterval: lookingOn(left),
     });
-    return { ...held, data: inFull ?? held.data };
+    return { ...held, data: inFull ?? held.data, isAtWork: useAtWork(held.isFetching) };
 }
 
 /** Looks at all of them in the background, whatever phones do and however long it takes. */
