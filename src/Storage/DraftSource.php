@@ -157,7 +157,8 @@ final class DraftSource implements ElementSource
                 null === $kept ? ($missing[] = $text) : ($this->mentions[$text] = $kept);
             }
         }
-        $this->mentions += $this->readMentions($missing);
+        // Many are known where all are: they are not copied for nothing.
+        [] === $missing || ($this->mentions += $this->readMentions($missing));
     }
 
     public function foreseeAll(): void

@@ -70,6 +70,18 @@ final class Intervals
         return $left;
     }
 
+    /** @param list<array{int, int}> $intervals of which it is asked whether any lies within, in part or whole */
+    public static function meet(array $intervals, int $from, int $until): bool
+    {
+        foreach ($intervals as [$since, $to]) {
+            if ($since < $until && $to > $from) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /**
      * @param list<array{int, int}> $intervals in order
      *

@@ -29,6 +29,19 @@ final class IntervalsTest extends TestCase
         }
     }
 
+    public function testWhatLiesWithinIsCutToIt(): void
+    {
+        mt_srand(8);
+        for ($i = 0; $i < 200; ++$i) {
+            $some = Intervals::union(self::drawn());
+            $from = mt_rand(0, 70);
+            $until = $from + mt_rand(1, 20);
+            $seconds = array_values(array_intersect(self::seconds($some), range($from, $until - 1)));
+            self::assertSame($seconds, self::seconds(Intervals::within($some, $from, $until)));
+            self::assertSame([] !== $seconds, Intervals::meet($some, $from, $until));
+        }
+    }
+
     /** @return list<array{int, int}> */
     private static function drawn(): array
     {

@@ -160,12 +160,12 @@ final readonly class Holding
      */
     private function calls(Expectation $expectation, array $numbers, array $phones): PromisedCalls
     {
-        $times = Intervals::within($this->one->times($expectation, $numbers[0]), $this->from, $this->until);
+        $isDue = Intervals::meet($this->one->times($expectation, $numbers[0]), $this->from, $this->until);
 
         return new PromisedCalls(
             $expectation,
             $numbers[0],
-            [] === $times ? [] : $this->fares->callers($expectation->calls->from, $numbers[0]),
+            $isDue ? $this->fares->callers($expectation->calls->from, $numbers[0]) : [],
             $phones,
         );
     }
