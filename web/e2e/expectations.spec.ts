@@ -242,6 +242,11 @@ test('the plan in brief, beside what is live', async ({ page }) => {
     await axeClean(page, 'main');
     await page.getByRole('button', { name: 'Write it in the background' }).press('Enter');
     await expect(paper.locator('ins').first()).toContainText('un message à Reception mailbox');
+    // Whoever comes back to it finds it written.
+    await page.getByRole('link', { name: 'Holidays' }).press('Enter');
+    await expect(page.getByRole('region', { name: 'On paper' })).toHaveCount(0);
+    await page.getByRole('link', { name: 'On paper' }).press('Enter');
+    await expect(paper.locator('ins').first()).toContainText('un message à Reception mailbox');
     const kept = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Keep as Markdown' }).press('Enter');
     expect((await kept).suggestedFilename()).toBe('brief-draft-fr.md');

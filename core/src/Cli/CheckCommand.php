@@ -51,7 +51,7 @@ final class CheckCommand
                 $text .= \sprintf(
                     "           %s, from %s%s: %s\n",
                     $breach->numbers[0]->name(),
-                    Moment::format($breach->intervals[0][0], $zone),
+                    Moment::format($breach->times->since(), $zone),
                     self::keys($alike) .
                         (null === $breach->phones ? '' : \sprintf(', every phone: %s', $breach->phones->value)),
                     $report->what($breach),

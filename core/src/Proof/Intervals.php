@@ -83,21 +83,6 @@ final class Intervals
     }
 
     /**
-     * @param list<array{int, int}> $intervals in order
-     *
-     * @return list<array{int, int}> in order, what lies within
-     */
-    public static function within(array $intervals, int $from, int $until): array
-    {
-        $within = [];
-        foreach ($intervals as [$since, $to]) {
-            $since < $until && $to > $from && ($within[] = [max($since, $from), min($to, $until)]);
-        }
-
-        return $within;
-    }
-
-    /**
      * @param non-empty-list<array{int, int}> $intervals in order
      *
      * @return non-empty-list<array{int, int}> in order, those that no more than so many seconds part being one

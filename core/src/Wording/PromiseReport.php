@@ -72,7 +72,7 @@ final readonly class PromiseReport
         $ways = [];
         foreach ($held->breaches as $one) {
             $numbers = array_map(static fn(Number $number): string => $number->range->number, $one->numbers);
-            $same = [$numbers, $one->caller->text, $one->phones, $one->intervals, $this->what($one)];
+            $same = [$numbers, $one->caller->text, $one->phones, $one->times->packed, $this->what($one)];
             $ways[serialize($same)][] = $one;
         }
 
@@ -105,11 +105,11 @@ final readonly class PromiseReport
             ...[] === $others ? [] : ['alsoKeys' => $others],
             'phones' => $breach->phones?->value,
             'what' => $this->what($breach),
-            'when' => TimesWords::of(Times::of($breach->intervals, $this->from, $this->until, $zone)),
-            'count' => \count($breach->intervals),
+            'when' => TimesWords::of(Times::of($breach->times->all(), $this->from, $this->until, $zone)),
+            'count' => $breach->times->count(),
             'intervals' => array_map(
                 static fn(array $one): array => [Moment::format($one[0], $zone), Moment::format($one[1], $zone)],
-                \array_slice($breach->intervals, 0, self::INTERVALS),
+                $breach->times->first(self::INTERVALS),
             ),
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Tests\Proof;
 
 use Meandros\Core\Proof\Intervals;
+use Meandros\Core\Proof\PackedIntervals;
 use PHPUnit\Framework\TestCase;
 
 /** Stretches of time, held against the seconds that are in them. */
@@ -37,8 +38,14 @@ final class IntervalsTest extends TestCase
             $from = mt_rand(0, 70);
             $until = $from + mt_rand(1, 20);
             $seconds = array_values(array_intersect(self::seconds($some), range($from, $until - 1)));
-            self::assertSame($seconds, self::seconds(Intervals::within($some, $from, $until)));
             self::assertSame([] !== $seconds, Intervals::meet($some, $from, $until));
+            $packed = [] === $some ? null : PackedIntervals::of($some);
+            self::assertSame($some, $packed?->all() ?? []);
+            self::assertSame(\count($some), $packed?->count() ?? 0);
+            $within = $packed?->within($from, $until);
+            self::assertSame($seconds, self::seconds($within?->all() ?? []));
+            self::assertSame($seconds[0] ?? null, $within?->since());
+            self::assertSame(\array_slice($some, 0, 2), $packed?->first(2) ?? []);
         }
     }
 

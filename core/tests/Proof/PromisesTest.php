@@ -242,11 +242,21 @@ final class PromisesTest extends TestCase
         $plan = self::harbour();
         $from = Moment::parse(self::FROM, 'Europe/London');
         [$held] = (new Holding(new Fares($plan, $from, $from + self::DAY)))->hold(
-            [self::expectation(['that' => 'rings', 'who' => null], [])],
+            [self::expectation(['that' => 'ends with', 'outcomes' => ['person']], [])],
             static fn(): bool => false,
         );
         self::assertSame(1, $held->left);
-        self::assertSame('not looked at', (new PromiseReport($plan, $from, $from + self::DAY))->of($held)['state']);
+        $told = (new PromiseReport($plan, $from, $from + self::DAY))->of($held);
+        self::assertSame(['not looked at', 'ring on'], [$told['state'], $told['phones']]);
+    }
+
+    public function testWhereNotAllOfOneNumberWasLookedAtItIsNotAll(): void
+    {
+        $none = new Held(self::expectation(['that' => 'rings', 'who' => null], []), [], false, true, 0, false);
+        self::assertFalse($none->with([], true, false)->with([], true, true)->isComplete);
+        self::assertTrue($none->with([], false, true)->with([], true, true)->isComplete);
+        self::assertTrue($none->with([], true, true)->with([], false, true)->applies);
+        self::assertSame(5, $none->leaving(2)->leaving(3)->left);
     }
 
     public function testEveryKindOfPromiseIsHeldAndSaid(): void
@@ -420,7 +430,7 @@ final class PromisesTest extends TestCase
     private static function isToldOf(Held $held, array $keys, int $at): bool
     {
         foreach ($held->breaches as $breach) {
-            foreach ($breach->keys === $keys ? $breach->intervals : [] as [$since, $until]) {
+            foreach ($breach->keys === $keys ? $breach->times->all() : [] as [$since, $until]) {
                 if ($since <= $at && $at < $until) {
                     return true;
                 }
@@ -504,7 +514,7 @@ final class PromisesTest extends TestCase
             ? null
             : \sprintf(
                 '%s [%s] %s',
-                Moment::format($breach->intervals[0][0], 'Europe/London'),
+                Moment::format($breach->times->since(), 'Europe/London'),
                 implode(' ', $breach->keys),
                 $report->what($breach),
             );

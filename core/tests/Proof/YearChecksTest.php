@@ -263,6 +263,19 @@ final class YearChecksTest extends TestCase
                 'que /waiting/longestSeconds Callers, such as those to Main line, may wait 601 s for somebody; more than 600 s is long.',
             ],
         ];
+        yield 'as long at several numbers' => [
+            self::harbour()
+                ->with($queue(601))
+                ->journey('jrn_main', $wait)
+                ->journey('jrn_other', [['id' => 's1', 'do' => 'say', 'prompt' => 'prm'], ...$wait])
+                ->with(
+                    ['id' => 'num_z', 'number' => '+441632960190', 'name' => 'Z', 'target' => 'jrn_other'] +
+                        self::NUMBER,
+                ),
+            [
+                'que /waiting/longestSeconds Callers, such as those to Main line, may wait 601 s for somebody; more than 600 s is long.',
+            ],
+        ];
         yield 'long is a setting' => [
             self::harbour()
                 ->with($queue(601))
@@ -298,6 +311,37 @@ final class YearChecksTest extends TestCase
         self::assertSame([], self::messages(self::look($plan, $override($from + 3600), $from)[0]));
         // One that is still to come is not forgotten yet.
         self::assertSame([], self::messages(self::look($plan, $override(null, -60), $from)[0]));
+    }
+
+    public function testAStateThatComesAfterTheTimeThatIsLookedAt(): void
+    {
+        $from = Moment::parse('2027-01-01T00:00', 'Europe/London');
+        $season = static fn(string $day): array => [
+            'name' => 'Season',
+            'from' => $day,
+            'to' => '03-31',
+            'week' => [self::band('10:00', '12:00', 'lunch')],
+        ];
+        $codes = static fn(string $day): array => array_map(
+            static fn(Finding $one): string => $one->code,
+            YearChecks::in(
+                new Fares(
+                    self::harbour()
+                        ->with(['seasons' => [$season($day)]] + self::hoursElement())
+                        ->journey('jrn_main', [
+                            self::hours('hrs', ['lunch' => self::ring('team')]),
+                            ...self::ring('ann'),
+                            ...self::MESSAGE,
+                        ])
+                        ->plan(),
+                    $from,
+                    $from + 40 * 86400,
+                ),
+                static fn(): bool => true,
+            )[0],
+        );
+        self::assertSame([], $codes('02-09'), 'On the last of forty days.');
+        self::assertSame(['state-never-occurs'], $codes('02-10'));
     }
 
     public function testWhereThereWasNoTimeNothingIsSaidOfWhatNeverHappens(): void

@@ -19,7 +19,7 @@ type Line = CoverageTotals & { id: string; name: string; number: string };
 export function CoverageBoard({ year }: { year: number }) {
     const { moment } = useMoment();
     const plan = usePlan();
-    const { job, started, start, stop } = useJob<{ year: number; stamp: number | undefined }>();
+    const { job, started, start, stop } = useJob<{ year: number; stamp: number | undefined }>('board');
     const look = () =>
         start({ year, stamp: plan?.stamp }, () =>
             ask(api.POST('/api/coverage-board', { body: { call: toTrialCall(moment), year } })),

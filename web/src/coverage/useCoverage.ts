@@ -53,7 +53,7 @@ export function useImpact(before = 'live', after = 'draft', isComplete = false) 
 /** The same in the background, for every number and whatever phones do. */
 export function useImpactInFull(before = 'live', after = 'draft') {
     const state = [before, after, usePlan()?.stamp, useLiveStamp()] as const;
-    const { job, started, start, stop } = useJob<readonly unknown[]>();
+    const { job, started, start, stop } = useJob<readonly unknown[]>('impact', before, after);
     const isOld = started !== undefined && started.join() !== state.join();
     return {
         job,

@@ -49,7 +49,7 @@ export function useExpectations(which?: string) {
 export function useInFull() {
     const state = useHeldAgainst();
     const queries = useQueryClient();
-    const { job, started, start, stop } = useJob<readonly unknown[]>();
+    const { job, started, start, stop } = useJob<readonly unknown[]>('expectations');
     useEffect(() => {
         if (job?.state === 'done' && started)
             queries.setQueryData(

@@ -1,17 +1,20 @@
 import { Button } from 'antd';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { useMoment } from '../moment/useMoment';
 import { keepFile } from '../ui/keepFile';
+import { useRemembered } from '../ui/useRemembered';
 import { BriefInBackground } from './BriefInBackground';
 import { type Choice, PaperChoices } from './PaperChoices';
 import styles from './paper.module.css';
 import { useBriefInFull } from './useBriefInFull';
 import { usePaper } from './usePaper';
 
+const FIRST: Choice = { kind: 'paper', language: 'en', number: null, before: null };
+
 /** The plan on paper: to read through, to explain, and to sign. */
 export function PaperScreen() {
     const { moment } = useMoment();
-    const [choice, setChoice] = useState<Choice>({ kind: 'paper', language: 'en', number: null, before: null });
+    const [choice, setChoice] = useRemembered<Choice>(['paper'], FIRST);
     const frame = useRef<HTMLIFrameElement>(null);
     const { html, error, isWritten, isTooLong, file } = usePaper(choice);
     const inFull = useBriefInFull(moment.in, choice);

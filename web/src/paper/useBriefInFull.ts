@@ -13,7 +13,7 @@ interface Written {
 export function useBriefInFull(which: string, { language, number, before }: Choice) {
     const stamp = usePlan()?.stamp;
     const live = useLiveStamp();
-    const { job, started, start, stop } = useJob<string>();
+    const { job, started, start, stop } = useJob<string>('brief');
     const wanted = [which, language, number, before, stamp, live].join();
     const isOf = started === wanted;
     return {

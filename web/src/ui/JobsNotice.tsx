@@ -8,8 +8,8 @@ import { isAtWork } from './useJob';
 const LOOK_AGAIN = 500;
 const JOBS = ['jobs'];
 const NONE: Job[] = [];
-/** Whoever looks at coverage and expectations sees them there. */
-const ON_THEIR_SCREEN: Job['kind'][] = ['coverage', 'expectations'];
+/** What changes the plan: whoever has something looked at or written sees it on its screen. */
+const CHANGES_THE_PLAN: Job['kind'][] = ['people', 'callers', 'take', 'takes'];
 
 /** Long work in the background, on every screen: how far it is, giving it up, and what came of it. */
 export function JobsNotice() {
@@ -19,7 +19,7 @@ export function JobsNotice() {
         () =>
             setWatched((before) => {
                 const fresh = jobs
-                    .filter((job) => !ON_THEIR_SCREEN.includes(job.kind))
+                    .filter((job) => CHANGES_THE_PLAN.includes(job.kind))
                     .map((job) => job.id)
                     .filter((id) => !before.includes(id));
                 return fresh.length === 0 ? before : [...before, ...fresh];

@@ -7,17 +7,16 @@ namespace Meandros\Core\Proof\Promised;
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Plan\Element\Number;
-use Meandros\Core\Proof\Intervals;
+use Meandros\Core\Proof\PackedIntervals;
 use Meandros\Core\Proof\TakenBy;
 
 /** Calls that do not keep a promise, all taking one course, and when. */
 final readonly class Breach
 {
     /**
-     * @param non-empty-list<Number>          $numbers   to which calls fare so
-     * @param list<string>                    $keys      pressed at one menu after the other
-     * @param Behaviour|null                  $phones    what all phones do; null where they ring on
-     * @param non-empty-list<array{int, int}> $intervals first instants, and first instants after them, in order
+     * @param non-empty-list<Number> $numbers to which calls fare so
+     * @param list<string>           $keys    pressed at one menu after the other
+     * @param Behaviour|null         $phones  what all phones do; null where they ring on
      */
     public function __construct(
         public array $numbers,
@@ -25,7 +24,7 @@ final readonly class Breach
         public array $keys,
         public ?Behaviour $phones,
         public TakenBy $by,
-        public array $intervals,
+        public PackedIntervals $times,
     ) {}
 
     /**
@@ -37,9 +36,9 @@ final readonly class Breach
      */
     public function of(array $numbers, int $from, int $until): ?self
     {
-        $within = Intervals::within($this->intervals, $from, $until);
+        $within = $this->times->within($from, $until);
 
-        return [] === $within
+        return null === $within
             ? null
             : new self($numbers, $this->caller, $this->keys, $this->phones, $this->by, $within);
     }

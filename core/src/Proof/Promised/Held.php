@@ -65,8 +65,8 @@ final readonly class Held
         $breaches = $this->breaches;
         usort(
             $breaches,
-            static fn(Breach $a, Breach $b): int => [$a->intervals[0][0], \count($a->keys)] <=> [
-                $b->intervals[0][0],
+            static fn(Breach $a, Breach $b): int => [$a->times->since(), \count($a->keys)] <=> [
+                $b->times->since(),
                 \count($b->keys),
             ],
         );

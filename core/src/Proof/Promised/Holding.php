@@ -19,7 +19,7 @@ final readonly class Holding
     private int $until;
 
     /**
-     * @param Known|null $known of calls over the whole stretch of the fares; null where nothing is known
+     * @param Known|null $known of calls over the whole stretch of the fares, where phones ring on; null where nothing is known
      * @param int|null   $from  first instant that matters; null for the first one of the fares
      * @param int|null   $until first instant after those; null as well
      */
@@ -113,10 +113,8 @@ final readonly class Holding
             foreach ($group as [$i, $numbers]) {
                 $held = $sofar[$i];
                 $calls = $this->calls($held->expectation, $numbers, $phones($held->expectation));
-                $told = [null] === $calls->phones ? [] : $held->breaches;
-                $look = fn(): Looked => $this->one->look($calls, $told);
-                // Whoever presses keys may dial somebody's extension or name, whom nothing on the way mentions.
-                $known = [] === ($held->expectation->calls->keys ?? []) ? $this->known : null;
+                $look = fn(): Looked => $this->one->look($calls, $calls->doRing() ? [] : $held->breaches);
+                $known = $calls->doRing() ? $this->knownOf($held->expectation) : null;
                 $asked = null === $known ? '' : $this->one->asked($calls);
                 if (true === $known?->has($numbers[0], $asked) || ($isTime ??= $goOn($done, \count($groups)))) {
                     $looked = $known?->of($numbers[0], $asked, $look) ?? $look();
@@ -129,6 +127,12 @@ final readonly class Holding
         }
 
         return array_values(array_map(static fn(Held $one): Held => $one->inOrder(), $sofar));
+    }
+
+    /** Whoever presses keys may dial somebody's extension or name, whom nothing on the way mentions: of them nothing is kept. */
+    private function knownOf(Expectation $expectation): ?Known
+    {
+        return [] === ($expectation->calls->keys ?? []) ? $this->known : null;
     }
 
     /**

@@ -13,6 +13,7 @@ use Meandros\Core\Proof\Coverage;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Fares\Presses;
 use Meandros\Core\Proof\Intervals;
+use Meandros\Core\Proof\PackedIntervals;
 use Meandros\Core\Routing\EndingKind;
 
 /** Holds promises against every call to a number that they name, at any moment of a stretch. */
@@ -42,7 +43,8 @@ final class HoldingOfOne
                     $coverage = $this->fares->coverage($number, $caller, $keys, $does);
                     $broken = $this->broken($expectation, $coverage, $keys, Intervals::without($times, $told));
                     foreach ($broken as [$course, $intervals]) {
-                        $breaches[] = new Breach([$number], $caller, $keys, $does, $course->takenBy(), $intervals);
+                        $when = PackedIntervals::of($intervals);
+                        $breaches[] = new Breach([$number], $caller, $keys, $does, $course->takenBy(), $when);
                     }
                 }
             }
@@ -51,7 +53,7 @@ final class HoldingOfOne
         return new Looked($breaches, $isComplete);
     }
 
-    /** What look() depends on, but for how the calls fare. */
+    /** What look() depends on where phones ring on, but for how the calls fare. */
     public function asked(PromisedCalls $calls): string
     {
         $expectation = $calls->expectation;
@@ -60,9 +62,8 @@ final class HoldingOfOne
             serialize([$expectation->promise, $expectation->calls->keys, $this->times($expectation, $calls->number)]),
         );
         $from = array_map(static fn(Caller $one): string => $one->text, $calls->callers);
-        $do = array_map(static fn(?Behaviour $one): string => $one->value ?? '', $calls->phones);
 
-        return implode(' ', [$of, hash('xxh128', $this->fares->alike($calls->number)), ...$from, ...$do]);
+        return implode(' ', [$of, hash('xxh128', $this->fares->alike($calls->number)), ...$from]);
     }
 
     /** @return list<array{int, int}> when the promise holds for calls to a number, in the stretch of the fares */
@@ -92,7 +93,7 @@ final class HoldingOfOne
     /** Whether it matters what phones do: where none rings, whatever is pressed, it does not. */
     private function isUpToPhones(PromisedCalls $calls, Caller $caller): bool
     {
-        if ([null] === $calls->phones) {
+        if ($calls->doRing()) {
             return true;
         }
         $number = $calls->number;
@@ -118,7 +119,7 @@ final class HoldingOfOne
         $told = [];
         foreach ($breaches as $one) {
             if ($one->numbers[0] === $number && $one->caller->text === $caller->text && $one->keys === $keys) {
-                array_push($told, ...$one->intervals);
+                array_push($told, ...$one->times->all());
             }
         }
 

@@ -22,4 +22,10 @@ final readonly class PromisedCalls
         public array $callers,
         public array $phones,
     ) {}
+
+    /** Whether phones ring on, and nothing else is looked at. */
+    public function doRing(): bool
+    {
+        return [null] === $this->phones;
+    }
 }
