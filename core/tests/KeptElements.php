@@ -81,13 +81,13 @@ final readonly class KeptElements implements ElementSource
         return hash('xxh128', serialize($this->kept));
     }
 
-    public function mark(): null
+    public function mark(): Mark
     {
-        return null;
+        return new Mark('kept', 0);
     }
 
-    public function changedSince(Mark $mark): null
+    public function changedSince(Mark $mark): array
     {
-        return null;
+        return array_map(strval(...), array_keys($this->kept));
     }
 }

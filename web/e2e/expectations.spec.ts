@@ -6,11 +6,14 @@ test.beforeEach(({ request }) => startOver(request));
 
 test('a promise that is broken, tried at its first moment and mended', async ({ page }) => {
     // The first answer is not all; the next one comes when it may.
-    const goOn = Promise.withResolvers<void>();
+    let goOn = () => {};
+    const mayGoOn = new Promise<void>((resolve) => {
+        goOn = resolve;
+    });
     let asked = 0;
     await page.route('**/api/plans/draft/expectations', async (route) => {
         if (++asked > 1) {
-            await goOn.promise;
+            await mayGoOn;
             return route.continue();
         }
         const { expectations } = await (await route.fetch()).json();
@@ -21,7 +24,7 @@ test('a promise that is broken, tried at its first moment and mended', async ({ 
     const list = page.getByRole('region', { name: 'Expectations' });
     await expect(list.getByText('being looked at').first()).toBeVisible();
     await expect(page.getByText('Looking on: 7 of its numbers are left.')).toBeVisible();
-    goOn.resolve();
+    goOn();
     await expect(list.getByRole('link').first()).toContainText('The port office is left in peace at night');
     await expect(list.getByRole('link').first()).toContainText('broken');
     await list.getByRole('link').first().press('Enter');

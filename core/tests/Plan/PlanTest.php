@@ -20,6 +20,19 @@ use PHPUnit\Framework\TestCase;
 
 final class PlanTest extends TestCase
 {
+    public function testWhatIsChangedBesideItsSourceHasNoMark(): void
+    {
+        $builder = (new PlanBuilder())->person('ann');
+        $plan = Plan::from('Kept', KeptElements::of($builder->plan()));
+        $mark = $plan->mark();
+        self::assertNotNull($mark);
+        self::assertContains('ann', $plan->changedSince($mark) ?? []);
+        $changed = $plan->with($builder->person('ben')->plan()->elements()['ben']);
+        self::assertNull($changed->mark());
+        self::assertNull($changed->changedSince($mark));
+        self::assertNull($builder->plan()->mark());
+    }
+
     public function testAStoredPlanIsTheSameAsOneInMemory(): void
     {
         $plan = self::demo();

@@ -250,6 +250,34 @@ final class PromisesTest extends TestCase
         self::assertSame(['not looked at', 'ring on'], [$told['state'], $told['phones']]);
     }
 
+    public function testThoseThatAreNamedAreLookedAtFirst(): void
+    {
+        $number = ['id' => 'num_z', 'kind' => 'number', 'name' => 'Z', 'number' => '+441632960198'];
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->with($number + ['site' => 'sit_harbour', 'language' => 'en', 'target' => 'ann'])
+            ->plan();
+        $from = Moment::parse(self::FROM, 'Europe/London');
+        $told = [];
+        $once = static function (int $done, int $of) use (&$told): bool {
+            $told[] = [$done, $of];
+
+            return 0 === $done;
+        };
+        $ends = ['that' => 'ends with', 'outcomes' => ['person']];
+        $promises = [self::expectation($ends, []), self::expectation($ends, ['calls' => ['to' => ['num_z']]])];
+        $holding = new Holding(new Fares($plan, $from, $from + self::DAY));
+        $held = $holding->hold($promises, $once);
+        self::assertSame([1, 0], array_map(static fn(Held $one): int => $one->left, $held));
+        self::assertSame([[0, 2], [1, 2]], $told);
+        $more = $holding->whateverPhonesDo($held, static fn(): bool => false);
+        self::assertSame(
+            [[1, false, true], [0, false, true]],
+            array_map(static fn(Held $one): array => [$one->left, $one->isComplete, $one->whatever], $more),
+            'What phones do was looked at for no number; where they ring on, for all but one.',
+        );
+    }
+
     public function testWhereNotAllOfOneNumberWasLookedAtItIsNotAll(): void
     {
         $none = new Held(self::expectation(['that' => 'rings', 'who' => null], []), [], false, true, 0, false);

@@ -13,8 +13,6 @@ use Meandros\Core\Proof\Fares\Fares;
 /** Somebody with phones whom no call to any number rings, and who cannot be dialled either. */
 final class PersonNeverRung implements CallCheck, OfWhatNeverHappens
 {
-    /** @var array<string, true> by person */
-    private array $rung = [];
     private readonly StepsReached $steps;
 
     public function __construct()
@@ -25,16 +23,12 @@ final class PersonNeverRung implements CallCheck, OfWhatNeverHappens
     public function see(Seen $seen, Fares $fares): void
     {
         $this->steps->see($seen->course);
-        foreach ($seen->course->people as $person) {
-            $this->rung[$person] = true;
-        }
     }
 
     public function add(CallCheck $one, array $numbers): void
     {
         \assert($one instanceof self);
         $this->steps->add($one->steps);
-        $this->rung += $one->rung;
     }
 
     public function found(Fares $fares): iterable
@@ -42,7 +36,7 @@ final class PersonNeverRung implements CallCheck, OfWhatNeverHappens
         $may = $this->steps->behindPhones($fares);
         foreach ($fares->plan->all(Person::class) as $person) {
             $isDialled = '' !== $person->known->extension || $fares->plan->isMentioned($person->id(), Kind::Number);
-            $isRung = isset($this->rung[$person->id()]) || (isset($may[$person->id()]) && self::isOn($person));
+            $isRung = isset($may[$person->id()]) && self::isOn($person);
             if (!$isRung && !$isDialled && [] !== $person->reach->phones) {
                 yield Finding::warning($person, '/phones', 'person-never-rung');
             }
