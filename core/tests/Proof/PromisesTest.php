@@ -250,6 +250,30 @@ final class PromisesTest extends TestCase
         self::assertSame(['not looked at', 'ring on'], [$told['state'], $told['phones']]);
     }
 
+    public function testWhereKeysMayBePressedInTooManyWaysItIsNotAll(): void
+    {
+        $count = 0;
+        $menu = static function (int $deep) use (&$menu, &$count): array {
+            $exits = [];
+            for ($key = 1; $key <= 9; ++$key) {
+                $exits[] = ['on' => (string) $key, 'steps' => 0 === $deep ? [] : [$menu($deep - 1)]];
+            }
+
+            return ['id' => 's' . ++$count, 'do' => 'menu', 'prompt' => null, 'wait' => 1, 'tries' => 1] + [
+                'exits' => $exits,
+            ];
+        };
+        $from = Moment::parse(self::FROM, 'Europe/London');
+        $isAll = static function (int $deep) use ($menu, $from): bool {
+            $plan = (new PlanBuilder())->journey('jrn_main', [$menu($deep)])->plan();
+            $never = self::expectation(['that' => 'never rings', 'who' => null], []);
+            $always = static fn(): bool => true;
+
+            return (new Holding(new Fares($plan, $from, $from + self::DAY)))->hold([$never], $always)[0]->isComplete;
+        };
+        self::assertSame([true, false], [$isAll(1), $isAll(2)]);
+    }
+
     public function testThoseThatAreNamedAreLookedAtFirst(): void
     {
         $number = ['id' => 'num_z', 'kind' => 'number', 'name' => 'Z', 'number' => '+441632960198'];
