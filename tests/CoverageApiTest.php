@@ -126,7 +126,7 @@ final class CoverageApiTest extends ApiTestCase
 
     public function testWhatTheDraftChangesForCallers(): void
     {
-        $nothing = ['numbers' => [], 'looked' => 0, 'left' => 0];
+        $nothing = ['numbers' => [], 'looked' => 0, 'left' => 0, 'unlooked' => 0];
         self::assertSame($nothing, $this->send('GET', '/api/impact'));
         $hours = $this->element('hrs_reception');
         $week = array_map(static fn(array $band): array => ['to' => '16:00'] + $band, [$hours['week'][0]]);

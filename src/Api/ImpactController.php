@@ -18,8 +18,9 @@ use Symfony\Component\Routing\Attribute\Route;
 /** What another plan changes for callers, for a year from now on: the draft against what is live, where nothing else is asked. */
 final readonly class ImpactController
 {
-    /** Seconds after which no further number is looked at while somebody waits. */
+    /** Seconds after which no further number is looked at while somebody waits: for a line, and for all that is published. */
     private const WAITED = 3.0;
+    private const WAITED_FOR_ALL = 8.0;
 
     public function __construct(private FoundImpact $impact, private Plans $plans, private Jobs $jobs) {}
 
@@ -28,9 +29,12 @@ final readonly class ImpactController
     public function impact(Request $request): JsonResponse
     {
         [$before, $after] = self::which($request);
-        $isByKeys = 'keys' === $request->query->getString('with');
 
-        return new JsonResponse($this->impact->within($before, $after, $isByKeys, self::WAITED));
+        return new JsonResponse(
+            'keys' === $request->query->getString('with')
+                ? $this->impact->byKeys($before, $after, self::WAITED_FOR_ALL)
+                : $this->impact->atOnce($before, $after, self::WAITED),
+        );
     }
 
     /**

@@ -4,67 +4,72 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Proof;
 
-use Meandros\Core\Call\Caller;
-use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Plan\Element\Number;
-use Meandros\Core\Plan\Plan;
-use Meandros\Core\Plan\PlanHours;
-use Meandros\Core\Proof\AllNumbers;
+use Meandros\Core\Plan\Kind;
 use Meandros\Core\Proof\Changed;
-use Meandros\Core\Proof\Fares\Fares;
-use Meandros\Core\Proof\LookedUp;
-use Meandros\Core\Proof\PlanImpact;
-use Meandros\Core\Proof\Severity;
-use Meandros\Core\Time\CivilDate;
-use Meandros\Core\Wording\ChangeWords;
-use Meandros\Core\Wording\ImpactReport;
-use Meandros\Server\Now;
+use Meandros\Core\Proof\Known;
+use Meandros\Core\Time\Override;
 use Meandros\Server\Patience;
 use Meandros\Server\Storage\Editions;
-use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
 
 /** What another plan changes for callers, for a year from now on. */
 final readonly class FoundImpact
 {
-    private const DAYS = 366;
+    private const NOTHING = ['numbers' => [], 'looked' => 0, 'left' => 0, 'unlooked' => 0];
 
     public function __construct(
         private Plans $plans,
         private Editions $editions,
-        private Live $live,
-        private Now $now,
+        private ComingYear $year,
         private Patience $patience,
         private WorkedOut $workedOut,
+        private KnownNumbers $known,
     ) {}
 
     /**
-     * @param bool  $isByKeys whether calls from everybody who is told apart are looked at, with whatever they press
-     * @param float $seconds  after which no further number is looked at
+     * To withheld callers who press nothing: looked at anew, as it takes less than finding out that it need not be.
      *
-     * @return array<string, mixed> as JSON
+     * @param float $seconds after which no further number is looked at
+     *
+     * @return array{numbers: list<array<string, mixed>>, looked: int, left: int, unlooked: int} as JSON
      *
      * @throws NotFound
      */
-    public function within(string $before, string $after, bool $isByKeys, float $seconds): array
+    public function atOnce(string $before, string $after, float $seconds): array
     {
-        $find = fn(): array => $this->between(
-            $before,
-            $after,
-            $isByKeys,
-            fn(PlanImpact $impact): array => $impact->find($this->patience->for($seconds)),
-        );
-        // The line under the answer is worked out anew: it looks at less than all that plans say.
-        if (!$isByKeys || !$this->isThere($before)) {
-            return $find();
+        if (!$this->isThere($before)) {
+            return self::NOTHING;
         }
+        $plans = $this->between($before, $after, $this->year->fromNow());
+        $impact = $plans->impact(false);
+        [$found, $left] = $impact->find($this->patience->for($seconds));
+
+        return self::report($plans, self::told($plans, $found), \count($impact->numbers) - $left, $left, $left);
+    }
+
+    /**
+     * To everybody who is told apart, with whatever they press, from the next full hour on. What is found is kept.
+     *
+     * @param float $seconds after which no further number is looked at
+     *
+     * @return array{numbers: list<array<string, mixed>>, looked: int, left: int, unlooked: int} as JSON
+     *
+     * @throws NotFound
+     */
+    public function byKeys(string $before, string $after, float $seconds): array
+    {
+        if (!$this->isThere($before)) {
+            return self::NOTHING;
+        }
+        $goOn = $this->patience->for($seconds);
 
         return $this->workedOut->of(
             'impact',
             [$this->plans->get($before), $this->plans->get($after)],
-            $find,
-            static fn(array $found): bool => 0 === $found['left'],
+            fn(): array => $this->keyed($before, $after, $goOn),
+            static fn(array $found): bool => 0 === $found['unlooked'],
         );
     }
 
@@ -73,25 +78,51 @@ final readonly class FoundImpact
      *
      * @param \Closure(int, int): void $progress is told how many numbers were looked at, and of how many
      *
-     * @return array<string, mixed> as JSON
+     * @return array{numbers: list<array<string, mixed>>, looked: int, left: int, unlooked: int} as JSON
      *
      * @throws NotFound
      */
     public function inFull(string $before, string $after, \Closure $progress): array
     {
-        return $this->between(
-            $before,
-            $after,
-            true,
-            static fn(PlanImpact $impact): array => $impact->findWhateverPhonesDo(static function (int $done) use (
-                $impact,
-                $progress,
-            ): bool {
-                $progress($done, \count($impact->numbers));
+        if (!$this->isThere($before)) {
+            return self::NOTHING;
+        }
+        $plans = $this->between($before, $after, $this->year->fromNow());
+        $impact = $plans->impact(true);
+        [$found, $left] = $impact->findWhateverPhonesDo(static function (int $done) use ($impact, $progress): bool {
+            $progress($done, \count($impact->numbers));
 
-                return true;
-            }),
+            return true;
+        });
+
+        return self::report($plans, self::told($plans, $found), \count($impact->numbers) - $left, $left, 0);
+    }
+
+    /**
+     * @param \Closure(): bool $goOn
+     *
+     * @return array{numbers: list<array<string, mixed>>, looked: int, left: int, unlooked: int}
+     */
+    private function keyed(string $before, string $after, \Closure $goOn): array
+    {
+        $stretch = $this->year->fromNextHour();
+        $plans = $this->between($before, $after, $stretch);
+        $impact = $plans->impact(true);
+        // What is forced on hours that only the plan before has is not among what is live in the one after.
+        $gone = array_filter(
+            $this->year->live($plans->was)->overrides,
+            static fn(Override $one): bool => Kind::Hours !== $plans->is->kindOf($one->hours),
         );
+        [$told, $left, $unlooked] = $this->known->with(
+            'impact',
+            $plans->is,
+            $this->year->live($plans->is),
+            serialize([$stretch, $gone]),
+            static fn(Known $known): array => $impact->told($plans->teller(), $goOn, $known),
+            $plans->was,
+        );
+
+        return self::report($plans, $told, \count($impact->numbers) - $left, $left, $unlooked);
     }
 
     /** Whether it is a plan: nothing may be live yet. */
@@ -101,60 +132,44 @@ final readonly class FoundImpact
     }
 
     /**
-     * @param \Closure(PlanImpact): array{list<Changed>, int} $find
-     *
-     * @return array{numbers: list<array<string, mixed>>, looked: int, left: int}
+     * @param array{int, int} $stretch
      *
      * @throws NotFound
      */
-    private function between(string $before, string $after, bool $isByKeys, \Closure $find): array
+    private function between(string $before, string $after, array $stretch): TwoPlans
     {
-        if (!$this->isThere($before)) {
-            return ['numbers' => [], 'looked' => 0, 'left' => 0];
-        }
-        $from = $this->now->second();
-        $until = $from + self::DAYS * CivilDate::SECONDS_PER_DAY;
         [$was, $is] = [$this->plans->get($before), $this->plans->get($after)];
-        $all = fn(Plan $plan): AllNumbers => new AllNumbers(
-            $plan,
-            new TrialCall('', Caller::withheld(), $from),
-            $from,
-            $until,
-            live: $this->live->state($plan, $from),
-        );
-        $fares = fn(Plan $plan): Fares => new Fares($plan, $from, $until, $this->live->state($plan, $from));
-        $ids = $this->editions->differing($before, $after);
-        $impact = new PlanImpact(
-            PlanImpact::numbers($was, $is, $ids),
-            $all($was),
-            $all($is),
-            $isByKeys ? [$fares($was), $fares($is)] : null,
-        );
-        [$found, $left] = $find($impact);
-        $words = new ChangeWords($is, $was);
-        $lookedUp = new LookedUp(new PlanHours($is, $this->live->state($is, $from)->overrides), $from, $until);
 
-        $zone = static fn(Number $number): string => $is->zoneOf($number->line->site);
-        $gone = PlanImpact::onlyIn($was, $is, $ids);
-        $come = PlanImpact::onlyIn($is, $was, $ids);
-        $told = [
-            ...ImpactReport::ofOnlyOne($gone, Severity::Gone, $words, $from, $until),
-            ...ImpactReport::ofAll($found, $words, $from, $until, $zone, $lookedUp),
-            ...ImpactReport::ofOnlyOne($come, Severity::Come, $words, $from, $until),
-        ];
+        return new TwoPlans($was, $is, $this->editions->differing($before, $after), $stretch, [
+            $this->year->live($was),
+            $this->year->live($is),
+        ]);
+    }
 
+    /**
+     * @param list<Changed> $found
+     *
+     * @return list<array{Number, list<array<string, mixed>>}>
+     */
+    private static function told(TwoPlans $plans, array $found): array
+    {
+        $tell = $plans->teller();
+
+        return array_map(static fn(Changed $one): array => [$one->number, $tell($one->number, $one->changes)], $found);
+    }
+
+    /**
+     * @param list<array{Number, list<array<string, mixed>>}> $told
+     *
+     * @return array{numbers: list<array<string, mixed>>, looked: int, left: int, unlooked: int}
+     */
+    private static function report(TwoPlans $plans, array $told, int $looked, int $left, int $unlooked): array
+    {
         return [
-            'numbers' => array_map(
-                static fn(array $one): array => [
-                    'id' => $one[0]->id(),
-                    'name' => $one[0]->name(),
-                    'number' => $one[0]->range->example(),
-                    'changes' => $one[1],
-                ],
-                $told,
-            ),
-            'looked' => \count($impact->numbers) - $left,
+            'numbers' => $plans->numbers($told),
+            'looked' => $looked,
             'left' => $left,
+            'unlooked' => $unlooked,
         ];
     }
 }

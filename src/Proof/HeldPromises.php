@@ -9,22 +9,17 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Known;
 use Meandros\Core\Proof\Promised\Holding;
-use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Wording\PromiseReport;
-use Meandros\Server\Now;
 use Meandros\Server\Patience;
-use Meandros\Server\Storage\Live;
 
 /** The expectations of a plan, held against the coming year. */
 final readonly class HeldPromises
 {
-    private const DAYS = 366;
     /** Where phones do something else than ring on it takes three times as long. */
     private const PARTS = 4;
 
     public function __construct(
-        private Live $live,
-        private Now $now,
+        private ComingYear $year,
         private Patience $patience,
         private WorkedOut $workedOut,
         private KnownNumbers $known,
@@ -66,10 +61,9 @@ final readonly class HeldPromises
      */
     private function reports(Plan $plan, array $expectations, float $seconds): array
     {
-        [$from, $until] = $this->stretch();
-        $live = $this->live->state($plan, $from);
-        // The same whole days until tomorrow, so that what is found goes on being known.
-        $days = [self::day($from), self::day($until) + CivilDate::SECONDS_PER_DAY];
+        [$from, $until] = $this->year->fromNow();
+        $live = $this->year->live($plan);
+        $days = $this->year->inDays();
         $goOn = $this->patience->for($seconds);
         $hold = static function (Known $known) use ($plan, $live, $days, $from, $until, $expectations, $goOn): array {
             $holding = new Holding(new Fares($plan, ...[...$days, $live]), $known, $from, $until);
@@ -81,11 +75,6 @@ final readonly class HeldPromises
         return array_map($report->of(...), $this->known->with('promises', $plan, $live, (string) $days[0], $hold));
     }
 
-    private static function day(int $second): int
-    {
-        return $second - ($second % CivilDate::SECONDS_PER_DAY);
-    }
-
     /**
      * All that may take its time: also where phones do something else than ring on, and for every number.
      *
@@ -95,8 +84,8 @@ final readonly class HeldPromises
      */
     public function inFull(Plan $plan, \Closure $progress): array
     {
-        [$from, $until] = $this->stretch();
-        $holding = new Holding(new Fares($plan, $from, $until, $this->live->state($plan, $from)));
+        [$from, $until] = $this->year->fromNow();
+        $holding = new Holding(new Fares($plan, $from, $until, $this->year->live($plan)));
         $isOn = static fn(int $part, int $parts): \Closure => static function (int $done, int $of) use (
             $progress,
             $part,
@@ -110,11 +99,5 @@ final readonly class HeldPromises
         $report = new PromiseReport($plan, $from, $until);
 
         return array_map($report->of(...), $holding->whateverPhonesDo($held, $isOn(1, self::PARTS - 1)));
-    }
-
-    /** @return array{int, int} from now on */
-    private function stretch(): array
-    {
-        return [$this->now->second(), $this->now->second() + self::DAYS * CivilDate::SECONDS_PER_DAY];
     }
 }

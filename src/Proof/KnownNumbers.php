@@ -24,25 +24,33 @@ final readonly class KnownNumbers
     /**
      * @template T
      *
-     * @param string             $what  is looked for
-     * @param string             $asked whatever else it depends on
-     * @param \Closure(Known): T $look  keeps there what it finds
+     * @param string             $what   is looked for
+     * @param string             $asked  whatever else it depends on
+     * @param \Closure(Known): T $look   keeps there what it finds
+     * @param Plan|null          $beside another plan that it depends on as well
      *
      * @return T
      */
-    public function with(string $what, Plan $plan, LiveState $live, string $asked, \Closure $look): mixed
-    {
-        $mark = $plan->mark();
-        if (null === $mark) {
+    public function with(
+        string $what,
+        Plan $plan,
+        LiveState $live,
+        string $asked,
+        \Closure $look,
+        ?Plan $beside = null,
+    ): mixed {
+        [$mark, $besides] = [$plan->mark(), $beside?->mark()];
+        if (null === $mark || (null === $besides && null !== $beside)) {
             return $look(new Known($plan, $live, $asked));
         }
-        $name = "known $what of {$mark->of}";
+        $name = "known $what of {$mark->of} beside {$besides?->of}";
+        $asked .= ' ' . $besides?->at;
         /** @var array{Mark, string}|null $kept */
         $kept = $this->memory->get($name);
         $known = null === $kept ? null : unserialize((string) gzinflate($kept[1]));
         $now =
             null !== $kept && $known instanceof Known
-                ? $known->since($plan, $live, $asked, $plan->changedSince($kept[0]))
+                ? $known->since($plan, $live, $asked, $plan->changedSince($kept[0]), $beside)
                 : new Known($plan, $live, $asked);
         $found = $look($now);
         $packed = (string) gzdeflate(serialize($now), 1);

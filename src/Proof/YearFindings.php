@@ -9,22 +9,16 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Known;
 use Meandros\Core\Proof\Year\YearChecks;
-use Meandros\Core\Time\CivilDate;
-use Meandros\Server\Now;
 use Meandros\Server\Patience;
-use Meandros\Server\Storage\Live;
 
 /** What is found in how all calls of the coming year fare. */
 final readonly class YearFindings
 {
     /** Seconds after which no further number is looked at while somebody waits. */
     private const WAITED = 8.0;
-    private const DAYS = 366;
-    private const HOUR = 3600;
 
     public function __construct(
-        private Live $live,
-        private Now $now,
+        private ComingYear $year,
         private Patience $patience,
         private WorkedOut $workedOut,
         private KnownNumbers $known,
@@ -44,17 +38,16 @@ final readonly class YearFindings
     /** @return array{list<Finding>, int} */
     private function look(Plan $plan): array
     {
-        // From the next full hour: until then, what is found of numbers goes on being known.
-        $from = (intdiv($this->now->second(), self::HOUR) + 1) * self::HOUR;
-        $live = $this->live->state($plan, $from);
-        $fares = new Fares($plan, $from, $from + self::DAYS * CivilDate::SECONDS_PER_DAY, $live);
+        $stretch = $this->year->fromNextHour();
+        $live = $this->year->live($plan);
+        $fares = new Fares($plan, ...[...$stretch, $live]);
         $goOn = $this->patience->for(self::WAITED);
 
         return $this->known->with(
             'findings',
             $plan,
             $live,
-            (string) $from,
+            serialize($stretch),
             static fn(Known $known): array => YearChecks::in($fares, $goOn, $known),
         );
     }

@@ -39,19 +39,25 @@ final class Known
      * What is still so.
      *
      * @param list<string>|null $changed elements that are others now than they were then, by id; null where that is not known
+     * @param Plan|null         $beside  another plan that it depends on as well, and that is what it was then
      */
-    public function since(Plan $plan, LiveState $live, string $asked, ?array $changed): self
+    public function since(Plan $plan, LiveState $live, string $asked, ?array $changed, ?Plan $beside = null): self
     {
         $now = new self($plan, $live, $asked);
         if (null === $changed || $now->around !== $this->around) {
             return $now;
         }
-        array_push($changed, ...$live->differing($this->live));
+        $forced = $live->differing($this->live);
+        array_push($changed, ...$forced);
         // Who called a number that is gone, or is another one now, calls outside now.
         foreach (array_diff_assoc($this->dialled, $now->dialled) as $dialled) {
             array_push($changed, ...array_keys($plan->mentioning($dialled)));
         }
-        $now->found = array_diff_key($this->found, Touched::numbers($plan, $changed));
+        $now->found = array_diff_key(
+            $this->found,
+            Touched::numbers($plan, $changed),
+            null === $beside ? [] : Touched::numbers($beside, $forced),
+        );
 
         return $now;
     }

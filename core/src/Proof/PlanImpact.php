@@ -128,25 +128,53 @@ final class PlanImpact
     /**
      * Where phones ring on.
      *
-     * @param \Closure(int): bool $goOn asked before each number that has to be looked at, with how many were; whether there is time for it
+     * @param \Closure(int): bool $goOn asked before each number that has to be looked at, with its place; whether there is time for it
      *
-     * @return array{list<Changed>, int} what was found, and how many numbers could not be looked at
+     * @return array{list<Changed>, int} what was found, and how many numbers could not be looked at in full
      */
     public function find(\Closure $goOn): array
     {
-        return $this->look([], $goOn);
+        return $this->changed([], $goOn);
     }
 
     /**
      * Also where all phones are busy, cannot be reached, or refuse: it takes four times as long.
      *
-     * @param \Closure(int): bool $goOn
+     * @param \Closure(int): bool $goOn as above
      *
      * @return array{list<Changed>, int}
      */
     public function findWhateverPhonesDo(\Closure $goOn): array
     {
-        return $this->look([Behaviour::Busy, Behaviour::Unreachable, Behaviour::Refuses], $goOn);
+        return $this->changed([Behaviour::Busy, Behaviour::Unreachable, Behaviour::Refuses], $goOn);
+    }
+
+    /**
+     * Where phones ring on, as it is told, which is small enough to be kept.
+     *
+     * @template T
+     *
+     * @param \Closure(Number, non-empty-list<Change>): T $tell  in words that are the same for numbers that change alike
+     * @param \Closure(int): bool                         $goOn  as above; not asked where it is known
+     * @param Known                                       $known of the plan after, beside the plan before, over the same stretch
+     *
+     * @return array{list<array{Number, T}>, int, int} what is told; how many numbers could not be looked at in full; and how many of them for want of time
+     */
+    public function told(\Closure $tell, \Closure $goOn, Known $known): array
+    {
+        return $this->look(
+            fn(Number $was, Number $is): array => $known->of($is, $this->alike($was, $is), function () use (
+                $was,
+                $is,
+                $tell,
+            ): array {
+                [$changes, $isAll] = $this->changes($was, $is, []);
+
+                return [[] === $changes ? null : $tell($is, $changes), $isAll];
+            }),
+            $goOn,
+            $known,
+        );
     }
 
     /**
@@ -155,23 +183,48 @@ final class PlanImpact
      *
      * @return array{list<Changed>, int}
      */
-    private function look(array $phones, \Closure $goOn): array
+    private function changed(array $phones, \Closure $goOn): array
     {
-        $found = $known = [];
-        $left = 0;
+        [$found, $left] = $this->look(function (Number $was, Number $is) use ($phones): array {
+            [$changes, $isAll] = $this->changes($was, $is, $phones);
+
+            return [[] === $changes ? null : $changes, $isAll];
+        }, $goOn);
+
+        return [array_map(static fn(array $one): Changed => new Changed(...$one), $found), $left];
+    }
+
+    /**
+     * @template T
+     *
+     * @param \Closure(Number, Number): array{T|null, bool} $at   what is found of a number, before and after; and whether that is all
+     * @param \Closure(int): bool                           $goOn
+     *
+     * @return array{list<array{Number, T}>, int, int}
+     */
+    private function look(\Closure $at, \Closure $goOn, ?Known $known = null): array
+    {
+        /** @var array<string, array{T|null, bool}> $looked of numbers to which calls fare alike */
+        $looked = [];
+        $found = [];
+        [$unlooked, $inPart] = [0, 0];
         foreach ($this->numbers as $i => [$was, $is]) {
-            $alike = $this->coverageBefore->alike->of($was) . ' ' . $this->coverageAfter->alike->of($is);
-            if (!isset($known[$alike]) && !$goOn($i)) {
-                return [$found, $left + \count($this->numbers) - $i];
+            $alike = $this->alike($was, $is);
+            if (!isset($looked[$alike]) && true !== $known?->has($is, $alike) && !$goOn($i)) {
+                ++$unlooked;
+                continue;
             }
-            [$changes, $isAll] = $known[$alike] ??= $this->changes($was, $is, $phones);
-            if ([] !== $changes) {
-                $found[] = new Changed($is, $changes);
-            }
-            $left += $isAll ? 0 : 1;
+            [$one, $isAll] = $looked[$alike] ??= $at($was, $is);
+            null === $one || ($found[] = [$is, $one]);
+            $inPart += $isAll ? 0 : 1;
         }
 
-        return [$found, $left];
+        return [$found, $unlooked + $inPart, $unlooked];
+    }
+
+    private function alike(Number $was, Number $is): string
+    {
+        return hash('xxh128', $this->coverageBefore->alike->of($was) . ' ' . $this->coverageAfter->alike->of($is));
     }
 
     /**

@@ -11,6 +11,9 @@ use Meandros\Core\Plan\Plan;
 /** The numbers whose calls may come to an element: found backwards, from who mentions it to who mentions those. */
 final class Touched
 {
+    /** Who comes to more elements than these comes to most of a plan. */
+    private const MANY = 300;
+
     /**
      * @param list<string> $ids of elements
      *
@@ -30,6 +33,7 @@ final class Touched
                 continue;
             }
             $seen[(int) $isByTarget][$id] = true;
+            self::MANY === \count($seen[0] ?? []) && $plan->foreseeAll();
             $dialled = match (true) {
                 $isByTarget => EachNumber::toTarget($plan, $element),
                 $element instanceof Number => EachNumber::of($plan, $element),

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Proof;
 
+use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\SignIn;
 use Meandros\Core\Call\Status;
+use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Check\Finding;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Live\LiveStatus;
@@ -16,15 +18,21 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\PlanHours;
+use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\Known;
+use Meandros\Core\Proof\LookedUp;
+use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Promised\Holding;
 use Meandros\Core\Proof\Year\YearChecks;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Tests\Soak;
 use Meandros\Core\Time\ForcedBy;
 use Meandros\Core\Time\Override;
+use Meandros\Core\Wording\ChangeWords;
 use Meandros\Core\Wording\FindingWords;
+use Meandros\Core\Wording\ImpactReport;
 use Meandros\Core\Wording\PromiseReport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -45,7 +53,7 @@ final class KnownTest extends TestCase
         $before = PlanCodec::fromData($data);
         [$live, $known] = [new LiveState(), new Known($before, new LiveState(), '')];
         [$from, $until] = [self::FROM, self::FROM + 9 * self::DAY];
-        $looked = $broken = 0;
+        $looked = $broken = $differ = 0;
         $asked = static function () use (&$looked): bool {
             ++$looked;
 
@@ -53,6 +61,7 @@ final class KnownTest extends TestCase
         };
         self::hold($before, $live, $known, $from, $until, $asked);
         $seen = new Known($before, $live, '');
+        [$first, $changed] = [$before, new Known($before, $live, '')];
         self::found($before, $live, $until, $seen);
         [$all, $looked] = [$looked, 0];
         for ($i = 0, $count = Soak::count(6); $i < $count; ++$i) {
@@ -65,10 +74,18 @@ final class KnownTest extends TestCase
             self::assertSame(self::anew($after, $live, $at, $until), $told, "$i");
             $seen = $seen->since($after, $live, '', self::written($before, $after));
             self::assertSame(self::found($after, $live, $until), self::found($after, $live, $until, $seen), "$i");
+            $changed = $changed->since($after, $live, '', self::written($before, $after), $first);
+            self::assertSame(
+                self::changes($first, $after, $live, $until, new Known($after, $live, '')),
+                $more = self::changes($first, $after, $live, $until, $changed),
+                "$i",
+            );
+            $differ += \count($more);
             $broken += substr_count(serialize($told), '"broken"');
             $before = $after;
         }
         self::assertGreaterThan(0, $broken);
+        self::assertGreaterThan(0, $differ);
         self::assertLessThan($all * $count, $looked, 'Much is known.');
     }
 
@@ -239,6 +256,31 @@ final class KnownTest extends TestCase
             [new Override('1', $one->id(), $one->states->default, $from, $from + self::DAY, new ForcedBy('Ann', ''))],
             [$people[mt_rand(0, \count($people) - 1)]->id() => new LiveStatus(Status::Away, $from + 9000)],
         );
+    }
+
+    /** @return list<array{string, mixed}> what changes, by what is dialled */
+    private static function changes(Plan $before, Plan $after, LiveState $live, int $until, Known $known): array
+    {
+        $call = new TrialCall('', Caller::withheld(), self::FROM);
+        $all = static fn(Plan $plan): AllNumbers => new AllNumbers($plan, $call, self::FROM, $until, live: $live);
+        $fares = static fn(Plan $plan): Fares => new Fares($plan, self::FROM, $until, $live);
+        $impact = new PlanImpact(PlanImpact::numbers($before, $after), $all($before), $all($after), [
+            $fares($before),
+            $fares($after),
+        ]);
+        $lookedUp = new LookedUp(new PlanHours($after, $live->overrides), self::FROM, $until);
+        $tell = static fn(Number $number, array $changes): array => ImpactReport::of(
+            $changes,
+            new ChangeWords($after, $before),
+            self::FROM,
+            $until,
+            $after->zoneOf($number->line->site),
+            $lookedUp,
+        );
+        [$told, , $unlooked] = $impact->told($tell, static fn(): bool => true, $known);
+        self::assertSame(0, $unlooked);
+
+        return array_map(static fn(array $one): array => [$one[0]->range->number, $one[1]], $told);
     }
 
     /** @return list<array<string, mixed>> what is found in how calls fare */

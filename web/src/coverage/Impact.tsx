@@ -5,7 +5,9 @@ import type { Impact } from '../api/types';
 import { allPhones, allPhonesInWords } from '../moment/allPhones';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import { LeftToLook } from '../ui/LeftToLook';
 import { LookingThrough } from '../ui/LookingThrough';
+import { useAtWork } from '../ui/lookingOn';
 import { WhateverPhonesDo } from '../ui/WhateverPhonesDo';
 import { momentWords } from '../ui/when';
 import styles from './impact.module.css';
@@ -60,7 +62,8 @@ export function ImpactLine() {
 
 /** What another plan changes for callers, number by number, as people say it; the draft where nothing else is said. */
 export function ImpactSection({ title, before, after }: { title: string; before?: string; after?: string }) {
-    const { data: atOnce, error } = useImpact(before, after, true);
+    const { data: atOnce, error, isFetching } = useImpact(before, after, true);
+    const isAtWork = useAtWork(isFetching);
     const inFull = useImpactInFull(before, after);
     const data = inFull.data ?? atOnce;
     const [isWhole, setIsWhole] = useState(false);
@@ -96,8 +99,9 @@ export function ImpactSection({ title, before, after }: { title: string; before?
                     Show {groups.length - shown.length} more
                 </Button>
             )}
-            {data && data.left > 0 && (
-                <p className="quiet">Not looked at in full: {count(data.left)}. This is not all.</p>
+            {data && <LeftToLook left={data.unlooked} of="the numbers" isAtWork={isAtWork} />}
+            {data && data.left > data.unlooked && (
+                <p className="quiet">Not looked at in full: {count(data.left - data.unlooked)}. This is not all.</p>
             )}
         </section>
     );

@@ -5,6 +5,7 @@ import { toTrialCall } from '../moment/trialCall';
 import { useLiveStamp } from '../moment/useLiveStamp';
 import { useMoment } from '../moment/useMoment';
 import { usePlan } from '../plan/usePlan';
+import { lookingOn } from '../ui/lookingOn';
 import { useCalm } from '../ui/useCalm';
 import { useJob } from '../ui/useJob';
 
@@ -47,6 +48,7 @@ export function useImpact(before = 'live', after = 'draft', isComplete = false) 
             ),
         enabled: Boolean(stamp) && (moment.in === 'draft' || after !== 'draft'),
         placeholderData: keepPreviousData,
+        refetchInterval: isComplete ? lookingOn(({ unlooked }) => unlooked) : false,
     });
 }
 
