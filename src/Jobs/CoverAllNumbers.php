@@ -9,7 +9,6 @@ use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\Element\Number;
-use Meandros\Core\Plan\Mark;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Alike;
 use Meandros\Core\Proof\AllNumbers;
@@ -29,8 +28,8 @@ final class CoverAllNumbers implements JobKind
 {
     public const NAME = 'coverage';
 
-    /** @var array{Mark, Known}|null of the plan that was looked at last */
-    private ?array $kept = null;
+    /** Of the plan that was looked at last. */
+    private ?Known $known = null;
 
     public function __construct(
         private readonly Plans $plans,
@@ -48,14 +47,8 @@ final class CoverAllNumbers implements JobKind
         /** @var array{in: string, year: int, from: string} $input */
         $plan = $this->plans->get($input['in']);
         $live = $this->live->state($plan, $this->now->second());
-        $asked = serialize($input);
-        $known =
-            null === $this->kept
-                ? new Known($plan, $live, $asked)
-                : $this->kept[1]->since($plan, $live, $asked, $plan->changedSince($this->kept[0]));
-        $totals = $this->totals($plan, $input, $live, $known, $progress);
-        $mark = $plan->mark();
-        $this->kept = null === $mark ? null : [$mark, $known];
+        $this->known = Known::after($this->known, $plan, $live, serialize($input));
+        $totals = $this->totals($plan, $input, $live, $this->known, $progress);
 
         return [
             'year' => $input['year'],

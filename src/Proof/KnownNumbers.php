@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Meandros\Server\Proof;
 
 use Meandros\Core\Live\LiveState;
-use Meandros\Core\Plan\Mark;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Known;
 use Meandros\Server\Storage\SharedMemory;
@@ -45,16 +44,13 @@ final readonly class KnownNumbers
         }
         $name = "known $what of {$mark->of} beside {$besides?->of}";
         $asked .= ' ' . $besides?->at;
-        /** @var array{Mark, string}|null $kept */
+        /** @var string|null $kept */
         $kept = $this->memory->get($name);
-        $known = null === $kept ? null : unserialize((string) gzinflate($kept[1]));
-        $now =
-            null !== $kept && $known instanceof Known
-                ? $known->since($plan, $live, $asked, $plan->changedSince($kept[0]), $beside)
-                : new Known($plan, $live, $asked);
-        $found = $look($now);
-        $packed = (string) gzdeflate(serialize($now), 1);
-        $this->memory->keep($name, \strlen($packed) <= self::MOST ? [$mark, $packed] : null);
+        $before = null === $kept ? null : unserialize((string) gzinflate($kept));
+        $known = Known::after($before instanceof Known ? $before : null, $plan, $live, $asked, $beside);
+        $found = $look($known);
+        $packed = (string) gzdeflate(serialize($known), 1);
+        $this->memory->keep($name, \strlen($packed) <= self::MOST ? $packed : null);
 
         return $found;
     }

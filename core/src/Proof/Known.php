@@ -7,6 +7,7 @@ namespace Meandros\Core\Proof;
 use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\OutsideLine;
+use Meandros\Core\Plan\Mark;
 use Meandros\Core\Plan\Plan;
 
 /**
@@ -21,6 +22,7 @@ final class Known
     private readonly string $around;
     /** @var array<string, string> what is dialled, by number of the plan */
     private readonly array $dialled;
+    private readonly ?Mark $mark;
 
     /** @param string $asked whatever else it depends on */
     public function __construct(Plan $plan, private readonly LiveState $live, string $asked)
@@ -32,11 +34,25 @@ final class Known
         }
         $lines = array_map(static fn(OutsideLine $line): string => $line->id(), $plan->all(OutsideLine::class));
         $this->dialled = $dialled;
+        $this->mark = $plan->mark();
         $this->around = hash('xxh128', serialize([$asked, $many, $lines]));
     }
 
     /**
-     * What is still so.
+     * What is still so of what was known before.
+     *
+     * @param string    $asked  whatever else it depends on
+     * @param Plan|null $beside another plan that it depends on as well, and that is what it was then
+     */
+    public static function after(?self $before, Plan $plan, LiveState $live, string $asked, ?Plan $beside = null): self
+    {
+        return null === $before?->mark
+            ? new self($plan, $live, $asked)
+            : $before->since($plan, $live, $asked, $plan->changedSince($before->mark), $beside);
+    }
+
+    /**
+     * The same, where it is known what changed.
      *
      * @param list<string>|null $changed elements that are others now than they were then, by id; null where that is not known
      * @param Plan|null         $beside  another plan that it depends on as well, and that is what it was then
