@@ -38,7 +38,7 @@ $asked = [
     "$draft/pending",
     '/api/editions',
     '/api/impact',
-    '/api/impact?with=keys',
+    '/api/impact/counted',
     '/api/sign-ins',
     '/api/overrides',
 ];

@@ -7,11 +7,14 @@ namespace Meandros\Server\Tests;
 use Meandros\Core\Proof\Ways\Untried;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
+use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 use Symfony\Component\Yaml\Yaml;
 
 /** Who takes calls over a year, and what the draft changes for callers. */
 final class CoverageApiTest extends ApiTestCase
 {
+    use ClockSensitiveTrait;
+
     private const BERTHS = '+441632960290';
 
     public function testAYearOfANumber(): void
@@ -128,6 +131,8 @@ final class CoverageApiTest extends ApiTestCase
     {
         $nothing = ['numbers' => [], 'looked' => 0, 'left' => 0, 'unlooked' => 0];
         self::assertSame($nothing, $this->send('GET', '/api/impact'));
+        $counted = fn(): array => array_filter($this->send('GET', '/api/impact/counted'));
+        self::assertSame([], $counted());
         $hours = $this->element('hrs_reception');
         $week = array_map(static fn(array $band): array => ['to' => '16:00'] + $band, [$hours['week'][0]]);
         $this->change('hrs_reception', ['week' => [...$week, ...\array_slice($hours['week'], 1)]]);
@@ -135,6 +140,9 @@ final class CoverageApiTest extends ApiTestCase
         $this->assertStatus(200);
         $numbers = array_column($impact['numbers'], null, 'id');
         self::assertSame(0, $impact['left']);
+        $worst = array_map(static fn(array $one): string => $one['changes'][0]['severity'], $impact['numbers']);
+        $all = ['changed' => \count($worst), 'nobody' => array_count_values($worst)['nobody any more']];
+        self::assertSame($all, $counted());
         self::assertArrayHasKey('num_exception_berths', $numbers);
         self::assertArrayNotHasKey('num_sailings', $numbers);
         $change = $numbers['num_exception_berths']['changes'][0];
@@ -149,6 +157,23 @@ final class CoverageApiTest extends ApiTestCase
         $this->undo();
         $this->change('prm_storm', ['scripts' => ['en' => 'Because of the weather no ferry is sailing.']]);
         self::assertSame([], array_column($this->send('GET', '/api/impact')['numbers'], 'name'));
+    }
+
+    /** What is found of an hour is kept for as long as it lasts. */
+    public function testWhatIsOverIsNotCounted(): void
+    {
+        $counted = function (string $from, string $now): int {
+            self::mockTime("2027-03-31T$now Europe/London");
+            $band = ['from' => $from, 'to' => '17:30', 'state' => 'open'];
+            $day = ['date' => '2027-03-31', 'name' => 'Late', 'bands' => [$band]];
+            $this->change('hrs_reception', ['specialDays' => [$day]]);
+
+            return $this->send('GET', '/api/impact/counted')['changed'];
+        };
+        $many = $counted('10:30', '10:20');
+        self::assertGreaterThan(0, $many);
+        self::assertSame(0, $counted('10:30', '10:50'));
+        self::assertSame($many, $counted('10:55', '10:50'));
     }
 
     public function testNumbersThatComeAndGo(): void
@@ -167,9 +192,12 @@ final class CoverageApiTest extends ApiTestCase
             [[$fax['number'], 'gone', 'no longer a number of the plan']],
             $told($this->send('GET', '/api/impact')),
         );
+        $counted = fn(string $of): array => array_filter($this->send('GET', '/api/impact/counted' . $of));
+        self::assertSame(['gone' => 1], $counted(''));
+        self::assertSame(['new' => 1], $counted('?before=draft&after=live'));
         self::assertSame(
             [[$fax['number'], 'new', 'a new number']],
-            $told($this->send('GET', '/api/impact?before=draft&after=live&with=keys')),
+            $told($this->send('GET', '/api/impact?before=draft&after=live')),
         );
     }
 
@@ -191,7 +219,7 @@ final class CoverageApiTest extends ApiTestCase
         $this->change('num_exception_berths', ['target' => $id]);
         $this->publish('One phone');
         $this->change($id, $journey([['id' => 's2', 'do' => 'end']]));
-        self::assertSame([], $this->send('GET', '/api/impact?with=keys')['numbers']);
+        self::assertSame([], $this->send('GET', '/api/impact')['numbers']);
 
         $job = $this->send('POST', '/api/impact/in-full');
         $this->assertStatus(202);

@@ -28,13 +28,14 @@ final readonly class ImpactController
     #[Route('/api/impact', methods: ['GET'])]
     public function impact(Request $request): JsonResponse
     {
-        [$before, $after] = self::which($request);
+        return new JsonResponse($this->impact->byKeys(...self::which($request), seconds: self::WAITED_FOR_ALL));
+    }
 
-        return new JsonResponse(
-            'keys' === $request->query->getString('with')
-                ? $this->impact->byKeys($before, $after, self::WAITED_FOR_ALL)
-                : $this->impact->atOnce($before, $after, self::WAITED),
-        );
+    /** @throws NotFound */
+    #[Route('/api/impact/counted', methods: ['GET'])]
+    public function counted(Request $request): JsonResponse
+    {
+        return new JsonResponse($this->impact->counted(...self::which($request), seconds: self::WAITED));
     }
 
     /**

@@ -27,7 +27,13 @@ final readonly class ComingYear
     /** @return array{int, int} the same from the next full hour: until then it is the same, and what is found of it goes on being known */
     public function fromNextHour(): array
     {
-        return self::from((intdiv($this->now->second(), self::HOUR) + 1) * self::HOUR);
+        return self::from($this->thisHour() + self::HOUR);
+    }
+
+    /** @return array{int, int} the same from the last full hour, with what is over */
+    public function fromThisHour(): array
+    {
+        return self::from($this->thisHour());
     }
 
     /** @return array{int, int} the same in whole days (UTC), all of it: until the day is over it is the same */
@@ -39,9 +45,20 @@ final readonly class ComingYear
         return [$day($from), $day($until) + CivilDate::SECONDS_PER_DAY];
     }
 
+    /** @param int $until first instant after it */
+    public function isToCome(int $until): bool
+    {
+        return $until > $this->now->second();
+    }
+
     public function live(Plan $plan): LiveState
     {
         return $this->live->state($plan, $this->now->second());
+    }
+
+    private function thisHour(): int
+    {
+        return $this->now->second() - ($this->now->second() % self::HOUR);
     }
 
     /** @return array{int, int} */

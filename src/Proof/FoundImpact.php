@@ -6,8 +6,9 @@ namespace Meandros\Server\Proof;
 
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Kind;
-use Meandros\Core\Proof\Changed;
+use Meandros\Core\Proof\Change;
 use Meandros\Core\Proof\Known;
+use Meandros\Core\Proof\Severity;
 use Meandros\Core\Time\Override;
 use Meandros\Server\Patience;
 use Meandros\Server\Storage\Editions;
@@ -29,24 +30,33 @@ final readonly class FoundImpact
     ) {}
 
     /**
-     * To withheld callers who press nothing: looked at anew, as it takes less than finding out that it need not be.
+     * How many numbers fare differently for withheld callers who press nothing. What is found is kept.
      *
      * @param float $seconds after which no further number is looked at
      *
-     * @return array{numbers: list<array<string, mixed>>, looked: int, left: int, unlooked: int} as JSON
+     * @return array{changed: int, nobody: int, gone: int, new: int, left: int} numbers
      *
      * @throws NotFound
      */
-    public function atOnce(string $before, string $after, float $seconds): array
+    public function counted(string $before, string $after, float $seconds): array
     {
         if (!$this->isThere($before)) {
-            return self::NOTHING;
+            return ['changed' => 0, 'nobody' => 0, 'gone' => 0, 'new' => 0, 'left' => 0];
         }
-        $plans = $this->between($before, $after, $this->year->fromNow());
-        $impact = $plans->impact(false);
-        [$found, $left] = $impact->find($this->patience->for($seconds));
+        $plans = $this->between($before, $after, $this->year->fromThisHour());
+        [$found, $left] = $this->known($plans, 'changed', false, self::lasting(...), $this->patience->for($seconds));
+        $toCome = array_filter(
+            array_map(fn(array $one): array => array_filter($one[1], $this->year->isToCome(...)), $found),
+        );
+        [$gone, $come] = $plans->onlyInOne();
 
-        return self::report($plans, self::told($plans, $found), \count($impact->numbers) - $left, $left, $left);
+        return [
+            'changed' => \count($toCome),
+            'nobody' => \count(array_column($toCome, Severity::Lost->value)),
+            'gone' => \count($gone),
+            'new' => \count($come),
+            'left' => $left,
+        ];
     }
 
     /**
@@ -95,7 +105,7 @@ final readonly class FoundImpact
             return true;
         });
 
-        return self::report($plans, self::told($plans, $found), \count($impact->numbers) - $left, $left, 0);
+        return self::report($plans, $plans->told($found), \count($impact->numbers) - $left, $left, 0);
     }
 
     /**
@@ -105,24 +115,56 @@ final readonly class FoundImpact
      */
     private function keyed(string $before, string $after, \Closure $goOn): array
     {
-        $stretch = $this->year->fromNextHour();
-        $plans = $this->between($before, $after, $stretch);
-        $impact = $plans->impact(true);
+        $plans = $this->between($before, $after, $this->year->fromNextHour());
+        [$told, $left, $unlooked, $looked] = $this->known($plans, 'impact', true, $plans->teller(), $goOn);
+
+        return self::report($plans, $told, $looked, $left, $unlooked);
+    }
+
+    /**
+     * What is found by number, beginning with what is known of it.
+     *
+     * @template T
+     *
+     * @param \Closure(Number, non-empty-list<Change>): T $tell as it is kept
+     * @param \Closure(): bool                            $goOn
+     *
+     * @return array{list<array{Number, T}>, int, int, int} that; how many numbers could not be looked at in full, how many of them for want of time; and how many were
+     */
+    private function known(TwoPlans $plans, string $what, bool $isByKeys, \Closure $tell, \Closure $goOn): array
+    {
+        $impact = $plans->impact($isByKeys);
         // What is forced on hours that only the plan before has is not among what is live in the one after.
         $gone = array_filter(
             $this->year->live($plans->was)->overrides,
             static fn(Override $one): bool => Kind::Hours !== $plans->is->kindOf($one->hours),
         );
         [$told, $left, $unlooked] = $this->known->with(
-            'impact',
+            $what,
             $plans->is,
             $this->year->live($plans->is),
-            serialize([$stretch, $gone]),
-            static fn(Known $known): array => $impact->told($plans->teller(), $goOn, $known),
+            serialize([$plans->stretch, $gone]),
+            static fn(Known $known): array => $impact->told($tell, $goOn, $known),
             $plans->was,
         );
 
-        return self::report($plans, $told, \count($impact->numbers) - $left, $left, $unlooked);
+        return [$told, $left, $unlooked, \count($impact->numbers) - $left];
+    }
+
+    /**
+     * @param non-empty-list<Change> $changes
+     *
+     * @return non-empty-array<string, int> first instants after them, by severity
+     */
+    private static function lasting(Number $_, array $changes): array
+    {
+        $lasting = [];
+        foreach ($changes as $one) {
+            $until = max(array_column($one->intervals, 1));
+            $lasting[$one->severity->value] = max($until, $lasting[$one->severity->value] ?? $until);
+        }
+
+        return $lasting;
     }
 
     /** Whether it is a plan: nothing may be live yet. */
@@ -144,18 +186,6 @@ final readonly class FoundImpact
             $this->year->live($was),
             $this->year->live($is),
         ]);
-    }
-
-    /**
-     * @param list<Changed> $found
-     *
-     * @return list<array{Number, list<array<string, mixed>>}>
-     */
-    private static function told(TwoPlans $plans, array $found): array
-    {
-        $tell = $plans->teller();
-
-        return array_map(static fn(Changed $one): array => [$one->number, $tell($one->number, $one->changes)], $found);
     }
 
     /**

@@ -12,6 +12,7 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
 use Meandros\Core\Proof\Change;
+use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Proof\PlanImpact;
@@ -34,7 +35,7 @@ final readonly class TwoPlans
         public Plan $was,
         public Plan $is,
         private array $ids,
-        array $stretch,
+        public array $stretch,
         private array $live,
     ) {
         [$this->from, $this->until] = $stretch;
@@ -65,7 +66,7 @@ final readonly class TwoPlans
     public function teller(): \Closure
     {
         $words = $this->words();
-        $lookedUp = new LookedUp(new PlanHours($this->is, $this->live[1]->overrides), $this->from, $this->until);
+        $lookedUp = $this->lookedUp();
 
         return function (Number $number, array $changes) use ($words, $lookedUp): array {
             /** @var list<Change> $changes */
@@ -73,6 +74,32 @@ final readonly class TwoPlans
 
             return ImpactReport::of($changes, $words, $this->from, $this->until, $zone, $lookedUp);
         };
+    }
+
+    /**
+     * @param list<Changed> $found
+     *
+     * @return list<array{Number, list<array<string, mixed>>}> told as above; once for those that change alike
+     */
+    public function told(array $found): array
+    {
+        return ImpactReport::ofAll(
+            $found,
+            $this->words(),
+            $this->from,
+            $this->until,
+            fn(Number $number): string => $this->is->zoneOf($number->line->site),
+            $this->lookedUp(),
+        );
+    }
+
+    /** @return array{list<Number>, list<Number>} those that only the first has, and those that only the second has */
+    public function onlyInOne(): array
+    {
+        return [
+            PlanImpact::onlyIn($this->was, $this->is, $this->ids),
+            PlanImpact::onlyIn($this->is, $this->was, $this->ids),
+        ];
     }
 
     /**
@@ -85,8 +112,7 @@ final readonly class TwoPlans
     public function numbers(array $told): array
     {
         $words = $this->words();
-        $gone = PlanImpact::onlyIn($this->was, $this->is, $this->ids);
-        $come = PlanImpact::onlyIn($this->is, $this->was, $this->ids);
+        [$gone, $come] = $this->onlyInOne();
 
         return array_map(
             static fn(array $one): array => [
@@ -101,6 +127,11 @@ final readonly class TwoPlans
                 ...ImpactReport::ofOnlyOne($come, Severity::Come, $words, $this->from, $this->until),
             ],
         );
+    }
+
+    private function lookedUp(): LookedUp
+    {
+        return new LookedUp(new PlanHours($this->is, $this->live[1]->overrides), $this->from, $this->until);
     }
 
     private function words(): ChangeWords

@@ -73,6 +73,7 @@ export type Year = Schemas['Year'];
 export type Coverage = Schemas['Coverage'];
 export type CoverageTotals = Schemas['CoverageTotals'];
 export type Impact = Schemas['Impact'];
+export type ImpactCounted = Schemas['ImpactCounted'];
 export type RungYear = Schemas['RungYear'];
 export type Endings = Schemas['Endings'];
 export type Acts = Schemas['Acts'];

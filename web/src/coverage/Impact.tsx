@@ -11,7 +11,7 @@ import { useAtWork } from '../ui/lookingOn';
 import { WhateverPhonesDo } from '../ui/WhateverPhonesDo';
 import { momentWords } from '../ui/when';
 import styles from './impact.module.css';
-import { useImpact, useImpactInFull } from './useCoverage';
+import { useImpact, useImpactCounted, useImpactInFull } from './useCoverage';
 
 type Changed = Impact['numbers'][number];
 type Severity = Changed['changes'][number]['severity'];
@@ -38,31 +38,29 @@ const count = (many: number) => (many === 1 ? 'one number' : `${many} numbers`);
 /** One quiet line under the answer: what the draft changes for callers. */
 export function ImpactLine() {
     const { moment, search } = useMoment();
-    const { data, isPlaceholderData } = useImpact();
+    const { data, isPlaceholderData } = useImpactCounted();
     if (moment.in !== 'draft') return null;
     // Its place is kept while it says nothing: what is below must not move under the mouse.
-    if (!data || (data.numbers.length === 0 && data.left === 0)) return <p className="impact-line quiet" />;
-    const how = (severity: Severity) => data.numbers.filter((one) => worst(one) === severity).length;
-    const [gone, come, lost] = [how('gone'), how('new'), how('nobody any more')];
-    const changed = data.numbers.length - gone - come;
+    if (!data || Object.values(data).every((many) => many === 0)) return <p className="impact-line quiet" />;
+    const { changed, nobody, gone, left } = data;
     const does = [
-        changed + data.left > 0 && `changes ${data.left > 0 ? 'at least ' : ''}${count(changed)} for callers`,
+        changed + left > 0 && `changes ${left > 0 ? 'at least ' : ''}${count(changed)} for callers`,
         gone > 0 && `takes ${count(gone)} away`,
-        come > 0 && `adds ${count(come)}`,
+        data.new > 0 && `adds ${count(data.new)}`,
     ];
     return (
         <p className="impact-line quiet" aria-live="polite" aria-busy={isPlaceholderData}>
             <Link to={{ pathname: '/editions', search }}>
                 The draft {AND.format(does.filter((one) => one !== false))}
             </Link>
-            {lost > 0 && <>; on {count(lost)} nobody is reached any more at times</>}
+            {nobody > 0 && <>; on {count(nobody)} nobody is reached any more at times</>}
         </p>
     );
 }
 
 /** What another plan changes for callers, number by number, as people say it; the draft where nothing else is said. */
 export function ImpactSection({ title, before, after }: { title: string; before?: string; after?: string }) {
-    const { data: atOnce, error, isFetching } = useImpact(before, after, true);
+    const { data: atOnce, error, isFetching } = useImpact(before, after);
     const isAtWork = useAtWork(isFetching);
     const inFull = useImpactInFull(before, after);
     const data = inFull.data ?? atOnce;

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
-import type { Coverage, Impact, RungYear } from '../api/types';
+import type { Coverage, Impact, ImpactCounted, RungYear } from '../api/types';
 import { toTrialCall } from '../moment/trialCall';
 import { useLiveStamp } from '../moment/useLiveStamp';
 import { useMoment } from '../moment/useMoment';
@@ -29,26 +29,31 @@ export function useCoverage(year: number) {
     });
 }
 
-/**
- * What another plan changes for callers: the draft against what is live, where nothing else is said. Complete, it is looked at
- * whoever calls, whatever they press.
- */
-export function useImpact(before = 'live', after = 'draft', isComplete = false) {
+/** What another plan changes for callers, whoever calls and whatever they press: the draft against what is live, where nothing else is said. */
+export function useImpact(before = 'live', after = 'draft') {
     const { moment } = useMoment();
     const plan = usePlan();
     const live = useLiveStamp();
-    const stamp = useCalm(plan?.stamp, AFTER_THE_ANSWER);
     return useQuery<Impact>({
-        queryKey: ['impact', before, after, isComplete, stamp, live],
-        queryFn: () =>
-            ask(
-                api.GET('/api/impact', {
-                    params: { query: { before, after, ...(isComplete ? { with: 'keys' as const } : {}) } },
-                }),
-            ),
-        enabled: Boolean(stamp) && (moment.in === 'draft' || after !== 'draft'),
+        queryKey: ['impact', before, after, plan?.stamp, live],
+        queryFn: () => ask(api.GET('/api/impact', { params: { query: { before, after } } })),
+        enabled: Boolean(plan) && (moment.in === 'draft' || after !== 'draft'),
         placeholderData: keepPreviousData,
-        refetchInterval: isComplete ? lookingOn(({ unlooked }) => unlooked) : false,
+        refetchInterval: lookingOn(({ unlooked }) => unlooked),
+    });
+}
+
+/** At how many numbers the draft changes something for callers who press nothing. */
+export function useImpactCounted() {
+    const { moment } = useMoment();
+    const live = useLiveStamp();
+    const stamp = useCalm(usePlan()?.stamp, AFTER_THE_ANSWER);
+    return useQuery<ImpactCounted>({
+        queryKey: ['impact counted', stamp, live],
+        queryFn: () => ask(api.GET('/api/impact/counted')),
+        enabled: Boolean(stamp) && moment.in === 'draft',
+        placeholderData: keepPreviousData,
+        refetchInterval: lookingOn(({ left }) => left),
     });
 }
 
