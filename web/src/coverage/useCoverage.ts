@@ -43,7 +43,10 @@ export function useImpact(before = 'live', after = 'draft') {
     });
 }
 
-/** At how many numbers the draft changes something for callers who press nothing. */
+/**
+ * At how many numbers the draft changes something for callers who press nothing. It stands on every screen, and is not asked for on and
+ * on: the next edit goes on with what there was no time for.
+ */
 export function useImpactCounted() {
     const { moment } = useMoment();
     const live = useLiveStamp();
@@ -53,7 +56,6 @@ export function useImpactCounted() {
         queryFn: () => ask(api.GET('/api/impact/counted')),
         enabled: Boolean(stamp) && moment.in === 'draft',
         placeholderData: keepPreviousData,
-        refetchInterval: lookingOn(({ left }) => left),
     });
 }
 
