@@ -18,6 +18,8 @@ final class Known
 {
     /** @var array<string, array<string, mixed>> by what is dialled, and what was asked of it */
     private array $found = [];
+    /** @var array<string, array<string, mixed>> the same, of what may depend on anything of the plan */
+    private array $passing = [];
     /** Equal where all that calls depend on and that nobody mentions is the same. */
     private readonly string $around;
     /** @var array<string, string> what is dialled, by number of the plan */
@@ -69,6 +71,7 @@ final class Known
         foreach (array_diff_assoc($this->dialled, $now->dialled) as $dialled) {
             array_push($changed, ...array_keys($plan->mentioning($dialled)));
         }
+        $now->passing = [] === $changed ? $this->passing : [];
         $now->found = array_diff_key(
             $this->found,
             Touched::numbers($plan, $changed),
@@ -80,7 +83,9 @@ final class Known
 
     public function has(Number $number, string $what): bool
     {
-        return isset($this->found[$number->range->number][$what]);
+        $dialled = $number->range->number;
+
+        return isset($this->found[$dialled][$what]) || isset($this->passing[$dialled][$what]);
     }
 
     /**
@@ -89,13 +94,15 @@ final class Known
      * @param Number        $number as EachNumber takes them apart
      * @param string        $what   is asked: all that it depends on but the calls
      * @param \Closure(): T $look   not null
+     * @param bool          $passes whether it is forgotten with any edit: it may depend on what the calls do not come to by themselves
      *
      * @return T
      */
-    public function of(Number $number, string $what, \Closure $look): mixed
+    public function of(Number $number, string $what, \Closure $look, bool $passes = false): mixed
     {
+        $dialled = $number->range->number;
         /** @var T $found */
-        $found = $this->found[$number->range->number][$what] ??= $look();
+        $found = $passes ? ($this->passing[$dialled][$what] ??= $look()) : ($this->found[$dialled][$what] ??= $look());
 
         return $found;
     }

@@ -172,6 +172,21 @@ final class KnownTest extends TestCase
         self::assertFalse($known->has($numbers[0], 'another'));
     }
 
+    public function testWhatMayDependOnAnythingIsKnownUntilAnyEdit(): void
+    {
+        $plan = self::harbour()->plan();
+        $known = new Known($plan, new LiveState(), 'a');
+        [$first] = $plan->all(Number::class);
+        self::assertSame(1, $known->of($first, 'keys', static fn(): int => 1, true));
+        self::assertSame(1, $known->of($first, 'keys', static fn(): int => 2, true));
+        self::assertTrue($known->has($first, 'keys'));
+        self::assertTrue($known->since($plan, new LiveState(), 'a', [])->has($first, 'keys'));
+        self::assertFalse($known->since($plan, new LiveState(), 'a', ['ann'])->has($first, 'keys'));
+        $away = new LiveState(statuses: ['ann' => new LiveStatus(Status::Away)]);
+        self::assertFalse($known->since($plan, $away, 'a', [])->has($first, 'keys'));
+        self::assertFalse($known->since($plan, new LiveState(), 'b', [])->has($first, 'keys'));
+    }
+
     public function testWhatTwoLiveStatesSayDifferently(): void
     {
         $forced = static fn(string $hours, ?int $until): Override => new Override(

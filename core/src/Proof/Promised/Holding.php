@@ -114,10 +114,12 @@ final readonly class Holding
                 $held = $sofar[$i];
                 $calls = $this->calls($held->expectation, $numbers, $phones($held->expectation));
                 $look = fn(): Looked => $this->one->look($calls, $calls->doRing() ? [] : $held->breaches);
-                $known = $calls->doRing() ? $this->knownOf($held->expectation) : null;
+                $known = $calls->doRing() ? $this->known : null;
                 $asked = null === $known ? '' : $this->one->asked($calls);
                 if (true === $known?->has($numbers[0], $asked) || ($isTime ??= $goOn($done, \count($groups)))) {
-                    $looked = $known?->of($numbers[0], $asked, $look) ?? $look();
+                    // Whoever presses keys may dial somebody's extension or name, whom nothing on the way mentions.
+                    $passes = [] !== ($held->expectation->calls->keys ?? []);
+                    $looked = $known?->of($numbers[0], $asked, $look, $passes) ?? $look();
                     $sofar[$i] = $held->with($this->cut($looked, $numbers), [] !== $calls->callers, $looked->isAll);
                 } else {
                     $sofar[$i] = $held->leaving(\count($numbers));
@@ -127,12 +129,6 @@ final readonly class Holding
         }
 
         return array_values(array_map(static fn(Held $one): Held => $one->inOrder(), $sofar));
-    }
-
-    /** Whoever presses keys may dial somebody's extension or name, whom nothing on the way mentions: of them nothing is kept. */
-    private function knownOf(Expectation $expectation): ?Known
-    {
-        return [] === ($expectation->calls->keys ?? []) ? $this->known : null;
     }
 
     /**
