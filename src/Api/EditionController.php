@@ -10,6 +10,7 @@ use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Server\Now;
 use Meandros\Server\Proof\BrokenPromises;
+use Meandros\Server\Proof\PromisesLeft;
 use Meandros\Server\Proof\PublishDespite;
 use Meandros\Server\Storage\Draft;
 use Meandros\Server\Storage\Editions;
@@ -65,6 +66,7 @@ final readonly class EditionController
      * @throws InvalidData
      * @throws NotPublishable
      * @throws BrokenPromises
+     * @throws PromisesLeft
      * @throws StaleRevision
      */
     #[Route('/api/editions', methods: ['POST'])]

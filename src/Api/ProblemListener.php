@@ -17,6 +17,7 @@ use Meandros\Core\Routing\TooMuchWork;
 use Meandros\Core\Wording\FindingWords;
 use Meandros\Core\Wording\ProblemWords;
 use Meandros\Server\Proof\BrokenPromises;
+use Meandros\Server\Proof\PromisesLeft;
 use Meandros\Server\Storage\AlreadyExists;
 use Meandros\Server\Storage\Damaged;
 use Meandros\Server\Storage\InUse;
@@ -74,6 +75,7 @@ final readonly class ProblemListener
                     ),
                 ],
             ],
+            $error instanceof PromisesLeft => [409, 'Not published yet', ['left' => $error->numbers]],
             $error instanceof Damaged => [409, 'Damaged', []],
             $error instanceof StaleRevision => [412, 'Changed meanwhile', ['revision' => $error->current]],
             $error instanceof ConstraintViolationException => [409, 'Changed meanwhile', []],

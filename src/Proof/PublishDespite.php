@@ -22,9 +22,10 @@ final readonly class PublishDespite
      *
      * @param string $reason for whatever was not broken before; empty for none
      *
-     * @return array<string, string> reasons by expectation
+     * @return array<string, string> reasons by expectation; by nothing that for what was not looked at
      *
      * @throws BrokenPromises where one has none
+     * @throws PromisesLeft   where there was no time to look at all of them, and no reason is given: the next time it goes on
      */
     public function reasons(Plan $plan, string $reason): array
     {
@@ -32,8 +33,10 @@ final readonly class PublishDespite
         $known = null === $live ? [] : $this->editions->get($live)->despite;
         $before = null === $live ? null : $this->plans->get('live');
         $reasons = $without = [];
+        $left = 0;
         $expectations = $plan->all(Expectation::class);
         foreach ($this->held->all($plan, self::WAITED) as $i => $report) {
+            $left = max($left, $report['left']);
             if ('broken' !== $report['state']) {
                 continue;
             }
@@ -46,6 +49,9 @@ final readonly class PublishDespite
         }
         if ([] !== $without) {
             throw new BrokenPromises($without);
+        }
+        if ($left > 0) {
+            $reasons[''] = '' === $reason ? throw new PromisesLeft($left) : $reason;
         }
 
         return $reasons;

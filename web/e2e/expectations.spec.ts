@@ -125,7 +125,28 @@ test('what is promised and broken stops publishing until it is said why; later, 
     await sheet.getByText('at a moment to come').click();
     await sheet.getByLabel('In force from').fill('2090-03-01T00:00');
     const publish = sheet.getByRole('button', { name: /Publish as edition/ });
+    // On a large plan it takes more than one look.
+    let asked = 0;
+    let lookOn = () => {};
+    const isSeen = new Promise<void>((resolve) => {
+        lookOn = resolve;
+    });
+    await page.route('**/api/editions', async (route) => {
+        if (route.request().method() !== 'POST' || asked > 1) return route.continue();
+        asked += 1;
+        if (asked > 1) await isSeen;
+        const json = {
+            type: 'about:blank',
+            title: 'Not published yet',
+            status: 409,
+            detail: '',
+            left: 30 - 10 * asked,
+        };
+        return route.fulfill({ status: 409, contentType: 'application/problem+json', json });
+    });
     await publish.press('Enter');
+    await expect(sheet.getByText('Looking first at what is expected: 20 numbers are left.')).toBeVisible();
+    lookOn();
     await expect(sheet.getByText(/An expectation is not kept: Sailings are told at any hour/)).toBeVisible();
     await axeClean(page);
     await sheet.getByLabel('Why it is published all the same').fill('The recording is being made');

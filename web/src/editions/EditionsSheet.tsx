@@ -57,7 +57,8 @@ const MARKS: Record<State, string> = {
 
 function Entry({ edition, state }: { edition: Edition; state: State }) {
     const [isCompared, setIsCompared] = useState(false);
-    const reasons = [...new Set(Object.values(edition.despite))];
+    const { '': unlooked, ...broken } = edition.despite;
+    const reasons = [...new Set(Object.values(broken))];
     return (
         <>
             <div>
@@ -67,6 +68,9 @@ function Entry({ edition, state }: { edition: Edition; state: State }) {
                 {state === 'to come' && <div>In force from {when(edition.inForceFrom)}</div>}
                 {reasons.length > 0 && (
                     <div className="quiet">Published although an expectation is broken: {reasons.join(' · ')}</div>
+                )}
+                {unlooked && (
+                    <div className="quiet">Published before all that is expected was looked at: {unlooked}</div>
                 )}
                 <div className="quiet">
                     {when(edition.at)} · checksum {edition.checksum.slice(0, 8)}

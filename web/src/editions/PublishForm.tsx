@@ -10,6 +10,20 @@ import { Field } from '../ui/Field';
 import { momentWords } from '../ui/when';
 import { useEditionsQuery } from './useEditions';
 
+/** Asks again for as long as the server gets on with looking at what is expected. */
+async function lookingOn<T>(publish: () => Promise<T>, tell: (left: number) => void): Promise<T> {
+    for (let left = Number.POSITIVE_INFINITY; ; ) {
+        try {
+            return await publish();
+        } catch (error) {
+            const now = error instanceof RefusedError ? error.problem.left : undefined;
+            if (now === undefined || now >= left) throw error;
+            left = now;
+            tell(left);
+        }
+    }
+}
+
 /** Publishes the draft that was looked at: at once, or at a moment to come. */
 export function PublishForm({ looked }: { looked: Pending | undefined }) {
     const queries = useQueryClient();
@@ -22,7 +36,8 @@ export function PublishForm({ looked }: { looked: Pending | undefined }) {
     const [from, setFrom] = useState<string | null>(null);
     const [refused, setRefused] = useState<Problem>();
     const [isAsked, setIsAsked] = useState(false);
-    const isBroken = refused?.expectations !== undefined || despite !== '';
+    const [left, setLeft] = useState(0);
+    const isNotKept = refused?.expectations !== undefined || refused?.left !== undefined;
 
     const publish = async () => {
         if (!looked) return;
@@ -31,7 +46,10 @@ export function PublishForm({ looked }: { looked: Pending | undefined }) {
         try {
             const header = { 'If-Match': `"${looked.revision}"` };
             const body = { note, ...(despite ? { despite } : {}), ...(from ? { from, zone } : {}) };
-            const edition = await ask(api.POST('/api/editions', { params: { header }, body }));
+            const edition = await lookingOn(
+                () => ask(api.POST('/api/editions', { params: { header }, body })),
+                setLeft,
+            );
             setNote('');
             setDespite('');
             setFrom(null);
@@ -50,6 +68,7 @@ export function PublishForm({ looked }: { looked: Pending | undefined }) {
                     queries.invalidateQueries({ queryKey });
         }
         setIsAsked(false);
+        setLeft(0);
     };
     const at = (pointer: string) => refused?.errors?.find((one) => one.pointer === pointer);
     const said =
@@ -57,7 +76,7 @@ export function PublishForm({ looked }: { looked: Pending | undefined }) {
             ? 'The draft was changed meanwhile. What publishing changes is listed anew: look again.'
             : at('/note')
               ? 'Write a note: what is new for callers?'
-              : refused && !refused.errors && !refused.expectations
+              : refused && !refused.errors && !isNotKept
                 ? refused.detail
                 : undefined;
     return (
@@ -67,11 +86,11 @@ export function PublishForm({ looked }: { looked: Pending | undefined }) {
                     <Input.TextArea {...a11y} rows={2} value={note} onChange={(event) => setNote(event.target.value)} />
                 )}
             </Field>
-            {isBroken && (
+            {(isNotKept || despite !== '') && (
                 <Field
                     label="Why it is published all the same"
                     hint="It is kept with the edition"
-                    error={refused?.expectations && refused.detail}
+                    error={isNotKept ? refused?.detail : undefined}
                     wide
                 >
                     {(a11y) => (
@@ -120,6 +139,11 @@ export function PublishForm({ looked }: { looked: Pending | undefined }) {
                     Edition {newest.next.number} comes into force on{' '}
                     {new Date(newest.next.from).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}:
                     what is published at once is live until then.
+                </p>
+            )}
+            {left > 0 && (
+                <p className="quiet" role="status">
+                    Looking first at what is expected: {left === 1 ? 'one number is' : `${left} numbers are`} left.
                 </p>
             )}
             <Button type="primary" loading={isAsked} onClick={publish} disabled={(looked?.pending ?? []).length === 0}>
