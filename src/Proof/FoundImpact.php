@@ -144,7 +144,7 @@ final readonly class FoundImpact
             $plans->is,
             $this->year->live($plans->is),
             serialize([$plans->stretch, $gone]),
-            static fn(Known $known): array => $impact->told($tell, $goOn, $known),
+            static fn(Known $known): array => $impact->find($tell, $goOn, $known),
             $plans->was,
         );
 

@@ -126,23 +126,11 @@ final class PlanImpact
     }
 
     /**
-     * Where phones ring on.
+     * Also where all phones are busy, cannot be reached, or refuse: it takes four times as long.
      *
      * @param \Closure(int): bool $goOn asked before each number that has to be looked at, with its place; whether there is time for it
      *
      * @return array{list<Changed>, int} what was found, and how many numbers could not be looked at in full
-     */
-    public function find(\Closure $goOn): array
-    {
-        return $this->changed([], $goOn);
-    }
-
-    /**
-     * Also where all phones are busy, cannot be reached, or refuse: it takes four times as long.
-     *
-     * @param \Closure(int): bool $goOn as above
-     *
-     * @return array{list<Changed>, int}
      */
     public function findWhateverPhonesDo(\Closure $goOn): array
     {
@@ -150,28 +138,30 @@ final class PlanImpact
     }
 
     /**
-     * Where phones ring on, as it is told, which is small enough to be kept.
+     * Where phones ring on; as it is told, it is small enough to be kept.
      *
      * @template T
      *
      * @param \Closure(Number, non-empty-list<Change>): T $tell  in words that are the same for numbers that change alike
      * @param \Closure(int): bool                         $goOn  as above; not asked where it is known
-     * @param Known                                       $known of the plan after, beside the plan before, over the same stretch
+     * @param Known|null                                  $known of the plan after, beside the plan before, over the same stretch; null where nothing is
      *
      * @return array{list<array{Number, T}>, int, int} what is told; how many numbers could not be looked at in full; and how many of them for want of time
      */
-    public function told(\Closure $tell, \Closure $goOn, Known $known): array
+    public function find(\Closure $tell, \Closure $goOn, ?Known $known = null): array
     {
-        return $this->look(
-            fn(Number $was, Number $is): array => $known->of($is, $this->alike($was, $is), function () use (
-                $was,
-                $is,
-                $tell,
-            ): array {
-                [$changes, $isAll] = $this->changes($was, $is, []);
+        $look = function (Number $was, Number $is) use ($tell): array {
+            [$changes, $isAll] = $this->changes($was, $is, []);
 
-                return [[] === $changes ? null : $tell($is, $changes), $isAll];
-            }),
+            return [[] === $changes ? null : $tell($is, $changes), $isAll];
+        };
+
+        return $this->look(
+            fn(Number $was, Number $is): array => $known?->of(
+                $is,
+                $this->alike($was, $is),
+                static fn(): array => $look($was, $is),
+            ) ?? $look($was, $is),
             $goOn,
             $known,
         );

@@ -10,7 +10,6 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\AllNumbers;
-use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\Course;
 use Meandros\Core\Proof\EachNumber;
 use Meandros\Core\Proof\Fares\Fares;
@@ -201,8 +200,8 @@ final class EachNumberTest extends TestCase
         $impact = new PlanImpact(PlanImpact::numbers($before, $after), $all($before), $all($after), null);
 
         return array_map(
-            static fn(Changed $one): string => $one->number->range->number . ' ' . $one->number->name(),
-            $impact->find(static fn(): bool => true)[0],
+            static fn(array $one): string => $one[0]->range->number . ' ' . $one[1],
+            $impact->find(static fn(Number $number): string => $number->name(), static fn(): bool => true)[0],
         );
     }
 }

@@ -292,7 +292,7 @@ final class KnownTest extends TestCase
             $after->zoneOf($number->line->site),
             $lookedUp,
         );
-        [$told, , $unlooked] = $impact->told($tell, static fn(): bool => true, $known);
+        [$told, , $unlooked] = $impact->find($tell, static fn(): bool => true, $known);
         self::assertSame(0, $unlooked);
 
         return array_map(static fn(array $one): array => [$one[0]->range->number, $one[1]], $told);

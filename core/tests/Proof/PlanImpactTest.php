@@ -11,6 +11,7 @@ use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\AllNumbers;
+use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\LookedUp;
 use Meandros\Core\Proof\PlanImpact;
@@ -131,10 +132,9 @@ final class PlanImpactTest extends TestCase
             $from,
             $until,
         );
+        $impact = new PlanImpact(PlanImpact::numbers($before, $after), $all($before), $all($after), null);
         $told = ImpactReport::ofAll(
-            (new PlanImpact(PlanImpact::numbers($before, $after), $all($before), $all($after), null))->find(
-                static fn(): bool => true,
-            )[0],
+            $impact->findWhateverPhonesDo(static fn(): bool => true)[0],
             new ChangeWords($after, $before),
             $from,
             $until,
@@ -306,14 +306,15 @@ final class PlanImpactTest extends TestCase
             [new Fares($before, $from, $until), new Fares($after, $from, $until)],
         );
         $goOn = static fn(): bool => true;
-        [$found, $left] = $isInFull ? $impact->findWhateverPhonesDo($goOn) : $impact->find($goOn);
+        $changed = static fn(Number $number, array $changes): Changed => new Changed($number, $changes);
+        [$found, $left] = $isInFull ? $impact->findWhateverPhonesDo($goOn) : $impact->find($changed, $goOn);
         self::assertSame(0, $left);
         $report = [];
         foreach ($found as $one) {
             array_push(
                 $report,
                 ...ImpactReport::of(
-                    $one->changes,
+                    ($one instanceof Changed ? $one : $one[1])->changes,
                     new ChangeWords($after, $before),
                     $from,
                     $until,

@@ -9,10 +9,10 @@ use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Check\Checks;
 use Meandros\Core\Check\Finding;
 use Meandros\Core\Plan\Element\Expectation;
+use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Json\PlanCodec;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\AllNumbers;
-use Meandros\Core\Proof\Changed;
 use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Promised\Holding;
@@ -293,11 +293,10 @@ final class SeededFaultsTest extends TestCase
             self::$untouched[2],
             $fares($plan),
         ]);
-        [$changed] = $impact->find(static fn(): bool => true);
+        [$changed] = $impact->find(static fn(Number $_, array $changes): array => $changes, static fn(): bool => true);
         $severities = [] === PlanImpact::onlyIn(self::$untouched[0], $plan) ? [] : [Severity::Gone->value => true];
-        foreach ($changed as $one) {
-            \assert($one instanceof Changed);
-            foreach ($one->changes as $change) {
+        foreach ($changed as [, $changes]) {
+            foreach ($changes as $change) {
                 $severities[$change->severity->value] = true;
             }
         }
