@@ -37,6 +37,8 @@ test('all numbers over the year, the least first', async ({ page }) => {
     const table = page.getByRole('region', { name: 'Numbers and who takes their calls' }).getByRole('table');
     // Of the block eleven people's, and one that stands for those of nobody.
     await expect(table.getByRole('row')).toHaveCount(62);
+    await page.reload();
+    await expect(table.getByRole('row')).toHaveCount(62);
     await expect(table.getByRole('row').nth(1)).toContainText('0 h');
     await expect(table.getByRole('row', { name: /Berth telephones/ })).toContainText('48 h');
     await table.getByRole('button', { name: 'Show Gare maritime above' }).click();
