@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Year;
 
+use Meandros\Core\Check\Finding;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Proof\Fares\Fares;
 
@@ -21,4 +22,7 @@ interface CallCheck extends YearCheck
      * @param non-empty-list<Number> $numbers to which calls fare alike
      */
     public function add(self $one, array $numbers): void;
+
+    /** @return iterable<Finding> each thing once */
+    public function found(Fares $fares): iterable;
 }

@@ -10,7 +10,7 @@ use Meandros\Core\Proof\Fares\Fares;
 use Meandros\Core\Time\TimeOfDay;
 
 /** Two hours of a site begin or end within minutes of one another on the same day: 16:59 and 17:00. One of them is likely a slip. */
-final class EdgesDifferByMinutes implements YearCheck
+final class EdgesDifferByMinutes implements HoursCheck
 {
     /** Seconds that are nobody's intention (common practice: bands begin and end at five minutes). */
     private const NEAR = 240;

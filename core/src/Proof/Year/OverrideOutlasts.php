@@ -11,7 +11,7 @@ use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\Fares\Fares;
 
 /** Hours are forced past the moment at which they would open, or close, by themselves. */
-final class OverrideOutlasts implements YearCheck
+final class OverrideOutlasts implements HoursCheck
 {
     public function found(Fares $fares): iterable
     {

@@ -11,29 +11,11 @@ use Meandros\Core\Plan\Kind;
 use Meandros\Core\Proof\Fares\Fares;
 
 /** Somebody with phones whom no call to any number rings, and who cannot be dialled either. */
-final class PersonNeverRung implements CallCheck, OfWhatNeverHappens
+final class PersonNeverRung implements StepsCheck
 {
-    private readonly StepsReached $steps;
-
-    public function __construct()
+    public function found(StepsReached $steps, Fares $fares): iterable
     {
-        $this->steps = new StepsReached();
-    }
-
-    public function see(Seen $seen, Fares $fares): void
-    {
-        $this->steps->see($seen->course);
-    }
-
-    public function add(CallCheck $one, array $numbers): void
-    {
-        \assert($one instanceof self);
-        $this->steps->add($one->steps);
-    }
-
-    public function found(Fares $fares): iterable
-    {
-        $may = $this->steps->behindPhones($fares);
+        $may = $steps->behindPhones($fares);
         foreach ($fares->plan->all(Person::class) as $person) {
             $isDialled = '' !== $person->known->extension || $fares->plan->isMentioned($person->id(), Kind::Number);
             $isRung = isset($may[$person->id()]) && self::isOn($person);

@@ -14,9 +14,10 @@ final readonly class SeenOfOne
 {
     /**
      * @param array<int, CallCheck> $checks that saw them, by their place
+     * @param StepsReached          $steps  to which they came
      * @param bool                  $isAll  whether these were all, whatever is pressed
      */
-    private function __construct(public array $checks, public bool $isAll) {}
+    private function __construct(public array $checks, public StepsReached $steps, public bool $isAll) {}
 
     /**
      * @param list<Caller>                  $callers
@@ -28,6 +29,7 @@ final readonly class SeenOfOne
             array_map(static fn(string $kind): YearCheck => new $kind(), $kinds),
             static fn(YearCheck $check): bool => $check instanceof CallCheck,
         );
+        $steps = new StepsReached();
         $isAll = true;
         foreach ($callers as $caller) {
             [$presses, $areAll] = $fares->presses($number, $caller);
@@ -35,6 +37,7 @@ final readonly class SeenOfOne
             foreach ($presses as $keys) {
                 foreach ($fares->courses($number, $caller, $keys)->all() as $course) {
                     if (Presses::areTaken($course, $keys)) {
+                        $steps->see($course);
                         $seen = new Seen($number, $caller, $keys, $course);
                         array_map(static fn(CallCheck $check) => $check->see($seen, $fares), $checks);
                     }
@@ -42,6 +45,6 @@ final readonly class SeenOfOne
             }
         }
 
-        return new self($checks, $isAll);
+        return new self($checks, $steps, $isAll);
     }
 }

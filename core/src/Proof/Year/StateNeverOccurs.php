@@ -11,7 +11,7 @@ use Meandros\Core\Plan\Step\HoursStep;
 use Meandros\Core\Proof\Fares\Fares;
 
 /** An exit for a state that the timetable of the hours names, and in which they never are in the year. What is only forced may be meant for a storm. */
-final class StateNeverOccurs implements YearCheck
+final class StateNeverOccurs implements HoursCheck
 {
     public function found(Fares $fares): iterable
     {

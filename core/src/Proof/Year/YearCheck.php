@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Year;
 
-use Meandros\Core\Check\Finding;
-use Meandros\Core\Proof\Fares\Fares;
-
-/** One thing to look for in a year: in how all calls fare, or in what hours say. */
-interface YearCheck
-{
-    /** @return iterable<Finding> each thing once */
-    public function found(Fares $fares): iterable;
-}
+/**
+ * One thing to look for in a year.
+ *
+ * @phpstan-sealed CallCheck|StepsCheck|HoursCheck
+ */
+interface YearCheck {}

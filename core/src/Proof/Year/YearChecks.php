@@ -36,6 +36,7 @@ final class YearChecks
     public static function in(Fares $fares, \Closure $goOn, ?Known $known = null): array
     {
         $checks = array_map(static fn(string $class): YearCheck => new $class(), self::ALL);
+        $steps = new StepsReached();
         $left = 0;
         $isAll = true;
         foreach ($fares->numbers() as $alike => $numbers) {
@@ -49,6 +50,7 @@ final class YearChecks
             $look = static fn(): SeenOfOne => SeenOfOne::of($numbers[0], $callers, $fares, self::ALL);
             $seen = $known?->of($numbers[0], $asked, $look) ?? $look();
             $isAll = $isAll && $seen->isAll;
+            $steps->add($seen->steps);
             foreach ($seen->checks as $i => $check) {
                 $all = $checks[$i];
                 $all instanceof CallCheck && $all->add($check, $numbers);
@@ -57,7 +59,10 @@ final class YearChecks
         $findings = [];
         foreach ($checks as $check) {
             if (($isAll && 0 === $left) || !($check instanceof OfWhatNeverHappens)) {
-                array_push($findings, ...$check->found($fares));
+                array_push(
+                    $findings,
+                    ...$check instanceof StepsCheck ? $check->found($steps, $fares) : $check->found($fares),
+                );
             }
         }
 
