@@ -8,6 +8,7 @@ use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Kind;
 use Meandros\Core\Proof\Change;
 use Meandros\Core\Proof\Known;
+use Meandros\Core\Proof\PlanImpact;
 use Meandros\Core\Proof\Severity;
 use Meandros\Core\Time\Override;
 use Meandros\Server\Patience;
@@ -18,6 +19,8 @@ use Meandros\Server\Storage\Plans;
 /** What another plan changes for callers, for a year from now on. */
 final readonly class FoundImpact
 {
+    /** Numbers that are looked at sooner than it is found out what is known of all. */
+    private const FEW = 20;
     private const NOTHING = ['numbers' => [], 'looked' => 0, 'left' => 0, 'unlooked' => 0];
 
     public function __construct(
@@ -30,7 +33,7 @@ final readonly class FoundImpact
     ) {}
 
     /**
-     * How many numbers fare differently for withheld callers who press nothing. What is found is kept.
+     * How many numbers fare differently for withheld callers who press nothing. What is found of many is kept.
      *
      * @param float $seconds after which no further number is looked at
      *
@@ -44,7 +47,12 @@ final readonly class FoundImpact
             return ['changed' => 0, 'nobody' => 0, 'gone' => 0, 'new' => 0, 'left' => 0];
         }
         $plans = $this->between($before, $after, $this->year->fromThisHour());
-        [$found, $left] = $this->known($plans, 'changed', false, self::lasting(...), $this->patience->for($seconds));
+        $impact = $plans->impact(false);
+        $goOn = $this->patience->for($seconds);
+        [$found, $left] =
+            \count($impact->numbers) > self::FEW
+                ? $this->known($plans, 'changed', $impact, self::lasting(...), $goOn)
+                : $impact->find(self::lasting(...), $goOn);
         $toCome = array_filter(
             array_map(fn(array $one): array => array_filter($one[1], $this->year->isToCome(...)), $found),
         );
@@ -116,9 +124,10 @@ final readonly class FoundImpact
     private function keyed(string $before, string $after, \Closure $goOn): array
     {
         $plans = $this->between($before, $after, $this->year->fromNextHour());
-        [$told, $left, $unlooked, $looked] = $this->known($plans, 'impact', true, $plans->teller(), $goOn);
+        $impact = $plans->impact(true);
+        [$told, $left, $unlooked] = $this->known($plans, 'impact', $impact, $plans->teller(), $goOn);
 
-        return self::report($plans, $told, $looked, $left, $unlooked);
+        return self::report($plans, $told, \count($impact->numbers) - $left, $left, $unlooked);
     }
 
     /**
@@ -129,17 +138,17 @@ final readonly class FoundImpact
      * @param \Closure(Number, non-empty-list<Change>): T $tell as it is kept
      * @param \Closure(): bool                            $goOn
      *
-     * @return array{list<array{Number, T}>, int, int, int} that; how many numbers could not be looked at in full, how many of them for want of time; and how many were
+     * @return array{list<array{Number, T}>, int, int} that; how many numbers could not be looked at in full, and how many of them for want of time
      */
-    private function known(TwoPlans $plans, string $what, bool $isByKeys, \Closure $tell, \Closure $goOn): array
+    private function known(TwoPlans $plans, string $what, PlanImpact $impact, \Closure $tell, \Closure $goOn): array
     {
-        $impact = $plans->impact($isByKeys);
         // What is forced on hours that only the plan before has is not among what is live in the one after.
         $gone = array_filter(
             $this->year->live($plans->was)->overrides,
             static fn(Override $one): bool => Kind::Hours !== $plans->is->kindOf($one->hours),
         );
-        [$told, $left, $unlooked] = $this->known->with(
+
+        return $this->known->with(
             $what,
             $plans->is,
             $this->year->live($plans->is),
@@ -147,8 +156,6 @@ final readonly class FoundImpact
             static fn(Known $known): array => $impact->find($tell, $goOn, $known),
             $plans->was,
         );
-
-        return [$told, $left, $unlooked, \count($impact->numbers) - $left];
     }
 
     /**
