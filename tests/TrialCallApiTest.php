@@ -143,6 +143,17 @@ final class TrialCallApiTest extends ApiTestCase
         self::assertSame('2026-11-23T14:00:00+01:00', $states['hrs_port']['until']);
     }
 
+    public function testTheNumberThatWasCalledHasItsName(): void
+    {
+        $named = fn(string $to): ?string => $this->send('POST', '/api/trial-calls', [
+            'to' => $to,
+            'at' => '2026-11-23T10:30',
+        ])['call']['name'];
+        self::assertSame('Bookings', $named(self::BOOKINGS));
+        self::assertSame('Direct lines (Olive Marsh)', $named('+441632960220'));
+        self::assertNull($named('team_port'));
+    }
+
     public function testNumbersAreUnderstoodAsTheyAreTyped(): void
     {
         self::assertSame(

@@ -32,6 +32,7 @@ test('a block is made, tried, and refused where it meets another', async ({ page
         .getByRole('button', { name: 'Try it' })
         .click();
     await expect(sentence(page)).toContainText('Rings Rowan Tresco');
+    await expect(page.locator('.to', { hasText: '+44 1632 960500 (Rowan Tresco)' })).toBeVisible();
     await page.getByRole('link', { name: 'This call' }).click();
     await expect(page.locator('.way')).toContainText('It is for extension 299, Rowan Tresco.');
     // Over the first numbers of the direct lines.

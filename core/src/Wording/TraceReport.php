@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Wording;
 
 use Meandros\Core\Plan\Plan;
+use Meandros\Core\Proof\EachNumber;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Trace;
@@ -29,6 +30,7 @@ final class TraceReport
             'seconds' => $trace->seconds,
             'call' => [
                 'to' => $trace->call->dialled,
+                'name' => EachNumber::in($plan, $trace->call->dialled)?->name(),
                 'from' => $trace->call->caller->text,
                 'at' => Moment::format($trace->call->instant, $zone),
                 'zone' => $zone,

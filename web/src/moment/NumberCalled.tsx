@@ -4,6 +4,7 @@ import { ALL_KINDS, KINDS } from '../plan/kinds';
 import type { PlanIndex } from '../plan/seenPlan';
 import { usePlan } from '../plan/usePlan';
 import { BY_LABEL } from '../ui/searched';
+import { useAnswer } from './useAnswer';
 import { useMoment } from './useMoment';
 
 interface Choice {
@@ -28,6 +29,8 @@ export function NumberCalled() {
     const [isOpen, setOpen] = useState(false);
     // Closed, it needs the name of what is chosen only: a plan may have thousands of numbers, and the bar is on every screen.
     const groups = plan && isOpen ? choices(plan, () => true) : NONE;
+    // A number of a block is told by the answer.
+    const called = useAnswer().data?.call;
     const chosen = plan && choices(plan, (one) => one === moment.to)[0]?.options[0]?.name;
 
     return (
@@ -36,7 +39,7 @@ export function NumberCalled() {
             className="to"
             optionLabelProp="name"
             // What is not in the plan any more has no name.
-            labelRender={({ value }) => chosen ?? value}
+            labelRender={({ value }) => chosen ?? (called?.to === value ? called.name : null) ?? value}
             showSearch={BY_LABEL}
             value={moment.to || null}
             popupMatchSelectWidth={300}
