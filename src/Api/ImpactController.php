@@ -28,14 +28,18 @@ final readonly class ImpactController
     #[Route('/api/impact', methods: ['GET'])]
     public function impact(Request $request): JsonResponse
     {
-        return new JsonResponse($this->impact->byKeys(...self::which($request), seconds: self::WAITED_FOR_ALL));
+        [$before, $after] = self::which($request);
+
+        return new JsonResponse($this->impact->byKeys($before, $after, self::WAITED_FOR_ALL));
     }
 
     /** @throws NotFound */
     #[Route('/api/impact/counted', methods: ['GET'])]
     public function counted(Request $request): JsonResponse
     {
-        return new JsonResponse($this->impact->counted(...self::which($request), seconds: self::WAITED));
+        [$before, $after] = self::which($request);
+
+        return new JsonResponse($this->impact->counted($before, $after, self::WAITED));
     }
 
     /**
