@@ -246,6 +246,7 @@ final class WordingTest extends TestCase
         self::assertSame(
             [
                 'to' => PlanBuilder::NUMBER,
+                'name' => 'Main line',
                 'from' => 'withheld',
                 'at' => '2026-11-23T11:30:00+01:00',
                 'zone' => 'Europe/Paris',
