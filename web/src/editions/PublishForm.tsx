@@ -11,7 +11,7 @@ import { momentWords } from '../ui/when';
 import { useEditionsQuery } from './useEditions';
 
 /** Asks again for as long as the server gets on with looking at what is expected. */
-async function lookingOn<T>(publish: () => Promise<T>, tell: (left: number) => void): Promise<T> {
+async function untilLookedAt<T>(publish: () => Promise<T>, tell: (left: number) => void): Promise<T> {
     for (let left = Number.POSITIVE_INFINITY; ; ) {
         try {
             return await publish();
@@ -46,7 +46,7 @@ export function PublishForm({ looked }: { looked: Pending | undefined }) {
         try {
             const header = { 'If-Match': `"${looked.revision}"` };
             const body = { note, ...(despite ? { despite } : {}), ...(from ? { from, zone } : {}) };
-            const edition = await lookingOn(
+            const edition = await untilLookedAt(
                 () => ask(api.POST('/api/editions', { params: { header }, body })),
                 setLeft,
             );
