@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Server\Tests;
 
+use Doctrine\DBAL\Connection;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 
 /** What takes effect at once, on a clock that stands still. */
@@ -31,7 +32,13 @@ final class LiveStateApiTest extends ApiTestCase
         $clock = self::mockTime('2026-11-23T09:00:00Z');
         $this->send('PUT', '/api/statuses/per_dana', ['status' => 'away', 'until' => '2026-11-23T09:30']);
         self::assertCount(1, $this->send('GET', '/api/statuses')['statuses']);
+        self::assertStringStartsWith('Cannot reach Dana', $this->sentence('2026-11-23T09:10', self::DANA));
         $clock->sleep(1800);
+        self::assertStringStartsWith(
+            'Rings Dana',
+            $this->sentence('2026-11-23T09:10', self::DANA),
+            'Nothing was written.',
+        );
         self::assertSame([], $this->send('GET', '/api/statuses')['statuses']);
         self::assertSame(
             '/until',
@@ -49,6 +56,18 @@ final class LiveStateApiTest extends ApiTestCase
         }
         self::assertSame(['do not disturb'], array_column($this->send('GET', '/api/statuses')['statuses'], 'status'));
         self::assertStringStartsWith('Finds Dana Whitlock busy', $this->sentence('2026-11-23T10:00', self::DANA));
+    }
+
+    public function testWhatIsKnownOfItIsForgottenWhoeverWritesIt(): void
+    {
+        $database = self::getContainer()->get(Connection::class);
+        self::assertStringStartsWith('Rings Dana', $this->sentence('2026-11-23T10:00', self::DANA));
+        $database->executeStatement("INSERT INTO person_status VALUES ('per_dana', 'away', NULL, 'x', 1)");
+        self::assertStringStartsWith('Cannot reach Dana', $this->sentence('2026-11-23T10:00', self::DANA));
+        $database->executeStatement("UPDATE person_status SET status = 'do not disturb'");
+        self::assertStringStartsWith('Finds Dana Whitlock busy', $this->sentence('2026-11-23T10:00', self::DANA));
+        $database->executeStatement('TRUNCATE person_status');
+        self::assertStringStartsWith('Rings Dana', $this->sentence('2026-11-23T10:00', self::DANA));
     }
 
     public function testAnOverrideEndsWithTheServersClock(): void

@@ -22,16 +22,20 @@ final readonly class Live
     private const LATELY = 450 * 86400;
     /** One for each of some thousand hours. */
     private const MOST_FORCED = 5000;
-    /** One question for all of it: it is asked with every call. Whoever is available and signed in is as if nothing were said of them. */
+    /** Calls of so many days ask for the same: it is kept until something of it changes. */
+    private const TOGETHER = 90 * 86400;
+    private const NAME = 'SELECT revision FROM live_state';
+    /** All of it, and how it is called, as of one moment. Whoever is available and signed in is as if nothing were said of them. */
     private const ALL = <<<'SQL'
     (SELECT 'forced', CAST(id AS text), hours, state, set_at, least(until_at, lifted_at), reason, who FROM hours_override
         WHERE coalesce(least(until_at, lifted_at), 9223372036854775807) > ? ORDER BY set_at DESC, id DESC LIMIT ?)
     UNION ALL SELECT 'status', person, NULL, status, NULL, until_at, NULL, NULL FROM person_status
         WHERE status <> ? AND (until_at IS NULL OR until_at > ?)
     UNION ALL SELECT 'sign-in', person, queue, state, NULL, NULL, NULL, NULL FROM sign_in WHERE state <> ?
+    UNION ALL SELECT 'name', CAST(revision AS text), NULL, '', NULL, NULL, NULL, NULL FROM live_state
     SQL;
 
-    public function __construct(private Connection $database, private Now $now) {}
+    public function __construct(private Connection $database, private SharedMemory $memory, private Now $now) {}
 
     /**
      * What is forced around an instant or later, on hours that there are: what was over long before stays out of the way of
@@ -42,20 +46,12 @@ final readonly class Live
     public function state(Plan $plan, ?int $instant = null): LiveState
     {
         $forced = $statuses = $signIns = [];
-        /** @var array{string, string, string|null, string, int|null, int|null, string|null, string|null} $row */
-        foreach (
-            $this->database->iterateNumeric(self::ALL, [
-                null === $instant ? 0 : $instant - self::LATELY,
-                self::MOST_FORCED,
-                Status::Available->value,
-                $this->now->second(),
-                SignIn::In->value,
-            ])
-            as $row
-        ) {
-            [$what, $id, $of, $state, $from, $until, $reason, $who] = $row;
+        $now = $this->now->second();
+        foreach ($this->rows($instant, $now) as [$what, $id, $of, $state, $from, $until, $reason, $who]) {
             if ('status' === $what) {
-                $statuses[$id] = new LiveStatus(Status::from($state), $until);
+                if (null === $until || $until > $now) {
+                    $statuses[$id] = new LiveStatus(Status::from($state), $until);
+                }
             } elseif ('sign-in' === $what) {
                 $signIns[(string) $of][$id] = SignIn::from($state);
             } elseif (Kind::Hours === $plan->kindOf((string) $of)) {
@@ -69,14 +65,43 @@ final readonly class Live
                 );
             }
         }
-        usort(
-            $forced,
-            static fn(Override $one, Override $other): int => [$one->from, (int) $one->id] <=> [
-                $other->from,
-                (int) $other->id,
-            ],
-        );
 
         return new LiveState($forced, $statuses, $signIns);
+    }
+
+    /** @return list<array{string, string, string|null, string, int|null, int|null, string|null, string|null}> in the order in which it was set */
+    private function rows(?int $instant, int $now): array
+    {
+        $since = null === $instant ? 0 : intdiv(max(0, $instant - self::LATELY), self::TOGETHER) * self::TOGETHER;
+        /** @var string $name */
+        $name = $this->database->fetchOne(self::NAME);
+        /** @var list<array{string, string, string|null, string, int|null, int|null, string|null, string|null}>|null $rows */
+        $rows = $this->memory->get(self::key($name, $since));
+        if (null !== $rows) {
+            return $rows;
+        }
+        $asked = [$since, self::MOST_FORCED, Status::Available->value, $now, SignIn::In->value];
+        $rows = [];
+        /** @var array{string, string, string|null, string, int|null, int|null, string|null, string|null} $row */
+        foreach ($this->database->iterateNumeric(self::ALL, $asked) as $row) {
+            if ('name' === $row[0]) {
+                // Somebody may have changed something since it was asked for by itself.
+                $name = $row[1];
+            } else {
+                $rows[] = $row;
+            }
+        }
+        usort(
+            $rows,
+            static fn(array $one, array $other): int => [$one[4], (int) $one[1]] <=> [$other[4], (int) $other[1]],
+        );
+        $this->memory->keep(self::key($name, $since), $rows);
+
+        return $rows;
+    }
+
+    private static function key(string $name, int $since): string
+    {
+        return 'live.' . $name . '.' . $since;
     }
 }
