@@ -172,7 +172,7 @@ final readonly class EventTimes
         if ('' === $own) {
             return ['start' => $local, 'end' => $local + $seconds];
         }
-        $instant = Zone::over($own, $local, $local)->instantOf($local);
+        $instant = Zone::around($own, $local)->instantOf($local);
         $zone = Zone::over($this->zone, $instant, $instant + $seconds);
 
         return ['start' => $zone->localOf($instant), 'end' => $zone->localOf($instant + $seconds)];
@@ -184,9 +184,9 @@ final readonly class EventTimes
         if ($from === $to || '' === $from || '' === $to) {
             return $local;
         }
-        $instant = Zone::over($from, $local, $local)->instantOf($local);
+        $instant = Zone::around($from, $local)->instantOf($local);
 
-        return Zone::over($to, $instant, $instant)->localOf($instant);
+        return Zone::around($to, $instant)->localOf($instant);
     }
 
     /** @return string an IANA zone; empty for dates and floating times */

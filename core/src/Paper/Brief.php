@@ -77,7 +77,7 @@ final class Brief
         $zone = ($fares->plan->all(Site::class)[0] ?? null)->place->zone ?? 'UTC';
         $states = $self->states($other);
         $promises = $self->promises([] === $ids, $other);
-        $day = CivilDate::ofLocalSecond(Zone::over($zone, $fares->from, $fares->from)->localOf($fares->from));
+        $day = CivilDate::ofLocalSecond(Zone::around($zone, $fares->from)->localOf($fares->from));
 
         $days = intdiv($fares->until - $fares->from, CivilDate::SECONDS_PER_DAY);
 

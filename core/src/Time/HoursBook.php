@@ -23,6 +23,8 @@ final class HoursBook
 
     /** @var array<string, CompiledHours> by length and place */
     private array $blocks = [];
+    /** @var array<int, CompiledHours> the block of a length that was asked for last */
+    private array $last = [];
 
     private ?Timetable $known = null;
     private ?HoursCompiler $compiler = null;
@@ -99,6 +101,10 @@ final class HoursBook
 
     private function block(int $level, int $instant): CompiledHours
     {
+        $last = $this->last[$level] ?? null;
+        if (null !== $last && $instant >= $last->from && $instant < $last->until) {
+            return $last;
+        }
         $length = self::BLOCK_DAYS[$level] * self::DAY;
         $from = (int) floor($instant / $length) * $length;
         $block = $this->blocks[$level . ' ' . $from] ??= $this->compiled($level . ' ' . $from, $from, $from + $length);
@@ -106,7 +112,7 @@ final class HoursBook
             array_shift($this->blocks);
         }
 
-        return $block;
+        return $this->last[$level] = $block;
     }
 
     private function compiled(string $name, int $from, int $until): CompiledHours

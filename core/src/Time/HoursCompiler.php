@@ -254,9 +254,7 @@ final class HoursCompiler
             return $pieces;
         }
         // It may have begun long before the range, where the zone had another offset.
-        $day = CivilDate::ofLocalSecond(
-            Zone::over($this->hours->zone, $override->from, $override->from)->localOf($override->from),
-        );
+        $day = CivilDate::ofLocalSecond(Zone::around($this->hours->zone, $override->from)->localOf($override->from));
         $before = $after = [];
         $resumed = null;
         foreach ($pieces as $piece) {

@@ -54,7 +54,7 @@ final class Moment
         $local = $day * CivilDate::SECONDS_PER_DAY + $time;
         $offset = $part[3] ?? '';
         if ('' === $offset) {
-            return Zone::over($zone, $local, $local)->instantOf($local);
+            return Zone::around($zone, $local)->instantOf($local);
         }
 
         return $local - self::offsetSeconds($offset);
@@ -63,7 +63,7 @@ final class Moment
     /** RFC 3339, with the offset in force in the zone. */
     public static function format(int $instant, string $zone): string
     {
-        $offset = Zone::over($zone, $instant, $instant)->offsetAt($instant);
+        $offset = Zone::around($zone, $instant)->offsetAt($instant);
         $sign = $offset < 0 ? '-' : '+';
 
         return gmdate('Y-m-d\TH:i:s', $instant + $offset) .

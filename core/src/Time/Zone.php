@@ -37,6 +37,9 @@ final readonly class Zone
     private const LONGEST_NAME = 64;
     /** How far from any instant a local time in that zone can lie: no offset is larger than a day. */
     private const MARGIN_SECONDS = 172800;
+    /** What is known around instants is known for so long before and after: calls of a year ask for few. */
+    private const BLOCK_SECONDS = 1024 * 86400;
+    private const MOST_KNOWN = 200;
 
     /**
      * @param non-empty-list<int> $starts  instants from which each offset is in force; the first one is the range's start
@@ -62,6 +65,27 @@ final readonly class Zone
         }
 
         return new self($name, $starts, $offsets);
+    }
+
+    /**
+     * Over some time before and after an instant, or a local time; known once it was asked for, as it is asked for again and again.
+     *
+     * @throws \InvalidArgumentException when the name is not an IANA zone
+     */
+    public static function around(string $name, int $instant): self
+    {
+        /** @var array<string, self> $known */
+        static $known = [];
+        if (\count($known) > self::MOST_KNOWN) {
+            $known = [];
+        }
+        $block = (int) floor($instant / self::BLOCK_SECONDS);
+
+        return $known[$name . ' ' . $block] ??= self::over(
+            $name,
+            $block * self::BLOCK_SECONDS,
+            ($block + 1) * self::BLOCK_SECONDS,
+        );
     }
 
     /** @return list<array{ts: int, offset: int}> none where PHP knows no such zone, or takes the name for a mere abbreviation */

@@ -116,7 +116,7 @@ final readonly class BranchWords
 
     private function moment(int $instant, string $zone): string
     {
-        $local = Zone::over($zone, $instant, $instant)->localOf($instant);
+        $local = Zone::around($zone, $instant)->localOf($instant);
         $day = CivilDate::ofLocalSecond($local);
 
         return \sprintf(

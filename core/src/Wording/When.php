@@ -13,7 +13,7 @@ final class When
 {
     public static function instant(int $instant, string $zone): string
     {
-        $local = Zone::over($zone, $instant, $instant)->localOf($instant);
+        $local = Zone::around($zone, $instant)->localOf($instant);
 
         return gmdate(0 === $local % 60 ? 'D j M Y H:i' : 'D j M Y H:i:s', $local);
     }

@@ -12,11 +12,24 @@ final readonly class Script
     private const BLANK = '/\{([a-z]+)\}/';
     /** What looks like a blank and may be none, and braces that stand alone. */
     private const BRACES = '/\{([^{}]*)\}|[{}]/u';
+    private const MOST_KNOWN = 1000;
 
     /** @param list<ScriptPart|Blank> $pieces in the order in which they are heard */
     private function __construct(private string $text, public array $pieces) {}
 
+    /** Whoever looks at many calls asks for the same scripts again and again. */
     public static function of(string $language, string $text): self
+    {
+        /** @var array<string, self> $known */
+        static $known = [];
+        if (\count($known) > self::MOST_KNOWN) {
+            $known = [];
+        }
+
+        return $known[$language . ' ' . $text] ??= self::read($language, $text);
+    }
+
+    private static function read(string $language, string $text): self
     {
         if (!str_contains($text, '{')) {
             return new self($text, '' === $text ? [] : [new ScriptPart($language, 1, $text)]);

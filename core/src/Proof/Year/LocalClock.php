@@ -11,6 +11,6 @@ final class LocalClock
 {
     public static function of(int $instant, string $zone): int
     {
-        return Zone::over($zone, $instant, $instant)->localOf($instant);
+        return Zone::around($zone, $instant)->localOf($instant);
     }
 }

@@ -23,7 +23,7 @@ final class FactsAt implements Facts
 
     public function today(): int
     {
-        $zone = Zone::over($this->call->zone, $this->now, $this->now);
+        $zone = Zone::around($this->call->zone, $this->now);
         $day = CivilDate::ofLocalSecond($zone->localOf($this->now));
         $this->narrow($zone->midnightOf($day), $zone->midnightOf($day + 1));
 
@@ -41,7 +41,7 @@ final class FactsAt implements Facts
             return null;
         }
         $this->narrow(null, $opening);
-        $local = Zone::over($this->call->zone, $this->now, $opening)->localOf($opening);
+        $local = Zone::around($this->call->zone, $opening)->localOf($opening);
         $day = CivilDate::ofLocalSecond($local);
 
         return [$day, intdiv($local - $day * CivilDate::SECONDS_PER_DAY, 60)];
