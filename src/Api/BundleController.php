@@ -30,7 +30,7 @@ final readonly class BundleController
     ) {}
 
     /** @throws NotFound */
-    #[Route('/api/plans/{which}/bundle', methods: ['GET'])]
+    #[Route('/api/plans/{which}/bundle', defaults: Served::LONG, methods: ['GET'])]
     public function takeAway(string $which): Response
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'meandros-bundle-');
@@ -47,7 +47,7 @@ final readonly class BundleController
      *
      * @throws InvalidData
      */
-    #[Route('/api/plans/draft/bundle/preview', methods: ['POST'])]
+    #[Route('/api/plans/draft/bundle/preview', defaults: Served::LONG, methods: ['POST'])]
     public function preview(Request $request): JsonResponse
     {
         return new JsonResponse($this->draft->difference($this->read($request, false)));
@@ -57,7 +57,7 @@ final readonly class BundleController
      * @throws InvalidData
      * @throws StaleRevision
      */
-    #[Route('/api/plans/draft/bundle', methods: ['PUT'])]
+    #[Route('/api/plans/draft/bundle', defaults: Served::LONG, methods: ['PUT'])]
     public function bringIn(Request $request): JsonResponse
     {
         $revision = Revision::demanded($request);

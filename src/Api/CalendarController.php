@@ -158,24 +158,20 @@ final readonly class CalendarController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/plans/draft/calendars/{id}/import', methods: ['POST'])]
+    #[Route('/api/plans/draft/calendars/{id}/import', defaults: Served::FILE, methods: ['POST'])]
     public function import(string $id, Request $request): JsonResponse
     {
         $calendar = $this->find('draft', $id);
-        $preview = JsonBody::read(
-            $request,
-            function (Input $in) use ($calendar): array {
-                $in->onlyFields(['ics', 'zone']);
-                $zone = ZoneReader::read($in->field('zone'));
-                $until = CivilDate::of(CivilDate::year($this->now->day()) + self::IMPORT_YEARS, 1, 1);
+        $preview = JsonBody::read($request, function (Input $in) use ($calendar): array {
+            $in->onlyFields(['ics', 'zone']);
+            $zone = ZoneReader::read($in->field('zone'));
+            $until = CivilDate::of(CivilDate::year($this->now->day()) + self::IMPORT_YEARS, 1, 1);
 
-                return HolidayImport::preview(
-                    $calendar,
-                    (new FileReader($zone, $until))->read($in->field('ics')->long(FileReader::MOST_BYTES)),
-                )->toJson();
-            },
-            JsonBody::FILE,
-        );
+            return HolidayImport::preview(
+                $calendar,
+                (new FileReader($zone, $until))->read($in->field('ics')->long(FileReader::MOST_BYTES)),
+            )->toJson();
+        });
 
         return new JsonResponse($preview);
     }

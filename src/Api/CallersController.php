@@ -43,7 +43,7 @@ final readonly class CallersController
      *
      * @throws InvalidData
      */
-    #[Route('/api/caller-lines', methods: ['POST'])]
+    #[Route('/api/caller-lines', defaults: Served::FILE, methods: ['POST'])]
     public function read(Request $request): JsonResponse
     {
         [$text, $country] = self::file($request, false);
@@ -74,7 +74,7 @@ final readonly class CallersController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/plans/draft/callers/{id}', methods: ['POST'])]
+    #[Route('/api/plans/draft/callers/{id}', defaults: Served::FILE, methods: ['POST'])]
     public function import(string $id, Request $request): JsonResponse
     {
         [$text, $country, $leaveOut] = self::file($request, true);
@@ -98,7 +98,14 @@ final readonly class CallersController
     }
 
     /** @throws NotFound */
-    #[Route('/api/plans/{which}/callers/{id}.{format}', requirements: ['format' => 'csv|vcf'], methods: ['GET'])]
+    #[
+        Route(
+            '/api/plans/{which}/callers/{id}.{format}',
+            requirements: ['format' => 'csv|vcf'],
+            defaults: Served::LONG,
+            methods: ['GET'],
+        ),
+    ]
     public function export(string $which, string $id, string $format): Response
     {
         $list = self::list($this->plans->get($which), $id);
@@ -162,19 +169,15 @@ final readonly class CallersController
      */
     private static function file(Request $request, bool $isImport): array
     {
-        return JsonBody::read(
-            $request,
-            static function (Input $in) use ($isImport): array {
-                $in->onlyFields($isImport ? ['text', 'country', 'leaveOut'] : ['text', 'country']);
-                $country = strtoupper($in->field('country')->text(2));
-                PhoneNumber::knowsCountry($country) ||
-                    $in->field('country')->complain('not-a-country', ['country' => Input::quote($country)]);
-                $text = $in->field('text')->long(self::MOST);
-                mb_check_encoding($text, 'UTF-8') || $in->field('text')->complain('not-utf-8');
+        return JsonBody::read($request, static function (Input $in) use ($isImport): array {
+            $in->onlyFields($isImport ? ['text', 'country', 'leaveOut'] : ['text', 'country']);
+            $country = strtoupper($in->field('country')->text(2));
+            PhoneNumber::knowsCountry($country) ||
+                $in->field('country')->complain('not-a-country', ['country' => Input::quote($country)]);
+            $text = $in->field('text')->long(self::MOST);
+            mb_check_encoding($text, 'UTF-8') || $in->field('text')->complain('not-utf-8');
 
-                return [$text, $country, $in->field('leaveOut')->flag(false)];
-            },
-            JsonBody::FILE,
-        );
+            return [$text, $country, $in->field('leaveOut')->flag(false)];
+        });
     }
 }

@@ -60,11 +60,11 @@ final readonly class CoverageController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/coverage', methods: ['POST'])]
+    #[Route('/api/coverage', defaults: Served::PROOF + Served::ELEMENT, methods: ['POST'])]
     public function coverage(Request $request): JsonResponse
     {
         [$asked, $year] = $this->read($request);
-        $zone = Zone::over($asked->zone, $asked->call->instant, $asked->call->instant);
+        $zone = Zone::around($asked->zone, $asked->call->instant);
         $today = CivilDate::ofLocalSecond($zone->localOf($asked->call->instant));
         [$from, $until] = YearPicture::instants($asked->zone, $year);
         $calls = new Courses(
@@ -93,7 +93,7 @@ final readonly class CoverageController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/coverage-board', methods: ['POST'])]
+    #[Route('/api/coverage-board', defaults: Served::ELEMENT, methods: ['POST'])]
     public function board(Request $request): JsonResponse
     {
         [$asked, $year] = $this->read($request);
@@ -112,7 +112,7 @@ final readonly class CoverageController
      * @throws NotFound
      * @throws InvalidData
      */
-    #[Route('/api/plans/{which}/rung/{id}', methods: ['GET'])]
+    #[Route('/api/plans/{which}/rung/{id}', defaults: Served::PROOF, methods: ['GET'])]
     public function rung(string $which, string $id, Request $request): JsonResponse
     {
         $plan = $this->plans->get($which);
@@ -141,6 +141,7 @@ final readonly class CoverageController
         Route(
             '/api/plans/{which}/numbers/{id}/coverage.{format}',
             requirements: ['format' => 'csv|ics|html|pdf'],
+            defaults: Served::PROOF,
             methods: ['GET'],
         ),
     ]
@@ -210,18 +211,14 @@ final readonly class CoverageController
     private function read(Request $request): array
     {
         /** @var array{TrialCallRequest, int} $read */
-        $read = JsonBody::read(
-            $request,
-            function (Input $in): array {
-                $in->onlyFields(['call', 'year']);
+        $read = JsonBody::read($request, function (Input $in): array {
+            $in->onlyFields(['call', 'year']);
 
-                return [
-                    TrialCallRequest::from($in->field('call'), $this->plans),
-                    $in->field('year')->whole(self::FIRST_YEAR, self::LAST_YEAR, 'year'),
-                ];
-            },
-            JsonBody::ELEMENT,
-        );
+            return [
+                TrialCallRequest::from($in->field('call'), $this->plans),
+                $in->field('year')->whole(self::FIRST_YEAR, self::LAST_YEAR, 'year'),
+            ];
+        });
 
         return $read;
     }

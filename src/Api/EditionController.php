@@ -31,7 +31,7 @@ final readonly class EditionController
         private Now $now,
     ) {}
 
-    #[Route('/api/editions', methods: ['GET'])]
+    #[Route('/api/editions', defaults: Served::LONG, methods: ['GET'])]
     public function list(Request $request): JsonResponse
     {
         [$most, $before] = Page::of($request);
@@ -52,7 +52,7 @@ final readonly class EditionController
     }
 
     /** What publishing would change, and the revision of the draft that was looked at. */
-    #[Route('/api/plans/draft/pending', methods: ['GET'])]
+    #[Route('/api/plans/draft/pending', defaults: Served::LONG, methods: ['GET'])]
     public function pending(): JsonResponse
     {
         $pending = $this->editions->pending();
@@ -69,7 +69,7 @@ final readonly class EditionController
      * @throws PromisesLeft
      * @throws StaleRevision
      */
-    #[Route('/api/editions', methods: ['POST'])]
+    #[Route('/api/editions', defaults: Served::LONG, methods: ['POST'])]
     public function publish(Request $request): JsonResponse
     {
         $revision = Revision::demanded($request);
@@ -132,7 +132,14 @@ final readonly class EditionController
      * @throws NotFound
      * @throws StaleRevision
      */
-    #[Route('/api/editions/{number}/restore', requirements: ['number' => '[1-9]\d{0,8}'], methods: ['POST'])]
+    #[
+        Route(
+            '/api/editions/{number}/restore',
+            requirements: ['number' => '[1-9]\d{0,8}'],
+            defaults: Served::LONG,
+            methods: ['POST'],
+        ),
+    ]
     public function restore(int $number, Request $request): JsonResponse
     {
         $revision = Revision::demanded($request);

@@ -38,10 +38,10 @@ final readonly class ElementController
      * @throws InvalidData
      * @throws AlreadyExists
      */
-    #[Route('', methods: ['POST'])]
+    #[Route('', defaults: Served::ELEMENT, methods: ['POST'])]
     public function add(Request $request): JsonResponse
     {
-        $data = JsonBody::data($request, JsonBody::ELEMENT);
+        $data = JsonBody::data($request);
         $kind = \is_array($data) && \is_string($data['kind'] ?? null) ? Kind::tryFrom($data['kind']) : null;
         if (\is_array($data) && null !== $kind && !isset($data['id'])) {
             $data['id'] = NewId::of($kind);
@@ -56,11 +56,11 @@ final readonly class ElementController
      * @throws NotFound
      * @throws StaleRevision
      */
-    #[Route('/{id}', methods: ['PUT'])]
+    #[Route('/{id}', defaults: Served::ELEMENT, methods: ['PUT'])]
     public function replace(string $id, Request $request): JsonResponse
     {
         $revision = Revision::demanded($request);
-        $element = self::called($id, PlanCodec::element(JsonBody::data($request, JsonBody::ELEMENT)));
+        $element = self::called($id, PlanCodec::element(JsonBody::data($request)));
 
         return self::saved($this->draft->replace($this->machine->with($element), $revision), 200, $id);
     }
@@ -72,19 +72,15 @@ final readonly class ElementController
      * @throws NotFound
      * @throws StaleRevision
      */
-    #[Route('/{id}/tried', methods: ['PUT'])]
+    #[Route('/{id}/tried', defaults: Served::ELEMENT, methods: ['PUT'])]
     public function replaceAndTry(string $id, Request $request): JsonResponse
     {
         $revision = Revision::demanded($request);
-        $sent = JsonBody::read(
-            $request,
-            static function (Input $in): array {
-                $in->onlyFields(['element', 'call']);
+        $sent = JsonBody::read($request, static function (Input $in): array {
+            $in->onlyFields(['element', 'call']);
 
-                return $in->fields();
-            },
-            JsonBody::ELEMENT,
-        );
+            return $in->fields();
+        });
         $element = $this->machine->with(self::called($id, PlanCodec::element($sent['element'] ?? null)));
         $answer = $this->tried->with($element, $sent['call'] ?? null);
         $change = $this->draft->replace($element, $revision);
@@ -127,24 +123,20 @@ final readonly class ElementController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/{id}/in-its-place', methods: ['POST'])]
+    #[Route('/{id}/in-its-place', defaults: Served::ELEMENT, methods: ['POST'])]
     public function inItsPlace(string $id, Request $request): JsonResponse
     {
-        [$other, $in] = JsonBody::read(
-            $request,
-            static function (Input $in): array {
-                $in->onlyFields(['put', 'in']);
-                $users = $in->field('in');
+        [$other, $in] = JsonBody::read($request, static function (Input $in): array {
+            $in->onlyFields(['put', 'in']);
+            $users = $in->field('in');
 
-                return [
-                    $in->field('put')->text(80),
-                    $users->isGiven()
-                        ? array_map(static fn(Input $item): string => $item->text(80), $users->items(Limits::ELEMENTS))
-                        : null,
-                ];
-            },
-            JsonBody::ELEMENT,
-        );
+            return [
+                $in->field('put')->text(80),
+                $users->isGiven()
+                    ? array_map(static fn(Input $item): string => $item->text(80), $users->items(Limits::ELEMENTS))
+                    : null,
+            ];
+        });
 
         return new JsonResponse(
             $this->draft

@@ -20,7 +20,7 @@ final readonly class EndingsController
     public function __construct(private Plans $plans, private Router $router, private Live $live) {}
 
     /** @throws InvalidData */
-    #[Route('/api/endings', methods: ['POST'])]
+    #[Route('/api/endings', defaults: Served::PROOF + Served::ELEMENT, methods: ['POST'])]
     public function endings(Request $request): JsonResponse
     {
         $asked = TrialCallRequest::read($request, $this->plans);

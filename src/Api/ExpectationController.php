@@ -34,7 +34,7 @@ final readonly class ExpectationController
     ) {}
 
     /** @throws NotFound */
-    #[Route('/api/plans/{which}/expectations', methods: ['GET'])]
+    #[Route('/api/plans/{which}/expectations', defaults: Served::PROOF, methods: ['GET'])]
     public function all(string $which): JsonResponse
     {
         $plan = $this->plans->get($which);
@@ -50,7 +50,7 @@ final readonly class ExpectationController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/plans/{which}/expectations/in-full', methods: ['POST'])]
+    #[Route('/api/plans/{which}/expectations/in-full', defaults: Served::PROOF, methods: ['POST'])]
     public function inFull(string $which, Request $request): JsonResponse
     {
         JsonBody::nothing($request);
@@ -65,7 +65,7 @@ final readonly class ExpectationController
      *
      * @throws InvalidData
      */
-    #[Route('/api/expected', methods: ['POST'])]
+    #[Route('/api/expected', defaults: Served::PROOF + Served::ELEMENT, methods: ['POST'])]
     public function suggested(Request $request): JsonResponse
     {
         $asked = TrialCallRequest::read($request, $this->plans);
@@ -77,7 +77,7 @@ final readonly class ExpectationController
     }
 
     /** @throws NotFound */
-    #[Route('/api/plans/{which}/expectations/{id}', methods: ['GET'])]
+    #[Route('/api/plans/{which}/expectations/{id}', defaults: Served::PROOF, methods: ['GET'])]
     public function one(string $which, string $id): JsonResponse
     {
         $plan = $this->plans->get($which);

@@ -27,7 +27,7 @@ final readonly class FindingsController
      *
      * @throws NotFound
      */
-    #[Route('/api/plans/{which}/findings', methods: ['GET'])]
+    #[Route('/api/plans/{which}/findings', defaults: Served::LONG, methods: ['GET'])]
     public function findings(string $which, Request $request): JsonResponse
     {
         $plan = $this->plans->get($which);
@@ -48,7 +48,7 @@ final readonly class FindingsController
      *
      * @throws NotFound
      */
-    #[Route('/api/plans/{which}/year-findings', methods: ['GET'])]
+    #[Route('/api/plans/{which}/year-findings', defaults: Served::PROOF, methods: ['GET'])]
     public function yearFindings(string $which): JsonResponse
     {
         $plan = $this->plans->get($which);

@@ -20,7 +20,7 @@ final readonly class HistoryController
     public function __construct(private Draft $draft, private ChangeLog $log) {}
 
     /** @throws InvalidData */
-    #[Route('/api/plans/draft/history', methods: ['GET'])]
+    #[Route('/api/plans/draft/history', defaults: Served::LONG, methods: ['GET'])]
     public function show(Request $request): JsonResponse
     {
         [$most, $before] = Page::of($request);

@@ -62,7 +62,7 @@ final readonly class HoursController
                 'until' => null === $reading->until ? null : Moment::format($reading->until, $zone),
                 'next' => self::change($running, $hours, $reading->until),
                 'at' => Moment::format($instant, $zone),
-                'local' => gmdate('Y-m-d\TH:i:s', Zone::over($zone, $instant, $instant)->localOf($instant)),
+                'local' => gmdate('Y-m-d\TH:i:s', Zone::around($zone, $instant)->localOf($instant)),
                 'zone' => $zone,
             ];
         }
@@ -92,7 +92,7 @@ final readonly class HoursController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/plans/{which}/hours/{id}/year', methods: ['GET'])]
+    #[Route('/api/plans/{which}/hours/{id}/year', defaults: Served::LONG, methods: ['GET'])]
     public function year(string $which, string $id, Request $request): JsonResponse
     {
         [$plan, $hours] = $this->find($which, $id);
@@ -134,30 +134,26 @@ final readonly class HoursController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/plans/draft/hours/{id}/import', methods: ['POST'])]
+    #[Route('/api/plans/draft/hours/{id}/import', defaults: Served::FILE, methods: ['POST'])]
     public function import(string $id, Request $request): JsonResponse
     {
         [$plan, $hours] = $this->find('draft', $id);
         $running = new PlanHours($plan);
-        $preview = JsonBody::read(
-            $request,
-            function (Input $in) use ($hours, $running): array {
-                $in->onlyFields(['ics', 'state']);
-                $state = $hours->states->find($in->field('state')->text(64));
-                if (null === $state) {
-                    $in->field('state')->complain('no-such-state', ['hours' => $hours->name()]);
-                }
-                $until = $this->now->day() + 366 * self::IMPORT_YEARS;
-                $file = (new FileReader($running->zone($hours), $until))->read(
-                    $in->field('ics')->long(FileReader::MOST_BYTES),
-                );
+        $preview = JsonBody::read($request, function (Input $in) use ($hours, $running): array {
+            $in->onlyFields(['ics', 'state']);
+            $state = $hours->states->find($in->field('state')->text(64));
+            if (null === $state) {
+                $in->field('state')->complain('no-such-state', ['hours' => $hours->name()]);
+            }
+            $until = $this->now->day() + 366 * self::IMPORT_YEARS;
+            $file = (new FileReader($running->zone($hours), $until))->read(
+                $in->field('ics')->long(FileReader::MOST_BYTES),
+            );
 
-                return (new SpecialDayImport($running))
-                    ->preview($hours, $file, $state->key ?? $hours->states->default)
-                    ->toJson();
-            },
-            JsonBody::FILE,
-        );
+            return (new SpecialDayImport($running))
+                ->preview($hours, $file, $state->key ?? $hours->states->default)
+                ->toJson();
+        });
 
         return new JsonResponse($preview);
     }

@@ -25,7 +25,7 @@ final readonly class ImpactController
     public function __construct(private FoundImpact $impact, private Plans $plans, private Jobs $jobs) {}
 
     /** @throws NotFound */
-    #[Route('/api/impact', methods: ['GET'])]
+    #[Route('/api/impact', defaults: Served::PROOF, methods: ['GET'])]
     public function impact(Request $request): JsonResponse
     {
         [$before, $after] = self::which($request);
@@ -34,7 +34,7 @@ final readonly class ImpactController
     }
 
     /** @throws NotFound */
-    #[Route('/api/impact/counted', methods: ['GET'])]
+    #[Route('/api/impact/counted', defaults: Served::PROOF, methods: ['GET'])]
     public function counted(Request $request): JsonResponse
     {
         [$before, $after] = self::which($request);

@@ -33,7 +33,7 @@ final readonly class JourneyMapController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/journey-maps', methods: ['POST'])]
+    #[Route('/api/journey-maps', defaults: Served::ELEMENT, methods: ['POST'])]
     public function draw(Request $request): JsonResponse
     {
         return new JsonResponse(['maps' => $this->maps($request)]);
@@ -43,7 +43,7 @@ final readonly class JourneyMapController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/journey-maps.pdf', methods: ['POST'])]
+    #[Route('/api/journey-maps.pdf', defaults: Served::LONG + Served::ELEMENT, methods: ['POST'])]
     public function print(Request $request): Response
     {
         return new Response($this->pdf->of(MapPage::html($this->maps($request)), 'landscape'), 200, [
@@ -55,15 +55,11 @@ final readonly class JourneyMapController
     /** @return list<array{journey: string, name: string, svg: string, isPassed: bool}> in the order in which the call comes through them, then by name */
     private function maps(Request $request): array
     {
-        [$asked, $id] = JsonBody::read(
-            $request,
-            function (Input $in): array {
-                $in->onlyFields(['call', 'of']);
+        [$asked, $id] = JsonBody::read($request, function (Input $in): array {
+            $in->onlyFields(['call', 'of']);
 
-                return [TrialCallRequest::from($in->field('call'), $this->plans), $in->field('of')->text(80)];
-            },
-            JsonBody::ELEMENT,
-        );
+            return [TrialCallRequest::from($in->field('call'), $this->plans), $in->field('of')->text(80)];
+        });
         $trace = $this->router->trace(
             $asked->plan,
             $asked->call,

@@ -13,28 +13,22 @@ use Symfony\Component\HttpKernel\Exception\UnsupportedMediaTypeHttpException;
 /** Reads a request's JSON. The content type is required: it keeps other sites' forms from writing here. */
 final class JsonBody
 {
-    /** Bytes of a question, which is short: nothing is saved of it. */
-    public const QUESTION = 64_000;
-    /** Bytes of one element, the largest being a list of a hundred thousand callers, which is one text. */
-    public const ELEMENT = 8_000_000;
-    /** Bytes of a plan or of another file inside JSON. */
-    public const FILE = 8_000_000;
-
     private const DEEPEST = 128;
     /** Objects and lists of a document; each takes half a kilobyte of memory. A plan of ten thousand elements has some fifty thousand. */
     private const MOST_PARTS = 120_000;
 
     /**
-     * @param int $most bytes
+     * As much as its route takes.
      *
      * @throws InvalidData
      */
-    public static function data(Request $request, int $most = self::QUESTION): mixed
+    public static function data(Request $request): mixed
     {
         if ('json' !== $request->getContentTypeFormat()) {
             throw new UnsupportedMediaTypeHttpException('Send JSON, with the content type application/json.');
         }
         $text = $request->getContent();
+        $most = $request->attributes->getInt(Served::TAKES, Served::QUESTION);
         if (\strlen($text) > $most || substr_count($text, '{') + substr_count($text, '[') > self::MOST_PARTS) {
             throw new HttpException(
                 413,
@@ -66,14 +60,13 @@ final class JsonBody
      * @template T
      *
      * @param \Closure(Input): T $read
-     * @param int                $most bytes
      *
      * @return T
      *
      * @throws InvalidData
      */
-    public static function read(Request $request, \Closure $read, int $most = self::QUESTION): mixed
+    public static function read(Request $request, \Closure $read): mixed
     {
-        return Input::read(self::data($request, $most), $read);
+        return Input::read(self::data($request), $read);
     }
 }

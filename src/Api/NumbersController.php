@@ -45,10 +45,10 @@ final readonly class NumbersController
      *
      * @throws InvalidData
      */
-    #[Route('/api/plans/draft/numbers', methods: ['POST'])]
+    #[Route('/api/plans/draft/numbers', defaults: Served::FILE, methods: ['POST'])]
     public function change(Request $request): JsonResponse
     {
-        $data = JsonBody::data($request, JsonBody::FILE);
+        $data = JsonBody::data($request);
         [$ids, $change] = Input::read($data, static function (Input $in): array {
             $in->onlyFields(['ids', 'change']);
             $in->field('change')->onlyFields(self::CHANGEABLE);
@@ -126,7 +126,7 @@ final readonly class NumbersController
     }
 
     /** @throws NotFound */
-    #[Route('/api/plans/{which}/numbers.csv', methods: ['GET'])]
+    #[Route('/api/plans/{which}/numbers.csv', defaults: Served::LONG, methods: ['GET'])]
     public function export(string $which): Response
     {
         return new Response(NumberTable::write($this->plans->get($which)), 200, [
@@ -140,7 +140,7 @@ final readonly class NumbersController
      *
      * @throws InvalidData
      */
-    #[Route('/api/plans/draft/numbers/preview', methods: ['POST'])]
+    #[Route('/api/plans/draft/numbers/preview', defaults: Served::FILE, methods: ['POST'])]
     public function preview(Request $request): JsonResponse
     {
         [$rows, $makes] = self::read($request);
@@ -160,7 +160,7 @@ final readonly class NumbersController
      *
      * @throws InvalidData
      */
-    #[Route('/api/plans/draft/numbers/import', methods: ['POST'])]
+    #[Route('/api/plans/draft/numbers/import', defaults: Served::FILE, methods: ['POST'])]
     public function import(Request $request): JsonResponse
     {
         [$rows, $makes, $leaveOut] = self::read($request);
@@ -213,19 +213,15 @@ final readonly class NumbersController
      */
     private static function read(Request $request): array
     {
-        return JsonBody::read(
-            $request,
-            static function (Input $in): array {
-                $in->onlyFields(['text', 'makes', 'leaveOut']);
-                $text = $in->field('text')->long(self::MOST);
+        return JsonBody::read($request, static function (Input $in): array {
+            $in->onlyFields(['text', 'makes', 'leaveOut']);
+            $text = $in->field('text')->long(self::MOST);
 
-                return [
-                    '' === $text ? [] : NumberTable::read($text),
-                    $in->field('makes')->flag(false),
-                    $in->field('leaveOut')->flag(false),
-                ];
-            },
-            JsonBody::FILE,
-        );
+            return [
+                '' === $text ? [] : NumberTable::read($text),
+                $in->field('makes')->flag(false),
+                $in->field('leaveOut')->flag(false),
+            ];
+        });
     }
 }

@@ -70,7 +70,7 @@ final readonly class OutboxController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('', methods: ['POST'])]
+    #[Route('', defaults: Served::ELEMENT, methods: ['POST'])]
     public function send(Request $request): JsonResponse
     {
         $asked = TrialCallRequest::read($request, $this->plans);

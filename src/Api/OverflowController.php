@@ -24,7 +24,7 @@ final readonly class OverflowController
      *
      * @throws NotFound
      */
-    #[Route('/api/plans/{which}/overflow', methods: ['GET'])]
+    #[Route('/api/plans/{which}/overflow', defaults: Served::PROOF, methods: ['GET'])]
     public function overflow(string $which, Request $request): JsonResponse
     {
         $plan = $this->plans->get($which);

@@ -50,7 +50,14 @@ final readonly class PaperController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/plans/{which}/paper.{format}', requirements: ['format' => 'html|pdf'], methods: ['GET'])]
+    #[
+        Route(
+            '/api/plans/{which}/paper.{format}',
+            requirements: ['format' => 'html|pdf'],
+            defaults: Served::LONG,
+            methods: ['GET'],
+        ),
+    ]
     public function paper(string $which, string $format, Request $request): Response
     {
         $language = self::language($request);
@@ -77,7 +84,14 @@ final readonly class PaperController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/plans/{which}/brief.{format}', requirements: ['format' => 'html|pdf|md'], methods: ['GET'])]
+    #[
+        Route(
+            '/api/plans/{which}/brief.{format}',
+            requirements: ['format' => 'html|pdf|md'],
+            defaults: Served::PROOF,
+            methods: ['GET'],
+        ),
+    ]
     public function brief(string $which, string $format, Request $request): Response
     {
         $language = self::language($request);

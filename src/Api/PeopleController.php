@@ -38,7 +38,14 @@ final readonly class PeopleController
     ) {}
 
     /** @throws NotFound */
-    #[Route('/api/plans/{which}/people.{format}', requirements: ['format' => 'csv|vcf'], methods: ['GET'])]
+    #[
+        Route(
+            '/api/plans/{which}/people.{format}',
+            requirements: ['format' => 'csv|vcf'],
+            defaults: Served::LONG,
+            methods: ['GET'],
+        ),
+    ]
     public function export(string $which, string $format): Response
     {
         $plan = $this->plans->get($which);
@@ -54,7 +61,7 @@ final readonly class PeopleController
      *
      * @throws InvalidData
      */
-    #[Route('/api/plans/draft/people/preview', methods: ['POST'])]
+    #[Route('/api/plans/draft/people/preview', defaults: Served::FILE, methods: ['POST'])]
     public function preview(Request $request): JsonResponse
     {
         [$rows] = self::read($request);
@@ -74,7 +81,7 @@ final readonly class PeopleController
      *
      * @throws InvalidData
      */
-    #[Route('/api/plans/draft/people', methods: ['POST'])]
+    #[Route('/api/plans/draft/people', defaults: Served::FILE, methods: ['POST'])]
     public function import(Request $request): JsonResponse
     {
         [$rows, $leaveOut, $text] = self::read($request);
@@ -100,15 +107,11 @@ final readonly class PeopleController
      */
     private static function read(Request $request): array
     {
-        return JsonBody::read(
-            $request,
-            static function (Input $in): array {
-                $in->onlyFields(['text', 'leaveOut']);
-                $text = $in->field('text')->long(self::MOST_BYTES);
+        return JsonBody::read($request, static function (Input $in): array {
+            $in->onlyFields(['text', 'leaveOut']);
+            $text = $in->field('text')->long(self::MOST_BYTES);
 
-                return ['' === $text ? [] : ImportPeople::rows($text), $in->field('leaveOut')->flag(false), $text];
-            },
-            JsonBody::FILE,
-        );
+            return ['' === $text ? [] : ImportPeople::rows($text), $in->field('leaveOut')->flag(false), $text];
+        });
     }
 }

@@ -68,25 +68,21 @@ final readonly class PersonController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/copy-rules', methods: ['POST'])]
+    #[Route('/copy-rules', defaults: Served::ELEMENT, methods: ['POST'])]
     public function copyRules(string $id, Request $request): JsonResponse
     {
-        $others = JsonBody::read(
-            $request,
-            static function (Input $in): array {
-                $in->onlyFields(['to']);
-                $others = array_map(
-                    static fn(Input $item): string => $item->text(80),
-                    $in->field('to')->items(Limits::PEOPLE),
-                );
-                if ([] === $others) {
-                    $in->field('to')->complain('nobody-named');
-                }
+        $others = JsonBody::read($request, static function (Input $in): array {
+            $in->onlyFields(['to']);
+            $others = array_map(
+                static fn(Input $item): string => $item->text(80),
+                $in->field('to')->items(Limits::PEOPLE),
+            );
+            if ([] === $others) {
+                $in->field('to')->complain('nobody-named');
+            }
 
-                return $others;
-            },
-            JsonBody::ELEMENT,
-        );
+            return $others;
+        });
         $leftOut = [];
         $change = $this->draft->writeAll(static function (Plan $plan) use ($id, $others, &$leftOut): PlannedEdit {
             $from = self::person($plan, $id);

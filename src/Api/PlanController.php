@@ -42,7 +42,7 @@ final readonly class PlanController
     ) {}
 
     /** @throws NotFound */
-    #[Route('/api/plans/{which}', methods: ['GET'])]
+    #[Route('/api/plans/{which}', defaults: Served::LONG, methods: ['GET'])]
     public function show(string $which, Request $request): Response
     {
         return $this->answer($which, $request, 'whole', static fn(Element $element): array => $element->toJson());
@@ -148,7 +148,7 @@ final readonly class PlanController
     }
 
     /** @throws NotFound */
-    #[Route('/api/plans/{which}/file', methods: ['GET'])]
+    #[Route('/api/plans/{which}/file', defaults: Served::LONG, methods: ['GET'])]
     public function file(string $which): Response
     {
         $draft = 'draft' === $which ? $this->draft->read() : null;

@@ -26,7 +26,7 @@ final readonly class PlanFileController
      * @throws InvalidData
      * @throws StaleRevision
      */
-    #[Route('/api/plans/draft/file', methods: ['PUT'])]
+    #[Route('/api/plans/draft/file', defaults: Served::FILE, methods: ['PUT'])]
     public function bringIn(Request $request): JsonResponse
     {
         $revision = Revision::demanded($request);
@@ -41,7 +41,7 @@ final readonly class PlanFileController
      *
      * @throws InvalidData
      */
-    #[Route('/api/plans/draft/file/preview', methods: ['POST'])]
+    #[Route('/api/plans/draft/file/preview', defaults: Served::FILE, methods: ['POST'])]
     public function preview(Request $request): JsonResponse
     {
         return new JsonResponse($this->draft->difference($this->read($request)));
@@ -59,6 +59,6 @@ final readonly class PlanFileController
     /** @throws InvalidData */
     private function read(Request $request): Plan
     {
-        return $this->machine->withAll(PlanCodec::fromData(JsonBody::data($request, JsonBody::FILE)));
+        return $this->machine->withAll(PlanCodec::fromData(JsonBody::data($request)));
     }
 }

@@ -42,7 +42,7 @@ final readonly class RecordingController
     ) {}
 
     /** @throws NotFound */
-    #[Route('/api/plans/{which}/recordings', methods: ['GET'])]
+    #[Route('/api/plans/{which}/recordings', defaults: Served::LONG, methods: ['GET'])]
     public function wanted(string $which, Request $request): JsonResponse
     {
         $plan = $this->plans->get($which);
@@ -64,7 +64,14 @@ final readonly class RecordingController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/plans/{which}/recording-sheet.{format}', requirements: ['format' => 'html|pdf'], methods: ['GET'])]
+    #[
+        Route(
+            '/api/plans/{which}/recording-sheet.{format}',
+            requirements: ['format' => 'html|pdf'],
+            defaults: Served::LONG,
+            methods: ['GET'],
+        ),
+    ]
     public function sheet(string $which, string $format, Request $request): Response
     {
         $language = $request->query->getString('words', 'en');
@@ -90,7 +97,7 @@ final readonly class RecordingController
      *
      * @throws InvalidData
      */
-    #[Route('/api/plans/draft/recordings/preview', methods: ['POST'])]
+    #[Route('/api/plans/draft/recordings/preview', defaults: Served::FILE, methods: ['POST'])]
     public function preview(Request $request): JsonResponse
     {
         [$files] = $this->read($request);
@@ -103,7 +110,7 @@ final readonly class RecordingController
      *
      * @throws InvalidData
      */
-    #[Route('/api/plans/draft/recordings', methods: ['POST'])]
+    #[Route('/api/plans/draft/recordings', defaults: Served::FILE, methods: ['POST'])]
     public function bringIn(Request $request): JsonResponse
     {
         [$files, $trim, $leaveOut] = $this->read($request);
@@ -133,19 +140,15 @@ final readonly class RecordingController
      */
     private function read(Request $request): array
     {
-        return JsonBody::read(
-            $request,
-            function (Input $in): array {
-                $in->onlyFields(['files', 'trim', 'leaveOut']);
+        return JsonBody::read($request, function (Input $in): array {
+            $in->onlyFields(['files', 'trim', 'leaveOut']);
 
-                return [
-                    $this->brought->read($in->field('files')),
-                    $in->field('trim')->flag(true),
-                    $in->field('leaveOut')->flag(false),
-                ];
-            },
-            JsonBody::FILE,
-        );
+            return [
+                $this->brought->read($in->field('files')),
+                $in->field('trim')->flag(true),
+                $in->field('leaveOut')->flag(false),
+            ];
+        });
     }
 
     /**

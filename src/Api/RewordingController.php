@@ -62,23 +62,19 @@ final readonly class RewordingController
     }
 
     /** @throws InvalidData */
-    #[Route('', methods: ['POST'])]
+    #[Route('', defaults: Served::ELEMENT, methods: ['POST'])]
     public function reword(Request $request): JsonResponse
     {
-        [$words, $put, $in] = JsonBody::read(
-            $request,
-            static function (Input $in): array {
-                $wanted = $in->field('in');
+        [$words, $put, $in] = JsonBody::read($request, static function (Input $in): array {
+            $wanted = $in->field('in');
 
-                return [
-                    ...self::asked($in, ['words', 'put', 'in']),
-                    $wanted->isGiven()
-                        ? array_map(static fn(Input $id): string => $id->text(80), $wanted->items(Limits::ELEMENTS))
-                        : null,
-                ];
-            },
-            JsonBody::ELEMENT,
-        );
+            return [
+                ...self::asked($in, ['words', 'put', 'in']),
+                $wanted->isGiven()
+                    ? array_map(static fn(Input $id): string => $id->text(80), $wanted->items(Limits::ELEMENTS))
+                    : null,
+            ];
+        });
         $rewording = new Rewording($words, $put);
         $change = $this->draft->writeAll(function (Plan $plan) use ($rewording, $words, $put, $in): PlannedEdit {
             $changed = [];

@@ -28,25 +28,21 @@ final readonly class RingPreviewController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/ring-previews', methods: ['POST'])]
+    #[Route('/api/ring-previews', defaults: Served::ELEMENT, methods: ['POST'])]
     public function ring(Request $request): JsonResponse
     {
         /** @var array{TrialCallRequest, RingStep, Element|null, bool} $read */
-        $read = JsonBody::read(
-            $request,
-            function (Input $in): array {
-                $in->onlyFields(['call', 'step', 'element', 'direct']);
+        $read = JsonBody::read($request, function (Input $in): array {
+            $in->onlyFields(['call', 'step', 'element', 'direct']);
 
-                return [
-                    TrialCallRequest::from($in->field('call'), $this->plans),
-                    RingStep::fromJson($in->field('step')),
-                    $in->field('element')->isGiven() ? PlanCodec::readElement($in->field('element')) : null,
-                    $in->field('direct')->flag(false),
-                ];
-                // An element comes along.
-            },
-            JsonBody::ELEMENT,
-        );
+            return [
+                TrialCallRequest::from($in->field('call'), $this->plans),
+                RingStep::fromJson($in->field('step')),
+                $in->field('element')->isGiven() ? PlanCodec::readElement($in->field('element')) : null,
+                $in->field('direct')->flag(false),
+            ];
+            // An element comes along.
+        });
         [$asked, $step, $element, $direct] = $read;
         $plan = null === $element ? $asked->plan : $asked->plan->with($element);
         $trace = $this->router->ringing(

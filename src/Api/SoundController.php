@@ -42,7 +42,7 @@ final readonly class SoundController
     ) {}
 
     /** A file that comes in, under a name that whoever sends it made up: sent again, it takes its own place. */
-    #[Route('/api/uploads/{id}', requirements: ['id' => self::UPLOAD], methods: ['PUT'])]
+    #[Route('/api/uploads/{id}', requirements: ['id' => self::UPLOAD], defaults: Served::UPLOAD, methods: ['PUT'])]
     public function upload(string $id, Request $request): JsonResponse
     {
         $size = $this->uploads->keep($id, $request->getContent(true));

@@ -21,7 +21,7 @@ final readonly class TrialCallController
     /**
      * @throws InvalidData
      */
-    #[Route('/api/trial-calls', methods: ['POST'])]
+    #[Route('/api/trial-calls', defaults: Served::ELEMENT, methods: ['POST'])]
     public function try(Request $request): JsonResponse
     {
         return new JsonResponse($this->tried->report(TrialCallRequest::read($request, $this->plans)));
@@ -31,7 +31,14 @@ final readonly class TrialCallController
      * @throws InvalidData
      * @throws NotFound
      */
-    #[Route('/api/trial-calls/{direction}-change', requirements: ['direction' => 'next|previous'], methods: ['POST'])]
+    #[
+        Route(
+            '/api/trial-calls/{direction}-change',
+            requirements: ['direction' => 'next|previous'],
+            defaults: Served::ELEMENT,
+            methods: ['POST'],
+        ),
+    ]
     public function change(string $direction, Request $request): JsonResponse
     {
         $asked = TrialCallRequest::read($request, $this->plans);

@@ -36,7 +36,7 @@ final readonly class TrialCallRequest
      */
     public static function read(Request $request, Plans $plans): self
     {
-        return JsonBody::read($request, static fn(Input $in): self => self::from($in, $plans), JsonBody::ELEMENT);
+        return JsonBody::read($request, static fn(Input $in): self => self::from($in, $plans));
     }
 
     /** @param Element|null $with as it is about to be written, in place of one that the call may bring */
