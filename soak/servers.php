@@ -46,6 +46,13 @@ $refusals = [
         "POST /api/trial-calls HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 99999999\r\nConnection: close\r\n\r\n",
         413,
     ],
+    // It is read, and told what is wrong with it.
+    'a plan file of a megabyte that holds none' => [
+        "POST /api/plans/draft/file/preview HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\nContent-Length: 1000000\r\nConnection: close\r\n\r\n" .
+        str_repeat(' ', 999_998) .
+        '{}',
+        422,
+    ],
     'an encoding that is not known' => [
         "POST /api/trial-calls HTTP/1.1\r\nHost: 127.0.0.1\r\nTransfer-Encoding: bogus\r\nConnection: close\r\n\r\n",
         501,
