@@ -108,6 +108,20 @@ test('an answer becomes an expectation, which an edit breaks', async ({ page }) 
     await expect(page.getByRole('heading', { name: 'Broken' })).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('heading', { name: 'Kept at every moment' })).toBeVisible();
+    // A number of a block is its owner's; one that nobody has yet goes where others of the block do not.
+    await page.goto(address('/', { to: '+441632960220', at: '2027-03-31T10:00:00' }));
+    await page.getByRole('button', { name: 'Expect this' }).click();
+    await expect(page.getByText('Calls to Olive Marsh’s own number, where nothing is pressed')).toBeVisible();
+    // Her mailbox takes calls until she is back.
+    await expect(page.getByRole('heading', { name: 'Broken' })).toBeVisible();
+    await page.getByRole('combobox', { name: 'To', exact: true }).focus();
+    await page.keyboard.type('dana');
+    await page.keyboard.press('Enter');
+    await saved(page);
+    await expect(page.getByText('Calls to Olive Marsh’s own number and Dana Whitlock’s own number')).toBeVisible();
+    await page.goto(address('/', { to: '+441632960250' }));
+    await expect(sentence(page)).toContainText('Reception');
+    await expect(page.getByRole('button', { name: 'Expect this' })).toBeHidden();
 });
 
 test('what is promised and broken stops publishing until it is said why; later, taken back, and back', async ({

@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Expected\EndsWith;
 use Meandros\Core\Plan\Expected\ExpectedCalls;
 use Meandros\Core\Plan\Expected\ExpectedTimes;
 use Meandros\Core\Plan\Expected\Outcome;
+use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Weekly;
 use Meandros\Core\Time\TimeOfDay;
@@ -23,7 +24,7 @@ final readonly class PromiseWords
     private Names $names;
     private Catalog $catalog;
 
-    public function __construct(Plan $plan, private string $language = 'en')
+    public function __construct(private Plan $plan, private string $language = 'en')
     {
         $this->names = new Names($plan);
         $this->catalog = Catalog::of('promises', $language);
@@ -46,7 +47,7 @@ final readonly class PromiseWords
 
     private function calls(ExpectedCalls $calls): string
     {
-        $to = array_map($this->names->of(...), \array_slice($calls->to, 0, self::NAMED));
+        $to = array_map($this->called(...), \array_slice($calls->to, 0, self::NAMED));
         $more = \count($calls->to) - \count($to);
 
         return $this->catalog->say('calls', [
@@ -65,6 +66,15 @@ final readonly class PromiseWords
                 default => Listed::each($calls->keys, 'then', $this->language),
             },
         ]);
+    }
+
+    private function called(string $id): string
+    {
+        $name = $this->names->of($id);
+
+        return Kind::Person === $this->plan->kindOf($id)
+            ? $this->catalog->say('own-numbers', ['person' => $name])
+            : $name;
     }
 
     private function when(ExpectedTimes $when): string

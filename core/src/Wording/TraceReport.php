@@ -6,6 +6,7 @@ namespace Meandros\Core\Wording;
 
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\EachNumber;
+use Meandros\Core\Proof\Promised\Suggestion;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Trace;
@@ -31,6 +32,7 @@ final class TraceReport
             'call' => [
                 'to' => $trace->call->dialled,
                 'name' => EachNumber::in($plan, $trace->call->dialled)?->name(),
+                'named' => Suggestion::names($plan, $trace->call->dialled),
                 'from' => $trace->call->caller->text,
                 'at' => Moment::format($trace->call->instant, $zone),
                 'zone' => $zone,

@@ -21,6 +21,8 @@ use Meandros\Core\Proof\Touched;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
+use Meandros\Core\Wording\PromiseWords;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Calls to every number of a block are looked at: to those of people, and to those that lead to its target. */
@@ -105,12 +107,80 @@ final class EachNumberTest extends TestCase
         self::assertSame(['+441632960205 block'], self::changed(self::plan(block: self::SHORTER), $plan));
     }
 
-    public function testNothingIsExpectedOfOneAlone(): void
+    public function testWhatIsExpectedNamesANumberOrWhoseItIs(): void
     {
-        foreach (['+441632960201' => true, '+441632960301' => false] as $dialled => $isForMany) {
+        $named = [
+            '+441632960201' => 'ann',
+            // Nobody has it, and others of the block lead to people.
+            '+441632960202' => null,
+            '+441632960301' => 'shared',
+            '+441632960204' => 'alone',
+            '201' => null,
+        ];
+        foreach ($named as $dialled => $to) {
+            $dialled = (string) $dialled;
             $trace = (new Router())->trace(self::plan(), PlanBuilder::trial(self::AT, $dialled), new Assumptions());
-            self::assertSame($isForMany, null === Suggestion::of($trace, self::plan()), $dialled);
+            self::assertSame($to, Suggestion::of($trace, self::plan())?->calls->to[0], $dialled);
         }
+    }
+
+    public function testPeopleAreReadAloudWithTheirNumbers(): void
+    {
+        $trace = (new Router())->trace(self::plan(), PlanBuilder::trial(self::AT, '+441632960201'), new Assumptions());
+        $expectation = Suggestion::of($trace, self::plan()) ?? self::fail();
+        self::assertSame('Ann', $expectation->name());
+        foreach (
+            ['en' => 'Calls to Ann’s own number', 'fr' => 'Appels à la ligne directe de Ann']
+            as $language => $words
+        ) {
+            $said = (new PromiseWords(self::plan(), $language))->parts($expectation)['calls'];
+            self::assertStringStartsWith($words, $said);
+        }
+    }
+
+    /**
+     * @param list<string> $to
+     * @param list<string> $numbers
+     */
+    #[TestWith([['ann'], ['+441632960201', '+441632960300']], 'by a block, and by one that stands alone')]
+    #[TestWith([['ben'], ['+441632960203']])]
+    #[TestWith([['dot'], []], 'another number takes the one for the extension')]
+    #[TestWith([['first', 'ann'], ['+441632960201', '+441632960300']], 'each once')]
+    #[TestWith([['block'], ['+441632960200', '+441632960201', '+441632960203']])]
+    public function testAPromiseNamesPeopleForTheNumbersThatLeadStraightToThem(array $to, array $numbers): void
+    {
+        $from = Moment::parse(self::AT, 'Europe/London');
+        $expectation = PlanCodec::element([
+            'id' => 'exp',
+            'kind' => 'expectation',
+            'name' => 'E',
+            'calls' => ['to' => $to],
+            'promise' => ['that' => 'never rings', 'who' => null],
+        ]);
+        self::assertInstanceOf(Expectation::class, $expectation);
+        $fares = new Fares(self::plan(), $from, $from + 60);
+        $found = array_map(
+            static fn(Number $one): string => $one->range->number,
+            array_merge(...array_values($fares->numbers($expectation->calls->to))),
+        );
+        sort($found);
+        self::assertSame($numbers, $found);
+        $holding = new Holding($fares);
+        foreach ($fares->numbers() as $alike) {
+            $isNamed =
+                [] !==
+                array_intersect($numbers, array_map(static fn(Number $one): string => $one->range->number, $alike));
+            self::assertSame($isNamed, null !== $holding->isKeptOf($expectation, $alike), $alike[0]->name());
+        }
+    }
+
+    public function testOneThatWasGivenUpIsNobodysAnyMore(): void
+    {
+        $plan = self::plan();
+        $first = $plan->get(Number::class, 'first')?->toJson() ?? self::fail();
+        $plan = $plan->with(PlanCodec::element(['keptUntil' => '2030-01-01'] + $first));
+        $numbers = array_merge(...array_values((new Fares($plan, 0, 1))->numbers(['ann'])));
+        self::assertSame(['+441632960201'], array_map(static fn(Number $one): string => $one->range->number, $numbers));
     }
 
     public function testPromisesAndWhoIsRung(): void

@@ -247,6 +247,7 @@ final class WordingTest extends TestCase
             [
                 'to' => PlanBuilder::NUMBER,
                 'name' => 'Main line',
+                'named' => 'num_main',
                 'from' => 'withheld',
                 'at' => '2026-11-23T11:30:00+01:00',
                 'zone' => 'Europe/Paris',

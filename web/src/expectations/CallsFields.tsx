@@ -13,6 +13,12 @@ const PRESSES = [
     { value: 'these', label: 'where these keys are pressed' },
 ];
 
+/** What may be named, by kind, and what it stands for. */
+type Choices = Partial<Record<Kind, string>>;
+
+const TO: Choices = { number: 'Numbers', person: 'People, by their own number' };
+const FROM: Choices = { callers: 'Lists of callers' };
+
 /** Of which calls something is promised. */
 export function CallsFields({ value, change, error, disabled }: EditorProps<Expectation>) {
     const { calls } = value;
@@ -23,7 +29,7 @@ export function CallsFields({ value, change, error, disabled }: EditorProps<Expe
             <legend>Calls</legend>
             <Many
                 label="To"
-                kind="number"
+                kinds={TO}
                 none="any number"
                 value={calls.to}
                 error={error('/calls/to')}
@@ -32,7 +38,7 @@ export function CallsFields({ value, change, error, disabled }: EditorProps<Expe
             />
             <Many
                 label="From"
-                kind="callers"
+                kinds={FROM}
                 none="anybody"
                 value={calls.from}
                 error={error('/calls/from')}
@@ -69,10 +75,10 @@ export function CallsFields({ value, change, error, disabled }: EditorProps<Expe
     );
 }
 
-/** Some elements of a kind, or all where none is named. */
+/** Some elements, or all where none is named. */
 function Many({
     label,
-    kind,
+    kinds,
     none,
     value,
     error,
@@ -80,7 +86,7 @@ function Many({
     onChange,
 }: {
     label: string;
-    kind: Kind;
+    kinds: Choices;
     none: string;
     value: string[];
     error: string | undefined;
@@ -90,7 +96,14 @@ function Many({
     const plan = usePlan();
     const [open, setOpen] = useState(false);
     // Closed, it needs the names of what is chosen only.
-    const shown = open ? (plan?.all(kind) ?? []) : value.flatMap((id) => plan?.get(kind, id) ?? []);
+    const groups = Object.entries(kinds).map(([kind, title]) => ({
+        title,
+        label: title,
+        options: (open
+            ? (plan?.all(kind as Kind) ?? [])
+            : value.flatMap((id) => plan?.get(kind as Kind, id) ?? [])
+        ).map((one) => ({ value: one.id, label: one.name })),
+    }));
     return (
         <Field label={label} error={error}>
             {(a11y) => (
@@ -103,7 +116,7 @@ function Many({
                     onOpenChange={setOpen}
                     value={value}
                     disabled={disabled}
-                    options={shown.map((one) => ({ value: one.id, label: one.name }))}
+                    options={groups.length > 1 ? groups : groups[0]?.options}
                     onChange={onChange}
                 />
             )}

@@ -2,22 +2,20 @@ import { Button } from 'antd';
 import { api, ask } from '../api/client';
 import type { Element } from '../api/types';
 import { toTrialCall } from '../moment/trialCall';
+import { useAnswer } from '../moment/useAnswer';
 import { useGo, useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { useEdit } from '../plan/useEdit';
-import { usePlan } from '../plan/usePlan';
 import { useWrite } from '../plan/writes';
 
 /** Makes a promise of the answer on screen: from now on it is held against every moment. */
 export function ExpectThis() {
     const { moment } = useMoment();
-    const plan = usePlan();
     const { add } = useEdit();
     const told = useWrite();
     const go = useGo();
-    // A promise is kept by a whole number: those of a block for extensions lead to many.
-    const number = plan?.all('number').find((one) => one.number === moment.to);
-    if (moment.in !== 'draft' || !number || number.block?.extension) return null;
+    const called = useAnswer().data?.call;
+    if (moment.in !== 'draft' || called?.to !== moment.to || called.named === null) return null;
     const expect = async () => {
         const suggested = await told(() => ask(api.POST('/api/expected', { body: toTrialCall(moment) })));
         const made = suggested && (await add(suggested as unknown as Omit<Element, 'id'>));

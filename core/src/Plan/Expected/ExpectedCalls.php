@@ -15,7 +15,7 @@ use Meandros\Core\Value\Lists;
 final readonly class ExpectedCalls
 {
     /**
-     * @param list<string>      $to   numbers, by id; none: to any number
+     * @param list<string>      $to   numbers, by id, and people, for the numbers by which they are called straight; none: to any number
      * @param list<string>      $from lists of callers, by id; none: from anybody
      * @param list<string>|null $keys pressed at one menu after the other; null: whatever callers press
      */
@@ -65,7 +65,12 @@ final readonly class ExpectedCalls
     {
         $references = [];
         foreach ($this->to as $i => $id) {
-            $references[] = new Reference($id, "$pointer/to/$i", [Kind::Number], 'promises something of its calls');
+            $references[] = new Reference(
+                $id,
+                "$pointer/to/$i",
+                [Kind::Number, Kind::Person],
+                'promises something of its calls',
+            );
         }
         foreach ($this->from as $i => $id) {
             $references[] = new Reference($id, "$pointer/from/$i", [Kind::CallerList], 'promises something to it');

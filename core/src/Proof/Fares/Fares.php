@@ -12,7 +12,9 @@ use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Live\LiveState;
+use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Number;
+use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\PlanHours;
 use Meandros\Core\Proof\Alike;
@@ -65,7 +67,7 @@ final class Fares
     }
 
     /**
-     * @param list<string> $ids none for every number
+     * @param list<string> $ids of numbers, and of people for those by which they are called straight; none for every number
      *
      * @return array<string, non-empty-list<Number>> as EachNumber takes them apart: those to which calls fare alike, together
      */
@@ -73,17 +75,30 @@ final class Fares
     {
         [] === $ids && $this->plan->foreseeAll();
         $numbers = [];
-        foreach ([] === $ids ? $this->plan->all(Number::class) : $ids as $one) {
-            $number = $one instanceof Number ? $one : $this->plan->get(Number::class, $one);
-            // One that was given up reaches nobody, and nothing is expected of it.
-            if (null !== $number && null === $number->line->keptUntil) {
-                foreach ($this->dialled[$number->id()] ??= EachNumber::of($this->plan, $number) as $dialled) {
-                    $numbers[$this->alike->of($dialled)][] = $dialled;
-                }
+        foreach ([] === $ids ? $this->plan->all(Number::class) : array_map($this->plan->find(...), $ids) as $one) {
+            foreach (null === $one ? [] : $this->dialled($one) as $dialled) {
+                $numbers[$this->alike->of($dialled)][$dialled->range->number] = $dialled;
             }
         }
 
-        return $numbers;
+        return array_map(array_values(...), $numbers);
+    }
+
+    /** @return list<Number> one that was given up reaches nobody, and nothing is expected of it */
+    private function dialled(Element $one): array
+    {
+        $isGivenUp = static fn(Number $number): bool => null !== $number->line->keptUntil;
+
+        return $this->dialled[$one->id()] ??= match (true) {
+            $one instanceof Number => $isGivenUp($one) ? [] : EachNumber::of($this->plan, $one),
+            $one instanceof Person => array_values(
+                array_filter(
+                    EachNumber::straightTo($this->plan, $one),
+                    static fn(Number $number): bool => !$isGivenUp($number),
+                ),
+            ),
+            default => [],
+        };
     }
 
     /** Equal for numbers to which calls fare alike. */

@@ -88,9 +88,9 @@ final readonly class Holding
     public function isKeptOf(Expectation $expectation, array $numbers): ?bool
     {
         $to = $expectation->calls->to;
-        $named = array_values(
-            array_filter($numbers, static fn(Number $one): bool => [] === $to || \in_array($one->id(), $to, true)),
-        );
+        $names = static fn(Number $one): bool => \in_array($one->id(), $to, true) ||
+            \in_array($one->target?->element, $to, true);
+        $named = [] === $to ? $numbers : array_values(array_filter($numbers, $names));
 
         return [] === $named
             ? null

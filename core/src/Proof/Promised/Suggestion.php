@@ -21,6 +21,7 @@ use Meandros\Core\Proof\Reach;
 use Meandros\Core\Routing\Happening\Asked;
 use Meandros\Core\Routing\Happening\CallerToldApart;
 use Meandros\Core\Routing\Happening\HoursRead;
+use Meandros\Core\Routing\InBlock;
 use Meandros\Core\Routing\Trace;
 use Meandros\Core\Value\Lists;
 
@@ -30,11 +31,31 @@ final class Suggestion
     /** Seconds of a promise are told in whole steps. */
     private const STEP = 10;
 
-    /** @return Expectation|null null where the call was to no number, or to one of a block of which others lead elsewhere */
+    /**
+     * By what a promise names calls to what is dialled: a number, or the person whose it is in a block.
+     *
+     * @return string|null its id; null where that is no number, or one of a block of which others lead elsewhere
+     */
+    public static function names(Plan $plan, string $dialled): ?string
+    {
+        $number = $plan->dialled($dialled);
+        if (!($number instanceof Number)) {
+            return null;
+        }
+        $inBlock = '' === $number->range->extension() ? null : InBlock::of($plan, $number, $dialled);
+
+        return match (true) {
+            null === $inBlock => $number->id(),
+            $inBlock->isFree => null,
+            default => $inBlock->target?->element,
+        };
+    }
+
+    /** @return Expectation|null null where no promise names such calls */
     public static function of(Trace $trace, Plan $plan): ?Expectation
     {
-        $number = $plan->dialled($trace->call->dialled);
-        if (!($number instanceof Number) || '' !== $number->range->extension()) {
+        $to = self::names($plan, $trace->call->dialled);
+        if (null === $to) {
             return null;
         }
         $keys = $lists = [];
@@ -51,8 +72,8 @@ final class Suggestion
         }
 
         return new Expectation(
-            new About('exp_suggested', $number->name()),
-            new ExpectedCalls([$number->id()], \array_slice($lists, 0, 1), $keys),
+            new About('exp_suggested', $plan->nameOf($to)),
+            new ExpectedCalls([$to], \array_slice($lists, 0, 1), $keys),
             $read ?? new ExpectedTimes(),
             self::promise(new Course($trace), $plan),
         );

@@ -93,9 +93,9 @@ return [
     'not-a-holiday-rule.remedy' => 'Choose one of: {choices}.',
     'not-a-promise' => '"{that}" is nothing that can be promised.',
     'not-a-promise.remedy' => 'Choose one of: {choices}.',
-    'not-to-a-number' => 'This call is to no number, or to one of a block for extensions.',
+    'not-to-a-number' => 'This call is to no number, or to one of a block for an extension that nobody has.',
     'not-to-a-number.remedy' =>
-        'Try a call to a number that stands alone: something is expected of all calls to a number.',
+        'Try a call to a number that stands alone, or to somebody’s own: something is expected of all calls to it.',
     'not-to-come' => 'This moment is past.',
     'not-to-come.remedy' => 'Give one that is still to come, or publish at once.',
     'brief-too-long' => 'There are too many numbers to look at in time.',

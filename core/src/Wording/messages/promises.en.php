@@ -7,6 +7,7 @@ return [
     'calls' =>
         'Calls to {to}{from, select, anybody {} other { from {from}}}{keys, select, any {} none {, where nothing is pressed} other {, with key {keys} pressed}}',
     'any-number' => 'any number',
+    'own-numbers' => '{person}’s own number',
     'always' => 'always',
     'open' => 'while {hours} are open',
     'states' => 'while {hours} are {states}',

@@ -7,6 +7,7 @@ return [
     'calls' =>
         'Appels à {to}{from, select, anybody {} other { de {from}}}{keys, select, any {} none {, où rien n’est pressé} other {, où l’on presse la touche {keys}}}',
     'any-number' => 'n’importe quel numéro',
+    'own-numbers' => 'la ligne directe de {person}',
     'always' => 'toujours',
     'open' => 'tant que {hours} est ouvert',
     'states' => 'tant que {hours} est à {states}',
