@@ -139,6 +139,12 @@ final class ImportTest extends TestCase
             ['Drill (Mon 2 Nov 2026 to Wed 4 Nov 2026, 09:00–10:00)'],
             self::import(self::event(...[...$drill, 'RRULE:FREQ=DAILY;UNTIL=20261104'])),
         );
+        $drill[0] = 'DTSTART;TZID=Europe/London:20261102T000000';
+        self::assertSame(
+            ['Drill (Mon 2 Nov 2026 to Wed 4 Nov 2026, 00:00–01:00)'],
+            self::import(self::event(...[...$drill, 'RRULE:FREQ=DAILY;UNTIL=20261104'])),
+            'Midnight is the next day.',
+        );
     }
 
     public function testWhatIsLeftOutSaysWhy(): void
@@ -444,6 +450,7 @@ final class ImportTest extends TestCase
                     $from,
                     $until,
                 );
+                self::assertStringContainsString("\r\nDTSTAMP:" . gmdate('Ymd\THis\Z', self::NOW), $text);
                 $preview = (new SpecialDayImport($running))->preview(
                     $hours,
                     (new FileReader($zone, CivilDate::of(2037, 1, 1)))->read($text),
@@ -473,11 +480,14 @@ final class ImportTest extends TestCase
             ),
             self::event('DTSTART;VALUE=DATE:20261206', 'SUMMARY:Sunday'),
             self::event('DTSTART:20261205T130000', 'DTEND:20261205T150000', 'SUMMARY:Too much'),
+            self::event('DTSTART:20261205T080000', 'DTEND:20261205T090000', 'SUMMARY:Early', 'X-MEANDROS-STATE:open'),
         );
         $preview = (new SpecialDayImport(new PlanHours($plan)))->preview($hours, $file, 'closed');
         self::assertSame(['Fri 4 Dec 2026: Staff day', 'Sat 5 Dec 2026: Open Saturday'], $preview->added);
         self::assertSame(['Sun 6 Dec 2026: Sunday'], $preview->unchanged, 'It is closed on Sundays anyway.');
         self::assertSame('it overlaps “Open Saturday”', $preview->leftOut[0]->why);
+        $saturday = $preview->result->toJson()['specialDays'][1]['bands'];
+        self::assertSame(['08:00', '10:00'], array_column($saturday, 'from'), 'In the order of the day.');
     }
 
     /** @return list<string> */

@@ -35,6 +35,7 @@ final class PromptTest extends TestCase
         yield 'a date, as long as it usually is' => ['{date}', 2];
         yield 'a name and a place in a queue' => ['{name} {position}', 2];
         yield 'an opening and a wait' => ['{opening} {wait}', 3];
+        yield 'three names' => ['{name} {name} {name}', 3];
         yield 'accents are letters' => ['à bientôt où ça', 2];
     }
 

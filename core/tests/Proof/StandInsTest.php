@@ -55,6 +55,41 @@ final class StandInsTest extends TestCase
         yield 'inside' => [['used' => 'internal'], ['used'], [Caller::inside()->text]];
         yield 'mobiles' => [['used' => 'mobile'], [], ['+441632960998', '+447700900123']];
         yield 'a country' => [['used' => 'FR'], [], ['+447700900123', '+33639980123']];
+        $none = implode(
+            "\n",
+            \array_slice(
+                [
+                    'AT',
+                    'BE',
+                    'CH',
+                    'DE',
+                    'DK',
+                    'ES',
+                    'FI',
+                    'IE',
+                    'IT',
+                    'LU',
+                    'NL',
+                    'NO',
+                    'PL',
+                    'PT',
+                    'SE',
+                    'AU',
+                    'NZ',
+                    'JP',
+                    'GR',
+                    'CZ',
+                ],
+                0,
+                19,
+            ),
+        );
+        yield 'nobody of countries that have no stand-in, until one does' => [
+            ['used' => "$none\n+33*"],
+            ['used'],
+            ['+33000000000'],
+        ];
+        yield 'as far as twenty entries' => [['used' => "$none\nHU\nUS"], ['used'], []];
         yield 'nobody is left' => [['used' => "+1*\n+33*\n+44*"], [], ['withheld', '+10000000000']];
     }
 
