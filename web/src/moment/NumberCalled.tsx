@@ -38,8 +38,11 @@ export function NumberCalled() {
             aria-label="Number called"
             className="to"
             optionLabelProp="name"
-            // What is not in the plan any more has no name.
-            labelRender={({ value }) => chosen ?? (called?.to === value ? called.name : null) ?? value}
+            // What is not in the plan any more has no name; a long one is cut off where there is little room.
+            labelRender={({ value }) => {
+                const name = chosen ?? (called?.to === value ? called.name : null) ?? String(value);
+                return <span title={name}>{name}</span>;
+            }}
             showSearch={BY_LABEL}
             value={moment.to || null}
             popupMatchSelectWidth={300}
