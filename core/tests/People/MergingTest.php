@@ -141,6 +141,17 @@ final class MergingTest extends TestCase
         self::assertSame(['away'], array_column(RuleCopy::to($ben, $cid)->toJson()['rules'], 'id'));
     }
 
+    public function testPhonesOfATypeStandForEachOtherInTheirOrder(): void
+    {
+        $plan = self::builder()
+            ->with(self::person('ben', '', ['p1', 'p2', 'p3'], []))
+            ->with(self::person('cid', '', ['q1', 'q2', 'q3'], []))
+            ->plan();
+        [$ben, $cid] = [$plan->get(Person::class, 'ben'), $plan->get(Person::class, 'cid')];
+        \assert(null !== $ben && null !== $cid);
+        self::assertSame(['p1' => 'q1', 'p2' => 'q2', 'p3' => 'q3'], RuleCopy::names($ben, $cid));
+    }
+
     public function testARuleThatLedToWhomItIsCopiedToEndsThere(): void
     {
         $plan = self::builder()
