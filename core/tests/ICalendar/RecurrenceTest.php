@@ -248,9 +248,9 @@ final class RecurrenceTest extends TestCase
             'FREQ=DAILY;BYHOUR=9,10,11,12,13,14,15,16;BYMINUTE=0,20,40',
             [...$day, ...$day],
         ];
-        yield 'in the order of the day' => [
-            'FREQ=DAILY;BYHOUR=17,9;BYMINUTE=30,0',
-            ['09:00', '09:30', '17:00', '17:30', '09:00'],
+        yield 'the second of the day' => [
+            'FREQ=DAILY;BYHOUR=17,9;BYMINUTE=30,0;BYSETPOS=2',
+            ['09:00', '09:30', '09:30'],
         ];
         yield 'the same, minutely' => ['FREQ=MINUTELY;INTERVAL=20;BYHOUR=9,10,11,12,13,14,15,16', [...$day, ...$day]];
     }
