@@ -247,13 +247,10 @@ final class PlanTest extends TestCase
      */
     private static function places(array $places): array
     {
-        return array_map(
-            static fn(Place $place): string => $place->user->id() .
-                ' ' .
-                $place->reference->pointer .
-                ' ' .
-                $place->reference->role,
-            $places,
-        );
+        return array_map(static function (Place $place): string {
+            ['id' => $id, 'pointer' => $pointer, 'role' => $role] = $place->toJson();
+
+            return "$id $pointer $role";
+        }, $places);
     }
 }
