@@ -258,3 +258,25 @@ test('the country of a site follows its clock, and its clock the country', async
     await expect(page.getByText('nobody keeps in its country')).toBeHidden();
     await expect(country).toContainText('United States (US)');
 });
+
+test('what is worked at stays on screen, wherever its list puts it', async ({ page }) => {
+    await page.goto(address('/teams'));
+    const name = page.getByLabel('Name', { exact: true });
+    const was = await name.inputValue();
+    await name.fill(`Zone of ${was}`);
+    await name.press('Enter');
+    await saved(page);
+    const teams = page.getByRole('region', { name: 'Teams' });
+    await expect(teams.getByRole('link', { name: `Zone of ${was}` })).toHaveAttribute('aria-current', 'page');
+    await expect(teams.getByRole('link').first()).not.toContainText('Zone');
+    await expect(name).toHaveValue(`Zone of ${was}`);
+    await expect(name).toBeFocused();
+    // A promise that is kept again goes down its list.
+    await page.goto(address('/expectations'));
+    await expect(page.getByRole('heading', { name: 'Broken' })).toBeVisible();
+    const promised = await name.inputValue();
+    await choose(page, 'What callers press', 'where nothing is pressed');
+    await choose(page, 'They', 'ring');
+    await saved(page);
+    await expect(name).toHaveValue(promised);
+});

@@ -60,7 +60,9 @@ export function ElementScreen<K extends Kind>({ kind, note, rank, searchable, ed
             ? elements
             : elements.filter((one) => isFound(`${one.name} ${searchable?.(one) ?? ''}`, wanted));
     }, [elements, wanted, searchable]);
-    const chosen = id ? plan?.get(kind, id) : elements[0];
+    // The first of the list, until somebody works at it: then that one, wherever the list puts it.
+    const [workedAt, setWorkedAt] = useState<string>();
+    const chosen = id ? plan?.get(kind, id) : (workedAt && plan?.get(kind, workedAt)) || elements[0];
     const body = useBody(kind, chosen?.id);
     const disabled = moment.in !== 'draft';
     const { add } = useSteady({
@@ -111,7 +113,11 @@ export function ElementScreen<K extends Kind>({ kind, note, rank, searchable, ed
                 {foot}
             </section>
             {(chosen || id) && (
-                <section className="sheet" aria-label={chosen?.name ?? 'Nothing chosen'}>
+                <section
+                    className="sheet"
+                    aria-label={chosen?.name ?? 'Nothing chosen'}
+                    onFocus={() => setWorkedAt(chosen?.id)}
+                >
                     {body ? (
                         <ChosenElement key={body.id} element={body} editor={editor} disabled={disabled} />
                     ) : (
