@@ -356,6 +356,8 @@ start_server() {
   [ "$user" = root ] && fpm_flag=-R
   fill() { sed -e "s|@ROOT@|$ROOT|g; s|@RUN@|$RUN|g; s|@SOCKET@|$socket|g; s|@HTTP_PORT@|$HTTP_PORT|g; s|@POOL@|$pool|; s|@NICE@|$nice|; s|@USER@|$user|g; s|@BUILD@|$MEANDROS_BUILD|g" "$ROOT/bin/lib/$1"; }
   problems | written "$RUN/problems.conf" && web_changed=1
+  # A copy: the container may be cleared away while this server runs.
+  written "$RUN/locations.conf" <"$ROOT/var/cache/prod-$MEANDROS_BUILD/locations.conf" && web_changed=1
   fill fastcgi.conf | written "$RUN/fastcgi.conf" && web_changed=1
   { echo "$user_line"; fill nginx.conf; } | written "$RUN/nginx.conf" && web_changed=1
   (umask 077; fill php-fpm.conf | written "$RUN/php-fpm.conf") && php_changed=1

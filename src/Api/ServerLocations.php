@@ -11,7 +11,7 @@ use Symfony\Component\Routing\RouterInterface;
 /** Tells nginx what routes say of how they are served, whenever the container is built. */
 final readonly class ServerLocations implements CacheWarmerInterface
 {
-    /** Beside the container; nginx.conf reads it. */
+    /** Beside the container; start_server hands it to nginx. */
     public const FILE = 'locations.conf';
     /** For sound that comes in over a slow line. */
     private const SLOW = 'client_body_timeout 60s;';

@@ -13,15 +13,23 @@ final class OwnNumber
     /** @return string|null E.164: a number that leads to the person, else that of a block for their extension; null where there is none */
     public static function of(Plan $plan, Person $person): ?string
     {
-        $own = [];
-        foreach ($plan->mentioning($person->id(), Kind::Number) as $number) {
-            if ($number instanceof Number && !$number->range->isMany() && $number->target?->element === $person->id()) {
-                $own[] = $number->range->number;
-            }
-        }
+        $own = array_map(static fn(Number $one): string => $one->range->number, self::alone($plan, $person));
         sort($own);
 
         return $own[0] ?? self::inBlock($plan, $person->known->extension);
+    }
+
+    /** @return list<Number> numbers that stand alone and lead to the person */
+    public static function alone(Plan $plan, Person $person): array
+    {
+        $alone = [];
+        foreach ($plan->mentioning($person->id(), Kind::Number) as $number) {
+            if ($number instanceof Number && !$number->range->isMany() && $number->target?->element === $person->id()) {
+                $alone[] = $number;
+            }
+        }
+
+        return $alone;
     }
 
     private static function inBlock(Plan $plan, string $extension): ?string

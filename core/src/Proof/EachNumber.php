@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof;
 
-use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\About;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Plan\Element\NumberRange;
 use Meandros\Core\Plan\Element\Person;
-use Meandros\Core\Plan\Kind;
 use Meandros\Core\Plan\OwnNumber;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Routing\InBlock;
@@ -66,15 +64,7 @@ final class EachNumber
     /** @return list<Number> all by which somebody is called straight: those that stand alone, and those of blocks */
     public static function straightTo(Plan $plan, Person $person): array
     {
-        $alone = array_filter(
-            $plan->mentioning($person->id(), Kind::Number),
-            static fn(Element $one): bool => $one instanceof Number &&
-                !$one->range->isMany() &&
-                $one->target?->element === $person->id(),
-        );
-
-        /** @var list<Number> */
-        return [...array_values($alone), ...self::toPerson($plan, $person)];
+        return [...OwnNumber::alone($plan, $person), ...self::toPerson($plan, $person)];
     }
 
     /** The number that takes what is dialled, by itself. */

@@ -88,9 +88,13 @@ final readonly class Holding
     public function isKeptOf(Expectation $expectation, array $numbers): ?bool
     {
         $to = $expectation->calls->to;
-        $names = static fn(Number $one): bool => \in_array($one->id(), $to, true) ||
-            \in_array($one->target?->element, $to, true);
-        $named = [] === $to ? $numbers : array_values(array_filter($numbers, $names));
+        $dialled = array_map(
+            static fn(Number $one): string => $one->range->number,
+            [] === $to ? $numbers : array_merge(...array_values($this->fares->numbers($to))),
+        );
+        $named = array_values(
+            array_filter($numbers, static fn(Number $one): bool => \in_array($one->range->number, $dialled, true)),
+        );
 
         return [] === $named
             ? null
