@@ -247,7 +247,10 @@ final class PlanApiTest extends ApiTestCase
         $this->send('PUT', '/api/plans/draft/file', json_decode($this->file(), true), $this->draftRevision());
         $plan = json_decode($this->file(), true);
         $look = fn(array $plan): array => $this->send('POST', '/api/plans/draft/file/preview', $plan);
-        self::assertSame(['revision' => $this->draftRevision(), 'count' => 0, 'pending' => []], $look($plan));
+        self::assertSame(
+            ['count' => 0, 'revision' => $this->draftRevision(), 'counts' => [], 'pending' => []],
+            $look($plan),
+        );
         $plan['elements'][0]['name'] = 'Ternwick Quay';
         $plan['elements'][] = ['id' => 'mbx_new', 'kind' => 'mailbox', 'name' => 'New one'];
         $plan['elements'] = array_values(
@@ -257,6 +260,13 @@ final class PlanApiTest extends ApiTestCase
         self::assertSame(3, $told['count']);
         self::assertEqualsCanonicalizing(['changed', 'added', 'removed'], array_column($told['pending'], 'what'));
         self::assertSame('mbx_new', array_column($told['pending'], 'id', 'what')['added']);
+        foreach (range(1, 25) as $i) {
+            $plan['elements'][] = ['id' => "mbx_$i", 'kind' => 'mailbox', 'name' => "Mailbox $i"];
+        }
+        $told = $look($plan);
+        $boxes = ['kind' => 'mailbox', 'what' => 'added', 'count' => 26];
+        self::assertSame([28, $boxes], [$told['count'], $told['counts'][0]]);
+        self::assertCount(22, $told['pending'], 'The first twenty of a kind are named, and all of the others.');
         $plan['elements'][0]['zone'] = 'Nowhere/Atall';
         self::assertSame('/elements/0/zone', $look($plan)['errors'][0]['pointer']);
     }

@@ -57,7 +57,7 @@ final readonly class EditionController
     {
         $pending = $this->editions->pending();
 
-        return new JsonResponse($pending, 200, ['ETag' => Revision::tag($pending['revision'])]);
+        return new JsonResponse($pending, 200, ['ETag' => Revision::tag($pending->revision)]);
     }
 
     /**

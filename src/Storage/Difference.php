@@ -9,17 +9,17 @@ use Doctrine\DBAL\Connection;
 /** What differs between the draft and another plan: found by the hashes of elements, which the database keeps; neither plan is read. */
 final readonly class Difference
 {
-    /** Elements that are named. */
-    private const MOST = 200;
+    /** So many elements are named of those of one kind that are added, changed or removed. */
+    private const MOST = 20;
 
     public function __construct(private Connection $database) {}
 
     /**
-     * @param int $edition 0: nothing at all
+     * What the draft would change.
      *
-     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string, why: string|null}>} what the draft would change
+     * @param int $edition 0: nothing at all
      */
-    public function fromEdition(int $edition): array
+    public function fromEdition(int $edition): Differing
     {
         return $this->read(
             'SELECT id, kind, name, hash, why FROM edition_element WHERE number = ?',
@@ -53,11 +53,11 @@ final readonly class Difference
     }
 
     /**
-     * @param array<string, string|null> $rows encoded elements by id
+     * What a plan would change in the draft.
      *
-     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string, why: string|null}>} what they would change in the draft
+     * @param array<string, string|null> $rows encoded elements by id
      */
-    public function toPlan(array $rows): array
+    public function toPlan(array $rows): Differing
     {
         return $this->read(
             "SELECT r.id, b.body->>'kind' AS kind, b.body->>'name' AS name, CAST(md5(CAST(b.body AS text)) AS uuid) AS hash
@@ -75,33 +75,31 @@ final readonly class Difference
      * @param 'added'|'removed' $inDraft what an element is that only the draft has
      * @param 'added'|'removed' $inOther or only the other
      * @param string            $why     elements were as they were before
-     *
-     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string, why: string|null}>}
      */
-    private function read(string $other, array $values, string $inDraft, string $inOther, string $why): array
+    private function read(string $other, array $values, string $inDraft, string $inOther, string $why): Differing
     {
-        /** @var non-empty-list<array{revision: int, count: int, id: string|null, kind: string, name: string, what: string, why: string|null}> $rows */
+        /** @var non-empty-list<array{revision: int, id: string|null, kind: string, name: string, what: string, why: string|null, place: int, alike: int}> $rows */
         $rows = $this->database->fetchAllAssociative(
-            "SELECT draft.revision, count(p.id) OVER () AS count, p.* FROM draft LEFT JOIN (
-            SELECT coalesce(e.id, o.id) AS id, coalesce(e.kind, o.kind) AS kind, coalesce(e.name, o.name) AS name,
-                CASE WHEN o.id IS NULL THEN '$inDraft' WHEN e.id IS NULL THEN '$inOther' ELSE 'changed' END AS what, $why AS why
-            FROM draft_element e FULL JOIN ($other) AS o ON o.id = e.id WHERE e.hash IS DISTINCT FROM o.hash
-            ) AS p ON true ORDER BY p.kind, p.name, p.id LIMIT ?",
+            "SELECT draft.revision, p.* FROM draft LEFT JOIN (
+            SELECT d.*, row_number() OVER (alike ORDER BY name, id) AS place, count(*) OVER alike AS alike FROM (
+                SELECT coalesce(e.id, o.id) AS id, coalesce(e.kind, o.kind) AS kind, coalesce(e.name, o.name) AS name,
+                    CASE WHEN o.id IS NULL THEN '$inDraft' WHEN e.id IS NULL THEN '$inOther' ELSE 'changed' END AS what, $why AS why
+                FROM draft_element e FULL JOIN ($other) AS o ON o.id = e.id WHERE e.hash IS DISTINCT FROM o.hash
+            ) AS d WINDOW alike AS (PARTITION BY kind, what)
+            ) AS p ON p.place <= ? ORDER BY p.kind, p.name, p.id",
             [...$values, self::MOST],
         );
-        $pending = [];
+        $counts = $pending = [];
         foreach ($rows as $row) {
-            if (null !== $row['id']) {
-                $pending[] = [
-                    'id' => $row['id'],
-                    'kind' => $row['kind'],
-                    'name' => $row['name'],
-                    'what' => $row['what'],
-                    'why' => $row['why'],
-                ];
+            if (null === $row['id']) {
+                continue;
             }
+            if (1 === $row['place']) {
+                $counts[] = new DifferingCount($row['kind'], $row['what'], $row['alike']);
+            }
+            $pending[] = new DifferingElement($row['id'], $row['kind'], $row['name'], $row['what'], $row['why']);
         }
 
-        return ['revision' => $rows[0]['revision'], 'count' => $rows[0]['count'], 'pending' => $pending];
+        return new Differing($rows[0]['revision'], $counts, $pending);
     }
 }

@@ -191,11 +191,11 @@ final readonly class Draft
     }
 
     /**
-     * @param Plan $plan one whose elements fit together
+     * What a plan would change.
      *
-     * @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>} what it would change
+     * @param Plan $plan one whose elements fit together
      */
-    public function difference(Plan $plan): array
+    public function difference(Plan $plan): Differing
     {
         return (new Difference($this->database))->toPlan(ElementRows::encode($plan->elements()));
     }

@@ -248,8 +248,8 @@ final readonly class Editions
         );
     }
 
-    /** @return array{revision: int, count: int, pending: list<array{id: string, kind: string, name: string, what: string}>} what publishing would change */
-    public function pending(): array
+    /** What publishing would change. */
+    public function pending(): Differing
     {
         return (new Difference($this->database))->fromEdition($this->live() ?? 0);
     }

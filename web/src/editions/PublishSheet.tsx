@@ -2,14 +2,14 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
-import type { Kind, Pending } from '../api/types';
+import type { Pending } from '../api/types';
 import { ImpactSection } from '../coverage/Impact';
 import { useExpectations } from '../expectations/useExpectations';
 import { useMoment } from '../moment/useMoment';
 import { KINDS } from '../plan/kinds';
 import { usePlan } from '../plan/usePlan';
 import { LookingThrough } from '../ui/LookingThrough';
-import { Said } from '../ui/Why';
+import { ChangedElements, elementWords } from './ChangedElements';
 import { FindingsSection } from './FindingsSection';
 import { PublishForm } from './PublishForm';
 import { useEditionsQuery, usePending } from './useEditions';
@@ -26,17 +26,15 @@ export function PublishSheet() {
             for (const key of ['pending', 'findings', 'recordings']) queries.refetchQueries({ queryKey: [key] });
         asked.current = stamp;
     }, [stamp, queries]);
-    const pending = looked?.pending ?? [];
 
     return (
         <section className="sheet" aria-label="Publish">
             <h1>Publish the draft</h1>
-            {pending.length === 0 ? (
-                <p className="quiet">The draft is the same as what is live.</p>
-            ) : (
+            {looked?.count === 0 && <p className="quiet">The draft is the same as what is live.</p>}
+            {looked && looked.count > 0 && (
                 <>
                     <ImpactSection title="What it changes for callers" />
-                    <Changed pending={pending} count={looked?.count ?? 0} />
+                    <Changed changes={looked} />
                 </>
             )}
             <BrokenExpectations />
@@ -47,30 +45,11 @@ export function PublishSheet() {
     );
 }
 
-function Changed({ pending, count }: { pending: Pending['pending']; count: number }) {
-    const { search } = useMoment();
+function Changed({ changes }: { changes: Pending }) {
     return (
-        <details className="more" open={count < 6}>
-            <summary>
-                It changes {count} {count === 1 ? 'element' : 'elements'} of the plan
-            </summary>
-            <ul className="pending">
-                {pending.slice(0, 30).map((one) => (
-                    <li key={one.id}>
-                        <span className={`what ${one.what}`}>{one.what}</span>{' '}
-                        {one.what === 'removed' ? (
-                            one.name
-                        ) : (
-                            <Link to={{ pathname: `/${KINDS[one.kind as Kind].path}/${one.id}`, search }}>
-                                {one.name}
-                            </Link>
-                        )}{' '}
-                        <span className="quiet">{one.kind}</span>
-                        {one.why !== null && <Said name="It was so because" why={one.why} />}
-                    </li>
-                ))}
-                {pending.length > 30 && <li className="quiet">and {count - 30} more</li>}
-            </ul>
+        <details className="more" open={changes.count < 6}>
+            <summary>It changes {elementWords(changes.count)} of the plan</summary>
+            <ChangedElements changes={changes} linked />
         </details>
     );
 }

@@ -3,13 +3,13 @@ import { App, Button, Input } from 'antd';
 import { useRef, useState } from 'react';
 import { api, ask, RefusedError } from '../api/client';
 import type { Change, FieldError, Pending, PlanFile } from '../api/types';
+import { ChangedElements, countWords, elementWords } from '../editions/ChangedElements';
 import { useEditions } from '../editions/useEditions';
 import { useGo, useMoment } from '../moment/useMoment';
 import { patchDraft, usePlan } from '../plan/usePlan';
 import { upload } from '../sound/uploads';
 import { Field } from '../ui/Field';
 import { FileButton } from '../ui/FileButton';
-import { Said } from '../ui/Why';
 import { SettingsSheet } from './SettingsSheet';
 
 /** A plan that is about to take the draft's place, and what it would change. */
@@ -184,12 +184,9 @@ function BroughtPreview({
     onBringIn: () => void;
     onDrop: () => void;
 }) {
-    const count = (what: string) => changes.pending.filter((one) => one.what === what).length;
     const current = usePlan()?.plan.name;
     const isNamedSo = name === undefined || current === name;
     const same = changes.count === 0 && isNamedSo;
-    const explainedFirst = changes.pending.toSorted((a, b) => Number(b.why !== null) - Number(a.why !== null));
-    const counts = (['added', 'changed', 'removed'] as const).filter((what) => count(what) > 0);
     return (
         <div className="notice" role="status">
             {changes.count === 0 ? (
@@ -199,22 +196,10 @@ function BroughtPreview({
             ) : (
                 <>
                     <p>
-                        <b>{name ?? 'A plan with its sounds'}</b>: {from} would change {changes.count}{' '}
-                        {changes.count === 1 ? 'element' : 'elements'}
-                        {changes.count === changes.pending.length &&
-                            ` (${counts.map((what) => `${count(what)} ${what}`).join(', ')})`}
-                        .
+                        <b>{name ?? 'A plan with its sounds'}</b>: {from} would change {elementWords(changes.count)} (
+                        {countWords(changes.counts)}).
                     </p>
-                    <ul className="pending">
-                        {explainedFirst.slice(0, 12).map((one) => (
-                            <li key={one.id}>
-                                <span className={`what ${one.what}`}>{one.what}</span> {one.name}{' '}
-                                <span className="quiet">{one.kind}</span>
-                                {one.why !== null && <Said name="It was so because" why={one.why} />}
-                            </li>
-                        ))}
-                        {changes.count > 12 && <li className="quiet">and {changes.count - 12} more</li>}
-                    </ul>
+                    <ChangedElements changes={changes} />
                 </>
             )}
             <div className="ways">
