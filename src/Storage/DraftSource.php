@@ -17,8 +17,6 @@ use Meandros\Core\Plan\Mark;
  */
 final class DraftSource implements ElementSource
 {
-    /** Of the elements in a table: those of an edition that say the same have the same. */
-    public const FINGERPRINT = "SELECT coalesce(md5(string_agg(CAST(hash AS text), '' ORDER BY id COLLATE \"C\")), '') FROM %s";
     /** Of what was wanted lately, so many are fetched together. */
     private const MOST_LATELY = 400;
     /** So many are fetched one by one. */
@@ -199,9 +197,7 @@ final class DraftSource implements ElementSource
     public function fingerprint(): string
     {
         /** @var array{int, string} $row */
-        $row = $this->database->fetchNumeric(
-            \sprintf('SELECT revision, (%s) FROM draft', \sprintf(self::FINGERPRINT, 'draft_element')),
-        );
+        $row = $this->database->fetchNumeric(\sprintf('SELECT revision, (%s) FROM draft', Shares::fingerprint(null)));
         $this->demand($row[0]);
 
         return $row[1];

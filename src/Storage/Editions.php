@@ -319,10 +319,7 @@ final readonly class Editions
 
     private function fingerprint(int $number): string
     {
-        $found = $this->database->fetchOne(
-            \sprintf(DraftSource::FINGERPRINT, 'edition_element') . ' WHERE number = ?',
-            [$number],
-        );
+        $found = $this->database->fetchOne(Shares::fingerprint($number));
 
         return \is_string($found) ? $found : '';
     }
