@@ -18,7 +18,7 @@ final class StateReason
             return \sprintf(
                 '%s until %s, and it stays so %s.',
                 self::decision($reading->decision),
-                When::instant($ends, $zone),
+                When::instantFrom($reading->decision->day, $ends, $zone),
                 self::until($reading, $zone),
             );
         }
@@ -57,6 +57,8 @@ final class StateReason
 
     private static function until(Reading $reading, string $zone): string
     {
-        return null === $reading->until ? 'with no change in sight' : 'until ' . When::instant($reading->until, $zone);
+        return null === $reading->until
+            ? 'with no change in sight'
+            : 'until ' . When::instantFrom($reading->decision->day, $reading->until, $zone);
     }
 }

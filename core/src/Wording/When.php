@@ -13,9 +13,22 @@ final class When
 {
     public static function instant(int $instant, string $zone): string
     {
-        $local = Zone::around($zone, $instant)->localOf($instant);
+        return self::said('D j M Y ', Zone::around($zone, $instant)->localOf($instant));
+    }
 
-        return gmdate(0 === $local % 60 ? 'D j M Y H:i' : 'D j M Y H:i:s', $local);
+    /**
+     * As it is said to whoever knows of which date it is spoken: "12:00" of the same one, "Tue 24 Nov 05:00" of another one of
+     * the year.
+     *
+     * @param int $day since 1970
+     */
+    public static function instantFrom(int $day, int $instant, string $zone): string
+    {
+        $local = Zone::around($zone, $instant)->localOf($instant);
+        $then = CivilDate::ofLocalSecond($local);
+        $isInYear = CivilDate::year($then) === CivilDate::year($day);
+
+        return self::said($then === $day ? '' : ($isInYear ? 'D j M ' : 'D j M Y '), $local);
     }
 
     /** "Fri 25 Dec 2026". */
@@ -38,6 +51,12 @@ final class When
     public static function dayOfYear(int $day, string $language): string
     {
         return self::in($language, 'd MMMM', $day);
+    }
+
+    /** Seconds only where there are some. */
+    private static function said(string $date, int $local): string
+    {
+        return gmdate($date . (0 === $local % 60 ? 'H:i' : 'H:i:s'), $local);
     }
 
     private static function in(string $language, string $pattern, int $day): string

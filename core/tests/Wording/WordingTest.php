@@ -7,6 +7,7 @@ namespace Meandros\Core\Tests\Wording;
 use Meandros\Core\Proof\Weekly;
 use Meandros\Core\Routing\Event;
 use Meandros\Core\Tests\PlanBuilder;
+use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Time\Weekday;
 use Meandros\Core\Wording\AnswerSentence;
 use Meandros\Core\Wording\Duration;
@@ -77,6 +78,18 @@ final class WordingTest extends TestCase
             'Mon 23 Nov 2026 13:00:05',
             When::instant((int) gmmktime(12, 0, 5, 11, 23, 2026), 'Europe/Paris'),
         );
+    }
+
+    public function testOfADateThatIsKnownNoMoreIsSaidThanWhatIsNot(): void
+    {
+        $from = static fn(int $hour, int $day, int $month): string => When::instantFrom(
+            CivilDate::of(2026, 12, 30),
+            (int) gmmktime($hour, 0, 0, $month, $day, 2026),
+            'Europe/Paris',
+        );
+        self::assertSame(['00:00', '23:00'], [$from(23, 29, 12), $from(22, 30, 12)], 'In local time.');
+        self::assertSame('Thu 31 Dec 00:00', $from(23, 30, 12));
+        self::assertSame('Fri 1 Jan 2027 00:00', $from(23, 31, 12));
     }
 
     /**
@@ -204,6 +217,11 @@ final class WordingTest extends TestCase
             'Answered: Per_a. Taken elsewhere: Per_c, Per_d, Per_e, Per_f, Per_g, Per_h, Per_i, Per_j and 2 more. Busy: Per_b.',
             (new EventWords($plan->plan()))->because($trace->passage->events[1]->happening),
         );
+        $trace = $plan->team('team_all', \array_slice($members, 0, 9))->call();
+        self::assertStringEndsWith(
+            'Per_g, Per_h and 1 more.',
+            (new EventWords($plan->plan()))->because($trace->passage->events[1]->happening),
+        );
     }
 
     public function testSomebodyWhosePhonesFaredDifferentlyIsToldPhoneByPhone(): void
@@ -261,7 +279,7 @@ final class WordingTest extends TestCase
         self::assertSame('hours', $report['events'][1]['kind']);
         self::assertSame('open', $report['events'][1]['what']['state']);
         self::assertSame(
-            'The week has it on Monday 09:00–17:00, until Mon 23 Nov 2026 17:00. This state has no exit here, so the call goes on.',
+            'The week has it on Monday 09:00–17:00, until 17:00. This state has no exit here, so the call goes on.',
             $report['events'][1]['reason'],
         );
         self::assertSame('The list ran out and nothing follows it.', $report['events'][2]['reason']);
