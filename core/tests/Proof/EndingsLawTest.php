@@ -84,15 +84,16 @@ final class EndingsLawTest extends TestCase
         self::assertGreaterThan($count / 4, $complete);
     }
 
-    #[TestWith([false])]
-    #[TestWith([true])]
-    public function testPeopleOfTwoPhonesThatAreRungAgainAtOnce(bool $queue): void
+    #[TestWith([false, false])]
+    #[TestWith([true, false])]
+    #[TestWith([false, true])]
+    public function testPeopleOfTwoPhonesThatAreRungAgainAtOnce(bool $queue, bool $paged): void
     {
         mt_srand(Soak::seed());
         $call = PlanBuilder::trial('2026-11-23T10:30');
         $checked = 0;
-        for ($i = 0, $count = Soak::count($queue ? 30 : 60); $i < $count; ++$i) {
-            $plan = PeopleOfTwoPhones::plan($queue);
+        for ($i = 0, $count = Soak::count($queue || $paged ? 30 : 60); $i < $count; ++$i) {
+            $plan = PeopleOfTwoPhones::plan($queue, $paged);
             $endings = Endings::of($plan, $call);
             self::reproduce($plan, $call, $endings);
             for ($j = 0; [] === $endings->notTried && $j < 60; ++$j) {

@@ -619,6 +619,83 @@ final class EndingsTest extends TestCase
         );
     }
 
+    public function testATeamThatIsPagedHearsTheCaller(): void
+    {
+        $builder = (new PlanBuilder())->person('ann')->team('team', ['ann'], 'paging');
+        $plan = $builder
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => 'team', 'seconds' => 20]])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertSame(
+            ['announced team 0 0', 'ran out of steps  0 0'],
+            self::told($endings),
+            'She may be on a call.',
+        );
+        self::assertSame(
+            ['speaks on phones that answer by themselves', 'no step is left'],
+            array_column(EndingsReport::of($endings, $plan)['endings'], 'words'),
+        );
+    }
+
+    /** Her desk phone rings for 5 s, then all hear the caller: unless she answers in that very second, or Ben is on a call. */
+    public function testATeamThatIsPagedByARuleMayNotHearTheCaller(): void
+    {
+        $plan = self::withARule(
+            [
+                ['phones' => ['desk'], 'teams' => [], 'after' => 0, 'seconds' => 10],
+                ['phones' => [], 'teams' => ['team'], 'after' => 5, 'seconds' => 5],
+            ],
+            ['pattern' => 'paging', 'members' => ['ben']],
+            'ann',
+        );
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $endings = Endings::of($plan, $call);
+        self::assertSame(
+            ['answered ann 0 7', 'ran out of steps  0 8', 'announced team 5 5', 'caller gave up  1 8'],
+            self::told($endings),
+        );
+        self::reproduce($plan, $call, $endings);
+    }
+
+    /** Her turn comes after 7 s, a second before the time is up, and her phone rings 5 s later: if Ben refuses sooner, it does. */
+    public function testWhoseTurnComesTooLateToRingComesUpWhereOthersRefuseSooner(): void
+    {
+        $plan = self::withARule(
+            [['phones' => ['desk'], 'teams' => [], 'after' => 5, 'seconds' => 10]],
+            [
+                'pattern' => 'one after the other',
+                'members' => ['ben', 'ann'],
+                'memberSeconds' => 7,
+                'followRules' => true,
+            ],
+            'team',
+        );
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $endings = Endings::of($plan, $call);
+        self::assertSame(
+            ['ran out of steps  0 8', 'answered ben 0 6', 'answered ann 5 7', 'caller gave up  1 8'],
+            self::told($endings),
+        );
+        self::reproduce($plan, $call, $endings);
+    }
+
+    /**
+     * @param list<array<string, mixed>> $stages of Ann's rule
+     * @param array<string, mixed>       $team
+     */
+    private static function withARule(array $stages, array $team, string $target): Plan
+    {
+        $ann = (new PlanBuilder())->person('ann')->element('ann');
+        $next = ['nobody' => null, 'busy' => null, 'unreachable' => null];
+
+        return (new PlanBuilder())
+            ->person('ben')
+            ->with(['rules' => [['id' => 'rule', 'name' => 'Rule', 'stages' => $stages, 'next' => $next]]] + $ann)
+            ->with(['id' => 'team', 'kind' => 'team', 'name' => 'Team'] + $team)
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => $target, 'seconds' => 8]])
+            ->plan();
+    }
+
     public function testAKeyThatLeadsBackToTheMailboxGoesRound(): void
     {
         $plan = (new PlanBuilder())

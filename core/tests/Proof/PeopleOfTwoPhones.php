@@ -15,21 +15,27 @@ final class PeopleOfTwoPhones
 
     private int $steps = 0;
 
-    private function __construct() {}
+    private function __construct(private readonly bool $isPaged) {}
 
-    /** @param bool $queue whether Ann and Ben are agents of a queue too, to which calls come somewhere on the way */
-    public static function plan(bool $queue = false): Plan
+    /**
+     * @param bool $queue whether Ann and Ben are agents of a queue too, to which calls come somewhere on the way
+     * @param bool $paged whether a team may be paged, also by rules
+     */
+    public static function plan(bool $queue = false, bool $paged = false): Plan
     {
-        $self = new self();
+        $self = new self($paged);
         $builder = new PlanBuilder();
         foreach (['ann', 'ben', 'cid'] as $person) {
-            $builder->with(self::person($person));
+            $builder->with($self->person($person));
         }
         foreach (['mbx', 'mbx_a', 'mbx_b', 'mbx_c'] as $mailbox) {
             $builder->mailbox($mailbox);
         }
         foreach (['team', 'two'] as $team) {
             $builder->with(self::team($team));
+        }
+        if ($paged) {
+            $builder->with(['pattern' => 'paging'] + self::team('paged'));
         }
         $first = $self->ring();
         foreach (\array_slice(self::shuffled(self::EXITS), 0, 2) as $on) {
@@ -76,12 +82,12 @@ final class PeopleOfTwoPhones
     }
 
     /** @return array<string, mixed> */
-    private static function person(string $id): array
+    private function person(string $id): array
     {
         $phones = \array_slice(['desk', 'lap'], 0, 0 === mt_rand(0, 2) ? 1 : 2);
-        $stage = static fn(): array => [
+        $stage = fn(): array => [
             'phones' => 0 === mt_rand(0, 1) ? [self::oneOf($phones)] : $phones,
-            'teams' => [],
+            'teams' => $this->isPaged ? self::oneOf([[], [], ['paged'], ['team'], ['two']]) : [],
             'after' => self::oneOf([0, 0, 5]),
             'seconds' => mt_rand(3, 12),
         ];
@@ -133,7 +139,7 @@ final class PeopleOfTwoPhones
         return [
             'id' => 's' . ++$this->steps,
             'do' => 'ring',
-            'target' => self::oneOf(['ann', 'ben', 'cid', 'team', 'two']),
+            'target' => self::oneOf(['ann', 'ben', 'cid', 'team', 'two', ...$this->isPaged ? ['paged'] : []]),
             'seconds' => mt_rand(4, 15),
             'handOver' => 0 === mt_rand(0, 3),
         ];

@@ -57,11 +57,27 @@ final readonly class LookedAt
     {
         $rung = array_fill_keys(array_map(static fn(Rung $one): string => $one->phone->id, $what->rung), true);
         $phones = [];
-        foreach (true === Team::mannersOf($this->plan, $what->target)?->skipBusy ? $what->rung : [] as $one) {
+        foreach (self::skipsBusy($this->plan, $what) ? $what->rung : [] as $one) {
             $phones += array_flip($this->plan->get(Person::class, $one->phone->owner->person)?->phoneIds() ?? []);
         }
 
         return array_keys(array_diff_key($phones, $rung));
+    }
+
+    /** Whether one busy phone may keep all of somebody's from ringing: in the team that rings, or one that a rule has ring with somebody. */
+    public static function skipsBusy(Plan $plan, Ringing $what): bool
+    {
+        $teams = [$what->target?->element];
+        foreach ($what->why->choice->rule->ringing->stages ?? [] as $stage) {
+            array_push($teams, ...$stage->teams);
+        }
+        foreach ($teams as $team) {
+            if (true === $plan->get(Team::class, $team)?->manners->skipBusy) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<string> */
@@ -129,7 +145,10 @@ final readonly class LookedAt
     {
         $looked = [];
         foreach ($walk->rung->all() as $rung) {
-            $looked[$rung->phone->id] = $rung->times->from;
+            // Where others rang, nobody looked at those whose turn never came.
+            if (Rung::NOT_REACHED !== $rung->outcome) {
+                $looked[$rung->phone->id] = $rung->times->from;
+            }
         }
         foreach ($walk->events() as $event) {
             $what = $event->happening;
@@ -146,7 +165,7 @@ final readonly class LookedAt
             if ($what instanceof SentOn && null !== $what->number) {
                 $looked[$what->number] = $event->second;
             }
-            foreach ($what instanceof Ringing ? $this->onACall($what) : [] as $phone) {
+            foreach ($what instanceof Ringing ? $this->wouldRing($what) : [] as $phone) {
                 $looked[$phone] = max($looked[$phone] ?? 0, $event->second);
             }
         }

@@ -7,9 +7,9 @@ namespace Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Plan\Element\Person;
-use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\LookedAt;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Value\Lists;
@@ -29,7 +29,7 @@ final class OneThingEach
     {
         \assert($at->what instanceof Ringing);
 
-        return true === Team::mannersOf($at->plan(), $at->what->target)?->skipBusy;
+        return LookedAt::skipsBusy($at->plan(), $at->what);
     }
 
     /** @return string the person of a phone */
@@ -51,7 +51,7 @@ final class OneThingEach
      */
     public static function of(Asking $at, array $open): array
     {
-        if (!$at->later()->mixes || [] === $open) {
+        if (!$at->later()->mixes) {
             return [];
         }
         $ways = match (true) {
@@ -176,7 +176,7 @@ final class OneThingEach
         \assert($at->what instanceof Ringing);
         $rung = array_map(static fn(Rung $one): string => $one->phone->id, $at->what->rung);
         $ways = [];
-        foreach (array_unique(array_map(self::owner(...), array_keys($open))) as $person) {
+        foreach (array_unique(array_map(self::owner(...), $rung)) as $person) {
             $others = array_filter(
                 $open,
                 static fn(string $one): bool => self::owner($one) !== $person,

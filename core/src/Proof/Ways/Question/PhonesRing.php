@@ -45,8 +45,8 @@ final class PhonesRing implements Question
     }
 
     /**
-     * The exit by which the call would go on, as far as the others are concerned; and what those did that may be looked at again in the
-     * very second.
+     * The exit by which the call would go on, as far as the others are concerned, or who of them takes it; and what those did that may be
+     * looked at again in the very second.
      *
      * @param array<string, Rung> $open
      */
@@ -63,8 +63,13 @@ final class PhonesRing implements Question
             return '';
         }
         $again = array_filter($others, static fn(Rung $one): bool => $at->later()->rings($one->phone->id));
+        $taken = array_filter(
+            $others,
+            static fn(Rung $one): bool => Lists::has([Rung::ANSWERED, Rung::OWN_MAILBOX, Rung::HEARS], $one->outcome),
+        );
 
         return RingResult::exit($rang, array_values($others)) .
+            implode(' ', array_map(static fn(Rung $one): string => ' ' . $one->phone->id, $taken)) .
             (0 === $this->since($at)
                 ? implode(
                     ' ',
@@ -82,7 +87,7 @@ final class PhonesRing implements Question
 
     public function answers(Asking $at): array
     {
-        $silent = array_filter($this->open($at), static fn(Rung $one): bool => null === $one->times->rings);
+        $silent = array_filter($this->open($at), static fn(Rung $one): bool => !self::comesUp($one));
         if ([] === $silent) {
             return $this->whatTheyDo($at);
         }
@@ -195,7 +200,8 @@ final class PhonesRing implements Question
     /** It is all the same by which of their phones in the company somebody answers, where they ring alike. */
     private static function whose(Rung $rung): string
     {
-        $isAlike = null === $rung->phone->outside && !$rung->phone->manner->askFirst;
+        $isPaged = Rung::HEARS === $rung->outcome;
+        $isAlike = null === $rung->phone->outside && !$rung->phone->manner->askFirst && !$isPaged;
 
         return $isAlike ? OneThingEach::owner($rung->phone->id) : $rung->phone->id;
     }
@@ -228,7 +234,12 @@ final class PhonesRing implements Question
 
     public function untried(Asking $at): ?Untried
     {
-        return OneThingEach::areTooMany($at, $this->open($at)) ? Untried::TooManyWays : null;
+        $open = $this->open($at);
+        $isPaged = [] !== array_filter($open, static fn(Rung $one): bool => Rung::HEARS === $one->outcome);
+        // Somebody who rings may be on a call by a phone that does not, and then is not paged.
+        $isLeft = OneThingEach::areTooMany($at, $open) || ($isPaged && OneThingEach::skipsBusy($at));
+
+        return $isLeft ? Untried::TooManyWays : null;
     }
 
     /** Of phones that ring one after the other, the first of those of which it is open what they do. */
@@ -305,7 +316,7 @@ final class PhonesRing implements Question
         return null;
     }
 
-    /** @return array<string, Rung> phones that rang, and of which it is open what they do */
+    /** @return array<string, Rung> phones that rang or were paged, and of which it is open what they do */
     private function open(Asking $at): array
     {
         \assert($at->what instanceof Ringing);
@@ -317,12 +328,20 @@ final class PhonesRing implements Question
             $mayDoElse = null === $at->what->why->turn && $at->acts->mayDoElse($phone, $at->since);
             $isOpen =
                 $mayDoElse ||
-                ((null !== $rung->times->rings || ($nobodyRang && Rung::NOT_REACHED === $rung->outcome)) &&
+                ((self::comesUp($rung) || ($nobodyRang && Rung::NOT_REACHED === $rung->outcome)) &&
                     !$at->acts->says($phone));
-            $isOpen && !self::isKept($at, $phone) && ($open[$phone] = $rung);
+            // One that rang before it is paged is asked about its ringing.
+            $rang = Rung::HEARS === $rung->outcome && isset($open[$phone]);
+            $isOpen && !$rang && !self::isKept($at, $phone) && ($open[$phone] = $rung);
         }
 
         return $open;
+    }
+
+    /** Whether it rings, or answers by itself as it is paged: it might have been busy, or out of reach. */
+    private static function comesUp(Rung $rung): bool
+    {
+        return null !== $rung->times->rings || Rung::HEARS === $rung->outcome;
     }
 
     /**
@@ -359,9 +378,9 @@ final class PhonesRing implements Question
         $rang = $last = 0;
         $since = $at->stand()->walk->second() + $at->since;
         foreach ($run->walk->rung->all() as $rung) {
-            if ($rung->phone->id === $phone && null !== $rung->times->rings && $rung->times->from >= $since) {
-                $first ??= $rung->times->rings;
-                $last = $rang + self::last($rung);
+            if ($rung->phone->id === $phone && self::comesUp($rung) && $rung->times->from >= $since) {
+                $first ??= $rung->times->rings ?? $rung->times->from;
+                $last = 0 < $rang && Rung::HEARS === $rung->outcome ? $last : $rang + self::last($rung);
                 $rang += $rung->times->seconds();
             }
         }
@@ -378,7 +397,8 @@ final class PhonesRing implements Question
     }
 
     /**
-     * It is answered, at once and in the last second: or in the very one in which another phone's own mailbox would take the call.
+     * It is answered, at once and in the last second: or in the very one in which another phone's own mailbox, or phones that are paged,
+     * would take the call.
      *
      * @param Run $run in which it is not
      *
@@ -388,7 +408,8 @@ final class PhonesRing implements Question
     {
         $window = self::window($at, $run, $phone);
         $last = $window[1] ?? 0;
-        $tie = EndingKind::OwnMailbox === $run->ending?->kind ? [$last + 1] : [];
+        $isTaken = Lists::has([EndingKind::OwnMailbox, EndingKind::Announced], $run->ending?->kind);
+        $tie = $isTaken ? [$last + 1] : [];
         $answers = [];
         $seconds = [...$at->isSoonest ? [0] : [], ...$at->isLatest ? [$last, ...$tie] : []];
         foreach (null === $window ? [] : array_unique($seconds) as $after) {

@@ -6,6 +6,7 @@ namespace Meandros\Core\Proof\Ways\Question;
 
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\PhoneAssumption;
+use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Happening\Ringing;
@@ -25,7 +26,7 @@ final class RingsLonger
 
         return [
             ...\count($open) > 1 ? self::mailboxesAreRefused($at, $open) : [],
-            ...self::turnsComeSooner($at->what, $open),
+            ...self::turnsComeSooner($at, $at->what, $open),
         ];
     }
 
@@ -65,31 +66,54 @@ final class RingsLonger
     }
 
     /**
-     * Whose turn is cut short while their phone outside is not ringing yet comes up where those before refuse some seconds sooner.
+     * Whose turn is cut short while their phone outside is not ringing yet, or by their rules would ring only after the time is up, comes
+     * up where those before refuse some seconds sooner.
      *
      * @param array<string, Rung> $open
      *
      * @return list<non-empty-array<string, PhoneAssumption>>
      */
-    private static function turnsComeSooner(Ringing $what, array $open): array
+    private static function turnsComeSooner(Asking $at, Ringing $what, array $open): array
     {
+        $limit = $at->stand()->walk->second() + $at->since + $what->limitSeconds;
         $ways = [];
         foreach ($what->rung as $rung) {
-            $setUp = $rung->phone->outside->setUp ?? 0;
             $isCut = null === $rung->times->rings && $rung->isDialled() && $rung->times->from < $rung->times->until;
-            $before = array_filter(
-                $open,
-                static fn(Rung $one): bool => $isCut && $one->times->until === $rung->times->from,
-            );
-            $sooner = $rung->times->from + $setUp - $rung->times->until;
-            $way = [];
-            foreach ($before as $phone => $one) {
-                $after = PhonesRing::last($one) - $sooner;
-                $after < 0 || ($way[$phone] = new PhoneAssumption($phone, Behaviour::Refuses, $after));
+            $comesLate = Rung::NOT_REACHED === $rung->outcome && $what->isDialled();
+            $late = match (true) {
+                $isCut => [$rung->times->from + ($rung->phone->outside->setUp ?? 0) - $rung->times->until],
+                $comesLate => array_map(
+                    static fn(int $after): int => $rung->times->from + $after - $limit,
+                    self::delays($at, $rung),
+                ),
+                default => [],
+            };
+            $before = array_filter($open, static fn(Rung $one): bool => $one->times->until === $rung->times->from);
+            foreach ($late as $sooner) {
+                $way = [];
+                foreach ($before as $phone => $one) {
+                    $after = PhonesRing::last($one) - $sooner;
+                    $sooner < 0 ||
+                        $after < 0 ||
+                        ($way[$phone] = new PhoneAssumption($phone, Behaviour::Refuses, $after));
+                }
+                [] === $way || ($ways[] = $way);
             }
-            [] === $way || ($ways[] = $way);
         }
 
         return $ways;
+    }
+
+    /** @return list<int> seconds after which phones of its owner may ring by their rules */
+    private static function delays(Asking $at, Rung $rung): array
+    {
+        $delays = [];
+        foreach ($at->plan()->get(Person::class, $rung->phone->owner->person)->reach->rules ?? [] as $rule) {
+            foreach ($rule->ringing->stages as $stage) {
+                $delays[$stage->after] = $stage->after;
+            }
+        }
+
+        return array_values(array_filter($delays));
     }
 }
