@@ -106,10 +106,12 @@ final readonly class Exporter
 
     private function file(string $name): VCalendar
     {
-        $file = new VCalendar(
-            ['VERSION' => '2.0', 'PRODID' => self::PRODUCT, 'CALSCALE' => 'GREGORIAN', 'METHOD' => 'PUBLISH'],
-            false,
-        );
+        $file = new VCalendar([
+            'VERSION' => '2.0',
+            'PRODID' => self::PRODUCT,
+            'CALSCALE' => 'GREGORIAN',
+            'METHOD' => 'PUBLISH',
+        ]);
         $file->add('X-WR-CALNAME', $name);
 
         return $file;

@@ -36,8 +36,8 @@ final class Router
 {
     private readonly Walkers $walkers;
     private ?PlanHours $hours = null;
-    private ?Lines $lines = null;
-    private ?Phones $phones = null;
+    /** @var array{Lines, Phones}|null of the plan in which calls were looked at last */
+    private ?array $outside = null;
     private readonly Hearing $hearing;
 
     public function __construct(private readonly PhoneRanges $ranges = new KnownRanges())
@@ -128,14 +128,21 @@ final class Router
         Work $work,
     ): Walk {
         $hours = $this->hoursOf($plan, $assumptions->circumstances->withoutOverrides ? [] : $live->overrides);
-        if (null === $this->lines || null === $this->phones || !$this->lines->isOf($plan)) {
-            $this->lines = new Lines($plan, $this->ranges);
-            $this->phones = new Phones($this->lines);
-        }
-
-        $surroundings = new Surroundings($plan, $live, $hours, $this->lines, $this->phones, $this->hearing);
+        [$lines, $phones] = $this->outsideOf($plan);
+        $surroundings = new Surroundings($plan, $live, $hours, $lines, $phones, $this->hearing);
 
         return new Walk($call, $assumptions, $surroundings, $arrival, $this->comeBackIn(...), $work);
+    }
+
+    /** @return array{Lines, Phones} */
+    private function outsideOf(Plan $plan): array
+    {
+        if (null === $this->outside || !$this->outside[0]->isOf($plan)) {
+            $lines = new Lines($plan, $this->ranges);
+            $this->outside = [$lines, new Phones($lines)];
+        }
+
+        return $this->outside;
     }
 
     /**

@@ -93,10 +93,10 @@ final class HoursBook
         return null;
     }
 
-    /** @param int $i how many blocks were looked through */
+    /** @param int $i how many blocks were looked through: two of each length reach further than the horizon */
     private static function level(int $i): int
     {
-        return min(intdiv($i, self::BLOCKS_OF_A_LENGTH), \count(self::BLOCK_DAYS) - 1);
+        return intdiv($i, self::BLOCKS_OF_A_LENGTH);
     }
 
     private function block(int $level, int $instant): CompiledHours

@@ -277,9 +277,9 @@ final class CheckTableTest extends TestCase
         ];
         yield 'of bands that meet' => [
             $plan('We are here from nine to five.')->hours('hrs', [
-                ['days' => ['mo'], 'from' => '08:00', 'to' => '12:00', 'state' => 'open'],
-                ['days' => ['mo'], 'from' => '12:00', 'to' => '15:00', 'state' => 'open'],
                 ['days' => ['mo'], 'from' => '16:00', 'to' => '17:00', 'state' => 'open'],
+                ['days' => ['mo'], 'from' => '12:00', 'to' => '15:00', 'state' => 'open'],
+                ['days' => ['mo'], 'from' => '08:00', 'to' => '12:00', 'state' => 'open'],
                 ['days' => ['tu'], 'from' => '12:00', 'to' => '15:00', 'state' => 'open'],
             ]),
             [

@@ -488,6 +488,14 @@ final class ImportTest extends TestCase
         self::assertSame('it overlaps “Open Saturday”', $preview->leftOut[0]->why);
         $saturday = $preview->result->toJson()['specialDays'][1]['bands'];
         self::assertSame(['08:00', '10:00'], array_column($saturday, 'from'), 'In the order of the day.');
+        $samoa = PlanCodec::element(['zone' => 'Pacific/Apia'] + $hours->toJson());
+        \assert($samoa instanceof Hours);
+        $preview = (new SpecialDayImport(new PlanHours($plan->with($samoa))))->preview(
+            $samoa,
+            self::read(self::event('DTSTART;VALUE=DATE:20111230', 'SUMMARY:The day that never was')),
+            'closed',
+        );
+        self::assertSame(['Fri 30 Dec 2011: The day that never was'], $preview->unchanged);
     }
 
     /** @return list<string> */

@@ -11,6 +11,7 @@ use Meandros\Core\Paper\Markdown;
 use Meandros\Core\Paper\Paper;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Fares\Fares;
+use Meandros\Core\Proof\Reach;
 use Meandros\Core\Tests\PlanBuilder;
 use Meandros\Core\Time\Moment;
 use Meandros\Core\Wording\Listed;
@@ -161,6 +162,26 @@ final class BriefTest extends TestCase
             $picture = Brief::of($fares, '', [], null, static fn(): bool => true)?->chapters[0]->picture;
             self::assertSame($isNone, null === $picture);
         }
+    }
+
+    public function testWhatTakesCallsAlikeIsOneStretchOfThePicture(): void
+    {
+        $message = static fn(string $id): array => ['id' => $id, 'do' => 'message', 'mailbox' => $id];
+        $plan = (new PlanBuilder())
+            ->mailbox('mbx_one')
+            ->mailbox('mbx_two')
+            ->hours('hrs', [self::band('09:00', '12:00', 'open')])
+            ->journey('jrn_main', [
+                [
+                    'id' => 'h1',
+                    'do' => 'hours',
+                    'hours' => 'hrs',
+                    'exits' => [['on' => 'closed', 'steps' => [$message('mbx_one')]]],
+                ],
+                $message('mbx_two'),
+            ])
+            ->plan();
+        self::assertSame([[0, 86400, Reach::Message]], self::brief($plan)->chapters[0]->picture?->days[0]);
     }
 
     public function testInFrench(): void

@@ -127,6 +127,13 @@ final class PersistenceTest extends TestCase
             self::bars($trace),
         );
         self::assertSame([120, 'nobody'], [$trace->seconds, $trace->passage->visits[0]->exit]);
+        // Of later rounds nothing is told as it happens, but it is another call for whoever could answer.
+        self::assertSame(
+            self::call()->signature(),
+            self::call(['phones' => [['who' => 'ann', 'does' => 'rings']]])->signature(),
+        );
+        $later = self::call(['phones' => [['who' => 'ann', 'does' => 'refuses', 'after' => 9, 'from' => 80]]]);
+        self::assertNotSame(self::call()->signature(), $later->signature());
     }
 
     /** From 10:31 on, in the third round, it is time for Ann's other phone. */
