@@ -679,6 +679,29 @@ final class EndingsTest extends TestCase
         self::reproduce($plan, $call, $endings);
     }
 
+    /** Ann refuses as late as she can; the number outside, which is called a second before the time is up, is busy. */
+    public function testWhoIsCalledAndDoesNotRingYetMayBeBusy(): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->mailbox('mbx')
+            ->team('team', ['ann', '+441632960555'], 'one after the other', 9)
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'ring',
+                    'target' => 'team',
+                    'seconds' => 8,
+                    'exits' => [
+                        ['on' => 'refused', 'steps' => [['id' => 's2', 'do' => 'message', 'mailbox' => 'mbx']]],
+                    ],
+                ],
+            ])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertContains('message mbx 0 7', self::told($endings));
+    }
+
     /**
      * @param list<array<string, mixed>> $stages of Ann's rule
      * @param array<string, mixed>       $team

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Ways;
 
+use Meandros\Core\Plan\Called;
 use Meandros\Core\Plan\Element\Blank;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Mailbox;
@@ -163,11 +164,8 @@ final class Remaining
                 $mentioned[$id] = true;
                 // A number outside is none; one of our own leads further.
                 $element = $this->plan->find($id) ?? (str_starts_with($id, '+') ? $this->plan->dialled($id) : null);
-                // Numbers outside are no elements to which a journey refers.
-                foreach ($element instanceof Journey ? $element->steps->everyStep('') : [] as $step) {
-                    $taken = $step->takenBy();
-                    null === $taken || ($next[] = $taken);
-                }
+                // Numbers outside are no elements to which another refers.
+                null === $element || array_push($next, ...array_values(Called::by($element)));
                 foreach ($element?->references() ?? [] as $reference) {
                     // A mailbox rings nobody, but for the key that leaves it.
                     if (!($element instanceof Mailbox) || str_starts_with($reference->pointer, '/keys/')) {

@@ -135,12 +135,15 @@ final class PhonesRing implements Question
             $like[] = [self::whose($rung), $windows[$phone]];
             $isLike || array_push($answers, ...self::answered($at, $phone, $at->run, $answers[0]));
         }
-        array_push($answers, ...self::whereOthersRingLonger($at, $open, $windows));
-        // Where one busy phone keeps all of somebody's from ringing, others are out of reach.
-        $with = self::others($at, $open) ?? [
-            OneThingEach::skipsBusy($at) ? Behaviour::Unreachable : Behaviour::Busy,
-            0,
-        ];
+        array_push(
+            $answers,
+            ...self::handedToMailboxes($at, $open, $windows, $answers[0]),
+            ...self::whereOthersRingLonger($at, $open, $windows),
+        );
+        // Where one busy phone keeps all of somebody's from ringing, others are out of reach; or busy, where that leads to their own mailbox.
+        $skipsBusy = OneThingEach::skipsBusy($at);
+        $with = [self::others($at, $open) ?? [$skipsBusy ? Behaviour::Unreachable : Behaviour::Busy, 0]];
+        $skipsBusy && self::haveMailbox($open) && ($with[] = [Behaviour::Busy, 0]);
         $open = self::whoMatters($at, $open);
         foreach (self::together($at, $open) as $all) {
             $may =
@@ -149,7 +152,7 @@ final class PhonesRing implements Question
                     : $open;
             $alike = self::LATEST === $all[1] ? self::asLateAsTheyCan($at, $may) : self::alike($may, ...$all);
             $answers[] = Acts::ringing($alike, $at->since)->then(self::ringOn($at, array_diff_key($open, $alike)));
-            $isAlone = \count($open) > 1 && $all === $with && !self::areApart($at, $open, $windows);
+            $isAlone = \count($open) > 1 && Lists::has($with, $all) && !self::areApart($at, $open, $windows);
             foreach ($isAlone ? array_keys($open) : [] as $phone) {
                 $others = array_diff_key($alike, [$phone => true]);
                 $rings = Acts::ringing($others, $at->since)->then(self::ringOn($at, array_diff_key($open, $others)));
@@ -173,6 +176,35 @@ final class PhonesRing implements Question
     }
 
     /**
+     * A phone that cannot be reached, is busy or is refused may hand the call to its own mailbox, while the others ring on.
+     *
+     * @param array<string, Rung>                 $open
+     * @param array<string, array{int, int}|null> $windows
+     *
+     * @return list<Acts>
+     */
+    private static function handedToMailboxes(Asking $at, array $open, array $windows, Acts $others): array
+    {
+        $ways = [];
+        foreach (\count($open) > 1 ? $open : [] as $phone => $rung) {
+            if (null === $rung->phone->outside?->mailbox) {
+                continue;
+            }
+            $isReached = 0 === $at->since && isset($at->stand()->justNow->reached[$phone]);
+            $does = [
+                ...$isReached ? [] : [new PhoneAssumption($phone, Behaviour::Unreachable)],
+                new PhoneAssumption($phone, Behaviour::Busy),
+                new PhoneAssumption($phone, Behaviour::Refuses, $windows[$phone][1] ?? 0),
+            ];
+            foreach ($does as $one) {
+                $ways[] = $others->then(Acts::ringing([$phone => $one], $at->since));
+            }
+        }
+
+        return $ways;
+    }
+
+    /**
      * Where some refuse, others ring longer than where all ring on, or come up at all.
      *
      * @param array<string, Rung>                 $open
@@ -184,7 +216,8 @@ final class PhonesRing implements Question
     {
         $answers = [];
         foreach (RingsLonger::where($at, $open) as $refuse) {
-            $others = array_diff_key($open, $refuse);
+            // What does not ring yet comes up then: it is asked what it does.
+            $others = array_filter(array_diff_key($open, $refuse), self::mayBeAnswered(...));
             $rings = Acts::ringing($refuse, $at->since)->then(self::ringOn($at, $others));
             $answers[] = $rings;
             $run = $at->try($rings);
@@ -217,6 +250,9 @@ final class PhonesRing implements Question
     {
         \assert($at->what instanceof Ringing);
         $began = $at->stand()->walk->second() + $at->since;
+        if (self::haveMailbox($open)) {
+            return false;
+        }
         foreach ($windows as $window) {
             if ($window !== [$began, $at->what->limitSeconds - 1]) {
                 return false;
@@ -230,6 +266,12 @@ final class PhonesRing implements Question
         }
 
         return true;
+    }
+
+    /** @param array<string, Rung> $open of which one that is refused, or cannot be reached, may hand the call to a mailbox of its own */
+    private static function haveMailbox(array $open): bool
+    {
+        return [] !== array_filter($open, static fn(Rung $one): bool => null !== $one->phone->outside?->mailbox);
     }
 
     public function untried(Asking $at): ?Untried
@@ -338,8 +380,14 @@ final class PhonesRing implements Question
         return $open;
     }
 
-    /** Whether it rings, or answers by itself as it is paged: it might have been busy, or out of reach. */
+    /** Whether it rings, is called and does not ring yet, or answers by itself as it is paged: it might have been busy, or out of reach. */
     private static function comesUp(Rung $rung): bool
+    {
+        return self::mayBeAnswered($rung) || ($rung->isDialled() && $rung->times->from < $rung->times->until);
+    }
+
+    /** Whether it rings, or may be in the second in which it is paged. */
+    private static function mayBeAnswered(Rung $rung): bool
     {
         return null !== $rung->times->rings || Rung::HEARS === $rung->outcome;
     }
@@ -378,7 +426,7 @@ final class PhonesRing implements Question
         $rang = $last = 0;
         $since = $at->stand()->walk->second() + $at->since;
         foreach ($run->walk->rung->all() as $rung) {
-            if ($rung->phone->id === $phone && self::comesUp($rung) && $rung->times->from >= $since) {
+            if ($rung->phone->id === $phone && self::mayBeAnswered($rung) && $rung->times->from >= $since) {
                 $first ??= $rung->times->rings ?? $rung->times->from;
                 $last = 0 < $rang && Rung::HEARS === $rung->outcome ? $last : $rang + self::last($rung);
                 $rang += $rung->times->seconds();

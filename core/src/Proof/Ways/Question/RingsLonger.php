@@ -89,13 +89,15 @@ final class RingsLonger
                 default => [],
             };
             $before = array_filter($open, static fn(Rung $one): bool => $one->times->until === $rung->times->from);
-            foreach ($late as $sooner) {
+            foreach (array_filter($late, static fn(int $sooner): bool => $sooner >= 0) as $sooner) {
                 $way = [];
                 foreach ($before as $phone => $one) {
                     $after = PhonesRing::last($one) - $sooner;
-                    $sooner < 0 ||
-                        $after < 0 ||
-                        ($way[$phone] = new PhoneAssumption($phone, Behaviour::Refuses, $after));
+                    // What does not ring by then is not waited for.
+                    $way[$phone] =
+                        $after < 0
+                            ? new PhoneAssumption($phone, Behaviour::Busy)
+                            : new PhoneAssumption($phone, Behaviour::Refuses, $after);
                 }
                 [] === $way || ($ways[] = $way);
             }
