@@ -9,7 +9,7 @@ use Doctrine\DBAL\Connection;
 /** What differs between the draft and another plan: found by the hashes of elements, which the database keeps; neither plan is read. */
 final readonly class Difference
 {
-    /** So many elements are named of those of one kind that are added, changed or removed. */
+    /** So many elements are named of those of one kind that are added, changed or removed; those first of which somebody said why. */
     private const MOST = 20;
 
     public function __construct(private Connection $database) {}
@@ -93,7 +93,7 @@ final readonly class Difference
         /** @var non-empty-list<array{revision: int, id: string|null, kind: string, name: string, what: string, why: string|null, place: int, alike: int}> $rows */
         $rows = $this->database->fetchAllAssociative(
             "SELECT draft.revision, p.* FROM draft LEFT JOIN (
-            SELECT d.*, row_number() OVER (alike ORDER BY name, id) AS place, count(*) OVER alike AS alike FROM (
+            SELECT d.*, row_number() OVER (alike ORDER BY why IS NULL, name, id) AS place, count(*) OVER alike AS alike FROM (
                 SELECT coalesce(e.id, o.id) AS id, coalesce(e.kind, o.kind) AS kind, coalesce(e.name, o.name) AS name,
                     CASE WHEN o.id IS NULL THEN '$inDraft' WHEN e.id IS NULL THEN '$inOther' ELSE 'changed' END AS what, $why AS why
                 FROM ($draft) AS e FULL JOIN ($other) AS o ON o.id = e.id WHERE e.hash IS DISTINCT FROM o.hash

@@ -227,6 +227,12 @@ final class PersistenceTest extends TestCase
         ];
         yield 'nobody answers' => [20, [], ['0 not answered', '5 said', '20 ran out of steps'], 20];
         yield 'it is heard to its end' => [10, [], ['0 not answered', '5 said', '13 ran out of steps'], 13];
+        yield 'the phones stop a second after it begins' => [
+            6,
+            [],
+            ['0 not answered', '5 said', '13 ran out of steps'],
+            13,
+        ];
         yield 'answered before it begins' => [20, $answers(3), ['0 answered', '3 answered'], 3];
         yield 'answered in the second in which it would begin' => [20, $answers(5), ['0 answered', '5 answered'], 5];
         yield 'answered a second later' => [20, $answers(6), ['0 answered', '5 said', '6 answered'], 6];

@@ -22,30 +22,50 @@ export function countWords(counts: Pending['counts']) {
 /** "1 element", "9,850 elements". */
 export const elementWords = (count: number) => `${number(count)} ${count === 1 ? 'element' : 'elements'}`;
 
-/** What is added, changed and removed between two plans; of many, how many there are of each kind, and the first of them. */
+/** What is added, changed and removed between two plans; of many, those first of which somebody said why, and how many there are of each kind. */
 export function ChangedElements({ changes, linked }: { changes: Pending; linked?: boolean }) {
     // Whoever said why an element is as it was is heard first.
     const explainedFirst = changes.pending.toSorted((a, b) => Number(b.why !== null) - Number(a.why !== null));
     if (changes.count <= FEW) return <NameList named={explainedFirst} linked={linked} withKind />;
-    return (Object.keys(KINDS) as Kind[]).map((kind) => {
-        const counts = changes.counts.filter((one) => one.kind === kind);
-        if (counts.length === 0) return null;
-        const named = explainedFirst.filter((one) => one.kind === kind);
-        const count = sum(counts);
-        return (
-            <details key={kind} className="more">
-                <summary>
-                    {capital(count === 1 ? KINDS[kind].one : KINDS[kind].many)}{' '}
-                    <span className="quiet">{countWords(counts)}</span>
-                </summary>
-                <NameList named={named} linked={linked} allAlike={counts.length === 1} more={count - named.length} />
-            </details>
-        );
-    });
+    const explained = explainedFirst.filter((one) => one.why !== null);
+    return (
+        <>
+            <NameList named={explained.slice(0, FEW)} linked={linked} withKind />
+            {(Object.keys(KINDS) as Kind[]).map((kind) => (
+                <OfOneKind
+                    key={kind}
+                    kind={kind}
+                    counts={changes.counts.filter((one) => one.kind === kind)}
+                    named={explainedFirst.filter((one) => one.kind === kind)}
+                    linked={linked}
+                />
+            ))}
+        </>
+    );
+}
+
+function OfOneKind({ kind, counts, named, linked }: Pick<NameListProps, 'named' | 'linked'> & OfOneKindProps) {
+    const count = sum(counts);
+    if (count === 0) return null;
+    return (
+        <details className="more">
+            <summary>
+                {capital(count === 1 ? KINDS[kind].one : KINDS[kind].many)}{' '}
+                <span className="quiet">{countWords(counts)}</span>
+            </summary>
+            <NameList named={named} linked={linked} allAlike={counts.length === 1} more={count - named.length} />
+        </details>
+    );
+}
+
+interface OfOneKindProps {
+    kind: Kind;
+    counts: Pending['counts'];
 }
 
 function NameList({ named, linked, withKind, allAlike, more = 0 }: NameListProps) {
     const { search } = useMoment();
+    if (named.length === 0) return null;
     return (
         <ul className="pending">
             {named.map((one) => (
