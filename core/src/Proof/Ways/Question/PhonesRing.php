@@ -70,7 +70,7 @@ final class PhonesRing implements Question
 
         return RingResult::exit($rang, array_values($others)) .
             implode(' ', array_map(static fn(Rung $one): string => ' ' . $one->phone->id, $taken)) .
-            (0 === $this->since($at)
+            (0 === $this->since($at) || (0 === $at->since && [] === $rang)
                 ? implode(
                     ' ',
                     array_map(
@@ -137,6 +137,7 @@ final class PhonesRing implements Question
         }
         array_push(
             $answers,
+            ...self::whereNobodyIsPaged($at, $open),
             ...self::handedToMailboxes($at, $open, $windows, $answers[0]),
             ...self::whereOthersRingLonger($at, $open, $windows),
         );
@@ -173,6 +174,29 @@ final class PhonesRing implements Question
         $kept = Acts::settling($this->kept($at));
 
         return array_map(static fn(Acts $one): Acts => $kept->then($one), $answers);
+    }
+
+    /**
+     * Where those are busy, or out of reach, who would hear the caller, others ring longer, or come up at all: it is asked what they do.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<Acts>
+     */
+    private static function whereNobodyIsPaged(Asking $at, array $open): array
+    {
+        \assert($at->what instanceof Ringing);
+        $paged = [];
+        foreach ($at->what->rung as $rung) {
+            Rung::HEARS === $rung->outcome && ($paged += array_intersect_key($open, [$rung->phone->id => true]));
+        }
+
+        return [] === $paged || \count($paged) === \count($open)
+            ? []
+            : array_map(static fn(Behaviour $does): Acts => Acts::ringing(self::alike($paged, $does, 0), $at->since), [
+                Behaviour::Busy,
+                Behaviour::Unreachable,
+            ]);
     }
 
     /**
