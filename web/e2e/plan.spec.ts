@@ -106,6 +106,9 @@ test('a plan is brought in after a look at what would change, and one that does 
     await expect(bring.getByRole('status')).toContainText('the empty plan would change 156 elements (156 removed)');
     // What somebody gave a reason for comes first.
     await expect(bring.getByRole('status').getByRole('listitem').first()).toContainText('It was so because: “');
+    await axeClean(page, '.notice', { runOnly: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag22aa'] } });
+    await bring.getByText('Numbers 50 removed').click();
+    await expect(bring.getByRole('status')).toContainText('and 30 more');
     await bring.getByRole('button', { name: 'Leave the draft as it is' }).click();
     await expect(bring.getByRole('status')).toHaveCount(0);
 

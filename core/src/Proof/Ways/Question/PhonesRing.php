@@ -300,10 +300,11 @@ final class PhonesRing implements Question
 
     public function untried(Asking $at): ?Untried
     {
-        $open = $this->open($at);
-        $isPaged = [] !== array_filter($open, static fn(Rung $one): bool => Rung::HEARS === $one->outcome);
+        \assert($at->what instanceof Ringing);
         // Somebody who rings may be on a call by a phone that does not, and then is not paged.
-        $isLeft = OneThingEach::areTooMany($at, $open) || ($isPaged && OneThingEach::skipsBusy($at));
+        $isLeft =
+            OneThingEach::areTooMany($at, $this->open($at)) ||
+            ($at->what->isAnnouncement() && OneThingEach::skipsBusy($at));
 
         return $isLeft ? Untried::TooManyWays : null;
     }
