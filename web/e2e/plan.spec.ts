@@ -51,7 +51,7 @@ test('what was changed, by whom and when, of all and of one element', async ({ p
 test('an empty plan, from its first site to its first call', async ({ page }) => {
     await page.goto(address('/files'));
     await page.getByLabel('Name of a new plan').fill('Quayside');
-    await page.getByRole('button', { name: 'Start with an empty plan' }).press('Enter');
+    await page.getByLabel('Name of a new plan').press('Enter');
     await page.getByRole('button', { name: 'Bring it in' }).press('Enter');
     const steps = page.getByRole('region', { name: 'First steps' });
     await expect(steps).toContainText('There is no number to call yet');
@@ -96,6 +96,13 @@ test('an empty plan, from its first site to its first call', async ({ page }) =>
     const changes = page.getByRole('region', { name: 'What it changes for callers' });
     await expect(changes.getByText('no longer a number of the plan')).toHaveCount(1);
     await expect(changes.getByText('a new number')).toBeVisible();
+
+    // What the draft does not have any more says what became of it, and is looked for where it is in force.
+    await page.goto(address('/hours/hrs_port'));
+    await expect(page.getByText('This is not in the draft.')).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Changes to it' })).toHaveAttribute('href', /\/changes\/hrs_port/);
+    await page.getByRole('button', { name: 'Look for it in live' }).press('Enter');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Port-Saint-Aubert hours');
 });
 
 test('a plan is brought in after a look at what would change, and one that does not fit is not', async ({ page }) => {

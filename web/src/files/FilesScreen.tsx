@@ -56,6 +56,7 @@ export function FilesScreen() {
                 bring: (header) => ask(api.PUT('/api/plans/draft/file', { params: { header }, body: file })),
             };
         });
+    const startEmpty = () => name.trim() && look('the empty plan', () => emptyPlan(name.trim()));
     const lookAtBundle = (file: File) =>
         show('the bundle', async () => {
             const body = { upload: await upload(file) };
@@ -105,16 +106,13 @@ export function FilesScreen() {
                             {...a11y}
                             value={name}
                             onChange={(event) => setName(event.target.value)}
+                            onPressEnter={startEmpty}
                             maxLength={200}
                         />
                     )}
                 </Field>
                 <div className="ways">
-                    <Button
-                        size="small"
-                        disabled={!name.trim()}
-                        onClick={() => look('the empty plan', () => emptyPlan(name.trim()))}
-                    >
+                    <Button size="small" disabled={!name.trim()} onClick={startEmpty}>
                         Start with an empty plan
                     </Button>
                 </div>

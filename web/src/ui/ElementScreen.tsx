@@ -11,6 +11,7 @@ import { useBody, usePlan } from '../plan/usePlan';
 import { ActButton } from './ActButton';
 import { AddByName } from './AddByName';
 import { FindingsOf } from './FindingsAt';
+import { Gone } from './Gone';
 import { LongList } from './LongList';
 import { SavingNote } from './SavingNote';
 import { isFound } from './searched';
@@ -118,11 +119,9 @@ export function ElementScreen<K extends Kind>({ kind, note, rank, searchable, ed
                     aria-label={chosen?.name ?? 'Nothing chosen'}
                     onFocus={() => setWorkedAt(chosen?.id)}
                 >
-                    {body ? (
-                        <ChosenElement key={body.id} element={body} editor={editor} disabled={disabled} />
-                    ) : (
-                        <h2 className="quiet">{chosen?.name ?? 'This is not in the plan any more.'}</h2>
-                    )}
+                    {body && <ChosenElement key={body.id} element={body} editor={editor} disabled={disabled} />}
+                    {!body && chosen && <h2 className="quiet">{chosen.name}</h2>}
+                    {!chosen && id && <Gone id={id} />}
                 </section>
             )}
         </div>
