@@ -71,7 +71,7 @@ final readonly class CoverageController
             $asked->plan,
             $asked->call,
             $asked->assumptions,
-            $this->live->state($asked->plan, $asked->call->instant),
+            $asked->inForce($this->live),
             $this->router,
         );
 

@@ -24,7 +24,7 @@ final readonly class EndingsController
     public function endings(Request $request): JsonResponse
     {
         $asked = TrialCallRequest::read($request, $this->plans);
-        $live = $this->live->state($asked->plan, $asked->call->instant);
+        $live = $asked->inForce($this->live);
         $endings = Endings::of($asked->plan, $asked->call, $asked->assumptions, $live, $this->router);
 
         return new JsonResponse(EndingsReport::of($endings, $asked->plan));

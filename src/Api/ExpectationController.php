@@ -69,7 +69,7 @@ final readonly class ExpectationController
     public function suggested(Request $request): JsonResponse
     {
         $asked = TrialCallRequest::read($request, $this->plans);
-        $live = $this->live->state($asked->plan, $asked->call->instant);
+        $live = $asked->inForce($this->live);
         $trace = $this->router->trace($asked->plan, $asked->call, $asked->assumptions, $live);
         $suggestion = Suggestion::of($trace, $asked->plan) ?? throw InvalidData::at('/to', 'not-to-a-number');
 

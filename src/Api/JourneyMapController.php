@@ -60,12 +60,7 @@ final readonly class JourneyMapController
 
             return [TrialCallRequest::from($in->field('call'), $this->plans), $in->field('of')->text(80)];
         });
-        $trace = $this->router->trace(
-            $asked->plan,
-            $asked->call,
-            $asked->assumptions,
-            $this->live->state($asked->plan, $asked->call->instant),
-        );
+        $trace = $this->router->trace($asked->plan, $asked->call, $asked->assumptions, $asked->inForce($this->live));
         $way = array_flip(
             array_values(
                 array_unique(array_map(static fn(Visit $visit): string => $visit->journey, $trace->passage->visits)),

@@ -48,7 +48,7 @@ final readonly class NumberAnswersController
             ];
         });
         [$asked, $ids] = $read;
-        $live = $this->live->state($asked->plan, $asked->call->instant);
+        $live = $asked->inForce($this->live);
         $answers = [];
         foreach ($ids as $id) {
             $number = $asked->plan->get(Number::class, $id);

@@ -74,12 +74,7 @@ final readonly class OutboxController
     public function send(Request $request): JsonResponse
     {
         $asked = TrialCallRequest::read($request, $this->plans);
-        $trace = $this->router->trace(
-            $asked->plan,
-            $asked->call,
-            $asked->assumptions,
-            $this->live->state($asked->plan, $asked->call->instant),
-        );
+        $trace = $this->router->trace($asked->plan, $asked->call, $asked->assumptions, $asked->inForce($this->live));
         $letters = Letters::of($trace, $asked->plan, $asked->zone);
         foreach ($letters as $letter) {
             $this->mailer->send($this->email($letter));

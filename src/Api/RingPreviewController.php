@@ -45,13 +45,7 @@ final readonly class RingPreviewController
         });
         [$asked, $step, $element, $direct] = $read;
         $plan = null === $element ? $asked->plan : $asked->plan->with($element);
-        $trace = $this->router->ringing(
-            $plan,
-            $step,
-            $asked->call,
-            $asked->assumptions,
-            $this->live->state($asked->plan, $asked->call->instant),
-        );
+        $trace = $this->router->ringing($plan, $step, $asked->call, $asked->assumptions, $asked->inForce($this->live));
         $report = TraceReport::of($trace, $plan, $asked->zone);
 
         $sentence = $direct ? $report['sentence'] : AnswerSentence::ofStep($trace, $plan);

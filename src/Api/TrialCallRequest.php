@@ -8,6 +8,7 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\PhoneNumber;
 use Meandros\Core\Call\TrialCall;
+use Meandros\Core\Live\LiveState;
 use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Site;
 use Meandros\Core\Plan\Json\PlanCodec;
@@ -17,6 +18,7 @@ use Meandros\Core\Plan\TakesCalls;
 use Meandros\Core\Reading\Input;
 use Meandros\Core\Reading\InvalidData;
 use Meandros\Core\Routing\AssumptionCheck;
+use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\Plans;
 use Symfony\Component\HttpFoundation\Request;
 
@@ -29,6 +31,7 @@ final readonly class TrialCallRequest
         public Assumptions $assumptions,
         public string $zone,
         public string $which,
+        private ?string $live,
     ) {}
 
     /**
@@ -44,7 +47,8 @@ final readonly class TrialCallRequest
     {
         $in->onlyFields(['in', 'to', 'from', 'at', 'zone', 'assume', 'with']);
         $which = $in->field('in')->isGiven() ? $in->field('in')->text(12) : 'draft';
-        $plan = $plans->get($which);
+        $draft = 'draft' === $which ? $plans->draft() : null;
+        $plan = $draft->plan ?? $plans->get($which);
         $element = $with ?? ($in->field('with')->isGiven() ? PlanCodec::readElement($in->field('with')) : null);
         $plan = null === $element ? $plan : $plan->with($element);
         $to = $in->field('to')->text(64);
@@ -61,7 +65,13 @@ final readonly class TrialCallRequest
         $assumptions = Assumptions::fromJson($in->field('assume'));
         self::orComplain($in->field('assume'), static fn() => AssumptionCheck::check($plan, $assumptions, $call), null);
 
-        return new self($plan, $call, $assumptions, $zone, $which);
+        return new self($plan, $call, $assumptions, $zone, $which, $draft?->live);
+    }
+
+    /** What is in force around the call. */
+    public function inForce(Live $live): LiveState
+    {
+        return $live->state($this->plan, $this->call->instant, $this->live);
     }
 
     private static function siteOf(Plan $plan, string $to): ?Site

@@ -33,12 +33,7 @@ final readonly class TriedCall
      */
     public function report(TrialCallRequest $asked): array
     {
-        $trace = $this->router->trace(
-            $asked->plan,
-            $asked->call,
-            $asked->assumptions,
-            $this->live->state($asked->plan, $asked->call->instant),
-        );
+        $trace = $this->router->trace($asked->plan, $asked->call, $asked->assumptions, $asked->inForce($this->live));
 
         $report = TraceReport::of($trace, $asked->plan, $asked->zone);
         $next = 'live' === $asked->which ? $this->editions->next($asked->call->instant) : null;

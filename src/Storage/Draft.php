@@ -34,11 +34,13 @@ final readonly class Draft
     /** The draft as it is now. What is fetched of it later is of the same moment, or DraftMoved is thrown. */
     public function read(): DraftReading
     {
-        /** @var array{string, int, string} $row */
-        $row = $this->database->fetchNumeric('SELECT name, revision, incarnation FROM draft');
+        /** @var array{string, int, string, string} $row */
+        $row = $this->database->fetchNumeric(
+            'SELECT draft.name, draft.revision, draft.incarnation, live_state.revision FROM draft, live_state',
+        );
         $source = new DraftSource($this->database, $this->memory, DraftSource::name($row[2]), $row[1]);
 
-        return new DraftReading(Plan::from($row[0], $source), $row[1], $source);
+        return new DraftReading(Plan::from($row[0], $source), $row[1], $row[3], $source);
     }
 
     /**

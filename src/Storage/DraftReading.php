@@ -9,7 +9,13 @@ use Meandros\Core\Plan\Plan;
 /** The draft at one moment; its elements are fetched as they are wanted. */
 final readonly class DraftReading
 {
-    public function __construct(public Plan $plan, public int $revision, private DraftSource $source) {}
+    /** @param string $live how what was in force beside it is called (Live) */
+    public function __construct(
+        public Plan $plan,
+        public int $revision,
+        public string $live,
+        private DraftSource $source,
+    ) {}
 
     /** Names this moment of the draft, among those of all databases. */
     public function tag(): string

@@ -41,13 +41,14 @@ final readonly class Live
      * What is forced around an instant or later, on hours that there are: what was over long before stays out of the way of
      * calls, and what was over lately may be since when hours are in a state. Where two meet, the later one holds.
      *
-     * @param int|null $instant of the call (Unix seconds); null for everything that was ever forced
+     * @param int|null    $instant of the call (Unix seconds); null for everything that was ever forced
+     * @param string|null $name    how it is called, where that was read a moment ago together with a plan
      */
-    public function state(Plan $plan, ?int $instant = null): LiveState
+    public function state(Plan $plan, ?int $instant = null, ?string $name = null): LiveState
     {
         $forced = $statuses = $signIns = [];
         $now = $this->now->second();
-        foreach ($this->rows($instant, $now) as [$what, $id, $of, $state, $from, $until, $reason, $who]) {
+        foreach ($this->rows($instant, $now, $name) as [$what, $id, $of, $state, $from, $until, $reason, $who]) {
             if ('status' === $what) {
                 if (null === $until || $until > $now) {
                     $statuses[$id] = new LiveStatus(Status::from($state), $until);
@@ -70,11 +71,13 @@ final readonly class Live
     }
 
     /** @return list<array{string, string, string|null, string, int|null, int|null, string|null, string|null}> in the order in which it was set */
-    private function rows(?int $instant, int $now): array
+    private function rows(?int $instant, int $now, ?string $name): array
     {
         $since = null === $instant ? 0 : intdiv(max(0, $instant - self::LATELY), self::TOGETHER) * self::TOGETHER;
-        /** @var string $name */
-        $name = $this->database->fetchOne(self::NAME);
+        if (null === $name) {
+            /** @var string $name */
+            $name = $this->database->fetchOne(self::NAME);
+        }
         /** @var list<array{string, string, string|null, string, int|null, int|null, string|null, string|null}>|null $rows */
         $rows = $this->memory->get(self::key($name, $since));
         if (null !== $rows) {

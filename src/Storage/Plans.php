@@ -19,6 +19,12 @@ final readonly class Plans
         return null === $live ? $this->draft->plan() : $this->editions->plan($live);
     }
 
+    /** The draft, with how what is in force beside it is called. */
+    public function draft(): DraftReading
+    {
+        return $this->draft->read();
+    }
+
     /**
      * @param int|null $at Unix seconds: of what is live, the one that is in force then; null for now
      *
