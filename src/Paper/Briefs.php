@@ -8,26 +8,17 @@ use Meandros\Core\Paper\Brief;
 use Meandros\Core\Paper\Paper;
 use Meandros\Core\Plan\Element\Number;
 use Meandros\Core\Proof\Fares\Fares;
-use Meandros\Core\Time\CivilDate;
 use Meandros\Core\Wording\Catalog;
 use Meandros\Core\Wording\Listed;
-use Meandros\Server\Now;
+use Meandros\Server\Proof\ComingYear;
 use Meandros\Server\Storage\Editions;
-use Meandros\Server\Storage\Live;
 use Meandros\Server\Storage\NotFound;
 use Meandros\Server\Storage\Plans;
 
 /** What callers hear and who answers over the coming year, in sentences; beside another plan, what came and what went is marked. */
 final readonly class Briefs
 {
-    private const DAYS = 366;
-
-    public function __construct(
-        private Plans $plans,
-        private Editions $editions,
-        private Now $now,
-        private Live $live,
-    ) {}
+    public function __construct(private Plans $plans, private Editions $editions, private ComingYear $year) {}
 
     /**
      * @param string                   $before another plan; empty for none
@@ -65,14 +56,9 @@ final readonly class Briefs
     private function fares(string $which): Fares
     {
         $plan = $this->plans->get($which);
-        $from = $this->now->second();
+        [$from, $until] = $this->year->fromNow();
 
-        return new Fares(
-            $plan,
-            $from,
-            $from + self::DAYS * CivilDate::SECONDS_PER_DAY,
-            $this->live->state($plan, $from),
-        );
+        return new Fares($plan, $from, $until, $this->year->live($plan));
     }
 
     private function about(string $which, string $before, Catalog $words): string

@@ -212,7 +212,13 @@ test('settings of the plan', async ({ page }) => {
         page.waitForResponse((one) => Boolean(one.request().postData()?.includes('300')) && one.ok()),
         settings.getByLabel('Waiting that is too long').press('Enter'),
     ]);
+    await settings.getByLabel('Why it is so').fill('Five minutes is what the desk promised.');
+    await Promise.all([
+        page.waitForResponse((one) => Boolean(one.request().postData()?.includes('promised')) && one.ok()),
+        settings.getByLabel('Why it is so').press('Tab'),
+    ]);
     await page.reload();
+    await expect(settings.getByLabel('Why it is so')).toHaveValue('Five minutes is what the desk promised.');
     await expect(settings.getByLabel('Loudness of takes')).toHaveValue('-18');
     await expect(settings.getByLabel('Waiting that is too long')).toHaveValue('300');
 });

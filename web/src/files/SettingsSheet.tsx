@@ -3,6 +3,7 @@ import { useMoment } from '../moment/useMoment';
 import { useSettings } from '../plan/useSettings';
 import { Field } from '../ui/Field';
 import { NumberInput } from '../ui/NumberInput';
+import { Why } from '../ui/Why';
 
 export function SettingsSheet() {
     const { moment } = useMoment();
@@ -12,6 +13,12 @@ export function SettingsSheet() {
     return (
         <section className="sheet" aria-label="Settings of the plan">
             <h1>Settings of the plan</h1>
+            <Why
+                value={settings.why ?? ''}
+                disabled={disabled}
+                error={undefined}
+                onSave={(why) => change(() => ({ why }))}
+            />
             <Setting
                 label="Loudness of takes"
                 hint="Every recording that comes in is brought to it (EBU R 128). −20 is common practice for announcements; takes that are there stay as they are."
