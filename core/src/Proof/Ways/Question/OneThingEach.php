@@ -85,7 +85,7 @@ final class OneThingEach
         foreach (self::again($at, $open) as $phone) {
             foreach (self::AT_ONCE as $does) {
                 foreach (self::AT_ONCE as $others) {
-                    $ways[] = self::one($open, $phone, $does) + PhonesRing::alike($open, $others, 0);
+                    $ways[] = self::one($open, $phone, $does) + OneThingAll::alike($open, $others, 0);
                 }
             }
         }
@@ -102,7 +102,11 @@ final class OneThingEach
     {
         $again = self::again($at, $open);
         $ways = array_map(
-            static fn(Behaviour $does): array => PhonesRing::alike(array_diff_key($open, array_flip($again)), $does, 0),
+            static fn(Behaviour $does): array => OneThingAll::alike(
+                array_diff_key($open, array_flip($again)),
+                $does,
+                0,
+            ),
             \count($again) < \count($open) ? self::AT_ONCE : [Behaviour::Busy],
         );
         foreach ($again as $phone) {
@@ -157,7 +161,7 @@ final class OneThingEach
                 \ARRAY_FILTER_USE_KEY,
             );
             foreach ([] === $others ? [Behaviour::Busy] : self::AT_ONCE as $does) {
-                $ways[] = self::one($open, $phone, $says($phone)) + PhonesRing::alike($others, $does, 0);
+                $ways[] = self::one($open, $phone, $says($phone)) + OneThingAll::alike($others, $does, 0);
             }
         }
 
@@ -185,7 +189,8 @@ final class OneThingEach
             foreach ($at->plan()->get(Person::class, $person)?->phoneIds() ?? [] as $id) {
                 $isOpen = !Lists::has($rung, $id) && !$at->acts->says($id) && !isset($at->stand()->justNow->did[$id]);
                 foreach ($isOpen ? self::AT_ONCE : [] as $does) {
-                    $ways[] = [$id => new PhoneAssumption($id, Behaviour::Busy)] + PhonesRing::alike($others, $does, 0);
+                    $ways[] =
+                        [$id => new PhoneAssumption($id, Behaviour::Busy)] + OneThingAll::alike($others, $does, 0);
                 }
             }
         }
@@ -200,6 +205,6 @@ final class OneThingEach
      */
     private static function one(array $open, string $phone, Behaviour $does): array
     {
-        return PhonesRing::alike([$phone => $open[$phone]], $does, 0);
+        return OneThingAll::alike([$phone => $open[$phone]], $does, 0);
     }
 }

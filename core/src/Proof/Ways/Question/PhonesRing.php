@@ -9,12 +9,10 @@ use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Question;
-use Meandros\Core\Proof\Ways\Run;
 use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Ringing\RingResult;
 use Meandros\Core\Ringing\Rung;
-use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Value\Lists;
 
@@ -25,8 +23,6 @@ use Meandros\Core\Value\Lists;
 final class PhonesRing implements Question
 {
     use Usual;
-
-    private const LATEST = \PHP_INT_MAX;
 
     public function about(Asking $at): ?string
     {
@@ -87,7 +83,7 @@ final class PhonesRing implements Question
 
     public function answers(Asking $at): array
     {
-        $silent = array_filter($this->open($at), static fn(Rung $one): bool => !self::comesUp($one));
+        $silent = array_filter($this->open($at), static fn(Rung $one): bool => !RingWindow::comesUp($one));
         if ([] === $silent) {
             return $this->whatTheyDo($at);
         }
@@ -128,42 +124,49 @@ final class PhonesRing implements Question
     {
         $open = $this->open($at);
         $windows = $like = [];
-        $answers = [self::ringOn($at, $open)];
+        $answers = [OneThingAll::ringOn($at, $open)];
         foreach ($open as $phone => $rung) {
-            $windows[$phone] = self::window($at, $at->run, $phone);
+            $windows[$phone] = RingWindow::window($at, $at->run, $phone);
             $isLike = Lists::has($like, [self::whose($rung), $windows[$phone]]);
             $like[] = [self::whose($rung), $windows[$phone]];
-            $isLike || array_push($answers, ...self::answered($at, $phone, $at->run, $answers[0]));
+            $isLike || array_push($answers, ...Answered::answered($at, $phone, $at->run, $answers[0]));
         }
         array_push(
             $answers,
-            ...self::whereNobodyIsPaged($at, $open),
-            ...self::handedToMailboxes($at, $open, $windows, $answers[0]),
-            ...self::whereOthersRingLonger($at, $open, $windows),
+            ...OthersRing::whereNobodyIsPaged($at, $open),
+            ...OthersRing::handedToMailboxes($at, $open, $windows, $answers[0]),
+            ...OthersRing::whereOthersRingLonger($at, $open, $windows),
         );
         // Where one busy phone keeps all of somebody's from ringing, others are out of reach; or busy, where that leads to their own mailbox.
         $skipsBusy = OneThingEach::skipsBusy($at);
         $with = [self::others($at, $open) ?? [$skipsBusy ? Behaviour::Unreachable : Behaviour::Busy, 0]];
         $skipsBusy && self::haveMailbox($open) && ($with[] = [Behaviour::Busy, 0]);
         $open = self::whoMatters($at, $open);
-        foreach (self::together($at, $open) as $all) {
+        foreach (OneThingAll::together($at, $open) as $all) {
             $may =
                 Behaviour::Unreachable === $all[0] && 0 === $at->since
                     ? array_diff_key($open, $at->stand()->justNow->reached)
                     : $open;
-            $alike = self::LATEST === $all[1] ? self::asLateAsTheyCan($at, $may) : self::alike($may, ...$all);
-            $answers[] = Acts::ringing($alike, $at->since)->then(self::ringOn($at, array_diff_key($open, $alike)));
+            $alike =
+                OneThingAll::LATEST === $all[1]
+                    ? OneThingAll::asLateAsTheyCan($at, $may)
+                    : OneThingAll::alike($may, ...$all);
+            $answers[] = Acts::ringing($alike, $at->since)->then(
+                OneThingAll::ringOn($at, array_diff_key($open, $alike)),
+            );
             $isAlone = \count($open) > 1 && Lists::has($with, $all) && !self::areApart($at, $open, $windows);
             foreach ($isAlone ? array_keys($open) : [] as $phone) {
                 $others = array_diff_key($alike, [$phone => true]);
-                $rings = Acts::ringing($others, $at->since)->then(self::ringOn($at, array_diff_key($open, $others)));
+                $rings = Acts::ringing($others, $at->since)->then(
+                    OneThingAll::ringOn($at, array_diff_key($open, $others)),
+                );
                 $answers[] = $rings;
                 $run = $at->try($rings);
-                $window = self::window($at, $run, $phone);
+                $window = RingWindow::window($at, $run, $phone);
                 if ($window !== $windows[$phone]) {
-                    array_push($answers, ...self::answered($at, $phone, $run, $rings));
+                    array_push($answers, ...Answered::answered($at, $phone, $run, $rings));
                 }
-                foreach (array_unique([...self::soonest($at, $open), $window[1] ?? 0]) as $after) {
+                foreach (array_unique([...OneThingAll::soonest($at, $open), $window[1] ?? 0]) as $after) {
                     $refuses = [$phone => new PhoneAssumption($phone, Behaviour::Refuses, $after)];
                     $answers[] = $rings->then(Acts::ringing($refuses, $at->since));
                 }
@@ -174,84 +177,6 @@ final class PhonesRing implements Question
         $kept = Acts::settling($this->kept($at));
 
         return array_map(static fn(Acts $one): Acts => $kept->then($one), $answers);
-    }
-
-    /**
-     * Where those are busy, or out of reach, who would hear the caller, others ring longer, or come up at all: it is asked what they do.
-     *
-     * @param array<string, Rung> $open
-     *
-     * @return list<Acts>
-     */
-    private static function whereNobodyIsPaged(Asking $at, array $open): array
-    {
-        \assert($at->what instanceof Ringing);
-        $paged = [];
-        foreach ($at->what->rung as $rung) {
-            Rung::HEARS === $rung->outcome && ($paged += array_intersect_key($open, [$rung->phone->id => true]));
-        }
-
-        return [] === $paged || \count($paged) === \count($open)
-            ? []
-            : array_map(static fn(Behaviour $does): Acts => Acts::ringing(self::alike($paged, $does, 0), $at->since), [
-                Behaviour::Busy,
-                Behaviour::Unreachable,
-            ]);
-    }
-
-    /**
-     * A phone that cannot be reached, is busy or is refused may hand the call to its own mailbox, while the others ring on.
-     *
-     * @param array<string, Rung>                 $open
-     * @param array<string, array{int, int}|null> $windows
-     *
-     * @return list<Acts>
-     */
-    private static function handedToMailboxes(Asking $at, array $open, array $windows, Acts $others): array
-    {
-        $ways = [];
-        foreach (\count($open) > 1 ? $open : [] as $phone => $rung) {
-            if (null === $rung->phone->outside?->mailbox) {
-                continue;
-            }
-            $isReached = 0 === $at->since && isset($at->stand()->justNow->reached[$phone]);
-            $does = [
-                ...$isReached ? [] : [new PhoneAssumption($phone, Behaviour::Unreachable)],
-                new PhoneAssumption($phone, Behaviour::Busy),
-                new PhoneAssumption($phone, Behaviour::Refuses, $windows[$phone][1] ?? 0),
-            ];
-            foreach ($does as $one) {
-                $ways[] = $others->then(Acts::ringing([$phone => $one], $at->since));
-            }
-        }
-
-        return $ways;
-    }
-
-    /**
-     * Where some refuse, others ring longer than where all ring on, or come up at all.
-     *
-     * @param array<string, Rung>                 $open
-     * @param array<string, array{int, int}|null> $windows
-     *
-     * @return list<Acts>
-     */
-    private static function whereOthersRingLonger(Asking $at, array $open, array $windows): array
-    {
-        $answers = [];
-        foreach (RingsLonger::where($at, $open) as $refuse) {
-            // What does not ring yet comes up then: it is asked what it does.
-            $others = array_filter(array_diff_key($open, $refuse), self::mayBeAnswered(...));
-            $rings = Acts::ringing($refuse, $at->since)->then(self::ringOn($at, $others));
-            $answers[] = $rings;
-            $run = $at->try($rings);
-            foreach (array_keys($others) as $phone) {
-                self::window($at, $run, $phone) === $windows[$phone] ||
-                    array_push($answers, ...self::answered($at, $phone, $run, $rings));
-            }
-        }
-
-        return $answers;
     }
 
     /** It is all the same by which of their phones in the company somebody answers, where they ring alike. */
@@ -283,7 +208,7 @@ final class PhonesRing implements Question
             }
         }
         foreach ([Behaviour::Busy, Behaviour::Refuses] as $does) {
-            $over = self::again($at, Acts::ringing(self::alike($open, $does, 0), $at->since));
+            $over = self::again($at, Acts::ringing(OneThingAll::alike($open, $does, 0), $at->since));
             if (!($over?->what instanceof Ringing) || $over->what->seconds > 0) {
                 return false;
             }
@@ -334,36 +259,6 @@ final class PhonesRing implements Question
     }
 
     /**
-     * What all of them do, and after how many seconds of ringing: those that refuse do so at once, as late as they can, and a second
-     * later where it may matter whether it is another second than that in which calls came here, or go on.
-     *
-     * @param array<string, Rung> $open
-     *
-     * @return list<array{Behaviour, int}>
-     */
-    private static function together(Asking $at, array $open): array
-    {
-        $refuses = array_map(static fn(int $after): array => [Behaviour::Refuses, $after], [
-            ...self::soonest($at, $open),
-            self::LATEST,
-        ]);
-
-        return [] === $open ? [] : [[Behaviour::Busy, 0], [Behaviour::Unreachable, 0], ...$refuses];
-    }
-
-    /**
-     * @param array<string, Rung> $open
-     *
-     * @return non-empty-list<int> seconds of ringing after which they are refused first: at once, and in another second, where that may matter
-     */
-    private static function soonest(Asking $at, array $open): array
-    {
-        $ringAgain = array_filter(array_keys($open), $at->later()->rings(...));
-
-        return [] !== $ringAgain || \count($at->soonest(0, 1)) > 1 ? [0, 1] : [0];
-    }
-
-    /**
      * What other phones do that these come up for.
      *
      * @param array<string, Rung> $open
@@ -376,7 +271,7 @@ final class PhonesRing implements Question
         foreach ($at->what->rung as $rung) {
             $does = isset($open[$rung->phone->id]) ? null : $at->acts->does($rung->phone->id);
             if (null !== $does && Behaviour::Answers !== $does->does) {
-                return [$does->does, 0 === ($does->afterSeconds ?? 0) ? 0 : self::LATEST];
+                return [$does->does, 0 === ($does->afterSeconds ?? 0) ? 0 : OneThingAll::LATEST];
             }
         }
 
@@ -395,7 +290,7 @@ final class PhonesRing implements Question
             $mayDoElse = null === $at->what->why->turn && $at->acts->mayDoElse($phone, $at->since);
             $isOpen =
                 $mayDoElse ||
-                ((self::comesUp($rung) || ($nobodyRang && Rung::NOT_REACHED === $rung->outcome)) &&
+                ((RingWindow::comesUp($rung) || ($nobodyRang && Rung::NOT_REACHED === $rung->outcome)) &&
                     !$at->acts->says($phone));
             // One that rang before it is paged is asked about its ringing.
             $rang = Rung::HEARS === $rung->outcome && isset($open[$phone]);
@@ -403,18 +298,6 @@ final class PhonesRing implements Question
         }
 
         return $open;
-    }
-
-    /** Whether it rings, is called and does not ring yet, or answers by itself as it is paged: it might have been busy, or out of reach. */
-    private static function comesUp(Rung $rung): bool
-    {
-        return self::mayBeAnswered($rung) || ($rung->isDialled() && $rung->times->from < $rung->times->until);
-    }
-
-    /** Whether it rings, or may be in the second in which it is paged. */
-    private static function mayBeAnswered(Rung $rung): bool
-    {
-        return null !== $rung->times->rings || Rung::HEARS === $rung->outcome;
     }
 
     /**
@@ -439,117 +322,5 @@ final class PhonesRing implements Question
     private static function isKept(Asking $at, string $phone): bool
     {
         return 0 === $at->since && isset($at->stand()->justNow->did[$phone]);
-    }
-
-    /**
-     * @return array{int, int}|null the second at which it begins to ring, from when it is asked on, and the last second of its ringing
-     *                              in all at which something may be done; null where it does not
-     */
-    private static function window(Asking $at, Run $run, string $phone): ?array
-    {
-        $first = null;
-        $rang = $last = 0;
-        $since = $at->stand()->walk->second() + $at->since;
-        foreach ($run->walk->rung->all() as $rung) {
-            if ($rung->phone->id === $phone && self::mayBeAnswered($rung) && $rung->times->from >= $since) {
-                $first ??= $rung->times->rings ?? $rung->times->from;
-                $last = 0 < $rang && Rung::HEARS === $rung->outcome ? $last : $rang + self::last($rung);
-                $rang += $rung->times->seconds();
-            }
-        }
-
-        return null === $first ? null : [$first, $last];
-    }
-
-    /** The last second of its ringing at which something may be done: the one in which its own mailbox picks up, be it asked or not. */
-    public static function last(Rung $rung): int
-    {
-        $mailbox = $rung->phone->outside?->mailbox->after ?? \PHP_INT_MAX;
-
-        return min($mailbox, max(0, $rung->times->seconds() - 1));
-    }
-
-    /**
-     * It is answered, at once and in the last second: or in the very one in which another phone's own mailbox, or phones that are paged,
-     * would take the call.
-     *
-     * @param Run $run in which it is not
-     *
-     * @return list<Acts>
-     */
-    private static function answered(Asking $at, string $phone, Run $run, Acts $others): array
-    {
-        $window = self::window($at, $run, $phone);
-        $last = $window[1] ?? 0;
-        $isTaken = Lists::has([EndingKind::OwnMailbox, EndingKind::Announced], $run->ending?->kind);
-        $tie = $isTaken ? [$last + 1] : [];
-        $answers = [];
-        $seconds = [...$at->isSoonest ? [0] : [], ...$at->isLatest ? [$last, ...$tie] : []];
-        foreach (null === $window ? [] : array_unique($seconds) as $after) {
-            $answers[] = $others->then(
-                Acts::ringing([$phone => new PhoneAssumption($phone, Behaviour::Answers, $after)], $at->since),
-            );
-        }
-
-        return $answers;
-    }
-
-    /**
-     * They ring on, whatever they did before.
-     *
-     * @param array<string, Rung> $open
-     */
-    private static function ringOn(Asking $at, array $open): Acts
-    {
-        $phones = array_keys($open);
-        $rings = [];
-        foreach ($phones as $phone) {
-            null === $at->acts->does($phone) || ($rings[$phone] = new PhoneAssumption($phone, Behaviour::Rings));
-        }
-
-        return Acts::settling($phones, $at->since)->then(Acts::ringing($rings, $at->since));
-    }
-
-    /**
-     * All of them refuse. Where one rings after another, it has the longer the sooner those before it refuse.
-     *
-     * @param array<string, Rung>            $open
-     * @param array<string, PhoneAssumption> $others what others do meanwhile
-     *
-     * @return array<string, PhoneAssumption> with them
-     */
-    public static function asLateAsTheyCan(Asking $at, array $open, array $others = []): array
-    {
-        uasort($open, static fn(Rung $one, Rung $other): int => $one->times->from <=> $other->times->from);
-        $alike = $others;
-        $first = reset($open) ?: null;
-        foreach ($open as $phone => $rung) {
-            $last =
-                [] === $others && $rung->times->from === $first?->times->from
-                    ? self::last($rung)
-                    : self::window($at, $at->try(Acts::ringing($alike, $at->since)), $phone)[1] ?? 0;
-            $alike[$phone] = new PhoneAssumption($phone, Behaviour::Refuses, $last);
-        }
-
-        return $alike;
-    }
-
-    /**
-     * All of them do one thing.
-     *
-     * @param array<string, Rung> $open
-     * @param int                 $seconds for which phones ring that refuse
-     *
-     * @return array<string, PhoneAssumption>
-     */
-    public static function alike(array $open, Behaviour $does, int $seconds): array
-    {
-        $alike = [];
-        foreach ($open as $phone => $rung) {
-            $after = Behaviour::Refuses === $does ? min($seconds, self::last($rung)) : null;
-            $alike[$phone] = new PhoneAssumption($phone, $does, $after);
-        }
-
-        return $alike;
     }
 }

@@ -55,10 +55,10 @@ final class RingsLonger
                             Lists::has(array_diff_key($owners, [$but => true]), $one->phone->owner->person))),
             );
             if ([] !== $refuse) {
-                $atOnce = PhonesRing::alike($refuse, Behaviour::Refuses, 0);
+                $atOnce = OneThingAll::alike($refuse, Behaviour::Refuses, 0);
                 $ways[] = $atOnce;
-                $ways[] = PhonesRing::asLateAsTheyCan($at, $refuse);
-                $ways[] = PhonesRing::asLateAsTheyCan($at, array_diff_key($open, $refuse), $atOnce);
+                $ways[] = OneThingAll::asLateAsTheyCan($at, $refuse);
+                $ways[] = OneThingAll::asLateAsTheyCan($at, array_diff_key($open, $refuse), $atOnce);
             }
         }
 
@@ -92,7 +92,7 @@ final class RingsLonger
             foreach (array_filter($late, static fn(int $sooner): bool => $sooner >= 0) as $sooner) {
                 $way = [];
                 foreach ($before as $phone => $one) {
-                    $after = PhonesRing::last($one) - $sooner;
+                    $after = RingWindow::last($one) - $sooner;
                     // What does not ring by then is not waited for.
                     $way[$phone] =
                         $after < 0

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways\Question;
+
+use Meandros\Core\Call\Behaviour;
+use Meandros\Core\Call\PhoneAssumption;
+use Meandros\Core\Proof\Ways\Acts;
+use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Happening\Ringing;
+
+/** What some phones do so that others ring on, ring longer, or come up at all. */
+final class OthersRing
+{
+    /**
+     * Where those are busy, or out of reach, who would hear the caller, others ring longer, or come up at all: it is asked what they do.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<Acts>
+     */
+    public static function whereNobodyIsPaged(Asking $at, array $open): array
+    {
+        \assert($at->what instanceof Ringing);
+        $paged = [];
+        foreach ($at->what->rung as $rung) {
+            Rung::HEARS === $rung->outcome && ($paged += array_intersect_key($open, [$rung->phone->id => true]));
+        }
+
+        return [] === $paged || \count($paged) === \count($open)
+            ? []
+            : array_map(
+                static fn(Behaviour $does): Acts => Acts::ringing(OneThingAll::alike($paged, $does, 0), $at->since),
+                [Behaviour::Busy, Behaviour::Unreachable],
+            );
+    }
+
+    /**
+     * A phone that cannot be reached, is busy or is refused may hand the call to its own mailbox, while the others ring on.
+     *
+     * @param array<string, Rung>                 $open
+     * @param array<string, array{int, int}|null> $windows
+     *
+     * @return list<Acts>
+     */
+    public static function handedToMailboxes(Asking $at, array $open, array $windows, Acts $others): array
+    {
+        $ways = [];
+        foreach (\count($open) > 1 ? $open : [] as $phone => $rung) {
+            if (null === $rung->phone->outside?->mailbox) {
+                continue;
+            }
+            $isReached = 0 === $at->since && isset($at->stand()->justNow->reached[$phone]);
+            $does = [
+                ...$isReached ? [] : [new PhoneAssumption($phone, Behaviour::Unreachable)],
+                new PhoneAssumption($phone, Behaviour::Busy),
+                new PhoneAssumption($phone, Behaviour::Refuses, $windows[$phone][1] ?? 0),
+            ];
+            foreach ($does as $one) {
+                $ways[] = $others->then(Acts::ringing([$phone => $one], $at->since));
+            }
+        }
+
+        return $ways;
+    }
+
+    /**
+     * Where some refuse, others ring longer than where all ring on, or come up at all.
+     *
+     * @param array<string, Rung>                 $open
+     * @param array<string, array{int, int}|null> $windows
+     *
+     * @return list<Acts>
+     */
+    public static function whereOthersRingLonger(Asking $at, array $open, array $windows): array
+    {
+        $answers = [];
+        foreach (RingsLonger::where($at, $open) as $refuse) {
+            // What does not ring yet comes up then: it is asked what it does.
+            $others = array_filter(array_diff_key($open, $refuse), RingWindow::mayBeAnswered(...));
+            $rings = Acts::ringing($refuse, $at->since)->then(OneThingAll::ringOn($at, $others));
+            $answers[] = $rings;
+            $run = $at->try($rings);
+            foreach (array_keys($others) as $phone) {
+                RingWindow::window($at, $run, $phone) === $windows[$phone] ||
+                    array_push($answers, ...Answered::answered($at, $phone, $run, $rings));
+            }
+        }
+
+        return $answers;
+    }
+}

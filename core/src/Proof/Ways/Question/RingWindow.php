@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways\Question;
+
+use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\Run;
+use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Happening\Ringing;
+
+/** When a phone rings, and whether something may be done there. */
+final class RingWindow
+{
+    /**
+     * @return array{int, int}|null the second at which it begins to ring, from when it is asked on, and the last second of its ringing
+     *                              in all at which something may be done; null where it does not
+     */
+    public static function window(Asking $at, Run $run, string $phone): ?array
+    {
+        $first = null;
+        $rang = $last = 0;
+        $since = $at->stand()->walk->second() + $at->since;
+        foreach ($run->walk->rung->all() as $rung) {
+            if ($rung->phone->id === $phone && self::mayBeAnswered($rung) && $rung->times->from >= $since) {
+                $first ??= $rung->times->rings ?? $rung->times->from;
+                $last = 0 < $rang && Rung::HEARS === $rung->outcome ? $last : $rang + self::last($rung);
+                $rang += $rung->times->seconds();
+            }
+        }
+
+        return null === $first ? null : [$first, $last];
+    }
+
+    /** The last second of its ringing at which something may be done: the one in which its own mailbox picks up, be it asked or not. */
+    public static function last(Rung $rung): int
+    {
+        $mailbox = $rung->phone->outside?->mailbox->after ?? \PHP_INT_MAX;
+
+        return min($mailbox, max(0, $rung->times->seconds() - 1));
+    }
+
+    /** Whether it rings, is called and does not ring yet, or answers by itself as it is paged: it might have been busy, or out of reach. */
+    public static function comesUp(Rung $rung): bool
+    {
+        return self::mayBeAnswered($rung) || ($rung->isDialled() && $rung->times->from < $rung->times->until);
+    }
+
+    /** Whether it rings, or may be in the second in which it is paged. */
+    public static function mayBeAnswered(Rung $rung): bool
+    {
+        return null !== $rung->times->rings || Rung::HEARS === $rung->outcome;
+    }
+}
