@@ -111,6 +111,33 @@ final class EndingsTest extends TestCase
         self::reproduce($plan, PlanBuilder::trial('2026-11-23T10:30'), $endings);
     }
 
+    /**
+     * @param list<string> $members that ring one after the other: Ben's and Cid's mobiles hand on
+     * @param int          $each    seconds for which each of them rings, of 18 in all
+     * @param list<string> $endings
+     */
+    #[TestWith([['ben/mob', 'ann', 'cid/desk'], 6, ['answered cid 6 17']])]
+    #[TestWith([['ben/mob', 'ann', 'cid/mob'], 6, ['answered cid 8 17', 'own mailbox cid 8 17']])]
+    #[TestWith([['ann', 'cid/mob'], 18, ['answered cid 2 17', 'own mailbox cid 2 17']])]
+    public function testWhoseTurnComesLaterTakesCallsAsSoonAndAsLateAsOthersLet(
+        array $members,
+        int $each,
+        array $endings,
+    ): void {
+        $mobile = ['id' => 'mob', 'type' => 'outside', 'label' => 'Mobile', 'number' => '+447700900120', 'setUp' => 2];
+        $builder = (new PlanBuilder())->person('ann');
+        foreach (['ben', 'cid'] as $person) {
+            $desk = $builder->person($person)->element($person);
+            $builder->with(['phones' => [...$desk['phones'], ['ownMailbox' => 9] + $mobile]] + $desk);
+        }
+        $plan = $builder
+            ->team('team', $members, 'one after the other', $each)
+            ->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => 'team', 'seconds' => 18]])
+            ->plan();
+        $told = self::told(Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30')));
+        self::assertSame($endings, array_values(array_intersect($endings, $told)), implode(', ', $told));
+    }
+
     public function testAPhoneThatIsBusyEndsTheWaitForItsTurn(): void
     {
         $stage = static fn(string $phone, int $after): array => [

@@ -38,28 +38,37 @@ final class OthersRing
     }
 
     /**
-     * A phone that cannot be reached, is busy or is refused may hand the call to its own mailbox, while the others ring on.
+     * A phone that cannot be reached, is busy or is refused may hand the call to its own mailbox, while the others ring on, or those
+     * that have none are busy: then its turn comes sooner.
      *
      * @param array<string, Rung>                 $open
      * @param array<string, array{int, int}|null> $windows
      *
      * @return list<Acts>
      */
-    public static function handedToMailboxes(Asking $at, array $open, array $windows, Acts $others): array
+    public static function handedToMailboxes(Asking $at, array $open, array $windows): array
     {
+        $have = array_filter($open, static fn(Rung $one): bool => null !== $one->phone->outside?->mailbox);
+        $others = array_diff_key($open, $have);
+        $busy = Acts::ringing(OneThingAll::alike($others, Behaviour::Busy, 0), $at->since);
+        $later = RingWindow::later($open);
         $ways = [];
-        foreach (\count($open) > 1 ? $open : [] as $phone => $rung) {
-            if (null === $rung->phone->outside?->mailbox) {
-                continue;
-            }
+        foreach (\count($open) > 1 ? array_keys($have) : [] as $phone) {
             $isReached = 0 === $at->since && isset($at->stand()->justNow->reached[$phone]);
             $does = [
                 ...$isReached ? [] : [new PhoneAssumption($phone, Behaviour::Unreachable)],
                 new PhoneAssumption($phone, Behaviour::Busy),
                 new PhoneAssumption($phone, Behaviour::Refuses, $windows[$phone][1] ?? 0),
             ];
-            foreach ($does as $one) {
-                $ways[] = $others->then(Acts::ringing([$phone => $one], $at->since));
+            $ring = [OneThingAll::ringOn($at, $open)];
+            [] === $others ||
+                \count($have) < 2 ||
+                !isset($later[$phone]) ||
+                ($ring[] = $busy->then(OneThingAll::ringOn($at, $have)));
+            foreach ($ring as $meanwhile) {
+                foreach ($does as $one) {
+                    $ways[] = $meanwhile->then(Acts::ringing([$phone => $one], $at->since));
+                }
             }
         }
 

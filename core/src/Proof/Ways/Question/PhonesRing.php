@@ -34,10 +34,16 @@ final class PhonesRing implements Question
             : \sprintf(
                 'ring %s %s kept %s, %s',
                 $at->what->target?->text(),
-                implode(' ', array_keys($open)),
+                implode(' ', [...array_keys($open), ...array_keys(array_filter($open, self::isCut(...)))]),
                 implode(' ', $kept),
                 $this->soFar($at, $open),
             );
+    }
+
+    /** Whether its turn comes too late for it to ring: it does where others are done sooner. */
+    private static function isCut(Rung $rung): bool
+    {
+        return $rung->isDialled() && !RingWindow::mayBeAnswered($rung);
     }
 
     /**
@@ -134,7 +140,7 @@ final class PhonesRing implements Question
         array_push(
             $answers,
             ...OthersRing::whereNobodyIsPaged($at, $open),
-            ...OthersRing::handedToMailboxes($at, $open, $windows, $answers[0]),
+            ...OthersRing::handedToMailboxes($at, $open, $windows),
             ...OthersRing::whereOthersRingLonger($at, $open, $windows),
         );
         // Where one busy phone keeps all of somebody's from ringing, others are out of reach; or busy, where that leads to their own mailbox.

@@ -51,4 +51,16 @@ final class RingWindow
     {
         return null !== $rung->times->rings || Rung::HEARS === $rung->outcome;
     }
+
+    /**
+     * @param array<string, Rung> $open
+     *
+     * @return array<string, Rung> those whose turn comes after that of others
+     */
+    public static function later(array $open): array
+    {
+        $first = min([\PHP_INT_MAX, ...array_map(static fn(Rung $one): int => $one->times->from, array_values($open))]);
+
+        return array_filter($open, static fn(Rung $one): bool => $one->times->from > $first);
+    }
 }

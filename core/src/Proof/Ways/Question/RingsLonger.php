@@ -26,6 +26,7 @@ final class RingsLonger
 
         return [
             ...\count($open) > 1 ? self::mailboxesAreRefused($at, $open) : [],
+            ...\count($open) > 2 ? self::othersAreBusy($open) : [],
             ...self::turnsComeSooner($at, $at->what, $open),
         ];
     }
@@ -60,6 +61,24 @@ final class RingsLonger
                 $ways[] = OneThingAll::asLateAsTheyCan($at, $refuse);
                 $ways[] = OneThingAll::asLateAsTheyCan($at, array_diff_key($open, $refuse), $atOnce);
             }
+        }
+
+        return array_values(array_filter($ways));
+    }
+
+    /**
+     * Where whoever is busy hands the call to a mailbox of their own, others come up soonest where those ring on and the rest is busy.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<non-empty-array<string, PhoneAssumption>>
+     */
+    private static function othersAreBusy(array $open): array
+    {
+        $rest = array_filter($open, static fn(Rung $one): bool => null === $one->phone->outside?->mailbox);
+        $ways = [];
+        foreach (\count($rest) < \count($open) ? array_keys(RingWindow::later($open)) : [] as $phone) {
+            $ways[] = OneThingAll::alike(array_diff_key($rest, [$phone => true]), Behaviour::Busy, 0);
         }
 
         return array_values(array_filter($ways));
@@ -106,16 +125,18 @@ final class RingsLonger
         return $ways;
     }
 
-    /** @return list<int> seconds after which phones of its owner may ring by their rules */
+    /** @return list<int> seconds after which phones of its owner may be called by their rules, and after which one outside rings */
     private static function delays(Asking $at, Rung $rung): array
     {
-        $delays = [];
+        $delays = [0];
         foreach ($at->plan()->get(Person::class, $rung->phone->owner->person)->reach->rules ?? [] as $rule) {
             foreach ($rule->ringing->stages as $stage) {
-                $delays[$stage->after] = $stage->after;
+                $delays[] = $stage->after;
             }
         }
+        $setUp = $rung->phone->outside->setUp ?? 0;
+        $rings = array_map(static fn(int $after): int => $after + $setUp, $delays);
 
-        return array_values(array_filter($delays));
+        return array_values(array_filter(array_unique([...$delays, ...$rings])));
     }
 }
