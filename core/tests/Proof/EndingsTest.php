@@ -112,29 +112,67 @@ final class EndingsTest extends TestCase
     }
 
     /**
-     * @param list<string> $members that ring one after the other: Ben's and Cid's mobiles hand on
-     * @param int          $each    seconds for which each of them rings, of 18 in all
-     * @param list<string> $endings
+     * @param list<string>         $members that ring one after the other; Ben's and Cid's mobiles ring after 2 s
+     * @param int                  $each    seconds for which each of them rings, of 18 in all
+     * @param array<string, mixed> $mobile  its own mailbox, other than usual
+     * @param list<string>         $endings
      */
-    #[TestWith([['ben/mob', 'ann', 'cid/desk'], 6, ['answered cid 6 17']])]
-    #[TestWith([['ben/mob', 'ann', 'cid/mob'], 6, ['answered cid 8 17', 'own mailbox cid 8 17']])]
-    #[TestWith([['ann', 'cid/mob'], 18, ['answered cid 2 17', 'own mailbox cid 2 17']])]
+    #[TestWith([['ben/mob', 'ann', 'cid/desk'], 6, [], ['answered cid 6 17']])]
+    #[TestWith([['ben/mob', 'ann', 'cid/mob'], 6, [], ['answered cid 8 17', 'own mailbox cid 8 17']])]
+    #[TestWith([['ben/mob', 'cid/mob'], 6, ['mailboxWhenBusy' => false], ['own mailbox cid 2 8', 'answered cid 2 11']])]
+    #[TestWith([['ann', 'cid/mob'], 18, [], ['answered cid 2 17', 'own mailbox cid 2 17']])]
+    #[TestWith([['ann', 'cid/mob'], 12, ['ownMailbox' => 5, 'mailboxWhenBusy' => false], ['own mailbox cid 2 17']])]
+    #[TestWith([['cid/mob'], 18, ['mailboxWhenBusy' => false], ['own mailbox cid 2 11', 'ran out of steps  0 11']])]
     public function testWhoseTurnComesLaterTakesCallsAsSoonAndAsLateAsOthersLet(
         array $members,
         int $each,
+        array $mobile,
         array $endings,
     ): void {
-        $mobile = ['id' => 'mob', 'type' => 'outside', 'label' => 'Mobile', 'number' => '+447700900120', 'setUp' => 2];
+        self::assertTold(
+            $endings,
+            $this->ofMobiles($mobile + ['ownMailbox' => 9], 'one after the other', $members, $each),
+        );
+    }
+
+    public function testOfTwoMobilesTheOneThatIsRefusedHandsOnInTheSecondOfTheOthersMailbox(): void
+    {
+        $own = ['ownMailbox' => 4, 'mailboxWhenBusy' => true];
+        self::assertTold(
+            ['own mailbox ben 2 6', 'own mailbox cid 2 6'],
+            $this->ofMobiles($own, 'all at once', ['ben/mob', 'cid/mob'], 18, ['ownMailbox' => 7]),
+        );
+    }
+
+    /**
+     * @param array<string, mixed> $mobile  Ben's and Cid's
+     * @param list<string>         $members
+     * @param array<string, mixed> $bens    what Ben's has other than Cid's
+     *
+     * @return list<string>
+     */
+    private function ofMobiles(array $mobile, string $pattern, array $members, int $each, array $bens = []): array
+    {
+        $usual = ['id' => 'mob', 'type' => 'outside', 'label' => 'Mobile', 'number' => '+447700900120', 'setUp' => 2];
         $builder = (new PlanBuilder())->person('ann');
-        foreach (['ben', 'cid'] as $person) {
+        foreach (['ben' => $bens, 'cid' => []] as $person => $own) {
             $desk = $builder->person($person)->element($person);
-            $builder->with(['phones' => [...$desk['phones'], ['ownMailbox' => 9] + $mobile]] + $desk);
+            $builder->with(['phones' => [...$desk['phones'], $own + $mobile + $usual]] + $desk);
         }
         $plan = $builder
-            ->team('team', $members, 'one after the other', $each)
+            ->team('team', $members, $pattern, $each)
             ->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => 'team', 'seconds' => 18]])
             ->plan();
-        $told = self::told(Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30')));
+
+        return self::told(Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30')));
+    }
+
+    /**
+     * @param list<string> $endings
+     * @param list<string> $told
+     */
+    private static function assertTold(array $endings, array $told): void
+    {
         self::assertSame($endings, array_values(array_intersect($endings, $told)), implode(', ', $told));
     }
 

@@ -9,8 +9,6 @@ use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Run;
-use Meandros\Core\Routing\EndingKind;
-use Meandros\Core\Value\Lists;
 
 /** A phone is answered as soon, and as late, as it can be. */
 final class Answered
@@ -26,11 +24,8 @@ final class Answered
     public static function answered(Asking $at, string $phone, Run $run, Acts $others): array
     {
         $window = RingWindow::window($at, $run, $phone);
-        $last = $window[1] ?? 0;
-        $isTaken = Lists::has([EndingKind::OwnMailbox, EndingKind::Announced], $run->ending?->kind);
-        $tie = $isTaken ? [$last + 1] : [];
         $answers = [];
-        $seconds = [...$at->isSoonest ? [0] : [], ...$at->isLatest ? [$last, ...$tie] : []];
+        $seconds = [...$at->isSoonest ? [0] : [], ...$at->isLatest ? RingWindow::lasts($at, $run, $phone) : []];
         foreach (null === $window ? [] : array_unique($seconds) as $after) {
             $answers[] = $others->then(
                 Acts::ringing([$phone => new PhoneAssumption($phone, Behaviour::Answers, $after)], $at->since),

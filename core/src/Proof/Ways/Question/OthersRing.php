@@ -39,18 +39,15 @@ final class OthersRing
 
     /**
      * A phone that cannot be reached, is busy or is refused may hand the call to its own mailbox, while the others ring on, or those
-     * that have none are busy: then its turn comes sooner.
+     * are busy that hand nothing on: then its turn comes sooner.
      *
-     * @param array<string, Rung>                 $open
-     * @param array<string, array{int, int}|null> $windows
+     * @param array<string, Rung> $open
      *
      * @return list<Acts>
      */
-    public static function handedToMailboxes(Asking $at, array $open, array $windows): array
+    public static function handedToMailboxes(Asking $at, array $open): array
     {
         $have = array_filter($open, static fn(Rung $one): bool => null !== $one->phone->outside?->mailbox);
-        $others = array_diff_key($open, $have);
-        $busy = Acts::ringing(OneThingAll::alike($others, Behaviour::Busy, 0), $at->since);
         $later = RingWindow::later($open);
         $ways = [];
         foreach (\count($open) > 1 ? array_keys($have) : [] as $phone) {
@@ -58,14 +55,16 @@ final class OthersRing
             $does = [
                 ...$isReached ? [] : [new PhoneAssumption($phone, Behaviour::Unreachable)],
                 new PhoneAssumption($phone, Behaviour::Busy),
-                new PhoneAssumption($phone, Behaviour::Refuses, $windows[$phone][1] ?? 0),
+                ...array_map(
+                    static fn(int $after): PhoneAssumption => new PhoneAssumption($phone, Behaviour::Refuses, $after),
+                    RingWindow::lasts($at, $at->run, $phone),
+                ),
             ];
-            $ring = [OneThingAll::ringOn($at, $open)];
-            [] === $others ||
-                \count($have) < 2 ||
-                !isset($later[$phone]) ||
-                ($ring[] = $busy->then(OneThingAll::ringOn($at, $have)));
-            foreach ($ring as $meanwhile) {
+            $busy = isset($later[$phone]) ? array_diff_key(self::handNothingOn($open), [$phone => true]) : [];
+            foreach ([] === $busy ? [[]] : [[], $busy] as $some) {
+                $meanwhile = Acts::ringing(OneThingAll::alike($some, Behaviour::Busy, 0), $at->since)->then(
+                    OneThingAll::ringOn($at, array_diff_key($open, $some)),
+                );
                 foreach ($does as $one) {
                     $ways[] = $meanwhile->then(Acts::ringing([$phone => $one], $at->since));
                 }
@@ -73,6 +72,16 @@ final class OthersRing
         }
 
         return $ways;
+    }
+
+    /**
+     * @param array<string, Rung> $open
+     *
+     * @return array<string, Rung> phones that, where they are busy, do not hand the call to a mailbox of their own
+     */
+    public static function handNothingOn(array $open): array
+    {
+        return array_filter($open, static fn(Rung $one): bool => true !== $one->phone->outside?->mailbox?->whenBusy);
     }
 
     /**

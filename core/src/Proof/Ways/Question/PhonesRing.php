@@ -140,7 +140,7 @@ final class PhonesRing implements Question
         array_push(
             $answers,
             ...OthersRing::whereNobodyIsPaged($at, $open),
-            ...OthersRing::handedToMailboxes($at, $open, $windows),
+            ...OthersRing::handedToMailboxes($at, $open),
             ...OthersRing::whereOthersRingLonger($at, $open, $windows),
         );
         // Where one busy phone keeps all of somebody's from ringing, others are out of reach; or busy, where that leads to their own mailbox.

@@ -7,7 +7,9 @@ namespace Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Proof\Ways\Run;
 use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Ringing;
+use Meandros\Core\Value\Lists;
 
 /** When a phone rings, and whether something may be done there. */
 final class RingWindow
@@ -32,12 +34,27 @@ final class RingWindow
         return null === $first ? null : [$first, $last];
     }
 
+    /**
+     * The last second of its ringing at which something may be done, and the very one in which another phone's own mailbox, or phones
+     * that are paged, would take the call.
+     *
+     * @return non-empty-list<int>
+     */
+    public static function lasts(Asking $at, Run $run, string $phone): array
+    {
+        $last = self::window($at, $run, $phone)[1] ?? 0;
+        $isTaken = Lists::has([EndingKind::OwnMailbox, EndingKind::Announced], $run->ending?->kind);
+
+        return $isTaken && $phone !== $run->ending?->phone ? [$last, $last + 1] : [$last];
+    }
+
     /** The last second of its ringing at which something may be done: the one in which its own mailbox picks up, be it asked or not. */
     public static function last(Rung $rung): int
     {
         $mailbox = $rung->phone->outside?->mailbox->after ?? \PHP_INT_MAX;
+        $rang = $rung->times->seconds();
 
-        return min($mailbox, max(0, $rung->times->seconds() - 1));
+        return Rung::OWN_MAILBOX === $rung->outcome ? $rang : min($mailbox, max(0, $rang - 1));
     }
 
     /** Whether it rings, is called and does not ring yet, or answers by itself as it is paged: it might have been busy, or out of reach. */

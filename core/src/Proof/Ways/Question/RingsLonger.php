@@ -75,7 +75,7 @@ final class RingsLonger
      */
     private static function othersAreBusy(array $open): array
     {
-        $rest = array_filter($open, static fn(Rung $one): bool => null === $one->phone->outside?->mailbox);
+        $rest = OthersRing::handNothingOn($open);
         $ways = [];
         foreach (\count($rest) < \count($open) ? array_keys(RingWindow::later($open)) : [] as $phone) {
             $ways[] = OneThingAll::alike(array_diff_key($rest, [$phone => true]), Behaviour::Busy, 0);
@@ -85,8 +85,8 @@ final class RingsLonger
     }
 
     /**
-     * Whose turn is cut short while their phone outside is not ringing yet, or by their rules would ring only after the time is up, comes
-     * up where those before refuse some seconds sooner.
+     * Whose turn is cut short while their phone outside is not ringing yet, or before its own mailbox picks up, or by their rules would
+     * ring only after the time is up, comes up where those before refuse some seconds sooner.
      *
      * @param array<string, Rung> $open
      *
@@ -97,16 +97,13 @@ final class RingsLonger
         $limit = $at->stand()->walk->second() + $at->since + $what->limitSeconds;
         $ways = [];
         foreach ($what->rung as $rung) {
-            $isCut = null === $rung->times->rings && $rung->isDialled() && $rung->times->from < $rung->times->until;
-            $comesLate = Rung::NOT_REACHED === $rung->outcome && $what->isDialled();
-            $late = match (true) {
-                $isCut => [$rung->times->from + ($rung->phone->outside->setUp ?? 0) - $rung->times->until],
-                $comesLate => array_map(
-                    static fn(int $after): int => $rung->times->from + $after - $limit,
-                    self::delays($at, $rung),
-                ),
+            $isCut = $rung->isDialled() && (null === $rung->times->rings || $rung->times->until === $limit);
+            $delays = match (true) {
+                $isCut && $rung->times->from < $rung->times->until => self::untilItRings($rung, 0),
+                Rung::NOT_REACHED === $rung->outcome && $what->isDialled() => self::delays($at, $rung),
                 default => [],
             };
+            $late = array_map(static fn(int $after): int => $rung->times->from + $after - $rung->times->until, $delays);
             $before = array_filter($open, static fn(Rung $one): bool => $one->times->until === $rung->times->from);
             foreach (array_filter($late, static fn(int $sooner): bool => $sooner >= 0) as $sooner) {
                 $way = [];
@@ -125,7 +122,7 @@ final class RingsLonger
         return $ways;
     }
 
-    /** @return list<int> seconds after which phones of its owner may be called by their rules, and after which one outside rings */
+    /** @return list<int> seconds after which it may be called by its owner's rules, rings, or its own mailbox picks up */
     private static function delays(Asking $at, Rung $rung): array
     {
         $delays = [0];
@@ -134,9 +131,17 @@ final class RingsLonger
                 $delays[] = $stage->after;
             }
         }
-        $setUp = $rung->phone->outside->setUp ?? 0;
-        $rings = array_map(static fn(int $after): int => $after + $setUp, $delays);
+        $rings = array_map(static fn(int $after): array => self::untilItRings($rung, $after), $delays);
 
-        return array_values(array_filter(array_unique([...$delays, ...$rings])));
+        return array_values(array_filter(array_unique(array_merge($delays, ...$rings))));
+    }
+
+    /** @return list<int> seconds after which it rings, and after which its own mailbox picks up, where it has one */
+    private static function untilItRings(Rung $rung, int $called): array
+    {
+        $rings = $called + ($rung->phone->outside->setUp ?? 0);
+        $mailbox = $rung->phone->outside?->mailbox?->after;
+
+        return [$rings, ...null === $mailbox ? [] : [$rings + $mailbox]];
     }
 }
