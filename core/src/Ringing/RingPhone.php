@@ -74,6 +74,12 @@ final readonly class RingPhone
         );
     }
 
+    /** Seconds from when somebody picks it up until they have the call: digits are sent, then they may be asked. */
+    public function connectSeconds(): int
+    {
+        return ($this->outside?->digitSeconds() ?? 0) + ($this->manner->askFirst ? Fate::ASK_SECONDS : 0);
+    }
+
     /** @return non-empty-list<string> the names that an assumption may call it by, the most particular first */
     public function names(): array
     {

@@ -108,13 +108,15 @@ final class EndingsLawTest extends TestCase
         self::assertGreaterThan($count * 40, $checked);
     }
 
-    public function testPeopleWithMobilesAndNumbersOutsideInTeamsOfEveryOrder(): void
+    #[TestWith([false])]
+    #[TestWith([true])]
+    public function testPeopleWithMobilesAndNumbersOutsideInTeamsOfEveryOrder(bool $allHaveMobiles): void
     {
         mt_srand(Soak::seed());
         $call = PlanBuilder::trial('2026-11-23T10:30');
         $checked = 0;
         for ($i = 0, $count = Soak::count(60); $i < $count; ++$i) {
-            [$plan, $phones] = PeopleOutside::drawn();
+            [$plan, $phones] = PeopleOutside::drawn($allHaveMobiles);
             $endings = Endings::of($plan, $call);
             self::reproduce($plan, $call, $endings);
             for ($j = 0; [] === $endings->notTried && $j < 60; ++$j) {

@@ -144,6 +144,14 @@ final class EndingsTest extends TestCase
         );
     }
 
+    public function testWhoeverIsAskedFirstAnswersSoManySecondsBeforeAMailboxDoes(): void
+    {
+        // Ben's mailbox takes calls at 11 s, and Cid has them four seconds after picking up.
+        $own = ['ownMailbox' => 9, 'askFirst' => true];
+        $told = $this->ofMobiles($own, 'all at once', ['ben/mob', 'cid/mob'], 18, ['askFirst' => false]);
+        self::assertTold(['answered cid 6 10', 'own mailbox ben 2 11'], $told);
+    }
+
     /**
      * @param array<string, mixed> $mobile  Ben's and Cid's
      * @param list<string>         $members

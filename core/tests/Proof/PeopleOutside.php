@@ -8,33 +8,44 @@ use Meandros\Core\Plan\Element\RingPattern;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Tests\PlanBuilder;
 
-/** Plans whose people may have a mobile, in teams of every order with a number outside among them, and rules that pass calls on; drawn with mt_rand. */
+/**
+ * Plans whose people may have a mobile, in teams of every order with a number outside among them, and rules that pass calls on; drawn
+ * with mt_rand. Or all have one, few have rules, and mobiles are in teams by themselves.
+ */
 final class PeopleOutside
 {
     private const PEOPLE = ['ann', 'ben', 'cid'];
     private const OUTSIDE = '+441632960555';
     private const EXITS = ['busy', 'unreachable', 'refused', 'nobody'];
 
+    private const TEAMS = [['ann', 'ben'], ['cid/desk', self::OUTSIDE], ['ben', self::OUTSIDE, 'cid']];
+    private const MOBILES = [
+        ['ann', 'ben/mobile', 'cid'],
+        ['ben', self::OUTSIDE, 'cid'],
+        ['ann/mobile', 'ben/mobile'],
+        ['cid/mobile', 'ann/desk', 'ben'],
+    ];
+
     private int $steps = 0;
 
-    private function __construct() {}
+    private function __construct(private readonly bool $allHaveMobiles) {}
 
     /** @return array{Plan, non-empty-list<string>} and its phones */
-    public static function drawn(): array
+    public static function drawn(bool $allHaveMobiles = false): array
     {
-        $self = new self();
+        $self = new self($allHaveMobiles);
         $builder = new PlanBuilder();
         $phones = [self::OUTSIDE];
         foreach (self::PEOPLE as $i => $person) {
-            $second = self::oneOf([null, null, 'laptop', 'mobile']);
-            $builder->with(self::person($person, $second, $i));
+            $second = $allHaveMobiles ? 'mobile' : self::oneOf([null, null, 'laptop', 'mobile']);
+            $builder->with($self->person($person, $second, $i));
             array_push($phones, $person . '/desk', ...null === $second ? [] : [$person . '/' . $second]);
         }
         foreach (['mbx', 'mbx_busy', 'mbx_unreachable', 'mbx_refused', 'mbx_nobody'] as $mailbox) {
             $builder->mailbox($mailbox);
         }
         foreach (['team', 'two'] as $team) {
-            $builder->with(self::team($team));
+            $builder->with($self->team($team));
         }
         $within = self::oneOf([
             $self->ring(),
@@ -55,7 +66,7 @@ final class PeopleOutside
     }
 
     /** @return array<string, mixed> */
-    private static function person(string $id, ?string $second, int $i): array
+    private function person(string $id, ?string $second, int $i): array
     {
         $mobile = [
             'type' => 'outside',
@@ -94,16 +105,16 @@ final class PeopleOutside
                     ('mobile' === $one ? $mobile : ['type' => 'desk']),
                 $phones,
             ),
-            'rules' => 0 === mt_rand(0, 2) ? [$rule] : [],
+            'rules' => 0 === mt_rand(0, $this->allHaveMobiles ? 9 : 2) ? [$rule] : [],
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function team(string $id): array
+    private function team(string $id): array
     {
         $tier = 1;
         $members = [];
-        foreach (self::oneOf([['ann', 'ben'], ['cid/desk', self::OUTSIDE], ['ben', self::OUTSIDE, 'cid']]) as $who) {
+        foreach (self::oneOf($this->allHaveMobiles ? self::MOBILES : self::TEAMS) as $who) {
             $members[] = ['who' => $who, 'tier' => $tier, 'seconds' => self::oneOf([null, null, mt_rand(2, 8)])];
             $tier += mt_rand(0, 1);
         }
@@ -126,8 +137,8 @@ final class PeopleOutside
     {
         return $this->step([
             'do' => 'ring',
-            'target' => self::oneOf([...self::PEOPLE, 'team', 'two']),
-            'seconds' => mt_rand(3, 16),
+            'target' => self::oneOf($this->allHaveMobiles ? ['ann', 'team', 'two'] : [...self::PEOPLE, 'team', 'two']),
+            'seconds' => $this->allHaveMobiles ? mt_rand(6, 24) : mt_rand(3, 16),
             'handOver' => 0 === mt_rand(0, 3),
         ]);
     }

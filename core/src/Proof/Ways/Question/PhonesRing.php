@@ -47,8 +47,8 @@ final class PhonesRing implements Question
     }
 
     /**
-     * The exit by which the call would go on, as far as the others are concerned, or who of them takes it; and what those did that may be
-     * looked at again in the very second.
+     * The exit by which the call would go on, as far as the others are concerned, or who of them takes it, and when, where it is later,
+     * or when they refuse then; and what those did that may be looked at again in the very second.
      *
      * @param array<string, Rung> $open
      */
@@ -65,13 +65,16 @@ final class PhonesRing implements Question
             return '';
         }
         $again = array_filter($others, static fn(Rung $one): bool => $at->later()->rings($one->phone->id));
-        $taken = array_filter(
+        $since = $at->stand()->walk->second() + $this->since($at);
+        $done = array_filter(
             $others,
-            static fn(Rung $one): bool => Lists::has([Rung::ANSWERED, Rung::OWN_MAILBOX, Rung::HEARS], $one->outcome),
+            static fn(Rung $one): bool => Lists::has([Rung::ANSWERED, Rung::OWN_MAILBOX, Rung::HEARS], $one->outcome) ||
+                (Rung::REFUSED === $one->outcome && $one->times->until > $since),
         );
+        $when = static fn(Rung $one): string => $one->times->until > $since ? ' ' . $one->times->until : '';
 
         return RingResult::exit($rang, array_values($others)) .
-            implode(' ', array_map(static fn(Rung $one): string => ' ' . $one->phone->id, $taken)) .
+            implode(' ', array_map(static fn(Rung $one): string => ' ' . $one->phone->id . $when($one), $done)) .
             (0 === $this->since($at) || (0 === $at->since && [] === $rang)
                 ? implode(
                     ' ',

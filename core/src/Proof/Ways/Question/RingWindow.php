@@ -36,16 +36,25 @@ final class RingWindow
 
     /**
      * The last second of its ringing at which something may be done, and the very one in which another phone's own mailbox, or phones
-     * that are paged, would take the call.
+     * that are paged, would take the call; where it takes whoever answers some seconds to be connected, also so many before.
      *
      * @return non-empty-list<int>
      */
     public static function lasts(Asking $at, Run $run, string $phone): array
     {
-        $last = self::window($at, $run, $phone)[1] ?? 0;
+        [$rings, $last] = self::window($at, $run, $phone) ?? [0, 0];
         $isTaken = Lists::has([EndingKind::OwnMailbox, EndingKind::Announced], $run->ending?->kind);
+        if (!$isTaken || $phone === $run->ending?->phone) {
+            return [$last];
+        }
+        $connects = 0;
+        foreach ($run->walk->rung->all() as $rung) {
+            $connects = $rung->phone->id === $phone ? $rung->phone->connectSeconds() : $connects;
+        }
+        $inTime = $run->walk->second() - $rings - $connects;
+        $sooner = array_filter([$inTime - 1, $inTime], static fn(int $after): bool => $after >= 0 && $after < $last);
 
-        return $isTaken && $phone !== $run->ending?->phone ? [$last, $last + 1] : [$last];
+        return [$last, $last + 1, ...0 < $connects ? $sooner : []];
     }
 
     /** The last second of its ringing at which something may be done: the one in which its own mailbox picks up, be it asked or not. */

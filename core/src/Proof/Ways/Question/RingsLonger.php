@@ -104,22 +104,41 @@ final class RingsLonger
                 default => [],
             };
             $late = array_map(static fn(int $after): int => $rung->times->from + $after - $rung->times->until, $delays);
-            $before = array_filter($open, static fn(Rung $one): bool => $one->times->until === $rung->times->from);
             foreach (array_filter($late, static fn(int $sooner): bool => $sooner >= 0) as $sooner) {
-                $way = [];
-                foreach ($before as $phone => $one) {
-                    $after = RingWindow::last($one) - $sooner;
-                    // What does not ring by then is not waited for.
-                    $way[$phone] =
-                        $after < 0
-                            ? new PhoneAssumption($phone, Behaviour::Busy)
-                            : new PhoneAssumption($phone, Behaviour::Refuses, $after);
-                }
+                $way = self::overSooner($open, $rung->times->from, $sooner);
                 [] === $way || ($ways[] = $way);
             }
         }
 
         return $ways;
+    }
+
+    /**
+     * Those whose turn is over at a second refuse so many seconds before the last; where they do not ring by then they are busy, and
+     * those before them do.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return array<string, PhoneAssumption>
+     */
+    private static function overSooner(array $open, int $over, int $sooner): array
+    {
+        $way = [];
+        $left = [];
+        foreach ($open as $phone => $one) {
+            if ($one->times->until !== $over || $one->times->from >= $over) {
+                continue;
+            }
+            $after = RingWindow::last($one) - $sooner;
+            $way[$phone] =
+                $after < 0
+                    ? new PhoneAssumption($phone, Behaviour::Busy)
+                    : new PhoneAssumption($phone, Behaviour::Refuses, $after);
+            $after < 0 && ($left[$one->times->from] = $sooner - ($over - $one->times->from));
+        }
+        $began = [] === $left ? null : min(array_keys($left));
+
+        return null === $began || $left[$began] < 0 ? $way : $way + self::overSooner($open, $began, $left[$began]);
     }
 
     /** @return list<int> seconds after which it may be called by its owner's rules, rings, or its own mailbox picks up */
