@@ -152,8 +152,14 @@ final class EndingsTest extends TestCase
         self::assertTold(['answered cid 6 10', 'own mailbox ben 2 11'], $told);
     }
 
+    public function testWhoRefusesForAllTheirPhonesMayDoSoUntilTheMailboxOfOneTakesTheCall(): void
+    {
+        $told = $this->ofMobiles(['ownMailbox' => 6], 'all at once', ['ben'], 18);
+        self::assertTold(['own mailbox ben 2 8', 'ran out of steps  0 8'], $told);
+    }
+
     /**
-     * @param array<string, mixed> $mobile  Ben's and Cid's
+     * @param array<string, mixed> $mobile  Ben's and Cid's; Ben refuses by one phone for both of his
      * @param list<string>         $members
      * @param array<string, mixed> $bens    what Ben's has other than Cid's
      *
@@ -165,7 +171,8 @@ final class EndingsTest extends TestCase
         $builder = (new PlanBuilder())->person('ann');
         foreach (['ben' => $bens, 'cid' => []] as $person => $own) {
             $desk = $builder->person($person)->element($person);
-            $builder->with(['phones' => [...$desk['phones'], $own + $mobile + $usual]] + $desk);
+            $phones = [...$desk['phones'], $own + $mobile + $usual];
+            $builder->with(['phones' => $phones, 'refusesForAll' => 'ben' === $person] + $desk);
         }
         $plan = $builder
             ->team('team', $members, $pattern, $each)

@@ -75,6 +75,28 @@ final class OthersRing
     }
 
     /**
+     * Somebody refuses by one phone for all of theirs, as late as can be, while the others ring on.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<Acts>
+     */
+    public static function oneRefusesForAll(Asking $at, array $open): array
+    {
+        $ways = [];
+        $phones = array_count_values(array_map(OneThingEach::owner(...), array_keys($open)));
+        foreach ($open as $phone => $rung) {
+            $isOneOfMany = $rung->phone->owner->refusesForAll && $phones[OneThingEach::owner($phone)] > 1;
+            foreach ($isOneOfMany ? RingWindow::lasts($at, $at->run, $phone) : [] as $after) {
+                $refuses = [$phone => new PhoneAssumption($phone, Behaviour::Refuses, $after)];
+                $ways[] = OneThingAll::ringOn($at, $open)->then(Acts::ringing($refuses, $at->since));
+            }
+        }
+
+        return $ways;
+    }
+
+    /**
      * @param array<string, Rung> $open
      *
      * @return array<string, Rung> phones that, where they are busy, do not hand the call to a mailbox of their own

@@ -144,6 +144,7 @@ final class PhonesRing implements Question
             $answers,
             ...OthersRing::whereNobodyIsPaged($at, $open),
             ...OthersRing::handedToMailboxes($at, $open),
+            ...OthersRing::oneRefusesForAll($at, $open),
             ...OthersRing::whereOthersRingLonger($at, $open, $windows),
         );
         // Where one busy phone keeps all of somebody's from ringing, others are out of reach; or busy, where that leads to their own mailbox.
