@@ -64,7 +64,7 @@ final class SchemaPlaces
                 yield from $this->places($branch, $data, $pointer, $field . $i);
             }
         }
-        $key = $field . (null === $data ? '' : ' is there');
+        $key = $field . ([] === $data ? ' is empty' : (null === $data ? '' : ' is there'));
         if (!isset($this->seen[$key])) {
             $this->seen[$key] = true;
             yield $pointer => [$schema, $data];

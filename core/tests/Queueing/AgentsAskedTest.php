@@ -121,6 +121,22 @@ final class AgentsAskedTest extends TestCase
             ['queues' => $free(['ahead' => 1]), 'phones' => $answers('*', 1)],
             [$in, '0 Rings Ann, answered after 1 s'],
         ];
+        yield 'the lower tier is asked first, wherever it stands in the list' => [
+            [
+                'members' => [['who' => 'ann', 'tier' => 2], ['who' => 'ben']],
+                'asking' => ['widenSeconds' => 10, 'alertSeconds' => 8],
+            ],
+            [
+                'queues' => [
+                    [
+                        'queue' => 'que',
+                        'agents' => [['who' => 'ann', 'freeAfter' => 12], ['who' => 'ben', 'freeAfter' => 12]],
+                    ],
+                ],
+                'phones' => $answers('*', 1),
+            ],
+            [$in, '12 Rings Ben, answered after 1 s'],
+        ];
         yield 'the notice comes at its second' => [
             ['promise' => ['noticeSeconds' => 25, 'notify' => ['lead@ternwick.example']]],
             [],
