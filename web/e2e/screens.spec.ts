@@ -1,7 +1,7 @@
 import type { RunOnly } from 'axe-core';
 import { axeClean } from './axe';
 import { address } from './helpers';
-import { expect, test } from './test';
+import { expect, type Locator, test } from './test';
 
 const SCREENS = [
     '/',
@@ -127,4 +127,24 @@ test('what opens fits where there is little room', async ({ page }) => {
         await expect.poll(() => page.evaluate(beyond), String(button)).toEqual([]);
         expect(await page.evaluate(unstyled)).toEqual([]);
     }
+});
+
+test('in few colours of somebody’s own it is seen what is chosen, switched and rung', async ({ page }) => {
+    await page.emulateMedia({ forcedColors: 'active' });
+    await page.goto(address('/teams/team_port'));
+    const paint = (one: Locator) =>
+        one.first().evaluate((element) => {
+            const { backgroundColor, borderInlineStartWidth } = getComputedStyle(element);
+            return [backgroundColor, borderInlineStartWidth];
+        });
+    const [canvas] = await paint(page.locator('body'));
+    for (const name of ['Teams', 'Port office']) {
+        expect((await paint(page.locator('a[aria-current]', { hasText: name })))[1]).toBe('4px');
+    }
+    expect((await paint(page.locator('label:has(> input:checked)', { hasText: 'All at once' })))[1]).toBe('2px');
+    for (const drawn of ['.ant-radio-checked', '.ant-switch-checked', '.track .bar']) {
+        expect((await paint(page.locator(drawn)))[0]).not.toBe(canvas);
+    }
+    await page.getByRole('switch').first().press('Space');
+    await expect(page.locator('.ant-switch:not(.ant-switch-checked)')).toHaveCSS('border-top-width', '1px');
 });

@@ -2,6 +2,7 @@ import '@fontsource-variable/commissioner/wght.css';
 import './antd.css';
 import './styles.css';
 import './narrow.css';
+import './forced.css';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
