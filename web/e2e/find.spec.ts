@@ -89,7 +89,8 @@ test('other words are put in the place of some, but where they stay, and taken b
     await expect(hours.getByRole('insertion')).toHaveText('Found things');
     await axeClean(page, '.ant-modal');
     await dialog.getByRole('checkbox', { name: 'Lost property mailbox mailbox' }).uncheck();
-    await dialog.getByRole('button', { name: /^Put them in 20 of 21$/ }).click();
+    await expect(dialog.getByRole('button', { name: /^Put them in 20 of 21$/ })).toBeEnabled();
+    await dialog.getByLabel('In their place').press('Enter');
     await expect(page.getByText('Say “found things” for “lost property”: done in 20.')).toBeVisible();
     await expect(page.locator('.list')).toContainText('Found things hours');
     await page.getByRole('link', { name: 'Mailboxes', exact: true }).click();

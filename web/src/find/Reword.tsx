@@ -58,6 +58,7 @@ export function Reword({ found, onClose }: { found: string; onClose: () => void 
             onClose();
         },
     });
+    const isReady = many > 0 && isShown && words.trim() !== put.trim();
     const refused = reword.error ?? look.error;
     const problem = refused instanceof RefusedError ? refused.problem : undefined;
     const errors = problem?.errors ?? [];
@@ -66,7 +67,7 @@ export function Reword({ found, onClose }: { found: string; onClose: () => void 
             open
             title="Other words in their place"
             okText={many === elements.length ? `Put them in all ${many}` : `Put them in ${many} of ${elements.length}`}
-            okButtonProps={{ disabled: many === 0 || !isShown || words.trim() === put.trim() }}
+            okButtonProps={{ disabled: !isReady }}
             confirmLoading={reword.isPending}
             onOk={() => reword.mutate()}
             onCancel={onClose}
@@ -96,6 +97,7 @@ export function Reword({ found, onClose }: { found: string; onClose: () => void 
                             value={put}
                             maxLength={100}
                             onChange={({ target }) => setPut(target.value)}
+                            onPressEnter={() => isReady && !reword.isPending && reword.mutate()}
                         />
                     )}
                 </Field>
