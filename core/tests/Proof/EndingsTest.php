@@ -135,6 +135,15 @@ final class EndingsTest extends TestCase
         );
     }
 
+    public function testTurnsOfTwoGiveWayToAMobileThatTakesLongToBeOutOfReach(): void
+    {
+        $members = ['ann', ['who' => 'cid/desk', 'seconds' => 3], 'ben/mob'];
+        $bens = ['setUp' => 5, 'mailboxWhenBusy' => false];
+        $told = $this->ofMobiles(['ownMailbox' => 20], 'one after the other', $members, 15, $bens);
+        // Ann has 15 s and Cid 3 of the 18: Cid is busy, and Ann refuses after 12.
+        self::assertTold(['answered ben 5 17', 'own mailbox ben 5 17'], $told);
+    }
+
     public function testOfTwoMobilesTheOneThatIsRefusedHandsOnInTheSecondOfTheOthersMailbox(): void
     {
         $own = ['ownMailbox' => 4, 'mailboxWhenBusy' => true];
@@ -160,7 +169,7 @@ final class EndingsTest extends TestCase
 
     /**
      * @param array<string, mixed> $mobile  Ben's and Cid's; Ben refuses by one phone for both of his
-     * @param list<string>         $members
+     * @param list<mixed>          $members
      * @param array<string, mixed> $bens    what Ben's has other than Cid's
      *
      * @return list<string>
