@@ -127,6 +127,21 @@ final class OverflowTest extends TestCase
     }
 
     /** Twenty branches of three, one after the other: each step is come to once. */
+    public function testStaysInOneQueueAreLookedForByItself(): void
+    {
+        $plan = self::plan([
+            ['id' => 's1', 'do' => 'queue', 'queue' => 'que'],
+            ['id' => 's2', 'do' => 'queue', 'queue' => 'oth'],
+        ])->with(['id' => 'oth', 'kind' => 'queue', 'name' => 'Other', 'members' => [['who' => 'ann']]]);
+        $overflow = new Overflow($plan->plan());
+        $queues = static fn(?string $queue): array => array_map(
+            static fn(Stay $one): ?string => $one->by,
+            $overflow->queues($queue),
+        );
+        self::assertSame(['que', 'oth'], $queues(null));
+        self::assertSame(['que'], $queues('que'));
+    }
+
     public function testManyBranchesTakeNoTime(): void
     {
         $branch = static fn(int $i): array => [
