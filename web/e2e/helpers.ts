@@ -30,5 +30,7 @@ export async function choose(page: Page, label: string, text: string) {
     const box = page.getByRole('combobox', { name: label, exact: true });
     await box.click();
     if (await box.isEditable()) await box.fill(text);
-    await page.locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: text }).first().click();
+    // What is there, and not another that would be made of that name.
+    const options = page.locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: text });
+    await options.filter({ hasNotText: /^Add / }).first().click();
 }
