@@ -33,6 +33,25 @@ test('what is as it was is not saved, and an empty field goes back', () => {
     expect(box().value).toBe('20');
 });
 
+test('beyond a limit it is the limit, which is said until something else is typed', () => {
+    const onSave = vi.fn();
+    render(<NumberInput label="Seconds" unit="s" min={30} max={600} value={60} onSave={onSave} />);
+    type('5');
+    expect(screen.queryByRole('status')).toBeNull();
+    enter();
+    expect(onSave.mock.calls).toEqual([[30]]);
+    fireEvent.blur(box());
+    expect(screen.getByRole('status').textContent).toBe('At least 30');
+    type('6000');
+    expect(screen.queryByRole('status')).toBeNull();
+    fireEvent.blur(box());
+    expect(onSave).toHaveBeenLastCalledWith(600);
+    expect(screen.getByRole('status').textContent).toBe('At most 600');
+    type('45');
+    enter();
+    expect(screen.queryByRole('status')).toBeNull();
+});
+
 test('a field shows what was saved elsewhere', () => {
     const { rerender } = render(<NumberInput label="Seconds" unit="s" min={1} max={600} value={20} onSave={vi.fn()} />);
     rerender(<NumberInput label="Seconds" unit="s" min={1} max={600} value={45} onSave={vi.fn()} />);

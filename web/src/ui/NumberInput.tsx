@@ -1,7 +1,8 @@
 import { InputNumber } from 'antd';
+import { useState } from 'react';
 import { useTyped } from './useTyped';
 
-/** A whole number with its unit, saved when the field is left, Enter is pressed, or a step is taken. */
+/** A whole number with its unit, saved when the field is left, Enter is pressed, or a step is taken. Beyond a limit, it is the limit, and says so. */
 export function NumberInput(props: {
     value: number;
     unit: string;
@@ -15,7 +16,17 @@ export function NumberInput(props: {
 }) {
     const { value, unit, min, max, label, onSave, disabled = false, id, autoFocus = false } = props;
     const { typed, setTyped, save, back } = useTyped<number | null>(value, (next) => next !== null && onSave(next));
-    const commit = () => (typed === null ? back() : save(typed));
+    const [text, setText] = useState('');
+    const [limit, setLimit] = useState<string>();
+    const commit = () => {
+        const beyond = limitOf(text, min, max);
+        if (text !== '')
+            setLimit(beyond === undefined ? undefined : `At ${beyond === min ? 'least' : 'most'} ${beyond}`);
+        setText('');
+        if (beyond !== undefined) save(beyond);
+        else if (typed === null) back();
+        else save(typed);
+    };
     return (
         <span className="with-unit">
             <InputNumber
@@ -28,12 +39,28 @@ export function NumberInput(props: {
                 disabled={disabled}
                 autoFocus={autoFocus}
                 onChange={(next) => setTyped(next)}
+                onInput={(next) => {
+                    setText(next);
+                    setLimit(undefined);
+                }}
                 onStep={(next) => save(Number(next))}
                 onBlur={commit}
                 onPressEnter={commit}
                 style={{ width: 76 }}
             />
             <span>{unit}</span>
+            {limit && (
+                <span className="about" role="status">
+                    {limit}
+                </span>
+            )}
         </span>
     );
+}
+
+/** The limit beyond which a number was typed. */
+function limitOf(typed: string, min: number, max: number): number | undefined {
+    const number = typed.trim() === '' ? min : Number(typed);
+    if (number < min) return min;
+    return number > max ? max : undefined;
 }
