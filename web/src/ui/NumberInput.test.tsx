@@ -52,6 +52,17 @@ test('beyond a limit it is the limit, which is said until something else is type
     expect(screen.queryByRole('status')).toBeNull();
 });
 
+test('a step after a number beyond a limit is what counts', () => {
+    const onSave = vi.fn();
+    render(<NumberInput label="Seconds" unit="s" min={30} max={600} value={60} onSave={onSave} />);
+    type('5');
+    fireEvent.keyDown(box(), { key: 'ArrowUp', code: 'ArrowUp', keyCode: 38 });
+    fireEvent.blur(box());
+    const stepped = Number(box().value);
+    expect(stepped).toBeGreaterThan(30);
+    expect(onSave).toHaveBeenLastCalledWith(stepped);
+});
+
 test('a field shows what was saved elsewhere', () => {
     const { rerender } = render(<NumberInput label="Seconds" unit="s" min={1} max={600} value={20} onSave={vi.fn()} />);
     rerender(<NumberInput label="Seconds" unit="s" min={1} max={600} value={45} onSave={vi.fn()} />);

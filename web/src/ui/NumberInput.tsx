@@ -43,7 +43,11 @@ export function NumberInput(props: {
                     setText(next);
                     setLimit(undefined);
                 }}
-                onStep={(next) => save(Number(next))}
+                onStep={(next) => {
+                    setText('');
+                    setLimit(undefined);
+                    save(Number(next));
+                }}
                 onBlur={commit}
                 onPressEnter={commit}
                 style={{ width: 76 }}
