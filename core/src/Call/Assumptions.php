@@ -109,6 +109,17 @@ final readonly class Assumptions
         return $until;
     }
 
+    /** Equal where phones do the same, whenever it was said. */
+    public function ofPhones(): string
+    {
+        $all = implode(' ', $this->circumstances->sitesDown);
+        foreach ($this->phones as $phone) {
+            $all .= "\n" . $phone->who . ' ' . $phone->does->value . ' ' . $phone->afterSeconds;
+        }
+
+        return $all;
+    }
+
     /** Whether somebody answers, or may while on another call: that depends on for how long their phone rang before. */
     public function somebodyAnswers(): bool
     {

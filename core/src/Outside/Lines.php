@@ -20,6 +20,8 @@ final class Lines
 {
     /** @var list<OutsideLine>|null by name; read when they are first wanted, as everything here is */
     private ?array $lines = null;
+    /** @var array<string, list<OutsideLine>> by site */
+    private array $ofSites = [];
     /** @var array<string, array<string, true>> area codes of the plan's numbers, by site */
     private array $areas = [];
     /** @var array<string, bool> whether a number is one of the plan */
@@ -95,7 +97,9 @@ final class Lines
     /** @return list<OutsideLine> those of a site, by name */
     public function of(?string $site): array
     {
-        return array_values(array_filter($this->lines(), static fn(OutsideLine $line): bool => $line->site === $site));
+        return $this->ofSites[(string) $site] ??= array_values(
+            array_filter($this->lines(), static fn(OutsideLine $line): bool => $line->site === $site),
+        );
     }
 
     /** Whether a call to it comes back in, and leaves by no line. */

@@ -9,6 +9,7 @@ use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\RuleStage;
+use Meandros\Core\Plan\Element\TeamMember;
 
 /** The phones of a plan as they ring, each made once: the same ones ring in call after call. */
 final class Phones
@@ -20,7 +21,32 @@ final class Phones
     /** @var array<string, array<string, array<int, list<RingStage>>>> by person and rule, and whether all are asked */
     private array $stages = [];
 
-    public function __construct(private readonly Lines $lines) {}
+    /** @var \WeakMap<TeamMember, RingMember> who ring with all their phones */
+    private \WeakMap $members;
+    public readonly Rounds $rounds;
+
+    public function __construct(private readonly Lines $lines)
+    {
+        $this->members = new \WeakMap();
+        $this->rounds = new Rounds($lines);
+    }
+
+    /** @return list<RingPhone> all of somebody's */
+    public function all(Person $person, bool $askFirst): array
+    {
+        return array_map(fn(Phone $phone): RingPhone => $this->of($person, $phone, $askFirst), $person->reach->phones);
+    }
+
+    /** Somebody in a team, with all their phones. */
+    public function member(TeamMember $member, Person $person): RingMember
+    {
+        return $this->members[$member] ??= RingMember::all(
+            $person->id(),
+            $this->all($person, $member->askFirst),
+            $member->tier,
+            $member->seconds,
+        );
+    }
 
     public function of(Person $person, Phone $phone, bool $askFirst): RingPhone
     {

@@ -44,6 +44,22 @@ final readonly class RingMember
     }
 
     /**
+     * Whether one of their phones is kept from ringing so.
+     *
+     * @param list<self> $members
+     */
+    public static function areKeptBy(string $outcome, array $members): bool
+    {
+        foreach (self::listed($members) as $phone) {
+            if ($outcome === $phone->manner->kept) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
      * @param list<self> $members
      *
      * @return int how often their phones are to ring

@@ -77,7 +77,7 @@ final class RingSimulation
 
         $result = $this->result($listed);
         $this->timeline->clear();
-        [$this->rings, $this->latest] = [[], []];
+        [$this->rings, $this->latest, $this->winner] = [[], [], null];
 
         return $result;
     }

@@ -5,20 +5,20 @@ declare(strict_types=1);
 namespace Meandros\Core\Routing;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Ringing\RingResult;
 use Meandros\Core\Ringing\Rung;
 
 /** The phones that rang in a call. */
 final class RungSoFar
 {
-    /** @var list<Rung> */
-    private array $all = [];
-    /** @var array<string, int> seconds for which phones rang, by phone */
-    private array $seconds = [];
+    /** @var list<array{RingResult, int}> what rang together, and the second at which that began */
+    private array $rounds = [];
     /** As many as rang before all rang as if they had not. */
     private int $anew = 0;
     private int $timesDialled = 0;
-
-    public function __construct(private readonly Assumptions $assumptions) {}
+    private int $count = 0;
+    /** @var list<Rung>|null of rounds that were the same, those of the last one */
+    private ?array $latest = null;
 
     /** Goes on after another; what rang is left behind. */
     public function goOnFrom(self $other): void
@@ -26,19 +26,13 @@ final class RungSoFar
         $this->timesDialled = $other->timesDialled;
     }
 
-    /**
-     * @param list<Rung> $rung    in seconds since the call began
-     * @param bool       $dialled whether any phone was dialled
-     */
-    public function add(array $rung, bool $dialled): void
+    /** @param int $second since the call began */
+    public function add(RingResult $result, int $second): void
     {
-        $this->timesDialled += $dialled ? 1 : 0;
-        array_push($this->all, ...$rung);
-        foreach ($rung as $one) {
-            if (null !== $one->times->rings) {
-                $this->seconds[$one->phone->id] = ($this->seconds[$one->phone->id] ?? 0) + $one->times->seconds();
-            }
-        }
+        $this->timesDialled += $result->dialled ? 1 : 0;
+        $this->count += \count($result->rung);
+        $this->rounds[] = [$result, $second];
+        $this->latest = null;
     }
 
     /**
@@ -50,13 +44,16 @@ final class RungSoFar
      */
     public function before(Assumptions $now): array
     {
-        if ($now === $this->assumptions) {
-            return $this->seconds;
-        }
-        $before = [];
-        foreach (\array_slice($this->all, $this->anew) as $one) {
-            if (null !== $one->times->rings && $one->times->from >= $now->of($one->phone->names())->from) {
-                $before[$one->phone->id] = ($before[$one->phone->id] ?? 0) + $one->times->seconds();
+        $before = $since = [];
+        foreach (\array_slice($this->rounds, $this->anew) as [$result, $began]) {
+            foreach ($result->rung as $one) {
+                $id = $one->phone->id;
+                if (
+                    null !== $one->times->rings &&
+                    $began + $one->times->from >= ($since[$id] ??= $now->of($one->phone->names())->from)
+                ) {
+                    $before[$id] = ($before[$id] ?? 0) + $one->times->seconds();
+                }
             }
         }
 
@@ -66,7 +63,7 @@ final class RungSoFar
     /** Phones ring as if they had not rung before in this call. */
     public function anew(): void
     {
-        [$this->seconds, $this->anew] = [[], \count($this->all)];
+        $this->anew = \count($this->rounds);
     }
 
     /** How many times phones were dialled. */
@@ -75,9 +72,67 @@ final class RungSoFar
         return $this->timesDialled;
     }
 
-    /** @return list<Rung> */
-    public function all(): array
+    /** How many there are of all. */
+    public function count(): int
     {
-        return $this->all;
+        return $this->count;
+    }
+
+    /**
+     * @param int $second what was dialled sooner is left out
+     *
+     * @return list<Rung> in seconds since the call began
+     */
+    public function all(int $second = 0): array
+    {
+        $all = [];
+        foreach ($this->rounds as [$result, $began]) {
+            foreach ($result->rung as $one) {
+                if ($began + $one->times->from >= $second) {
+                    $all[] = 0 === $began ? $one : $one->later($began);
+                }
+            }
+        }
+
+        return $all;
+    }
+
+    /** @return list<Rung> those that were added last */
+    public function last(): array
+    {
+        return self::of(\array_slice($this->rounds, -1));
+    }
+
+    /** @return list<Rung> of rounds that were the same, those of the last one */
+    public function latest(): array
+    {
+        if (null === $this->latest) {
+            $latest = [];
+            foreach ($this->rounds as $round) {
+                $id = spl_object_id($round[0]);
+                unset($latest[$id]);
+                $latest[$id] = $round;
+            }
+            $this->latest = self::of(array_values($latest));
+        }
+
+        return $this->latest;
+    }
+
+    /**
+     * @param list<array{RingResult, int}> $rounds
+     *
+     * @return list<Rung>
+     */
+    private static function of(array $rounds): array
+    {
+        $rung = [];
+        foreach ($rounds as [$result, $began]) {
+            foreach ($result->rung as $one) {
+                $rung[] = 0 === $began ? $one : $one->later($began);
+            }
+        }
+
+        return $rung;
     }
 }

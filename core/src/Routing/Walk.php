@@ -77,7 +77,7 @@ final class Walk
         $this->assumed = new Assumed($assumptions);
         $this->clock = new CallClock($assumptions->caller->patienceSeconds);
         $this->keys = new KeysTaken($assumptions->caller);
-        $this->rung = new RungSoFar($assumptions);
+        $this->rung = new RungSoFar();
         $this->lookups = new Lookups($call->instant, $surroundings->hours);
         $this->roster = new Roster($this->plan, $assumptions, $surroundings->live->signIns);
     }

@@ -167,6 +167,22 @@ final class PersistenceTest extends TestCase
         );
     }
 
+    /** Ann took a call 10 s ago: her pause of a minute is over in the third round, and nothing else has changed by then. */
+    public function testWhoeverPausesRingsOnceThatIsOver(): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->team('two', ['ann', 'ben']);
+        $plan
+            ->with(['pauseSeconds' => 60] + $plan->element('two'))
+            ->journey('jrn_main', [
+                ['id' => 'ring', 'do' => 'ring', 'target' => 'two', 'seconds' => 20, 'againMinutes' => 1],
+            ]);
+        $trace = $plan->call(['earlier' => ['members' => [['who' => 'ann', 'idle' => 10]]]]);
+        self::assertSame(['ben 0–20', 'ben 25–45', 'ann 50–60', 'ben 50–60'], self::bars($trace));
+    }
+
     public function testTheCallerMayGiveUpMeanwhile(): void
     {
         $trace = self::call(['patience' => 55]);

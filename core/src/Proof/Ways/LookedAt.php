@@ -115,7 +115,7 @@ final readonly class LookedAt
             return new JustNow();
         }
         $rang = $together = [];
-        foreach ($walk->rung->all() as $rung) {
+        foreach ($walk->rung->latest() as $rung) {
             $rung->times->from === $second && ($rang[$rung->phone->id] = null !== $rung->times->rings);
         }
         foreach ($walk->events() as $event) {
@@ -144,7 +144,7 @@ final readonly class LookedAt
     private function looked(Walk $walk): array
     {
         $looked = [];
-        foreach ($walk->rung->all() as $rung) {
+        foreach ($walk->rung->latest() as $rung) {
             // Where others rang, nobody looked at those whose turn never came.
             if (Rung::NOT_REACHED !== $rung->outcome) {
                 $looked[$rung->phone->id] = $rung->times->from;

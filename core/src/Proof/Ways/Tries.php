@@ -142,7 +142,7 @@ final class Tries
                 $isKept || ($open[$phone] ??= $event->second - $began);
             }
         }
-        foreach ($walk->rung->all() as $rung) {
+        foreach ($walk->rung->latest() as $rung) {
             $this->lookedAt[explode('/', $rung->phone->id)[0]] = true;
             // Of rounds of ringing, only the first is told.
             if ($rung->times->from > $began && isset($this->stand->justNow->did[$rung->phone->id])) {

@@ -8,7 +8,6 @@ use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\Status;
 use Meandros\Core\Plan\Element\AnsweringRule;
 use Meandros\Core\Plan\Element\Person;
-use Meandros\Core\Plan\Element\Phone;
 use Meandros\Core\Plan\Element\PickUp;
 use Meandros\Core\Plan\Element\RuleStage;
 use Meandros\Core\Plan\Element\Team;
@@ -45,7 +44,7 @@ final readonly class Members
     public function person(Person $person, ?Choice $choice): RingMember
     {
         return null === $choice?->rule
-            ? RingMember::all($person->id(), $this->phones($person))
+            ? RingMember::all($person->id(), $this->walk->phones->all($person, false))
             : new RingMember($person->id(), $this->stages($person, $choice->rule, true));
     }
 
@@ -53,7 +52,7 @@ final readonly class Members
     public function agent(Person $person, PickUp $pickUp): RingMember
     {
         $status = $this->walk->statusOf($person->id());
-        $phones = $this->phones($person, PickUp::AskedFirst === $pickUp);
+        $phones = $this->walk->phones->all($person, PickUp::AskedFirst === $pickUp);
         $ringing = RingMember::all(
             $person->id(),
             PickUp::ByItself === $pickUp
@@ -68,7 +67,9 @@ final readonly class Members
     public function reaches(Person $person): bool
     {
         $reach = new Reach($this->walk->assumed(), $this->walk->lines->areKnown() ? $this->walk->lines : null);
-        $phones = Lists::has(self::NOT_TO_RING, $this->walk->statusOf($person->id())) ? [] : $this->phones($person);
+        $phones = Lists::has(self::NOT_TO_RING, $this->walk->statusOf($person->id()))
+            ? []
+            : $this->walk->phones->all($person, false);
 
         return [] !==
             array_filter(
@@ -130,7 +131,7 @@ final readonly class Members
         }
         $ringing =
             null === $stages
-                ? RingMember::all($who, $this->phones($person, $member->askFirst), $member->tier, $member->seconds)
+                ? $this->walk->phones->member($member, $person)
                 : new RingMember($who, $stages, $member->tier, $member->seconds);
 
         return null === $kept ? $ringing : $ringing->keptBy($kept);
@@ -180,15 +181,6 @@ final readonly class Members
                     TeamPattern::of($team, $this->walk->assumptions->earlier),
                 ),
             ];
-    }
-
-    /** @return list<RingPhone> */
-    private function phones(Person $person, bool $askFirst = false): array
-    {
-        return array_map(
-            fn(Phone $phone): RingPhone => $this->walk->phones->of($person, $phone, $askFirst),
-            $person->reach->phones,
-        );
     }
 
     private function outside(string $number, bool $askFirst, ?string $site): RingPhone

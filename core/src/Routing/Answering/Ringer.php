@@ -14,7 +14,7 @@ use Meandros\Core\Ringing\AllAtOnce;
 use Meandros\Core\Ringing\Pattern;
 use Meandros\Core\Ringing\RingMember;
 use Meandros\Core\Ringing\RingResult;
-use Meandros\Core\Ringing\RingSimulation;
+use Meandros\Core\Ringing\Round;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Ringing\TeamPattern;
 use Meandros\Core\Routing\CallOver;
@@ -22,11 +22,12 @@ use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Onward;
+use Meandros\Core\Routing\TooMuchWork;
 use Meandros\Core\Routing\Waiting\Turn;
 use Meandros\Core\Routing\Walk;
 use Meandros\Core\Routing\WhyRung;
 
-/** Rings a person, a team or a number, and tells what became of it. The same one rings round after round. */
+/** Rings a person, a team or a number, and tells what became of it. The same one rings the same target round after round. */
 final class Ringer
 {
     private ?Round $last = null;
@@ -35,7 +36,7 @@ final class Ringer
 
     /**
      * @param Choice|null $choice of the person's rules, when the target is a person
-     * @param int         $round  from 1, where the caller is kept and it rings again
+     * @param int         $number from 1, where the caller is kept and it rings again
      * @param string|null $site   from which a call to a number leaves, where it is somebody's forward
      *
      * @throws CallOver when the caller gives up meanwhile
@@ -44,7 +45,7 @@ final class Ringer
         ?Target $target,
         int $seconds,
         ?Choice $choice = null,
-        int $round = 1,
+        int $number = 1,
         ?string $site = null,
     ): Onward {
         $walk = $this->walk;
@@ -53,20 +54,20 @@ final class Ringer
 
             return null === $onward?->ending ? Onward::by(RingStep::NOBODY) : $onward;
         }
-        $start = $walk->second();
         if (null !== $choice && $choice->isSilent()) {
             $exit = Status::DoNotDisturb === $choice->status ? RingStep::BUSY : RingStep::UNREACHABLE;
-            $this->note(new Ringing($target, [], 0, $seconds, $exit, new WhyRung($choice)), $start, $round);
+            1 === $number && $walk->note(new Ringing($target, [], 0, $seconds, $exit, new WhyRung($choice)));
 
             return Onward::by($exit);
         }
-        [$members, $pattern] = $this->what($target, $choice, $site);
-        [$result, $rung] = $this->simulate($members, $pattern, $seconds);
-        $this->note(
-            new Ringing($target, $rung, $result->seconds, $seconds, $result->exit, new WhyRung($choice)),
-            $start,
-            $round,
-        );
+        $round =
+            $this->again($seconds, $choice) ??
+            $this->round($seconds, fn(): array => $this->what($target, $choice, $site));
+        $result = $this->simulate($round);
+        // Of later rounds only the one in which somebody answers is told: the others are the same again.
+        if (1 === $number || null === $result->exit) {
+            $this->note($target, $seconds, $result, new WhyRung($choice));
+        }
         $walk->pass($result->seconds);
 
         return self::onward($result);
@@ -83,50 +84,61 @@ final class Ringer
      */
     public function alert(Target $whom, array $members, int $seconds, ?Turn $turn, \Closure $pass): Onward
     {
-        $start = $this->walk->second();
-        [$result, $rung] = $this->simulate($members, new AllAtOnce(), $seconds);
+        $result = $this->simulate($this->round($seconds, static fn(): array => [$members, new AllAtOnce()]));
         if (null !== $turn || null === $result->exit) {
-            $this->walk->note(
-                new Ringing($whom, $rung, $result->seconds, $seconds, $result->exit, new WhyRung(turn: $turn)),
-                $start,
-            );
+            $this->note($whom, $seconds, $result, new WhyRung(turn: $turn));
         }
         $pass($result->seconds);
 
         return self::onward($result);
     }
 
-    /**
-     * @param list<RingMember> $members
-     *
-     * @return array{RingResult, list<Rung>} and what rang, in seconds since the call began
-     */
-    private function simulate(array $members, Pattern $pattern, int $seconds): array
+    /** The round before, where it is the same once more: nothing counted for who rings that may be otherwise by now. */
+    private function again(int $seconds, ?Choice $choice): ?Round
     {
-        $walk = $this->walk;
-        $start = $walk->second();
-        $walk->willRing(RingMember::count($members));
-        $round = new Round($members, $pattern, $seconds, $walk->assumed(), $walk->clock->left());
-        $result = $this->last?->again($round) ?? $this->run($round);
-        $round->result = $result;
-        $this->last = $round;
-        $rung =
-            0 === $start
-                ? $result->rung
-                : array_map(static fn(Rung $rung): Rung => $rung->later($start), $result->rung);
-        $walk->rung->add($rung, $result->dialled);
+        $last = $this->last;
+        $isSame =
+            null !== $last &&
+            null === $choice &&
+            $seconds === $last->seconds &&
+            $this->walk->assumed() === $last->assumed;
 
-        return [$result, $rung];
+        return $isSame ? $last : null;
     }
 
-    private function run(Round $round): RingResult
+    /** @param \Closure(): array{list<RingMember>, Pattern} $what */
+    private function round(int $seconds, \Closure $what): Round
     {
-        return (new RingSimulation(
-            $round->assumed,
-            $this->walk->lines,
-            $this->walk->rung->before($round->assumed),
-            $this->walk->channelsInUse(),
-        ))->run($round->members, $round->pattern, $round->seconds, $round->left);
+        $walk = $this->walk;
+        $looked = $walk->lookups->count();
+        [$members, $pattern] = $what();
+        $assumed = $walk->assumed();
+        $round = new Round(
+            $members,
+            $pattern,
+            $seconds,
+            $assumed,
+            $assumed->somebodyAnswers() ? $walk->rung->before($assumed) : [],
+            $walk->channelsInUse(),
+        );
+        $isSteady =
+            $looked === $walk->lookups->count() &&
+            !$round->somebodyAnswers &&
+            !RingMember::areKeptBy(Rung::PAUSING, $members);
+        $this->last = $isSteady ? $round : null;
+
+        return $round;
+    }
+
+    /** @throws TooMuchWork */
+    private function simulate(Round $round): RingResult
+    {
+        $walk = $this->walk;
+        $walk->willRing($round->phones);
+        $result = $walk->phones->rounds->ring($round, $walk->clock->left());
+        $walk->rung->add($result, $walk->second());
+
+        return $result;
     }
 
     /** @return array{list<RingMember>, Pattern} */
@@ -146,12 +158,10 @@ final class Ringer
         };
     }
 
-    /** Of later rounds only the one in which somebody answers is told: the others are the same again. */
-    private function note(Ringing $ringing, int $start, int $round): void
+    private function note(?Target $whom, int $seconds, RingResult $result, WhyRung $why): void
     {
-        if (1 === $round || null === $ringing->exit) {
-            $this->walk->note($ringing, $start);
-        }
+        $rung = $this->walk->rung->last();
+        $this->walk->note(new Ringing($whom, $rung, $result->seconds, $seconds, $result->exit, $why));
     }
 
     private static function onward(RingResult $result): Onward

@@ -69,6 +69,12 @@ final class Lookups
         }
     }
 
+    /** How many times something was looked up. */
+    public function count(): int
+    {
+        return \count($this->all);
+    }
+
     public function holds(): Holds
     {
         return new Holds($this->holdsSince, $this->holdsUntil, $this->all);

@@ -68,8 +68,8 @@ final readonly class FreeAgent
     {
         $phones = [];
         $since = $this->at->stand()->walk->second() + $this->at->since;
-        foreach ($run->walk->rung->all() as $rung) {
-            $isAsked = $isTheirs($rung->phone->id) && null !== $rung->times->rings && $rung->times->from >= $since;
+        foreach ($run->walk->rung->all($since) as $rung) {
+            $isAsked = $isTheirs($rung->phone->id) && null !== $rung->times->rings;
             $isAsked && ($phones[$rung->phone->id] ??= $rung);
         }
 

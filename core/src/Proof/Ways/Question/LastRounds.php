@@ -223,10 +223,8 @@ final readonly class LastRounds
     private static function rung(Asking $at, Acts $more, int $since): array
     {
         $rung = [];
-        foreach ($at->try($more)->walk->rung->all() as $one) {
-            if ($one->times->from >= $since + $at->stand()->walk->second()) {
-                $rung[$one->phone->id][] = $one;
-            }
+        foreach ($at->try($more)->walk->rung->all($since + $at->stand()->walk->second()) as $one) {
+            $rung[$one->phone->id][] = $one;
         }
 
         return $rung;

@@ -23,8 +23,8 @@ final class RingWindow
         $first = null;
         $rang = $last = 0;
         $since = $at->stand()->walk->second() + $at->since;
-        foreach ($run->walk->rung->all() as $rung) {
-            if ($rung->phone->id === $phone && self::mayBeAnswered($rung) && $rung->times->from >= $since) {
+        foreach ($run->walk->rung->all($since) as $rung) {
+            if ($rung->phone->id === $phone && self::mayBeAnswered($rung)) {
                 $first ??= $rung->times->rings ?? $rung->times->from;
                 $last = 0 < $rang && Rung::HEARS === $rung->outcome ? $last : $rang + self::last($rung);
                 $rang += $rung->times->seconds();
