@@ -15,15 +15,22 @@ final class Rounds
     /** @var array<string, list<array{Round, RingResult}>> by what phones do in them */
     private array $known = [];
     private int $phones = 0;
+    /** @var array{Round, RingResult}|null the very one that rang last */
+    private ?array $last = null;
 
     public function __construct(private readonly Lines $lines) {}
 
     /** @param int $left seconds after which the caller is gone */
     public function ring(Round $round, int $left): RingResult
     {
+        if ($round === ($this->last[0] ?? null) && $left > $this->last[1]->seconds) {
+            return $this->last[1];
+        }
         $key = $round->key();
         foreach ($this->known[$key] ?? [] as [$one, $result]) {
             if ($left > $result->seconds && $round->isLike($one)) {
+                $this->last = [$round, $result];
+
                 return $result;
             }
         }
@@ -42,6 +49,7 @@ final class Rounds
 
     private function keep(string $key, Round $round, RingResult $result): void
     {
+        $this->last = [$round, $result];
         $this->phones += $round->phones;
         if ($this->phones > self::MOST_PHONES) {
             [$this->known, $this->phones] = [[], $round->phones];
