@@ -254,6 +254,10 @@ final class ImportTest extends TestCase
             ),
             'no frequency',
         ];
+        yield 'a time without an end' => [
+            self::file(self::event('DTSTART:20260203T090000Z', 'SUMMARY:When')),
+            'no length',
+        ];
         yield 'an end before the start' => [
             self::file(self::event('DTSTART;VALUE=DATE:20260203', 'DTEND;VALUE=DATE:20260201', 'SUMMARY:Back')),
             'no length',

@@ -240,6 +240,7 @@ final class RecurrenceTest extends TestCase
             ['09:00', '09:15', '09:30', '09:45', '10:00', '10:15'],
         ];
         yield 'every hour and a half' => ['FREQ=MINUTELY;INTERVAL=90;COUNT=4', ['09:00', '10:30', '12:00', '13:30']];
+        yield 'by hand: half a minute past' => ['FREQ=DAILY;BYMINUTE=10;BYSECOND=30;COUNT=2', ['09:00', '09:10']];
         $day = [];
         for ($minute = 9 * 60; $minute <= 16 * 60 + 40; $minute += 20) {
             $day[] = \sprintf('%02d:%02d', intdiv($minute, 60), $minute % 60);

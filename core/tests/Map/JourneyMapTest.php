@@ -54,6 +54,7 @@ final class JourneyMapTest extends TestCase
             [[32, 16], [32, 54], [372, 54], [372, 83], [346, 83], [346, 141], [32, 141], [32, 170]],
             $course,
         );
+        self::assertSame([], $map->course([new Visit('jrn_main', 'gone', 0, 5, null, false)]));
     }
 
     public function testStepsBelowEachOtherAreAsWideAsOne(): void

@@ -248,7 +248,8 @@ final class PlanTest extends TestCase
     private static function places(array $places): array
     {
         return array_map(static function (Place $place): string {
-            ['id' => $id, 'pointer' => $pointer, 'role' => $role] = $place->toJson();
+            ['id' => $id, 'kind' => $kind, 'pointer' => $pointer, 'role' => $role] = $place->toJson();
+            self::assertSame($place->user->kind()->value, $kind);
 
             return "$id $pointer $role";
         }, $places);

@@ -344,6 +344,46 @@ final class YearChecksTest extends TestCase
         self::assertSame(['state-never-occurs'], $codes('02-10'));
     }
 
+    public function testOfAPromptWithoutWordsNoLanguageIsMissing(): void
+    {
+        $codes = static fn(array $scripts): array => array_map(
+            static fn(Finding $one): string => $one->code,
+            self::look(
+                self::harbour()
+                    ->with(['id' => 'prm', 'kind' => 'prompt', 'name' => 'Closed', 'scripts' => $scripts])
+                    ->plan(),
+            )[0],
+        );
+        self::assertSame(['said-in-another-language'], $codes(['fr' => 'Nous sommes fermés.']));
+        self::assertSame([], $codes([]));
+    }
+
+    public function testAStateOfAHolidayThatIsNoneInTheYear(): void
+    {
+        $holiday = static fn(string $date): array => [
+            'id' => 'cal',
+            'kind' => 'calendar',
+            'name' => 'Holidays',
+            'holidays' => [['id' => 'day', 'name' => 'Day', 'rule' => ['on' => 'yearly', 'date' => $date]]],
+        ];
+        $codes = static fn(string $date): array => array_map(
+            static fn(Finding $one): string => $one->code,
+            self::look(
+                self::harbour()
+                    ->with($holiday($date))
+                    ->with(['calendars' => [['calendar' => 'cal', 'state' => 'lunch']]] + self::hoursElement())
+                    ->journey('jrn_main', [
+                        self::hours('hrs', ['lunch' => self::ring('team')]),
+                        ...self::ring('ann'),
+                        ...self::MESSAGE,
+                    ])
+                    ->plan(),
+            )[0],
+        );
+        self::assertSame([], $codes('02-10'));
+        self::assertContains('state-never-occurs', $codes('02-29'));
+    }
+
     public function testWhereThereWasNoTimeNothingIsSaidOfWhatNeverHappens(): void
     {
         $plan = self::harbour()

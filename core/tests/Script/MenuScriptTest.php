@@ -49,6 +49,11 @@ final class MenuScriptTest extends TestCase
         self::assertSame([], $missed, $report);
     }
 
+    public function testANumberWithNothingBeforeItIsNoKey(): void
+    {
+        self::assertSame(['2' => 'freight'], self::read('For freight, press 2 or 3.', 'en'));
+    }
+
     /** Digits as ICU spells them; the two others are common practice. */
     public function testEveryKeyHasANameByWhichItIsWrittenAndRead(): void
     {

@@ -54,6 +54,7 @@ final class SpokenTest extends TestCase
         yield 'two letters of a long word' => ['salings', '3', 'sailings', false, 1];
         yield 'three are too many' => ['slings', '3', 'sailings', false, 2];
         yield 'as near to two keys' => ['moat', null, null];
+        yield 'a letter of four' => ['cofe', '2', 'café', false, 1];
         yield 'a short word must be right' => ['cab', null, null];
         yield 'in another language' => ['fret', null, null];
         yield 'in the language of the call' => ['reservations', '1', 'réservations', false, 0, 'fr'];
