@@ -85,16 +85,7 @@ final class RungSoFar
      */
     public function all(int $second = 0): array
     {
-        $all = [];
-        foreach ($this->rounds as [$result, $began]) {
-            foreach ($result->rung as $one) {
-                if ($began + $one->times->from >= $second) {
-                    $all[] = 0 === $began ? $one : $one->later($began);
-                }
-            }
-        }
-
-        return $all;
+        return self::of($this->rounds, $second);
     }
 
     /** @return list<Rung> those that were added last */
@@ -124,12 +115,14 @@ final class RungSoFar
      *
      * @return list<Rung>
      */
-    private static function of(array $rounds): array
+    private static function of(array $rounds, int $second = 0): array
     {
         $rung = [];
         foreach ($rounds as [$result, $began]) {
             foreach ($result->rung as $one) {
-                $rung[] = 0 === $began ? $one : $one->later($began);
+                if ($began + $one->times->from >= $second) {
+                    $rung[] = 0 === $began ? $one : $one->later($began);
+                }
             }
         }
 
