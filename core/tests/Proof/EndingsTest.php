@@ -167,15 +167,31 @@ final class EndingsTest extends TestCase
         self::assertTold(['own mailbox ben 2 8', 'ran out of steps  0 8'], $told);
     }
 
+    /** Ben's mobile is answered by his mailbox at 8 s, which is asked, and presses nothing: by his desk he declines both until then. */
+    public function testWhoRefusesForAllTheirPhonesDoesSoAsLongAsAllRing(): void
+    {
+        $own = ['ownMailbox' => 6, 'askFirst' => true];
+        $refused = [['on' => 'refused', 'steps' => [['id' => 's2', 'do' => 'end']]]];
+        $told = $this->ofMobiles($own, 'all at once', ['ben'], 18, exits: $refused);
+        self::assertTold(['ended by plan  0 8'], $told);
+    }
+
     /**
      * @param array<string, mixed> $mobile  Ben's and Cid's; Ben refuses by one phone for both of his
      * @param list<mixed>          $members
      * @param array<string, mixed> $bens    what Ben's has other than Cid's
+     * @param list<mixed>          $exits
      *
      * @return list<string>
      */
-    private function ofMobiles(array $mobile, string $pattern, array $members, int $each, array $bens = []): array
-    {
+    private function ofMobiles(
+        array $mobile,
+        string $pattern,
+        array $members,
+        int $each,
+        array $bens = [],
+        array $exits = [],
+    ): array {
         $usual = ['id' => 'mob', 'type' => 'outside', 'label' => 'Mobile', 'number' => '+447700900120', 'setUp' => 2];
         $builder = (new PlanBuilder())->person('ann');
         foreach (['ben' => $bens, 'cid' => []] as $person => $own) {
@@ -185,7 +201,9 @@ final class EndingsTest extends TestCase
         }
         $plan = $builder
             ->team('team', $members, $pattern, $each)
-            ->journey('jrn_main', [['id' => 's1', 'do' => 'ring', 'target' => 'team', 'seconds' => 18]])
+            ->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'ring', 'target' => 'team', 'seconds' => 18, 'exits' => $exits],
+            ])
             ->plan();
 
         return self::told(Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30')));

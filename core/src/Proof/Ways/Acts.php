@@ -174,15 +174,21 @@ final readonly class Acts
     }
 
     /**
-     * Exactly so many presses as were asked for, as what is left over would be taken by a later step; and it is said of each
-     * phone that it rings from when it is first looked at what it does, as it may have done something else before.
+     * Exactly so many presses as were asked for, as what is left over would be taken by a later step, and nothing that phones would
+     * do later; and it is said of each phone that it rings from when it is first looked at what it does, as it may have done something
+     * else before.
      *
-     * @param array<string, int> $looked the second at which it was first looked at what a phone does, by phone
-     * @param bool               $hungUp whether it came to that the caller hung up
+     * @param int                $seconds after which the step was over
+     * @param array<string, int> $looked  the second at which it was first looked at what a phone does, by phone
+     * @param bool               $hungUp  whether it came to that the caller hung up
      */
-    public function asked(int $keys, int $meanwhile, array $looked, bool $hungUp): self
+    public function asked(int $seconds, int $keys, int $meanwhile, array $looked, bool $hungUp): self
     {
-        $phones = $this->phones;
+        $phones = array_filter(
+            $this->phones,
+            static fn(int $second): bool => $second <= $seconds,
+            \ARRAY_FILTER_USE_KEY,
+        );
         foreach ($looked as $phone => $second) {
             if ($second < $this->saidFrom($phone)) {
                 $phones[$second][$phone] = new PhoneAssumption($phone, Behaviour::Rings, null, $second);

@@ -8,6 +8,7 @@ use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\QueueState;
 use Meandros\Core\Routing\Happening\Happening;
+use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Heeded;
 use Meandros\Core\Routing\HungUp;
 use Meandros\Core\Routing\TooMuchWork;
@@ -240,6 +241,26 @@ final class Choices
         return $keys;
     }
 
+    /** Whether phones rang before within the step, in the very second in which calls came here, that may be rung again in it. */
+    private function isRungAgainAtOnce(Run $run, Asking $asking): bool
+    {
+        if (0 !== $asking->since || !($asking->what instanceof Ringing)) {
+            return false;
+        }
+        foreach ($run->walk->events() as $event) {
+            if ($event->happening === $asking->what) {
+                break;
+            }
+            foreach ($event->happening instanceof Ringing ? $event->happening->rung : [] as $rung) {
+                if ($this->later->rings($rung->phone->id)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** @return array{string, bool} equal for runs that came alike to the same question, be it at other seconds; and whether that matters */
     private function shape(Run $run, Asking $asking): array
     {
@@ -268,6 +289,7 @@ final class Choices
         $shape = serialize([
             $this->questions->of($asking->what)?->about($asking),
             array_keys($came),
+            $this->isRungAgainAtOnce($run, $asking),
             $this->toCome($run, $asking),
             // Whether callers take the call back is settled before it is tried.
             array_map(

@@ -106,6 +106,16 @@ final readonly class LookedAt
         return [] === $speak && true !== $manners?->skipBusy && true !== $manners?->followRules;
     }
 
+    /** @return array<string, list<string>> phones of which it is looked at together what they do, with all of these */
+    public function together(Happening $what): array
+    {
+        $phones = $this->phones($what);
+        // No other ringing is of all of them where one may speak for others.
+        $with = $this->isPlain($what) ? $phones : [...$phones, ''];
+
+        return \count($phones) > 1 ? array_fill_keys($phones, $with) : [];
+    }
+
     /** What those phones did that were looked at in the second in which a step was over. */
     public function justNow(Walk $walk, Acts $acts, JustNow $before): JustNow
     {
@@ -123,9 +133,7 @@ final readonly class LookedAt
                 continue;
             }
             $phones = $this->phones($event->happening);
-            // No other ringing is of all of them where one may speak for others.
-            $with = $this->isPlain($event->happening) ? $phones : [...$phones, ''];
-            $together += \count($phones) > 1 ? array_fill_keys($phones, $with) : [];
+            $together += $this->together($event->happening);
             $rings = $event->happening instanceof Ringing ? $this->wouldRing($event->happening) : [];
             $rang = array_fill_keys(array_intersect($phones, $rings), true) + $rang;
         }

@@ -16,6 +16,7 @@ use Meandros\Core\Plan\Reference;
 use Meandros\Core\Plan\Step;
 use Meandros\Core\Plan\Step\AgainStep;
 use Meandros\Core\Plan\Step\DialsPeople;
+use Meandros\Core\Plan\Step\RingStep;
 use Meandros\Core\Plan\Step\StepList;
 use Meandros\Core\Proof\Ways\Question\Reachable;
 use Meandros\Core\Routing\Frame;
@@ -90,7 +91,22 @@ final class Remaining
             $mentioned += $this->behind(new Frame('', $last->journey, $exit->steps));
         }
 
-        return $mentioned + $this->ofAll([...$frames, $last->movedTo($last->at + 1)]);
+        return $mentioned + $this->passedOn($step) + $this->ofAll([...$frames, $last->movedTo($last->at + 1)]);
+    }
+
+    /** @return array<string, true> what calls come to at one step that somebody's rules pass on to others, who may have rung with them */
+    private function passedOn(Step $step): array
+    {
+        $isPassed = $step instanceof RingStep && $step->length->handOver;
+        $person = $isPassed ? $this->plan->get(Person::class, $step->target?->element) : null;
+        $to = [];
+        foreach ($person->reach->rules ?? [] as $rule) {
+            foreach ($rule->then as $outcome) {
+                null === $outcome->to?->element || ($to[] = $outcome->to->element);
+            }
+        }
+
+        return $this->behindAll($to);
     }
 
     /** @param array<string, true> $remaining what is said among it that may depend on who rang last */

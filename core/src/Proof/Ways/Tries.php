@@ -10,6 +10,7 @@ use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Routing\TooMuchWork;
@@ -59,6 +60,7 @@ final class Tries
             }
         }
         $asked = $acts->asked(
+            $walk->second() - $since,
             $walk->keys->menus() - $this->stand->walk->keys->menus(),
             \count($walk->keys->heeded()),
             $this->open($walk),
@@ -124,22 +126,23 @@ final class Tries
     /** @return array<string, int> phones of which it is not settled what they did, with seconds since the step began until it was looked at first */
     private function open(Walk $walk): array
     {
-        $open = [];
+        $open = $rang = [];
         $began = $this->stand->walk->second();
         foreach ($walk->events() as $event) {
             $phones = $this->looked->phones($event->happening);
+            $together = $this->together($rang[$event->second] ?? []);
             foreach ($phones as $phone) {
                 $this->lookedAt[explode('/', $phone)[0]] = true;
                 $isKept = $event->second === $began && isset($this->stand->justNow->did[$phone]);
+                $with = $together[$phone] ?? ($isKept ? $this->stand->justNow->together[$phone] ?? null : null);
                 $this->looksAgain =
                     $this->looksAgain ||
-                    ($isKept &&
-                        isset($this->stand->justNow->together[$phone]) &&
-                        !(
-                            $this->looked->isPlain($event->happening) &&
-                            [] === array_diff($this->stand->justNow->together[$phone], $phones)
-                        ));
+                    (null !== $with &&
+                        !($this->looked->isPlain($event->happening) && [] === array_diff($with, $phones)));
                 $isKept || ($open[$phone] ??= $event->second - $began);
+            }
+            if ($event->happening instanceof Ringing && null === $event->happening->why->turn) {
+                $rang[$event->second][] = $event->happening;
             }
         }
         foreach ($walk->rung->latest() as $rung) {
@@ -151,5 +154,20 @@ final class Tries
         }
 
         return $open;
+    }
+
+    /**
+     * @param list<Ringing> $rang
+     *
+     * @return array<string, list<string>> phones that rang together in one of them, with all of these
+     */
+    private function together(array $rang): array
+    {
+        $together = [];
+        foreach ($rang as $what) {
+            $together += $this->looked->together($what);
+        }
+
+        return $together;
     }
 }

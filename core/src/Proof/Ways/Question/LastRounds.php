@@ -25,9 +25,10 @@ final readonly class LastRounds
     /** Whether phones can be brought to begin each of them. */
     public bool $areAll;
     private Ringing $ringing;
-    /** When the first round begins, and when the time for rounds is over. */
+    /** When the time for rounds is over; as all seconds, since the step began. */
+    public int $end;
+    /** When the first round begins. */
     private int $began;
-    private int $end;
 
     /**
      * @param int                 $next  when the second round begins; all seconds are since the step began

@@ -75,7 +75,30 @@ final class OthersRing
     }
 
     /**
-     * Somebody refuses by one phone for all of theirs, as late as can be, while the others ring on.
+     * Those are busy that hand nothing on, and the others ring until their time is up, so that it is over as soon as it can be without
+     * a mailbox of theirs.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<Acts>
+     */
+    public static function withoutMailboxes(Asking $at, array $open): array
+    {
+        $busy = self::handNothingOn($open);
+        $others = array_diff_key($open, $busy);
+
+        return [] === $busy || [] === $others
+            ? []
+            : [
+                OneThingAll::ringOn($at, $others)->then(
+                    Acts::ringing(OneThingAll::alike($busy, Behaviour::Busy, 0), $at->since),
+                ),
+            ];
+    }
+
+    /**
+     * Somebody refuses by one phone for all of theirs, as late as can be, and as late as another of theirs still rings, while the
+     * others ring on.
      *
      * @param array<string, Rung> $open
      *
@@ -87,13 +110,36 @@ final class OthersRing
         $phones = array_count_values(array_map(OneThingEach::owner(...), array_keys($open)));
         foreach ($open as $phone => $rung) {
             $isOneOfMany = $rung->phone->owner->refusesForAll && $phones[OneThingEach::owner($phone)] > 1;
-            foreach ($isOneOfMany ? RingWindow::lasts($at, $at->run, $phone) : [] as $after) {
+            $lasts = $isOneOfMany
+                ? [...RingWindow::lasts($at, $at->run, $phone), ...self::whileTheirsRing($at, $open, $phone)]
+                : [];
+            foreach (array_unique($lasts) as $after) {
                 $refuses = [$phone => new PhoneAssumption($phone, Behaviour::Refuses, $after)];
                 $ways[] = OneThingAll::ringOn($at, $open)->then(Acts::ringing($refuses, $at->since));
             }
         }
 
         return $ways;
+    }
+
+    /**
+     * @param array<string, Rung> $open
+     *
+     * @return list<int> seconds of its ringing after which others of theirs fall silent by themselves, or hand the call to their mailbox
+     */
+    private static function whileTheirsRing(Asking $at, array $open, string $phone): array
+    {
+        [$rings, $last] = RingWindow::window($at, $at->run, $phone) ?? [0, -1];
+        $ends = [];
+        foreach (array_keys($open) as $other) {
+            $window =
+                OneThingEach::owner($other) === OneThingEach::owner($phone)
+                    ? RingWindow::window($at, $at->run, $other)
+                    : null;
+            null === $window || ($ends[] = array_sum($window) - $rings);
+        }
+
+        return array_values(array_filter($ends, static fn(int $after): bool => 0 <= $after && $after < $last));
     }
 
     /**

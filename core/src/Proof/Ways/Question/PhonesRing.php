@@ -144,6 +144,7 @@ final class PhonesRing implements Question
             $answers,
             ...OthersRing::whereNobodyIsPaged($at, $open),
             ...OthersRing::handedToMailboxes($at, $open),
+            ...OthersRing::withoutMailboxes($at, $open),
             ...OthersRing::oneRefusesForAll($at, $open),
             ...OthersRing::whereOthersRingLonger($at, $open, $windows),
         );

@@ -33,11 +33,13 @@ final readonly class RoundsRing implements Question
     {
         $settled = Acts::settling([(string) $this->about($at)]);
         $answers = [$settled];
-        if (null !== $at->soonest && true === LastRounds::of($at->soonest)?->areAll) {
+        $last = LastRounds::of($at);
+        $soonest = null === $at->soonest ? null : LastRounds::of($at->soonest);
+        if (true === $soonest?->areAll && $soonest->end === $last?->end) {
             // Last rounds are over when the time is: they are the same for those who came sooner.
             return $answers;
         }
-        foreach (LastRounds::of($at)->all ?? [] as [$before, $last]) {
+        foreach ($last->all ?? [] as [$before, $last]) {
             foreach ((new PhonesRing())->whatTheyDo($last) as $acts) {
                 $answers[] = $settled->then($before)->then($acts);
             }
