@@ -161,6 +161,14 @@ final class EndingsTest extends TestCase
         self::assertTold(['answered cid 6 10', 'own mailbox ben 2 11'], $told);
     }
 
+    public function testAMobileThatRingsFirstInTheSecondOfAnothersMailboxMayBeAnsweredInIt(): void
+    {
+        $own = ['setUp' => 4, 'ownMailbox' => 20];
+        $bens = ['setUp' => 0, 'ownMailbox' => 4];
+        $told = $this->ofMobiles($own, 'all at once', ['cid/mob', 'ben/mob'], 18, $bens);
+        self::assertTold(['own mailbox ben 0 4', 'answered cid 4 4'], $told);
+    }
+
     public function testWhoRefusesForAllTheirPhonesMayDoSoUntilTheMailboxOfOneTakesTheCall(): void
     {
         $told = $this->ofMobiles(['ownMailbox' => 6], 'all at once', ['ben'], 18);
@@ -541,6 +549,33 @@ final class EndingsTest extends TestCase
             self::told($endings),
         );
         self::reproduce($plan, $call, $endings);
+    }
+
+    /** Ann's rule rings her after five seconds, rounds last three: it is told by whether she is busy how the last of them is over. */
+    public function testRoundsInWhichNothingRingsMayEndBusy(): void
+    {
+        $next = ['nobody' => null, 'busy' => null, 'unreachable' => null];
+        $stages = [['phones' => ['desk'], 'teams' => [], 'after' => 5, 'seconds' => 12]];
+        $plan = (new PlanBuilder())->person('ann')->mailbox('mbx');
+        $plan
+            ->with(
+                [
+                    'rules' => [['id' => 'rule', 'name' => 'Rule', 'stages' => $stages, 'next' => $next]],
+                ] + $plan->element('ann'),
+            )
+            ->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 8],
+                [
+                    'id' => 's2',
+                    'do' => 'ring',
+                    'target' => 'ann',
+                    'seconds' => 3,
+                    'againMinutes' => 1,
+                    'exits' => [['on' => 'busy', 'steps' => [['id' => 's3', 'do' => 'message', 'mailbox' => 'mbx']]]],
+                ],
+            ]);
+        $endings = Endings::of($plan->plan(), PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertTold(['message mbx 60 68'], self::told($endings));
     }
 
     /** Her mobile is dialled at once, rings after 3 s, and hands the call to its mailbox 10 s later; her desk may be first in that second. */

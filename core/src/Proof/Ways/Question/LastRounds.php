@@ -6,6 +6,7 @@ namespace Meandros\Core\Proof\Ways\Question;
 
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\PhoneAssumption;
+use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Ringing\Rung;
@@ -68,13 +69,12 @@ final readonly class LastRounds
             return null;
         }
         $second = static fn(Behaviour $does): Acts => self::alike($ringing->happening, $does, $at->since + 1);
-        $on = array_filter(
-            self::rung($at, $second(Behaviour::Rings), $at->since + 1),
-            static fn(array $rung): bool => null !== $rung[0]->times->rings,
-        );
+        $rung = self::rung($at, $second(Behaviour::Rings), $at->since + 1);
+        $on = array_filter($rung, static fn(array $rung): bool => RingWindow::comesUp($rung[0]));
         $refusing = self::rung($at, $second(Behaviour::Refuses), $at->since + 1);
-        $first = reset($on) ?: [];
-        $next = ($first[0]->times->from ?? 0) - $at->stand()->walk->second();
+        $first = reset($on) ?: (reset($rung) ?: []);
+        // Where the call is over before, there is none.
+        $next = ($first[0]->times->from ?? TrialCall::MOST_SECONDS) - $at->stand()->walk->second();
 
         return new self(
             $at,
@@ -108,7 +108,7 @@ final readonly class LastRounds
     private function starts(): array
     {
         if ([] === $this->on) {
-            return [];
+            return $this->next < $this->end ? [$this->silent()] : [];
         }
         $lasts = [0, $this->ringing->limitSeconds, Persistence::SILENT_ROUND];
         $shorter = [1];
@@ -130,6 +130,14 @@ final readonly class LastRounds
         return array_values(
             array_filter($starts, fn(int $start): bool => $start >= $this->next && $start < $this->end),
         );
+    }
+
+    /** When the last round begins where nothing rings whatever phones do: all rounds are of one length. */
+    private function silent(): int
+    {
+        $every = Persistence::SILENT_ROUND + Persistence::PAUSE;
+
+        return $this->next + $every * max(0, intdiv($this->end - $this->next - 1, $every));
     }
 
     /** @return array{Acts, Asking}|null null where phones do not come to begin a round then */

@@ -24,8 +24,8 @@ final class RingWindow
         $rang = $last = 0;
         $since = $at->stand()->walk->second() + $at->since;
         foreach ($run->walk->rung->all($since) as $rung) {
-            if ($rung->phone->id === $phone && self::mayBeAnswered($rung)) {
-                $first ??= $rung->times->rings ?? $rung->times->from;
+            if ($rung->phone->id === $phone && (self::mayBeAnswered($rung) || self::ringsAsItIsOver($rung))) {
+                $first ??= $rung->times->rings ?? $rung->times->until;
                 $last = 0 < $rang && Rung::HEARS === $rung->outcome ? $last : $rang + self::last($rung);
                 $rang += $rung->times->seconds();
             }
@@ -76,6 +76,17 @@ final class RingWindow
     public static function mayBeAnswered(Rung $rung): bool
     {
         return null !== $rung->times->rings || Rung::HEARS === $rung->outcome;
+    }
+
+    /** Whether its first ring would be in the very second in which another takes the call: it may be answered in it. */
+    private static function ringsAsItIsOver(Rung $rung): bool
+    {
+        $setUp = $rung->phone->outside->setUp ?? 0;
+
+        return $rung->isDialled() &&
+            null === $rung->times->rings &&
+            $setUp > 0 &&
+            $rung->times->from + $setUp === $rung->times->until;
     }
 
     /**
