@@ -87,7 +87,8 @@ final readonly class Endings
     }
 
     /**
-     * Whoever gives up after a second has done nothing else, where the call goes on for so long then.
+     * Whoever gives up after a second has done nothing else, where the call goes on for so long then. Where there is no latest, that is
+     * also what tells of a late one that comes to something else before.
      *
      * @param list<PossibleEnding>         $endings
      * @param \Closure(Assumptions): Trace $trace
@@ -98,10 +99,18 @@ final readonly class Endings
     {
         $by = (new Acts())->inShort($given, 1);
 
+        $givesUp = static fn(Assumptions $by): bool => EndingKind::CallerGaveUp === $trace($by)->ending->kind;
+
         return array_map(
             static fn(PossibleEnding $one): PossibleEnding => EndingKind::CallerGaveUp === $one->ending->kind &&
-            EndingKind::CallerGaveUp === $trace($by)->ending->kind
-                ? new PossibleEnding($one->ending, 1, $by, $one->most, $one->mostBy)
+            $givesUp($by)
+                ? new PossibleEnding(
+                    $one->ending,
+                    1,
+                    $by,
+                    $one->most,
+                    null !== $one->most || $givesUp($one->mostBy) ? $one->mostBy : $by,
+                )
                 : $one,
             $endings,
         );
