@@ -821,6 +821,46 @@ final class EndingsTest extends TestCase
         self::reproduce($plan, $call, $endings);
     }
 
+    /** Ben has six seconds of eight, and Ann's rule rings her after five: where he declines by then, she rings for the last one. */
+    public function testWhoseTurnNeverCameComesUpInTheLastSecondWhereOthersRefuseSooner(): void
+    {
+        $team = ['members' => ['ben', 'ann'], 'pattern' => 'one after the other', 'memberSeconds' => 6];
+        $stages = [['phones' => ['desk'], 'teams' => [], 'after' => 5, 'seconds' => 9]];
+        $plan = self::withARule($stages, ['followRules' => true] + $team, 'team');
+        self::assertTold(
+            ['answered ann 5 7', 'ran out of steps  0 8'],
+            self::told(Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'))),
+        );
+    }
+
+    /** One busy phone keeps all of somebody's from ringing: where Ann is on a call, both of Ben's ring at once, and he declines. */
+    public function testWhereOneIsOnACallTheOtherRingsAtOnce(): void
+    {
+        $mobile = ['id' => 'mob', 'type' => 'outside', 'label' => 'Mobile', 'number' => '+447700900120', 'setUp' => 0];
+        $builder = (new PlanBuilder())->person('ann')->person('ben', ['desk', 'lap']);
+        $ann = $builder->element('ann');
+        $phones = [...$ann['phones'], ['ownMailbox' => 7, 'askFirst' => true] + $mobile];
+        $plan = $builder
+            ->with(['phones' => $phones] + $ann)
+            ->with(
+                ['skipBusy' => true] +
+                    $builder->team('team', ['ann', 'ben'], 'one after the other', 6)->element('team'),
+            )
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'ring',
+                    'target' => 'team',
+                    'seconds' => 11,
+                    'exits' => [['on' => 'refused', 'steps' => [['id' => 's2', 'do' => 'end']]]],
+                ],
+            ]);
+        self::assertTold(
+            ['answered ben 0 10', 'ended by plan  0 5'],
+            self::told(Endings::of($plan->plan(), PlanBuilder::trial('2026-11-23T10:30'))),
+        );
+    }
+
     /** Ann refuses as late as she can; the number outside, which is called a second before the time is up, is busy. */
     public function testWhoIsCalledAndDoesNotRingYetMayBeBusy(): void
     {

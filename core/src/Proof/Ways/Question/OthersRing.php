@@ -97,6 +97,33 @@ final class OthersRing
     }
 
     /**
+     * Where one busy phone keeps all of somebody's from ringing: all but one are on a call, who declines on all phones.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<Acts>
+     */
+    public static function allButOneAreOnACall(Asking $at, array $open): array
+    {
+        $owners = array_unique(array_map(OneThingEach::owner(...), array_keys($open)));
+        $ways = [];
+        foreach (\count($owners) > 1 && OneThingEach::skipsBusy($at) ? $owners : [] as $owner) {
+            $theirs = array_filter(
+                $open,
+                static fn(string $phone): bool => OneThingEach::owner($phone) === $owner,
+                \ARRAY_FILTER_USE_KEY,
+            );
+            $busy = OneThingAll::alike(array_diff_key($open, $theirs), Behaviour::Busy, 0);
+            foreach (OneThingAll::soonest($at, $theirs) as $after) {
+                $ways[] = $busy + OneThingAll::alike($theirs, Behaviour::Refuses, $after);
+            }
+            $ways[] = OneThingAll::asLateAsTheyCan($at, $theirs, $busy);
+        }
+
+        return array_map(static fn(array $way): Acts => Acts::ringing($way, $at->since), $ways);
+    }
+
+    /**
      * Somebody refuses by one phone for all of theirs, as late as can be, and as late as another of theirs still rings, while the
      * others ring on.
      *

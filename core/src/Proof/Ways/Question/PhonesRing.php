@@ -145,6 +145,7 @@ final class PhonesRing implements Question
             ...OthersRing::whereNobodyIsPaged($at, $open),
             ...OthersRing::handedToMailboxes($at, $open),
             ...OthersRing::withoutMailboxes($at, $open),
+            ...OthersRing::allButOneAreOnACall($at, $open),
             ...OthersRing::oneRefusesForAll($at, $open),
             ...OthersRing::whereOthersRingLonger($at, $open, $windows),
         );

@@ -26,7 +26,7 @@ final class RingsLonger
 
         return [
             ...\count($open) > 1 ? self::mailboxesAreRefused($at, $open) : [],
-            ...\count($open) > 2 ? self::othersAreBusy($open) : [],
+            ...\count($open) > 2 ? self::othersAreBusy($at, $open) : [],
             ...self::turnsComeSooner($at, $at->what, $open),
         ];
     }
@@ -67,18 +67,27 @@ final class RingsLonger
     }
 
     /**
-     * Where whoever is busy hands the call to a mailbox of their own, others come up soonest where those ring on and the rest is busy.
+     * Where whoever is busy hands the call to a mailbox of their own, others come up soonest where those ring on and the rest is busy,
+     * but for other phones of theirs where one that is busy keeps all of somebody's from ringing.
      *
      * @param array<string, Rung> $open
      *
      * @return list<non-empty-array<string, PhoneAssumption>>
      */
-    private static function othersAreBusy(array $open): array
+    private static function othersAreBusy(Asking $at, array $open): array
     {
         $rest = OthersRing::handNothingOn($open);
+        $skipsBusy = OneThingEach::skipsBusy($at);
         $ways = [];
         foreach (\count($rest) < \count($open) ? array_keys(RingWindow::later($open)) : [] as $phone) {
-            $ways[] = OneThingAll::alike(array_diff_key($rest, [$phone => true]), Behaviour::Busy, 0);
+            $busy = array_filter(
+                $rest,
+                static fn(string $one): bool => $skipsBusy
+                    ? OneThingEach::owner($one) !== OneThingEach::owner($phone)
+                    : $one !== $phone,
+                \ARRAY_FILTER_USE_KEY,
+            );
+            $ways[] = OneThingAll::alike($busy, Behaviour::Busy, 0);
         }
 
         return array_values(array_filter($ways));
@@ -103,10 +112,20 @@ final class RingsLonger
                 Rung::NOT_REACHED === $rung->outcome && $what->isDialled() => self::delays($at, $rung),
                 default => [],
             };
-            $late = array_map(static fn(int $after): int => $rung->times->from + $after - $rung->times->until, $delays);
-            foreach (array_filter($late, static fn(int $sooner): bool => $sooner >= 0) as $sooner) {
-                $way = self::overSooner($open, $rung->times->from, $sooner);
-                [] === $way || ($ways[] = $way);
+            $isReached = Rung::NOT_REACHED !== $rung->outcome;
+            // Of those whose turn never came it is not told when it would have begun: once that of others is over.
+            $overs = $isReached
+                ? [$rung->times->from]
+                : [
+                    $rung->times->from,
+                    ...array_map(static fn(Rung $one): int => $one->times->until, array_values($open)),
+                ];
+            foreach (array_unique($overs) as $over) {
+                foreach ($delays as $after) {
+                    $sooner = $over + $after - ($isReached ? $rung->times->until : $limit);
+                    $way = $sooner < 0 ? [] : self::overSooner($open, $over, $sooner);
+                    [] === $way || ($ways[] = $way);
+                }
             }
         }
 
