@@ -10,7 +10,8 @@ use Meandros\Core\Tests\PlanBuilder;
 
 /**
  * Plans whose people may have a mobile, in teams of every order with a number outside among them, and rules that pass calls on; drawn
- * with mt_rand. Or all have one, few have rules, and mobiles are in teams by themselves.
+ * with mt_rand. Or all have one, few have rules, and mobiles are in teams by themselves; or they have manners: ask first, refuse for
+ * all phones, are passed over while on a call, and rounds are rung.
  */
 final class PeopleOutside
 {
@@ -28,12 +29,12 @@ final class PeopleOutside
 
     private int $steps = 0;
 
-    private function __construct(private readonly bool $allHaveMobiles) {}
+    private function __construct(private readonly bool $allHaveMobiles, private readonly bool $haveManners) {}
 
     /** @return array{Plan, non-empty-list<string>} and its phones */
-    public static function drawn(bool $allHaveMobiles = false): array
+    public static function drawn(bool $allHaveMobiles = false, bool $haveManners = false): array
     {
-        $self = new self($allHaveMobiles);
+        $self = new self($allHaveMobiles, $haveManners);
         $builder = new PlanBuilder();
         $phones = [self::OUTSIDE];
         foreach (self::PEOPLE as $i => $person) {
@@ -74,6 +75,7 @@ final class PeopleOutside
             'ownMailbox' => self::oneOf([null, mt_rand(3, 12)]),
             'mailboxWhenBusy' => self::oneOf([null, true, false]),
             'setUp' => self::oneOf([0, 2, 4]),
+            'askFirst' => $this->may(3),
         ];
         $phones = ['desk', ...null === $second ? [] : [$second]];
         $stage = static fn(): array => [
@@ -87,6 +89,7 @@ final class PeopleOutside
             'name' => 'Rule',
             'when' => ['via' => self::oneOf(['any', 'direct'])],
             'stages' => 0 === mt_rand(0, 1) ? [$stage()] : [$stage(), $stage()],
+            'againMinutes' => $this->may(3) ? 1 : 0,
             'next' => [
                 'nobody' => self::oneOf([null, null, 'mbx', 'cid', 'jrn_two']),
                 'busy' => self::oneOf([null, 'mbx', 'ben']),
@@ -106,6 +109,7 @@ final class PeopleOutside
                 $phones,
             ),
             'rules' => 0 === mt_rand(0, $this->allHaveMobiles ? 9 : 2) ? [$rule] : [],
+            'refusesForAll' => $this->may(4),
         ];
     }
 
@@ -129,6 +133,7 @@ final class PeopleOutside
             'memberSeconds' => mt_rand(3, 10),
             'widenSeconds' => mt_rand(2, 8),
             'followRules' => 0 === mt_rand(0, 2),
+            'skipBusy' => $this->may(6),
         ];
     }
 
@@ -140,7 +145,14 @@ final class PeopleOutside
             'target' => self::oneOf($this->allHaveMobiles ? ['ann', 'team', 'two'] : [...self::PEOPLE, 'team', 'two']),
             'seconds' => $this->allHaveMobiles ? mt_rand(6, 24) : mt_rand(3, 16),
             'handOver' => 0 === mt_rand(0, 3),
+            'againMinutes' => $this->may(3) ? 1 : 0,
         ]);
+    }
+
+    /** Once in so many, where they have manners. */
+    private function may(int $outOf): bool
+    {
+        return $this->haveManners && 0 === mt_rand(1, $outOf) % $outOf;
     }
 
     /**

@@ -12,11 +12,14 @@ use Meandros\Core\Plan\Element\Team;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\QueueStep;
 use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Happening\SentOn;
+use Meandros\Core\Routing\Happening\TriesAgain;
 use Meandros\Core\Routing\Walk;
+use Meandros\Core\Value\Lists;
 
 /** At what happens, of which phones it is looked at what they do. */
 final readonly class LookedAt
@@ -129,11 +132,11 @@ final readonly class LookedAt
             $rung->times->from === $second && ($rang[$rung->phone->id] = null !== $rung->times->rings);
         }
         foreach ($walk->events() as $event) {
-            if ($event->second !== $second) {
+            if ($this->last($event, $walk) !== $second) {
                 continue;
             }
             $phones = $this->phones($event->happening);
-            $together += $this->together($event->happening);
+            $together += $event->second === $second ? $this->together($event->happening) : [];
             $rings = $event->happening instanceof Ringing ? $this->wouldRing($event->happening) : [];
             $rang = array_fill_keys(array_intersect($phones, $rings), true) + $rang;
         }
@@ -173,11 +176,41 @@ final readonly class LookedAt
             if ($what instanceof SentOn && null !== $what->number) {
                 $looked[$what->number] = $event->second;
             }
+            $last = $this->last($event, $walk);
             foreach ($what instanceof Ringing ? $this->wouldRing($what) : [] as $phone) {
-                $looked[$phone] = max($looked[$phone] ?? 0, $event->second);
+                $looked[$phone] = max($looked[$phone] ?? 0, $last);
             }
         }
 
         return $looked;
+    }
+
+    /** When it happened; of rounds of ringing, of which only the first is told, the last. */
+    public function last(Event $event, Walk $walk): int
+    {
+        $last = $event->second;
+        if (!($event->happening instanceof Ringing) || !self::isRungAgain($event, $walk)) {
+            return $last;
+        }
+        $phones = array_map(static fn(Rung $one): string => $one->phone->id, $event->happening->rung);
+        foreach ($walk->rung->latest() as $one) {
+            $last = Lists::has($phones, $one->phone->id) ? max($last, $one->times->from) : $last;
+        }
+
+        return $last;
+    }
+
+    /** Whether rounds of ringing follow it. */
+    private static function isRungAgain(Event $ringing, Walk $walk): bool
+    {
+        $before = null;
+        foreach ($walk->events() as $event) {
+            if ($event->happening instanceof TriesAgain && $before === $ringing) {
+                return true;
+            }
+            $before = $event->happening instanceof Ringing ? $event : $before;
+        }
+
+        return false;
     }
 }

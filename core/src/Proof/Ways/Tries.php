@@ -131,6 +131,11 @@ final class Tries
         foreach ($walk->events() as $event) {
             $phones = $this->looked->phones($event->happening);
             $together = $this->together($rang[$event->second] ?? []);
+            // Of rounds of ringing, only the first is told.
+            $isAgain =
+                $event->second === $began &&
+                [] !== $this->stand->justNow->did &&
+                $this->looked->last($event, $walk) > $began;
             foreach ($phones as $phone) {
                 $this->lookedAt[explode('/', $phone)[0]] = true;
                 $isKept = $event->second === $began && isset($this->stand->justNow->did[$phone]);
@@ -140,6 +145,7 @@ final class Tries
                     (null !== $with &&
                         !($this->looked->isPlain($event->happening) && [] === array_diff($with, $phones)));
                 $isKept || ($open[$phone] ??= $event->second - $began);
+                $isKept && $isAgain && ($open[$phone] = 1);
             }
             if ($event->happening instanceof Ringing && null === $event->happening->why->turn) {
                 $rang[$event->second][] = $event->happening;
@@ -147,7 +153,7 @@ final class Tries
         }
         foreach ($walk->rung->latest() as $rung) {
             $this->lookedAt[explode('/', $rung->phone->id)[0]] = true;
-            // Of rounds of ringing, only the first is told.
+            // Nor is it told of everybody who is asked for a queue.
             if ($rung->times->from > $began && isset($this->stand->justNow->did[$rung->phone->id])) {
                 $open[$rung->phone->id] = 1;
             }
