@@ -199,6 +199,7 @@ final class EndingsTest extends TestCase
         int $each,
         array $bens = [],
         array $exits = [],
+        bool $skipBusy = false,
     ): array {
         $usual = ['id' => 'mob', 'type' => 'outside', 'label' => 'Mobile', 'number' => '+447700900120', 'setUp' => 2];
         $builder = (new PlanBuilder())->person('ann');
@@ -209,6 +210,7 @@ final class EndingsTest extends TestCase
         }
         $plan = $builder
             ->team('team', $members, $pattern, $each)
+            ->with(['skipBusy' => $skipBusy] + $builder->element('team'))
             ->journey('jrn_main', [
                 ['id' => 's1', 'do' => 'ring', 'target' => 'team', 'seconds' => 18, 'exits' => $exits],
             ])
@@ -859,6 +861,28 @@ final class EndingsTest extends TestCase
             ['answered ben 0 10', 'ended by plan  0 5'],
             self::told(Endings::of($plan->plan(), PlanBuilder::trial('2026-11-23T10:30'))),
         );
+    }
+
+    /** Cid's mailbox takes the call at seven seconds, unless he is on a call: then neither of his phones rings, and both of Ben's do. */
+    public function testWhoIsOnACallIsPassedOverWithTheirMailbox(): void
+    {
+        $told = $this->ofMobiles(
+            ['mailboxWhenBusy' => true, 'ownMailbox' => 5],
+            'all at once',
+            ['ben', 'cid/mob'],
+            18,
+            ['ownMailbox' => 30],
+            [['on' => 'nobody', 'steps' => [['id' => 's2', 'do' => 'end']]]],
+            true,
+        );
+        self::assertTold(['answered ben 0 17', 'own mailbox cid 2 7', 'ended by plan  18 18'], $told);
+    }
+
+    public function testTheTurnOfSomebodyWhoRefusesForAllTheirPhonesIsOverAtOnce(): void
+    {
+        $own = ['ownMailbox' => 9, 'mailboxWhenBusy' => true, 'askFirst' => true];
+        $told = $this->ofMobiles($own, 'one after the other', ['ben', 'cid/mob'], 6);
+        self::assertTold(['answered cid 6 15'], $told);
     }
 
     /** Ann refuses as late as she can; the number outside, which is called a second before the time is up, is busy. */

@@ -26,9 +26,59 @@ final class RingsLonger
 
         return [
             ...\count($open) > 1 ? self::mailboxesAreRefused($at, $open) : [],
-            ...\count($open) > 2 ? self::othersAreBusy($at, $open) : [],
+            ...\count($open) > 2 ? self::othersAreBusy($open) : [],
             ...self::turnsComeSooner($at, $at->what, $open),
+            ...\count($open) > 1 ? self::oneRefusesForAll($open) : [],
+            ...OneThingEach::skipsBusy($at) ? self::othersAreOnACall($open) : [],
         ];
+    }
+
+    /**
+     * The turn of somebody who refuses by one phone for all of theirs is over at once.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<non-empty-array<string, PhoneAssumption>>
+     */
+    private static function oneRefusesForAll(array $open): array
+    {
+        $first = $many = [];
+        foreach (
+            array_filter($open, static fn(Rung $one): bool => $one->phone->owner->refusesForAll)
+            as $phone => $rung
+        ) {
+            $owner = OneThingEach::owner($phone);
+            isset($first[$owner]) && ($many[$owner] = true);
+            null === $rung->times->rings || ($first[$owner] ??= $phone);
+        }
+        $ways = [];
+        foreach (array_intersect_key($first, $many) as $phone) {
+            $ways[] = [$phone => new PhoneAssumption($phone, Behaviour::Refuses, 0)];
+        }
+
+        return $ways;
+    }
+
+    /**
+     * One busy phone keeps all of somebody's from ringing, and their mailbox from taking the call: all but one are on a call.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<non-empty-array<string, PhoneAssumption>>
+     */
+    private static function othersAreOnACall(array $open): array
+    {
+        $ways = [];
+        foreach (array_unique(array_map(OneThingEach::owner(...), array_keys($open))) as $owner) {
+            $others = array_filter(
+                $open,
+                static fn(string $phone): bool => OneThingEach::owner($phone) !== $owner,
+                \ARRAY_FILTER_USE_KEY,
+            );
+            $ways[] = OneThingAll::alike($others, Behaviour::Busy, 0);
+        }
+
+        return array_values(array_filter($ways));
     }
 
     /**
@@ -67,27 +117,18 @@ final class RingsLonger
     }
 
     /**
-     * Where whoever is busy hands the call to a mailbox of their own, others come up soonest where those ring on and the rest is busy,
-     * but for other phones of theirs where one that is busy keeps all of somebody's from ringing.
+     * Where whoever is busy hands the call to a mailbox of their own, others come up soonest where those ring on and the rest is busy.
      *
      * @param array<string, Rung> $open
      *
      * @return list<non-empty-array<string, PhoneAssumption>>
      */
-    private static function othersAreBusy(Asking $at, array $open): array
+    private static function othersAreBusy(array $open): array
     {
         $rest = OthersRing::handNothingOn($open);
-        $skipsBusy = OneThingEach::skipsBusy($at);
         $ways = [];
         foreach (\count($rest) < \count($open) ? array_keys(RingWindow::later($open)) : [] as $phone) {
-            $busy = array_filter(
-                $rest,
-                static fn(string $one): bool => $skipsBusy
-                    ? OneThingEach::owner($one) !== OneThingEach::owner($phone)
-                    : $one !== $phone,
-                \ARRAY_FILTER_USE_KEY,
-            );
-            $ways[] = OneThingAll::alike($busy, Behaviour::Busy, 0);
+            $ways[] = OneThingAll::alike(array_diff_key($rest, [$phone => true]), Behaviour::Busy, 0);
         }
 
         return array_values(array_filter($ways));
