@@ -33,13 +33,13 @@ final readonly class RoundsRing implements Question
     {
         $settled = Acts::settling([(string) $this->about($at)]);
         $answers = [$settled];
-        $last = LastRounds::of($at);
+        $rounds = LastRounds::of($at);
         $soonest = null === $at->soonest ? null : LastRounds::of($at->soonest);
-        if (true === $soonest?->areAll && $soonest->end === $last?->end) {
+        if (true === $soonest?->areAll && $soonest->end === $rounds?->end) {
             // Last rounds are over when the time is: they are the same for those who came sooner.
             return $answers;
         }
-        foreach ($last->all ?? [] as [$before, $last]) {
+        foreach ($rounds->all ?? [] as [$before, $last]) {
             foreach ((new PhonesRing())->whatTheyDo($last) as $acts) {
                 $answers[] = $settled->then($before)->then($acts);
             }
