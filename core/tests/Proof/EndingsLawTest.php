@@ -119,7 +119,7 @@ final class EndingsLawTest extends TestCase
         mt_srand(Soak::seed());
         $call = PlanBuilder::trial('2026-11-23T10:30');
         $checked = 0;
-        for ($i = 0, $count = Soak::count(60); $i < $count; ++$i) {
+        for ($i = 0, $count = Soak::count($haveManners ? 30 : 60); $i < $count; ++$i) {
             [$plan, $phones] = PeopleOutside::drawn($allHaveMobiles, $haveManners);
             $endings = Endings::of($plan, $call);
             self::reproduce($plan, $call, $endings);
