@@ -86,7 +86,10 @@ final class RoundsTest extends TestCase
         yield 'it rang for longer before' => [false, ['rangBefore' => ['ben' => 11]]];
         yield 'another channel is taken' => [false, ['inUse' => ['line_quay' => 2]]];
         yield 'the caller is gone by then' => [false, ['left' => 10]];
-        yield 'the caller is gone in that very second' => [false, ['left' => 20, 'rangBefore' => []]];
+        yield 'the caller is gone in that very second' => [
+            false,
+            ['left' => 20, 'rangBefore' => [], 'first' => ['rangBefore' => []]],
+        ];
         yield 'the caller is gone a second later' => [
             true,
             ['left' => 21, 'rangBefore' => [], 'first' => ['rangBefore' => []]],
