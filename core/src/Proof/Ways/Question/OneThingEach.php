@@ -38,6 +38,20 @@ final class OneThingEach
         return explode('/', $phone)[0];
     }
 
+    /**
+     * @param array<string, Rung> $open
+     *
+     * @return array<string, Rung> phones of one person, or a number outside
+     */
+    public static function theirs(array $open, string $owner): array
+    {
+        return array_filter(
+            $open,
+            static fn(string $phone): bool => self::owner($phone) === $owner,
+            \ARRAY_FILTER_USE_KEY,
+        );
+    }
+
     /** @param array<string, Rung> $open */
     public static function areTooMany(Asking $at, array $open): bool
     {
@@ -155,11 +169,7 @@ final class OneThingEach
             );
         }
         foreach ($speak as $phone) {
-            $others = array_filter(
-                $open,
-                static fn(string $one): bool => self::owner($one) !== self::owner($phone),
-                \ARRAY_FILTER_USE_KEY,
-            );
+            $others = array_diff_key($open, self::theirs($open, self::owner($phone)));
             foreach ([] === $others ? [Behaviour::Busy] : self::AT_ONCE as $does) {
                 $ways[] = self::one($open, $phone, $says($phone)) + OneThingAll::alike($others, $does, 0);
             }
@@ -181,11 +191,7 @@ final class OneThingEach
         $rung = array_map(static fn(Rung $one): string => $one->phone->id, $at->what->rung);
         $ways = [];
         foreach (array_unique(array_map(self::owner(...), $rung)) as $person) {
-            $others = array_filter(
-                $open,
-                static fn(string $one): bool => self::owner($one) !== $person,
-                \ARRAY_FILTER_USE_KEY,
-            );
+            $others = array_diff_key($open, self::theirs($open, $person));
             foreach ($at->plan()->get(Person::class, $person)?->phoneIds() ?? [] as $id) {
                 $isOpen = !Lists::has($rung, $id) && !$at->acts->says($id) && !isset($at->stand()->justNow->did[$id]);
                 foreach ($isOpen ? self::AT_ONCE : [] as $does) {

@@ -108,11 +108,7 @@ final class OthersRing
         $owners = array_unique(array_map(OneThingEach::owner(...), array_keys($open)));
         $ways = [];
         foreach (\count($owners) > 1 && OneThingEach::skipsBusy($at) ? $owners : [] as $owner) {
-            $theirs = array_filter(
-                $open,
-                static fn(string $phone): bool => OneThingEach::owner($phone) === $owner,
-                \ARRAY_FILTER_USE_KEY,
-            );
+            $theirs = OneThingEach::theirs($open, $owner);
             $busy = OneThingAll::alike(array_diff_key($open, $theirs), Behaviour::Busy, 0);
             foreach (OneThingAll::soonest($at, $theirs) as $after) {
                 $ways[] = $busy + OneThingAll::alike($theirs, Behaviour::Refuses, $after);
@@ -158,11 +154,8 @@ final class OthersRing
     {
         [$rings, $last] = RingWindow::window($at, $at->run, $phone) ?? [0, -1];
         $ends = [];
-        foreach (array_keys($open) as $other) {
-            $window =
-                OneThingEach::owner($other) === OneThingEach::owner($phone)
-                    ? RingWindow::window($at, $at->run, $other)
-                    : null;
+        foreach (array_keys(OneThingEach::theirs($open, OneThingEach::owner($phone))) as $other) {
+            $window = RingWindow::window($at, $at->run, $other);
             null === $window || ($ends[] = array_sum($window) - $rings);
         }
 

@@ -70,11 +70,7 @@ final class RingsLonger
     {
         $ways = [];
         foreach (array_unique(array_map(OneThingEach::owner(...), array_keys($open))) as $owner) {
-            $others = array_filter(
-                $open,
-                static fn(string $phone): bool => OneThingEach::owner($phone) !== $owner,
-                \ARRAY_FILTER_USE_KEY,
-            );
+            $others = array_diff_key($open, OneThingEach::theirs($open, $owner));
             $ways[] = OneThingAll::alike($others, Behaviour::Busy, 0);
         }
 
