@@ -63,10 +63,11 @@ final readonly class Endings
         $endings = self::withPlainGivingUp($routes->endings($given), $given, $trace);
         $unsteady = $routes->unsteady();
         $notTried = $explorer->notTried;
-        if ([] !== $unsteady) {
+        $tooFar = $routes->tooFar();
+        if ([] !== $unsteady || null !== $tooFar) {
             $areSo = self::thatAreSo($endings, $trace);
             if ([] === $notTried || !self::areAlike($areSo, $endings)) {
-                // Those that come earlier and later to something that changes while calls go on fare differently.
+                // Those that come earlier and later fare differently: something changes while calls go on, or they are stopped.
                 $bySecond = $explored(true);
                 $more = (new Routes($bySecond->stands, $bySecond->start))->endings($given);
                 $endings = self::thatAreSo([...$endings, ...$more], $trace);
@@ -80,7 +81,11 @@ final readonly class Endings
 
         return new self(
             $endings,
-            [...array_values($notTried), ...self::changing($unsteady)],
+            [
+                ...array_values($notTried),
+                ...self::changing($unsteady),
+                ...null === $tooFar ? [] : [self::notTried(Untried::TooManyWays, $tooFar)],
+            ],
             \count($explorer->stands),
             (new Outlook($explorer->stands))->steps(),
         );
@@ -148,11 +153,18 @@ final readonly class Endings
     {
         $changing = [];
         foreach ($unsteady as $stand) {
-            [$journey, $step] = $stand->way->place() ?? [null, null];
-            $changing[$journey . ' ' . $step] = new NotTried(Untried::Changes, $journey, $step);
+            $one = self::notTried(Untried::Changes, $stand);
+            $changing[$one->journey . ' ' . $one->step] = $one;
         }
 
         return array_values($changing);
+    }
+
+    private static function notTried(Untried $why, Stand $at): NotTried
+    {
+        [$journey, $step] = $at->way->place() ?? [null, null];
+
+        return new NotTried($why, $journey, $step);
     }
 
     /**

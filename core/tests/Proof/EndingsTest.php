@@ -1076,6 +1076,60 @@ final class EndingsTest extends TestCase
         self::assertSame([], $endings->notTried);
     }
 
+    /** By one key calls have rung for three hours before, and are stopped in the second hour after: whoever presses nothing is not. */
+    public function testCallsAreStoppedAfterFourHours(): void
+    {
+        $ring = static fn(string $id): array => [
+            'id' => $id,
+            'do' => 'ring',
+            'target' => 'team',
+            'seconds' => 60,
+            'againMinutes' => 60,
+        ];
+        $exit = ['on' => '1', 'steps' => [$ring('one'), $ring('two'), $ring('three')]];
+        $plan = (new PlanBuilder())
+            ->prompt('prm', 4)
+            ->with(['id' => 'team', 'kind' => 'team', 'name' => 'Team', 'pattern' => 'all at once', 'members' => []])
+            ->journey('jrn_main', [
+                ['id' => 'menu', 'do' => 'menu', 'prompt' => 'prm', 'wait' => 5, 'tries' => 1, 'exits' => [$exit]],
+                $ring('four'),
+                $ring('five'),
+                ['id' => 'end', 'do' => 'end'],
+            ])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $endings = Endings::of($plan, $call);
+        self::reproduce($plan, $call, $endings);
+        self::assertSame(
+            ['ended by plan  7190 7199', 'loop stopped  14400 14400', 'caller gave up  1 14400'],
+            self::told($endings),
+        );
+        self::assertContainsEquals(new NotTried(Untried::TooManyWays, 'jrn_main', 'end'), $endings->notTried);
+    }
+
+    /** Nobody takes it, and it is parked again at the place that was free before: it goes round. */
+    public function testACallIsParkedAgainAndAgain(): void
+    {
+        $plan = (new PlanBuilder())
+            ->with([
+                'id' => 'sit_harbour',
+                'kind' => 'site',
+                'name' => 'Harbour',
+                'zone' => 'Europe/London',
+                'country' => 'GB',
+                'parkPlaces' => ['701'],
+            ])
+            ->journey('jrn_main', [
+                ['id' => 'park', 'do' => 'park', 'site' => 'sit_harbour', 'place' => '', 'seconds' => 30],
+                ['id' => 'go', 'do' => 'go', 'journey' => 'jrn_main'],
+            ])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertSame([[], 5], [$endings->notTried, $endings->places]);
+        // Whoever comes for it does so in the first half minute.
+        self::assertSame(['answered sit_harbour 0 29', 'caller gave up  1 -'], self::told($endings));
+    }
+
     /** Only while she is busy do calls come to a mailbox whose key rings her again: then she may answer. */
     public function testWhoIsBusyWithinAStepMayAnswerLaterInIt(): void
     {
@@ -1115,7 +1169,7 @@ final class EndingsTest extends TestCase
         $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
         self::assertSame([], $endings->notTried);
         self::assertSame(
-            ['answered ann 0 -', 'message last 0 -', 'message first 0 -', 'caller gave up  1 -'],
+            ['answered ann 0 -', 'message first 0 -', 'message last 0 -', 'caller gave up  1 -'],
             self::told($endings),
         );
     }

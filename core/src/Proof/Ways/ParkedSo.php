@@ -11,7 +11,7 @@ final readonly class ParkedSo
 {
     /**
      * @param int          $inVain seconds for which one waited that nobody took
-     * @param list<string> $free   places at which it did
+     * @param list<string> $free   places at which one did, in their order
      */
     public function __construct(
         public Parked $parked = new Parked(),
@@ -22,7 +22,10 @@ final readonly class ParkedSo
     /** Nobody takes the one that waits there now. */
     public function notTaken(int $seconds, string $place): self
     {
-        return new self($this->parked, max($this->inVain, $seconds), [...$this->free, $place]);
+        $free = array_values(array_unique([...$this->free, $place]));
+        sort($free);
+
+        return new self($this->parked, max($this->inVain, $seconds), $free);
     }
 
     /** @param list<string> $places at which other calls wait, too */

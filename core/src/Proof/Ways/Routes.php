@@ -5,28 +5,31 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Ways;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Proof\PossibleEnding;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Walk;
 
 /** The shortest and the longest way to each ending, over the places at which calls may stand. */
 final class Routes
 {
-    /** @var array<string, int> seconds to each place at least, by key */
-    private array $least = [];
-    /** @var array<string, array{string, Acts, int}> the place before, the acts from there, and their seconds */
-    private array $leastFrom = [];
-    /** @var array<string, int> */
+    private readonly Soonest $soonest;
+    /** @var array<string, int> seconds to each place at most, by key */
     private array $most = [];
-    /** @var array<string, array{string, Acts, int}> */
+    /** @var array<string, array{string, Acts, int}> the place before, the acts from there, and their seconds, by key */
     private array $mostFrom = [];
+    /** @var array<string, int> places before each on the longest way, by key */
+    private array $before = [];
+    /** @var array<string, int> how much has to be said for the longest way to each, by key */
+    private array $said = [];
     /** @var array<string, true> places to which a way leads that goes round */
     private array $rounds = [];
 
     /** @param array<string, Stand> $stands by key */
     public function __construct(private readonly array $stands, private readonly string $start)
     {
-        $this->shortest();
+        $this->soonest = new Soonest($stands, $start);
         $this->longest();
     }
 
@@ -37,7 +40,7 @@ final class Routes
             array_filter(
                 $this->stands,
                 fn(Stand $stand, string $key): bool => !$stand->isSteady(
-                    $this->least[$key],
+                    $this->soonest->seconds[$key],
                     isset($this->rounds[$key]) ? null : $this->most[$key],
                 ),
                 \ARRAY_FILTER_USE_BOTH,
@@ -45,14 +48,44 @@ final class Routes
         );
     }
 
+    /** A place to which the longest way is longer than any call may be, or comes to so many steps again that it is stopped; null where there is none. */
+    public function tooFar(): ?Stand
+    {
+        foreach ($this->stands as $key => $stand) {
+            $isTooFar =
+                $this->most[$key] >= TrialCall::MOST_SECONDS ||
+                (($this->before[$key] ?? 0) >= Walk::MOST_REPEATS && $this->repeats($key) >= Walk::MOST_REPEATS);
+            if ($isTooFar && !isset($this->rounds[$key])) {
+                return $stand;
+            }
+        }
+
+        return null;
+    }
+
+    /** Steps to which the longest way to a place comes again. */
+    private function repeats(string $key): int
+    {
+        $steps = [];
+        $all = 0;
+        for (; isset($this->mostFrom[$key]); $key = $this->mostFrom[$key][0]) {
+            $place = $this->stands[$key]->way->place();
+            $isPart = null === $place || null !== $this->stands[$key]->way->within();
+            $isPart || ($steps[implode('/', $place)] = true);
+            $all += $isPart ? 0 : 1;
+        }
+
+        return $all - \count($steps);
+    }
+
     /** @return list<PossibleEnding> the soonest first */
     public function endings(Assumptions $given): array
     {
-        /** @var array<string, array{Ending, int, Acts, int|null, Acts}> $found */
+        /** @var array<string, array{Ending, int, array{string, Acts}, int|null, array{string, Acts}}> $found with the last place before it, and what is done there */
         $found = [];
         foreach ($this->stands as $key => $stand) {
             foreach ($stand->ends as $name => [$ending, $leg]) {
-                $least = $this->least[$key] + $leg->least;
+                $least = $this->soonest->seconds[$key] + $leg->least;
                 $most =
                     isset($this->rounds[$key]) || isset($stand->afterRounds[$name])
                         ? null
@@ -63,20 +96,20 @@ final class Routes
                 $found[$name] = [
                     $ending,
                     $isSooner ? $least : $known[1],
-                    $isSooner ? $this->way($key, $this->leastFrom, $leg->leastBy) : $known[2],
+                    $isSooner ? [$key, $leg->leastBy] : $known[2],
                     $isLater ? $most : $known[3],
-                    $isLater ? $this->way($key, $this->mostFrom, $leg->mostBy) : $known[4],
+                    $isLater ? [$key, $leg->mostBy] : $known[4],
                 ];
             }
         }
         usort($found, static fn(array $a, array $b): int => $a[1] <=> $b[1]);
         $endings = array_map(
-            static fn(array $one): PossibleEnding => new PossibleEnding(
+            fn(array $one): PossibleEnding => new PossibleEnding(
                 $one[0],
                 $one[1],
-                $one[2]->inShort($given),
+                $this->way($one[2][0], $this->soonest->from, $one[2][1])->inShort($given),
                 $one[3],
-                $one[4]->inShort($given),
+                $this->way($one[4][0], $this->mostFrom, $one[4][1])->inShort($given),
             ),
             $found,
         );
@@ -94,17 +127,21 @@ final class Routes
     {
         $seconds = 0;
         $most = $least = null;
+        $fewest = \PHP_INT_MAX;
         $isEndless = false;
         foreach ($this->stands as $key => $stand) {
+            $goesRound = isset($this->rounds[$key]) || [] !== $stand->afterRounds;
+            $isEndless = $isEndless || ($goesRound && null === $stand->walk->kept());
             $there = $this->most[$key] + ($stand->there->most ?? 0);
             if (null === $stand->there || 0 === $there) {
                 continue;
             }
-            $isEndless = $isEndless || isset($this->rounds[$key]) || [] !== $stand->afterRounds;
-            $by = $this->way($key, $this->mostFrom, $stand->there->mostBy);
-            $least = null === $least || $by->count() < $least->count() ? $by : $least;
+            $said = $this->said($key) + $stand->there->mostBy->count();
+            if ($said < $fewest) {
+                [$fewest, $least] = [$said, [$key, $stand->there->mostBy]];
+            }
             if ($there > $seconds) {
-                [$seconds, $most] = [$there, $by];
+                [$seconds, $most] = [$there, [$key, $stand->there->mostBy]];
             }
         }
 
@@ -114,35 +151,26 @@ final class Routes
                 new PossibleEnding(
                     new Ending(EndingKind::CallerGaveUp),
                     1,
-                    $least->inShort($given, 1),
+                    $this->way($least[0], $this->mostFrom, $least[1])->inShort($given, 1),
                     $isEndless ? null : $seconds,
-                    $most->inShort($given, $seconds),
+                    $this->way($most[0], $this->mostFrom, $most[1])->inShort($given, $seconds),
                 ),
             ];
     }
 
-    /** Dijkstra's way: seconds are never fewer than none. */
-    private function shortest(): void
+    /** How much has to be said for the longest way to a place. */
+    private function said(string $key): int
     {
-        $open = new \SplPriorityQueue();
-        $open->insert($this->start, 0);
-        $this->least[$this->start] = 0;
-        $done = [];
-        while (!$open->isEmpty()) {
-            $key = $open->extract();
-            if (!\is_string($key) || isset($done[$key])) {
-                continue;
-            }
-            $done[$key] = true;
-            foreach ($this->stands[$key]->legs as $to => $leg) {
-                $seconds = $this->least[$key] + $leg->least;
-                if (!isset($this->least[$to]) || $seconds < $this->least[$to]) {
-                    $this->least[$to] = $seconds;
-                    $this->leastFrom[$to] = [$key, $leg->leastBy, $leg->least];
-                    $open->insert($to, -$seconds);
-                }
-            }
+        $way = [];
+        for (; !isset($this->said[$key]) && isset($this->mostFrom[$key]); $key = $this->mostFrom[$key][0]) {
+            $way[] = $key;
         }
+        $said = $this->said[$key] ??= 0;
+        foreach (array_reverse($way) as $one) {
+            $said = $this->said[$one] = $said + $this->mostFrom[$one][1]->count();
+        }
+
+        return $said;
     }
 
     /** In an order in which every place comes after those that lead to it; what is left over goes round, or comes after that. */
@@ -154,7 +182,7 @@ final class Routes
                 ++$into[$to];
             }
         }
-        $this->most[$this->start] = 0;
+        $this->most[$this->start] = $this->before[$this->start] = 0;
         $next = 0 === $into[$this->start] ? [$this->start] : [];
         while (null !== ($key = array_pop($next))) {
             foreach ($this->stands[$key]->legs as $to => $leg) {
@@ -162,6 +190,7 @@ final class Routes
                 if (!isset($this->most[$to]) || $seconds > $this->most[$to]) {
                     $this->most[$to] = $seconds;
                     $this->mostFrom[$to] = [$key, $leg->mostBy, $leg->most];
+                    $this->before[$to] = $this->before[$key] + 1;
                 }
                 if (0 === --$into[$to]) {
                     $next[] = $to;
@@ -170,9 +199,9 @@ final class Routes
         }
         foreach (array_keys(array_filter($into) + $this->afterRounds()) as $key) {
             $this->rounds[$key] = true;
-            $this->most[$key] = $this->least[$key] ?? 0;
+            $this->most[$key] = $this->soonest->seconds[$key] ?? 0;
             unset($this->mostFrom[$key]);
-            isset($this->leastFrom[$key]) && ($this->mostFrom[$key] = $this->leastFrom[$key]);
+            isset($this->soonest->from[$key]) && ($this->mostFrom[$key] = $this->soonest->from[$key]);
         }
     }
 
