@@ -12,13 +12,15 @@ use Meandros\Core\Plan\Step\StepExit;
 use Meandros\Core\Plan\Step\StepList;
 
 /** Where a call is in its journeys: lists of steps within lists. It never changes, so a call can go on from it in many ways. */
-final readonly class Itinerary
+final class Itinerary
 {
+    private ?string $key = null;
+
     /**
      * @param list<Frame> $frames the innermost last; none where nothing is left
      * @param Ending|null $ending null where the call goes on, or no step is left
      */
-    private function __construct(public array $frames, public ?Ending $ending = null) {}
+    private function __construct(public readonly array $frames, public readonly ?Ending $ending = null) {}
 
     public static function along(string $journey, StepList $list): self
     {
@@ -159,7 +161,7 @@ final readonly class Itinerary
     /** Equal for two that go on in the same way. */
     public function key(): string
     {
-        return implode(
+        return $this->key ??= implode(
             ' ',
             array_map(
                 static fn(Frame $frame): string => $frame->name .

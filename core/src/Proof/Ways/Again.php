@@ -70,13 +70,14 @@ final class Again
      * depends on both.
      *
      * @param array<string, true> $after elements to which calls may still come
+     * @param array<string, true> $kept  those to which they come as their place is kept
      */
-    public static function later(Run $run, array $after): bool
+    public static function later(Run $run, array $after, array $kept): bool
     {
         $plan = $run->walk->plan;
         foreach (self::letIn($run->walk) as $queue) {
             $free = self::free($run->walk, $queue);
-            foreach ([] === $free ? [] : array_keys($after) as $id) {
+            foreach ([] === $free ? [] : array_keys($after + $kept) as $id) {
                 foreach (Queue::askedIn($plan, (string) $id) as $member) {
                     if (isset($free[$member->who])) {
                         return true;

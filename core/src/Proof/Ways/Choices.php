@@ -54,8 +54,10 @@ final class Choices
         foreach (null !== $this->stand->walk->kept() ? [new Acts(), Acts::hangingUp()] : [new Acts()] as $begin) {
             $this->goOn($begin, '', $next);
         }
-        while ([] !== ($open = $this->unseen($next, $seen))) {
-            $next = [];
+        while ([] !== $next) {
+            $first = self::first($next);
+            $open = $this->unseen([$first => $next[$first]], $seen);
+            unset($next[$first]);
             foreach ($open as [$shape, $asking]) {
                 try {
                     $this->answer($asking, $shape, $next);
@@ -67,6 +69,18 @@ final class Choices
         }
 
         return array_values(array_replace(...array_values($this->over)));
+    }
+
+    /**
+     * The question to which the latest come soonest: whoever may still come later to another one has been through it before.
+     *
+     * @param non-empty-array<string, non-empty-array<int, array{string, Asking}>> $next by how runs came there, and by second
+     */
+    private static function first(array $next): string
+    {
+        $last = array_map(static fn(array $bySecond): int => max(array_keys($bySecond)), $next);
+
+        return (string) array_search(min($last), $last, true);
     }
 
     /**

@@ -31,6 +31,7 @@ final class Explorer
     private readonly Questions $questions;
     private readonly LookedAt $lookedAt;
     private readonly Allowance $allowance;
+    private readonly Covered $covered;
 
     /**
      * @param bool $bySecond whether calls that come at other seconds stand at other places
@@ -47,6 +48,7 @@ final class Explorer
         $this->questions = new Questions();
         $this->lookedAt = new LookedAt($plan);
         $this->allowance = new Allowance($bySecond);
+        $this->covered = new Covered();
     }
 
     public function explore(Stand $first): void
@@ -54,21 +56,42 @@ final class Explorer
         $this->start = $start = $this->key($first);
         $this->stands[$start] = $first;
         $next = [$start];
+        while ([] !== $next && $this->follow($next)) {
+            $next = $this->covered->open($this->stands, $start, [] === $this->notTried);
+        }
+    }
+
+    /**
+     * From these places on, but for those that are covered by others.
+     *
+     * @param list<string> $next keys
+     *
+     * @return bool whether all of them were followed
+     */
+    private function follow(array $next): bool
+    {
         while (null !== ($key = array_pop($next))) {
             $stand = $this->stands[$key];
             foreach ($this->expand($stand) as $found => $new) {
                 $this->stands[$found] = $new;
-                $next[] = $found;
+                if ($new->key === $new->beside) {
+                    $next[] = $found;
+                } else {
+                    $this->covered->add($new);
+                }
             }
             if ($this->looksAgain && !$this->mixes) {
                 // It is explored once more, with them.
-                break;
+                return false;
             }
             if ($this->isSpent()) {
                 $this->leaves(Untried::TooManyWays, $stand);
-                break;
+
+                return false;
             }
         }
+
+        return true;
     }
 
     /** Whether as much was tried as may be. */
@@ -119,8 +142,9 @@ final class Explorer
     private function takenAlike(Stand $stand): Taken
     {
         $like = $this->like($stand);
+        $after = $this->remaining->after($stand->way);
         foreach ($this->taken[$like] ?? [] as $taken) {
-            if ($taken->isSoFrom($stand)) {
+            if ($taken->isSoFrom($stand, $after)) {
                 return $taken;
             }
         }
@@ -130,20 +154,20 @@ final class Explorer
 
     private function take(Stand $stand): Taken
     {
-        $after = $this->remaining->afterRinging($stand->way);
+        $after = $this->remaining->after($stand->way);
         $tries = new Tries($this->router, $stand, $this->given, $this->lookedAt, $this->allowance);
         $choices = new Choices(
             $tries->take(...),
             $stand,
             $this->given,
             $this->questions,
-            new Later($this->remaining->says($this->remaining->of($stand->way))->isHeard(), $after, $this->mixes),
+            new Later($this->remaining->says($stand->way)->isHeard(), $after->all, $this->mixes),
             $this->bySecond,
         );
         $all = $choices->all();
         $afterRounds = $choices->afterRounds();
         $this->looksAgain = $this->looksAgain || $tries->looksAgain;
-        $taken = new Taken($stand, $tries, $choices->untried + $tries->untried);
+        $taken = new Taken($stand, $tries, $after, $choices->untried + $tries->untried);
         foreach ($all as $run) {
             $leg = Leg::of($run->seconds, $run->acts);
             $kept = $run->walk->kept();
@@ -157,7 +181,8 @@ final class Explorer
             }
             $why = match (true) {
                 isset($this->given->circumstances->queues[$kept?->queue]) => Untried::AfterPlaceKept,
-                Again::later($run, $after + $this->remaining->ofKept($kept)) => Untried::AgentAgain,
+                Again::later($run, $after->all, null === $kept ? [] : $this->remaining->ofKept($kept))
+                    => Untried::AgentAgain,
                 default => null,
             };
             if (null !== $why) {
@@ -185,7 +210,7 @@ final class Explorer
             $way,
             $one->acts,
             (0 === $one->run->seconds ? $one->justNow->after($stand->justNow) : $one->justNow)->of(
-                $this->remaining->of($way) + $this->remaining->ofKept($walk->kept()),
+                $this->remaining->of($way, $walk->kept()),
             ),
         );
         $reached->before = $stand;
@@ -203,9 +228,12 @@ final class Explorer
     private function key(Stand $stand): string
     {
         $tag = $stand->walk->arrival()->tag->language;
-        $stand->name = implode("\n", [$stand->way->key(), $tag, $this->carries($stand), $stand->did()]);
+        $same = implode("\n", [$stand->way->key(), $tag, $this->carries($stand), '']);
+        $stand->name = $same . $stand->did();
+        $second = $this->bySecond ? "\n" . $stand->walk->second() : '';
+        $stand->beside = $same . $second;
 
-        return $stand->key = $stand->name . ($this->bySecond ? "\n" . $stand->walk->second() : '');
+        return $stand->key = $stand->name . $second;
     }
 
     /** What calls carry that stand at a place, as far as it counts for what they may still come to. */
@@ -214,8 +242,9 @@ final class Explorer
         if ('' !== $stand->carries) {
             return $stand->carries;
         }
-        $remaining = $this->remaining->of($stand->way) + $this->remaining->ofKept($stand->walk->kept());
-        $whoRang = $this->remaining->says($remaining);
+        $kept = $stand->walk->kept();
+        $remaining = $this->remaining->of($stand->way, $kept);
+        $whoRang = $this->remaining->says($stand->way, $kept);
 
         return $stand->carries =
             $stand->walk->condition($whoRang->exits, $whoRang->name) .
@@ -229,19 +258,14 @@ final class Explorer
 
     /**
      * Equal for places at which the same step comes next and may lead to the same, but for what Taken asks: it is no matter what comes
-     * after it, but for what that says and rings.
+     * after it, but for what that says.
      */
     private function like(Stand $stand): string
     {
-        $remaining = $this->remaining->of($stand->way);
-        $after = array_keys($this->remaining->afterRinging($stand->way));
-        sort($after);
-
         return implode("\n", [
             $stand->way->nextKey(),
             $this->carries($stand),
-            $this->remaining->says($remaining)->isHeard() ? 'heard' : '',
-            implode(' ', $after),
+            $this->remaining->says($stand->way)->isHeard() ? 'heard' : '',
             $this->bySecond ? $stand->walk->second() : '',
         ]);
     }

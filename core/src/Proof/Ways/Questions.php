@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Ways;
 
 use Meandros\Core\Proof\Ways\Question\CallbackStands;
+use Meandros\Core\Proof\Ways\Question\Directories;
 use Meandros\Core\Proof\Ways\Question\FaxCalls;
 use Meandros\Core\Proof\Ways\Question\KeysHeeded;
 use Meandros\Core\Proof\Ways\Question\MenuKeys;
@@ -64,11 +65,27 @@ final class Questions
 
     /** @var array<class-string, Question> */
     private array $made = [];
+    private readonly Directories $directories;
+
+    public function __construct()
+    {
+        $this->directories = new Directories();
+    }
 
     public function of(Happening\Happening|Heeded|HungUp $what): ?Question
     {
         $class = self::CLASSES[$what::class] ?? null;
 
-        return null === $class ? null : ($this->made[$class] ??= new $class());
+        return null === $class ? null : ($this->made[$class] ??= $this->make($class));
+    }
+
+    /** @param class-string<Question> $class */
+    private function make(string $class): Question
+    {
+        return match ($class) {
+            NameKeys::class => new NameKeys($this->directories),
+            NameChosen::class => new NameChosen($this->directories),
+            default => new $class(),
+        };
     }
 }

@@ -29,10 +29,14 @@ final class Remaining
 {
     /** @var array<string, array<string, true>> by where a call is in its journeys */
     private array $of = [];
+    /** @var array<string, Ahead> by where a call is in its journeys */
+    private array $after = [];
     /** @var array<string, array<string, true>> by the name of a list and the place in it */
     private array $known = [];
     /** @var array<string, array<string, true>> by element, or number outside */
     private array $behind = [];
+    /** @var array<string, WhoRang> by where a call is in its journeys */
+    private array $said = [];
     /** @var array<string, WhoRang> by element */
     private array $says = [];
     /** @var \WeakMap<Step, list<string>> */
@@ -43,10 +47,16 @@ final class Remaining
         $this->mentions = new \WeakMap();
     }
 
-    /** @return array<string, true> by id, or number outside */
-    public function of(Itinerary $way): array
+    /**
+     * @param PlaceKept|null $kept by the caller: it goes on after they have hung up
+     *
+     * @return array<string, true> by id, or number outside
+     */
+    public function of(Itinerary $way, ?PlaceKept $kept = null): array
     {
-        return $this->of[$way->key()] ??= $this->ofAll($way->frames);
+        $remaining = $this->of[$way->key()] ??= $this->ofAll($way->frames);
+
+        return null === $kept ? $remaining : $remaining + $this->ofKept($kept);
     }
 
     /**
@@ -65,21 +75,27 @@ final class Remaining
     }
 
     /** @return array<string, true> what a call comes to that goes on after the caller has hung up */
-    public function ofKept(?PlaceKept $kept): array
+    public function ofKept(PlaceKept $kept): array
     {
-        return null === $kept ? [] : $this->behindAll([$kept->queue]);
+        return $this->behindAll([$kept->queue]);
     }
 
-    /** @return array<string, true> what calls may still come to once phones rang at the step that comes next, and none took the call */
-    public function afterRinging(Itinerary $way): array
+    /** After the step that comes next. */
+    public function after(Itinerary $way): Ahead
+    {
+        return $this->after[$way->key()] ??= $this->behindNext($way);
+    }
+
+    private function behindNext(Itinerary $way): Ahead
     {
         $frames = $way->frames;
         $last = array_pop($frames);
         $step = $last?->step();
         if (null === $last || null === $step) {
-            return [];
+            return new Ahead([], []);
         }
-        $mentioned = [];
+        $straightOn = $this->ofAll([...$frames, $last->movedTo($last->at + 1)]);
+        $mentioned = $this->passedOn($step) + $straightOn;
         foreach (array_keys($this->behindAll($this->mentions($step))) as $id) {
             // Whoever is asked may send it on into a journey.
             Kind::Journey === $this->plan->kindOf((string) $id) && ($mentioned += $this->behindAll([(string) $id]));
@@ -91,7 +107,7 @@ final class Remaining
             $mentioned += $this->behind(new Frame('', $last->journey, $exit->steps));
         }
 
-        return $mentioned + $this->passedOn($step) + $this->ofAll([...$frames, $last->movedTo($last->at + 1)]);
+        return new Ahead($mentioned, $straightOn);
     }
 
     /** @return array<string, true> what calls come to at one step that somebody's rules pass on to others, who may have rung with them */
@@ -109,8 +125,16 @@ final class Remaining
         return $this->behindAll($to);
     }
 
-    /** @param array<string, true> $remaining what is said among it that may depend on who rang last */
-    public function says(array $remaining): WhoRang
+    /** What is said among it that may depend on who rang last. */
+    public function says(Itinerary $way, ?PlaceKept $kept = null): WhoRang
+    {
+        $said = $this->said[$way->key()] ??= $this->saidOf($this->of($way));
+
+        return null === $kept ? $said : $said->and($this->saidOf($this->ofKept($kept)));
+    }
+
+    /** @param array<string, true> $remaining */
+    private function saidOf(array $remaining): WhoRang
     {
         $said = new WhoRang();
         foreach (array_keys($remaining) as $id) {

@@ -21,6 +21,8 @@ final class Stand
     /** Equal for the same place at whatever second. */
     public string $name = '';
     public string $key = '';
+    /** The key of the same place at which it is not known what phones did in the very second; its own where it is not. */
+    public string $beside = '';
     /** From which it was come to first. */
     public ?self $before = null;
     /** What calls carry that stand here; empty where that was not asked yet. */
@@ -51,6 +53,14 @@ final class Stand
         $key = self::keyOf($ending);
         $afterRounds && ($this->afterRounds[$key] = true);
         $this->ends[$key] = [$ending, isset($this->ends[$key]) ? $this->ends[$key][1]->or($leg) : $leg];
+    }
+
+    /** Whether calls come from here to one place for as long as they do to another one. */
+    public function leadsAsLong(string $to, string $other): bool
+    {
+        $isLong = isset($this->legs[$to]) && $this->legs[$to]->most >= $this->legs[$other]->most;
+
+        return $isLong && (isset($this->afterRounds[$to]) || !isset($this->afterRounds[$other]));
     }
 
     /** Callers are there for so long, be it that something goes on after they have hung up. */

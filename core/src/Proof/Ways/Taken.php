@@ -12,8 +12,16 @@ final class Taken
     /** How long callers are there who may give up, until calls end; null where none does. */
     public ?Leg $there = null;
 
-    /** @param array<string, Untried> $untried why not whatever may be done at it was tried, by that */
-    public function __construct(public readonly Stand $from, private readonly Tries $tries, public array $untried) {}
+    /**
+     * @param Ahead                  $after   what comes after it there
+     * @param array<string, Untried> $untried why not whatever may be done at it was tried, by that
+     */
+    public function __construct(
+        public readonly Stand $from,
+        private readonly Tries $tries,
+        private readonly Ahead $after,
+        public array $untried,
+    ) {}
 
     public function comesTo(string $what, Outcome $one): void
     {
@@ -31,8 +39,12 @@ final class Taken
         return $this->tries->same;
     }
 
-    /** Whether it is taken alike from another place, which is like the one from which it was but for what is asked here. */
-    public function isSoFrom(Stand $stand): bool
+    /**
+     * Whether it is taken alike from another place, which is like the one from which it was but for what is asked here.
+     *
+     * @param Ahead $after what comes after it there
+     */
+    public function isSoFrom(Stand $stand, Ahead $after): bool
     {
         $second = $stand->walk->second();
         [$tag, $other] = [$this->from->walk->arrival(), $stand->walk->arrival()];
@@ -42,6 +54,7 @@ final class Taken
             (!$this->tries->usesLanguage || $tag->language === $other->language) &&
             (!$this->tries->usesTag || $tag->tag->language === $other->tag->language) &&
             (!$this->tries->usesWay || $this->from->way->key() === $stand->way->key()) &&
+            $after->isLike($this->after, $this->tries->usesQueue ? null : $this->tries->lookedAt) &&
             $this->findsPhonesAlike($stand);
     }
 

@@ -10,6 +10,7 @@ use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
+use Meandros\Core\Routing\Happening\QueueEntered;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Onward;
 use Meandros\Core\Routing\Router;
@@ -27,6 +28,8 @@ final class Tries
     public bool $usesLanguage = false;
     public bool $usesTag = false;
     public bool $usesWay = false;
+    /** Whether callers may have been let into a queue: it counts whether its agents may be asked again. */
+    public bool $usesQueue = false;
     /** Whether a phone that rang together with others was looked at again in the same second: it matters what each of them did. */
     public bool $looksAgain = false;
     /** @var array<string, Untried> why not everything was among the choices, by that */
@@ -129,6 +132,7 @@ final class Tries
         $open = $rang = [];
         $began = $this->stand->walk->second();
         foreach ($walk->events() as $event) {
+            $this->usesQueue = $this->usesQueue || $event->happening instanceof QueueEntered;
             $phones = $this->looked->phones($event->happening);
             $together = $this->together($rang[$event->second] ?? []);
             // Of rounds of ringing, only the first is told.

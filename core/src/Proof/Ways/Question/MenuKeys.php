@@ -7,6 +7,7 @@ namespace Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Call\Keypad;
 use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\MenuStep;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
@@ -19,6 +20,9 @@ use Meandros\Core\Routing\Happening\Asked;
 final class MenuKeys implements Question
 {
     use Usual;
+
+    /** @var array{Plan, MenuStep, list<array{string, string}>, list<array{string, string}>, bool}|null keys of the menu that was asked about last, and whether everybody is among them who may be dialled */
+    private ?array $last = null;
 
     public function about(Asking $at): ?string
     {
@@ -40,7 +44,7 @@ final class MenuKeys implements Question
         if ($last < $first) {
             return $answers;
         }
-        [$known, $wrong] = self::presses($menu, $at);
+        [$known, $wrong] = $this->keys($at->plan(), $menu);
         // A key leads to the same at every try: it is pressed soonest at the first, and latest at the last.
         $isFirst = 1 === $at->what->try;
         $isLast = $menu->asks->tries === $at->what->try;
@@ -66,13 +70,23 @@ final class MenuKeys implements Question
     {
         \assert($at->what instanceof Asked);
 
-        return null === $at->what->menu->dial || Reachable::areAll($at->plan(), $at->what->menu->dial)
-            ? null
-            : Untried::ManyPeople;
+        return $this->keys($at->plan(), $at->what->menu)[2] ? null : Untried::ManyPeople;
+    }
+
+    /** @return array{list<array{string, string}>, list<array{string, string}>, bool} those that lead on, and one that does not, as below; whether everybody is among them */
+    private function keys(Plan $plan, MenuStep $menu): array
+    {
+        if (null === $this->last || $this->last[0] !== $plan || $this->last[1] !== $menu) {
+            [$known, $wrong] = self::presses($plan, $menu);
+            $areAll = null === $menu->dial || Reachable::areAll($plan, $menu->dial);
+            $this->last = [$plan, $menu, $known, $wrong, $areAll];
+        }
+
+        return [$this->last[2], $this->last[3], $this->last[4]];
     }
 
     /** @return array{list<array{string, string}>, list<array{string, string}>} keys that lead on, each as it takes the fewest seconds, and the most; and one that does not */
-    private static function presses(MenuStep $menu, Asking $at): array
+    private static function presses(Plan $plan, MenuStep $menu): array
     {
         $keys = array_values(
             array_filter(Keypad::KEYS, static fn(string $key): bool => null !== $menu->exits()->find($key)),
@@ -87,7 +101,7 @@ final class MenuKeys implements Question
         $extensions = array_map(
             static fn(Person $person): string => $person->known->extension,
             array_filter(
-                Reachable::people($at->plan(), $menu->dial),
+                Reachable::people($plan, $menu->dial),
                 static fn(Person $person): bool => \strlen($person->known->extension) > 1,
             ),
         );

@@ -14,12 +14,14 @@ use Meandros\Core\Routing\Happening\NameSpelled;
 use Meandros\Core\Routing\Happening\NamesRead;
 
 /** Whom callers choose among those whose names are read out: one of them, nobody, or the key for help. */
-final class NameChosen implements Question
+final readonly class NameChosen implements Question
 {
     use Usual;
 
     /** Stands for nobody: at most nine are read out, and no name has this key. */
     private const NOBODY = '*';
+
+    public function __construct(private Directories $directories) {}
 
     public function about(Asking $at): ?string
     {
@@ -54,7 +56,8 @@ final class NameChosen implements Question
         $isLast = $at->what->step->asks->tries === $try;
         foreach ([self::NOBODY, DirectoryStep::HELP, ...range(1, \count($at->what->people))] as $key) {
             $isNobody = self::NOBODY === $key;
-            if ($at->isSoonest && (1 === $try || $isNobody)) {
+            $isSoonest = $at->isSoonest && (1 === $try ? !$this->isSpelledSooner($at, (int) $key) : $isNobody);
+            if ($isSoonest) {
                 $answers[] = Acts::pressing(new KeyPress((string) $key, 0));
             }
             if ($at->isLatest && ($isLast || $isNobody)) {
@@ -63,6 +66,17 @@ final class NameChosen implements Question
         }
 
         return $answers;
+    }
+
+    /** Whether somebody who is read out can as well be asked for by name at once. */
+    private function isSpelledSooner(Asking $at, int $key): bool
+    {
+        \assert($at->what instanceof NamesRead);
+        $person = $at->what->people[$key - 1] ?? null;
+        $seconds = self::spelled($at)->seconds ?? 0;
+        $names = $this->directories->of($at->plan(), $at->what->step);
+
+        return null !== $person && $names->isSpelledIn($seconds, $person);
     }
 
     public function takesKey(): bool

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Meandros\Core\Proof\Ways\Question;
+
+use Meandros\Core\Directory\Directory;
+use Meandros\Core\Directory\Search;
+use Meandros\Core\Directory\Stop;
+use Meandros\Core\Plan\Element\Person;
+use Meandros\Core\Plan\Plan;
+use Meandros\Core\Plan\Spelled;
+use Meandros\Core\Plan\Step\DirectoryStep;
+
+/** Everything that may be spelled at a directory: for each whom it stands for, the keys that take the fewest seconds, and the most. */
+final readonly class SpelledNames
+{
+    /** Keys that can be stated at once leave room for two more. */
+    private const LONGEST = 22;
+
+    /** @var list<array{list<string>, string, int, string, int}> whom it stands for, by id; keys that take the fewest seconds, and how many; and the most */
+    public array $all;
+    /** Whether everybody is among them who can be asked for. */
+    public bool $isEverybody;
+
+    public function __construct(Plan $plan, private DirectoryStep $step)
+    {
+        $directory = new Directory($plan, $step->spelling, $step->dial);
+        $found = [];
+        foreach (self::begun($plan, $step) as $keys) {
+            $search = $directory->read($keys);
+            $seconds = self::seconds($search, $step);
+            $people = array_map(static fn(Person $person): string => $person->id(), $search->people);
+            [, $soon, $least, $late, $most] = $found[implode(' ', $people)] ?? [[], '', \PHP_INT_MAX, '', -1];
+            $found[implode(' ', $people)] = [
+                $people,
+                $seconds < $least ? $keys : $soon,
+                min($seconds, $least),
+                $seconds > $most ? $keys : $late,
+                max($seconds, $most),
+            ];
+        }
+        $this->all = array_values($found);
+        $this->isEverybody = Reachable::areAll($plan, $step->dial);
+    }
+
+    /** Whether somebody can be spelled in so many seconds. */
+    public function isSpelledIn(int $seconds, string $person): bool
+    {
+        foreach ($this->all as [$people, , $least]) {
+            if ([$person] === $people) {
+                return $least <= $seconds;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether somebody is asked for later than in so many seconds where several are spelled, and one of those read out is chosen. */
+    public function isChosenLater(int $seconds, string $person): bool
+    {
+        foreach ($this->all as [$people, , , , $most]) {
+            $isRead =
+                \count($people) > 1 && \in_array($person, \array_slice($people, 0, $this->step->spelling->most), true);
+            if ($isRead && $most + $this->step->asks->waitSeconds > $seconds) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<string> every beginning of what spells somebody, as it is and with each key more; with # and without */
+    private static function begun(Plan $plan, DirectoryStep $step): array
+    {
+        $begun = ['1' => true, '2' => true];
+        foreach (Reachable::people($plan, $step->dial) as $person) {
+            foreach ($step->spelling->parts() as $part) {
+                foreach (Spelled::keys($person, $part) as $keys) {
+                    for ($length = 1; $length <= min(\strlen($keys), self::LONGEST); ++$length) {
+                        $begun[substr($keys, 0, $length)] = true;
+                    }
+                }
+            }
+        }
+        $all = [];
+        foreach (array_keys($begun) as $keys) {
+            $keys = (string) $keys;
+            if (!str_starts_with($keys, DirectoryStep::HELP)) {
+                array_push($all, $keys, $keys . '#', $keys . '1', $keys . '9');
+            }
+        }
+
+        return $all;
+    }
+
+    /** As the step takes it: a second for each key after the first, then as long as another may follow. */
+    private static function seconds(Search $search, DirectoryStep $step): int
+    {
+        return \strlen($search->typed) -
+            1 +
+            match ($search->stop) {
+                Stop::Hash => 1,
+                Stop::Silence => $step->dial->digitSeconds,
+                Stop::One, Stop::Letters, Stop::Nobody => 0,
+            };
+    }
+}
