@@ -23,6 +23,12 @@ final readonly class Frame
         public ?Owner $owner = null,
     ) {}
 
+    /** Equal for the same place in the same list. */
+    public function key(): string
+    {
+        return $this->name . ':' . $this->at;
+    }
+
     public function movedTo(int $at): self
     {
         return new self($this->name, $this->journey, $this->list, $at, $this->owner);

@@ -164,10 +164,7 @@ final class Itinerary
         return $this->key ??= implode(
             ' ',
             array_map(
-                static fn(Frame $frame): string => $frame->name .
-                    ':' .
-                    $frame->at .
-                    ($frame->owner?->otherwise?->kind->value ?? ''),
+                static fn(Frame $frame): string => $frame->key() . ($frame->owner?->otherwise?->kind->value ?? ''),
                 $this->frames,
             ),
         );
@@ -178,9 +175,7 @@ final class Itinerary
     {
         $inner = $this->frames[\count($this->frames) - 1];
 
-        return null === $inner->owner?->since
-            ? $inner->name . ':' . $inner->at
-            : $inner->journey . ' ' . serialize($inner->step());
+        return null === $inner->owner?->since ? $inner->key() : $inner->journey . ' ' . serialize($inner->step());
     }
 
     /**

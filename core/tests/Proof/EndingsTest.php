@@ -1076,6 +1076,55 @@ final class EndingsTest extends TestCase
         self::assertSame([], $endings->notTried);
     }
 
+    /** Ben rings for eight seconds; where he cannot be reached Ann rings instead, for longer: so long may the key be pressed. */
+    public function testAKeyIsHeededForLongerWhereOthersRingInstead(): void
+    {
+        $rule = [
+            'id' => 'rule',
+            'name' => 'Rule',
+            'stages' => [['phones' => ['desk'], 'teams' => [], 'after' => 0, 'seconds' => 8]],
+            'next' => ['nobody' => null, 'busy' => null, 'unreachable' => 'ann'],
+        ];
+        $plan = (new PlanBuilder())
+            ->prompt('prm', 4)
+            ->person('ann')
+            ->with([
+                'id' => 'ben',
+                'kind' => 'person',
+                'name' => 'Ben',
+                'extension' => '',
+                'site' => 'sit_harbour',
+                'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']],
+                'rules' => [$rule],
+            ])
+            ->journey('jrn_main', [
+                [
+                    'id' => 's1',
+                    'do' => 'ring',
+                    'target' => 'ben',
+                    'seconds' => 8,
+                    'handOver' => true,
+                    'greeting' => 'prm',
+                    'greetAfter' => 2,
+                    'exits' => [['on' => '5', 'steps' => [['id' => 'end', 'do' => 'end']]]],
+                ],
+            ])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $endings = Endings::of($plan, $call);
+        self::reproduce($plan, $call, $endings);
+        self::assertSame(
+            [
+                'ran out of steps  0 25',
+                'answered ben 0 7',
+                'answered ann 0 24',
+                'ended by plan  2 25',
+                'caller gave up  1 25',
+            ],
+            self::told($endings),
+        );
+    }
+
     /** By one key calls have rung for three hours before, and are stopped in the second hour after: whoever presses nothing is not. */
     public function testCallsAreStoppedAfterFourHours(): void
     {

@@ -15,33 +15,35 @@ use Meandros\Core\Call\PhoneAssumption;
  */
 final readonly class Acts
 {
-    /** Nothing is pressed at a menu: the key comes when none counts any more. */
-    private const TOO_LATE = 600;
-
     /**
-     * @param list<KeyPress>                             $keys      at one menu after the other
-     * @param list<KeyPress>                             $meanwhile at one step that heeds keys meanwhile after the other
-     * @param array<int, array<string, PhoneAssumption>> $phones    by second and phone
-     * @param array<string, int>                         $settled   phones that ring on, and what else was settled, and since when
-     * @param int|null                                   $hangsUp   when a caller hangs up who keeps a place; null where they stay on
+     * @param array<int, array<string, PhoneAssumption>> $phones  by second and phone
+     * @param array<string, int>                         $settled phones that ring on, and what else was settled, and since when
+     * @param int|null                                   $hangsUp when a caller hangs up who keeps a place; null where they stay on
      */
     public function __construct(
-        public array $keys = [],
-        public array $meanwhile = [],
+        public Presses $presses = new Presses(),
         public array $phones = [],
         public Stated $stated = new Stated(),
         public array $settled = [],
         public ?int $hangsUp = null,
     ) {}
 
-    public static function nothingPressed(): KeyPress
+    /** At a menu. */
+    public static function pressing(KeyPress $key): self
     {
-        return new KeyPress('#', self::TOO_LATE);
+        return new self(new Presses([$key]));
     }
 
-    public static function pressing(KeyPress ...$keys): self
+    /** At a step that heeds keys meanwhile. */
+    public static function pressingMeanwhile(KeyPress $key): self
     {
-        return new self(array_values($keys));
+        return new self(new Presses([], [$key]));
+    }
+
+    /** At one of these, where it was said that something else is pressed, or nothing. */
+    public static function pressingInstead(int $place, KeyPress $key): self
+    {
+        return new self(new Presses([], [], [$place => $key]));
     }
 
     /** As soon as they can. */
@@ -62,7 +64,7 @@ final readonly class Acts
      */
     public static function ringing(array $phones, int $since = 0): self
     {
-        return (new self([], [], [] === $phones ? [] : [$phones]))->later($since);
+        return (new self(phones: [] === $phones ? [] : [$phones]))->later($since);
     }
 
     /** Whether it is said what a phone does. */
@@ -120,8 +122,7 @@ final readonly class Acts
         }
 
         return new self(
-            [...$this->keys, ...$later->keys],
-            [...$this->meanwhile, ...$later->meanwhile],
+            $this->presses->then($later->presses),
             $phones,
             $this->stated->then($later->stated),
             $later->settled + $this->settled,
@@ -132,15 +133,14 @@ final readonly class Acts
     /** But for what phones do. */
     public function withoutPhones(): self
     {
-        return [] === $this->phones ? $this : new self($this->keys, $this->meanwhile, [], $this->stated);
+        return [] === $this->phones ? $this : new self($this->presses, [], $this->stated);
     }
 
     private function isNothing(): bool
     {
         return [] === $this->phones &&
             [] === $this->settled &&
-            [] === $this->keys &&
-            [] === $this->meanwhile &&
+            $this->presses->isNothing() &&
             null === $this->hangsUp &&
             $this->stated->isNothing();
     }
@@ -164,8 +164,7 @@ final readonly class Acts
         }
 
         return new self(
-            $this->keys,
-            $this->meanwhile,
+            $this->presses,
             $phones,
             $this->stated->later($seconds),
             $this->settled,
@@ -184,11 +183,12 @@ final readonly class Acts
      */
     public function asked(int $seconds, int $keys, int $meanwhile, array $looked, bool $hungUp): self
     {
-        $phones = array_filter(
-            $this->phones,
-            static fn(int $second): bool => $second <= $seconds,
-            \ARRAY_FILTER_USE_KEY,
-        );
+        $phones = $this->phones;
+        foreach ($phones as $second => $_) {
+            if ($second > $seconds) {
+                unset($phones[$second]);
+            }
+        }
         foreach ($looked as $phone => $second) {
             if ($second < $this->saidFrom($phone)) {
                 $phones[$second][$phone] = new PhoneAssumption($phone, Behaviour::Rings, null, $second);
@@ -196,34 +196,11 @@ final readonly class Acts
         }
 
         return new self(
-            \array_slice([...$this->keys, ...array_fill(0, $keys, self::nothingPressed())], 0, $keys),
-            \array_slice([...$this->meanwhile, ...array_fill(0, $meanwhile, new KeyPress(''))], 0, $meanwhile),
+            $this->presses->asked($keys, $meanwhile),
             $phones,
             $this->stated,
             hangsUp: $hungUp ? $this->hangsUp : null,
         );
-    }
-
-    /** @return list<KeyPress> nothing at the last menus needs no saying */
-    public function pressed(): array
-    {
-        $keys = $this->keys;
-        while ([] !== $keys && self::TOO_LATE === $keys[\count($keys) - 1]->after) {
-            array_pop($keys);
-        }
-
-        return $keys;
-    }
-
-    /** @return list<KeyPress> */
-    public function pressedMeanwhile(): array
-    {
-        $keys = $this->meanwhile;
-        while ([] !== $keys && '' === $keys[\count($keys) - 1]->keys) {
-            array_pop($keys);
-        }
-
-        return $keys;
     }
 
     /**
@@ -251,7 +228,7 @@ final readonly class Acts
     public function within(Assumptions $given, ?int $patience = null, ?array $said = null): Assumptions
     {
         return new Assumptions(
-            $this->stated->by($this, $given->caller, $patience ?? $this->hangsUp),
+            $this->stated->by($this->presses, $given->caller, $patience ?? $this->hangsUp),
             $said ?? $this->said(),
             $this->stated->around($given->circumstances),
             $given->earlier,
@@ -284,23 +261,13 @@ final readonly class Acts
     /** How much has to be said. */
     public function count(): int
     {
-        return \count($this->said()) +
-            \count($this->pressed()) +
-            \count($this->pressedMeanwhile()) +
-            \count($this->stated->queues);
+        return \count($this->said()) + $this->presses->count() + \count($this->stated->queues);
     }
 
     /** Equal for two by which calls fare alike. */
     public function key(): string
     {
-        $key = '';
-        foreach ($this->pressed() as $one) {
-            $key .= $one->keys . '@' . $one->after . ' ';
-        }
-        $key .= "\n";
-        foreach ($this->pressedMeanwhile() as $one) {
-            $key .= $one->keys . '@' . $one->after . ' ';
-        }
+        $key = $this->presses->key();
         foreach ($this->phones as $second => $some) {
             foreach ($some as $phone => $one) {
                 $key .= "\n" . $second . ' ' . $phone . ' ' . $one->does->value . ' ' . $one->afterSeconds;

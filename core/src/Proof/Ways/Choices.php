@@ -55,7 +55,7 @@ final class Choices
             $this->goOn($begin, '', $next);
         }
         while ([] !== $next) {
-            $first = self::first($next);
+            $first = $this->first($next);
             $open = $this->unseen([$first => $next[$first]], $seen);
             unset($next[$first]);
             foreach ($open as [$shape, $asking]) {
@@ -72,15 +72,21 @@ final class Choices
     }
 
     /**
-     * The question to which the latest come soonest: whoever may still come later to another one has been through it before.
+     * The question whose turn is first, and of these the one to which the latest come soonest: whoever may still come later to another one
+     * has been through it before.
      *
      * @param non-empty-array<string, non-empty-array<int, array{string, Asking}>> $next by how runs came there, and by second
      */
-    private static function first(array $next): string
+    private function first(array $next): string
     {
-        $last = array_map(static fn(array $bySecond): int => max(array_keys($bySecond)), $next);
+        $place = [];
+        foreach ($next as $key => $bySecond) {
+            $last = max(array_keys($bySecond));
+            $asking = $bySecond[$last][1];
+            $place[$key] = [$this->questions->of($asking->what)?->turn($asking), $last];
+        }
 
-        return (string) array_search(min($last), $last, true);
+        return (string) array_search(min($place), $place, true);
     }
 
     /**
@@ -208,7 +214,8 @@ final class Choices
         $keys = $meanwhile = 0;
         $heeded = $run->walk->keys->heeded();
         $hungUp = $run->walk->whenHungUp();
-        foreach ([...$run->walk->events(), null] as $i => $event) {
+        $events = $run->walk->events();
+        for ($i = 0, $count = \count($events); $i <= $count; ++$i) {
             while (isset($heeded[$meanwhile]) && $heeded[$meanwhile]->events <= $i) {
                 $asking = $this->open($run, $acts, $heeded[$meanwhile], $heeded[$meanwhile]->from, $meanwhile);
                 ++$meanwhile;
@@ -220,12 +227,13 @@ final class Choices
             if (null !== $asking) {
                 return $asking;
             }
-            if (null !== $event) {
-                $asking = $this->open($run, $acts, $event->happening, $event->second, $keys);
+            $question = isset($events[$i]) ? $this->questions->of($events[$i]->happening) : null;
+            if (null !== $question) {
+                $asking = $this->open($run, $acts, $events[$i]->happening, $events[$i]->second, $keys);
                 if (null !== $asking) {
                     return $asking;
                 }
-                true === $this->questions->of($event->happening)?->takesKey() && ++$keys;
+                $question->takesKey() && ++$keys;
             }
         }
 
@@ -249,7 +257,9 @@ final class Choices
         $keys = [];
         foreach ($run->walk->keys->heeded() as $place => $heeded) {
             $isOver = $heeded->until - $this->stand->walk->second() <= $asking->since;
-            $isOver || !isset($asking->acts->meanwhile[$place]) || ($keys[] = $asking->acts->meanwhile[$place]);
+            $isOver ||
+                !isset($asking->acts->presses->meanwhile[$place]) ||
+                ($keys[] = $asking->acts->presses->meanwhile[$place]);
         }
 
         return $keys;

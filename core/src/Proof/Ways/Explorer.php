@@ -45,7 +45,7 @@ final class Explorer
         private readonly bool $mixes,
     ) {
         $this->remaining = new Remaining($plan);
-        $this->questions = new Questions();
+        $this->questions = new Questions($this->remaining->reachable);
         $this->lookedAt = new LookedAt($plan);
         $this->allowance = new Allowance($bySecond);
         $this->covered = new Covered();
@@ -205,13 +205,12 @@ final class Explorer
         $walk = $one->run->walk;
         $way = $stand->way->after($one->run->onward, $this->plan, $stand->way->within() ?? $stand->walk->second());
         $arrival = $stand->walk->arrival();
+        $justNow = 0 === $one->run->seconds ? $one->justNow->after($stand->justNow) : $one->justNow;
         $reached = new Stand(
             $walk->usesTag() || $walk->arrival() === $arrival ? $walk : $walk->arrived($arrival),
             $way,
             $one->acts,
-            (0 === $one->run->seconds ? $one->justNow->after($stand->justNow) : $one->justNow)->of(
-                $this->remaining->of($way, $walk->kept()),
-            ),
+            $justNow->isNothing() ? $justNow : $justNow->of($this->remaining->of($way, $walk->kept())),
         );
         $reached->before = $stand;
 
@@ -243,13 +242,13 @@ final class Explorer
             return $stand->carries;
         }
         $kept = $stand->walk->kept();
-        $remaining = $this->remaining->of($stand->way, $kept);
         $whoRang = $this->remaining->says($stand->way, $kept);
+        $queues = $stand->acts->stated->queues;
 
         return $stand->carries =
             $stand->walk->condition($whoRang->exits, $whoRang->name) .
             serialize([
-                array_intersect_key($stand->acts->stated->queues, $remaining),
+                [] === $queues ? [] : array_intersect_key($queues, $this->remaining->of($stand->way, $kept)),
                 array_intersect($stand->walk->roster->cameTo(), array_keys($this->given->circumstances->queues)),
                 $stand->acts->stated->parked,
                 $stand->acts->stated->isFax,

@@ -31,9 +31,6 @@ final readonly class JustNow
     /** @param array<string, true> $who may still be rung */
     public function of(array $who): self
     {
-        if ($this->isNothing()) {
-            return $this;
-        }
         $mayRing = static fn(string $phone): bool => isset($who[explode('/', $phone)[0]]);
 
         return new self(
@@ -43,7 +40,7 @@ final readonly class JustNow
         );
     }
 
-    private function isNothing(): bool
+    public function isNothing(): bool
     {
         return [] === $this->did && [] === $this->reached && [] === $this->together;
     }

@@ -23,6 +23,9 @@ interface Question
     /** Why other answers may lead to something else; null where none does. */
     public function untried(Asking $at): ?Untried;
 
+    /** Of questions that come one after the other, whatever is done at them, the first has the lowest. */
+    public function turn(Asking $at): int;
+
     /** Seconds since the step began until it comes up: of calls that came alike, the soonest and the latest go on. */
     public function since(Asking $at): int;
 }

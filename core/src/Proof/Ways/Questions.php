@@ -15,6 +15,7 @@ use Meandros\Core\Proof\Ways\Question\NumberOutside;
 use Meandros\Core\Proof\Ways\Question\ParkedCall;
 use Meandros\Core\Proof\Ways\Question\PhonesRing;
 use Meandros\Core\Proof\Ways\Question\QueueStands;
+use Meandros\Core\Proof\Ways\Question\Reachable;
 use Meandros\Core\Proof\Ways\Question\RoundsRing;
 use Meandros\Core\Routing\Happening;
 use Meandros\Core\Routing\Heeded;
@@ -67,9 +68,9 @@ final class Questions
     private array $made = [];
     private readonly Directories $directories;
 
-    public function __construct()
+    public function __construct(private readonly Reachable $reachable)
     {
-        $this->directories = new Directories();
+        $this->directories = new Directories($reachable);
     }
 
     public function of(Happening\Happening|Heeded|HungUp $what): ?Question
@@ -83,6 +84,7 @@ final class Questions
     private function make(string $class): Question
     {
         return match ($class) {
+            MenuKeys::class => new MenuKeys($this->reachable),
             NameKeys::class => new NameKeys($this->directories),
             NameChosen::class => new NameChosen($this->directories),
             default => new $class(),

@@ -35,15 +35,18 @@ final class Remaining
     private array $known = [];
     /** @var array<string, array<string, true>> by element, or number outside */
     private array $behind = [];
-    /** @var array<string, WhoRang> by where a call is in its journeys */
+    /** @var array<string, WhoRang> by the name of a list and the place in it */
     private array $said = [];
     /** @var array<string, WhoRang> by element */
     private array $says = [];
     /** @var \WeakMap<Step, list<string>> */
     private \WeakMap $mentions;
 
+    public readonly Reachable $reachable;
+
     public function __construct(private readonly Plan $plan)
     {
+        $this->reachable = new Reachable($plan);
         $this->mentions = new \WeakMap();
     }
 
@@ -68,10 +71,16 @@ final class Remaining
     {
         $mentioned = [];
         foreach ($frames as $frame) {
-            $mentioned += $this->known[$frame->name . ':' . $frame->at] ??= $this->behind($frame);
+            $mentioned += $this->ofFrame($frame);
         }
 
         return $mentioned;
+    }
+
+    /** @return array<string, true> */
+    private function ofFrame(Frame $frame): array
+    {
+        return $this->known[$frame->key()] ??= $this->behind($frame);
     }
 
     /** @return array<string, true> what a call comes to that goes on after the caller has hung up */
@@ -128,7 +137,11 @@ final class Remaining
     /** What is said among it that may depend on who rang last. */
     public function says(Itinerary $way, ?PlaceKept $kept = null): WhoRang
     {
-        $said = $this->said[$way->key()] ??= $this->saidOf($this->of($way));
+        $said = new WhoRang();
+        foreach ($way->frames as $frame) {
+            $one = $this->said[$frame->key()] ??= $this->saidOf($this->ofFrame($frame));
+            $one->isHeard() && ($said = $said->and($one));
+        }
 
         return null === $kept ? $said : $said->and($this->saidOf($this->ofKept($kept)));
     }
@@ -247,7 +260,7 @@ final class Remaining
             ...null === $taken ? [] : [$taken],
             ...array_map(
                 static fn(Person $one): string => $one->id(),
-                null === $dial ? [] : Reachable::people($this->plan, $dial),
+                null === $dial ? [] : $this->reachable->people($dial),
             ),
         ];
     }

@@ -89,8 +89,13 @@ final readonly class Stated
             );
     }
 
-    public function by(Acts $acts, CallerActs $given, ?int $patience): CallerActs
+    public function by(Presses $presses, CallerActs $given, ?int $patience): CallerActs
     {
-        return new CallerActs($acts->pressed(), $acts->pressedMeanwhile(), $patience, $this->isFax ?? $given->isFax);
+        return new CallerActs(
+            $presses->saidAtMenus(),
+            $presses->saidMeanwhile(),
+            $patience,
+            $this->isFax ?? $given->isFax,
+        );
     }
 }

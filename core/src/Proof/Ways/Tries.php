@@ -134,6 +134,9 @@ final class Tries
         foreach ($walk->events() as $event) {
             $this->usesQueue = $this->usesQueue || $event->happening instanceof QueueEntered;
             $phones = $this->looked->phones($event->happening);
+            if ([] === $phones) {
+                continue;
+            }
             $together = $this->together($rang[$event->second] ?? []);
             // Of rounds of ringing, only the first is told.
             $isAgain =

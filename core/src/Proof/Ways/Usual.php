@@ -17,6 +17,11 @@ trait Usual
         return null;
     }
 
+    public function turn(Asking $at): int
+    {
+        return 0;
+    }
+
     public function since(Asking $at): int
     {
         return $at->since;

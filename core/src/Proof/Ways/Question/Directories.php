@@ -13,13 +13,13 @@ final class Directories
     /** @var \WeakMap<DirectoryStep, SpelledNames> */
     private \WeakMap $known;
 
-    public function __construct()
+    public function __construct(private readonly Reachable $reachable)
     {
         $this->known = new \WeakMap();
     }
 
     public function of(Plan $plan, DirectoryStep $step): SpelledNames
     {
-        return $this->known[$step] ??= new SpelledNames($plan, $step);
+        return $this->known[$step] ??= new SpelledNames($plan, $step, $this->reachable);
     }
 }

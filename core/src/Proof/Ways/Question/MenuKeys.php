@@ -7,10 +7,10 @@ namespace Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Call\Keypad;
 use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Plan\Element\Person;
-use Meandros\Core\Plan\Plan;
 use Meandros\Core\Plan\Step\MenuStep;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\Presses;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Proof\Ways\Usual;
@@ -21,14 +21,16 @@ final class MenuKeys implements Question
 {
     use Usual;
 
-    /** @var array{Plan, MenuStep, list<array{string, string}>, list<array{string, string}>, bool}|null keys of the menu that was asked about last, and whether everybody is among them who may be dialled */
+    /** @var array{MenuStep, list<array{string, string}>, list<array{string, string}>, bool}|null keys of the menu that was asked about last, and whether everybody is among them who may be dialled */
     private ?array $last = null;
+
+    public function __construct(private readonly Reachable $reachable) {}
 
     public function about(Asking $at): ?string
     {
         \assert($at->what instanceof Asked);
 
-        return $at->place < \count($at->acts->keys)
+        return $at->place < \count($at->acts->presses->atMenus)
             ? null
             : \sprintf('key %s %d %s', $at->what->menu->id(), $at->what->try, $at->what->heard->prompt);
     }
@@ -40,11 +42,11 @@ final class MenuKeys implements Question
         $heard = $at->what->heard->seconds;
         $first = $menu->manner->duringPrompt ? 0 : $heard;
         $last = $heard + $menu->asks->waitSeconds - 1;
-        $answers = [Acts::pressing(Acts::nothingPressed())];
+        $answers = [Acts::pressing(Presses::nothing())];
         if ($last < $first) {
             return $answers;
         }
-        [$known, $wrong] = $this->keys($at->plan(), $menu);
+        [$known, $wrong] = $this->keys($menu);
         // A key leads to the same at every try: it is pressed soonest at the first, and latest at the last.
         $isFirst = 1 === $at->what->try;
         $isLast = $menu->asks->tries === $at->what->try;
@@ -70,23 +72,23 @@ final class MenuKeys implements Question
     {
         \assert($at->what instanceof Asked);
 
-        return $this->keys($at->plan(), $at->what->menu)[2] ? null : Untried::ManyPeople;
+        return $this->keys($at->what->menu)[2] ? null : Untried::ManyPeople;
     }
 
     /** @return array{list<array{string, string}>, list<array{string, string}>, bool} those that lead on, and one that does not, as below; whether everybody is among them */
-    private function keys(Plan $plan, MenuStep $menu): array
+    private function keys(MenuStep $menu): array
     {
-        if (null === $this->last || $this->last[0] !== $plan || $this->last[1] !== $menu) {
-            [$known, $wrong] = self::presses($plan, $menu);
-            $areAll = null === $menu->dial || Reachable::areAll($plan, $menu->dial);
-            $this->last = [$plan, $menu, $known, $wrong, $areAll];
+        if ($menu !== ($this->last[0] ?? null)) {
+            [$known, $wrong] = $this->presses($menu);
+            $areAll = null === $menu->dial || $this->reachable->areAll($menu->dial);
+            $this->last = [$menu, $known, $wrong, $areAll];
         }
 
-        return [$this->last[2], $this->last[3], $this->last[4]];
+        return [$this->last[1], $this->last[2], $this->last[3]];
     }
 
     /** @return array{list<array{string, string}>, list<array{string, string}>} keys that lead on, each as it takes the fewest seconds, and the most; and one that does not */
-    private static function presses(Plan $plan, MenuStep $menu): array
+    private function presses(MenuStep $menu): array
     {
         $keys = array_values(
             array_filter(Keypad::KEYS, static fn(string $key): bool => null !== $menu->exits()->find($key)),
@@ -101,7 +103,7 @@ final class MenuKeys implements Question
         $extensions = array_map(
             static fn(Person $person): string => $person->known->extension,
             array_filter(
-                Reachable::people($plan, $menu->dial),
+                $this->reachable->people($menu->dial),
                 static fn(Person $person): bool => \strlen($person->known->extension) > 1,
             ),
         );

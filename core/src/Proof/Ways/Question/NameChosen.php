@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Ways\Question;
 
 use Meandros\Core\Call\KeyPress;
-use Meandros\Core\Plan\Step\DirectoryStep;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\Presses;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Usual;
 use Meandros\Core\Routing\Happening\NameSpelled;
@@ -18,7 +18,7 @@ final readonly class NameChosen implements Question
 {
     use Usual;
 
-    /** Stands for nobody: at most nine are read out, and no name has this key. */
+    /** Stands for nobody: at most nine are read out, and no name has this key. Help has 0. */
     private const NOBODY = '*';
 
     public function __construct(private Directories $directories) {}
@@ -27,7 +27,7 @@ final readonly class NameChosen implements Question
     {
         \assert($at->what instanceof NamesRead);
 
-        return $at->place < \count($at->acts->keys)
+        return $at->place < \count($at->acts->presses->atMenus)
             ? null
             : \sprintf('chosen %s after try %d', implode(' ', $at->what->people), self::spelled($at)->try ?? 1);
     }
@@ -49,34 +49,37 @@ final readonly class NameChosen implements Question
     public function answers(Asking $at): array
     {
         \assert($at->what instanceof NamesRead);
-        $last = $at->what->seconds + $at->what->step->asks->waitSeconds - 1;
-        $answers = [Acts::pressing(Acts::nothingPressed())];
+        [$step, $people, $spelled] = [$at->what->step, $at->what->people, self::spelled($at)];
+        $try = $spelled->try ?? 1;
+        $isLast = $step->asks->tries === $try;
+        $names = $this->directories->of($at->plan(), $step);
+        $isSooner = static fn(string ...$whom): bool => $names->isSpelledIn(
+            $spelled->seconds ?? 0,
+            array_values($whom),
+        );
+        // Latest nothing is pressed instead of nobody's key. Soonest nobody is spelled instead, but for the last try, after which that leads elsewhere.
+        $answers = [Acts::pressing(Presses::nothing())];
+        if ($at->isSoonest && ($isLast || !$isSooner())) {
+            $answers[] = Acts::pressing(new KeyPress(self::NOBODY, 0));
+        }
         // The same names may be read out after every try: one is chosen soonest after the first, and latest after the last.
-        $try = self::spelled($at)->try ?? 1;
-        $isLast = $at->what->step->asks->tries === $try;
-        foreach ([self::NOBODY, DirectoryStep::HELP, ...range(1, \count($at->what->people))] as $key) {
-            $isNobody = self::NOBODY === $key;
-            $isSoonest = $at->isSoonest && (1 === $try ? !$this->isSpelledSooner($at, (int) $key) : $isNobody);
-            if ($isSoonest) {
-                $answers[] = Acts::pressing(new KeyPress((string) $key, 0));
+        foreach ($people as $i => $person) {
+            if ($at->isSoonest && 1 === $try && !$isSooner($person)) {
+                $answers[] = Acts::pressing(new KeyPress((string) ($i + 1), 0));
             }
-            if ($at->isLatest && ($isLast || $isNobody)) {
-                $answers[] = Acts::pressing(new KeyPress((string) $key, $last));
-            }
+        }
+        // Soonest the key for help is pressed instead of a name.
+        foreach ($at->isLatest && $isLast ? range(0, \count($people)) : [] as $key) {
+            $answers[] = Acts::pressing(new KeyPress((string) $key, $at->what->seconds + $step->asks->waitSeconds - 1));
         }
 
         return $answers;
     }
 
-    /** Whether somebody who is read out can as well be asked for by name at once. */
-    private function isSpelledSooner(Asking $at, int $key): bool
+    /** A try is over once somebody is chosen, or nobody. */
+    public function turn(Asking $at): int
     {
-        \assert($at->what instanceof NamesRead);
-        $person = $at->what->people[$key - 1] ?? null;
-        $seconds = self::spelled($at)->seconds ?? 0;
-        $names = $this->directories->of($at->plan(), $at->what->step);
-
-        return null !== $person && $names->isSpelledIn($seconds, $person);
+        return 2 * (self::spelled($at)->try ?? 1) + 1;
     }
 
     public function takesKey(): bool

@@ -8,6 +8,7 @@ use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Plan\Step\DirectoryStep;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\Presses;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Proof\Ways\Usual;
@@ -27,7 +28,7 @@ final readonly class NameKeys implements Question
     {
         \assert($at->what instanceof NameSpelled);
 
-        return $at->place < \count($at->acts->keys)
+        return $at->place < \count($at->acts->presses->atMenus)
             ? null
             : \sprintf('name %s %d', $at->what->step->id(), $at->what->try);
     }
@@ -37,7 +38,7 @@ final readonly class NameKeys implements Question
         \assert($at->what instanceof NameSpelled);
         $step = $at->what->step;
         $last = $at->what->heard->seconds + $step->asks->waitSeconds - 1;
-        $answers = [Acts::pressing(Acts::nothingPressed())];
+        $answers = [Acts::pressing(Presses::nothing())];
         // What leads on does so at every try: it is spelled soonest at the first, and latest at the last.
         $isFirst = 1 === $at->what->try;
         $isLast = $step->asks->tries === $at->what->try;
@@ -59,6 +60,13 @@ final readonly class NameKeys implements Question
     public function takesKey(): bool
     {
         return true;
+    }
+
+    public function turn(Asking $at): int
+    {
+        \assert($at->what instanceof NameSpelled);
+
+        return 2 * $at->what->try;
     }
 
     public function untried(Asking $at): ?Untried

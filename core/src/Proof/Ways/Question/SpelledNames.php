@@ -23,11 +23,11 @@ final readonly class SpelledNames
     /** Whether everybody is among them who can be asked for. */
     public bool $isEverybody;
 
-    public function __construct(Plan $plan, private DirectoryStep $step)
+    public function __construct(Plan $plan, private DirectoryStep $step, Reachable $reachable)
     {
         $directory = new Directory($plan, $step->spelling, $step->dial);
         $found = [];
-        foreach (self::begun($plan, $step) as $keys) {
+        foreach (self::begun($reachable->people($step->dial), $step) as $keys) {
             $search = $directory->read($keys);
             $seconds = self::seconds($search, $step);
             $people = array_map(static fn(Person $person): string => $person->id(), $search->people);
@@ -41,14 +41,18 @@ final readonly class SpelledNames
             ];
         }
         $this->all = array_values($found);
-        $this->isEverybody = Reachable::areAll($plan, $step->dial);
+        $this->isEverybody = $reachable->areAll($step->dial);
     }
 
-    /** Whether somebody can be spelled in so many seconds. */
-    public function isSpelledIn(int $seconds, string $person): bool
+    /**
+     * Whether exactly these can be spelled in so many seconds.
+     *
+     * @param list<string> $whom by id; none for nobody
+     */
+    public function isSpelledIn(int $seconds, array $whom): bool
     {
         foreach ($this->all as [$people, , $least]) {
-            if ([$person] === $people) {
+            if ($whom === $people) {
                 return $least <= $seconds;
             }
         }
@@ -70,11 +74,15 @@ final readonly class SpelledNames
         return false;
     }
 
-    /** @return list<string> every beginning of what spells somebody, as it is and with each key more; with # and without */
-    private static function begun(Plan $plan, DirectoryStep $step): array
+    /**
+     * @param list<Person> $people
+     *
+     * @return list<string> every beginning of what spells somebody, as it is and with each key more; with # and without
+     */
+    private static function begun(array $people, DirectoryStep $step): array
     {
         $begun = ['1' => true, '2' => true];
-        foreach (Reachable::people($plan, $step->dial) as $person) {
+        foreach ($people as $person) {
             foreach ($step->spelling->parts() as $part) {
                 foreach (Spelled::keys($person, $part) as $keys) {
                     for ($length = 1; $length <= min(\strlen($keys), self::LONGEST); ++$length) {
