@@ -32,7 +32,7 @@ final class DrawnAssumptions
         $keys = $meanwhile = $does = [];
         for ($i = mt_rand(0, 4); $i > 0; --$i) {
             $keys[] = ['press' => self::oneOf(self::PRESSES), 'after' => mt_rand(0, 14)];
-            $meanwhile[] = ['press' => (string) mt_rand(0, 5), 'after' => mt_rand(0, 14)];
+            $meanwhile[] = ['press' => (string) mt_rand(0, 5), 'after' => mt_rand(0, self::oneOf([14, 90]))];
         }
         foreach ($phones as $phone) {
             // Some do something else later in the call.

@@ -1076,17 +1076,56 @@ final class EndingsTest extends TestCase
         self::assertSame([], $endings->notTried);
     }
 
-    /** Ben rings for eight seconds; where he cannot be reached Ann rings instead, for longer: so long may the key be pressed. */
-    public function testAKeyIsHeededForLongerWhereOthersRingInstead(): void
+    /**
+     * Ben rings for eight seconds; where he cannot be reached Ann rings instead, for longer: so long may the key be pressed. Where nobody
+     * answers, a mailbox may take the call, whose greeting heeds keys of its own: then until the second before.
+     *
+     * @param list<string> $told
+     */
+    #[
+        TestWith([
+            'ann',
+            null,
+            [
+                'ran out of steps  0 25',
+                'answered ben 0 7',
+                'answered ann 0 24',
+                'ended by plan  2 25',
+                'caller gave up  1 25',
+            ],
+        ]),
+    ]
+    #[
+        TestWith([
+            null,
+            'mbx',
+            [
+                'answered ben 0 7',
+                'ran out of steps  0 0',
+                'message mbx 0 12',
+                'ended by plan  2 7',
+                'caller gave up  1 12',
+            ],
+        ]),
+    ]
+    public function testUntilWhenAKeyIsHeededWhilePhonesRing(?string $unreachable, ?string $nobody, array $told): void
     {
         $rule = [
             'id' => 'rule',
             'name' => 'Rule',
             'stages' => [['phones' => ['desk'], 'teams' => [], 'after' => 0, 'seconds' => 8]],
-            'next' => ['nobody' => null, 'busy' => null, 'unreachable' => 'ann'],
+            'next' => ['nobody' => $nobody, 'busy' => null, 'unreachable' => $unreachable],
         ];
         $plan = (new PlanBuilder())
             ->prompt('prm', 4)
+            ->with([
+                'id' => 'mbx',
+                'kind' => 'mailbox',
+                'name' => 'Desk',
+                'owners' => [],
+                'notify' => ['desk@example.com'],
+                'greeting' => 'prm',
+            ])
             ->person('ann')
             ->with([
                 'id' => 'ben',
@@ -1113,13 +1152,50 @@ final class EndingsTest extends TestCase
         $call = PlanBuilder::trial('2026-11-23T10:30');
         $endings = Endings::of($plan, $call);
         self::reproduce($plan, $call, $endings);
+        self::assertSame($told, self::told($endings));
+    }
+
+    /**
+     * Two letters stand for both, the second a second after the first, and nobody is chosen at once. Latest they are pressed in the third
+     * second after a prompt of four, both are read out in three seconds each, and somebody is chosen two seconds later, or nobody after three.
+     */
+    public function testNobodyIsChosenOfThoseReadOut(): void
+    {
+        $person = static fn(string $id): array => [
+            'id' => $id,
+            'kind' => 'person',
+            'name' => ucfirst($id) . ' Brook',
+            'extension' => '',
+            'site' => 'sit_harbour',
+            'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']],
+        ];
+        $names = [
+            'id' => 'names',
+            'do' => 'directory',
+            'prompt' => 'prm',
+            'wait' => 3,
+            'tries' => 1,
+            'part' => 'last',
+            'letters' => 2,
+            'most' => 2,
+            'exits' => [['on' => 'nothing', 'steps' => [['id' => 'end', 'do' => 'end']]]],
+        ];
+        $plan = (new PlanBuilder())
+            ->prompt('prm', 4)
+            ->with($person('ann'))
+            ->with($person('ben'))
+            ->journey('jrn_main', [$names])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $endings = Endings::of($plan, $call);
+        self::reproduce($plan, $call, $endings);
         self::assertSame(
             [
-                'ran out of steps  0 25',
-                'answered ben 0 7',
-                'answered ann 0 24',
-                'ended by plan  2 25',
-                'caller gave up  1 25',
+                'ran out of steps  0 40',
+                'ended by plan  1 16',
+                'answered ann 1 39',
+                'answered ben 1 39',
+                'caller gave up  1 40',
             ],
             self::told($endings),
         );

@@ -93,6 +93,38 @@ final class TakenTest extends TestCase
         );
     }
 
+    /** By one key Ann is rung again at once: who refused in that very second does so still, and may be out of reach a second later. */
+    #[TestWith([1, 2])]
+    #[TestWith([2, 1])]
+    public function testWhoIsRungAfterIt(int $one, int $other): void
+    {
+        $exit = static fn(string $on): array => ['on' => $on, 'steps' => [['id' => $on, 'do' => 'end']]];
+        $ring = ['do' => 'ring', 'target' => 'ann', 'seconds' => 10];
+        $first = $ring + ['id' => 'first', 'exits' => array_map($exit, ['unreachable', 'busy', 'nobody'])];
+        $message = ['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx'];
+        $again = $ring + ['id' => 'second', 'exits' => [['on' => 'unreachable', 'steps' => [$message]]]];
+        $plan = self::plan([1 => [], 2 => []], [$first], [$one => [], $other => [$again]])
+            ->person('ann')
+            ->with([
+                'id' => 'mbx',
+                'kind' => 'mailbox',
+                'name' => 'Desk',
+                'owners' => [],
+                'notify' => ['desk@example.com'],
+                'greeting' => 'prm',
+            ]);
+        self::assertSame(
+            [
+                'ran out of steps  0 23',
+                'answered ann 0 22',
+                'ended by plan  0 14',
+                'message mbx 1 15',
+                'caller gave up  1 23',
+            ],
+            self::held($plan, PlanBuilder::trial('2026-11-23T10:30')),
+        );
+    }
+
     /**
      * @param array<array-key, list<array<string, mixed>>> $before by key, what comes before the step
      * @param list<array<string, mixed>>                   $steps

@@ -48,19 +48,32 @@ final class Routes
         );
     }
 
-    /** A place to which the longest way is longer than any call may be, or comes to so many steps again that it is stopped; null where there is none. */
+    /**
+     * A place that the longest way comes to, or goes on from, later than any call may, or by so many steps again that it is stopped; null
+     * where there is none.
+     */
     public function tooFar(): ?Stand
     {
         foreach ($this->stands as $key => $stand) {
-            $isTooFar =
-                $this->most[$key] >= TrialCall::MOST_SECONDS ||
-                (($this->before[$key] ?? 0) >= Walk::MOST_REPEATS && $this->repeats($key) >= Walk::MOST_REPEATS);
+            $repeats = ($this->before[$key] ?? 0) < Walk::MOST_REPEATS ? 0 : $this->repeats($key);
+            $isTooFar = $this->last($key, $stand) >= TrialCall::MOST_SECONDS || $repeats >= Walk::MOST_REPEATS;
             if ($isTooFar && !isset($this->rounds[$key])) {
                 return $stand;
             }
         }
 
         return null;
+    }
+
+    /** The last second at which a call may end that comes to a place; where it is stopped, that in which it was there yet. */
+    private function last(string $key, Stand $stand): int
+    {
+        $most = 0;
+        foreach ($stand->ends as [$ending, $leg]) {
+            $most = max($most, $leg->most - (EndingKind::LoopStopped === $ending->kind ? 1 : 0));
+        }
+
+        return $this->most[$key] + $most;
     }
 
     /** Steps to which the longest way to a place comes again. */
