@@ -99,7 +99,7 @@ final class PlanBuilder
         ]);
     }
 
-    public function mailbox(string $id): self
+    public function mailbox(string $id, ?string $greeting = null): self
     {
         return $this->with([
             'id' => $id,
@@ -107,7 +107,7 @@ final class PlanBuilder
             'name' => $id,
             'owners' => [],
             'notify' => ['office@example.com'],
-            'greeting' => null,
+            'greeting' => $greeting,
         ]);
     }
 

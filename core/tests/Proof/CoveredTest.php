@@ -97,14 +97,6 @@ final class CoveredTest extends TestCase
     /** @param list<array<string, mixed>> $steps none for a ring of one, and of both */
     private static function plan(array $steps): Plan
     {
-        $person = static fn(string $id): array => [
-            'id' => $id,
-            'kind' => 'person',
-            'name' => ucfirst($id),
-            'extension' => '',
-            'site' => 'sit_harbour',
-            'phones' => [['id' => 'desk', 'type' => 'desk', 'label' => 'Desk']],
-        ];
         $ring = static fn(string $whom, int $seconds): array => [
             'id' => $whom,
             'do' => 'ring',
@@ -114,15 +106,9 @@ final class CoveredTest extends TestCase
 
         return (new PlanBuilder())
             ->prompt('prm', 12)
-            ->with($person('ann'))
-            ->with($person('ben'))
-            ->with([
-                'id' => 'team',
-                'kind' => 'team',
-                'name' => 'Team',
-                'pattern' => 'all at once',
-                'members' => [['who' => 'ann'], ['who' => 'ben']],
-            ])
+            ->person('ann')
+            ->person('ben')
+            ->team('team', ['ann', 'ben'])
             ->journey(
                 'jrn_main',
                 [] === $steps ? [$ring('ann', 10), $ring('team', 20), ['id' => 'end', 'do' => 'end']] : $steps,

@@ -1118,14 +1118,7 @@ final class EndingsTest extends TestCase
         ];
         $plan = (new PlanBuilder())
             ->prompt('prm', 4)
-            ->with([
-                'id' => 'mbx',
-                'kind' => 'mailbox',
-                'name' => 'Desk',
-                'owners' => [],
-                'notify' => ['desk@example.com'],
-                'greeting' => 'prm',
-            ])
+            ->mailbox('mbx', 'prm')
             ->person('ann')
             ->with([
                 'id' => 'ben',
@@ -1214,7 +1207,7 @@ final class EndingsTest extends TestCase
         $exit = ['on' => '1', 'steps' => [$ring('one'), $ring('two'), $ring('three')]];
         $plan = (new PlanBuilder())
             ->prompt('prm', 4)
-            ->with(['id' => 'team', 'kind' => 'team', 'name' => 'Team', 'pattern' => 'all at once', 'members' => []])
+            ->team('team', [])
             ->journey('jrn_main', [
                 ['id' => 'menu', 'do' => 'menu', 'prompt' => 'prm', 'wait' => 5, 'tries' => 1, 'exits' => [$exit]],
                 $ring('four'),

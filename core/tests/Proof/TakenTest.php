@@ -105,14 +105,7 @@ final class TakenTest extends TestCase
         $again = $ring + ['id' => 'second', 'exits' => [['on' => 'unreachable', 'steps' => [$message]]]];
         $plan = self::plan([1 => [], 2 => []], [$first], [$one => [], $other => [$again]])
             ->person('ann')
-            ->with([
-                'id' => 'mbx',
-                'kind' => 'mailbox',
-                'name' => 'Desk',
-                'owners' => [],
-                'notify' => ['desk@example.com'],
-                'greeting' => 'prm',
-            ]);
+            ->mailbox('mbx', 'prm');
         self::assertSame(
             [
                 'ran out of steps  0 23',
