@@ -15,10 +15,11 @@ final class DrawnAssumptions
     /**
      * @param list<string> $phones
      * @param list<string> $agents
+     * @param int          $latest seconds after which keys are pressed meanwhile
      */
-    public static function of(array $phones, array $agents = []): Assumptions
+    public static function of(array $phones, array $agents = [], int $latest = 14): Assumptions
     {
-        return Assumptions::fromData(self::data($phones, $agents));
+        return Assumptions::fromData(self::data($phones, $agents, $latest));
     }
 
     /**
@@ -27,12 +28,12 @@ final class DrawnAssumptions
      *
      * @return array<string, mixed> as in a file
      */
-    public static function data(array $phones, array $agents = []): array
+    public static function data(array $phones, array $agents = [], int $latest = 14): array
     {
         $keys = $meanwhile = $does = [];
         for ($i = mt_rand(0, 4); $i > 0; --$i) {
             $keys[] = ['press' => self::oneOf(self::PRESSES), 'after' => mt_rand(0, 14)];
-            $meanwhile[] = ['press' => (string) mt_rand(0, 5), 'after' => mt_rand(0, self::oneOf([14, 90]))];
+            $meanwhile[] = ['press' => (string) mt_rand(0, 5), 'after' => mt_rand(0, $latest)];
         }
         foreach ($phones as $phone) {
             // Some do something else later in the call.

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Tests\Proof;
 
+use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Proof\Endings;
+use Meandros\Core\Proof\PossibleEnding;
 use Meandros\Core\Tests\PlanBuilder;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -91,6 +93,33 @@ final class TakenTest extends TestCase
             ['ended by plan  0 -', 'answered ann 0 -', 'callback in vain que 16 -', 'caller gave up  1 -'],
             self::held($plan, PlanBuilder::trial('2026-11-23T10:30', from: '+441632960777')),
         );
+    }
+
+    /** By one key there is another menu before it: of ways that are as short it is told the one by which less has to be said. */
+    #[TestWith([1, 2])]
+    #[TestWith([2, 1])]
+    public function testTheSimplestOfTheSoonestWays(int $short, int $long): void
+    {
+        $menu = [
+            'id' => 'menu2',
+            'do' => 'menu',
+            'prompt' => 'prm',
+            'wait' => 3,
+            'tries' => 1,
+            'exits' => [['on' => '7', 'steps' => []], ['on' => 'nothing', 'steps' => [['id' => 'out', 'do' => 'end']]]],
+        ];
+        $ring = ['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => 10];
+        $plan = self::plan([$short => [], $long => [$menu]], [$ring], [1 => [], 2 => []])
+            ->person('ann')
+            ->plan();
+        $answered = array_values(
+            array_filter(
+                Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'))->endings,
+                static fn(PossibleEnding $one): bool => 'ann' === $one->ending->who,
+            ),
+        );
+        $pressed = array_map(static fn(KeyPress $one): string => $one->keys, $answered[0]->leastBy->caller->keys);
+        self::assertSame([0, [(string) $short]], [$answered[0]->least, $pressed]);
     }
 
     /** By one key Ann is rung again at once: who refused in that very second does so still, and may be out of reach a second later. */

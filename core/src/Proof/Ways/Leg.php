@@ -14,9 +14,13 @@ final readonly class Leg
         return new self($seconds, $acts, $seconds, $acts);
     }
 
+    /** Where both are as short, the one of which less has to be said. */
     public function or(self $other): self
     {
-        [$short, $long] = [$other->least < $this->least ? $other : $this, $other->most > $this->most ? $other : $this];
+        $isShorter =
+            $other->least < $this->least ||
+            ($other->least === $this->least && $other->leastBy->count() < $this->leastBy->count());
+        [$short, $long] = [$isShorter ? $other : $this, $other->most > $this->most ? $other : $this];
 
         return new self($short->least, $short->leastBy, $long->most, $long->mostBy);
     }

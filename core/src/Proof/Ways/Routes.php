@@ -94,7 +94,7 @@ final class Routes
     /** @return list<PossibleEnding> the soonest first */
     public function endings(Assumptions $given): array
     {
-        /** @var array<string, array{Ending, int, array{string, Acts}, int|null, array{string, Acts}}> $found with the last place before it, and what is done there */
+        /** @var array<string, array{Ending, int, array{string, Acts}, int|null, array{string, Acts}, int}> $found with the last place before it, what is done there, and how much has to be said for the soonest */
         $found = [];
         foreach ($this->stands as $key => $stand) {
             foreach ($stand->ends as $name => [$ending, $leg]) {
@@ -104,7 +104,8 @@ final class Routes
                         ? null
                         : $this->most[$key] + $leg->most;
                 $known = $found[$name] ?? null;
-                $isSooner = null === $known || $least < $known[1];
+                $said = $this->soonest->said[$key] + $leg->leastBy->count();
+                $isSooner = null === $known || [$least, $said] < [$known[1], $known[5]];
                 $isLater = null === $known || (null !== $known[3] && (null === $most || $most > $known[3]));
                 $found[$name] = [
                     $ending,
@@ -112,6 +113,7 @@ final class Routes
                     $isSooner ? [$key, $leg->leastBy] : $known[2],
                     $isLater ? $most : $known[3],
                     $isLater ? [$key, $leg->mostBy] : $known[4],
+                    $isSooner ? $said : $known[5],
                 ];
             }
         }

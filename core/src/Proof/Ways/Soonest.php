@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Ways;
 
-/** The shortest way to each place. */
+/** The shortest way to each place; of those that are as short, one of which least has to be said. */
 final readonly class Soonest
 {
     /** @var array<string, int> seconds to each place at least, by key */
     public array $seconds;
+    /** @var array<string, int> how much has to be said for it, by key */
+    public array $said;
     /** @var array<string, array{string, Acts, int}> the place before, the acts from there, and their seconds, by key */
     public array $from;
 
@@ -21,8 +23,8 @@ final readonly class Soonest
     public function __construct(array $stands, string $start)
     {
         $open = new \SplPriorityQueue();
-        $open->insert($start, 0);
-        $least = [$start => 0];
+        $open->insert($start, [0, 0]);
+        [$least, $said] = [[$start => 0], [$start => 0]];
         $from = $done = [];
         while (!$open->isEmpty()) {
             $key = $open->extract();
@@ -31,14 +33,14 @@ final readonly class Soonest
             }
             $done[$key] = true;
             foreach ($stands[$key]->legs as $to => $leg) {
-                $seconds = $least[$key] + $leg->least;
-                if (!isset($least[$to]) || $seconds < $least[$to]) {
-                    $least[$to] = $seconds;
+                $way = [$least[$key] + $leg->least, $said[$key] + $leg->leastBy->count()];
+                if (!isset($least[$to]) || $way < [$least[$to], $said[$to]]) {
+                    [$least[$to], $said[$to]] = $way;
                     $from[$to] = [$key, $leg->leastBy, $leg->least];
-                    $open->insert($to, -$seconds);
+                    $open->insert($to, [-$way[0], -$way[1]]);
                 }
             }
         }
-        [$this->seconds, $this->from] = [$least, $from];
+        [$this->seconds, $this->said, $this->from] = [$least, $said, $from];
     }
 }
