@@ -1148,6 +1148,39 @@ final class EndingsTest extends TestCase
         self::assertSame($told, self::told($endings));
     }
 
+    /** Her rule sends calls on to a queue while she is out of reach, in which she is the agent: within half a minute she may be back. */
+    public function testWhoWasOutOfReachIsFreeForTheQueueLater(): void
+    {
+        $rule = [
+            'id' => 'rule',
+            'name' => 'Rule',
+            'stages' => [['phones' => ['desk'], 'teams' => [], 'after' => 0, 'seconds' => 8]],
+            'next' => ['nobody' => null, 'busy' => null, 'unreachable' => 'que'],
+        ];
+        $builder = (new PlanBuilder())->person('ann');
+        $plan = $builder
+            ->with(['rules' => [$rule]] + $builder->element('ann'))
+            ->with([
+                'id' => 'que',
+                'kind' => 'queue',
+                'name' => 'Desk',
+                'members' => [['who' => 'ann']],
+                'asking' => ['alertSeconds' => 10],
+                'waiting' => ['longestSeconds' => 30, 'announceSeconds' => 0],
+                'admission' => ['needsAgent' => false],
+            ])
+            ->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 8, 'handOver' => true],
+                ['id' => 'end', 'do' => 'end'],
+            ])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $endings = Endings::of($plan, $call);
+        self::reproduce($plan, $call, $endings);
+        self::assertSame([], $endings->notTried);
+        self::assertSame(['answered ann 0 29', 'ended by plan  0 30', 'caller gave up  1 30'], self::told($endings));
+    }
+
     /**
      * Two letters stand for both, the second a second after the first, and nobody is chosen at once. Latest they are pressed in the third
      * second after a prompt of four, both are read out in three seconds each, and somebody is chosen two seconds later, or nobody after three.

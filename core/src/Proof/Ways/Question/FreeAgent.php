@@ -24,8 +24,10 @@ final readonly class FreeAgent
     /** A phone outside that is busy or out of reach may hand the call to its own mailbox. */
     private const WITH_MAILBOX = [Behaviour::Answers, Behaviour::Busy, Behaviour::Unreachable];
 
-    /** @var array<string, PhoneAssumption> phones of theirs of which it is known what they did in the second in which the call comes here */
+    /** @var array<string, int> phones of theirs that did something else before, and the second since the step began from which on they may ring */
     private array $kept;
+    /** @var \Closure(int): Acts nobody is free but the agent, from that second since the step began */
+    private \Closure $free;
     private Run $run;
     /** Seconds for which they have other callers before this one. */
     private int $ahead;
@@ -36,16 +38,11 @@ final readonly class FreeAgent
      * @param \Closure(int): Acts $free  nobody is free but the agent, from that second since the step began
      * @param int                 $until second since the step began after which nobody is asked any longer
      */
-    public function __construct(
-        private Asking $at,
-        Queue $queue,
-        string $who,
-        private \Closure $free,
-        private int $until,
-    ) {
+    public function __construct(private Asking $at, Queue $queue, string $who, \Closure $free, private int $until)
+    {
         $isTheirs = static fn(string $phone): bool => str_starts_with($phone, $who . '/');
-        $this->kept =
-            0 === $at->since ? array_filter($at->stand()->justNow->did, $isTheirs, \ARRAY_FILTER_USE_KEY) : [];
+        [$this->kept, $rings] = self::kept($at, $isTheirs);
+        $this->free = $free = static fn(int $second): Acts => $free($second)->then($rings);
         $last = $until - $queue->agents->asking->alertSeconds;
         $run = $at->try($free(max($this->soonest(), $last)));
         $phones = $this->ringing($run, $isTheirs);
@@ -57,6 +54,30 @@ final readonly class FreeAgent
             $phones = $this->ringing($run, $isTheirs);
         }
         [$this->run, $this->phones, $this->ahead] = [$run, $phones, $ahead];
+    }
+
+    /**
+     * What they did in the second in which the call comes here, or before within the step, they may have done then only.
+     *
+     * @param \Closure(string): bool $isTheirs
+     *
+     * @return array{array<string, int>, Acts} from when on their phones may ring, by phone; and that they do
+     */
+    private static function kept(Asking $at, \Closure $isTheirs): array
+    {
+        $did = 0 === $at->since ? array_filter($at->stand()->justNow->did, $isTheirs, \ARRAY_FILTER_USE_KEY) : [];
+        $kept = array_fill_keys(array_keys($did), 1);
+        $rings = new Acts();
+        foreach (array_filter(array_keys(array_merge(...$at->acts->phones)), $isTheirs) as $phone) {
+            $does = $at->acts->does($phone);
+            if (null !== $does && !Lists::has([Behaviour::Rings, Behaviour::Answers], $does->does)) {
+                $kept[$phone] = max($at->since, $does->from + 1);
+                $ring = new PhoneAssumption($phone, Behaviour::Rings);
+                $rings = $rings->then(Acts::ringing([$phone => $ring], $kept[$phone]));
+            }
+        }
+
+        return [$kept, $rings];
     }
 
     /**
@@ -100,7 +121,7 @@ final readonly class FreeAgent
         }
         $like = [];
         foreach ($this->phones as $phone => $rung) {
-            $first = isset($this->kept[$phone]) ? 1 : $this->at->since;
+            $first = $this->kept[$phone] ?? $this->at->since;
             $ringing = [$first, $rung->times->from, $rung->times->rings, $rung->times->until];
             // By which of their phones in the company they take it is all the same, where those ring alike.
             if (null === $rung->phone->outside && Lists::has($like, $ringing)) {
@@ -158,6 +179,6 @@ final readonly class FreeAgent
     /** Who did something else in the second in which the call comes here may ring in the next one. */
     private function soonest(): int
     {
-        return [] === $this->kept ? $this->at->since : 1;
+        return [] === $this->kept ? $this->at->since : max($this->kept);
     }
 }
