@@ -45,7 +45,8 @@ final class Walk
     /** @var array{string|null, string|null, \Closure(): Ending}|null where it was, and what goes on once the caller has hung up */
     private ?array $afterwards = null;
     private ?HungUp $hungUp = null;
-    private bool $usesLanguage = false;
+    /** @var array<string, Prompt> that callers hear, by id */
+    private array $heard = [];
     private bool $usesTag = false;
     private ?Hours $lastHours = null;
     private ?Ringing $lastRinging = null;
@@ -103,15 +104,19 @@ final class Walk
     /** The language that the call is in. */
     public function language(): string
     {
-        $this->usesLanguage = true;
-
         return $this->arrival->language;
     }
 
-    /** Whether anything that happened so far may be otherwise in another language. */
-    public function usesLanguage(): bool
+    /** @return array<string, Prompt> that the caller heard so far, at least in part, by id: in another language they may last longer */
+    public function heard(): array
     {
-        return $this->usesLanguage;
+        return $this->heard;
+    }
+
+    /** For how many seconds a prompt is heard in the language that the call is in; null where it has blanks in it. */
+    public function lasts(Prompt $prompt): ?int
+    {
+        return $this->surroundings->hearing->of($prompt, $prompt->languageFor($this->language()))?->seconds;
     }
 
     /** Whether it counts by what the call has its language: something was put on it, or it came in once more. */
@@ -303,6 +308,7 @@ final class Walk
             return new Heard(null, $this->arrival->language, 0);
         }
         $language = $prompt->languageFor($this->language());
+        $this->heard[$prompt->id()] = $prompt;
         $heard = $this->surroundings->hearing->of($prompt, $language);
         if (null !== $heard) {
             return $heard;

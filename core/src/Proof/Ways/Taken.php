@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Meandros\Core\Proof\Ways;
 
+use Meandros\Core\Routing\Walk;
+
 /** A step, taken in every way from one place: from places that are like it in what counted there, it is taken alike. */
 final class Taken
 {
@@ -51,11 +53,24 @@ final class Taken
 
         return $this->tries->same[0] <= $second &&
             $second < $this->tries->same[1] &&
-            (!$this->tries->usesLanguage || $tag->language === $other->language) &&
+            ($tag->language === $other->language || $this->isSpokenAlike($stand->walk)) &&
             (!$this->tries->usesTag || $tag->tag->language === $other->tag->language) &&
             (!$this->tries->usesWay || $this->from->way->key() === $stand->way->key()) &&
             $after->isLike($this->after, $this->tries->usesQueue ? null : $this->tries->lookedAt) &&
             $this->findsPhonesAlike($stand);
+    }
+
+    /** Whether whatever callers heard lasts as long in the language of a call. */
+    private function isSpokenAlike(Walk $walk): bool
+    {
+        foreach ($this->tries->heard as $prompt) {
+            $seconds = $this->from->walk->lasts($prompt);
+            if (null === $seconds || $seconds !== $walk->lasts($prompt)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** Whether what phones did in the very second is the same, or of phones at which nobody looked. */

@@ -7,6 +7,7 @@ namespace Meandros\Core\Proof\Ways;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\PhoneAssumption;
+use Meandros\Core\Plan\Element\Prompt;
 use Meandros\Core\Routing\CallOver;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
@@ -24,8 +25,9 @@ final class Tries
     public array $same = [\PHP_INT_MIN, \PHP_INT_MAX];
     /** @var array<string, true> owners of phones, and numbers outside, of which it was looked at what they do */
     public array $lookedAt = [];
-    /** What counts by which places may differ that are alike otherwise. */
-    public bool $usesLanguage = false;
+    /** @var array<string, Prompt> that callers heard, by id */
+    public array $heard = [];
+    /** What else counts by which places may differ that are alike otherwise. */
     public bool $usesTag = false;
     public bool $usesWay = false;
     /** Whether callers may have been let into a queue: it counts whether its agents may be asked again. */
@@ -111,7 +113,7 @@ final class Tries
     {
         $same = $walk->lookups->isSame();
         $this->same = [max($this->same[0], $same[0]), min($this->same[1], $same[1])];
-        $this->usesLanguage = $this->usesLanguage || $walk->usesLanguage();
+        $this->heard += $walk->heard();
         $this->usesTag = $this->usesTag || $walk->usesTag();
         $this->usesWay = $this->usesWay || null !== $walk->kept();
         $again = Again::within($this->stand, $walk, $this->given);
