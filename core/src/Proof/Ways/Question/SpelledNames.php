@@ -27,8 +27,8 @@ final readonly class SpelledNames
     {
         $directory = new Directory($plan, $step->spelling, $step->dial);
         $found = [];
-        foreach (self::begun($reachable->people($step->dial), $step) as $keys) {
-            $search = $directory->read($keys);
+        foreach (self::searches($directory, $reachable->people($step->dial), $step) as $keys => $search) {
+            $keys = (string) $keys;
             $seconds = self::seconds($search, $step);
             $people = array_map(static fn(Person $person): string => $person->id(), $search->people);
             [, $soon, $least, $late, $most] = $found[implode(' ', $people)] ?? [[], '', \PHP_INT_MAX, '', -1];
@@ -77,29 +77,42 @@ final readonly class SpelledNames
     /**
      * @param list<Person> $people
      *
-     * @return list<string> every beginning of what spells somebody, as it is and with each key more; with # and without
+     * @return array<string, Search> by every beginning of what spells somebody, as long as more keys are read: as it is, and with each key
+     *                               more; with # and without
      */
-    private static function begun(array $people, DirectoryStep $step): array
+    private static function searches(Directory $directory, array $people, DirectoryStep $step): array
     {
-        $begun = ['1' => true, '2' => true];
-        foreach ($people as $person) {
-            foreach ($step->spelling->parts() as $part) {
-                foreach (Spelled::keys($person, $part) as $keys) {
-                    for ($length = 1; $length <= min(\strlen($keys), self::LONGEST); ++$length) {
-                        $begun[substr($keys, 0, $length)] = true;
-                    }
+        $searches = [];
+        foreach (['1', '2', ...self::spelled($people, $step)] as $keys) {
+            $isRead = !str_starts_with($keys, DirectoryStep::HELP);
+            for ($length = 1; $isRead && $length <= min(\strlen($keys), self::LONGEST); ++$length) {
+                $begun = substr($keys, 0, $length);
+                $search = $searches[$begun] ??= $directory->read($begun);
+                $isRead = Stop::Silence === $search->stop;
+                foreach ($isRead ? [$begun . '#', $begun . '1', $begun . '9'] : [] as $more) {
+                    $searches[$more] ??= $directory->read($more);
                 }
             }
         }
-        $all = [];
-        foreach (array_keys($begun) as $keys) {
-            $keys = (string) $keys;
-            if (!str_starts_with($keys, DirectoryStep::HELP)) {
-                array_push($all, $keys, $keys . '#', $keys . '1', $keys . '9');
+
+        return $searches;
+    }
+
+    /**
+     * @param list<Person> $people
+     *
+     * @return list<string> keys
+     */
+    private static function spelled(array $people, DirectoryStep $step): array
+    {
+        $spelled = [];
+        foreach ($people as $person) {
+            foreach ($step->spelling->parts() as $part) {
+                array_push($spelled, ...Spelled::keys($person, $part));
             }
         }
 
-        return $all;
+        return $spelled;
     }
 
     /** As the step takes it: a second for each key after the first, then as long as another may follow. */
