@@ -13,6 +13,8 @@ final class RungSoFar
 {
     /** @var list<array{RingResult, int}> what rang together, and the second at which that began */
     private array $rounds = [];
+    /** @var array<int, list<Rung>> the phones of rounds by the call's own seconds, by place, as far as they were asked for */
+    private array $rung = [];
     /** As many as rang before all rang as if they had not. */
     private int $anew = 0;
     private int $timesDialled = 0;
@@ -85,13 +87,13 @@ final class RungSoFar
      */
     public function all(int $second = 0): array
     {
-        return self::of($this->rounds, $second);
+        return $this->of(array_keys($this->rounds), $second);
     }
 
     /** @return list<Rung> those that were added last */
     public function last(): array
     {
-        return self::of(\array_slice($this->rounds, -1));
+        return $this->ofRound(\count($this->rounds) - 1);
     }
 
     /** @return list<Rung> of rounds that were the same, those of the last one */
@@ -99,33 +101,44 @@ final class RungSoFar
     {
         if (null === $this->latest) {
             $latest = [];
-            foreach ($this->rounds as $round) {
-                $id = spl_object_id($round[0]);
+            foreach ($this->rounds as $place => [$result]) {
+                $id = spl_object_id($result);
                 unset($latest[$id]);
-                $latest[$id] = $round;
+                $latest[$id] = $place;
             }
-            $this->latest = self::of(array_values($latest));
+            $this->latest = $this->of(array_values($latest));
         }
 
         return $this->latest;
     }
 
     /**
-     * @param list<array{RingResult, int}> $rounds
+     * @param list<int> $places of rounds
      *
      * @return list<Rung>
      */
-    private static function of(array $rounds, int $second = 0): array
+    private function of(array $places, int $second = 0): array
     {
         $rung = [];
-        foreach ($rounds as [$result, $began]) {
-            foreach ($result->rung as $one) {
-                if ($began + $one->times->from >= $second) {
-                    $rung[] = 0 === $began ? $one : $one->later($began);
+        foreach ($places as $place) {
+            foreach ($this->ofRound($place) as $one) {
+                if ($one->times->from >= $second) {
+                    $rung[] = $one;
                 }
             }
         }
 
         return $rung;
+    }
+
+    /** @return list<Rung> in seconds since the call began */
+    private function ofRound(int $place): array
+    {
+        [$result, $began] = $this->rounds[$place] ?? [null, 0];
+
+        return $this->rung[$place] ??=
+            0 === $began || null === $result
+                ? $result->rung ?? []
+                : array_map(static fn(Rung $one): Rung => $one->later($began), $result->rung);
     }
 }

@@ -41,9 +41,12 @@ final readonly class Exits
     /** @return list<string> those that are keys of a telephone */
     public function keys(): array
     {
-        return array_values(
-            array_intersect(array_map(static fn(StepExit $exit): string => $exit->on, $this->items), Keypad::KEYS),
-        );
+        $keys = [];
+        foreach ($this->items as $exit) {
+            Lists::has(Keypad::KEYS, $exit->on) && ($keys[] = $exit->on);
+        }
+
+        return $keys;
     }
 
     /** A key by which nothing goes on; null where all lead somewhere. */
