@@ -11,7 +11,6 @@ use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Explorer;
 use Meandros\Core\Proof\Ways\Outlook;
-use Meandros\Core\Proof\Ways\Routes;
 use Meandros\Core\Proof\Ways\Stand;
 use Meandros\Core\Proof\Ways\Untried;
 use Meandros\Core\Reading\InvalidData;
@@ -58,7 +57,7 @@ final readonly class Endings
         }
         $explored = static fn(bool $bySecond): Explorer => self::explored($plan, $begin, $given, $router, $bySecond);
         $explorer = $explored(false);
-        $routes = new Routes($explorer->stands, $explorer->start);
+        $routes = $explorer->routes();
         $trace = static fn(Assumptions $by): Trace => $router->trace($plan, $call, $by, $live);
         $endings = self::withPlainGivingUp($routes->endings($given), $given, $trace);
         $unsteady = $routes->unsteady();
@@ -69,7 +68,7 @@ final readonly class Endings
             if ([] === $notTried || !self::areAlike($areSo, $endings)) {
                 // Those that come earlier and later fare differently: something changes while calls go on, or they are stopped.
                 $bySecond = $explored(true);
-                $more = (new Routes($bySecond->stands, $bySecond->start))->endings($given);
+                $more = $bySecond->routes()->endings($given);
                 $endings = self::thatAreSo([...$endings, ...$more], $trace);
                 $notTried += array_filter(
                     $bySecond->notTried,

@@ -11,6 +11,7 @@ use Meandros\Core\Proof\Endings;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Covered;
 use Meandros\Core\Proof\Ways\Leg;
+use Meandros\Core\Proof\Ways\Soonest;
 use Meandros\Core\Proof\Ways\Stand;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Tests\PlanBuilder;
@@ -41,7 +42,10 @@ final class CoveredTest extends TestCase
         null === $beside || $stands['step']->leads('beside', self::leg($beside[0], $beside[1]), false);
         $stands['step']->leads('place', self::leg(0, $most), false);
         null === $otherwise || $stands['other']->leads('beside', self::leg($otherwise, $otherwise), false);
-        self::assertSame($isCovered ? [] : ['place'], self::covered($stands)->open($stands, 'start', true));
+        self::assertSame(
+            $isCovered ? [] : ['place'],
+            self::covered($stands)->open($stands, new Soonest($stands, 'start'), true),
+        );
     }
 
     public function testWhereWaysGoRoundBeforeTheyHaveToBeforeTheOtherToo(): void
@@ -50,7 +54,7 @@ final class CoveredTest extends TestCase
             $stands = self::stands();
             $stands['step']->leads('beside', self::leg(0, 20), $goesRound);
             $stands['step']->leads('place', self::leg(0, 0), true);
-            self::assertSame($open, self::covered($stands)->open($stands, 'start', true));
+            self::assertSame($open, self::covered($stands)->open($stands, new Soonest($stands, 'start'), true));
         }
     }
 
@@ -60,9 +64,9 @@ final class CoveredTest extends TestCase
         $stands['step']->leads('beside', self::leg(0, 20), false);
         $stands['step']->leads('place', self::leg(0, 0), false);
         $covered = self::covered($stands);
-        self::assertSame([], $covered->open($stands, 'start', true));
-        self::assertSame(['place'], $covered->open($stands, 'start', false));
-        self::assertSame([], $covered->open($stands, 'start', false));
+        self::assertSame([], $covered->open($stands, new Soonest($stands, 'start'), true));
+        self::assertSame(['place'], $covered->open($stands, new Soonest($stands, 'start'), false));
+        self::assertSame([], $covered->open($stands, new Soonest($stands, 'start'), false));
     }
 
     /** Whoever was just busy is so still in the very second in which the next one's turn comes: a second later is too late for that. */

@@ -13,19 +13,21 @@ use Meandros\Core\Call\PhoneAssumption;
  * What callers press, what phones do and how queues stand on a way through a plan, in seconds since the way began. What is not
  * said rings, is not pressed, and is free for nobody.
  */
-final readonly class Acts
+final class Acts
 {
+    private ?int $count = null;
+
     /**
      * @param array<int, array<string, PhoneAssumption>> $phones  by second and phone
      * @param array<string, int>                         $settled phones that ring on, and what else was settled, and since when
      * @param int|null                                   $hangsUp when a caller hangs up who keeps a place; null where they stay on
      */
     public function __construct(
-        public Presses $presses = new Presses(),
-        public array $phones = [],
-        public Stated $stated = new Stated(),
-        public array $settled = [],
-        public ?int $hangsUp = null,
+        public readonly Presses $presses = new Presses(),
+        public readonly array $phones = [],
+        public readonly Stated $stated = new Stated(),
+        public readonly array $settled = [],
+        public readonly ?int $hangsUp = null,
     ) {}
 
     /** At a menu. */
@@ -261,7 +263,7 @@ final readonly class Acts
     /** How much has to be said. */
     public function count(): int
     {
-        return \count($this->said()) + $this->presses->count() + \count($this->stated->queues);
+        return $this->count ??= \count($this->said()) + $this->presses->count() + \count($this->stated->queues);
     }
 
     /** Equal for two by which calls fare alike. */

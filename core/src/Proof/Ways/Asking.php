@@ -13,6 +13,8 @@ use Meandros\Core\Routing\HungUp;
 /** Something that happened in a run of one step, at which it may be open what is done. */
 final class Asking
 {
+    /** What it is that is open; null where nothing is. */
+    public ?string $about = null;
     /** Whether it is the soonest, and the latest, of those that came alike: keys are pressed as soon as can be after the one, and as late after the other. */
     public bool $isSoonest = true;
     public bool $isLatest = true;

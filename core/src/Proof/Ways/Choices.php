@@ -243,12 +243,13 @@ final class Choices
     private function open(Run $run, Acts $acts, Happening|Heeded|HungUp $what, int $since, int $place): ?Asking
     {
         $question = $this->questions->of($what);
-        $asking =
-            null === $question
-                ? null
-                : new Asking($this, $run, $acts, $what, $since - $this->stand->walk->second(), $place);
+        if (null === $question) {
+            return null;
+        }
+        $asking = new Asking($this, $run, $acts, $what, $since - $this->stand->walk->second(), $place);
+        $asking->about = $question->about($asking);
 
-        return null === $question || null === $asking || null === $question->about($asking) ? null : $asking;
+        return null === $asking->about ? null : $asking;
     }
 
     /** @return list<KeyPress> keys that are pressed while what is asked goes on */
@@ -311,7 +312,7 @@ final class Choices
         }
 
         $shape = serialize([
-            $this->questions->of($asking->what)?->about($asking),
+            $asking->about,
             array_keys($came),
             $this->isRungAgainAtOnce($run, $asking),
             $this->toCome($run, $asking),

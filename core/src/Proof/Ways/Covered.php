@@ -20,20 +20,20 @@ final class Covered
     }
 
     /**
-     * @param array<string, Stand> $stands by key
-     * @param string               $start  the key of where calls begin
-     * @param bool                 $isAll  whether all was tried at those that were followed; else it may be at these
+     * @param array<string, Stand> $stands  by key
+     * @param Soonest              $soonest to each of them
+     * @param bool                 $isAll   whether all was tried at those that were followed; else it may be at these
      *
      * @return list<string> keys of places that have to be followed all the same; they are not told again
      */
-    public function open(array $stands, string $start, bool $isAll): array
+    public function open(array $stands, Soonest $soonest, bool $isAll): array
     {
         if ([] === $this->beside || !$isAll) {
             [$open, $this->beside] = [$this->beside, []];
 
             return array_keys($open);
         }
-        $seconds = (new Soonest($stands, $start))->seconds;
+        $seconds = $soonest->seconds;
         $isSooner = static fn(string $there, string $key): bool => !isset($seconds[$there]) ||
             $seconds[$there] > $seconds[$key];
         $open = array_filter($this->beside, $isSooner, \ARRAY_FILTER_USE_BOTH);

@@ -18,7 +18,7 @@ use Meandros\Core\Routing\Router;
 final class Explorer
 {
     /** The key of where it begins. */
-    public string $start = '';
+    private string $start = '';
     /** @var array<string, Stand> by key, in the order in which they were found */
     public array $stands = [];
     /** @var array<string, NotTried> what callers and phones may do that was not among the choices, by where that is and why */
@@ -32,6 +32,8 @@ final class Explorer
     private readonly LookedAt $lookedAt;
     private readonly Allowance $allowance;
     private readonly Covered $covered;
+    /** To all that was found; null while more may be. */
+    private ?Soonest $soonest = null;
 
     /**
      * @param bool $bySecond whether calls that come at other seconds stand at other places
@@ -57,8 +59,14 @@ final class Explorer
         $this->stands[$start] = $first;
         $next = [$start];
         while ([] !== $next && $this->follow($next)) {
-            $next = $this->covered->open($this->stands, $start, [] === $this->notTried);
+            $this->soonest = new Soonest($this->stands, $start);
+            $next = $this->covered->open($this->stands, $this->soonest, [] === $this->notTried);
         }
+    }
+
+    public function routes(): Routes
+    {
+        return new Routes($this->stands, $this->start, $this->soonest ?? new Soonest($this->stands, $this->start));
     }
 
     /**
@@ -70,6 +78,7 @@ final class Explorer
      */
     private function follow(array $next): bool
     {
+        $this->soonest = null;
         while (null !== ($key = array_pop($next))) {
             $stand = $this->stands[$key];
             foreach ($this->expand($stand) as $found => $new) {
@@ -120,14 +129,15 @@ final class Explorer
                 $stand->ends($one->run->ending, $one->leg, $one->afterRounds);
                 continue;
             }
-            $reached = $this->reached($one, $stand);
+            $isFromHere = $taken->from === $stand && null !== $one->reached;
+            $reached = $isFromHere ? $one->reached : $this->reached($one, $stand);
             if (null === $reached->way->next()) {
                 // Nothing is left to do.
                 $stand->ends($reached->way->ending ?? new Ending(EndingKind::RanOut), $one->leg, $one->afterRounds);
                 null === $stand->walk->kept() && $stand->stays($one->leg);
                 continue;
             }
-            $key = $this->key($reached);
+            $key = $isFromHere ? $reached->key : $this->key($reached);
             $key = $this->bySecond ? $reached->wasBefore() ?? $key : $key;
             $stand->leads($key, $one->leg, $one->afterRounds);
             if (!isset($this->stands[$key]) && !isset($new[$key])) {
@@ -192,8 +202,9 @@ final class Explorer
             $acts = $stand->acts->then($run->acts->withoutPhones()->later($stand->walk->second()));
             $justNow = $this->lookedAt->justNow($run->walk, $run->acts, $stand->justNow);
             $one = new Outcome($run, $leg, $isAfterRounds, $acts, $justNow);
-            $how = [$this->key($this->reached($one, $stand)), 0 === $run->seconds, $run->onward->key()];
-            $taken->comesTo(serialize($how), $one);
+            $reached = $this->reached($one, $stand);
+            $how = [$this->key($reached), 0 === $run->seconds, $run->onward->key()];
+            $taken->comesTo(serialize($how), $one->reaches($reached));
         }
 
         return $taken;
@@ -243,16 +254,20 @@ final class Explorer
         }
         $kept = $stand->walk->kept();
         $whoRang = $this->remaining->says($stand->way, $kept);
-        $queues = $stand->acts->stated->queues;
+        $stated = $stand->acts->stated;
+        $given = $this->given->circumstances->queues;
+        $also = [
+            [] === $stated->queues
+                ? []
+                : array_intersect_key($stated->queues, $this->remaining->of($stand->way, $kept)),
+            [] === $given ? [] : array_intersect($stand->walk->roster->cameTo(), array_keys($given)),
+            $stated->parked,
+            $stated->isFax,
+        ];
 
         return $stand->carries =
             $stand->walk->condition($whoRang->exits, $whoRang->name) .
-            serialize([
-                [] === $queues ? [] : array_intersect_key($queues, $this->remaining->of($stand->way, $kept)),
-                array_intersect($stand->walk->roster->cameTo(), array_keys($this->given->circumstances->queues)),
-                $stand->acts->stated->parked,
-                $stand->acts->stated->isFax,
-            ]);
+            ([[], [], null, null] === $also ? '' : serialize($also));
     }
 
     /**

@@ -58,9 +58,12 @@ final readonly class LookedAt
     /** @return list<string> phones that do not ring, but keep others of their owner's from ringing where they are busy */
     public function onACall(Ringing $what): array
     {
-        $rung = array_fill_keys(array_map(static fn(Rung $one): string => $one->phone->id, $what->rung), true);
-        $phones = [];
-        foreach (self::skipsBusy($this->plan, $what) ? $what->rung : [] as $one) {
+        if (!self::skipsBusy($this->plan, $what)) {
+            return [];
+        }
+        $rung = $phones = [];
+        foreach ($what->rung as $one) {
+            $rung[$one->phone->id] = true;
             $phones += array_flip($this->plan->get(Person::class, $one->phone->owner->person)?->phoneIds() ?? []);
         }
 

@@ -8,9 +8,10 @@ namespace Meandros\Core\Proof\Ways;
 final readonly class Outcome
 {
     /**
-     * @param bool    $afterRounds whether calls may go round at the step before, as often as they like
-     * @param Acts    $acts        of the whole call, as far as later steps ask for them
-     * @param JustNow $justNow     what phones did in the second in which the step is over
+     * @param bool       $afterRounds whether calls may go round at the step before, as often as they like
+     * @param Acts       $acts        of the whole call, as far as later steps ask for them
+     * @param JustNow    $justNow     what phones did in the second in which the step is over
+     * @param Stand|null $reached     where calls stand after it that come from where it was taken; null where it ends them
      */
     public function __construct(
         public Run $run,
@@ -18,12 +19,23 @@ final readonly class Outcome
         public bool $afterRounds,
         public Acts $acts = new Acts(),
         public JustNow $justNow = new JustNow(),
+        public ?Stand $reached = null,
     ) {}
+
+    public function reaches(Stand $reached): self
+    {
+        return new self($this->run, $this->leg, $this->afterRounds, $this->acts, $this->justNow, $reached);
+    }
 
     public function or(self $other): self
     {
-        $afterRounds = $this->afterRounds || $other->afterRounds;
-
-        return new self($this->run, $this->leg->or($other->leg), $afterRounds, $this->acts, $this->justNow);
+        return new self(
+            $this->run,
+            $this->leg->or($other->leg),
+            $this->afterRounds || $other->afterRounds,
+            $this->acts,
+            $this->justNow,
+            $this->reached,
+        );
     }
 }

@@ -35,10 +35,14 @@ final class Remaining
     private array $known = [];
     /** @var array<string, array<string, true>> by element, or number outside */
     private array $behind = [];
-    /** @var array<string, WhoRang> by the name of a list and the place in it */
+    /** @var array<string, WhoRang> by where a call is in its journeys */
     private array $said = [];
+    /** @var array<string, WhoRang> by the name of a list and the place in it */
+    private array $saidOf = [];
     /** @var array<string, WhoRang> by element */
     private array $says = [];
+    /** @var array<string, bool> whether callers may go back to a menu in it, by journey */
+    private array $goesBack = [];
     /** @var \WeakMap<Step, list<string>> */
     private \WeakMap $mentions;
 
@@ -137,13 +141,20 @@ final class Remaining
     /** What is said among it that may depend on who rang last. */
     public function says(Itinerary $way, ?PlaceKept $kept = null): WhoRang
     {
-        $said = new WhoRang();
-        foreach ($way->frames as $frame) {
-            $one = $this->said[$frame->key()] ??= $this->saidOf($this->ofFrame($frame));
-            $one->isHeard() && ($said = $said->and($one));
-        }
+        $said = $this->said[$way->key()] ??= $this->saidOfAll($way->frames);
 
         return null === $kept ? $said : $said->and($this->saidOf($this->ofKept($kept)));
+    }
+
+    /** @param list<Frame> $frames */
+    private function saidOfAll(array $frames): WhoRang
+    {
+        $said = new WhoRang();
+        foreach ($frames as $frame) {
+            $said = $said->and($this->saidOf[$frame->key()] ??= $this->saidOf($this->ofFrame($frame)));
+        }
+
+        return $said;
     }
 
     /** @param array<string, true> $remaining */
@@ -174,7 +185,7 @@ final class Remaining
         $journey = $this->plan->get(Journey::class, $frame->journey);
         // Whoever may go back to a menu may come to everything again.
         $steps =
-            null !== $journey && self::goesBack($journey->steps)
+            null !== $journey && ($this->goesBack[$journey->id()] ??= self::goesBack($journey->steps))
                 ? $journey->steps
                 : new StepList(\array_slice($frame->list->steps, $frame->at));
         $lists = [$steps];
@@ -213,7 +224,9 @@ final class Remaining
         $mentioned = [];
         $next = [$first];
         while (null !== ($id = array_pop($next))) {
-            if (!isset($mentioned[$id])) {
+            if (isset($this->behind[$id])) {
+                $mentioned += $this->behind[$id];
+            } elseif (!isset($mentioned[$id])) {
                 $mentioned[$id] = true;
                 // A number outside is none; one of our own leads further.
                 $element = $this->plan->find($id) ?? (str_starts_with($id, '+') ? $this->plan->dialled($id) : null);

@@ -14,7 +14,6 @@ use Meandros\Core\Routing\Walk;
 /** The shortest and the longest way to each ending, over the places at which calls may stand. */
 final class Routes
 {
-    private readonly Soonest $soonest;
     /** @var array<string, int> seconds to each place at most, by key */
     private array $most = [];
     /** @var array<string, array{string, Acts, int}> the place before, the acts from there, and their seconds, by key */
@@ -27,9 +26,11 @@ final class Routes
     private array $rounds = [];
 
     /** @param array<string, Stand> $stands by key */
-    public function __construct(private readonly array $stands, private readonly string $start)
-    {
-        $this->soonest = new Soonest($stands, $start);
+    public function __construct(
+        private readonly array $stands,
+        private readonly string $start,
+        private readonly Soonest $soonest,
+    ) {
         $this->longest();
     }
 

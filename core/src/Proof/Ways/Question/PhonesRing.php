@@ -24,6 +24,9 @@ final class PhonesRing implements Question
 {
     use Usual;
 
+    /** @var array{Asking, array<string, Rung>}|null what was asked about last, and phones of which it is open what they do */
+    private ?array $last = null;
+
     public function about(Asking $at): ?string
     {
         \assert($at->what instanceof Ringing);
@@ -293,6 +296,16 @@ final class PhonesRing implements Question
     /** @return array<string, Rung> phones that rang or were paged, and of which it is open what they do */
     private function open(Asking $at): array
     {
+        if ($at !== ($this->last[0] ?? null)) {
+            $this->last = [$at, self::ofWhichItIsOpen($at)];
+        }
+
+        return $this->last[1];
+    }
+
+    /** @return array<string, Rung> */
+    private static function ofWhichItIsOpen(Asking $at): array
+    {
         \assert($at->what instanceof Ringing);
         $open = [];
         // Then it is told by those whose turn never came whether they are busy.
@@ -321,6 +334,9 @@ final class PhonesRing implements Question
     private function kept(Asking $at): array
     {
         \assert($at->what instanceof Ringing);
+        if (0 !== $at->since || [] === $at->stand()->justNow->did) {
+            return [];
+        }
         $phones = array_map(static fn(Rung $rung): string => $rung->phone->id, $at->what->rung);
 
         return array_values(
