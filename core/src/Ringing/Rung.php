@@ -65,7 +65,9 @@ final readonly class Rung
 
     public function later(int $seconds): self
     {
-        return new self($this->phone, $this->times->later($seconds), $this->outcome, $this->carried);
+        return 0 === $seconds
+            ? $this
+            : new self($this->phone, $this->times->later($seconds), $this->outcome, $this->carried);
     }
 
     /** @return array<string, mixed> */

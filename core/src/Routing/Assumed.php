@@ -24,4 +24,12 @@ final class Assumed
 
         return $this->now;
     }
+
+    /** The first second from which on something else is assumed than at this one. */
+    public function until(int $second): int
+    {
+        $this->at($second);
+
+        return $this->until;
+    }
 }

@@ -11,15 +11,13 @@ use Meandros\Core\Ringing\Rung;
 /** The phones that rang in a call. */
 final class RungSoFar
 {
-    /** @var list<array{RingResult, int}> what rang together, and the second at which that began */
+    /** @var list<array{RingResult, int, int, int}> what rang together, the second at which that first began, how many times, and every how many seconds */
     private array $rounds = [];
-    /** @var array<int, list<Rung>> the phones of rounds by the call's own seconds, by place, as far as they were asked for */
-    private array $rung = [];
     /** As many as rang before all rang as if they had not. */
     private int $anew = 0;
     private int $timesDialled = 0;
     private int $count = 0;
-    /** @var list<Rung>|null of rounds that were the same, those of the last one */
+    /** @var list<array{Rung, int}>|null of rounds that were the same, those of the last one, each with the second at which it was dialled */
     private ?array $latest = null;
 
     /** Goes on after another; what rang is left behind. */
@@ -31,9 +29,18 @@ final class RungSoFar
     /** @param int $second since the call began */
     public function add(RingResult $result, int $second): void
     {
-        $this->timesDialled += $result->dialled ? 1 : 0;
-        $this->count += \count($result->rung);
-        $this->rounds[] = [$result, $second];
+        $this->rounds[] = [$result, $second, 0, 0];
+        $this->again(1, 0);
+    }
+
+    /** What rang last does so many times more, every so many seconds. */
+    public function again(int $times, int $every): void
+    {
+        $place = \count($this->rounds) - 1;
+        [$result, $began, $before] = $this->rounds[$place];
+        $this->rounds[$place] = [$result, $began, $before + $times, $every];
+        $this->timesDialled += $result->dialled ? $times : 0;
+        $this->count += $times * \count($result->rung);
         $this->latest = null;
     }
 
@@ -47,15 +54,12 @@ final class RungSoFar
     public function before(Assumptions $now): array
     {
         $before = $since = [];
-        foreach (\array_slice($this->rounds, $this->anew) as [$result, $began]) {
-            foreach ($result->rung as $one) {
+        foreach (\array_slice($this->rounds, $this->anew) as $round) {
+            foreach ($round[0]->rung as $one) {
                 $id = $one->phone->id;
-                if (
-                    null !== $one->times->rings &&
-                    $began + $one->times->from >= ($since[$id] ??= $now->of($one->phone->names())->from)
-                ) {
-                    $before[$id] = ($before[$id] ?? 0) + $one->times->seconds();
-                }
+                $since[$id] ??= $now->of($one->phone->names())->from;
+                $times = null === $one->times->rings ? 0 : self::times($round, $one, $since[$id]);
+                $times > 0 && ($before[$id] = ($before[$id] ?? 0) + $times * $one->times->seconds());
             }
         }
 
@@ -87,43 +91,13 @@ final class RungSoFar
      */
     public function all(int $second = 0): array
     {
-        return $this->of(array_keys($this->rounds), $second);
-    }
-
-    /** @return list<Rung> those that were added last */
-    public function last(): array
-    {
-        return $this->ofRound(\count($this->rounds) - 1);
-    }
-
-    /** @return list<Rung> of rounds that were the same, those of the last one */
-    public function latest(): array
-    {
-        if (null === $this->latest) {
-            $latest = [];
-            foreach ($this->rounds as $place => [$result]) {
-                $id = spl_object_id($result);
-                unset($latest[$id]);
-                $latest[$id] = $place;
-            }
-            $this->latest = $this->of(array_values($latest));
-        }
-
-        return $this->latest;
-    }
-
-    /**
-     * @param list<int> $places of rounds
-     *
-     * @return list<Rung>
-     */
-    private function of(array $places, int $second = 0): array
-    {
         $rung = [];
-        foreach ($places as $place) {
-            foreach ($this->ofRound($place) as $one) {
-                if ($one->times->from >= $second) {
-                    $rung[] = $one;
+        foreach ($this->rounds as [$result, $began, $times, $every]) {
+            for ($i = 0; $i < $times; ++$i) {
+                foreach ($result->rung as $one) {
+                    if ($began + $i * $every + $one->times->from >= $second) {
+                        $rung[] = $one->later($began + $i * $every);
+                    }
                 }
             }
         }
@@ -131,14 +105,86 @@ final class RungSoFar
         return $rung;
     }
 
-    /** @return list<Rung> in seconds since the call began */
-    private function ofRound(int $place): array
+    /** When a phone was dialled first after a second; null where none was. */
+    public function nextAfter(int $second): ?int
     {
-        [$result, $began] = $this->rounds[$place] ?? [null, 0];
+        $next = [];
+        foreach ($this->rounds as $round) {
+            foreach ($round[0]->rung as $one) {
+                $times = self::times($round, $one, $second + 1);
+                $times > 0 && ($next[] = $round[1] + ($round[2] - $times) * $round[3] + $one->times->from);
+            }
+        }
 
-        return $this->rung[$place] ??=
-            0 === $began || null === $result
-                ? $result->rung ?? []
-                : array_map(static fn(Rung $one): Rung => $one->later($began), $result->rung);
+        return [] === $next ? null : min($next);
+    }
+
+    /**
+     * When one phone rang.
+     *
+     * @param int $second what was dialled sooner is left out
+     *
+     * @return list<array{Rung, int}> in seconds since the call began: the first time of those that were the same, and how many there were
+     */
+    public function of(string $phone, int $second): array
+    {
+        $rung = [];
+        foreach ($this->rounds as $round) {
+            foreach ($round[0]->rung as $one) {
+                $times = $phone === $one->phone->id ? self::times($round, $one, $second) : 0;
+                $times > 0 && ($rung[] = [$one->later($round[1] + ($round[2] - $times) * $round[3]), $times]);
+            }
+        }
+
+        return $rung;
+    }
+
+    /** @return list<Rung> those that were added last, in seconds since the call began */
+    public function last(): array
+    {
+        [$result, $began, $times, $every] = $this->rounds[\count($this->rounds) - 1] ?? [null, 0, 1, 0];
+
+        return array_map(
+            static fn(Rung $one): Rung => $one->later($began + ($times - 1) * $every),
+            $result->rung ?? [],
+        );
+    }
+
+    /** @return list<array{Rung, int}> of rounds that were the same, those of the last one, each with the second at which it was dialled */
+    public function latest(): array
+    {
+        if (null === $this->latest) {
+            $rounds = [];
+            foreach ($this->rounds as $round) {
+                $id = spl_object_id($round[0]);
+                unset($rounds[$id]);
+                $rounds[$id] = $round;
+            }
+            $this->latest = [];
+            foreach ($rounds as [$result, $began, $times, $every]) {
+                foreach ($result->rung as $one) {
+                    $this->latest[] = [$one, $began + ($times - 1) * $every + $one->times->from];
+                }
+            }
+        }
+
+        return $this->latest;
+    }
+
+    /**
+     * How many times one of a round was dialled at a second, or later.
+     *
+     * @param array{RingResult, int, int, int} $round
+     */
+    private static function times(array $round, Rung $one, int $second): int
+    {
+        [, $began, $times, $every] = $round;
+        $late = $second - $began - $one->times->from;
+
+        return match (true) {
+            $late <= 0 => $times,
+            0 === $every => 0,
+            default => max(0, $times - intdiv($late + $every - 1, $every)),
+        };
     }
 }

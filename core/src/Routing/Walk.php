@@ -89,6 +89,12 @@ final class Walk
         return $this->assumed->at($this->second());
     }
 
+    /** The first second from which on something else is assumed. */
+    public function assumedUntil(): int
+    {
+        return $this->assumed->until($this->second());
+    }
+
     /** Seconds since the call began. */
     public function second(): int
     {

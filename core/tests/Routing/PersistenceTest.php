@@ -192,6 +192,32 @@ final class PersistenceTest extends TestCase
         );
     }
 
+    /** Ann alone rings for ten minutes, 20 s of every 25, up to 595: until the caller gives up, or in every round that begins before she is busy. */
+    public function testAtWhicheverSecondTheRoundsEnd(): void
+    {
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->team('alone', ['ann'])
+            ->journey('jrn_main', [
+                ['id' => 'ring', 'do' => 'ring', 'target' => 'alone', 'seconds' => 20, 'againMinutes' => 10],
+            ]);
+        for ($end = 1; $end <= 595; ++$end) {
+            $givesUp = $busy = [];
+            for ($begins = 0; $begins < $end; $begins += 25) {
+                $givesUp[] = \sprintf('ann %d–%d', $begins, min($begins + 20, $end));
+                $busy[] = \sprintf('ann %d–%d', $begins, $begins + 20);
+            }
+            $trace = $plan->call(['patience' => $end]);
+            self::assertSame([$givesUp, $end], [self::bars($trace), $trace->seconds], "The caller gives up at $end.");
+            $trace = $plan->call(['phones' => [['who' => 'ann', 'does' => 'busy', 'from' => $end]]]);
+            self::assertSame(
+                [$busy, 595, $end <= 575 ? 'busy' : 'nobody', 24],
+                [self::bars($trace), $trace->seconds, $trace->passage->visits[0]->exit, \count($trace->passage->rung)],
+                "Ann is busy from $end on.",
+            );
+        }
+    }
+
     public function testAStepWithoutATargetIsNotTriedAgain(): void
     {
         self::assertSame(

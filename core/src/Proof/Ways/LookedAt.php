@@ -131,8 +131,8 @@ final readonly class LookedAt
             return new JustNow();
         }
         $rang = $together = [];
-        foreach ($walk->rung->latest() as $rung) {
-            $rung->times->from === $second && ($rang[$rung->phone->id] = null !== $rung->times->rings);
+        foreach ($walk->rung->latest() as [$rung, $dialled]) {
+            $dialled === $second && ($rang[$rung->phone->id] = null !== $rung->times->rings);
         }
         foreach ($walk->events() as $event) {
             if ($this->last($event, $walk) !== $second) {
@@ -158,10 +158,10 @@ final readonly class LookedAt
     private function looked(Walk $walk): array
     {
         $looked = [];
-        foreach ($walk->rung->latest() as $rung) {
+        foreach ($walk->rung->latest() as [$rung, $dialled]) {
             // Where others rang, nobody looked at those whose turn never came.
             if (Rung::NOT_REACHED !== $rung->outcome) {
-                $looked[$rung->phone->id] = $rung->times->from;
+                $looked[$rung->phone->id] = $dialled;
             }
         }
         foreach ($walk->events() as $event) {
@@ -196,8 +196,8 @@ final readonly class LookedAt
             return $last;
         }
         $phones = array_map(static fn(Rung $one): string => $one->phone->id, $event->happening->rung);
-        foreach ($walk->rung->latest() as $one) {
-            $last = Lists::has($phones, $one->phone->id) ? max($last, $one->times->from) : $last;
+        foreach ($walk->rung->latest() as [$rung, $dialled]) {
+            $last = Lists::has($phones, $rung->phone->id) ? max($last, $dialled) : $last;
         }
 
         return $last;

@@ -160,10 +160,10 @@ final class Tries
                 $rang[$event->second][] = $event->happening;
             }
         }
-        foreach ($walk->rung->latest() as $rung) {
+        foreach ($walk->rung->latest() as [$rung, $dialled]) {
             $this->lookedAt[explode('/', $rung->phone->id)[0]] = true;
             // Nor is it told of everybody who is asked for a queue.
-            if ($rung->times->from > $began && isset($this->stand->justNow->did[$rung->phone->id])) {
+            if ($dialled > $began && isset($this->stand->justNow->did[$rung->phone->id])) {
                 $open[$rung->phone->id] = 1;
             }
         }

@@ -49,6 +49,7 @@ final readonly class HandOver
             $ringer = new Ringer($this->walk);
             $onward = Persistence::ring(
                 $this->walk,
+                $ringer,
                 $rule->ringing->againMinutes ?? 0,
                 null === $rule ? RingLength::DIRECT : $rule->ringing->seconds(),
                 static fn(int $round, int $seconds): Onward => $ringer->ring(

@@ -18,16 +18,18 @@ final readonly class Persistence
     public const SILENT_ROUND = 20;
 
     /**
+     * @param Ringer                     $ringer  by whom every round is rung
      * @param int                        $minutes 0 to ring once
      * @param int                        $seconds of a round
      * @param \Closure(int, int): Onward $round   given which round it is, from 1, and the seconds that it may last
      *
      * @throws CallOver
      */
-    public static function ring(Walk $walk, int $minutes, int $seconds, \Closure $round): Onward
+    public static function ring(Walk $walk, Ringer $ringer, int $minutes, int $seconds, \Closure $round): Onward
     {
         $end = $walk->second() + 60 * $minutes;
         for ($n = 1; ; ++$n) {
+            $began = $walk->second();
             $dialled = $walk->rung->timesDialled();
             $onward = $round($n, 1 === $n ? $seconds : min($seconds, $end - $walk->second()));
             if (null !== $onward->ending || null !== $onward->toward || 0 === $minutes) {
@@ -43,6 +45,11 @@ final readonly class Persistence
                 return $onward;
             }
             $walk->pass(self::PAUSE);
+            if ($n > 1) {
+                // In the first one a greeting may be heard, and the last one may be shorter.
+                $every = $walk->second() - $began;
+                $ringer->ringAgain($every, $end - max($seconds, $every + 1));
+            }
         }
     }
 }

@@ -60,9 +60,11 @@ final class Ringer
 
             return Onward::by($exit);
         }
-        $round =
-            $this->again($seconds, $choice) ??
-            $this->round($seconds, fn(): array => $this->what($target, $choice, $site));
+        $round = $this->again($seconds) ?? $this->round($seconds, fn(): array => $this->what($target, $choice, $site));
+        if (null !== $choice) {
+            // By the next one another rule may hold.
+            $this->last = null;
+        }
         $result = $this->simulate($round);
         // Of later rounds only the one in which somebody answers is told: the others are the same again.
         if (1 === $number || null === $result->exit) {
@@ -94,16 +96,41 @@ final class Ringer
     }
 
     /** The round before, where it is the same once more: nothing counted for who rings that may be otherwise by now. */
-    private function again(int $seconds, ?Choice $choice): ?Round
+    private function again(int $seconds): ?Round
     {
         $last = $this->last;
-        $isSame =
-            null !== $last &&
-            null === $choice &&
-            $seconds === $last->seconds &&
-            $this->walk->assumed() === $last->assumed;
+        $isSame = null !== $last && $seconds === $last->seconds && $this->walk->assumed() === $last->assumed;
 
         return $isSame ? $last : null;
+    }
+
+    /**
+     * The last round again and again, for as long as that is the same.
+     *
+     * @param int $every  seconds from one to the next
+     * @param int $latest second at which the last of them may begin
+     *
+     * @throws CallOver
+     */
+    public function ringAgain(int $every, int $latest): void
+    {
+        $walk = $this->walk;
+        $second = $walk->second();
+        // Whoever is gone before the next one ends it: that is rung by itself.
+        $last = min($latest, $this->sameUntil() - 1, $second + $walk->clock->left() - $every - 1);
+        if ($last >= $second) {
+            $times = 1 + intdiv($last - $second, $every);
+            $walk->rung->again($times, $every);
+            $walk->pass($times * $every);
+        }
+    }
+
+    /** The first second at which a round that begins may be another than the last one. */
+    private function sameUntil(): int
+    {
+        $isSame = null !== $this->last && $this->walk->assumed() === $this->last->assumed;
+
+        return $isSame ? $this->walk->assumedUntil() : 0;
     }
 
     /** @param \Closure(): array{list<RingMember>, Pattern} $what */

@@ -45,6 +45,7 @@ final class RingWalker implements StepWalker
 
         return Persistence::ring(
             $walk,
+            $ringer,
             null === $step->target ? 0 : $step->length->againMinutes,
             $step->length->seconds,
             static fn(int $round, int $seconds): Onward => 1 === $round

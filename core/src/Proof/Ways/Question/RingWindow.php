@@ -23,9 +23,14 @@ final class RingWindow
         $first = null;
         $rang = $last = 0;
         $since = $at->stand()->walk->second() + $at->since;
-        foreach ($run->walk->rung->all($since) as $rung) {
-            if ($rung->phone->id === $phone && (self::mayBeAnswered($rung) || self::ringsAsItIsOver($rung))) {
-                $first ??= $rung->times->rings ?? $rung->times->until;
+        foreach ($run->walk->rung->of($phone, $since) as [$rung, $times]) {
+            if (!self::mayBeAnswered($rung) && !self::ringsAsItIsOver($rung)) {
+                continue;
+            }
+            $first ??= $rung->times->rings ?? $rung->times->until;
+            // Of many that are the same, those between the first and the last do but ring.
+            foreach ($times > 1 ? [0, $times - 2] : [0] as $between) {
+                $rang += $between * $rung->times->seconds();
                 $last = 0 < $rang && Rung::HEARS === $rung->outcome ? $last : $rang + self::last($rung);
                 $rang += $rung->times->seconds();
             }

@@ -57,12 +57,8 @@ final readonly class RoundsRing implements Question
     public function since(Asking $at): int
     {
         $began = $at->stand()->walk->second();
-        foreach ($at->run->walk->rung->all() as $rung) {
-            if ($rung->times->from > $began + $at->since) {
-                return $rung->times->from - $began;
-            }
-        }
+        $next = $at->run->walk->rung->nextAfter($began + $at->since);
 
-        return $at->since;
+        return null === $next ? $at->since : $next - $began;
     }
 }
