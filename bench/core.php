@@ -9,6 +9,7 @@ declare(strict_types=1);
  */
 
 use Meandros\Bench\LargePlan;
+use Meandros\Bench\Reference;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\Caller;
 use Meandros\Core\Call\Keypad;
@@ -40,6 +41,7 @@ use Meandros\Core\Time\YearPicture;
 
 require __DIR__ . '/../vendor/autoload.php';
 require __DIR__ . '/LargePlan.php';
+require __DIR__ . '/Reference.php';
 
 /** @param list<float> $milliseconds */
 function part(array $milliseconds, float $part): float
@@ -99,7 +101,7 @@ for ($round = 0; $round < 7; ++$round) {
 }
 sort($rates);
 $rate = $rates[3];
-$reference = (float) trim((string) shell_exec('/usr/bin/python3 ' . escapeshellarg(__DIR__ . '/dateutil_before.py')));
+$dateutil = (float) trim((string) shell_exec('/usr/bin/python3 ' . escapeshellarg(__DIR__ . '/dateutil_before.py')));
 $rrule = (float) trim((string) shell_exec('node ' . escapeshellarg(__DIR__ . '/../web/bench/rrule.mjs')));
 printf(
     "hours   compile five years of Bookings hours, a season and two calendars: %s (%d changes)\n",
@@ -109,9 +111,9 @@ printf(
 printf("hours   \"which state, until when\": %s answers/s, median of 7\n", number_format($rate));
 printf(
     "        python-dateutil rrule.before: %s answers/s; ratio %s, bar 500: %s\n",
-    number_format($reference),
-    number_format($rate / $reference),
-    $rate >= 500 * $reference ? 'met' : 'MISSED',
+    number_format($dateutil),
+    number_format($rate / $dateutil),
+    $rate >= 500 * $dateutil ? 'met' : 'MISSED',
 );
 printf(
     "        npm rrule RRuleSet.before: %s answers/s; ratio %s\n",
@@ -136,26 +138,16 @@ function traces(Plan $plan, int $start): array
     return $times;
 }
 
-/** @return float milliseconds that json_decode of the demo plan takes now: the reference */
-function decoding(string $json): float
-{
-    $t = hrtime(true);
-    json_decode($json, true, 128, \JSON_THROW_ON_ERROR);
-
-    return (hrtime(true) - $t) / 1e6;
-}
-
-$decode = [];
-for ($i = 0; $i < 101; ++$i) {
-    $decode[] = decoding($json);
-}
-$decoded = part($decode, 0.5);
-printf("json    json_decode of the demo plan, the reference: %s\n", figures($decode));
+$reference = new Reference($json);
+$reference->take(51);
 $demo = traces($plan, $start);
+$reference->take(51);
+$decode = $reference->took();
+printf("json    json_decode of the demo plan, the reference: %s\n", figures($decode));
 printf(
     "trace   demo plan, random moments of a year: %s; p95 %s\n",
     figures($demo),
-    bar(part($demo, 0.95), $decoded, 1, 'json'),
+    bar(part($demo, 0.95), part($decode, 0.5), 1, 'json'),
 );
 
 $elements = $plan->elements();
@@ -248,10 +240,9 @@ $staff['num_wide'] = PlanCodec::element([
 ]);
 $wide = Plan::of('Wide', $staff);
 $router = new Router();
-$times = $decode = [];
+$times = [];
 for ($i = 0; $i < 300; ++$i) {
-    // In between: the speed of a shared machine changes from second to second.
-    $decode[] = decoding($json);
+    $reference->take();
     $call = new TrialCall('+441632960199', Caller::parse('', 'GB'), $start + mt_rand(0, 365 * 86400));
     $t = hrtime(true);
     $router->trace($wide, $call, new Assumptions());
@@ -260,7 +251,7 @@ for ($i = 0; $i < 300; ++$i) {
 printf(
     "ring    a widening team of 200 members with rules: %s; p95 %s\n",
     figures($times),
-    bar(part($times, 0.95), part($decode, 0.5), 6, 'json'),
+    bar(part($times, 0.95), $reference->median(), 6, 'json'),
 );
 $lines = [];
 for ($i = 0; $i < 100_000; ++$i) {
@@ -315,6 +306,7 @@ $assumed = Assumptions::fromData(['queues' => [$state]]);
 $router = new Router();
 $times = [];
 for ($i = 0; $i < 60; ++$i) {
+    $reference->take();
     $call = new TrialCall('+441632960198', Caller::parse('', 'GB'), $start + 3600 * $i);
     $t = hrtime(true);
     $router->trace($queued, $call, $assumed);
@@ -323,7 +315,7 @@ for ($i = 0; $i < 60; ++$i) {
 printf(
     "queue   200 agents in 5 tiers, 50 ahead, nobody answers for ten minutes: %s (bar 10 ms); p95 %s\n",
     figures($times),
-    bar(part($times, 0.95), $decoded, 30, 'json'),
+    bar(part($times, 0.95), $reference->median(), 30, 'json'),
 );
 
 $first = ['Ann', 'Ben', 'Cleo', 'Dan', 'Eve', 'Finn', 'Gus', 'Hal'];
@@ -379,6 +371,7 @@ $named = Plan::of('Names', $people + $plan->elements());
 $router = new Router();
 $times = [];
 for ($i = 0; $i < 200; ++$i) {
+    $reference->take();
     $call = new TrialCall('+441632960197', Caller::parse('', 'GB'), $start + 3600 * $i);
     $assumed = Assumptions::fromData(['keys' => [Keypad::spell($last[$i % 16] . $last[intdiv($i, 16) % 16]), '1']]);
     $t = hrtime(true);
@@ -388,7 +381,7 @@ for ($i = 0; $i < 200; ++$i) {
 printf(
     "names   a directory of 2,000 people, either name: %s; p95 %s\n",
     figures($times),
-    bar(part($times, 0.95), $decoded, 10, 'json'),
+    bar(part($times, 0.95), $reference->median(), 10, 'json'),
 );
 
 $entries = array_map(
@@ -431,6 +424,7 @@ printf(
 $years = [];
 foreach (['+441632960100', '+441632960110', '+33261910100', '+441632960150', '+441632960140'] as $number) {
     for ($i = 0; $i < 3; ++$i) {
+        $reference->take(5);
         $t = hrtime(true);
         $courses = new Courses($plan, new TrialCall($number, Caller::parse('', 'GB'), $from));
         Coverage::over($courses, $from, $until);
@@ -441,7 +435,7 @@ $minutes = (($until - $from) / 60) * part($demo, 0.5);
 printf(
     "cover   a year of a number of the demo: %s; p95 %s\n",
     figures($years),
-    bar(part($years, 0.95), $decoded, 120, 'json'),
+    bar(part($years, 0.95), $reference->median(), 120, 'json'),
 );
 printf(
     "        tracing each minute: %.0f ms; ratio %.0f, bar 1000: %s\n",
@@ -452,6 +446,7 @@ printf(
 $wide = PlanCodec::storedPlan(json_encode(LargePlan::of($json), \JSON_THROW_ON_ERROR));
 $numbers = $wide->all(Number::class);
 $all = new AllNumbers($wide, new TrialCall('', Caller::parse('', 'ZZ'), $from), $from, $until);
+$reference->take(21);
 $t = hrtime(true);
 // As the job does: numbers to which calls fare the same are looked at once.
 $totals = [];
@@ -459,12 +454,13 @@ foreach ($numbers as $number) {
     $totals[$all->alike->of($number)] ??= Totals::of($all->of($number), 'Europe/London');
 }
 $seconds = (hrtime(true) - $t) / 1e9;
+$reference->take(21);
 printf(
     "        all %d numbers of the large plan: %.1f s, %s; %d MB\n",
     count($numbers),
     $seconds,
     // Twenty seconds where json takes half a millisecond.
-    bar($seconds * 1e3, $decoded, 40_000, 'json'),
+    bar($seconds * 1e3, $reference->median(), 40_000, 'json'),
     memory_get_peak_usage(true) / 1e6,
 );
 
@@ -474,10 +470,11 @@ printf(
 $busy = (int) gmmktime(10, 0, 0, 11, 23, 2026);
 $largest = ['the main line' => '+441632960100', 'the head office' => '+442079460130', 'the port' => '+33261910100'];
 /** @return array{Endings, list<float>} and milliseconds, of five times */
-$ending = static function (Plan $plan, string $number) use ($busy, $router): array {
+$ending = static function (Plan $plan, string $number) use ($busy, $router, $reference): array {
     $endings = null;
     $ways = [];
     for ($i = 0; $i < 5; ++$i) {
+        $reference->take(5);
         $t = hrtime(true);
         $endings = Endings::of($plan, new TrialCall($number, Caller::parse('', 'GB'), $busy), router: $router);
         $ways[] = (hrtime(true) - $t) / 1e6;
@@ -494,7 +491,7 @@ foreach ($largest as $name => $number) {
         count($endings->endings),
         $endings->places,
         figures($ways),
-        bar(part($ways, 0.5), $decoded, 60, 'json'),
+        bar(part($ways, 0.5), $reference->median(), 60, 'json'),
     );
 }
 [$endings, $ways] = $ending($wide, $largest['the head office']);
@@ -507,21 +504,25 @@ printf(
 );
 $elements = $plan->elements();
 $made = madeUpJourney($elements);
+$reference->took();
+$reference->take(21);
 $t = hrtime(true);
 $endings = Endings::of($made, new TrialCall('+441632960100', Caller::parse('', 'GB'), $busy), router: $router);
 $took = (hrtime(true) - $t) / 1e6;
+$reference->take(21);
 printf(
     "        of a journey of 200 steps with menus six deep, %d endings over %d places: %.0f ms; %s\n",
     count($endings->endings),
     $endings->places,
     $took,
-    bar($took, $decoded, 600, 'json'),
+    bar($took, $reference->median(), 600, 'json'),
 );
 
 // What is expected, and what is found, whoever calls and whatever they press, over a year.
 foreach (['expected' => 'all expectations', 'found' => 'the findings of a year'] as $name => $what) {
     $took = [];
     for ($i = 0; $i < 3; ++$i) {
+        $reference->take(5);
         $t = hrtime(true);
         $fares = new Fares($plan, $start, $start + 366 * 86400);
         if ('found' === $name) {
@@ -531,7 +532,13 @@ foreach (['expected' => 'all expectations', 'found' => 'the findings of a year']
         }
         $took[] = (hrtime(true) - $t) / 1e6;
     }
-    printf("%-8s%s of the demo: %s; %.0f × json\n", $name, $what, figures($took), part($took, 0.5) / $decoded);
+    printf(
+        "%-8s%s of the demo: %s; %.0f × json\n",
+        $name,
+        $what,
+        figures($took),
+        part($took, 0.5) / $reference->median(),
+    );
 }
 
 /** @param array<string, Element> $elements of the demo */
