@@ -142,12 +142,9 @@ final class RungSoFar
     /** @return list<Rung> those that were added last, in seconds since the call began */
     public function last(): array
     {
-        [$result, $began, $times, $every] = $this->rounds[\count($this->rounds) - 1] ?? [null, 0, 1, 0];
+        [$result, $began, $times, $every] = $this->rounds[\count($this->rounds) - 1];
 
-        return array_map(
-            static fn(Rung $one): Rung => $one->later($began + ($times - 1) * $every),
-            $result->rung ?? [],
-        );
+        return array_map(static fn(Rung $one): Rung => $one->later($began + ($times - 1) * $every), $result->rung);
     }
 
     /** @return list<array{Rung, int}> of rounds that were the same, those of the last one, each with the second at which it was dialled */

@@ -9,6 +9,7 @@ use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Trace;
 use Meandros\Core\Tests\PlanBuilder;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -136,8 +137,10 @@ final class PersistenceTest extends TestCase
         self::assertNotSame(self::call()->signature(), $later->signature());
     }
 
-    /** From 10:31 on, in the third round, it is time for Ann's other phone. */
-    public function testRulesAreReadInEachRound(): void
+    /** From 10:31 on, in the fourth round, it is time for Ann's other phone. */
+    #[TestWith(['alone'])]
+    #[TestWith(['ann'])]
+    public function testRulesAreReadInEachRound(string $target): void
     {
         $rule = static fn(string $phone, array $when = []): array => [
             'id' => $phone,
@@ -156,7 +159,7 @@ final class PersistenceTest extends TestCase
             ->with(['rules' => $rules] + $plan->element('ann'))
             ->with(['followRules' => true] + $plan->element('alone'))
             ->journey('jrn_main', [
-                ['id' => 'ring', 'do' => 'ring', 'target' => 'alone', 'seconds' => 20, 'againMinutes' => 2],
+                ['id' => 'ring', 'do' => 'ring', 'target' => $target, 'seconds' => 20, 'againMinutes' => 2],
             ]);
         self::assertSame(
             ['0 desk', '25 desk', '50 desk', '75 other', '100 other'],
