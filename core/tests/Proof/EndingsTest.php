@@ -863,6 +863,31 @@ final class EndingsTest extends TestCase
         );
     }
 
+    /**
+     * Cid's desk phone could not be reached in this very second. By another phone, at which nobody looked, he may be on a call.
+     *
+     * @param list<string> $first who rings first
+     */
+    #[TestWith([['cid/desk']])]
+    #[TestWith([['ann', 'cid/desk']])]
+    public function testWhoCouldNotBeReachedMayBeOnACallByAnotherPhone(array $first): void
+    {
+        $builder = (new PlanBuilder())
+            ->person('ann')
+            ->person('cid', ['desk', 'lap'])
+            ->team('first', $first)
+            ->team('then', ['cid/desk'])
+            ->mailbox('mbx');
+        $message = ['id' => 's3', 'do' => 'message', 'mailbox' => 'mbx'];
+        $again = ['id' => 's2', 'do' => 'ring', 'target' => 'then', 'seconds' => 13];
+        $again['exits'] = [['on' => 'busy', 'steps' => [$message]]];
+        $ring = ['id' => 's1', 'do' => 'ring', 'target' => 'first', 'seconds' => 9];
+        $ring['exits'] = [['on' => 'unreachable', 'steps' => [$again]]];
+        $builder->with(['skipBusy' => true] + $builder->element('then'))->journey('jrn_main', [$ring]);
+        $told = self::told(Endings::of($builder->plan(), PlanBuilder::trial('2026-11-23T10:30')));
+        self::assertContains('message mbx 0 0', $told);
+    }
+
     /** Cid's mailbox takes the call at seven seconds, unless he is on a call: then neither of his phones rings, and both of Ben's do. */
     public function testWhoIsOnACallIsPassedOverWithTheirMailbox(): void
     {

@@ -65,17 +65,24 @@ final class OneThingEach
      */
     public static function of(Asking $at, array $open): array
     {
-        if (!$at->later()->mixes) {
-            return [];
-        }
         $ways = match (true) {
-            \count($open) < 2 => [],
+            !$at->later()->mixes, \count($open) < 2 => [],
             self::areTooMany($at, $open) => [...self::oneAndOthers($at, $open), ...self::oneForAll($at, $open)],
             default => [...self::eachOfThem($at, $open), ...self::oneForAll($at, $open)],
         };
-        array_push($ways, ...self::skipsBusy($at) ? self::onAnother($at, $open) : []);
+        $isByAnother = ($at->later()->mixes || self::isKnown($at)) && self::skipsBusy($at);
+        array_push($ways, ...$isByAnother ? self::onAnother($at, $open) : []);
 
         return array_map(static fn(array $way): Acts => Acts::ringing($way, $at->since), $ways);
+    }
+
+    /** Whether it is known already of one of them what it does: the others of its owner's may be busy all the same. */
+    private static function isKnown(Asking $at): bool
+    {
+        \assert($at->what instanceof Ringing);
+        $did = 0 === $at->since ? $at->stand()->justNow->did : [];
+
+        return [] !== array_filter($at->what->rung, static fn(Rung $one): bool => isset($did[$one->phone->id]));
     }
 
     /**
