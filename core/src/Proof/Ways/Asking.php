@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Ways;
 
 use Meandros\Core\Call\Assumptions;
+use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Heeded;
@@ -83,6 +84,12 @@ final class Asking
     public function given(): Assumptions
     {
         return $this->choices->given;
+    }
+
+    /** @return array<string, PhoneAssumption> by phone: what is known already that they did, where this is in the very second in which calls came here */
+    public function did(): array
+    {
+        return 0 === $this->since ? $this->stand()->justNow->did : [];
     }
 
     /** Whether it was settled before what is done there. */

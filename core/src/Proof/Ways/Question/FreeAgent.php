@@ -65,7 +65,7 @@ final readonly class FreeAgent
      */
     private static function kept(Asking $at, \Closure $isTheirs): array
     {
-        $did = 0 === $at->since ? array_filter($at->stand()->justNow->did, $isTheirs, \ARRAY_FILTER_USE_KEY) : [];
+        $did = array_filter($at->did(), $isTheirs, \ARRAY_FILTER_USE_KEY);
         $kept = array_fill_keys(array_keys($did), 1);
         $rings = new Acts();
         foreach (array_filter(array_keys(array_merge(...$at->acts->phones)), $isTheirs) as $phone) {

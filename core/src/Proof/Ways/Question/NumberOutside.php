@@ -26,7 +26,7 @@ final class NumberOutside implements Question
             null !== $number &&
             ForwardStep::NOT_CARRIED !== $at->what->exit &&
             (!$at->acts->says($number) || $at->acts->mayDoElse($number, $at->since)) &&
-            (0 < $at->since || !isset($at->stand()->justNow->did[$number]));
+            !isset($at->did()[$number]);
 
         return $isOpen ? 'outside ' . $number : null;
     }

@@ -80,9 +80,8 @@ final class OneThingEach
     private static function isKnown(Asking $at): bool
     {
         \assert($at->what instanceof Ringing);
-        $did = 0 === $at->since ? $at->stand()->justNow->did : [];
 
-        return [] !== array_filter($at->what->rung, static fn(Rung $one): bool => isset($did[$one->phone->id]));
+        return [] !== array_filter($at->what->rung, static fn(Rung $one): bool => isset($at->did()[$one->phone->id]));
     }
 
     /**

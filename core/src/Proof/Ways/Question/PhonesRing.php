@@ -334,7 +334,7 @@ final class PhonesRing implements Question
     private function kept(Asking $at): array
     {
         \assert($at->what instanceof Ringing);
-        if (0 !== $at->since || [] === $at->stand()->justNow->did) {
+        if ([] === $at->did()) {
             return [];
         }
         $phones = array_map(static fn(Rung $rung): string => $rung->phone->id, $at->what->rung);
@@ -349,6 +349,6 @@ final class PhonesRing implements Question
 
     private static function isKept(Asking $at, string $phone): bool
     {
-        return 0 === $at->since && isset($at->stand()->justNow->did[$phone]);
+        return isset($at->did()[$phone]);
     }
 }
