@@ -50,6 +50,16 @@ final readonly class MenuDialling
         );
     }
 
+    /** Seconds that dialling takes: one for each digit after the first, then as long as another may follow; # ends it at once. */
+    public function seconds(string $keys): int
+    {
+        if (1 !== preg_match('/^[0-9]+/', $keys, $digits)) {
+            return 0;
+        }
+
+        return \strlen($digits[0]) - 1 + ($digits[0] === $keys ? $this->digitSeconds : 0);
+    }
+
     public function mayReach(Person $person): bool
     {
         return match ($this->scope) {

@@ -74,7 +74,7 @@ final class DirectoryWalker implements StepWalker
             '' === $keys || $at >= $heard->seconds + $step->asks->waitSeconds
                 ? null
                 : $this->search($step, $keys, $walk);
-        $seconds = null === $search ? $step->asks->waitSeconds : self::spellingSeconds($search, $step);
+        $seconds = null === $search ? $step->asks->waitSeconds : $search->seconds($step->dial->digitSeconds);
         $walk->listen($heard, null === $search ? null : min($at, $heard->seconds));
         $walk->note(new NameSpelled($heard, $search, $step, $try, $seconds, null === $search ? null : $at), $start);
         $walk->pass($seconds + (null === $search ? 0 : max(0, $at - $heard->seconds)));
@@ -96,18 +96,6 @@ final class DirectoryWalker implements StepWalker
         }
 
         return $this->last[2];
-    }
-
-    /** A second for each key after the first, then as long as another may follow. */
-    private static function spellingSeconds(Search $search, DirectoryStep $step): int
-    {
-        $more = match ($search->stop) {
-            Stop::Hash => 1,
-            Stop::Silence => $step->dial->digitSeconds,
-            Stop::One, Stop::Letters, Stop::Nobody => 0,
-        };
-
-        return \strlen($search->typed) - 1 + $more;
     }
 
     /**

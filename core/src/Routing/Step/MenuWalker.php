@@ -69,7 +69,7 @@ final class MenuWalker implements StepWalker
             $keys,
             $isPerson || null !== $step->exits()->find($keys),
             $at,
-            self::moreDigits($step, $press->keys),
+            $step->dial?->seconds($press->keys) ?? 0,
         );
     }
 
@@ -112,15 +112,5 @@ final class MenuWalker implements StepWalker
         $person = null === $step->dial || \strlen($digits) < 2 ? null : $walk->plan->dialled($digits);
 
         return $person instanceof Person && true === $step->dial->mayReach($person) ? $person : null;
-    }
-
-    /** Seconds that dialling takes: one for each digit after the first, then as long as another may follow; # ends it at once. */
-    private static function moreDigits(MenuStep $step, string $keys): int
-    {
-        if (null === $step->dial || 1 !== preg_match('/^[0-9]+/', $keys, $digits)) {
-            return 0;
-        }
-
-        return \strlen($digits[0]) - 1 + ($digits[0] === $keys ? $step->dial->digitSeconds : 0);
     }
 }

@@ -29,7 +29,7 @@ final readonly class SpelledNames
         $found = [];
         foreach (self::searches($directory, $reachable->people($step->dial), $step) as $keys => $search) {
             $keys = (string) $keys;
-            $seconds = self::seconds($search, $step);
+            $seconds = $search->seconds($step->dial->digitSeconds);
             $people = array_map(static fn(Person $person): string => $person->id(), $search->people);
             [, $soon, $least, $late, $most] = $found[implode(' ', $people)] ?? [[], '', \PHP_INT_MAX, '', -1];
             $found[implode(' ', $people)] = [
@@ -113,17 +113,5 @@ final readonly class SpelledNames
         }
 
         return $spelled;
-    }
-
-    /** As the step takes it: a second for each key after the first, then as long as another may follow. */
-    private static function seconds(Search $search, DirectoryStep $step): int
-    {
-        return \strlen($search->typed) -
-            1 +
-            match ($search->stop) {
-                Stop::Hash => 1,
-                Stop::Silence => $step->dial->digitSeconds,
-                Stop::One, Stop::Letters, Stop::Nobody => 0,
-            };
     }
 }
