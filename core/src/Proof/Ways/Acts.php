@@ -15,6 +15,8 @@ use Meandros\Core\Call\PhoneAssumption;
  */
 final class Acts
 {
+    public readonly Presses $presses;
+    public readonly Stated $stated;
     private ?int $count = null;
 
     /**
@@ -23,12 +25,15 @@ final class Acts
      * @param int|null                                   $hangsUp when a caller hangs up who keeps a place; null where they stay on
      */
     public function __construct(
-        public readonly Presses $presses = new Presses(),
+        ?Presses $presses = null,
         public readonly array $phones = [],
-        public readonly Stated $stated = new Stated(),
+        ?Stated $stated = null,
         public readonly array $settled = [],
         public readonly ?int $hangsUp = null,
-    ) {}
+    ) {
+        $this->presses = $presses ?? Presses::none();
+        $this->stated = $stated ?? Stated::none();
+    }
 
     /** At a menu. */
     public static function pressing(KeyPress $key): self
@@ -150,7 +155,7 @@ final class Acts
     /** The same on a way that begins so many seconds earlier. */
     public function later(int $seconds): self
     {
-        if (0 === $seconds) {
+        if (0 === $seconds || ([] === $this->phones && [] === $this->stated->queues && null === $this->hangsUp)) {
             return $this;
         }
         $phones = [];

@@ -7,6 +7,7 @@ namespace Meandros\Core\Proof\Ways;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\QueueState;
+use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Heeded;
@@ -29,6 +30,8 @@ final class Choices
     private array $on = [];
     /** @var array<string, array<int, Run>> by how runs came to a question: those that leave nothing open after it */
     private array $over = [];
+    /** @var array<string, list<array{Run, int}>> by where keys lead: those that were tried, and when they were taken */
+    private array $led = [];
     /** @var array<string, int> questions to which runs came, and the soonest second at which one did */
     private array $came = [];
     /** @var array<string, true> questions to which runs come again and again, ever later */
@@ -47,7 +50,7 @@ final class Choices
         private readonly bool $bySecond,
     ) {}
 
-    /** @return list<Run> that leave nothing open */
+    /** @return list<Run> that leave nothing open; those that are like others come after them */
     public function all(): array
     {
         $next = $seen = [];
@@ -68,7 +71,10 @@ final class Choices
             }
         }
 
-        return array_values(array_replace(...array_values($this->over)));
+        $runs = array_replace(...array_values($this->over));
+        $isLike = static fn(Run $run): bool => null !== $run->like;
+
+        return [...array_filter($runs, static fn(Run $run): bool => !$isLike($run)), ...array_filter($runs, $isLike)];
     }
 
     /**
@@ -102,7 +108,45 @@ final class Choices
         $question = $this->questions->of($asking->what);
         $this->leaves($question?->untried($asking));
         foreach ($question?->answers($asking) ?? [] as $answer) {
-            $this->goOn($asking->acts->then($answer), $shape, $next);
+            if ($answer instanceof Lead) {
+                $this->leadOn($asking, $answer, $shape, $next);
+            } else {
+                $this->goOn($asking->acts->then($answer), $shape, $next);
+            }
+        }
+    }
+
+    /**
+     * Keys that lead to the same are tried once: pressed at another second, they do so at another second.
+     *
+     * @param array<string, non-empty-array<int, array{string, Asking}>> $next by how runs came there, and by second
+     *
+     * @throws TooMuchWork when as much was tried as may be
+     */
+    private function leadOn(Asking $asking, Lead $lead, string $shape, array &$next): void
+    {
+        $acts = $asking->acts->then($lead->acts);
+        $isSoAlways =
+            !$this->bySecond &&
+            [] === $acts->phones &&
+            null === $this->stand->walk->kept() &&
+            $lead->step === ($this->stand->way->next()[1] ?? null);
+        foreach ($isSoAlways ? $this->led[$lead->to] ?? [] : [] as [$run, $second]) {
+            $seconds = $run->seconds - $second + $lead->second;
+            // It may be taken in the very second in which calls come there; and no call lasts forever.
+            $isSo =
+                (0 === $seconds) === (0 === $run->seconds) &&
+                $this->stand->walk->second() + $seconds < TrialCall::MOST_SECONDS;
+            if ($isSo) {
+                $later = $run->later($lead->second - $second, $acts->asked($seconds, $asking->place + 1, 0, [], false));
+                $this->over[$shape][spl_object_id($later)] = $later;
+
+                return;
+            }
+        }
+        $run = $this->goOn($acts, $shape, $next);
+        if ($isSoAlways && null !== $run) {
+            $this->led[$lead->to][] = [$run, $lead->second];
         }
     }
 
@@ -127,20 +171,24 @@ final class Choices
         return $this->tried[$acts->key()] ??= ($this->take)($acts);
     }
 
-    /** @param array<string, non-empty-array<int, array{string, Asking}>> $next by how runs came there, and by second */
-    private function goOn(Acts $acts, string $from, array &$next): void
+    /**
+     * @param array<string, non-empty-array<int, array{string, Asking}>> $next by how runs came there, and by second
+     *
+     * @return Run|null the step taken so; null where something is open in it
+     */
+    private function goOn(Acts $acts, string $from, array &$next): ?Run
     {
         $run = $this->try($acts);
         $asking = $this->firstOpen($run, $acts);
         if (null === $asking) {
-            $this->over[$from][spl_object_id($run)] = $run;
-
-            return;
+            return $this->over[$from][spl_object_id($run)] = $run;
         }
         $since = $this->questions->of($asking->what)?->since($asking) ?? $asking->since;
         [$shape, $isBySecond] = $this->shape($run, $asking);
         $this->on[$from][$shape] = true;
         $next[$shape . ($isBySecond ? "\n" . $asking->since : '')][$since] ??= [$shape, $asking];
+
+        return null;
     }
 
     /**

@@ -123,21 +123,25 @@ final class Explorer
         foreach ($taken->untried as $why) {
             $this->leaves($why, $stand);
         }
+        $isFromHere = $taken->from === $stand;
+        $isSameWay = $taken->from->way->key() === $stand->way->key();
         $new = [];
         foreach ($taken->outcomes as $one) {
             if (null !== $one->run->ending) {
                 $stand->ends($one->run->ending, $one->leg, $one->afterRounds);
                 continue;
             }
-            $isFromHere = $taken->from === $stand && null !== $one->reached;
-            $reached = $isFromHere ? $one->reached : $this->reached($one, $stand);
+            $reached =
+                $isFromHere && null !== $one->reached
+                    ? $one->reached
+                    : $this->reached($one, $stand, $isSameWay ? $one->reached : null);
             if (null === $reached->way->next()) {
                 // Nothing is left to do.
                 $stand->ends($reached->way->ending ?? new Ending(EndingKind::RanOut), $one->leg, $one->afterRounds);
                 null === $stand->walk->kept() && $stand->stays($one->leg);
                 continue;
             }
-            $key = $isFromHere ? $reached->key : $this->key($reached);
+            $key = $reached === $one->reached ? $reached->key : $this->key($reached);
             $key = $this->bySecond ? $reached->wasBefore() ?? $key : $key;
             $stand->leads($key, $one->leg, $one->afterRounds);
             if (!isset($this->stands[$key]) && !isset($new[$key])) {
@@ -178,6 +182,7 @@ final class Explorer
         $afterRounds = $choices->afterRounds();
         $this->looksAgain = $this->looksAgain || $tries->looksAgain;
         $taken = new Taken($stand, $tries, $after, $choices->untried + $tries->untried);
+        $comesTo = [];
         foreach ($all as $run) {
             $leg = Leg::of($run->seconds, $run->acts);
             $kept = $run->walk->kept();
@@ -187,6 +192,11 @@ final class Explorer
             }
             if (null !== $run->ending) {
                 $taken->comesTo(Stand::keyOf($run->ending), new Outcome($run, $leg, $isAfterRounds));
+                continue;
+            }
+            if (null !== $run->like) {
+                $what = $comesTo[spl_object_id($run->like)] ?? null;
+                null === $what || $taken->comesTo($what, new Outcome($run, $leg, $isAfterRounds));
                 continue;
             }
             $why = match (true) {
@@ -203,27 +213,38 @@ final class Explorer
             $justNow = $this->lookedAt->justNow($run->walk, $run->acts, $stand->justNow);
             $one = new Outcome($run, $leg, $isAfterRounds, $acts, $justNow);
             $reached = $this->reached($one, $stand);
-            $how = [$this->key($reached), 0 === $run->seconds, $run->onward->key()];
-            $taken->comesTo(serialize($how), $one->reaches($reached));
+            $what = serialize([$this->key($reached), 0 === $run->seconds, $run->onward->key()]);
+            $comesTo[spl_object_id($run)] = $what;
+            $one->reached = $reached;
+            $taken->comesTo($what, $one);
         }
 
         return $taken;
     }
 
-    /** Where calls stand after a step that was taken from here, or from a place that is like this one. */
-    private function reached(Outcome $one, Stand $stand): Stand
+    /**
+     * Where calls stand after a step that was taken from here, or from a place that is like this one.
+     *
+     * @param Stand|null $like where those stand that come from there, if the same steps are left here; null where others are, or it was here
+     */
+    private function reached(Outcome $one, Stand $stand, ?Stand $like = null): Stand
     {
         $walk = $one->run->walk;
-        $way = $stand->way->after($one->run->onward, $this->plan, $stand->way->within() ?? $stand->walk->second());
+        $way =
+            $like->way ??
+            $stand->way->after($one->run->onward, $this->plan, $stand->way->within() ?? $stand->walk->second());
         $arrival = $stand->walk->arrival();
-        $justNow = 0 === $one->run->seconds ? $one->justNow->after($stand->justNow) : $one->justNow;
+        $isAtOnce = 0 === $one->run->seconds;
+        $justNow = $isAtOnce ? $one->justNow->after($stand->justNow) : $like->justNow ?? $one->justNow;
+        $isKnown = $justNow === $like?->justNow || $justNow->isNothing();
         $reached = new Stand(
             $walk->usesTag() || $walk->arrival() === $arrival ? $walk : $walk->arrived($arrival),
             $way,
             $one->acts,
-            $justNow->isNothing() ? $justNow : $justNow->of($this->remaining->of($way, $walk->kept())),
+            $isKnown ? $justNow : $justNow->of($this->remaining->of($way, $walk->kept())),
         );
         $reached->before = $stand;
+        $reached->carries = $like->carries ?? '';
 
         return $reached;
     }

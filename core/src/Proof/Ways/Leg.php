@@ -20,7 +20,11 @@ final readonly class Leg
         $isShorter =
             $other->least < $this->least ||
             ($other->least === $this->least && $other->leastBy->count() < $this->leastBy->count());
-        [$short, $long] = [$isShorter ? $other : $this, $other->most > $this->most ? $other : $this];
+        $isLonger = $other->most > $this->most;
+        if (!$isShorter && !$isLonger) {
+            return $this;
+        }
+        [$short, $long] = [$isShorter ? $other : $this, $isLonger ? $other : $this];
 
         return new self($short->least, $short->leastBy, $long->most, $long->mostBy);
     }

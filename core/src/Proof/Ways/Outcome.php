@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Ways;
 
 /** Runs of a step by which calls come to the same: one of them, and how long they take. */
-final readonly class Outcome
+final class Outcome
 {
     /**
      * @param bool       $afterRounds whether calls may go round at the step before, as often as they like
@@ -14,28 +14,21 @@ final readonly class Outcome
      * @param Stand|null $reached     where calls stand after it that come from where it was taken; null where it ends them
      */
     public function __construct(
-        public Run $run,
-        public Leg $leg,
-        public bool $afterRounds,
-        public Acts $acts = new Acts(),
-        public JustNow $justNow = new JustNow(),
+        public readonly Run $run,
+        public readonly Leg $leg,
+        public readonly bool $afterRounds,
+        public readonly Acts $acts = new Acts(),
+        public readonly JustNow $justNow = new JustNow(),
         public ?Stand $reached = null,
     ) {}
 
-    public function reaches(Stand $reached): self
-    {
-        return new self($this->run, $this->leg, $this->afterRounds, $this->acts, $this->justNow, $reached);
-    }
-
     public function or(self $other): self
     {
-        return new self(
-            $this->run,
-            $this->leg->or($other->leg),
-            $this->afterRounds || $other->afterRounds,
-            $this->acts,
-            $this->justNow,
-            $this->reached,
-        );
+        $leg = $this->leg->or($other->leg);
+        $afterRounds = $this->afterRounds || $other->afterRounds;
+
+        return $leg === $this->leg && $afterRounds === $this->afterRounds
+            ? $this
+            : new self($this->run, $leg, $afterRounds, $this->acts, $this->justNow, $this->reached);
     }
 }

@@ -29,6 +29,15 @@ final readonly class Presses
         return new KeyPress('#', self::TOO_LATE);
     }
 
+    /** Nothing is pressed anywhere. */
+    public static function none(): self
+    {
+        /** @var self|null $none */
+        static $none = null;
+
+        return $none ??= new self();
+    }
+
     public function isNothing(): bool
     {
         return [] === $this->atMenus && [] === $this->meanwhile && [] === $this->instead;

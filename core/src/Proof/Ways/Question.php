@@ -13,7 +13,7 @@ interface Question
     /**
      * Everything with which calls may go on, each as soon and as late as it can.
      *
-     * @return list<Acts> each settles it
+     * @return list<Acts|Lead> each settles it
      */
     public function answers(Asking $at): array;
 

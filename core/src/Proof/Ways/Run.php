@@ -17,6 +17,7 @@ final readonly class Run
      * @param Onward      $onward where it goes from the step, if that did not end it
      * @param Ending|null $ending where the step ended the call
      * @param int         $there  seconds for which callers are there who may give up
+     * @param Run|null    $like   the run that was tried, where this is the same at another second
      */
     public function __construct(
         public Acts $acts,
@@ -25,5 +26,20 @@ final readonly class Run
         public int $seconds,
         public ?Ending $ending,
         public int $there,
+        public ?self $like = null,
     ) {}
+
+    /** The same where a key that leads on was pressed so many seconds later. */
+    public function later(int $seconds, Acts $acts): self
+    {
+        return new self(
+            $acts,
+            $this->walk,
+            $this->onward,
+            $this->seconds + $seconds,
+            $this->ending,
+            $this->there + $seconds,
+            $this,
+        );
+    }
 }

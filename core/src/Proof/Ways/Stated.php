@@ -23,6 +23,15 @@ final readonly class Stated
         public ?bool $isFax = null,
     ) {}
 
+    /** Nothing is stated. */
+    public static function none(): self
+    {
+        /** @var self|null $none */
+        static $none = null;
+
+        return $none ??= new self();
+    }
+
     public function isNothing(): bool
     {
         return [] === $this->queues && null === $this->parked && null === $this->isFax;

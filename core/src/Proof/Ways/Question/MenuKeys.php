@@ -10,6 +10,7 @@ use Meandros\Core\Plan\Element\Person;
 use Meandros\Core\Plan\Step\MenuStep;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\Lead;
 use Meandros\Core\Proof\Ways\Presses;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Untried;
@@ -52,11 +53,19 @@ final class MenuKeys implements Question
         $isLast = $menu->asks->tries === $at->what->try;
         foreach ([...$known, ...$wrong] as $i => [$soon, $late]) {
             $isWrong = $i >= \count($known);
+            $press = static fn(string $keys, int $after): Acts|Lead => $isWrong
+                ? Acts::pressing(new KeyPress($keys, $after))
+                : new Lead(
+                    Acts::pressing(new KeyPress($keys, $after)),
+                    $menu,
+                    $late,
+                    $at->since + $after + ($menu->dial?->seconds($keys) ?? 0),
+                );
             foreach ($at->isSoonest && ($isFirst || $isWrong) ? $at->soonest($first, $last) : [] as $after) {
-                $answers[] = Acts::pressing(new KeyPress($soon, $after));
+                $answers[] = $press($soon, $after);
             }
             if ($at->isLatest && ($isLast || $isWrong)) {
-                $answers[] = Acts::pressing(new KeyPress($late, $last));
+                $answers[] = $press($late, $last);
             }
         }
 

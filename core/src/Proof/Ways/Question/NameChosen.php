@@ -7,6 +7,7 @@ namespace Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\Lead;
 use Meandros\Core\Proof\Ways\Presses;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Usual;
@@ -57,6 +58,12 @@ final readonly class NameChosen implements Question
             $spelled->seconds ?? 0,
             array_values($whom),
         );
+        $choose = static fn(int $place, int $after): Lead => new Lead(
+            Acts::pressing(new KeyPress((string) $place, $after)),
+            $step,
+            $people[$place - 1] ?? '',
+            $at->since + $after,
+        );
         // Latest nothing is pressed instead of nobody's key. Soonest nobody is spelled instead, but for the last try, after which that leads elsewhere.
         $answers = [Acts::pressing(Presses::nothing())];
         if ($at->isSoonest && ($isLast || !$isSooner())) {
@@ -65,12 +72,12 @@ final readonly class NameChosen implements Question
         // The same names may be read out after every try: one is chosen soonest after the first, and latest after the last.
         foreach ($people as $i => $person) {
             if ($at->isSoonest && 1 === $try && !$isSooner($person)) {
-                $answers[] = Acts::pressing(new KeyPress((string) ($i + 1), 0));
+                $answers[] = $choose($i + 1, 0);
             }
         }
         // Soonest the key for help is pressed instead of a name.
         foreach ($at->isLatest && $isLast ? range(0, \count($people)) : [] as $key) {
-            $answers[] = Acts::pressing(new KeyPress((string) $key, $at->what->seconds + $step->asks->waitSeconds - 1));
+            $answers[] = $choose($key, $at->what->seconds + $step->asks->waitSeconds - 1);
         }
 
         return $answers;

@@ -8,6 +8,7 @@ use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Plan\Step\DirectoryStep;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\Lead;
 use Meandros\Core\Proof\Ways\Presses;
 use Meandros\Core\Proof\Ways\Question;
 use Meandros\Core\Proof\Ways\Untried;
@@ -44,13 +45,21 @@ final readonly class NameKeys implements Question
         $isLast = $step->asks->tries === $at->what->try;
         $names = $this->directories->of($at->plan(), $step);
         $help = [[''], DirectoryStep::HELP, 0, DirectoryStep::HELP, 0];
-        foreach ([$help, ...$names->all] as [$people, $soon, , $late, $most]) {
+        foreach ([$help, ...$names->all] as [$people, $soon, $least, $late, $most]) {
             $leads = 1 === \count($people);
+            $spell = static fn(string $keys, int $after, int $seconds): Acts|Lead => $leads
+                ? new Lead(
+                    Acts::pressing(new KeyPress($keys, $after)),
+                    $step,
+                    $people[0],
+                    $at->since + $after + $seconds,
+                )
+                : Acts::pressing(new KeyPress($keys, $after));
             if ($at->isSoonest && ($isFirst || !$leads)) {
-                $answers[] = Acts::pressing(new KeyPress($soon, 0));
+                $answers[] = $spell($soon, 0, $least);
             }
             if ($at->isLatest && (!$leads || ($isLast && !$names->isChosenLater($most, $people[0])))) {
-                $answers[] = Acts::pressing(new KeyPress($late, $last));
+                $answers[] = $spell($late, $last, $most);
             }
         }
 
