@@ -7,7 +7,6 @@ namespace Meandros\Core\Proof\Ways;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Call\KeyPress;
 use Meandros\Core\Call\QueueState;
-use Meandros\Core\Call\TrialCall;
 use Meandros\Core\Routing\Happening\Happening;
 use Meandros\Core\Routing\Happening\Ringing;
 use Meandros\Core\Routing\Heeded;
@@ -30,12 +29,11 @@ final class Choices
     private array $on = [];
     /** @var array<string, array<int, Run>> by how runs came to a question: those that leave nothing open after it */
     private array $over = [];
-    /** @var array<string, list<array{Run, int}>> by where keys lead: those that were tried, and when they were taken */
-    private array $led = [];
     /** @var array<string, int> questions to which runs came, and the soonest second at which one did */
     private array $came = [];
     /** @var array<string, true> questions to which runs come again and again, ever later */
     private array $around = [];
+    private readonly Leads $leads;
 
     /**
      * @param \Closure(Acts): Run $take     takes the step
@@ -48,7 +46,9 @@ final class Choices
         private readonly Questions $questions,
         public readonly Later $later,
         private readonly bool $bySecond,
-    ) {}
+    ) {
+        $this->leads = new Leads();
+    }
 
     /** @return list<Run> that leave nothing open; those that are like others come after them */
     public function all(): array
@@ -117,7 +117,7 @@ final class Choices
     }
 
     /**
-     * Keys that lead to the same are tried once: pressed at another second, they do so at another second.
+     * Keys that lead to the same are tried once.
      *
      * @param array<string, non-empty-array<int, array{string, Asking}>> $next by how runs came there, and by second
      *
@@ -125,29 +125,14 @@ final class Choices
      */
     private function leadOn(Asking $asking, Lead $lead, string $shape, array &$next): void
     {
-        $acts = $asking->acts->then($lead->acts);
-        $isSoAlways =
-            !$this->bySecond &&
-            [] === $acts->phones &&
-            null === $this->stand->walk->kept() &&
-            $lead->step === ($this->stand->way->next()[1] ?? null);
-        foreach ($isSoAlways ? $this->led[$lead->to] ?? [] : [] as [$run, $second]) {
-            $seconds = $run->seconds - $second + $lead->second;
-            // It may be taken in the very second in which calls come there; and no call lasts forever.
-            $isSo =
-                (0 === $seconds) === (0 === $run->seconds) &&
-                $this->stand->walk->second() + $seconds < TrialCall::MOST_SECONDS;
-            if ($isSo) {
-                $later = $run->later($lead->second - $second, $acts->asked($seconds, $asking->place + 1, 0, [], false));
-                $this->over[$shape][spl_object_id($later)] = $later;
+        $run = $this->bySecond ? null : $this->leads->find($lead, $asking);
+        if (null !== $run) {
+            $this->over[$shape][spl_object_id($run)] = $run;
 
-                return;
-            }
+            return;
         }
-        $run = $this->goOn($acts, $shape, $next);
-        if ($isSoAlways && null !== $run) {
-            $this->led[$lead->to][] = [$run, $lead->second];
-        }
+        $run = $this->goOn($asking->acts->then($lead->acts), $shape, $next);
+        null === $run || $this->leads->add($lead, $run);
     }
 
     /** @return array<int, true> runs that come after something to which calls may come as often as they like, by their object's id */
