@@ -7,7 +7,7 @@ namespace Meandros\Core\Ringing;
 use Meandros\Core\Value\Lists;
 
 /** What became of one phone: when it rang, and how that ended. */
-final readonly class Rung
+final class Rung
 {
     public const ANSWERED = 'answered';
     public const NOT_ANSWERED = 'not answered';
@@ -40,11 +40,14 @@ final readonly class Rung
     /** Announcements are for phones inside. */
     public const NOT_PAGED = 'cannot be paged';
 
+    /** @var array{int, self}|null the same so many seconds later, as it was asked for last */
+    private ?array $later = null;
+
     public function __construct(
-        public RingPhone $phone,
-        public RungTimes $times,
-        public string $outcome,
-        public Carried $carried = new Carried(),
+        public readonly RingPhone $phone,
+        public readonly RungTimes $times,
+        public readonly string $outcome,
+        public readonly Carried $carried = new Carried(),
     ) {}
 
     /** Whether it was to ring, be it that it was refused in the same second. */
@@ -65,9 +68,17 @@ final readonly class Rung
 
     public function later(int $seconds): self
     {
-        return 0 === $seconds
-            ? $this
-            : new self($this->phone, $this->times->later($seconds), $this->outcome, $this->carried);
+        if (0 === $seconds) {
+            return $this;
+        }
+        if ($seconds !== ($this->later[0] ?? 0)) {
+            $this->later = [
+                $seconds,
+                new self($this->phone, $this->times->later($seconds), $this->outcome, $this->carried),
+            ];
+        }
+
+        return $this->later[1];
     }
 
     /** @return array<string, mixed> */

@@ -97,6 +97,144 @@ final class TakenTest extends TestCase
         );
     }
 
+    /**
+     * What was put on a call counts where it comes in once more, by a number of another language; nowhere else, where that is its language anyway.
+     *
+     * @param list<string> $told
+     */
+    #[TestWith(['say', 5, ['ran out of steps  0 14', 'caller gave up  1 14']])]
+    #[TestWith(['forward', 6, ['ran out of steps  0 24', 'caller gave up  1 24']])]
+    public function testItsOwnLanguageIsPutOnIt(string $does, int $places, array $told): void
+    {
+        $tag = ['id' => 'tag', 'do' => 'tag', 'language' => 'en'];
+        $go = static fn(string $id): array => ['id' => $id, 'do' => 'go', 'journey' => 'step'];
+        $builder = (new PlanBuilder())
+            ->prompt('prm', 2)
+            ->with([
+                'id' => 'long',
+                'kind' => 'prompt',
+                'name' => 'Long',
+                'scripts' => ['en' => str_repeat('word ', 25), 'fr' => str_repeat('mot ', 50)],
+            ])
+            ->with([
+                'id' => 'num_french',
+                'kind' => 'number',
+                'name' => 'French',
+                'site' => 'sit_harbour',
+                'number' => '+441632960904',
+                'language' => 'fr',
+                'target' => RandomPlans::BEHIND_OWN_NUMBER,
+            ])
+            ->journey('jrn_main', [
+                [
+                    'id' => 'menu',
+                    'do' => 'menu',
+                    'prompt' => 'prm',
+                    'wait' => 3,
+                    'tries' => 1,
+                    'exits' => [['on' => '1', 'steps' => [$tag, $go('one')]], ['on' => '2', 'steps' => [$go('two')]]],
+                ],
+            ])
+            ->journey('step', [
+                'say' === $does ? self::say('long') : ['id' => 'on', 'do' => 'forward', 'number' => '+441632960904'],
+            ])
+            ->journey(RandomPlans::BEHIND_OWN_NUMBER, [self::say('long')]);
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        self::assertSame($told, self::held($builder, $call));
+        self::assertSame($places, Endings::of($builder->plan(), $call)->places);
+    }
+
+    /** Ann has just refused: by a key that is pressed at once she is rung in that very second; by the same a second later she may be out of reach. */
+    public function testAKeyIsPressedAtOnceOrLater(): void
+    {
+        $end = static fn(string $on): array => ['on' => $on, 'steps' => [['id' => $on, 'do' => 'end']]];
+        $exits = array_map($end, ['unreachable', 'busy', 'nobody']);
+        $ring = ['do' => 'ring', 'target' => 'ann', 'seconds' => 10];
+        $message = ['id' => 'message', 'do' => 'message', 'mailbox' => 'mbx'];
+        $again = $ring + ['id' => 'second', 'exits' => [['on' => 'unreachable', 'steps' => [$message]]]];
+        $menu = [
+            'id' => 'menu',
+            'do' => 'menu',
+            'prompt' => 'prm',
+            'wait' => 3,
+            'tries' => 1,
+            'exits' => [['on' => '1', 'steps' => [$again, ['id' => 'end', 'do' => 'end']]]],
+        ];
+        $builder = (new PlanBuilder())
+            ->person('ann')
+            ->prompt('prm', 2)
+            ->mailbox('mbx', 'prm')
+            ->journey('jrn_main', [['id' => 'first', 'seconds' => 1, 'exits' => $exits] + $ring, $menu]);
+        self::assertSame(
+            [
+                'answered ann 0 13',
+                'ended by plan  0 14',
+                'ran out of steps  0 5',
+                'message mbx 1 6',
+                'caller gave up  1 14',
+            ],
+            self::held($builder, PlanBuilder::trial('2026-11-23T10:30')),
+        );
+    }
+
+    /** No call lasts for longer than four hours: a key that is pressed later is not taken. */
+    public function testAKeyIsPressedTooLate(): void
+    {
+        $menu = [
+            'id' => 'menu',
+            'do' => 'menu',
+            'prompt' => 'prm',
+            'wait' => 5,
+            'tries' => 2,
+            'exits' => [['on' => '1', 'steps' => [['id' => 'end', 'do' => 'end']]]],
+        ];
+        $say = static fn(int $i): array => ['id' => 'say' . $i, 'do' => 'say', 'prompt' => 'long'];
+        $plan = (new PlanBuilder())
+            ->prompt('prm', 2)
+            ->prompt('long', 300)
+            ->prompt('rest', (TrialCall::MOST_SECONDS % 300) + 290)
+            ->journey('jrn_main', [
+                ...array_map($say, range(1, intdiv(TrialCall::MOST_SECONDS, 300) - 1)),
+                self::say('rest'),
+                $menu,
+            ])
+            ->plan();
+        $call = PlanBuilder::trial('2026-11-23T10:30');
+        $endings = Endings::of($plan, $call);
+        self::reproduce($plan, $call, $endings);
+        self::assertSame(
+            [
+                'ran out of steps  14390 14397',
+                'ended by plan  14390 14390',
+                'loop stopped  14400 14400',
+                'caller gave up  1 14400',
+            ],
+            self::told($endings),
+        );
+    }
+
+    /** Whom callers ask for is rung by those who do so at once; those who take their time come to their mailbox, as it is closed by then. */
+    public function testHoursCloseWhileCallersDial(): void
+    {
+        $dial = ['scope' => 'some', 'people' => ['ann'], 'hours' => 'hrs_desk'];
+        $menu = ['id' => 'menu', 'do' => 'menu', 'prompt' => 'prm', 'wait' => 5, 'tries' => 2, 'dial' => $dial];
+        $ann = ['extension' => '201', 'mailbox' => 'mbx'];
+        $plan = (new PlanBuilder())
+            ->prompt('prm', 10)
+            ->mailbox('mbx')
+            ->person('ann')
+            ->with($ann + (new PlanBuilder())->person('ann')->element('ann'))
+            ->journey('jrn_main', [$menu])
+            ->hours('hrs_desk', [['days' => ['mo'], 'from' => '09:00', 'to' => '17:00', 'state' => 'open']]);
+        $call = PlanBuilder::trial('2026-11-23T16:59:50');
+        $endings = Endings::of($plan->plan(), $call);
+        self::reproduce($plan->plan(), $call, $endings);
+        self::assertSame(
+            ['ran out of steps  0 80', 'answered ann 2 26', 'message mbx 2 59', 'caller gave up  1 80'],
+            self::told($endings),
+        );
+    }
+
     /** By one key there is another menu before it: of ways that are as short it is told the one by which less has to be said. */
     #[TestWith([1, 2])]
     #[TestWith([2, 1])]

@@ -106,15 +106,6 @@ final class Acts
         return $does;
     }
 
-    /** The first second from which on it is said what a phone does. */
-    private function saidFrom(string $phone): int
-    {
-        return min([
-            \PHP_INT_MAX,
-            ...array_keys(array_filter($this->phones, static fn(array $some): bool => isset($some[$phone]))),
-        ]);
-    }
-
     public function then(self $later): self
     {
         if ($later->isNothing()) {
@@ -191,13 +182,17 @@ final class Acts
     public function asked(int $seconds, int $keys, int $meanwhile, array $looked, bool $hungUp): self
     {
         $phones = $this->phones;
-        foreach ($phones as $second => $_) {
+        $since = [];
+        foreach ($this->phones as $second => $some) {
+            foreach ($some as $phone => $_) {
+                $since[$phone] = min($second, $since[$phone] ?? $second);
+            }
             if ($second > $seconds) {
                 unset($phones[$second]);
             }
         }
         foreach ($looked as $phone => $second) {
-            if ($second < $this->saidFrom($phone)) {
+            if ($second < ($since[$phone] ?? \PHP_INT_MAX)) {
                 $phones[$second][$phone] = new PhoneAssumption($phone, Behaviour::Rings, null, $second);
             }
         }
@@ -244,19 +239,41 @@ final class Acts
     }
 
     /**
+     * Of a call that goes on so at a second, having come there by other acts that say nothing of phones.
+     *
+     * @param Assumptions $given of which only what the company and earlier calls do counts
+     */
+    public function after(self $before, int $second, Assumptions $given): Assumptions
+    {
+        $on = new self(
+            $before->presses->then($this->presses),
+            [],
+            $before->stated->then($this->stated->later($second)),
+            hangsUp: null === $this->hangsUp ? $before->hangsUp : $this->hangsUp + $second,
+        );
+
+        return $on->within($given, null, $this->said($second));
+    }
+
+    /**
      * Nothing is said of phones that ring, unless they did something else before.
+     *
+     * @param int $later seconds by which they do it later
      *
      * @return list<PhoneAssumption>
      */
-    private function said(): array
+    private function said(int $later = 0): array
     {
         $phones = $this->phones;
         ksort($phones);
         $said = $last = [];
-        foreach ($phones as $some) {
+        foreach ($phones as $second => $some) {
             foreach ($some as $phone => $one) {
                 if (Behaviour::Rings !== ($last[$phone] ?? Behaviour::Rings) || Behaviour::Rings !== $one->does) {
-                    $said[] = $one;
+                    $said[] =
+                        0 === $later
+                            ? $one
+                            : new PhoneAssumption($one->who, $one->does, $one->afterSeconds, $second + $later);
                 }
                 $last[$phone] = $one->does;
             }

@@ -132,7 +132,7 @@ final class Choices
             return;
         }
         $run = $this->goOn($asking->acts->then($lead->acts), $shape, $next);
-        null === $run || $this->leads->add($lead, $run);
+        null === $run || $this->leads->add($lead, $asking, $run);
     }
 
     /** @return array<int, true> runs that come after something to which calls may come as often as they like, by their object's id */

@@ -213,7 +213,7 @@ final class Explorer
             $justNow = $this->lookedAt->justNow($run->walk, $run->acts, $stand->justNow);
             $one = new Outcome($run, $leg, $isAfterRounds, $acts, $justNow);
             $reached = $this->reached($one, $stand);
-            $what = serialize([$this->key($reached), 0 === $run->seconds, $run->onward->key()]);
+            $what = implode("\n", [$this->key($reached), 0 === $run->seconds ? 'at once' : '', $run->onward->key()]);
             $comesTo[spl_object_id($run)] = $what;
             $one->reached = $reached;
             $taken->comesTo($what, $one);
@@ -258,8 +258,11 @@ final class Explorer
     /** Of a place; names it. */
     private function key(Stand $stand): string
     {
-        $tag = $stand->walk->arrival()->tag->language;
-        $same = implode("\n", [$stand->way->key(), $tag, $this->carries($stand), '']);
+        $arrival = $stand->walk->arrival();
+        // The one that was put on it holds also where it comes in once more; nowhere else is it another than just the same.
+        $comesBackIn = $this->remaining->comesBackIn($stand->way, $stand->walk->kept());
+        $language = $comesBackIn ? $arrival->tag->language : $arrival->language;
+        $same = implode("\n", [$stand->way->key(), $language, $this->carries($stand), '']);
         $stand->name = $same . $stand->did();
         $second = $this->bySecond ? "\n" . $stand->walk->second() : '';
         $stand->beside = $same . $second;

@@ -59,10 +59,18 @@ final readonly class JustNow
     /** Equal where phones did the same. */
     public function key(): string
     {
+        if ([] === $this->did && [] === $this->reached) {
+            return '';
+        }
         [$did, $reached] = [$this->did, array_keys($this->reached)];
         ksort($did);
         sort($reached);
 
-        return [] === $did && [] === $reached ? '' : serialize([$did, $reached]);
+        $key = implode(' ', $reached);
+        foreach ($did as $phone => $one) {
+            $key .= "\n" . $phone . ' ' . $one->does->value . ' ' . $one->afterSeconds;
+        }
+
+        return $key;
     }
 }

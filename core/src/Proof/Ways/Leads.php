@@ -12,9 +12,9 @@ final class Leads
     /** @var array<string, list<array{Run, int}>> by where they lead, and when they were taken, in seconds since the step began */
     private array $led = [];
 
-    public function add(Lead $lead, Run $run): void
+    public function add(Lead $lead, Asking $asking, Run $run): void
     {
-        $this->led[$lead->to][] = [$run, $lead->second];
+        self::isSoAlways($lead, $asking) && ($this->led[$lead->to][] = [$run, $lead->second]);
     }
 
     /** How the step is taken where a key is pressed, told from what was tried; null where that has to be tried. */
@@ -36,13 +36,11 @@ final class Leads
         return null;
     }
 
-    /** Whether it depends on nothing but the key: not on what phones did before, nor on a place that the caller keeps meanwhile. */
+    /** Whether it depends on nothing but the key: phones do nothing before it, and no place is kept meanwhile. */
     private static function isSoAlways(Lead $lead, Asking $asking): bool
     {
         $stand = $asking->stand();
 
-        return [] === $asking->acts->phones &&
-            null === $stand->walk->kept() &&
-            $lead->step === ($stand->way->next()[1] ?? null);
+        return null === $stand->walk->kept() && $lead->step === ($stand->way->next()[1] ?? null);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Meandros\Core\Proof\Ways;
 
 use Meandros\Core\Plan\Called;
+use Meandros\Core\Plan\Element;
 use Meandros\Core\Plan\Element\Blank;
 use Meandros\Core\Plan\Element\Journey;
 use Meandros\Core\Plan\Element\Mailbox;
@@ -35,6 +36,8 @@ final class Remaining
     private array $known = [];
     /** @var array<string, array<string, true>> by element, or number outside */
     private array $behind = [];
+    /** @var array<string, true> our own numbers, as they are called by what was looked at */
+    private array $ours = [];
     /** @var array<string, WhoRang> by where a call is in its journeys */
     private array $said = [];
     /** @var array<string, WhoRang> by the name of a list and the place in it */
@@ -91,6 +94,15 @@ final class Remaining
     public function ofKept(PlaceKept $kept): array
     {
         return $this->behindAll([$kept->queue]);
+    }
+
+    /** Whether calls may come in once more from there, by one of our own numbers. */
+    public function comesBackIn(Itinerary $way, ?PlaceKept $kept): bool
+    {
+        // Only once it is known what remains, it is known which of that is ours.
+        $remaining = $this->of($way, $kept);
+
+        return [] !== array_intersect_key($this->ours, $remaining);
     }
 
     /** After the step that comes next. */
@@ -229,7 +241,7 @@ final class Remaining
             } elseif (!isset($mentioned[$id])) {
                 $mentioned[$id] = true;
                 // A number outside is none; one of our own leads further.
-                $element = $this->plan->find($id) ?? (str_starts_with($id, '+') ? $this->plan->dialled($id) : null);
+                $element = $this->plan->find($id) ?? $this->ours($id);
                 // Numbers outside are no elements to which another refers.
                 null === $element || array_push($next, ...array_values(Called::by($element)));
                 foreach ($element?->references() ?? [] as $reference) {
@@ -242,6 +254,15 @@ final class Remaining
         }
 
         return $mentioned;
+    }
+
+    /** One of our own numbers that is called as one outside is. */
+    private function ours(string $number): ?Element
+    {
+        $ours = str_starts_with($number, '+') ? $this->plan->dialled($number) : null;
+        null === $ours || ($this->ours[$number] = true);
+
+        return $ours;
     }
 
     private static function goesBack(StepList $steps): bool

@@ -51,7 +51,7 @@ final class Tries
         if ($this->allowance->isSpent()) {
             throw new TooMuchWork(null);
         }
-        $walk = $this->stand->walk->goingOn($this->does($acts)->within($this->given));
+        $walk = $this->stand->walk->goingOn($this->assumes($acts));
         $since = $walk->second();
         [$onward, $ending] = $this->walk($walk);
         $this->allowance->ran($walk);
@@ -77,16 +77,18 @@ final class Tries
     }
 
     /** What phones did in the second in which calls come there is settled; after it they ring, unless it is said what they do. */
-    private function does(Acts $acts): Acts
+    private function assumes(Acts $acts): Assumptions
     {
         $now = $this->stand->justNow->did;
-        if ([] === $now) {
-            return $this->stand->acts->then($acts->later($this->stand->walk->second()));
+        if ([] !== $now) {
+            $ring = static fn(PhoneAssumption $one): PhoneAssumption => new PhoneAssumption(
+                $one->who,
+                Behaviour::Rings,
+            );
+            $acts = Acts::ringing($now)->then(Acts::ringing(array_map($ring, $now), 1))->then($acts);
         }
-        $ring = static fn(PhoneAssumption $one): PhoneAssumption => new PhoneAssumption($one->who, Behaviour::Rings);
-        $kept = Acts::ringing($now)->then(Acts::ringing(array_map($ring, $now), 1));
 
-        return $this->stand->acts->then($kept->then($acts)->later($this->stand->walk->second()));
+        return $acts->after($this->stand->acts, $this->stand->walk->second(), $this->given);
     }
 
     /** @return array{Onward, Ending|null} */
