@@ -55,15 +55,13 @@ final class Outlook
                 $before[$to][] = $key;
             }
         }
-        // Each of those that are waiting once, the last ones first: what they lead to was found after them.
-        $changed = array_fill_keys(array_keys($this->stands), true);
-        while (null !== ($key = array_key_last($changed))) {
-            unset($changed[$key]);
+        $changed = array_keys($this->stands);
+        while (null !== ($key = array_pop($changed))) {
             foreach ($before[$key] ?? [] as $from) {
                 $all = $this->endings[$from] + $this->endings[$key];
                 if (\count($all) > \count($this->endings[$from])) {
                     $this->endings[$from] = $all;
-                    $changed[$from] = true;
+                    $changed[] = $from;
                 }
             }
         }
