@@ -66,7 +66,7 @@ final readonly class NameChosen implements Question
         );
         // Latest nothing is pressed instead of nobody's key. Soonest nobody is spelled instead, but for the last try, after which that leads elsewhere.
         $answers = [Acts::pressing(Presses::nothing())];
-        if ($at->isSoonest && ($isLast || !$isSooner())) {
+        if ($at->isSoonest && (($isLast && $names->areSoonestRead($people)) || !$isSooner())) {
             $answers[] = Acts::pressing(new KeyPress(self::NOBODY, 0));
         }
         // The same names may be read out after every try: one is chosen soonest after the first, and latest after the last.

@@ -55,7 +55,12 @@ final readonly class NameKeys implements Question
                     $at->since + $after + $seconds,
                 )
                 : Acts::pressing(new KeyPress($keys, $after));
-            if ($at->isSoonest && ($isFirst || !$leads)) {
+            $isSoonest = match (\count($people)) {
+                0 => true,
+                1 => $isFirst,
+                default => $names->isSoonestRead($people, $least, $isFirst, $isLast),
+            };
+            if ($at->isSoonest && $isSoonest) {
                 $answers[] = $spell($soon, 0, $least);
             }
             if ($at->isLatest && (!$leads || ($isLast && !$names->isChosenLater($most, $people[0])))) {

@@ -60,12 +60,60 @@ final readonly class SpelledNames
         return false;
     }
 
+    /**
+     * Whether several are spelled as soon as can be so that something is sooner by it: to be asked for, of those read out; to be through with
+     * the try; or to have chosen nobody at the last one.
+     *
+     * @param list<string> $people  by id
+     * @param int          $seconds in which they are spelled
+     */
+    public function isSoonestRead(array $people, int $seconds, bool $isFirst, bool $isLast): bool
+    {
+        if (!$this->isSpelledIn($seconds, []) || ($isLast && $this->areSoonestRead($people))) {
+            return true;
+        }
+        foreach ($isFirst ? $this->read($people) : [] as $person) {
+            if (!$this->isSpelledIn($seconds, [$person])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Whether of several who are read out none are so sooner: nobody is chosen soonest of these.
+     *
+     * @param list<string> $people by id
+     */
+    public function areSoonestRead(array $people): bool
+    {
+        $soonest = [];
+        $fewest = \PHP_INT_MAX;
+        foreach ($this->all as [$some, , $least]) {
+            if (\count($some) > 1 && $least < $fewest) {
+                [$fewest, $soonest] = [$least, $some];
+            }
+        }
+
+        return $this->read($soonest) === $this->read($people);
+    }
+
+    /**
+     * @param list<string> $people by id
+     *
+     * @return list<string> those who are read out
+     */
+    private function read(array $people): array
+    {
+        return \array_slice($people, 0, $this->step->spelling->most);
+    }
+
     /** Whether somebody is asked for later than in so many seconds where several are spelled, and one of those read out is chosen. */
     public function isChosenLater(int $seconds, string $person): bool
     {
         foreach ($this->all as [$people, , , , $most]) {
-            $isRead =
-                \count($people) > 1 && \in_array($person, \array_slice($people, 0, $this->step->spelling->most), true);
+            $isRead = \count($people) > 1 && \in_array($person, $this->read($people), true);
             if ($isRead && $most + $this->step->asks->waitSeconds > $seconds) {
                 return true;
             }
