@@ -259,7 +259,7 @@ final class Explorer
     private function key(Stand $stand): string
     {
         $arrival = $stand->walk->arrival();
-        // The one that was put on it holds also where it comes in once more; nowhere else is it another than just the same.
+        // A language that was put on it still holds where it comes in once more; until then it is the one in which the call is.
         $comesBackIn = $this->remaining->comesBackIn($stand->way, $stand->walk->kept());
         $language = $comesBackIn ? $arrival->tag->language : $arrival->language;
         $same = implode("\n", [$stand->way->key(), $language, $this->carries($stand), '']);

@@ -82,7 +82,7 @@ final readonly class SpelledNames
     }
 
     /**
-     * Whether of several who are read out none are so sooner: nobody is chosen soonest of these.
+     * Whether no others of whom several are read out are spelled sooner: choosing nobody is soonest among these.
      *
      * @param list<string> $people by id
      */
