@@ -245,15 +245,19 @@ final class Remaining
                 // Numbers outside are no elements to which another refers.
                 null === $element || array_push($next, ...array_values(Called::by($element)));
                 foreach ($element?->references() ?? [] as $reference) {
-                    // A mailbox rings nobody, but for the key that leaves it.
-                    if (!($element instanceof Mailbox) || str_starts_with($reference->pointer, '/keys/')) {
-                        $next[] = $reference->id;
-                    }
+                    self::leadsOn($element, $reference) && ($next[] = $reference->id);
                 }
             }
         }
 
         return $mentioned;
+    }
+
+    /** A mailbox rings nobody, but for the key that leaves it; and a number that is only shown is not called. */
+    private static function leadsOn(Element $element, Reference $reference): bool
+    {
+        return (!($element instanceof Mailbox) || str_starts_with($reference->pointer, '/keys/')) &&
+            !str_ends_with($reference->pointer, '/shows');
     }
 
     /** One of our own numbers that is called as one outside is. */
