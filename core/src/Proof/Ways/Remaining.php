@@ -254,7 +254,7 @@ final class Remaining
     }
 
     /** A mailbox rings nobody, but for the key that leaves it; and a number that is only shown is not called. */
-    private static function leadsOn(Element $element, Reference $reference): bool
+    private static function leadsOn(?Element $element, Reference $reference): bool
     {
         return (!($element instanceof Mailbox) || str_starts_with($reference->pointer, '/keys/')) &&
             !str_ends_with($reference->pointer, '/shows');

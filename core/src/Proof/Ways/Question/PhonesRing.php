@@ -170,22 +170,7 @@ final class PhonesRing implements Question
                 OneThingAll::ringOn($at, array_diff_key($open, $alike)),
             );
             $isAlone = \count($open) > 1 && Lists::has($with, $all) && !self::areApart($at, $open, $windows);
-            foreach ($isAlone ? array_keys($open) : [] as $phone) {
-                $others = array_diff_key($alike, [$phone => true]);
-                $rings = Acts::ringing($others, $at->since)->then(
-                    OneThingAll::ringOn($at, array_diff_key($open, $others)),
-                );
-                $answers[] = $rings;
-                $run = $at->try($rings);
-                $window = RingWindow::window($at, $run, $phone);
-                if ($window !== $windows[$phone]) {
-                    array_push($answers, ...Answered::answered($at, $phone, $run, $rings));
-                }
-                foreach (array_unique([...OneThingAll::soonest($at, $open), $window[1] ?? 0]) as $after) {
-                    $refuses = [$phone => new PhoneAssumption($phone, Behaviour::Refuses, $after)];
-                    $answers[] = $rings->then(Acts::ringing($refuses, $at->since));
-                }
-            }
+            $isAlone && array_push($answers, ...OneAlone::of($at, $open, $windows, $alike));
         }
 
         array_push($answers, ...OneThingEach::of($at, $open));
