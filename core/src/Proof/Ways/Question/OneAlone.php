@@ -107,16 +107,21 @@ final readonly class OneAlone
         return $seconds;
     }
 
-    /** Whether each rings once, by no rule, and makes no difference to others by which of their phones somebody is busy, or refuses. */
+    /**
+     * Whether each has its turn, and by no rule, and makes no difference to others by which of their phones somebody is busy, or
+     * refuses.
+     */
     private static function speakForThemselves(Asking $at): bool
     {
         \assert($at->what instanceof Ringing);
-        $manners = Team::mannersOf($at->plan(), $at->what->target);
-
-        return null === $at->what->why->choice?->rule &&
+        $isPlain =
+            null === $at->what->why->choice?->rule &&
             null === $at->what->why->turn &&
-            true !== $manners?->followRules &&
+            true !== Team::mannersOf($at->plan(), $at->what->target)?->followRules &&
             !$at->what->isAnnouncement() &&
             !OneThingEach::skipsBusy($at);
+
+        return $isPlain &&
+            [] === array_filter($at->what->rung, static fn(Rung $one): bool => Rung::NOT_REACHED === $one->outcome);
     }
 }

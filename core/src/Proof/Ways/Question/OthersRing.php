@@ -52,9 +52,14 @@ final class OthersRing
         $ways = [];
         foreach (\count($open) > 1 ? array_keys($have) : [] as $phone) {
             $isReached = 0 === $at->since && isset($at->stand()->justNow->reached[$phone]);
+            // One at which whoever picks up is asked for a key is not taken by its mailbox, which is listened to the longer the later it is.
+            $atOnce = match (true) {
+                $open[$phone]->phone->manner->askFirst => [],
+                $isReached => [Behaviour::Busy],
+                default => [Behaviour::Unreachable, Behaviour::Busy],
+            };
             $does = [
-                ...$isReached ? [] : [new PhoneAssumption($phone, Behaviour::Unreachable)],
-                new PhoneAssumption($phone, Behaviour::Busy),
+                ...array_map(static fn(Behaviour $one): PhoneAssumption => new PhoneAssumption($phone, $one), $atOnce),
                 ...array_map(
                     static fn(int $after): PhoneAssumption => new PhoneAssumption($phone, Behaviour::Refuses, $after),
                     RingWindow::lasts($at, $at->run, $phone),
