@@ -83,7 +83,7 @@ final readonly class OneAlone
     {
         $begin = $end = $handedOn = [];
         foreach (self::speakForThemselves($at) ? $open : [] as $phone => $rung) {
-            $window = $alone[$phone];
+            $window = RingWindow::mayBeAnswered($rung) ? $alone[$phone] : null;
             if (true === $rung->phone->outside?->mailbox?->whenBusy) {
                 $rung->phone->manner->askFirst || ($handedOn[$phone] = true);
             } elseif (null !== $window && !$at->later()->rings($phone)) {

@@ -9,7 +9,9 @@ use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
 use Meandros\Core\Ringing\Rung;
+use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Happening\Ringing;
+use Meandros\Core\Routing\Happening\TriesAgain;
 
 /** What some phones do so that others ring on, ring longer, or come up at all. */
 final class OthersRing
@@ -49,12 +51,19 @@ final class OthersRing
     {
         $have = array_filter($open, static fn(Rung $one): bool => null !== $one->phone->outside?->mailbox);
         $later = RingWindow::later($open);
+        // Where whoever picks up is asked for a key, the mailbox does not take the call: it is over the later, the later it is refused.
+        $isOverLater =
+            !OneThingEach::skipsBusy($at) &&
+            [] ===
+                array_filter(
+                    $at->run->walk->events(),
+                    static fn(Event $one): bool => $one->happening instanceof TriesAgain,
+                );
         $ways = [];
         foreach (\count($open) > 1 ? array_keys($have) : [] as $phone) {
             $isReached = 0 === $at->since && isset($at->stand()->justNow->reached[$phone]);
-            // One at which whoever picks up is asked for a key is not taken by its mailbox, which is listened to the longer the later it is.
             $atOnce = match (true) {
-                $open[$phone]->phone->manner->askFirst => [],
+                $open[$phone]->phone->manner->askFirst && $isOverLater => [],
                 $isReached => [Behaviour::Busy],
                 default => [Behaviour::Unreachable, Behaviour::Busy],
             };
