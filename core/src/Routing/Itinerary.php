@@ -77,6 +77,34 @@ final class Itinerary
     }
 
     /**
+     * Whether it matters by which of these exits the step that comes next is left.
+     *
+     * @param list<string> $exits
+     */
+    public function tellsExits(array $exits): bool
+    {
+        if (null !== $this->exitAfterParts(null)) {
+            return false;
+        }
+        $steps = [$this->next()[1] ?? null];
+        foreach (array_reverse($this->frames) as $frame) {
+            if (null === $frame->owner?->since) {
+                break;
+            }
+            $steps[] = $frame->owner->step;
+        }
+        foreach ($exits as $exit) {
+            foreach ($steps as $step) {
+                if (null !== $step?->exits()->find($exit)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
      * Where the call is once the step that came next has been taken.
      *
      * @param int $since the second since which it was at it

@@ -7,6 +7,7 @@ namespace Meandros\Core\Proof\Ways;
 use Meandros\Core\Call\Assumptions;
 use Meandros\Core\Plan\Plan;
 use Meandros\Core\Proof\NotTried;
+use Meandros\Core\Proof\Ways\Question\OneWayOn;
 use Meandros\Core\Routing\Ending;
 use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Router;
@@ -175,7 +176,12 @@ final class Explorer
             $stand,
             $this->given,
             $this->questions,
-            new Later($this->remaining->says($stand->way)->isHeard(), $after->all, $this->mixes),
+            new Later(
+                $this->remaining->says($stand->way)->isHeard(),
+                $after->all,
+                $this->mixes,
+                !$this->bySecond && $this->isOneWayOn($stand),
+            ),
             $this->bySecond,
         );
         $all = $choices->all();
@@ -304,7 +310,14 @@ final class Explorer
             $stand->way->nextKey(),
             $this->carries($stand),
             $this->remaining->says($stand->way)->isHeard() ? 'heard' : '',
+            $this->isOneWayOn($stand) ? 'one way on' : '',
             $this->bySecond ? $stand->walk->second() : '',
         ]);
+    }
+
+    /** Whether calls go on alike from there whatever becomes of ringing. */
+    private function isOneWayOn(Stand $stand): bool
+    {
+        return !$this->remaining->says($stand->way)->isHeard() && !$stand->way->tellsExits(OneWayOn::EXITS);
     }
 }

@@ -25,7 +25,7 @@ final readonly class OneAlone
      *
      * @return list<Acts>
      */
-    public static function of(Asking $at, array $open, array $windows, array $alike): array
+    public static function of(Asking $at, array $open, array $windows, array $alike, OneWayOn $on): array
     {
         $rings = $alone = [];
         foreach ($open as $phone => $rung) {
@@ -37,7 +37,7 @@ final readonly class OneAlone
                 ? $windows[$phone]
                 : RingWindow::window($at, $at->try($rings[$phone]), $phone);
         }
-        $refuse = self::whenTheyRefuse($at, $open, $alone);
+        $refuse = self::whenTheyRefuse($at, $open, $alone, $on);
         $answers = [];
         foreach ($rings as $phone => $acts) {
             self::ringsAsLong($at, $open, $open[$phone]) || ($answers[] = $acts);
@@ -79,7 +79,7 @@ final readonly class OneAlone
      *
      * @return array<string, list<int>> after how many seconds of ringing, by phone
      */
-    private static function whenTheyRefuse(Asking $at, array $open, array $alone): array
+    private static function whenTheyRefuse(Asking $at, array $open, array $alone, OneWayOn $on): array
     {
         $begin = $end = $handedOn = [];
         foreach (self::speakForThemselves($at) ? $open : [] as $phone => $rung) {
@@ -98,8 +98,8 @@ final readonly class OneAlone
             $isLatest = !isset($end[$phone]) || $phone === $latest;
             $seconds[$phone] = array_values(
                 array_unique([
-                    ...$isSoonest ? OneThingAll::soonest($at, $open) : [],
-                    ...$isLatest ? [$alone[$phone][1] ?? 0] : [],
+                    ...$isSoonest && !$on->knowsSoonest ? OneThingAll::soonest($at, $open) : [],
+                    ...$isLatest && !$on->knowsLatest ? [$alone[$phone][1] ?? 0] : [],
                 ]),
             );
         }

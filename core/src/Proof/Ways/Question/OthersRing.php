@@ -51,7 +51,7 @@ final class OthersRing
     {
         $have = array_filter($open, static fn(Rung $one): bool => null !== $one->phone->outside?->mailbox);
         $later = RingWindow::later($open);
-        // Where whoever picks up is asked for a key, the mailbox does not take the call: it is over the later, the later it is refused.
+        // Where whoever picks up is asked for a key, the mailbox does not take the call: it is over the later, the later it is handed on.
         $isOverLater =
             !OneThingEach::skipsBusy($at) &&
             [] ===
@@ -60,10 +60,11 @@ final class OthersRing
                     static fn(Event $one): bool => $one->happening instanceof TriesAgain,
                 );
         $ways = [];
-        foreach (\count($open) > 1 ? array_keys($have) : [] as $phone) {
+        foreach (\count($open) > 1 ? $have : [] as $phone => $rung) {
             $isReached = 0 === $at->since && isset($at->stand()->justNow->reached[$phone]);
             $atOnce = match (true) {
-                $open[$phone]->phone->manner->askFirst && $isOverLater => [],
+                $isOverLater && $rung->phone->manner->askFirst && true === $rung->phone->outside?->mailbox?->whenBusy
+                    => [],
                 $isReached => [Behaviour::Busy],
                 default => [Behaviour::Unreachable, Behaviour::Busy],
             };

@@ -157,7 +157,11 @@ final class PhonesRing implements Question
         $with = [self::others($at, $open) ?? [$skipsBusy ? Behaviour::Unreachable : Behaviour::Busy, 0]];
         $skipsBusy && self::haveMailbox($open) && ($with[] = [Behaviour::Busy, 0]);
         $open = self::whoMatters($at, $open);
+        $on = OneWayOn::of($at, $open);
         foreach (OneThingAll::together($at, $open) as $all) {
+            if ($on->knows(...$all) && !Lists::has($with, $all)) {
+                continue;
+            }
             $may =
                 Behaviour::Unreachable === $all[0] && 0 === $at->since
                     ? array_diff_key($open, $at->stand()->justNow->reached)
@@ -170,7 +174,7 @@ final class PhonesRing implements Question
                 OneThingAll::ringOn($at, array_diff_key($open, $alike)),
             );
             $isAlone = \count($open) > 1 && Lists::has($with, $all) && !self::areApart($at, $open, $windows);
-            $isAlone && array_push($answers, ...OneAlone::of($at, $open, $windows, $alike));
+            $isAlone && array_push($answers, ...OneAlone::of($at, $open, $windows, $alike, $on));
         }
 
         array_push($answers, ...OneThingEach::of($at, $open));
