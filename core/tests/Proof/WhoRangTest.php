@@ -64,4 +64,42 @@ final class WhoRangTest extends TestCase
         );
         self::assertSame([$places, $most], [$endings->places, $over[0]->most ?? null]);
     }
+
+    /** A number that Ben's mobile only shows is not one that calls come to: what is said behind it parts none. */
+    public function testANumberIsOnlyShown(): void
+    {
+        $builder = (new PlanBuilder())->person('ann')->prompt('short', 2)->prompt('long', 6)->mailbox('mbx');
+        $mobile = [
+            'id' => 'mobile',
+            'type' => 'outside',
+            'label' => 'Mobile',
+            'number' => '+447700900123',
+            'shows' => 'num_shown',
+        ];
+        $plan = $builder
+            ->with(['greetings' => ['busy' => 'long', 'unreachable' => 'short']] + $builder->element('mbx'))
+            ->with([
+                'id' => 'num_shown',
+                'kind' => 'number',
+                'name' => 'Shown',
+                'number' => '+441632960555',
+                'site' => 'sit_harbour',
+                'target' => 'jrn_shown',
+            ])
+            ->with([
+                'id' => 'ben',
+                'kind' => 'person',
+                'name' => 'Ben',
+                'extension' => '',
+                'site' => 'sit_harbour',
+                'phones' => [$mobile],
+            ])
+            ->journey('jrn_shown', [['id' => 's3', 'do' => 'message', 'mailbox' => 'mbx']])
+            ->journey('jrn_main', [
+                ['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20],
+                ['id' => 's2', 'do' => 'ring', 'target' => 'ben', 'seconds' => 20],
+            ])
+            ->plan();
+        self::assertSame(2, Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'))->places);
+    }
 }

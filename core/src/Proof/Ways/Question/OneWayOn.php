@@ -66,7 +66,9 @@ final readonly class OneWayOn
             static fn(Rung $one): bool => Rung::NOT_REACHED === $one->outcome || $at->later()->rings($one->phone->id),
         );
 
+        // Others may do something else a second later than in the very second in which calls came here.
         return $at->later()->isOneWayOn &&
+            [] === $at->stand()->justNow->did &&
             null === $at->what->why->turn &&
             [] === $passedOn &&
             [] === $matter &&

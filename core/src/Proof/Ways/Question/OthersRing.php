@@ -8,6 +8,7 @@ use Meandros\Core\Call\Behaviour;
 use Meandros\Core\Call\PhoneAssumption;
 use Meandros\Core\Proof\Ways\Acts;
 use Meandros\Core\Proof\Ways\Asking;
+use Meandros\Core\Proof\Ways\Run;
 use Meandros\Core\Ringing\Rung;
 use Meandros\Core\Routing\Event;
 use Meandros\Core\Routing\Happening\Ringing;
@@ -16,6 +17,16 @@ use Meandros\Core\Routing\Happening\TriesAgain;
 /** What some phones do so that others ring on, ring longer, or come up at all. */
 final class OthersRing
 {
+    /** Whether phones ring round after round: the second in which one is over tells when the next begins. */
+    private static function areRounds(Asking $at): bool
+    {
+        return [] !==
+            array_filter(
+                $at->run->walk->events(),
+                static fn(Event $one): bool => $one->happening instanceof TriesAgain,
+            );
+    }
+
     /**
      * Where those are busy, or out of reach, who would hear the caller, others ring longer, or come up at all: it is asked what they do.
      *
@@ -52,13 +63,7 @@ final class OthersRing
         $have = array_filter($open, static fn(Rung $one): bool => null !== $one->phone->outside?->mailbox);
         $later = RingWindow::later($open);
         // Where whoever picks up is asked for a key, the mailbox does not take the call: it is over the later, the later it is handed on.
-        $isOverLater =
-            !OneThingEach::skipsBusy($at) &&
-            [] ===
-                array_filter(
-                    $at->run->walk->events(),
-                    static fn(Event $one): bool => $one->happening instanceof TriesAgain,
-                );
+        $isOverLater = !OneThingEach::skipsBusy($at) && !self::areRounds($at);
         $ways = [];
         foreach (\count($open) > 1 ? $have : [] as $phone => $rung) {
             $isReached = 0 === $at->since && isset($at->stand()->justNow->reached[$phone]);
@@ -129,6 +134,12 @@ final class OthersRing
                 $ways[] = $busy + OneThingAll::alike($theirs, Behaviour::Refuses, $after);
             }
             $ways[] = OneThingAll::asLateAsTheyCan($at, $theirs, $busy);
+            $run = $at->try(Acts::ringing($busy, $at->since));
+            foreach ($theirs as $phone => $rung) {
+                foreach ($rung->phone->owner->refusesForAll ? RingWindow::lasts($at, $run, $phone) : [] as $after) {
+                    $ways[] = $busy + [$phone => new PhoneAssumption($phone, Behaviour::Refuses, $after)];
+                }
+            }
         }
 
         return array_map(static fn(array $way): Acts => Acts::ringing($way, $at->since), $ways);
@@ -205,11 +216,56 @@ final class OthersRing
             $answers[] = $rings;
             $run = $at->try($rings);
             foreach (array_keys($others) as $phone) {
-                RingWindow::window($at, $run, $phone) === $windows[$phone] ||
+                if (RingWindow::window($at, $run, $phone) !== $windows[$phone]) {
                     array_push($answers, ...Answered::answered($at, $phone, $run, $rings));
+                    array_push($answers, ...self::handsOnOrRefusesForAll($at, $open, $phone, $run, $rings));
+                }
             }
         }
 
         return $answers;
+    }
+
+    /**
+     * One that rings longer, or sooner, hands the call to its own mailbox, or somebody refuses by it for all of theirs.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<Acts>
+     */
+    private static function handsOnOrRefusesForAll(Asking $at, array $open, string $phone, Run $run, Acts $rings): array
+    {
+        $hasMailbox = null !== $open[$phone]->phone->outside?->mailbox && !$open[$phone]->phone->manner->askFirst;
+        $does = $hasMailbox ? [new PhoneAssumption($phone, Behaviour::Unreachable)] : [];
+        $theirs = OneThingEach::theirs($open, OneThingEach::owner($phone));
+        if ($hasMailbox || ($open[$phone]->phone->owner->refusesForAll && \count($theirs) > 1)) {
+            foreach (RingWindow::lasts($at, $run, $phone) as $after) {
+                $does[] = new PhoneAssumption($phone, Behaviour::Refuses, $after);
+            }
+        }
+
+        return array_map(
+            static fn(PhoneAssumption $one): Acts => $rings->then(Acts::ringing([$phone => $one], $at->since)),
+            $does,
+        );
+    }
+
+    /**
+     * Those that are called and do not ring are busy, or out of reach, and the others refuse as late as they can: none rang on.
+     *
+     * @param array<string, Rung> $open
+     *
+     * @return list<Acts>
+     */
+    public static function refuseWhereNoneRingsOn(Asking $at, array $open): array
+    {
+        $ring = array_filter($open, RingWindow::mayBeAnswered(...));
+        // One busy phone may keep all of somebody's from ringing.
+        $does = OneThingEach::skipsBusy($at) ? Behaviour::Unreachable : Behaviour::Busy;
+        $silent = OneThingAll::alike(array_diff_key($open, $ring), $does, 0);
+
+        return [] === $ring || [] === $silent || self::areRounds($at)
+            ? []
+            : [Acts::ringing(OneThingAll::asLateAsTheyCan($at, $ring, $silent), $at->since)];
     }
 }

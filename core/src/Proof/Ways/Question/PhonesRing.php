@@ -75,8 +75,11 @@ final class PhonesRing implements Question
                 (Rung::REFUSED === $one->outcome && $one->times->until > $since),
         );
         $when = static fn(Rung $one): string => $one->times->until > $since ? ' ' . $one->times->until : '';
+        // Where their turn comes later, it is over before it if they are busy.
+        $over = max(array_map(static fn(Rung $one): int => $one->times->until, array_values($others)));
 
         return RingResult::exit($rang, array_values($others)) .
+            ($over < $since ? ' over ' . $over : '') .
             implode(' ', array_map(static fn(Rung $one): string => ' ' . $one->phone->id . $when($one), $done)) .
             (0 === $this->since($at) || (0 === $at->since && [] === $rang)
                 ? implode(
@@ -151,6 +154,7 @@ final class PhonesRing implements Question
             ...OthersRing::allButOneAreOnACall($at, $open),
             ...OthersRing::oneRefusesForAll($at, $open),
             ...OthersRing::whereOthersRingLonger($at, $open, $windows),
+            ...OthersRing::refuseWhereNoneRingsOn($at, $open),
         );
         // Where one busy phone keeps all of somebody's from ringing, others are out of reach; or busy, where that leads to their own mailbox.
         $skipsBusy = OneThingEach::skipsBusy($at);
