@@ -14,6 +14,7 @@ use Meandros\Core\Routing\EndingKind;
 use Meandros\Core\Routing\Router;
 use Meandros\Core\Tests\PlanBuilder;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -31,7 +32,55 @@ final class EveryWayOfRingingTest extends TestCase
     public function testAllIsListedAndNothingElse(int $seed): void
     {
         mt_srand($seed);
-        [$plan, $phones] = self::drawn();
+        self::assertListed(...self::drawn());
+    }
+
+    /** The desk is rung by two stages of a rule. */
+    public function testAPhoneRingsTwiceByARule(): void
+    {
+        $builder = (new PlanBuilder())->person('ann', ['desk', 'laptop'])->mailbox('mbx');
+        $stages = [
+            ['phones' => ['desk', 'laptop'], 'seconds' => 4],
+            ['phones' => ['desk'], 'after' => 2, 'seconds' => 4],
+        ];
+        $rule = ['id' => 'rule', 'name' => 'Rule', 'stages' => $stages];
+        $refused = ['on' => 'refused', 'steps' => [['id' => 'refused', 'do' => 'message', 'mailbox' => 'mbx']]];
+        $ring = ['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => self::SECONDS];
+        $plan = $builder
+            ->with(['rules' => [$rule]] + $builder->element('ann'))
+            ->journey('jrn_main', [['exits' => [$refused]] + $ring])
+            ->plan();
+        self::assertListed($plan, ['ann/desk', 'ann/laptop']);
+    }
+
+    /** Two have their turn, and the third where the first refuses. */
+    #[TestWith([false])]
+    #[TestWith([true])]
+    public function testATurnThatDoesNotCome(bool $skipBusy): void
+    {
+        $builder = (new PlanBuilder())->person('ann')->person('ben')->person('cid')->mailbox('mbx');
+        $mobile = [
+            'id' => 'mobile',
+            'type' => 'outside',
+            'label' => 'Mobile',
+            'number' => '+447700900123',
+            'setUp' => 1,
+        ];
+        $refused = ['on' => 'refused', 'steps' => [['id' => 'refused', 'do' => 'message', 'mailbox' => 'mbx']]];
+        $plan = $builder
+            ->with(['phones' => [$mobile]] + $builder->element('ben'))
+            ->team('team', ['ann', 'ben', 'cid'], 'one after the other', 3)
+            ->with(['skipBusy' => $skipBusy] + $builder->element('team'))
+            ->journey('jrn_main', [
+                ['id' => 'ring', 'do' => 'ring', 'target' => 'team', 'seconds' => self::SECONDS, 'exits' => [$refused]],
+            ])
+            ->plan();
+        self::assertListed($plan, ['ann/desk', 'ben/mobile', 'cid/desk']);
+    }
+
+    /** @param list<string> $phones */
+    private static function assertListed(Plan $plan, array $phones): void
+    {
         $call = PlanBuilder::trial('2026-11-23T10:30');
         $router = new Router();
         $found = [];
