@@ -193,17 +193,12 @@ final class EveryWayOfRingingTest extends TestCase
         ];
 
         return [
-            'id' => $id,
-            'kind' => 'person',
-            'name' => ucfirst($id),
-            'extension' => '',
-            'site' => 'sit_harbour',
             'phones' => array_map(
                 static fn(string $one): array => ['id' => $one, 'label' => $one] +
                     ('mobile' === $one ? $mobile : ['type' => 'desk']),
                 $phones,
             ),
             'refusesForAll' => 0 === mt_rand(0, 3),
-        ];
+        ] + (new PlanBuilder())->person($id)->element($id);
     }
 }

@@ -68,7 +68,12 @@ final class WhoRangTest extends TestCase
     /** A number that Ben's mobile only shows is not one that calls come to: what is said behind it parts none. */
     public function testANumberIsOnlyShown(): void
     {
-        $builder = (new PlanBuilder())->person('ann')->prompt('short', 2)->prompt('long', 6)->mailbox('mbx');
+        $builder = (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->prompt('short', 2)
+            ->prompt('long', 6)
+            ->mailbox('mbx');
         $mobile = [
             'id' => 'mobile',
             'type' => 'outside',
@@ -86,14 +91,7 @@ final class WhoRangTest extends TestCase
                 'site' => 'sit_harbour',
                 'target' => 'jrn_shown',
             ])
-            ->with([
-                'id' => 'ben',
-                'kind' => 'person',
-                'name' => 'Ben',
-                'extension' => '',
-                'site' => 'sit_harbour',
-                'phones' => [$mobile],
-            ])
+            ->with(['phones' => [$mobile]] + $builder->element('ben'))
             ->journey('jrn_shown', [['id' => 's3', 'do' => 'message', 'mailbox' => 'mbx']])
             ->journey('jrn_main', [
                 ['id' => 's1', 'do' => 'ring', 'target' => 'ann', 'seconds' => 20],
