@@ -35,6 +35,28 @@ final class TakenTest extends TestCase
         self::assertSame($told, self::held($plan, $call));
     }
 
+    /** Ann is busy at once. Ben is rung, and it is no matter what he does, but for the second in which Ann is rung again. */
+    public function testWhoIsBusyRingsASecondLater(): void
+    {
+        $message = ['id' => 's4', 'do' => 'message', 'mailbox' => 'mbx'];
+        $ring = static fn(string $id, string $who, array $exits = []): array => [
+            'id' => $id,
+            'do' => 'ring',
+            'target' => $who,
+            'seconds' => 20,
+            'exits' => $exits,
+        ];
+        $again = [$ring('s2', 'ben'), $ring('s3', 'ann', [['on' => 'nobody', 'steps' => [$message]]])];
+        $plan = (new PlanBuilder())
+            ->person('ann')
+            ->person('ben')
+            ->mailbox('mbx')
+            ->journey('jrn_main', [$ring('s1', 'ann', [['on' => 'busy', 'steps' => $again]])])
+            ->plan();
+        $endings = Endings::of($plan, PlanBuilder::trial('2026-11-23T10:30'));
+        self::assertContains('message mbx 21 40', self::told($endings));
+    }
+
     /**
      * They are open for those who come in the very second, and closed for those who come before.
      *
