@@ -53,6 +53,18 @@ final class EveryWayOfRingingTest extends TestCase
         self::assertListed($plan, ['ann/desk', 'ann/laptop']);
     }
 
+    /** Whoever cannot be reached has calls go to a mailbox. */
+    public function testARulePassesOnCallsToWhoIsOutOfReach(): void
+    {
+        $builder = (new PlanBuilder())->person('ann')->mailbox('mbx');
+        $rule = ['stages' => [['phones' => ['desk'], 'seconds' => self::SECONDS]], 'next' => ['unreachable' => 'mbx']];
+        $plan = $builder
+            ->with(['rules' => [['id' => 'rule', 'name' => 'Rule'] + $rule]] + $builder->element('ann'))
+            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'handOver' => true]])
+            ->plan();
+        self::assertListed($plan, ['ann/desk']);
+    }
+
     /** Two have their turn, and the third where the first refuses. */
     #[TestWith([false])]
     #[TestWith([true])]
