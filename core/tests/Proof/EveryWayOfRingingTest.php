@@ -65,6 +65,21 @@ final class EveryWayOfRingingTest extends TestCase
         self::assertListed($plan, ['ann/desk']);
     }
 
+    /** The mobile's own mailbox is asked for a key after the time is up. */
+    public function testAMailboxIsAskedForAKey(): void
+    {
+        $builder = (new PlanBuilder())->person('ann');
+        $mobile = ['type' => 'outside', 'number' => '+447700900123', 'ownMailbox' => 9, 'mailboxWhenBusy' => true];
+        $plan = $builder
+            ->with(
+                ['phones' => [['id' => 'mobile', 'label' => 'Mobile', 'askFirst' => true, 'setUp' => 0] + $mobile]] +
+                    $builder->element('ann'),
+            )
+            ->journey('jrn_main', [['id' => 'ring', 'do' => 'ring', 'target' => 'ann', 'seconds' => self::SECONDS]])
+            ->plan();
+        self::assertListed($plan, ['ann/mobile']);
+    }
+
     /** Two have their turn, and the third where the first refuses. */
     #[TestWith([false])]
     #[TestWith([true])]
