@@ -25,6 +25,12 @@ final readonly class RingPhone
         public ?OutsidePhone $outside,
     ) {}
 
+    /** Whether its own mailbox may take calls: not where whoever picks up is asked for a key. */
+    public function mayLoseCalls(): bool
+    {
+        return null !== $this->outside?->mailbox && !$this->manner->askFirst;
+    }
+
     /** The same phone, kept from ringing. */
     public function keptBy(string $outcome): self
     {

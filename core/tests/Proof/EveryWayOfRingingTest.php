@@ -18,13 +18,13 @@ use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /**
- * Two or three phones ring for some seconds, on plans that are drawn with mt_rand. Calls are traced with everything that each of the phones
+ * A few phones ring for some seconds, mostly on plans that are drawn with mt_rand. Calls are traced with everything that each of the phones
  * may do, at every second: just those endings are listed, each at its soonest and at its latest.
  */
 final class EveryWayOfRingingTest extends TestCase
 {
     private const SECONDS = 5;
-    /** Plans at which one way in a hundred tells. */
+    /** Plans on which something rare tells: a mailbox that takes what others refuse, a turn that is over before it begins. */
     private const RARE = [290, 621, 671, 811, 1181, 1203, 1292];
     private const EXITS = ['busy', 'unreachable', 'refused', 'nobody'];
 

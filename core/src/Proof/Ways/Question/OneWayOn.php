@@ -29,7 +29,8 @@ final readonly class OneWayOn
     public static function of(Asking $at, array $open): self
     {
         \assert($at->what instanceof Ringing);
-        $isOne = self::goOnAlike($at) && self::areNotTakenByMailboxes($open);
+        $lose = array_filter($open, static fn(Rung $one): bool => $one->phone->mayLoseCalls());
+        $isOne = [] === $lose && self::goOnAlike($at);
         $busy = $isOne ? $at->try(Acts::ringing(OneThingAll::alike($open, Behaviour::Busy, 0), $at->since)) : null;
         $last = $at->since + $at->what->limitSeconds;
         $isAsked = [] !== array_filter($open, static fn(Rung $one): bool => $one->phone->manner->askFirst);
@@ -77,16 +78,6 @@ final readonly class OneWayOn
             null === $at->run->walk->kept() &&
             !$at->what->isAnnouncement() &&
             !OneThingEach::skipsBusy($at);
-    }
-
-    /** @param array<string, Rung> $open */
-    private static function areNotTakenByMailboxes(array $open): bool
-    {
-        return [] ===
-            array_filter(
-                $open,
-                static fn(Rung $one): bool => null !== $one->phone->outside?->mailbox && !$one->phone->manner->askFirst,
-            );
     }
 
     private static function goesOn(Run $run): bool

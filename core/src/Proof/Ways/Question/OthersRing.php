@@ -235,10 +235,10 @@ final class OthersRing
      */
     private static function handsOnOrRefusesForAll(Asking $at, array $open, string $phone, Run $run, Acts $rings): array
     {
-        $hasMailbox = null !== $open[$phone]->phone->outside?->mailbox && !$open[$phone]->phone->manner->askFirst;
-        $does = $hasMailbox ? [new PhoneAssumption($phone, Behaviour::Unreachable)] : [];
+        $mayLose = $open[$phone]->phone->mayLoseCalls();
+        $does = $mayLose ? [new PhoneAssumption($phone, Behaviour::Unreachable)] : [];
         $theirs = OneThingEach::theirs($open, OneThingEach::owner($phone));
-        if ($hasMailbox || ($open[$phone]->phone->owner->refusesForAll && \count($theirs) > 1)) {
+        if ($mayLose || ($open[$phone]->phone->owner->refusesForAll && \count($theirs) > 1)) {
             foreach (RingWindow::lasts($at, $run, $phone) as $after) {
                 $does[] = new PhoneAssumption($phone, Behaviour::Refuses, $after);
             }

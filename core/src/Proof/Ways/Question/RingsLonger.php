@@ -86,10 +86,7 @@ final class RingsLonger
      */
     private static function mailboxesAreRefused(Asking $at, array $open): array
     {
-        $lose = array_filter(
-            $open,
-            static fn(Rung $one): bool => null !== $one->phone->outside?->mailbox && !$one->phone->manner->askFirst,
-        );
+        $lose = array_filter($open, static fn(Rung $one): bool => $one->phone->mayLoseCalls());
         $owners = array_map(static fn(Rung $one): ?string => $one->phone->owner->person, $lose);
         $ways = [];
         foreach ([null, ...array_keys($lose)] as $but) {
